@@ -1,0 +1,104 @@
+import { CORE_VERSION, computePlan, FIGURES_VERSION } from '@core/plan/computePlan';
+import { Pool } from 'pg';
+import { Person } from '../e2e/lib/browser';
+import { Euporia } from '../e2e/lib/euporia';
+import { temporaryCluster, temporaryFolder } from '../scripts/lib/temporary.mjs';
+import { SNAPSHOT_SQL } from '../src/server/persistence/snapshots';
+import { largeProject } from './generate';
+import { paletteBench, sketchBench } from './interface';
+import { calibrationLoop, type Timing, timing } from './measure';
+
+/** What npm run bench measures. Times are of this machine; the ratios to the calibration loop are what to compare. */
+const calibration = await timing(30, calibrationLoop);
+const show = (name: string, value: Timing, aim: string) =>
+  process.stdout.write(
+    `${name.padEnd(58)} median ${value.median.toFixed(2)} ms (${value.least.toFixed(2)} to ${value.most.toFixed(2)}), ${(value.median / calibration.median).toFixed(2)} × calibration${aim ? `; aim: ${aim}` : ''}\n`,
+  );
+show('calibration loop', calibration, '');
+
+const rows = largeProject(7);
+const asOf = Date.parse('2026-06-01T13:00:00Z');
+show(
+  `recompute ${rows.slots.length} slots, ${rows.options.length} options, ${rows.recipes.length} recipes`,
+  await timing(60, () => computePlan(rows, asOf)),
+  'under 16 ms',
+);
+
+// What a stylist waits for: one choice changed, the rest as it was.
+const before = computePlan(rows, asOf);
+let turn = 0;
+show(
+  'the same after one choice changed',
+  await timing(60, () => {
+    turn += 1;
+    const slot = rows.slots[turn % rows.slots.length];
+    const ways = rows.options.filter((entry) => entry.slotId === slot?.id);
+    const fills = rows.fills.map((fill) =>
+      fill.slotId === slot?.id ? { ...fill, optionId: ways[turn % 4]?.id ?? fill.optionId } : fill,
+    );
+    return computePlan({ ...rows, fills }, asOf, before);
+  }),
+  'under 16 ms',
+);
+
+const cluster = await temporaryCluster('euporia-bench');
+const euporia = await Euporia.start({ env: { DATABASE_URL: cluster.url } });
+const person = await Person.open();
+const folder = temporaryFolder('euporia-bench-photos');
+const pool = new Pool({ connectionString: cluster.url, max: 2 });
+try {
+  const file = {
+    format: 'euporia.project',
+    formatVersion: 2,
+    coreVersion: CORE_VERSION,
+    figuresVersion: FIGURES_VERSION,
+    studioId: 'bench',
+    asOf: '2026-06-01T09:00:00-04:00',
+    ...rows,
+  };
+  const imported = (await (
+    await fetch(`${euporia.address}/api/projects/import`, {
+      method: 'POST',
+      headers: { 'content-type': 'application/json' },
+      body: JSON.stringify({ mode: 'copy', file }),
+    })
+  ).json()) as { projectId: string };
+  const studioId = ((await euporia.json('/api/projects')) as { studioId: string }).studioId;
+  const bare = await timing(60, () => pool.query(SNAPSHOT_SQL, [studioId, imported.projectId]));
+  const api = await timing(60, async () =>
+    (
+      await fetch(`${euporia.address}/api/projects/${imported.projectId}/snapshot`, {
+        headers: { 'accept-encoding': 'identity' },
+      })
+    ).arrayBuffer(),
+  );
+  show('snapshot of that project, the same SQL bare', bare, '');
+  show(
+    'snapshot of that project through the API',
+    api,
+    `under 3 × bare; it is ${(api.median / bare.median).toFixed(2)} ×`,
+  );
+
+  const scripts = async (path: string, text: string) => {
+    await person.goto(`${euporia.address}${path}`);
+    await person.seeText(text);
+    await person.driver.sleep(1500);
+    const sizes = (await person.driver.executeScript(
+      'return performance.getEntriesByType("resource").filter(e=>/\\.js(\\?|$)/.test(e.name)).map(e=>[e.name.split("/").pop(),e.encodedBodySize])',
+    )) as [string, number][];
+    return sizes.reduce((sum, [, size]) => sum + size, 0) / 1024;
+  };
+  const { projects } = (await euporia.json('/api/projects')) as { projects: { id: string; name: string }[] };
+  const attic = projects.find((project) => project.name === 'Attic bedroom')?.id;
+  const start = await scripts('/', 'Attic bedroom');
+  const board = await scripts(`/p/${attic}/compare`, 'Which way for each slot?');
+  process.stdout.write(`gzipped JavaScript until idle, start page: ${start.toFixed(0)} KB; aim: 350 KB\n`);
+  process.stdout.write(`gzipped JavaScript until idle, board: ${board.toFixed(0)} KB; aim: 550 KB\n`);
+  await paletteBench(person, euporia, `/p/${attic}/brief`, folder);
+  await sketchBench(person, euporia, imported.projectId);
+} finally {
+  await pool.end();
+  await person.close();
+  await euporia.remove();
+  await cluster.stop();
+}

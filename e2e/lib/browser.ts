@@ -1,0 +1,221 @@
+import { existsSync, mkdirSync, mkdtempSync, rmSync, writeFileSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { dirname, join } from 'node:path';
+import { fileURLToPath } from 'node:url';
+import { Builder, By, Key, until, type WebDriver, type WebElement } from 'selenium-webdriver';
+import chrome from 'selenium-webdriver/chrome.js';
+
+const CHROMIUM =
+  ['/usr/bin/chromium', '/usr/bin/chromium-browser'].find((path) => existsSync(path)) ?? '/usr/bin/chromium';
+const FLAGS = [
+  '--headless=new',
+  '--no-sandbox',
+  '--disable-gpu',
+  '--disable-quic',
+  '--no-first-run',
+  '--disable-background-networking',
+  '--disable-component-update',
+  '--disable-sync',
+  '--lang=en-US',
+];
+const PATIENCE_MS = 15_000;
+
+/** A browser used as a person would: by role, label and text; it counts every click, key and filled field. */
+export class Person {
+  interactions = 0;
+  readonly driver: WebDriver;
+  private readonly profile: string;
+
+  private constructor(driver: WebDriver, profile: string) {
+    this.driver = driver;
+    this.profile = profile;
+  }
+
+  /**
+   * @param fixedNow when given, the page's clock stands at that moment (ISO 8601)
+   */
+  static async open(options: { width?: number; height?: number; fixedNow?: string } = {}): Promise<Person> {
+    process.env.SE_OFFLINE = 'true';
+    const profile = mkdtempSync(join(tmpdir(), 'euporia-browser-'));
+    const settings = new chrome.Options();
+    settings.setChromeBinaryPath(CHROMIUM);
+    settings.addArguments(...FLAGS, `--user-data-dir=${profile}`);
+    const driver = await new Builder()
+      .forBrowser('chrome')
+      .setChromeOptions(settings)
+      .setChromeService(new chrome.ServiceBuilder('/usr/bin/chromedriver'))
+      .build();
+    const person = new Person(driver, profile);
+    await person.size(options.width ?? 1280, options.height ?? 800);
+    if (options.fixedNow) {
+      const at = Date.parse(options.fixedNow);
+      await person.devtools('Page.addScriptToEvaluateOnNewDocument', {
+        source: `{const R=Date,at=${at};class D extends R{constructor(...a){if(a.length===0)super(at);else super(...a)}static now(){return at}};window.Date=D;}`,
+      });
+    }
+    return person;
+  }
+
+  async devtools(command: string, parameters: object): Promise<void> {
+    await (
+      this.driver as unknown as { sendDevToolsCommand(command: string, parameters: object): Promise<void> }
+    ).sendDevToolsCommand(command, parameters);
+  }
+
+  async size(width: number, height: number): Promise<void> {
+    await this.devtools('Emulation.setDeviceMetricsOverride', {
+      width,
+      height,
+      deviceScaleFactor: 1,
+      mobile: width < 600,
+    });
+  }
+
+  async close(): Promise<void> {
+    await this.driver.quit();
+    rmSync(this.profile, { recursive: true, force: true, maxRetries: 5 });
+  }
+
+  async goto(url: string): Promise<void> {
+    await this.driver.get(url);
+  }
+
+  /** The first visible element of an XPath, waited for. */
+  async see(xpath: string): Promise<WebElement> {
+    let found: WebElement | null = null;
+    await this.driver
+      .wait(
+        async () => {
+          for (const element of await this.driver.findElements(By.xpath(xpath))) {
+            if (await element.isDisplayed().catch(() => false)) {
+              found = element;
+              return true;
+            }
+          }
+          return false;
+        },
+        PATIENCE_MS,
+        `nothing visible at ${xpath}`,
+      )
+      .catch(async (error: Error) => {
+        await this.lastLook();
+        throw error;
+      });
+    return found as unknown as WebElement;
+  }
+
+  /** Waits until some text stands on the page. */
+  async seeText(text: string): Promise<void> {
+    await this.driver
+      .wait(async () => (await this.text()).includes(text), PATIENCE_MS)
+      .catch(async () => {
+        await this.lastLook();
+        throw new Error(`the page never says “${text}”; it says: ${(await this.text()).slice(0, 1500)}`);
+      });
+  }
+
+  async notText(text: string): Promise<void> {
+    await this.driver.wait(
+      async () => !(await this.text()).includes(text),
+      PATIENCE_MS,
+      `the page still says “${text}”`,
+    );
+  }
+
+  async text(): Promise<string> {
+    return (await this.driver.executeScript('return document.body.innerText')) as string;
+  }
+
+  /** Presses a button or a link by its name: the whole accessible name, or its beginning. */
+  async press(name: string): Promise<void> {
+    await this.click(
+      `//*[self::button or self::a or @role="button"][@aria-label=${quoted(name)} or normalize-space(.)=${quoted(name)} or starts-with(@aria-label, ${quoted(name)}) or starts-with(normalize-space(.), ${quoted(name)})]`,
+    );
+  }
+
+  /** Goes to a stage by its name on the tape. */
+  async stage(name: string): Promise<void> {
+    await this.click(`//nav[@aria-label="Stages"]//a[starts-with(normalize-space(.), ${quoted(name)})]`);
+  }
+
+  async click(xpath: string): Promise<void> {
+    this.interactions += 1;
+    for (let tries = 0; ; tries += 1) {
+      try {
+        const element = await this.see(xpath);
+        await this.driver.executeScript('arguments[0].scrollIntoView({block: "center"})', element);
+        await element.click();
+        return;
+      } catch (error) {
+        if (tries > 20 || !/stale|intercepted|not interactable/i.test(String(error))) throw error;
+        await this.driver.sleep(100);
+      }
+    }
+  }
+
+  private field(label: string): string {
+    return `//input[@aria-label=${quoted(label)}] | //label[.//span[normalize-space(.)=${quoted(label)}]]//input | //input[@id=//label[normalize-space(.)=${quoted(label)}]/@for] | //textarea[@aria-label=${quoted(label)}]`;
+  }
+
+  async valueOf(label: string): Promise<string> {
+    return (await (await this.see(this.field(label))).getAttribute('value')) ?? '';
+  }
+
+  /** Fills a field by its label; leaves it with `leave` (Tab by default, Enter where it submits). */
+  async fill(label: string, text: string, leave: 'tab' | 'enter' | 'stay' = 'tab'): Promise<void> {
+    this.interactions += 1;
+    const element = await this.see(this.field(label));
+    await element.sendKeys(Key.chord(Key.CONTROL, 'a'), Key.BACK_SPACE, text);
+    if (leave === 'tab') await element.sendKeys(Key.TAB);
+    if (leave === 'enter') {
+      this.interactions += 1;
+      await element.sendKeys(Key.ENTER);
+    }
+  }
+
+  /** Chooses an entry of a labeled select. */
+  async choose(label: string, entry: string): Promise<void> {
+    await this.click(
+      `//*[@aria-label=${quoted(label)} and (@role="combobox" or self::input)]/ancestor::*[contains(@class,"ant-select")][1]`,
+    );
+    await this.click(`//*[contains(@class,"ant-select-item-option-content")][normalize-space(.)=${quoted(entry)}]`);
+  }
+
+  async key(...keys: string[]): Promise<void> {
+    this.interactions += 1;
+    await this.driver
+      .actions()
+      .sendKeys(...keys)
+      .perform();
+  }
+
+  /** Keeps a picture of what stood there when something was not found, in the cache folder. */
+  private async lastLook(): Promise<void> {
+    const folder = join(dirname(dirname(dirname(fileURLToPath(import.meta.url)))), '.cache');
+    mkdirSync(folder, { recursive: true });
+    writeFileSync(join(folder, `not-found-${Date.now()}.png`), await this.driver.takeScreenshot(), 'base64');
+  }
+
+  async count(xpath: string): Promise<number> {
+    return (await this.driver.findElements(By.xpath(xpath))).length;
+  }
+
+  async picture(path: string): Promise<void> {
+    await this.driver.executeAsyncScript(
+      'const done=arguments[0];document.fonts.ready.then(()=>requestAnimationFrame(()=>requestAnimationFrame(()=>done())))',
+    );
+    writeFileSync(path, await this.driver.takeScreenshot(), 'base64');
+  }
+
+  /** Waits for everything to be saved. */
+  async saved(): Promise<void> {
+    await this.see('//*[@role="status"][normalize-space(.)="Saved"]');
+  }
+}
+
+export { By, Key, until };
+
+/** A string as an XPath literal. */
+function quoted(text: string): string {
+  return text.includes('"') ? `concat("${text.split('"').join(`", '"', "`)}")` : `"${text}"`;
+}

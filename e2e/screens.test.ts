@@ -1,0 +1,56 @@
+import { readFileSync } from 'node:fs';
+import { createRequire } from 'node:module';
+import { afterAll, beforeAll, describe, expect, it } from 'vitest';
+import { Person } from './lib/browser';
+import { Euporia } from './lib/euporia';
+
+let euporia: Euporia;
+let person: Person;
+let project: string;
+beforeAll(async () => {
+  euporia = await Euporia.start();
+  person = await Person.open();
+  const list = (await euporia.json('/api/projects')) as { projects: { id: string; name: string }[] };
+  project = `/p/${list.projects.find((entry) => entry.name === 'Attic bedroom')?.id}`;
+});
+afterAll(async () => {
+  await person?.close();
+  await euporia?.remove();
+});
+
+const axe = readFileSync(createRequire(import.meta.url).resolve('axe-core/axe.min.js'), 'utf8');
+
+const places: [string, () => string, string][] = [
+  ['projects', () => '/', 'Attic bedroom'],
+  ['new project', () => '/new', 'Make the project'],
+  ['brief', () => `${project}/brief`, 'Household and place'],
+  ['sketch', () => `${project}/sketch`, 'Number what each spot calls for'],
+  ['hunting list', () => `${project}/list`, 'pieces for'],
+  ['hunt', () => `${project}/hunt`, 'At the till'],
+  ['makeovers', () => `${project}/makeover`, 'Makeovers'],
+  ['board', () => `${project}/compare`, 'Which way for each slot?'],
+  ['assumptions', () => `${project}/assumptions`, 'Assumptions'],
+];
+
+describe.each(places)('the screen %s', (_name, path, text) => {
+  it('passes the accessibility rules that a program can check', async () => {
+    await person.size(1280, 800);
+    await person.goto(`${euporia.address}${path()}`);
+    await person.seeText(text);
+    await person.driver.executeScript(axe);
+    const violations = (await person.driver.executeAsyncScript(
+      'const done=arguments[0];window.axe.run(document,{runOnly:["wcag2a","wcag2aa","wcag21a","wcag21aa"]}).then(r=>done(r.violations.map(v=>v.id+": "+v.nodes.map(n=>n.target.join(" ")+" "+n.html.slice(0,120)).slice(0,3).join(" | "))))',
+    )) as string[];
+    expect(violations).toEqual([]);
+  });
+
+  it('fits a phone: nothing sticks out sideways', async () => {
+    await person.size(390, 844);
+    await person.goto(`${euporia.address}${path()}`);
+    await person.seeText(text);
+    const [inner, scroll] = (await person.driver.executeScript(
+      'return [window.innerWidth, document.documentElement.scrollWidth]',
+    )) as [number, number];
+    expect(scroll).toBeLessThanOrEqual(inner);
+  });
+});

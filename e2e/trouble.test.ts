@@ -1,0 +1,130 @@
+import { readFileSync, writeFileSync } from 'node:fs';
+import { join } from 'node:path';
+import { afterAll, beforeAll, describe, expect, it } from 'vitest';
+import { freePort, type LocalCluster, startLocalCluster } from '../scripts/lib/postgres.mjs';
+import { temporaryFolder } from '../scripts/lib/temporary.mjs';
+import { Person } from './lib/browser';
+import { Euporia, ROOT } from './lib/euporia';
+
+let euporia: Euporia;
+let cluster: LocalCluster;
+let databasePort: number;
+const databaseFolder = temporaryFolder('euporia-trouble');
+const startDatabase = async () => {
+  cluster = await startLocalCluster(databaseFolder, { port: databasePort });
+};
+
+beforeAll(async () => {
+  databasePort = await freePort();
+  await startDatabase();
+  euporia = await Euporia.start({ env: { DATABASE_URL: cluster.url } });
+});
+afterAll(async () => {
+  await euporia?.remove();
+  await cluster?.stop();
+});
+
+/** Opens the attic bedroom's brief in a browser of its own. */
+async function atBrief(): Promise<Person> {
+  const person = await Person.open();
+  await person.goto(euporia.address);
+  await person.click('//a[.//*[normalize-space(.)="Attic bedroom"]]');
+  await person.stage('Brief');
+  await person.see('//h1[normalize-space(.)="Brief"]');
+  return person;
+}
+
+describe('two at the same project', () => {
+  it('the second is told, sees both versions, and loses nothing', async () => {
+    const first = await atBrief();
+    const second = await atBrief();
+    try {
+      // The second types while the first saves: its page must not have heard of it yet.
+      await second.devtools('Network.enable', {});
+      await second.devtools('Network.emulateNetworkConditions', {
+        offline: true,
+        latency: 0,
+        downloadThroughput: -1,
+        uploadThroughput: -1,
+      });
+      await second.fill('Room', 'Attic, by the second');
+      await first.fill('Room', 'Attic, by the first');
+      await first.saved();
+      await second.devtools('Network.emulateNetworkConditions', {
+        offline: false,
+        latency: 0,
+        downloadThroughput: -1,
+        uploadThroughput: -1,
+      });
+      await second.seeText('Changed in two places');
+      await second.seeText('Attic, by the first');
+      await second.seeText('Attic, by the second');
+      await second.press('Keep mine');
+      await second.saved();
+      expect(await second.valueOf('Room')).toBe('Attic, by the second');
+      await first.seeText('Changed elsewhere');
+      await first.driver.wait(async () => (await first.valueOf('Room')) === 'Attic, by the second', 15_000);
+    } finally {
+      await first.close();
+      await second.close();
+    }
+  });
+});
+
+describe('the database goes away', () => {
+  it('the page says so, keeps what was typed through a reload, and goes on when it is back', async () => {
+    const person = await atBrief();
+    try {
+      await cluster.stop();
+      await person.fill('Room', 'Under the roof');
+      await person.seeText('Not connected.');
+      await person.driver.navigate().refresh();
+      await person.seeText('Not connected.');
+      await person.driver.wait(async () => (await person.valueOf('Room')) === 'Under the roof', 15_000);
+      await startDatabase();
+      await person.saved();
+      await person.notText('Not connected.');
+      await person.driver.navigate().refresh();
+      await person.driver.wait(async () => (await person.valueOf('Room')) === 'Under the roof', 15_000);
+    } finally {
+      await person.close();
+    }
+  });
+});
+
+describe('what cannot be shown', () => {
+  it('has a way back: no such page, no such project', async () => {
+    const person = await Person.open();
+    try {
+      await person.goto(`${euporia.address}/nowhere`);
+      await person.seeText('Something went wrong here');
+      await person.press('All projects');
+      await person.seeText('Attic bedroom');
+      await person.goto(`${euporia.address}/p/00000000-0000-4000-8000-000000000000/compare`);
+      await person.seeText('This project is not here');
+      await person.press('All projects');
+      await person.seeText('Attic bedroom');
+    } finally {
+      await person.close();
+    }
+  });
+
+  it('a damaged project file is refused with the place, and nothing is imported', async () => {
+    const person = await Person.open();
+    try {
+      await person.goto(euporia.address);
+      const damaged = join(databaseFolder, 'damaged.project.json');
+      const file = JSON.parse(readFileSync(join(ROOT, 'demo/1-attic-bedroom.project.json'), 'utf8'));
+      file.slots[0].quantity = 'two';
+      writeFileSync(damaged, JSON.stringify(file));
+      await person.seeText('Attic bedroom');
+      const before = await person.count('//main//a[contains(@href,"/p/")]');
+      await (await person.driver.findElement({ css: 'input[type=file]' })).sendKeys(damaged);
+      await person.seeText('slots.0.quantity');
+      await person.seeText('two');
+      expect(await person.count('//main//a[contains(@href,"/p/")]')).toBe(before);
+    } finally {
+      await person.close();
+    }
+  });
+});

@@ -1,0 +1,75 @@
+// npm test: types, lint, unit tests, server tests against a real PostgreSQL, journeys in a real browser.
+// `npm test -- unit server` runs some parts only: types, lint, unit, server, journeys.
+import { spawnSync } from 'node:child_process';
+import { existsSync, mkdirSync, readFileSync, rmSync } from 'node:fs';
+import { dirname, join } from 'node:path';
+import { fileURLToPath } from 'node:url';
+import { ensureBrowser } from './lib/browsers.mjs';
+import { ensureNodePackages } from './lib/nodePackages.mjs';
+import { ensurePostgresBinaries } from './lib/postgres.mjs';
+import { giveUp, say } from './lib/say.mjs';
+import { temporaryCluster } from './lib/temporary.mjs';
+
+const root = dirname(dirname(fileURLToPath(import.meta.url)));
+const all = ['types', 'lint', 'unit', 'server', 'journeys'];
+const asked = process.argv.slice(2);
+const stranger = asked.find((part) => !all.includes(part));
+if (stranger) giveUp(`There is no part "${stranger}"; parts are: ${all.join(', ')}.`, 'npm test');
+const wanted = (part) => asked.length === 0 || asked.includes(part);
+
+ensureNodePackages(root);
+if (wanted('server') || wanted('journeys')) ensurePostgresBinaries();
+if (wanted('journeys')) ensureBrowser();
+
+const cache = join(root, '.cache');
+mkdirSync(cache, { recursive: true });
+let passed = 0;
+let failed = 0;
+
+function run(program, args, env = {}) {
+  const result = spawnSync(process.execPath, [join(root, 'node_modules', program), ...args], {
+    cwd: root,
+    stdio: ['ignore', 'inherit', 'inherit'],
+    env: { ...process.env, ...env },
+  });
+  return result.status === 0;
+}
+
+function check(name, program, args) {
+  say(`\n== ${name}`);
+  if (run(program, args)) passed += 1;
+  else failed += 1;
+}
+
+/** Runs one vitest project and counts its tests; a run that dies without a count is one failure. */
+function tests(name, project, env = {}) {
+  say(`\n== ${name}`);
+  const report = join(cache, `tests-${project}.json`);
+  rmSync(report, { force: true });
+  const good = run(
+    'vitest/vitest.mjs',
+    ['run', '--project', project, '--reporter=default', '--reporter=json', `--outputFile.json=${report}`],
+    env,
+  );
+  const counts = existsSync(report) ? JSON.parse(readFileSync(report, 'utf8')) : null;
+  passed += counts?.numPassedTests ?? 0;
+  const failures = counts?.numFailedTests ?? 0;
+  failed += failures > 0 || good ? failures : 1;
+  if (counts && counts.numTotalTests === 0) failed += 1;
+}
+
+if (wanted('types')) check('Types', 'typescript/bin/tsc', ['-b']);
+if (wanted('lint')) check('Lint and format', '@biomejs/biome/bin/biome', ['check', '--error-on-warnings', '.']);
+if (wanted('unit')) tests('Unit tests', 'unit');
+if (wanted('server')) {
+  const cluster = await temporaryCluster('euporia-test');
+  try {
+    tests('Server tests, PostgreSQL on loopback', 'server', { TEST_DATABASE_URL: cluster.url });
+  } finally {
+    await cluster.stop();
+  }
+}
+if (wanted('journeys')) tests('Journeys in the browser', 'journeys');
+
+say(`\n${passed} passed, ${failed} failed`);
+process.exit(failed === 0 ? 0 : 1);

@@ -1,0 +1,165 @@
+import { existsSync, readdirSync, readFileSync, statSync } from 'node:fs';
+import { dirname, join, relative, resolve } from 'node:path';
+import { fileURLToPath } from 'node:url';
+import { describe, expect, it } from 'vitest';
+
+const root = dirname(dirname(fileURLToPath(import.meta.url)));
+
+/** Core folders from the bottom up: each may import itself and what stands before it. */
+const coreOrder = [
+  'kernel',
+  'calendar',
+  'color',
+  'surface',
+  'state',
+  'catalog',
+  'safety',
+  'pricing',
+  'cutting',
+  'technique',
+  'recipe',
+  'plan',
+  'sourcing',
+  'balance',
+  'schedule',
+  'arrange',
+  'formats',
+];
+/** Packages that some part of the core may use. */
+const corePackages: Record<string, readonly string[]> = { formats: ['papaparse', 'fflate', 'pdf-lib'] };
+
+interface Import {
+  file: string;
+  line: number;
+  text: string;
+  /** Path from the root without extension for our own files, else the package's name. */
+  target: string;
+  own: boolean;
+  typeOnly: boolean;
+}
+
+function filesUnder(folder: string): string[] {
+  return readdirSync(folder).flatMap((name) => {
+    const path = join(folder, name);
+    if (statSync(path).isDirectory()) return filesUnder(path);
+    return /\.tsx?$/.test(name) ? [path] : [];
+  });
+}
+
+const aliases: Record<string, string> = { '@core': 'src/core', '@contract': 'src/contract', '@server': 'src/server' };
+
+function importsOf(path: string): Import[] {
+  const file = relative(root, path);
+  return readFileSync(path, 'utf8')
+    .split('\n')
+    .flatMap((text, index): Import[] => {
+      const match = /(?:\bfrom\s+|\bimport\s*\(?\s*|new URL\()['"]([^'"]+)['"]/.exec(text);
+      const specifier = match?.[1];
+      if (specifier === undefined || specifier.startsWith('data:')) return [];
+      const [head = ''] = specifier.split('/');
+      const alias = aliases[head];
+      const own = specifier.startsWith('.') || alias !== undefined;
+      const target = specifier.startsWith('.')
+        ? relative(root, resolve(dirname(path), specifier))
+        : alias
+          ? join(alias, specifier.slice(head.length + 1))
+          : specifier.startsWith('@')
+            ? specifier.split('/').slice(0, 2).join('/')
+            : head;
+      return [{ file, line: index + 1, text: text.trim(), target, own, typeOnly: /^\s*import type\b/.test(text) }];
+    });
+}
+
+const isTest = (file: string) => /\.test\.tsx?$|\/fixtures\/|\/test\//.test(file);
+const everyImport = ['src', 'e2e', 'bench', 'scripts'].flatMap((folder) =>
+  existsSync(join(root, folder)) ? filesUnder(join(root, folder)).flatMap(importsOf) : [],
+);
+
+/** What an import must not do, or null when it may. */
+function offence(entry: Import): string | null {
+  const { file, target, own } = entry;
+  const inside = (folder: string) => own && (target === folder || target.startsWith(`${folder}/`));
+  if (isTest(file)) return null;
+  if (file.startsWith('src/core/')) {
+    const folder = file.split('/')[2] ?? '';
+    if (!coreOrder.includes(folder)) return `"${folder}" is no folder of the core`;
+    if (!own) return corePackages[folder]?.includes(target) ? null : `core/${folder} imports the package "${target}"`;
+    if (!inside('src/core')) return 'the core imports only the core';
+    const wanted = target.split('/')[2] ?? '';
+    return coreOrder.indexOf(wanted) <= coreOrder.indexOf(folder) && coreOrder.includes(wanted)
+      ? null
+      : `core/${folder} may not import core/${wanted}, which stands above it`;
+  }
+  if (file.startsWith('src/contract/')) {
+    if (own) return inside('src/core') || inside('src/contract') ? null : 'the contract imports core and contract only';
+    return target === 'zod' ? null : `the contract imports the package "${target}"`;
+  }
+  if (file.startsWith('src/server/')) {
+    if (own)
+      return inside('src/core') || inside('src/contract') || inside('src/server')
+        ? null
+        : 'the server imports core, contract and server only';
+    const place = file.split('/')[2] ?? '';
+    if (/^(hono|@hono\/.*)$/.test(target))
+      return place === 'routes' || place === 'app.ts' || place === 'main.ts'
+        ? null
+        : 'hono is for routes and the app only';
+    if (target === 'typeorm') return place === 'persistence' ? null : 'typeorm is for persistence only';
+    return null;
+  }
+  if (file.startsWith('src/web/')) {
+    if (!own) return /^node:/.test(target) ? 'the page has no Node' : null;
+    if (inside('src/server')) return entry.typeOnly ? null : 'the page takes only types from the server';
+    if (!inside('src/core') && !inside('src/contract') && !inside('src/web'))
+      return 'the page imports core, contract and web only';
+    const stage = /^src\/web\/stages\/([^/]+)/.exec(file)?.[1];
+    const other = /^src\/web\/stages\/([^/]+)(\/.+)?$/.exec(target);
+    if (other && other[1] !== stage && other[2] !== undefined && other[2] !== '/index')
+      return 'a stage is imported through its index';
+    if (file.startsWith('src/web/ui/') && inside('src/web') && !inside('src/web/ui'))
+      return 'widgets know nothing of the app';
+    return null;
+  }
+  if (file.startsWith('e2e/') || file.startsWith('bench/')) {
+    if (!own) return null;
+    if (inside('e2e') || inside('bench') || inside('src/core') || inside('scripts/lib')) return null;
+    // The bench times the snapshot against the very same statement, bare.
+    return file.startsWith('bench/') && target === 'src/server/persistence/snapshots'
+      ? null
+      : 'journeys and benchmarks use what a user has';
+  }
+  return null;
+}
+
+describe('the walls between the folders', () => {
+  it('sees the imports of all parts', () => {
+    for (const part of ['src/core/', 'src/contract/', 'src/server/', 'src/web/', 'e2e/'])
+      expect(everyImport.some((entry) => entry.file.startsWith(part))).toBe(true);
+    expect(everyImport.length).toBeGreaterThan(500);
+  });
+
+  it('stand', () => {
+    const broken = everyImport.flatMap((entry) => {
+      const reason = offence(entry);
+      return reason === null ? [] : [`${entry.file}:${entry.line}  ${entry.text}\n    ${reason}`];
+    });
+    expect(broken).toEqual([]);
+  });
+
+  it('would fall over a wrong import', () => {
+    const wrong = (file: string, target: string, own = false): Import => ({
+      file,
+      line: 1,
+      text: '',
+      target,
+      own,
+      typeOnly: false,
+    });
+    expect(offence(wrong('src/core/plan/x.ts', 'react'))).toMatch('react');
+    expect(offence(wrong('src/core/kernel/x.ts', 'src/core/plan/purse', true))).toMatch('above');
+    expect(offence(wrong('src/contract/x.ts', 'hono'))).toMatch('hono');
+    expect(offence(wrong('src/server/usecases/x.ts', 'typeorm'))).toMatch('persistence');
+    expect(offence(wrong('src/web/stages/hunt/x.ts', 'src/web/stages/compare/Chip', true))).toMatch('index');
+    expect(offence(wrong('src/web/app/x.ts', 'src/server/app', true))).toMatch('types');
+  });
+});

@@ -1,0 +1,77 @@
+import { z } from 'zod';
+import { errorCodes } from './errors';
+
+/** Shapes of the answers, as the OpenAPI document tells them and the page reads them. */
+export const fieldErrorAnswer = z.object({ field: z.string(), value: z.unknown(), accepted: z.string() });
+
+const anyRow = z.record(z.string(), z.unknown());
+
+/** Both versions of a row that two people changed: what is stored (null when gone), and what was refused. */
+const rowConflict = z.object({
+  table: z.string(),
+  id: z.string(),
+  expected: z.number(),
+  theirs: anyRow.nullable(),
+  mine: anyRow.nullable(),
+});
+export type RowConflict = z.infer<typeof rowConflict>;
+
+export const refusedAnswer = z.object({
+  code: z.enum(Object.keys(errorCodes) as [keyof typeof errorCodes, ...(keyof typeof errorCodes)[]]),
+  sentence: z.string(),
+  fields: z.array(fieldErrorAnswer).optional(),
+  conflicts: z.array(rowConflict).optional(),
+});
+export type RefusedAnswer = z.infer<typeof refusedAnswer>;
+
+export const doneAnswer = z.object({
+  actId: z.string(),
+  title: z.string(),
+  tag: z.string(),
+  rows: z.array(z.object({ table: z.string(), row: anyRow })),
+  removed: z.array(z.object({ table: z.string(), id: z.string() })),
+});
+export type DoneAnswer = z.infer<typeof doneAnswer>;
+
+const amount = z.object({ low: z.number(), likely: z.number(), high: z.number(), atLeast: z.boolean() });
+
+export const projectSummary = z.object({
+  coreVersion: z.string(),
+  money: z.object({
+    budget: z.number(),
+    spent: z.number(),
+    promised: z.number(),
+    planned: amount,
+    keptBack: z.number(),
+    free: amount,
+  }),
+  hands: z.object({
+    onHandMinutes: z.number().nullable(),
+    plannedMinutes: z.number(),
+    freeMinutes: z.number().nullable(),
+  }),
+  lastUsableMs: z.number().nullable(),
+  slots: z.object({ all: z.number(), settled: z.number() }),
+});
+
+export type ProjectSummary = z.infer<typeof projectSummary>;
+
+export const projectListAnswer = z.object({
+  studioId: z.string(),
+  projects: z.array(
+    z.object({
+      id: z.string(),
+      name: z.string(),
+      room: z.string(),
+      currency: z.string(),
+      units: z.string(),
+      revealDate: z.string().nullable(),
+      updatedAt: z.string(),
+      summary: projectSummary.nullable(),
+    }),
+  ),
+});
+export type ProjectListAnswer = z.infer<typeof projectListAnswer>;
+
+export const importedAnswer = z.object({ projectId: z.string(), name: z.string(), mode: z.enum(['copy', 'update']) });
+export type ImportedAnswer = z.infer<typeof importedAnswer>;

@@ -1,0 +1,74 @@
+import type { ProjectRows, Row } from '@core/plan/rows';
+import { z } from 'zod';
+import { id } from '../accept';
+import { type RowChange, remove } from '../changes';
+import { type TableName, tableSchemas } from '../rows';
+import { type CommandDefinition, type Decision, defineCommand, refuse } from './command';
+
+/** The fields of a row that an edit may change: all but id and version, each on its own. */
+function editable(table: TableName): z.ZodType<Record<string, unknown>> {
+  const schema = tableSchemas[table] as unknown as z.ZodObject;
+  const shape = { ...schema.shape };
+  delete shape.id;
+  delete shape.version;
+  return z.strictObject(shape).partial() as unknown as z.ZodType<Record<string, unknown>>;
+}
+
+/** An edit of one row of a table. */
+export function editCommand<const K extends string>(
+  kind: K,
+  table: TableName,
+  title: string,
+): CommandDefinition<K, z.ZodType<{ id: string; values: Record<string, unknown> }>> {
+  return defineCommand({
+    kind,
+    title,
+    payload: z.strictObject({ id, values: editable(table) }) as unknown as z.ZodType<{
+      id: string;
+      values: Record<string, unknown>;
+    }>,
+    decide: (rows, payload): Decision => {
+      const list = rows[table] as readonly Row[];
+      if (!list.some((row) => row.id === payload.id)) return refuse('id', payload.id, 'a row that is still there');
+      return [{ table, op: 'update', id: payload.id, values: payload.values }];
+    },
+  });
+}
+
+/** Adds one row to a table; a reference it carries must point into the same project. */
+export function addCommand<const K extends string>(
+  kind: K,
+  table: TableName,
+  title: string,
+  check: (rows: ProjectRows, row: Record<string, unknown>) => Decision | null = () => null,
+) {
+  return defineCommand({
+    kind,
+    title,
+    payload: z.strictObject({ row: tableSchemas[table] }) as unknown as z.ZodType<{
+      row: Row & Record<string, unknown>;
+    }>,
+    decide: (rows, payload): Decision =>
+      check(rows, payload.row) ?? [{ table, op: 'insert', row: { ...payload.row, version: 1 } }],
+  });
+}
+
+/** Options of slots, with their fills, that go when their slots go. */
+export function removeOptions(
+  rows: ProjectRows,
+  gone: (option: ProjectRows['options'][number]) => boolean,
+): RowChange[] {
+  const options = rows.options.filter(gone);
+  const ids = new Set(options.map((option) => option.id));
+  return [
+    ...rows.fills.filter((fill) => ids.has(fill.optionId)).map((fill) => remove('fills', fill.id)),
+    ...options.map((option) => remove('options', option.id)),
+    ...rows.recipes
+      .filter(
+        (recipe) =>
+          options.some((option) => option.recipeId === recipe.id) &&
+          !rows.options.some((option) => option.recipeId === recipe.id && !ids.has(option.id)),
+      )
+      .map((recipe) => remove('recipes', recipe.id)),
+  ];
+}

@@ -1,0 +1,21 @@
+/** The closed set of error codes, each with one status and one sentence. */
+export const errorCodes = {
+  'request.malformed': { status: 400, sentence: 'The request could not be read.' },
+  'request.stranger': { status: 403, sentence: 'This request does not come from Euporia’s own page.' },
+  'request.contentType': { status: 415, sentence: 'Only JSON is accepted here.' },
+  'request.tooLarge': { status: 413, sentence: 'That is larger than Euporia accepts.' },
+  notFound: { status: 404, sentence: 'That is not here (any more).' },
+  conflict: { status: 409, sentence: 'Somebody changed the same thing meanwhile.' },
+  'fields.refused': { status: 422, sentence: 'Some fields cannot be accepted as they are.' },
+  'key.reused': { status: 422, sentence: 'This request key was used for another request.' },
+  'command.refused': { status: 422, sentence: 'This cannot be done as things stand.' },
+  'file.unreadable': { status: 422, sentence: 'This is not a project file that can be read.' },
+  'file.newer': { status: 422, sentence: 'This file was written by a newer Euporia.' },
+  'database.gone': {
+    status: 503,
+    sentence: 'The database does not answer. What you typed is kept here and goes on when it is back.',
+  },
+  unexpected: { status: 500, sentence: 'Something went wrong on our side.' },
+} as const;
+
+export type ErrorCode = keyof typeof errorCodes;

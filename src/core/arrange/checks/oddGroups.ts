@@ -1,0 +1,21 @@
+import { commonPractice } from '../../kernel/source';
+import { type SketchCheck, sketchFinding } from '../sketchCheck';
+
+/** Small things of one kind read as a group in threes and fives; a pair is let pass, since it frames. School: odd numbers. */
+export const oddGroups: SketchCheck = {
+  id: 'oddGroups',
+  source: commonPractice,
+  check: (facts) => {
+    if (facts.school.grouping !== 'odd' || facts.seats > 0) return [];
+    return facts.slots.flatMap(({ slot, placed }) =>
+      placed &&
+      !slot.leftOut &&
+      slot.quantity > 2 &&
+      slot.quantity < 10 &&
+      slot.quantity % 2 === 0 &&
+      ['filler', 'texture', 'scent', 'riser'].includes(slot.role ?? '')
+        ? [sketchFinding('evenGroup', 'note', facts, slot.id, { slot: slot.name, count: slot.quantity })]
+        : [],
+    );
+  },
+};

@@ -1,0 +1,70 @@
+import { createRegistry } from '../kernel/registry';
+import { newSlot } from '../plan/newRows';
+import type { PatternSlot, SlotRow, SpotRow } from '../plan/rows';
+import { patternRows, type StartingPattern } from './patterns.data';
+import { quantityOf } from './seats';
+import { sketchRoom } from './spotKind';
+import { spotKindOf } from './spotKinds';
+
+/** Every starting pattern by id. */
+export const startingPatterns = createRegistry<StartingPattern>('starting patterns', patternRows);
+
+/** Starting patterns made for a kind of spot. */
+export function patternsFor(spotKind: string): StartingPattern[] {
+  return startingPatterns.all.filter((pattern) => pattern.spotKinds.includes(spotKind));
+}
+
+/**
+ * A pattern as slots of a spot, numbered from `firstNumber`, each box in mm of the spot's room.
+ * @param ids one new id per slot of the pattern
+ */
+export function slotsFromPattern(
+  pattern: { slots: readonly PatternSlot[] },
+  spot: SpotRow,
+  firstNumber: number,
+  ids: readonly string[],
+): SlotRow[] {
+  const room = sketchRoom(spotKindOf(spot.kind), spot);
+  return pattern.slots.map((entry, n) => {
+    const row: SlotRow = {
+      ...newSlot(ids[n] ?? '', spot.id, firstNumber + n, entry.name),
+      role: entry.role,
+      quantity: entry.quantity,
+      importance: entry.importance,
+      perSeat: entry.perSeat,
+      box: {
+        xMm: Math.round(entry.x * room.widthMm),
+        yMm: Math.round(entry.y * room.heightMm),
+        // Rounded down, so that a pattern never sticks out of its spot.
+        widthMm: Math.max(1, Math.floor(entry.width * room.widthMm - 1)),
+        heightMm: Math.max(1, Math.floor(entry.height * room.heightMm - 1)),
+      },
+    };
+    return { ...row, quantity: quantityOf(row, spot) };
+  });
+}
+
+/** A spot's sketch as a pattern: boxes as shares of the room, cut to it. Slots without a box are left out. */
+export function patternFromSlots(spot: SpotRow, slots: readonly SlotRow[]): PatternSlot[] {
+  const room = sketchRoom(spotKindOf(spot.kind), spot);
+  const share = (value: number, whole: number) => Math.min(1, Math.max(0, value / whole));
+  return [...slots]
+    .sort((a, b) => a.number - b.number)
+    .flatMap((slot) =>
+      slot.box === null
+        ? []
+        : [
+            {
+              name: slot.name,
+              role: slot.role,
+              quantity: slot.quantity,
+              importance: slot.importance,
+              perSeat: slot.perSeat,
+              x: share(slot.box.xMm, room.widthMm),
+              y: share(slot.box.yMm, room.heightMm),
+              width: share(slot.box.widthMm, room.widthMm),
+              height: share(slot.box.heightMm, room.heightMm),
+            },
+          ],
+    );
+}

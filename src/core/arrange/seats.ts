@@ -1,0 +1,20 @@
+import type { SlotRow, SpotRow } from '../plan/rows';
+import { spotMeasure } from './spotKind';
+import { spotKindOf } from './spotKinds';
+
+/** Seats of a spot: as counted, else as usual for its kind; 0 where nobody sits. */
+export function seatsOf(spot: Pick<SpotRow, 'kind' | 'measures'>): number {
+  return Math.round(spotMeasure(spotKindOf(spot.kind), spot.measures, 'seats'));
+}
+
+/**
+ * The quantity a slot asks for: as typed, or seats × parts + spares.
+ * @example six seats, one plate each, two spares → 8
+ */
+export function quantityOf(
+  slot: Pick<SlotRow, 'quantity' | 'perSeat'>,
+  spot: Pick<SpotRow, 'kind' | 'measures'> | undefined,
+): number {
+  if (slot.perSeat === null || !spot) return slot.quantity;
+  return Math.max(1, seatsOf(spot) * slot.perSeat.parts + slot.perSeat.spares);
+}

@@ -1,0 +1,268 @@
+import { type DrawnShape, drawnRectangle } from '../surface/drawing';
+import type { SketchRoom, SpotKind, SpotMeasure } from './spotKind';
+
+/**
+ * Kinds of spots with the measures they ask for. Usual sizes and heights are common practice, from memory: they stand in
+ * until somebody measures, and are drawn as estimated.
+ */
+const inches = (n: number) => n * 25.4;
+
+const length = (id: string, label: string, standardInches: number, mostInches = 240): SpotMeasure => ({
+  id,
+  label,
+  kind: 'length',
+  standard: inches(standardInches),
+  minimum: 0,
+  maximum: inches(mostInches),
+});
+const count = (id: string, label: string, standard: number, minimum: number, maximum: number): SpotMeasure => ({
+  id,
+  label,
+  kind: 'count',
+  standard,
+  minimum,
+  maximum,
+});
+
+/** A surface along the bottom edge of an elevation. */
+const boardBelow = (room: SketchRoom): DrawnShape[] => [
+  drawnRectangle(null, 0, room.heightMm - room.heightMm * 0.012, room.widthMm, room.heightMm * 0.012),
+];
+const nothing = (): DrawnShape[] => [];
+const shelves = (room: SketchRoom, number: number): DrawnShape[] =>
+  Array.from({ length: number }, (_, n) =>
+    drawnRectangle(null, 0, (room.heightMm * (n + 1)) / number - 20, room.widthMm, 20),
+  );
+const frame = (room: SketchRoom, edge: number): DrawnShape[] => [
+  drawnRectangle(null, 0, 0, room.widthMm, edge),
+  drawnRectangle(null, 0, room.heightMm - edge, room.widthMm, edge),
+  drawnRectangle(null, 0, 0, edge, room.heightMm),
+  drawnRectangle(null, room.widthMm - edge, 0, edge, room.heightMm),
+];
+
+export const spotKindRows: readonly SpotKind[] = [
+  {
+    id: 'console',
+    name: 'Console',
+    view: 'elevation',
+    asks: { width: 'Width of the top', depth: 'Depth of the top', height: 'Free height above it' },
+    usual: { widthMm: inches(48), depthMm: inches(14), heightMm: inches(60) },
+    measures: [length('surfaceHeightMm', 'Height of the top from the floor', 30, 60)],
+    hint: 'Measure the top, and the wall above it up to the ceiling or the next thing that hangs.',
+    baseHeightMm: inches(30),
+    scenery: boardBelow,
+  },
+  {
+    id: 'sideboard',
+    name: 'Sideboard',
+    view: 'elevation',
+    asks: { width: 'Width of the top', depth: 'Depth of the top', height: 'Free height above it' },
+    usual: { widthMm: inches(66), depthMm: inches(18), heightMm: inches(58) },
+    measures: [length('surfaceHeightMm', 'Height of the top from the floor', 34, 60)],
+    hint: 'Measure the top and the wall above; note sockets that must stay free.',
+    baseHeightMm: inches(34),
+    scenery: boardBelow,
+  },
+  {
+    id: 'mantel',
+    name: 'Mantel',
+    view: 'elevation',
+    asks: { width: 'Width of the shelf', depth: 'Depth of the shelf', height: 'Free height above it' },
+    usual: { widthMm: inches(60), depthMm: inches(8), heightMm: inches(44) },
+    measures: [length('surfaceHeightMm', 'Height of the shelf from the floor', 54, 90)],
+    hint: 'The shelf is shallower than it looks: measure its depth, and whether a fire is lit below.',
+    baseHeightMm: inches(54),
+    scenery: boardBelow,
+  },
+  {
+    id: 'tray',
+    name: 'Tray',
+    view: 'plan',
+    asks: { width: 'Inner width', depth: 'Inner depth', height: null },
+    usual: { widthMm: inches(16), depthMm: inches(12), heightMm: inches(14) },
+    measures: [count('tiers', 'Tiers', 1, 1, 4), length('tierGapMm', 'Height between tiers', 8, 24)],
+    hint: 'Measure inside the rim, and between the tiers: the tallest thing decides.',
+    baseHeightMm: inches(30),
+    scenery: (room) => frame(room, Math.min(room.widthMm, room.heightMm) * 0.03),
+  },
+  {
+    id: 'diningTable',
+    name: 'Dining table',
+    view: 'plan',
+    asks: { width: 'Length', depth: 'Width', height: null },
+    usual: { widthMm: inches(72), depthMm: inches(36), heightMm: inches(30) },
+    measures: [
+      count('round', 'Round (1) or square-cornered (0)', 0, 0, 1),
+      count('seats', 'Seats', 6, 1, 40),
+      count('seatsAtEnds', 'of them at the ends', 2, 0, 2),
+      length('leavesMm', 'Length that leaves add', 0, 96),
+    ],
+    hint: 'Count the seats that will be laid; a leaf adds length, not width.',
+    baseHeightMm: inches(30),
+    scenery: (room, measures) =>
+      measures.round
+        ? [
+            {
+              kind: 'ellipse',
+              zoneId: null,
+              cx: room.widthMm / 2,
+              cy: room.heightMm / 2,
+              rx: room.widthMm / 2,
+              ry: room.heightMm / 2,
+              shade: 0,
+            },
+          ]
+        : frame(room, 12),
+  },
+  {
+    id: 'coffeeTable',
+    name: 'Coffee table',
+    view: 'plan',
+    asks: { width: 'Length', depth: 'Width', height: null },
+    usual: { widthMm: inches(48), depthMm: inches(24), heightMm: inches(17) },
+    measures: [length('surfaceHeightMm', 'Height of the top from the floor', 17, 36)],
+    hint: 'Leave room for a cup at every seat around it.',
+    baseHeightMm: inches(17),
+    scenery: (room) => frame(room, 10),
+  },
+  {
+    id: 'shelfRun',
+    name: 'Shelf run',
+    view: 'elevation',
+    asks: { width: 'Length of a shelf', depth: 'Depth', height: 'Height of the whole run' },
+    usual: { widthMm: inches(36), depthMm: inches(8), heightMm: inches(36) },
+    measures: [count('shelves', 'Shelves', 3, 1, 12)],
+    hint: 'Measure between the boards, not from board to board.',
+    baseHeightMm: inches(48),
+    scenery: (room, measures) => shelves(room, Math.max(1, measures.shelves ?? 3)),
+  },
+  {
+    id: 'bookcase',
+    name: 'Bookcase',
+    view: 'elevation',
+    asks: { width: 'Inner width', depth: 'Inner depth', height: 'Height' },
+    usual: { widthMm: inches(32), depthMm: inches(11), heightMm: inches(72) },
+    measures: [count('shelves', 'Shelves', 5, 1, 12)],
+    hint: 'Measure inside; the top shelf is for what is rarely reached.',
+    baseHeightMm: 0,
+    scenery: (room, measures) => [...frame(room, 18), ...shelves(room, Math.max(1, measures.shelves ?? 5))],
+  },
+  {
+    id: 'wall',
+    name: 'Wall',
+    view: 'elevation',
+    asks: { width: 'Width', depth: null, height: 'Height' },
+    usual: { widthMm: inches(120), depthMm: 0, heightMm: inches(96) },
+    measures: [],
+    hint: 'Measure floor to ceiling, and note switches, sockets and vents.',
+    baseHeightMm: 0,
+    scenery: nothing,
+  },
+  {
+    id: 'galleryWall',
+    name: 'Gallery wall',
+    view: 'elevation',
+    asks: { width: 'Width of the field', depth: null, height: 'Height of the field' },
+    usual: { widthMm: inches(72), depthMm: 0, heightMm: inches(48) },
+    measures: [length('bottomHeightMm', 'Lower edge above the floor', 40, 96)],
+    hint: 'Measure the field that frames may fill, not the whole wall.',
+    baseHeightMm: inches(40),
+    scenery: (room) => frame(room, 6),
+  },
+  {
+    id: 'porch',
+    name: 'Porch or step',
+    view: 'elevation',
+    asks: { width: 'Width', depth: 'Depth', height: 'Height to the roof or lintel' },
+    usual: { widthMm: inches(72), depthMm: inches(48), heightMm: inches(96) },
+    measures: [length('doorWidthMm', 'Width of the door', 36, 96)],
+    hint: 'The door must swing and the step stay free; what stands here meets rain and sun.',
+    baseHeightMm: 0,
+    scenery: (room, measures) => {
+      const door = measures.doorWidthMm ?? inches(36);
+      return [
+        drawnRectangle(null, (room.widthMm - door) / 2, room.heightMm - inches(80), door, inches(80), 0.4),
+        ...boardBelow(room),
+      ];
+    },
+  },
+  {
+    id: 'window',
+    name: 'Window',
+    view: 'elevation',
+    asks: { width: 'Width of the sill', depth: 'Depth of the sill', height: 'Height of the glass' },
+    usual: { widthMm: inches(40), depthMm: inches(6), heightMm: inches(48) },
+    measures: [length('sillHeightMm', 'Sill above the floor', 32, 72)],
+    hint: 'Check that it still opens, and which way the sun comes in.',
+    baseHeightMm: inches(32),
+    scenery: (room) => [
+      ...frame(room, room.widthMm * 0.03),
+      drawnRectangle(null, room.widthMm / 2 - 8, 0, 16, room.heightMm),
+    ],
+  },
+  {
+    id: 'cabinetTop',
+    name: 'Cabinet top',
+    view: 'elevation',
+    asks: { width: 'Width', depth: 'Depth', height: 'Gap to the ceiling' },
+    usual: { widthMm: inches(96), depthMm: inches(12), heightMm: inches(16) },
+    measures: [],
+    hint: 'From below the front third is hidden: measure the gap, then stand where you will look from.',
+    baseHeightMm: inches(84),
+    scenery: boardBelow,
+  },
+  {
+    id: 'bedWall',
+    name: 'Bed wall',
+    view: 'elevation',
+    asks: { width: 'Width of the wall', depth: null, height: 'Height of the wall' },
+    usual: { widthMm: inches(132), depthMm: 0, heightMm: inches(96) },
+    measures: [
+      length('bedWidthMm', 'Width of the bed', 60, 84),
+      length('mattressHeightMm', 'Top of the mattress', 25, 48),
+    ],
+    hint: 'The bed takes the middle: what is left on each side decides the nightstands.',
+    baseHeightMm: 0,
+    scenery: (room, measures) => {
+      const bed = measures.bedWidthMm ?? inches(60);
+      const mattress = measures.mattressHeightMm ?? inches(25);
+      const left = (room.widthMm - bed) / 2;
+      return [
+        drawnRectangle(null, left, room.heightMm - mattress * 1.7, bed, mattress * 1.7, 0.5),
+        drawnRectangle(null, left, room.heightMm - mattress, bed, mattress, 0.7),
+        ...boardBelow(room),
+      ];
+    },
+  },
+  {
+    id: 'floorArea',
+    name: 'Floor area',
+    view: 'plan',
+    asks: { width: 'Width', depth: 'Depth', height: null },
+    usual: { widthMm: inches(120), depthMm: inches(96), heightMm: inches(96) },
+    measures: [],
+    hint: 'Mark doors with their swing and the way people walk.',
+    baseHeightMm: 0,
+    scenery: nothing,
+  },
+  {
+    id: 'drawer',
+    name: 'Drawer or cabinet inside',
+    view: 'plan',
+    asks: { width: 'Inner width', depth: 'Inner depth', height: 'Inner height' },
+    usual: { widthMm: inches(14), depthMm: inches(18), heightMm: inches(4) },
+    measures: [length('screwMm', 'Knob screw sticks in by', 0.5, 4)],
+    hint: 'Measure inside at the narrowest place; a knob’s screw and the slides take room.',
+    baseHeightMm: inches(30),
+    scenery: (room, measures) => [
+      ...frame(room, 6),
+      drawnRectangle(
+        null,
+        room.widthMm / 2 - 4,
+        room.heightMm - 6 - (measures.screwMm ?? 12),
+        8,
+        measures.screwMm ?? 12,
+      ),
+    ],
+  },
+];

@@ -1,0 +1,70 @@
+import { MS_PER_DAY } from '../kernel/units';
+/** A wall-clock moment in a time zone; month and day start at 1, weekday 0 is Sunday. */
+export interface ZonedMoment {
+  year: number;
+  month: number;
+  day: number;
+  hour: number;
+  minute: number;
+  weekday: number;
+}
+
+const formatters = new Map<string, Intl.DateTimeFormat>();
+
+function formatterFor(timeZone: string): Intl.DateTimeFormat {
+  let formatter = formatters.get(timeZone);
+  if (!formatter) {
+    formatter = new Intl.DateTimeFormat('en-US', {
+      timeZone,
+      hourCycle: 'h23',
+      year: 'numeric',
+      month: 'numeric',
+      day: 'numeric',
+      hour: 'numeric',
+      minute: 'numeric',
+      second: 'numeric',
+    });
+    formatters.set(timeZone, formatter);
+  }
+  return formatter;
+}
+
+/** Whether the running platform knows this IANA time zone name. */
+export function isTimeZone(timeZone: string): boolean {
+  try {
+    formatterFor(timeZone);
+    return true;
+  } catch {
+    return false;
+  }
+}
+
+/** The wall clock in `timeZone` at an instant (epoch milliseconds). */
+export function zonedMoment(instantMs: number, timeZone: string): ZonedMoment {
+  const parts: Record<string, number> = {};
+  for (const part of formatterFor(timeZone).formatToParts(instantMs)) {
+    if (part.type !== 'literal') parts[part.type] = Number(part.value);
+  }
+  const { year = 0, month = 1, day = 1, hour = 0, minute = 0 } = parts;
+  return { year, month, day, hour, minute, weekday: new Date(Date.UTC(year, month - 1, day)).getUTCDay() };
+}
+
+function offsetMs(instantMs: number, timeZone: string): number {
+  const m = zonedMoment(instantMs, timeZone);
+  return Date.UTC(m.year, m.month - 1, m.day, m.hour, m.minute) - Math.floor(instantMs / 60_000) * 60_000;
+}
+
+/**
+ * The instant of a wall-clock time. A time skipped by a clock change gives the instant after the gap;
+ * a repeated one gives the first. `minuteOfDay` may run past 1440 into the next days.
+ */
+export function instantOf(year: number, month: number, day: number, minuteOfDay: number, timeZone: string): number {
+  const wall = Date.UTC(year, month - 1, day) + minuteOfDay * 60_000;
+  // No zone changes its clock twice within two days: a day before and a day after give every offset in question.
+  const before = wall - offsetMs(wall - MS_PER_DAY, timeZone);
+  const after = wall - offsetMs(wall + MS_PER_DAY, timeZone);
+  if (before === after) return before;
+  const shows = (instant: number) => instant + offsetMs(instant, timeZone) === wall;
+  const fitting = [before, after].filter(shows);
+  return fitting.length > 0 ? Math.min(...fitting) : before;
+}

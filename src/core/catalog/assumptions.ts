@@ -1,0 +1,192 @@
+import { currencyExponent } from '../kernel/currencies.data';
+import type { Unit } from '../kernel/explained';
+import { modellingChoice, type Source } from '../kernel/source';
+import { BRUSH_LOSS_PERCENT, coatings } from './coatings';
+import { type Figure, figure } from './figure';
+import { laborRates, OVERHEAD_PERCENT, SANDPAPER_SHEETS_PER_M2, sessionMinutes, skillFactors } from './labor.data';
+import { substrates } from './substrates';
+
+/** One changeable assumption: its key, what it means, its table figure and what may be put in its place. */
+export interface AssumptionDefinition {
+  key: string;
+  label: string;
+  unit: Unit;
+  figure: Figure;
+  minimum: number;
+  maximum: number;
+}
+
+function define(
+  key: string,
+  label: string,
+  unit: Unit,
+  value: Figure,
+  minimum: number,
+  maximum: number,
+): [string, AssumptionDefinition] {
+  return [key, { key, label, unit, figure: value, minimum, maximum }];
+}
+
+const quarterCure = figure(25, 25, 25, modellingChoice);
+
+function* definitions(): Generator<[string, AssumptionDefinition]> {
+  for (const row of coatings.all) {
+    const rateUnit: Unit = row.unit === 'can' ? 'm2PerCan' : 'm2PerL';
+    const rateName = row.unit === 'can' ? 'spreadingRateM2PerCan' : 'spreadingRateM2PerL';
+    yield define(`coating.${row.id}.${rateName}`, `${row.name}: spreading rate`, rateUnit, row.spreadingRate, 0.1, 60);
+    yield define(`coating.${row.id}.recoatHours`, `${row.name}: recoat after`, 'hours', row.recoatHours, 0, 720);
+    yield define(`coating.${row.id}.handleHours`, `${row.name}: handle after`, 'hours', row.handleHours, 0, 720);
+    yield define(`coating.${row.id}.fullCureDays`, `${row.name}: full cure`, 'days', row.fullCureDays, 0, 120);
+    if (row.unit === 'mL') {
+      const { low, usual, high } = BRUSH_LOSS_PERCENT;
+      yield define(
+        `coating.${row.id}.lossPercent`,
+        `${row.name}: loss in brush and can`,
+        'percent',
+        figure(low, usual, high),
+        0,
+        100,
+      );
+    }
+  }
+  for (const row of substrates.all) {
+    yield define(
+      `substrate.${row.id}.absorption`,
+      `${row.name}: absorption of the first coat`,
+      'ratio',
+      row.absorption,
+      0.5,
+      5,
+    );
+    yield define(`substrate.${row.id}.texture`, `${row.name}: texture factor`, 'ratio', row.texture, 0.5, 5);
+  }
+  for (const [id, rate] of Object.entries(laborRates)) {
+    yield define(
+      `labor.${id}MinutesPerM2`,
+      `Hands-on: ${laborNames[id as keyof typeof laborRates]}`,
+      'minPerM2',
+      rate,
+      0.1,
+      500,
+    );
+  }
+  for (const [id, minutes] of Object.entries(sessionMinutes)) {
+    yield define(
+      `session.${id}Minutes`,
+      `Each session: ${sessionNames[id as keyof typeof sessionMinutes]}`,
+      'minutes',
+      minutes,
+      0,
+      240,
+    );
+  }
+  for (const [id, factor] of Object.entries(skillFactors)) {
+    yield define(`skill.${id}`, `Skill factor, ${id}`, 'ratio', factor, 0.2, 5);
+  }
+  yield define('labor.overheadPercent', 'Overhead on hands-on time', 'percent', OVERHEAD_PERCENT, 0, 100);
+  yield define(
+    'prepare.sandpaperSheetsPerM2',
+    'Sandpaper for scuffing, sheets a square meter',
+    'ratio',
+    SANDPAPER_SHEETS_PER_M2,
+    0,
+    10,
+  );
+  yield define(
+    'readiness.handledCurePercent',
+    'Share of full cure before it is handled daily',
+    'percent',
+    quarterCure,
+    0,
+    100,
+  );
+}
+
+const laborNames: Record<keyof typeof laborRates, string> = {
+  clean: 'clean and rinse',
+  scuff: 'scuff by hand',
+  removeRust: 'take rust off to sound metal',
+  brush: 'one coat by brush, furniture',
+  spray: 'one light coat by aerosol',
+};
+const sessionNames: Record<keyof typeof sessionMinutes, string> = {
+  setUp: 'set up',
+  cleanUpWater: 'clean up with water',
+  cleanUpSolvent: 'clean up with solvent',
+  cleanUpAerosol: 'clean up after spraying',
+};
+
+/** Every assumption that can be changed, by key; derived from the tables so that nothing is listed twice. */
+export const assumptionDefinitions: ReadonlyMap<string, AssumptionDefinition> = new Map(definitions());
+
+/** A changed assumption as stored: for the whole project, one recipe or one supply. */
+export interface OverrideRow {
+  id: string;
+  version: number;
+  key: string;
+  scope: string;
+  value: number;
+  note: string;
+}
+
+/** An assumption as it is in force. */
+export interface AssumedValue {
+  key: string;
+  value: number;
+  source: Source;
+  scope: string;
+}
+
+/** Looks assumptions up: label on the supply > recipe > project > table. */
+export class Assumptions {
+  private readonly byKey = new Map<string, OverrideRow>();
+
+  constructor(overrides: readonly OverrideRow[]) {
+    for (const row of overrides) this.byKey.set(`${row.scope}|${row.key}`, row);
+  }
+
+  /**
+   * @param key one of {@link assumptionDefinitions}
+   * @param scopes from the most special to the most general, without `project`, which always comes last
+   * @throws Error for a key that no table defines
+   */
+  get(key: string, scopes: readonly string[] = []): AssumedValue {
+    for (const scope of [...scopes, 'project']) {
+      const row = this.byKey.get(`${scope}|${key}`);
+      if (row)
+        return {
+          key,
+          value: row.value,
+          source: scope.startsWith('supply:') ? { kind: 'label' } : { kind: 'you' },
+          scope,
+        };
+    }
+    const definition = assumptionDefinitions.get(key);
+    if (!definition) throw new Error(`no assumption "${key}"`);
+    return { key, value: definition.figure.usual, source: definition.figure.source, scope: scopes[0] ?? 'project' };
+  }
+
+  /** The bare number, for computing. */
+  number(key: string, scopes: readonly string[] = []): number {
+    if (this.byKey.size === 0) {
+      const definition = assumptionDefinitions.get(key);
+      if (definition) return definition.figure.usual;
+    }
+    return this.get(key, scopes).value;
+  }
+}
+
+/** A rough shelf price of the tables as a price of the project's currency; unknown where we have no idea of prices. */
+export function estimatedShelfPrice(
+  estimate: { low: number; likely: number; high: number } | null,
+  currency: string,
+): { state: 'estimated'; low: number; likely: number; high: number } | { state: 'unknown' } {
+  if (!estimate || !['USD', 'EUR', 'GBP'].includes(currency)) return { state: 'unknown' };
+  const scale = 10 ** currencyExponent(currency);
+  return {
+    state: 'estimated',
+    low: estimate.low * scale,
+    likely: estimate.likely * scale,
+    high: estimate.high * scale,
+  };
+}

@@ -1,0 +1,216 @@
+import { commonPractice, type Source } from '../kernel/source';
+import type { StepKind } from '../state/step';
+import type { Bleed, Film } from '../state/surfaceState';
+import { type Figure, figure } from './figure';
+
+/** What a finish group asks for as the first layer on a substrate. */
+export interface PrimerColumn {
+  waterbornePaint: PrimerDemand;
+  solventPaint: PrimerDemand;
+  clear: PrimerDemand;
+}
+/** `primers` in order of preference; empty means the layer may lie on the prepared surface itself. */
+export interface PrimerDemand {
+  verdict: 'scuff' | 'barrierPrimer' | 'notKnown';
+  primers: readonly string[];
+  reason: string;
+}
+
+/**
+ * One row of the substrates table: a bare material, or an old finish that lies on one.
+ * `absorption` multiplies the first coat; `texture` multiplies the area.
+ */
+export interface Substrate {
+  id: string;
+  name: string;
+  layer: 'material' | 'oldFinish';
+  film: Film;
+  porous: boolean;
+  hard: boolean;
+  bleed: Bleed;
+  absorption: Figure;
+  texture: Figure;
+  prepare: readonly StepKind[];
+  primer: PrimerColumn;
+  /** How a piece of it looks when nobody has picked a color, for drawing and hiding. */
+  usualColor: string;
+  words: readonly string[];
+  remark: string;
+  source: Source;
+}
+
+const bare = (reason: string): PrimerDemand => ({ verdict: 'scuff', primers: [], reason });
+
+/** The substrates table: common practice, from memory; sound old paint and glossy varnish are finishes upon a material. */
+export const substrateRows: readonly Substrate[] = [
+  {
+    id: 'pine',
+    name: 'Pine',
+    layer: 'material',
+    film: 'none',
+    porous: true,
+    hard: false,
+    bleed: 'tannin',
+    absorption: figure(1.2, 1.3, 1.5),
+    texture: figure(1, 1.05, 1.1),
+    prepare: ['clean', 'scuff'],
+    primer: {
+      waterbornePaint: {
+        verdict: 'barrierPrimer',
+        primers: ['shellacPrimer', 'bondingPrimer'],
+        reason: 'knots and resin bleed through waterborne paint',
+      },
+      solventPaint: {
+        verdict: 'barrierPrimer',
+        primers: ['shellacPrimer'],
+        reason: 'knots and resin bleed; open grain drinks the spray',
+      },
+      clear: bare('a clear coat soaks into bare wood'),
+    },
+    usualColor: '#d9b382',
+    words: ['pine', 'wood', 'wooden', 'softwood', 'fir', 'spruce'],
+    remark: 'Knots and resin bleed; the first coat raises the grain.',
+    source: commonPractice,
+  },
+  {
+    id: 'veneer',
+    name: 'Wood veneer',
+    layer: 'material',
+    film: 'none',
+    porous: true,
+    hard: false,
+    bleed: 'tannin',
+    absorption: figure(1, 1.1, 1.2),
+    texture: figure(1, 1, 1),
+    prepare: ['clean', 'scuff'],
+    primer: {
+      waterbornePaint: {
+        verdict: 'barrierPrimer',
+        primers: ['shellacPrimer', 'bondingPrimer'],
+        reason: 'water lifts thin veneer and draws its color up',
+      },
+      solventPaint: {
+        verdict: 'barrierPrimer',
+        primers: ['shellacPrimer', 'bondingPrimer'],
+        reason: 'open grain drinks the spray',
+      },
+      clear: bare('a clear coat soaks into bare wood'),
+    },
+    usualColor: '#a9794f',
+    words: ['veneer', 'veneered', 'oak', 'walnut', 'teak', 'mahogany'],
+    remark: 'Half a millimeter thick: sand by hand only, glue down what lifts.',
+    source: commonPractice,
+  },
+  {
+    id: 'laminate',
+    name: 'Laminate',
+    layer: 'material',
+    film: 'none',
+    porous: false,
+    hard: true,
+    bleed: 'none',
+    absorption: figure(1, 1, 1),
+    texture: figure(1, 1, 1),
+    prepare: ['clean', 'scuff'],
+    primer: {
+      waterbornePaint: {
+        verdict: 'barrierPrimer',
+        primers: ['bondingPrimer', 'shellacPrimer'],
+        reason: 'nothing grips a closed plastic face without an adhesion primer',
+      },
+      solventPaint: {
+        verdict: 'barrierPrimer',
+        primers: ['bondingPrimer', 'shellacPrimer'],
+        reason: 'nothing grips a closed plastic face without an adhesion primer',
+      },
+      clear: { verdict: 'notKnown', primers: [], reason: 'no rule tells how a clear coat alone holds on laminate' },
+    },
+    usualColor: '#c9c1b2',
+    words: ['laminate', 'melamine', 'particle board', 'flat pack'],
+    remark: 'Edges chip; a swollen core cannot be saved.',
+    source: commonPractice,
+  },
+  {
+    id: 'ferrousMetal',
+    name: 'Iron or steel',
+    layer: 'material',
+    film: 'none',
+    porous: false,
+    hard: true,
+    bleed: 'none',
+    absorption: figure(1, 1, 1.1),
+    texture: figure(1, 1.05, 1.2),
+    prepare: ['clean', 'removeRust'],
+    primer: {
+      waterbornePaint: {
+        verdict: 'barrierPrimer',
+        primers: ['rustPrimer', 'shellacPrimer'],
+        reason: 'bare iron flash-rusts under waterborne paint',
+      },
+      solventPaint: {
+        verdict: 'barrierPrimer',
+        primers: ['rustPrimer', 'shellacPrimer'],
+        reason: 'rust creeps under an unprimed film',
+      },
+      clear: {
+        verdict: 'barrierPrimer',
+        primers: [],
+        reason: 'a waterborne clear coat lets bare iron rust; an aerosol clear only slows it',
+      },
+    },
+    usualColor: '#6b6a68',
+    words: ['metal', 'iron', 'steel', 'wrought iron', 'tin'],
+    remark: 'Prime within four hours of sanding; flash rust follows water.',
+    source: commonPractice,
+  },
+  {
+    id: 'soundOldPaint',
+    name: 'Sound old paint',
+    layer: 'oldFinish',
+    film: 'waterborne',
+    porous: false,
+    hard: false,
+    bleed: 'none',
+    absorption: figure(1, 1, 1),
+    texture: figure(1, 1, 1),
+    prepare: ['clean', 'scuff'],
+    primer: {
+      waterbornePaint: bare('matt old paint takes new paint once it is clean and scuffed'),
+      solventPaint: bare('sound old paint takes an aerosol once it is clean and scuffed; mist first'),
+      clear: bare('a clear coat holds on clean, scuffed paint'),
+    },
+    usualColor: '#e8e2d4',
+    words: ['painted', 'paint'],
+    remark: 'Base unknown: rub with alcohol; what softens is waterborne.',
+    source: commonPractice,
+  },
+  {
+    id: 'glossyVarnish',
+    name: 'Glossy varnish',
+    layer: 'oldFinish',
+    film: 'oil',
+    porous: false,
+    hard: true,
+    bleed: 'none',
+    absorption: figure(1, 1, 1),
+    texture: figure(1, 1, 1),
+    prepare: ['clean', 'scuff'],
+    primer: {
+      waterbornePaint: {
+        verdict: 'barrierPrimer',
+        primers: ['bondingPrimer', 'shellacPrimer'],
+        reason: 'waterborne paint does not wet out or grip a glossy oil film',
+      },
+      solventPaint: {
+        verdict: 'barrierPrimer',
+        primers: ['bondingPrimer', 'shellacPrimer'],
+        reason: 'an old clear coat needs an adhesion primer under a spray',
+      },
+      clear: bare('a clear coat holds on a scuffed old one'),
+    },
+    usualColor: '#9b6b43',
+    words: ['varnish', 'varnished', 'shiny', 'glossy', 'clear coat', 'lacquered'],
+    remark: 'Silicone polish leaves fish-eyes: degrease well.',
+    source: commonPractice,
+  },
+];

@@ -1,0 +1,79 @@
+import Papa from 'papaparse';
+import { currencyExponent } from '../../kernel/currencies.data';
+import { formatLength } from '../../kernel/formatLength';
+import type { UnitSystem } from '../../kernel/units';
+import { formatMoney } from '../../plan/sentences';
+import type { HuntingLine } from '../../sourcing/huntingList';
+
+/** How lengths and money are shown. */
+export interface ListRim {
+  units: UnitSystem;
+  currency: string;
+}
+
+/** The largest size of a line in words, like "at most 18 in wide, 27 in tall"; empty where nothing was said. */
+export function largestWords(line: HuntingLine, rim: ListRim): string {
+  const { widthMm, depthMm, heightMm } = line.largest;
+  const parts = [
+    widthMm === null ? '' : `${formatLength(widthMm, rim.units)} wide`,
+    depthMm === null ? '' : `${formatLength(depthMm, rim.units)} deep`,
+    heightMm === null ? '' : `${formatLength(heightMm, rim.units)} tall`,
+  ].filter((part) => part !== '');
+  return parts.length === 0 ? '' : `at most ${parts.join(', ')}`;
+}
+
+/** The list as plain text, grouped by spot, as one sends it to whoever goes shopping. */
+export function huntingListText(lines: readonly HuntingLine[], rim: ListRim): string {
+  const spots = [...new Set(lines.map((line) => line.slot.spotId))];
+  const money = (minor: number) => formatMoney(minor, rim.currency, { cents: 'auto' });
+  return spots
+    .map((spotId) => {
+      const here = lines.filter((line) => line.slot.spotId === spotId);
+      const rows = here.map((line) => {
+        const size = largestWords(line, rim);
+        return `${line.slot.number}. ${line.needed} × ${line.slot.name}${size ? `, ${size}` : ''}; aim ${money(line.target)}, at most ${money(line.ceiling)} each`;
+      });
+      return [here[0]?.spotName ?? '', ...rows].join('\n');
+    })
+    .join('\n\n');
+}
+
+/**
+ * The list as CSV by RFC 4180: a header, CRLF, quotes where needed; cells that a spreadsheet would take for a formula
+ * are defused. Money as a decimal number of the currency, lengths in inches or centimeters.
+ */
+export function huntingListCsv(lines: readonly HuntingLine[], rim: ListRim): string {
+  const exponent = currencyExponent(rim.currency);
+  const unit = rim.units === 'us' ? 'in' : 'cm';
+  const length = (mm: number | null) =>
+    mm === null ? '' : String(Math.round((mm / (rim.units === 'us' ? 25.4 : 10)) * 100) / 100);
+  const money = (minor: number) => (minor / 10 ** exponent).toFixed(exponent);
+  return Papa.unparse(
+    {
+      fields: [
+        'Number',
+        'What',
+        'Spot',
+        'Needed',
+        `Widest (${unit})`,
+        `Deepest (${unit})`,
+        `Tallest (${unit})`,
+        `Target each (${rim.currency})`,
+        `Ceiling each (${rim.currency})`,
+      ],
+      data: lines.map((line) => [
+        line.slot.number,
+        line.slot.name,
+        line.spotName,
+        line.needed,
+        length(line.largest.widthMm),
+        length(line.largest.depthMm),
+        length(line.largest.heightMm),
+        money(line.target),
+        money(line.ceiling),
+      ]),
+    },
+    // The library's own pattern lets a cell with a line break through.
+    { newline: '\r\n', escapeFormulae: /^[=+\-@\t\r]/ },
+  );
+}

@@ -1,0 +1,14 @@
+import type { Finding } from './finding';
+
+/** An expected outcome: a value, or the findings that say why there is none. Bugs throw instead. */
+export type Result<T> = { ok: true; value: T } | { ok: false; findings: Finding[] };
+
+/** Wraps a value that could be computed. */
+export function succeed<T>(value: T): Result<T> {
+  return { ok: true, value };
+}
+
+/** Wraps the findings that explain why nothing could be computed. */
+export function fail<T>(...findings: Finding[]): Result<T> {
+  return { ok: false, findings };
+}

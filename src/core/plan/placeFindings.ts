@@ -1,0 +1,32 @@
+import type { Finding } from '../kernel/finding';
+import { furnitureTemplates } from '../surface/templates';
+import type { Footprint } from './footprint';
+import type { ProjectRows } from './rows';
+
+/**
+ * What the place of the brief says against a way to fill a slot: rented, no drilling, reversible only, outdoors, the
+ * reach of a cord. One finding per demand and option.
+ */
+export function placeFindings(footprint: Footprint, rows: ProjectRows): Finding[] {
+  const { household } = rows.project;
+  const { option, recipe } = footprint;
+  const findings: Finding[] = [];
+  const say = (code: string, severity: Finding['severity'], figures: Finding['figures'] = {}) =>
+    findings.push({ code: `place.${code}`, severity, where: { kind: 'option', id: option.id }, figures });
+  const templates = [
+    ...footprint.finds.map((find) => find.templateId),
+    ...footprint.offers.map(({ offer }) => offer.templateId),
+  ];
+  const traits = new Set(templates.flatMap((id) => furnitureTemplates.find(id)?.traits ?? []));
+  if (traits.has('hangs') && (household.noDrilling || household.rented))
+    say(household.noDrilling ? 'noDrilling' : 'rentedWall', 'note');
+  if (traits.has('lamp') && household.cordReachMm !== null)
+    say('cordReach', 'note', { reachMm: household.cordReachMm });
+  if (recipe && household.reversibleOnly && footprint.finds.some((find) => find.state === 'owned'))
+    say('reversibleOnly', 'warn', { piece: footprint.finds[0]?.name ?? '' });
+  if (household.outdoors && recipe) {
+    const indoors = recipe.layers.filter((layer) => layer.coating.outdoors === 'no');
+    if (indoors.length > 0) say('outdoors', 'warn', { coating: indoors.map((layer) => layer.coating.name).join(', ') });
+  }
+  return findings;
+}

@@ -1,0 +1,69 @@
+import { instantOf, zonedMoment } from '../calendar/zonedTime';
+import { type Amount, mapAmount } from '../kernel/amount';
+import { percentOf } from '../kernel/money';
+import { MS_PER_DAY } from '../kernel/units';
+import { ledgerSums } from '../pricing/ledger';
+import type { Minutes } from './footprint';
+import type { ProjectRows } from './rows';
+
+/** The always-visible strip. Money: budget = spent + promised + planned + kept back + free, at every end of the range. */
+export interface Purse {
+  money: { budget: number; spent: number; promised: number; planned: Amount; keptBack: Amount; free: Amount };
+  hands: { onHandMinutes: number | null; doneMinutes: number; planned: Minutes; freeMinutes: number | null };
+  days: {
+    toReveal: number | null;
+    /** When the last chosen piece is usable, epoch ms; null with nothing chosen. */
+    lastUsableMs: number | null;
+    /** Whole days between that and the reveal day's beginning; negative is late. */
+    inHand: number | null;
+  };
+}
+
+/** The purse of a project at a moment. `free` runs against the plan: its low end goes with the plan's high end. */
+export function purseOf(
+  rows: ProjectRows,
+  asOfMs: number,
+  planned: Amount,
+  hours: Minutes,
+  lastUsableMs: number | null,
+): Purse {
+  const { project } = rows;
+  const { spent, promised } = ledgerSums(rows.ledger);
+  const keptBack = mapAmount(planned, (minor) => percentOf(minor, project.contingencyThousandths));
+  const rest = (planMinor: number, keptMinor: number) => project.budget - spent - promised - planMinor - keptMinor;
+  const today = zonedMoment(asOfMs, project.timeZone);
+  let toReveal: number | null = null;
+  let inHand: number | null = null;
+  if (project.revealDate) {
+    const [year = 0, month = 1, day = 1] = project.revealDate.split('-').map(Number);
+    toReveal = Math.round(
+      (Date.UTC(year, month - 1, day) - Date.UTC(today.year, today.month - 1, today.day)) / MS_PER_DAY,
+    );
+    const revealMs = instantOf(year, month, day, 0, project.timeZone);
+    const lastMs = lastUsableMs ?? asOfMs;
+    inHand =
+      lastMs <= revealMs ? Math.floor((revealMs - lastMs) / MS_PER_DAY) : -Math.ceil((lastMs - revealMs) / MS_PER_DAY);
+  }
+  return {
+    money: {
+      budget: project.budget,
+      spent,
+      promised,
+      planned,
+      keptBack,
+      free: {
+        low: rest(planned.high, keptBack.high),
+        likely: rest(planned.likely, keptBack.likely),
+        high: rest(planned.low, keptBack.low),
+        atLeast: planned.atLeast,
+      },
+    },
+    hands: {
+      onHandMinutes: project.hoursOnHandMinutes,
+      doneMinutes: 0,
+      planned: hours,
+      freeMinutes: project.hoursOnHandMinutes === null ? null : project.hoursOnHandMinutes - hours.likely,
+    },
+    days: { toReveal, lastUsableMs, inHand },
+  };
+}

@@ -1,0 +1,38 @@
+import type { Price } from '../kernel/price';
+
+/** Sales tax or VAT: rate in thousandths of a percent; `included` when shelf prices hold it already. */
+export interface Tax {
+  percentThousandths: number;
+  included: boolean;
+}
+
+/** One thing that happens to a price between tag and till, in the order it happens. Money in minor units. */
+export type PriceLine =
+  | { kind: 'markdown'; percentThousandths: number }
+  | { kind: 'couponMoney'; amount: number; by: 'store' | 'maker' }
+  | { kind: 'couponPercent'; percentThousandths: number }
+  /** "10 off": nobody knows whether money or percent. `value` is in thousandths (10 → 10000). */
+  | { kind: 'couponUnknown'; value: number }
+  | { kind: 'fee'; amount: number; taxed: boolean }
+  | { kind: 'delivery'; amount: number; taxed: boolean };
+
+/** Where the till rounds: every piece, every line of the receipt, or the receipt as a whole. */
+export type Rounding = 'piece' | 'line' | 'receipt';
+
+/** How a price came about. `pieces` and `usable` are what one tag buys and how much of that serves. */
+export interface PriceStory {
+  version: 1;
+  tag: Price;
+  quantity: number;
+  lines: PriceLine[];
+  /** Null takes the project's tax. */
+  tax: Tax | null;
+  rounding: Rounding;
+  pieces: number;
+  usable: number;
+}
+
+/** A plain story: one tag, one piece, the project's tax. */
+export function plainStory(tag: Price): PriceStory {
+  return { version: 1, tag, quantity: 1, lines: [], tax: null, rounding: 'line', pieces: 1, usable: 1 };
+}

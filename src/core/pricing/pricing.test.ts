@@ -1,0 +1,292 @@
+import fc from 'fast-check';
+import { describe, expect, it } from 'vitest';
+import { exactly } from '../kernel/amount';
+import { stated } from '../kernel/price';
+import { cheapestPacks, type PackChoice } from './cheapestPacks';
+import { type LedgerLine, ledgerInOrder, ledgerSums } from './ledger';
+import { offerCash } from './offer';
+import { type PriceStory, plainStory } from './priceStory';
+import { largestTagFor, receiptOf } from './receipt';
+
+const noTax = { percentThousandths: 0, included: false };
+const tax825 = { percentThousandths: 8_250, included: false };
+const story = (tag: number, change: Partial<PriceStory> = {}): PriceStory => ({
+  ...plainStory(stated(tag)),
+  ...change,
+});
+const total = (s: PriceStory, tax = noTax) => receiptOf(s, 'USD', tax).total.likely;
+
+describe('price stories to the cent', () => {
+  // Worked by hand in the trade's reference sheet: 24.99 × 0.6 = 14.99; tax 8.25 % = 1.24; together 16.23.
+  it('takes 40 % off 24.99, then adds 8.25 % tax: 16.23', () => {
+    const receipt = receiptOf(
+      story(2499, { lines: [{ kind: 'markdown', percentThousandths: 40_000 }] }),
+      'USD',
+      tax825,
+    );
+    expect([receipt.lines[1]?.amount.likely, receipt.tax.likely, receipt.total.likely]).toEqual([-1000, 124, 1623]);
+  });
+  it('leaves the tax of a maker’s coupon due: 14.23', () => {
+    expect(
+      total(
+        story(2499, {
+          lines: [
+            { kind: 'markdown', percentThousandths: 40_000 },
+            { kind: 'couponMoney', amount: 200, by: 'maker' },
+          ],
+        }),
+        tax825,
+      ),
+    ).toBe(1423);
+    expect(
+      total(
+        story(2499, {
+          lines: [
+            { kind: 'markdown', percentThousandths: 40_000 },
+            { kind: 'couponMoney', amount: 200, by: 'store' },
+          ],
+        }),
+        tax825,
+      ),
+    ).toBe(1406);
+  });
+  it('stacks discounts one after another: 100 → 40.00 and 40 → 32.40', () => {
+    expect(
+      total(
+        story(10_000, {
+          lines: [
+            { kind: 'markdown', percentThousandths: 50_000 },
+            { kind: 'couponPercent', percentThousandths: 20_000 },
+          ],
+        }),
+      ),
+    ).toBe(4000);
+    expect(
+      total(
+        story(4000, {
+          lines: [
+            { kind: 'markdown', percentThousandths: 10_000 },
+            { kind: 'markdown', percentThousandths: 10_000 },
+          ],
+        }),
+      ),
+    ).toBe(3240);
+  });
+  it('rounds half a cent away from zero, per piece, per line or on the receipt', () => {
+    // 3 × 0.75 at 50 %: each piece 0.375 → 0.38 off, 0.37 left → 1.11; the line 2.25 → 1.13 off → 1.12; the receipt 1.125 → 1.13.
+    const half = { lines: [{ kind: 'markdown' as const, percentThousandths: 50_000 }], quantity: 3 };
+    expect(total(story(75, { ...half, rounding: 'piece' }))).toBe(111);
+    expect(total(story(75, { ...half, rounding: 'line' }))).toBe(112);
+    expect(total(story(75, { ...half, rounding: 'receipt' }))).toBe(113);
+  });
+  it('keeps to the order of its lines', () => {
+    const off = { kind: 'couponMoney' as const, amount: 500, by: 'store' as const };
+    const half = { kind: 'markdown' as const, percentThousandths: 50_000 };
+    expect(total(story(2000, { lines: [off, half] }))).toBe(750);
+    expect(total(story(2000, { lines: [half, off] }))).toBe(500);
+  });
+  it('reads an unclear coupon both ways and plans with the dearer', () => {
+    const receipt = receiptOf(story(4000, { lines: [{ kind: 'couponUnknown', value: 10_000 }] }), 'USD', noTax);
+    expect([receipt.total.low, receipt.total.likely, receipt.total.high]).toEqual([3000, 3600, 3600]);
+    expect(receipt.findings.map((finding) => finding.code)).toEqual(['coupon.readBothWays']);
+    // On a small tag the money reading is the better one for the buyer the other way round: it cannot go below nothing.
+    expect(
+      receiptOf(story(500, { lines: [{ kind: 'couponUnknown', value: 10_000 }] }), 'USD', noTax).total,
+    ).toMatchObject({ low: 0, likely: 450, high: 450 });
+  });
+  it('pays a pack once and divides it by the pieces that serve', () => {
+    const receipt = receiptOf(story(1100, { pieces: 6, usable: 4 }), 'USD', noTax);
+    expect([receipt.pieces, receipt.usable, receipt.perUsable?.likely]).toEqual([6, 4, 275]);
+    expect(receiptOf(story(1100, { pieces: 6, usable: 0 }), 'USD', noTax).perUsable).toBeNull();
+  });
+  it('finds included tax in the price and adds nothing', () => {
+    const receipt = receiptOf(story(12_300), 'EUR', { percentThousandths: 23_000, included: true });
+    expect([receipt.tax.likely, receipt.total.likely]).toEqual([2300, 12_300]);
+  });
+  it('adds fees and delivery, taxed or not', () => {
+    expect(
+      total(
+        story(1000, {
+          lines: [
+            { kind: 'fee', amount: 150, taxed: false },
+            { kind: 'delivery', amount: 1000, taxed: true },
+          ],
+        }),
+        { percentThousandths: 10_000, included: false },
+      ),
+    ).toBe(2350);
+  });
+  it('never lets a coupon pay out, and says "at least" for an unknown tag', () => {
+    expect(total(story(300, { lines: [{ kind: 'couponMoney', amount: 500, by: 'store' }] }))).toBe(0);
+    expect(receiptOf(plainStory({ state: 'unknown' }), 'USD', noTax).total.atLeast).toBe(true);
+    expect(receiptOf(plainStory({ state: 'free' }), 'USD', noTax).total).toMatchObject({ likely: 0, atLeast: false });
+  });
+
+  const anyLine = fc.oneof(
+    fc.record({ kind: fc.constant('markdown' as const), percentThousandths: fc.integer({ min: 0, max: 100_000 }) }),
+    fc.record({
+      kind: fc.constant('couponPercent' as const),
+      percentThousandths: fc.integer({ min: 0, max: 100_000 }),
+    }),
+    fc.record({
+      kind: fc.constant('couponMoney' as const),
+      amount: fc.integer({ min: 0, max: 5000 }),
+      by: fc.constantFrom('store' as const, 'maker' as const),
+    }),
+    fc.record({ kind: fc.constant('couponUnknown' as const), value: fc.integer({ min: 0, max: 100_000 }) }),
+    fc.record({
+      kind: fc.constantFrom('fee' as const, 'delivery' as const),
+      amount: fc.integer({ min: 0, max: 5000 }),
+      taxed: fc.boolean(),
+    }),
+  );
+  const anyStory = fc.record({
+    lines: fc.array(anyLine, { maxLength: 4 }),
+    quantity: fc.integer({ min: 1, max: 5 }),
+    rounding: fc.constantFrom('piece' as const, 'line' as const, 'receipt' as const),
+  });
+  it('never charges more for a cheaper tag, and the lines and the tax add up to the till within the rounding of a receipt', () => {
+    fc.assert(
+      fc.property(
+        anyStory,
+        fc.integer({ min: 0, max: 50_000 }),
+        fc.integer({ min: 0, max: 5000 }),
+        (change, tag, less) => {
+          const dear = receiptOf(story(tag, change), 'USD', tax825).total;
+          const cheap = receiptOf(story(Math.max(0, tag - less), change), 'USD', tax825).total;
+          expect(cheap.likely).toBeLessThanOrEqual(dear.likely + change.quantity);
+          expect(dear.low).toBeLessThanOrEqual(dear.high);
+        },
+      ),
+    );
+  });
+  it('works a till price back to the largest tag that does not exceed it', () => {
+    // Half off 24.01 takes 12.01 off (half a cent away from zero): 24.01 is the largest tag for 12.00.
+    expect(
+      largestTagFor(story(0, { lines: [{ kind: 'markdown', percentThousandths: 50_000 }] }), 'USD', noTax, 1200),
+    ).toBe(2401);
+    expect(
+      largestTagFor(story(0, { lines: [{ kind: 'fee', amount: 500, taxed: false }] }), 'USD', noTax, 400),
+    ).toBeNull();
+    fc.assert(
+      fc.property(fc.integer({ min: 0, max: 80_000 }), fc.integer({ min: 0, max: 90_000 }), (till, off) => {
+        const lines = [{ kind: 'markdown' as const, percentThousandths: off }];
+        const tag = largestTagFor(story(0, { lines }), 'USD', tax825, till) ?? 0;
+        expect(total(story(tag, { lines }), tax825)).toBeLessThanOrEqual(till);
+        expect(total(story(tag + 30, { lines }), tax825)).toBeGreaterThanOrEqual(till - 30);
+      }),
+    );
+  });
+});
+
+describe('cheapest whole packs', () => {
+  const pack = (size: number, price: number): PackChoice => ({ id: `${size}`, size, price: exactly(price) });
+  const paint = [pack(473, 2600), pack(946, 3900), pack(3785, 9900)];
+  it.each([
+    [0, 0],
+    [1, 2600],
+    [473, 2600],
+    [474, 3900],
+    [947, 6500],
+    [1892, 7800],
+    [1900, 9900],
+    [2400, 9900],
+    [4000, 12_500],
+  ])('covers %d mL for %d', (need, price) => expect(cheapestPacks(need, paint).cash.likely).toBe(price));
+  it('says "at least" when no price is known, and buys known prices before unknown ones', () => {
+    expect(cheapestPacks(100, [{ id: 'a', size: 50, price: null }])).toMatchObject({
+      cash: { likely: 0, atLeast: true },
+      packs: [{ count: 2 }],
+    });
+    expect(cheapestPacks(100, [{ id: 'a', size: 50, price: null }, pack(60, 500)]).cash).toMatchObject({
+      likely: 1000,
+      atLeast: false,
+    });
+    expect(cheapestPacks(100, []).cash.atLeast).toBe(true);
+  });
+  it('finds what an exhaustive search finds', () => {
+    const choice = fc.tuple(fc.integer({ min: 20, max: 900 }), fc.integer({ min: 50, max: 4000 }));
+    fc.assert(
+      fc.property(
+        fc.array(choice, { minLength: 1, maxLength: 3 }),
+        fc.integer({ min: 1, max: 1500 }),
+        (sizes, need) => {
+          const choices = sizes.map(([size, price], index) => ({
+            id: `p${index}`,
+            size: size ?? 1,
+            price: exactly(price ?? 1),
+          }));
+          let best = Number.POSITIVE_INFINITY;
+          const search = (index: number, left: number, cost: number): void => {
+            if (left <= 0) {
+              best = Math.min(best, cost);
+              return;
+            }
+            const at = choices[index];
+            if (!at) return;
+            for (let take = 0; take <= Math.ceil(left / at.size); take += 1)
+              search(index + 1, left - take * at.size, cost + take * at.price.likely);
+          };
+          search(0, need, 0);
+          const found = cheapestPacks(need, choices);
+          expect(found.cash.likely).toBe(best);
+          expect(found.size).toBeGreaterThanOrEqual(need);
+        },
+      ),
+      { numRuns: 200 },
+    );
+  });
+  it('never costs more for a smaller need, nor for both needs together than apart', () => {
+    fc.assert(
+      fc.property(fc.integer({ min: 0, max: 9000 }), fc.integer({ min: 0, max: 9000 }), (a, b) => {
+        const cost = (need: number) => cheapestPacks(need, paint).cash.likely;
+        expect(cost(Math.min(a, b))).toBeLessThanOrEqual(cost(Math.max(a, b)));
+        expect(cost(a + b)).toBeLessThanOrEqual(cost(a) + cost(b));
+      }),
+    );
+  });
+});
+
+describe('offers and the ledger', () => {
+  it('orders whole packs, each taxed and rounded by itself, and one delivery', () => {
+    const offer = { price: stated(999), delivery: 495, deliveryTaxed: true, pieces: 2 };
+    // 9.99 + 8.25 % = 10.81 a pack (0.824 → 0.82); two packs for three pieces; delivery 4.95 + 0.41.
+    expect(offerCash(offer, 3, tax825).likely).toBe(2 * 1081 + 536);
+    expect(offerCash(offer, 0, tax825).likely).toBe(0);
+  });
+  it('sums spent and promised; a reversal takes its line out', () => {
+    const line = (
+      id: string,
+      kind: LedgerLine['kind'],
+      amount: number,
+      reversesId: string | null = null,
+    ): LedgerLine => ({ id, kind, amount, atMs: 0, findId: null, offerId: null, supplyId: null, reversesId, note: '' });
+    expect(
+      ledgerSums([
+        line('a', 'payment', 1200),
+        line('b', 'promise', 500),
+        line('c', 'refund', 200),
+        line('d', 'saleIncome', 300),
+      ]),
+    ).toEqual({ spent: 700, promised: 500 });
+    expect(ledgerSums([line('a', 'payment', 1200), line('b', 'payment', 1200, 'a')])).toEqual({
+      spent: 0,
+      promised: 0,
+    });
+    // Bought, taken back, done again: the reversal is itself reversed, so the payment counts once.
+    expect(
+      ledgerSums([line('a', 'payment', 1200), line('b', 'payment', 1200, 'a'), line('c', 'payment', 1200, 'b')]),
+    ).toEqual({ spent: 1200, promised: 0 });
+  });
+});
+
+describe('the order of the ledger', () => {
+  const line = (id: string, reversesId: string | null = null) => ({ id, reversesId });
+  it('puts each line after the one it reverses, however deep', () => {
+    const lines = [line('c', 'b'), line('b', 'a'), line('x'), line('a')];
+    expect(ledgerInOrder(lines).map((entry) => entry.id)).toEqual(['x', 'a', 'b', 'c']);
+  });
+  it('leaves out lines that reverse each other', () => {
+    expect(ledgerInOrder([line('a', 'b'), line('b', 'a'), line('c')]).map((entry) => entry.id)).toEqual(['c']);
+  });
+});

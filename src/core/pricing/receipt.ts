@@ -1,0 +1,232 @@
+import { type Amount, nothing } from '../kernel/amount';
+import { currencyExponent } from '../kernel/currencies.data';
+import type { Finding } from '../kernel/finding';
+import { PERCENT_SCALE } from '../kernel/money';
+import { amountOfPrice } from '../kernel/price';
+import type { PriceLine, PriceStory, Tax } from './priceStory';
+
+/** One printed line of a till receipt. */
+export interface ReceiptLine {
+  kind: 'tag' | PriceLine['kind'] | 'tax';
+  amount: Amount;
+  /** Percent in thousandths where the line is a rate. */
+  percentThousandths?: number;
+  quantity?: number;
+}
+
+export interface Receipt {
+  lines: ReceiptLine[];
+  tax: Amount;
+  taxIncluded: boolean;
+  total: Amount;
+  pieces: number;
+  usable: number;
+  /** Total ÷ usable pieces, rounded; null when nothing is usable. */
+  perUsable: Amount | null;
+  findings: Finding[];
+}
+
+/** An exact non-negative fraction of minor units, so that half cents are decided once, at the place that rounds. */
+interface Exact {
+  n: bigint;
+  d: bigint;
+}
+const scale = BigInt(PERCENT_SCALE);
+const whole = (minor: number): Exact => ({ n: BigInt(minor), d: 1n });
+const times = (value: Exact, percentThousandths: number): Exact => ({
+  n: value.n * BigInt(percentThousandths),
+  d: value.d * scale,
+});
+const add = (a: Exact, b: Exact): Exact =>
+  a.d === b.d ? { n: a.n + b.n, d: a.d } : { n: a.n * b.d + b.n * a.d, d: a.d * b.d };
+const minus = (a: Exact, b: Exact): Exact => add(a, { n: -b.n, d: b.d });
+const positive = (a: Exact): Exact => (a.n < 0n ? whole(0) : a);
+const round = (a: Exact): number => {
+  const negative = a.n < 0n;
+  const size = negative ? -a.n : a.n;
+  const down = size / a.d;
+  const up = (size - down * a.d) * 2n >= a.d ? down + 1n : down;
+  return up === 0n ? 0 : Number(negative ? -up : up);
+};
+
+interface Till {
+  total: number;
+  tax: number;
+  lines: number[];
+}
+
+/** One pass through the story with a certain tag and one reading of an unclear coupon. */
+function passTill(story: PriceStory, tag: number, taxRule: Tax, couponAsPercent: boolean, unit: number): Till {
+  const perPiece = story.rounding === 'piece';
+  const copies = perPiece ? 1 : story.quantity;
+  const factor = perPiece ? story.quantity : 1;
+  const settle = (value: Exact): Exact => (story.rounding === 'receipt' ? value : whole(round(value)));
+  let goods = whole(tag * copies);
+  let taxable = goods;
+  let extras = 0;
+  let taxedExtras = 0;
+  const amounts: Exact[] = [goods];
+  for (const line of story.lines) {
+    switch (line.kind) {
+      case 'markdown':
+      case 'couponPercent': {
+        const off = settle(times(goods, line.percentThousandths));
+        goods = minus(goods, off);
+        taxable = minus(taxable, off);
+        amounts.push({ n: -off.n, d: off.d });
+        break;
+      }
+      case 'couponMoney':
+      case 'couponUnknown': {
+        const percent = line.kind === 'couponUnknown' && couponAsPercent;
+        const wanted = percent
+          ? settle(times(goods, line.value))
+          : whole(line.kind === 'couponMoney' ? line.amount : Math.round((line.value * unit) / 1000));
+        // A money coupon is taken once a receipt: with rounding per piece its share falls on each piece.
+        const spread = percent || !perPiece ? wanted : settle({ n: wanted.n, d: wanted.d * BigInt(story.quantity) });
+        const off = positive(minus(goods, spread)).n === 0n ? goods : spread;
+        goods = minus(goods, off);
+        // A maker's coupon pays part of the price; the tax is still due on all of it.
+        if (!(line.kind === 'couponMoney' && line.by === 'maker')) taxable = minus(taxable, off);
+        amounts.push({ n: -off.n, d: off.d });
+        break;
+      }
+      case 'fee':
+      case 'delivery':
+        extras += line.amount;
+        if (line.taxed) taxedExtras += line.amount;
+        amounts.push(whole(line.amount));
+        break;
+      default:
+        line satisfies never;
+    }
+  }
+  const rate = taxRule.percentThousandths;
+  const due = (base: Exact): Exact =>
+    taxRule.included ? { n: base.n * BigInt(rate), d: base.d * (scale + BigInt(rate)) } : times(base, rate);
+  const goodsTax = round(due(positive(taxable))) * factor;
+  const tax =
+    story.rounding === 'receipt'
+      ? round(due(add(positive(taxable), whole(taxedExtras))))
+      : goodsTax + round(due(whole(taxedExtras)));
+  const paid = round(goods) * factor + extras + (taxRule.included ? 0 : tax);
+  const lineAmounts = amounts.map((amount, index) => {
+    const kind = index === 0 ? 'tag' : story.lines[index - 1]?.kind;
+    return round(amount) * (kind === 'fee' || kind === 'delivery' ? 1 : factor);
+  });
+  return { total: paid, tax, lines: lineAmounts };
+}
+
+/** All readings of a story at one tag: one, or two when a coupon may be money or percent. */
+function readings(story: PriceStory, tag: number, tax: Tax, unit: number): Till[] {
+  const unclear = story.lines.some((line) => line.kind === 'couponUnknown');
+  const tills = [passTill(story, tag, tax, false, unit)];
+  if (unclear) tills.push(passTill(story, tag, tax, true, unit));
+  return tills;
+}
+
+/**
+ * The till receipt of a price story, to the minor unit. Lines stand in the order of the story; tax comes last.
+ * An unclear coupon is read both ways: the total is then a range whose likely end is the dearer reading.
+ * @param projectTax used when the story names no tax of its own
+ */
+export function receiptOf(story: PriceStory, currency: string, projectTax: Tax): Receipt {
+  const unit = 10 ** currencyExponent(currency);
+  const tax = story.tax ?? projectTax;
+  const tag = amountOfPrice(story.tag);
+  const atLow = readings(story, tag.low, tax, unit);
+  const atLikely = readings(story, tag.likely, tax, unit);
+  const atHigh = readings(story, tag.high, tax, unit);
+  const dearest = (tills: Till[]) => tills.reduce((a, b) => (b.total > a.total ? b : a));
+  const cheapest = (tills: Till[]) => tills.reduce((a, b) => (b.total < a.total ? b : a));
+  const low = cheapest(atLow);
+  const likely = dearest(atLikely);
+  const high = dearest(atHigh);
+  const pick = (of: (till: Till) => number): Amount => {
+    const ends = [of(low), of(likely), of(high)];
+    return { low: Math.min(...ends), likely: of(likely), high: Math.max(...ends), atLeast: tag.atLeast };
+  };
+  const total = pick((till) => till.total);
+  const lines: ReceiptLine[] = [
+    { kind: 'tag', amount: pick((till) => till.lines[0] ?? 0), quantity: story.quantity },
+    ...story.lines.map((line, index): ReceiptLine => {
+      const amount = pick((till) => till.lines[index + 1] ?? 0);
+      return 'percentThousandths' in line
+        ? { kind: line.kind, amount, percentThousandths: line.percentThousandths }
+        : { kind: line.kind, amount };
+    }),
+    {
+      kind: 'tax',
+      amount: tax.included ? nothing : pick((till) => till.tax),
+      percentThousandths: tax.percentThousandths,
+    },
+  ];
+  const pieces = story.pieces * story.quantity;
+  const usable = story.usable * story.quantity;
+  const findings: Finding[] = [];
+  if (story.tag.state === 'unknown')
+    findings.push({ code: 'price.unknown', severity: 'warn', where: { kind: 'find', id: '' }, figures: {} });
+  if (story.lines.some((line) => line.kind === 'couponUnknown')) {
+    findings.push({
+      code: 'coupon.readBothWays',
+      severity: 'warn',
+      where: { kind: 'find', id: '' },
+      figures: { low: total.low, high: total.high },
+    });
+  }
+  return {
+    lines,
+    tax: pick((till) => till.tax),
+    taxIncluded: tax.included,
+    total,
+    pieces,
+    usable,
+    perUsable:
+      usable > 0
+        ? {
+            ...total,
+            low: Math.round(total.low / usable),
+            likely: Math.round(total.likely / usable),
+            high: Math.round(total.high / usable),
+          }
+        : null,
+    findings,
+  };
+}
+
+/**
+ * The largest tag at which the till total (the dearer reading) is at most `till` minor units: a price worked back
+ * through its story. Null when even a free tag costs more (a fee or a delivery alone exceeds it).
+ */
+export function largestTagFor(story: PriceStory, currency: string, projectTax: Tax, till: number): number | null {
+  const unit = 10 ** currencyExponent(currency);
+  const tax = story.tax ?? projectTax;
+  const totalAt = (tag: number) => Math.max(...readings(story, tag, tax, unit).map((t) => t.total));
+  const free = totalAt(0);
+  if (free > till) return null;
+  let low = 0;
+  let lowTotal = free;
+  let high = Math.max(1, till);
+  let highTotal = totalAt(high);
+  while (highTotal <= till) {
+    low = high;
+    lowTotal = highTotal;
+    high *= 2;
+    if (high > 1e11) return low;
+    highTotal = totalAt(high);
+  }
+  // The total rises nearly evenly with the tag: aim where a straight line would cross, halve when that lags.
+  for (let round = 0; high - low > 1; round += 1) {
+    const aimed = low + Math.floor(((till - lowTotal) * (high - low)) / Math.max(1, highTotal - lowTotal));
+    const middle = round % 3 === 2 ? Math.floor((low + high) / 2) : Math.min(high - 1, Math.max(low + 1, aimed));
+    const total = totalAt(middle);
+    if (total <= till) {
+      low = middle;
+      lowTotal = total;
+    } else {
+      high = middle;
+      highTotal = total;
+    }
+  }
+  return low;
+}

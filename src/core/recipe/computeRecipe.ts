@@ -1,0 +1,157 @@
+import { LEAD_TEST } from '../catalog/labor.data';
+import type { Finding } from '../kernel/finding';
+import { cautionsFor } from '../safety/cautions';
+import type { Step } from '../state/step';
+import type { ZoneUse } from '../surface/zone';
+import { techniques } from '../technique';
+import { buildSteps, type RunShare } from './buildSteps';
+import type { RecipeBody } from './recipeBody';
+import type { RecipeContext } from './recipeContext';
+import { supplyKey } from './supplyKey';
+import { type ZonePlan, zonePlansOf } from './zonePlans';
+import { type PlannedLayer, type StackEntry, zoneStacksOf } from './zoneStacks';
+
+/** What one piece of a find takes in a recipe: supplies and hands-on run minutes (without overhead). */
+export interface PieceTake {
+  needs: Map<string, number>;
+  runMinutes: number;
+  runLow: number;
+  runHigh: number;
+}
+
+/** A recipe, computed: the same body and context always give the same plan. */
+export interface RecipePlan {
+  recipeId: string;
+  zones: ZonePlan[];
+  layers: PlannedLayer[];
+  stacks: Map<string, StackEntry[]>;
+  steps: Step[];
+  /** Per find, for one piece. */
+  takes: Map<string, PieceTake>;
+  /** Sessions of each supply: the most coats any layer of it gives. */
+  sessions: Map<string, number>;
+  /** Set-up and clean-up of one session, by supply. */
+  sessionMinutes: Map<string, number>;
+  toolIds: string[];
+  /** Everything to know, cautions included; those at a step also stand in the step. */
+  findings: Finding[];
+  /** The uses that decide when it is ready. */
+  uses: ReadonlySet<ZoneUse>;
+}
+
+/**
+ * Computes a recipe: zones, layers with their joints, coats, quantities, steps, cautions.
+ * Nothing is refused as a whole for one bad field: what cannot be used is named in `findings`, the rest still computes.
+ */
+export function computeRecipe(recipeId: string, body: RecipeBody, context: RecipeContext): RecipePlan {
+  const { zones, findings: zoneFindings } = zonePlansOf(body, context);
+  const stacked = zoneStacksOf(body, zones, context);
+  const built = buildSteps(body, zones, stacked, context);
+  const takes = new Map<string, PieceTake>();
+  const take = (findId: string): PieceTake => {
+    const known = takes.get(findId);
+    if (known) return known;
+    const fresh: PieceTake = { needs: new Map(), runMinutes: 0, runLow: 0, runHigh: 0 };
+    takes.set(findId, fresh);
+    return fresh;
+  };
+  const need = (findId: string, key: string, amount: number) => {
+    const { needs } = take(findId);
+    needs.set(key, (needs.get(key) ?? 0) + amount);
+  };
+  const sessions = new Map<string, number>();
+  const sessionMinutes = new Map<string, number>();
+  const layerById = new Map(stacked.layers.map((layer) => [layer.id, layer]));
+  for (const zone of zones) {
+    for (const entry of stacked.stacks.get(zone.key) ?? []) {
+      const layer = layerById.get(entry.layerId);
+      if (!layer || entry.coats.coats === 0) continue;
+      need(zone.findId, layer.supplyKey, entry.amount);
+      sessions.set(layer.supplyKey, Math.max(sessions.get(layer.supplyKey) ?? 0, entry.coats.coats));
+      const technique = techniques.get(layer.coating.techniqueId);
+      sessionMinutes.set(
+        layer.supplyKey,
+        context.assumptions.number('session.setUpMinutes') +
+          context.assumptions.number(technique.cleanUpKey(layer.coating)),
+      );
+    }
+  }
+  const sheets = context.assumptions.number('prepare.sandpaperSheetsPerM2');
+  for (const [findId, area] of built.scuffedM2) need(findId, supplyKey('sandpaper', null, null), area * sheets);
+  for (const run of built.runs) addRun(take(run.findId), run);
+
+  const findings: Finding[] = [...zoneFindings, ...stacked.findings];
+  const uses = new Set<ZoneUse>(zones.filter((zone) => stacked.stacks.has(zone.key)).map((zone) => zone.zone.use));
+  const foodSafe = stacked.layers.at(-1)?.coating.foodUse === 'afterFullCureIfLabelled';
+  for (const piece of body.pieces) {
+    const facts = context.pieces.get(piece.findId);
+    if (!facts) continue;
+    const own = built.steps.filter((step) => step.zoneKeys.some((key) => key.startsWith(`${piece.id}/`)));
+    const cautions = cautionsFor(
+      {
+        steps: own.map((step) => ({
+          id: step.id,
+          kind: step.kind,
+          hazard: step.layerId === null ? null : (layerById.get(step.layerId)?.coating.hazard ?? null),
+          place: step.place,
+          material: facts.materialId,
+        })),
+        piece: {
+          id: facts.id,
+          name: facts.name,
+          kind: facts.kind,
+          oldFinish: facts.finishId !== null,
+          era: facts.era,
+          leadTest: facts.leadTest,
+          cordCondition: facts.cordCondition,
+        },
+        uses,
+        foodSafeFinish: foodSafe,
+        household: context.household,
+      },
+      recipeId,
+    );
+    for (const caution of cautions) {
+      // Repeats fold into one card per step.
+      if (!findings.some((known) => known.code === caution.code && known.where.id === caution.where.id))
+        findings.push(caution);
+    }
+    if (facts.finishId !== null && facts.era !== 'recent' && facts.leadTest === 'notTested') {
+      findings.push({
+        code: 'lead.testOffered',
+        severity: 'note',
+        where: { kind: 'step', id: 'leadTest' },
+        figures: {
+          piece: facts.name,
+          minutes: LEAD_TEST.minutes,
+          kitLow: LEAD_TEST.kit.low,
+          kitHigh: LEAD_TEST.kit.high,
+        },
+        fix: { kind: 'setLeadTest', findId: facts.id },
+      });
+    }
+  }
+  const steps = built.steps.map((step) => ({
+    ...step,
+    cautions: findings.filter((finding) => finding.where.kind === 'step' && finding.where.id === step.id),
+  }));
+  return {
+    recipeId,
+    zones,
+    layers: stacked.layers,
+    stacks: stacked.stacks,
+    steps,
+    takes,
+    sessions,
+    sessionMinutes,
+    toolIds: [...new Set(steps.flatMap((step) => step.tools))].sort(),
+    findings,
+    uses,
+  };
+}
+
+function addRun(take: PieceTake, run: RunShare): void {
+  take.runMinutes += run.minutes;
+  take.runLow += run.minutes * Math.max(0.3, 1 - run.spread);
+  take.runHigh += run.minutes * (1 + run.spread);
+}

@@ -1,0 +1,149 @@
+import type { WorkWindows } from '../calendar/workWindows';
+import type { Assumptions } from '../catalog/assumptions';
+import type { Step } from '../state/step';
+import type { ZoneUse } from '../surface/zone';
+import type { RecipePlan } from './computeRecipe';
+
+const HOUR_MS = 3_600_000;
+const MINUTE_MS = 60_000;
+/** Nothing handled daily is called usable before three days (a modelling choice). */
+const LEAST_HANDLED_HOURS = 72;
+
+/** A step with its place in the calendar, epoch milliseconds. */
+export interface LaidStep {
+  stepId: string;
+  startMs: number;
+  endMs: number;
+}
+
+export interface ReadyDates {
+  laid: LaidStep[];
+  /** When it can be set in place with care: last work done and every film past handling time. */
+  standsMs: number;
+  /** When it is usable as its zones are used. */
+  usableMs: number;
+}
+
+/** Puts minutes of work into the windows from an instant on; splits only what may be split. */
+export function layWork(
+  windows: WorkWindows,
+  fromMs: number,
+  minutes: number,
+  splittable: boolean,
+): { startMs: number; endMs: number } {
+  if (minutes <= 0) return { startMs: fromMs, endMs: fromMs };
+  const mustFit = !splittable && minutes <= windows.longestMinutes;
+  let index = windows.indexAfter(fromMs);
+  let left = minutes * MINUTE_MS;
+  let startMs: number | null = null;
+  for (;;) {
+    const window = windows.at(index);
+    const begin = Math.max(window.startMs, fromMs);
+    const room = window.endMs - begin;
+    index += 1;
+    if (room <= 0 || (mustFit && room < left)) continue;
+    startMs ??= begin;
+    if (room >= left) return { startMs, endMs: begin + left };
+    left -= room;
+  }
+}
+
+/** The first start that one of the allowed intervals after a step's end permits, given where work fits. */
+function earliestStart(
+  step: Step,
+  ends: ReadonlyMap<string, number>,
+  windows: WorkWindows,
+  minutes: number,
+  fromMs: number,
+): { startMs: number; endMs: number } {
+  let from = fromMs;
+  for (let round = 0; round < 50; round += 1) {
+    const placed = layWork(windows, from, minutes, step.splittable);
+    let wanted = placed.startMs;
+    for (const link of step.after) {
+      const end = ends.get(link.stepId);
+      if (end === undefined) continue;
+      const gapHours = (placed.startMs - end) / HOUR_MS;
+      const inside = link.allowed.some(
+        (interval) =>
+          gapHours >= interval.fromHours - 1e-9 && (interval.toHours === null || gapHours <= interval.toHours + 1e-9),
+      );
+      if (inside) continue;
+      const next = link.allowed
+        .filter((interval) => interval.fromHours > gapHours)
+        .sort((a, b) => a.fromHours - b.fromHours)[0];
+      if (next) wanted = Math.max(wanted, end + next.fromHours * HOUR_MS);
+    }
+    if (wanted <= placed.startMs) return placed;
+    from = wanted;
+  }
+  return layWork(windows, from, minutes, step.splittable);
+}
+
+/**
+ * Lays a recipe alone into the studio's ordinary week: waits run round the clock, hands-on minutes (overhead in them)
+ * only in the windows, one step at a time; each film cures from its own last coat, the latest wins.
+ */
+export function readyDates(
+  plan: RecipePlan,
+  assumptions: Assumptions,
+  windows: WorkWindows,
+  startMs: number,
+): ReadyDates {
+  const overhead = 1 + assumptions.number('labor.overheadPercent') / 100;
+  const ends = new Map<string, number>();
+  const laid: LaidStep[] = [];
+  let free = startMs;
+  for (const step of plan.steps) {
+    const minutes = (step.setUpMinutes + step.runMinutes + step.cleanUpMinutes) * overhead;
+    const placed = earliestStart(step, ends, windows, minutes, free);
+    ends.set(step.id, placed.endMs);
+    laid.push({ stepId: step.id, ...placed });
+    free = Math.max(free, placed.endMs);
+  }
+  let standsMs = free;
+  let usableMs = free;
+  const strictest = strictestUse(plan.uses);
+  for (const layer of plan.layers) {
+    const coats = plan.steps.filter((step) => step.layerId === layer.id);
+    const last = Math.max(0, ...coats.map((step) => ends.get(step.id) ?? 0));
+    if (last === 0) continue;
+    const scopes = [`supply:${layer.supplyKey}`];
+    const handle = assumptions.number(`coating.${layer.coating.id}.handleHours`, scopes);
+    const cureHours = assumptions.number(`coating.${layer.coating.id}.fullCureDays`, scopes) * 24;
+    const share = assumptions.number('readiness.handledCurePercent') / 100;
+    const needed =
+      strictest === 'seen'
+        ? handle
+        : strictest === 'handled'
+          ? Math.max(handle, LEAST_HANDLED_HOURS, cureHours * share)
+          : Math.max(handle, cureHours);
+    standsMs = Math.max(standsMs, last + handle * HOUR_MS);
+    usableMs = Math.max(usableMs, last + needed * HOUR_MS);
+  }
+  return { laid, standsMs, usableMs };
+}
+
+function strictestUse(uses: ReadonlySet<ZoneUse>): 'seen' | 'handled' | 'cured' {
+  let strictest: 'seen' | 'handled' = 'seen';
+  for (const use of uses) {
+    switch (use) {
+      case 'seen':
+        break;
+      case 'handled':
+      case 'tableTop':
+        strictest = 'handled';
+        break;
+      case 'wet':
+      case 'outdoors':
+      case 'nearHeat':
+      case 'food':
+      case 'childReach':
+      case 'flame':
+        return 'cured';
+      default:
+        use satisfies never;
+    }
+  }
+  return strictest;
+}

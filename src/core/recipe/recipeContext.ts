@@ -1,0 +1,43 @@
+import type { Assumptions } from '../catalog/assumptions';
+import type { Skill } from '../catalog/labor.data';
+import type { HidingEye } from '../color/coatsUntilHidden';
+import type { Lab } from '../color/lab';
+import type { SafetyFacts } from '../safety/facts';
+import type { Brief } from '../state/brief';
+import type { Sheen } from '../state/surfaceState';
+import type { CoatSchool } from './recipeBody';
+
+/** What a recipe needs to know of a piece. */
+export interface PieceFacts {
+  id: string;
+  name: string;
+  kind: NonNullable<SafetyFacts['piece']>['kind'];
+  materialId: string;
+  /** Old finish on the material, or null when it is bare. */
+  finishId: string | null;
+  sheen: Sheen;
+  color: Lab | null;
+  era: 'unknown' | 'old' | 'recent';
+  leadTest: 'notTested' | 'negative' | 'positive';
+  cordCondition: 'unknown' | 'sound' | 'damaged' | 'none';
+}
+
+/** A color with a name; the identity of a colored supply. */
+export interface ColorCardFacts {
+  id: string;
+  name: string;
+  lab: Lab;
+}
+
+/** Everything a recipe is computed against. */
+export interface RecipeContext {
+  pieces: ReadonlyMap<string, PieceFacts>;
+  colorCards: ReadonlyMap<string, ColorCardFacts>;
+  assumptions: Assumptions;
+  skill: Skill;
+  school: CoatSchool;
+  eye: HidingEye;
+  /** *Scuff and go*, or *clean, sand, prime*: the second puts a primer under every paint. */
+  preparation: Brief['preparation'];
+  household: SafetyFacts['household'];
+}

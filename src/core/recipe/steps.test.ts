@@ -1,0 +1,203 @@
+import fc from 'fast-check';
+import { describe, expect, it } from 'vitest';
+import { Assumptions, type OverrideRow } from '../catalog/assumptions';
+import { coatings } from '../catalog/coatings';
+import { materials, oldFinishes } from '../catalog/substrates';
+import { labFromHex } from '../color/lab';
+import { card, find, recipe } from '../fixtures/projectRows';
+import type { FindRow } from '../plan/rows';
+import { emptyHousehold } from '../state/brief';
+import { furnitureTemplates } from '../surface/templates';
+import { computeRecipe, type RecipePlan } from './computeRecipe';
+import type { RecipeContext } from './recipeContext';
+
+function contextFor(of: FindRow, change: Partial<RecipeContext> = {}, overrides: OverrideRow[] = []): RecipeContext {
+  return {
+    pieces: new Map([[of.id, of]]),
+    colorCards: new Map(
+      [card('teal', 'Teal', '#2f5d62'), card('white', 'White', '#f4f2ea'), card('yellow', 'Yellow', '#e0b000')].map(
+        (row) => [row.id, row],
+      ),
+    ),
+    assumptions: new Assumptions(overrides),
+    skill: 'practiced',
+    school: 'untilHidden',
+    eye: 'ordinary',
+    preparation: 'scuffAndGo',
+    household: emptyHousehold,
+    ...change,
+  };
+}
+
+/** Any piece with any finish: a template, a material, an old finish or none, a coating, a color. */
+const anyRecipe = fc
+  .record({
+    templateId: fc.constantFrom(...furnitureTemplates.ids),
+    materialId: fc.constantFrom(...materials.map((row) => row.id)),
+    finishId: fc.constantFrom(null, ...oldFinishes.map((row) => row.id)),
+    era: fc.constantFrom('unknown' as const, 'old' as const, 'recent' as const),
+    leadTest: fc.constantFrom('notTested' as const, 'negative' as const, 'positive' as const),
+    coatingId: fc.constantFrom(...coatings.ids),
+    cardId: fc.constantFrom('teal', 'white', 'yellow', null),
+    skill: fc.constantFrom('beginner' as const, 'practiced' as const, 'professional' as const),
+    preparation: fc.constantFrom('scuffAndGo' as const, 'cleanSandPrime' as const),
+    school: fc.constantFrom('untilHidden' as const, 'alwaysTwo' as const, 'asLabel' as const),
+    count: fc.integer({ min: 1, max: 4 }),
+  })
+  .map((entry) => {
+    const of = find('piece', 1200, {
+      templateId: entry.templateId,
+      measures: {},
+      materialId: entry.materialId,
+      finishId: entry.finishId,
+      era: entry.era,
+      leadTest: entry.leadTest,
+      color: labFromHex('#a9794f'),
+    });
+    const row = recipe('r', of, entry.coatingId, entry.cardId);
+    row.body.pieces = row.body.pieces.map((piece) => ({ ...piece, count: entry.count }));
+    const { skill, preparation, school } = entry;
+    const context = contextFor(of, { skill, preparation, school });
+    return { entry, of, row, context, plan: computeRecipe('r', row.body, context) };
+  });
+const runs = { numRuns: 150 };
+const sum = (list: readonly number[]) => list.reduce((a, b) => a + b, 0);
+
+describe('the steps of any recipe', () => {
+  it('only wait for steps that come before them, each known, each id once', () => {
+    fc.assert(
+      fc.property(anyRecipe, ({ plan }) => {
+        const seen = new Set<string>();
+        for (const step of plan.steps) {
+          for (const link of step.after) {
+            expect(seen.has(link.stepId)).toBe(true);
+            expect(link.allowed.length).toBeGreaterThan(0);
+            for (const { fromHours, toHours } of link.allowed) {
+              expect(fromHours).toBeGreaterThanOrEqual(0);
+              if (toHours !== null) expect(toHours).toBeGreaterThanOrEqual(fromHours);
+            }
+          }
+          expect(seen.has(step.id)).toBe(false);
+          seen.add(step.id);
+        }
+      }),
+      runs,
+    );
+  });
+
+  it('take exactly what the pieces take: supplies and minutes add up', () => {
+    fc.assert(
+      fc.property(anyRecipe, ({ plan, entry }) => {
+        const take = plan.takes.get('piece');
+        const inSteps = new Map<string, number>();
+        for (const step of plan.steps)
+          for (const supply of step.supplies)
+            inSteps.set(supply.supplyKey, (inSteps.get(supply.supplyKey) ?? 0) + supply.amount);
+        for (const [key, amount] of take?.needs ?? [])
+          expect(inSteps.get(key) ?? 0).toBeCloseTo(amount * entry.count, 6);
+        expect(inSteps.size).toBe(take?.needs.size ?? 0);
+        expect(sum(plan.steps.map((step) => step.runMinutes))).toBeCloseTo((take?.runMinutes ?? 0) * entry.count, 6);
+      }),
+      runs,
+    );
+  });
+
+  it('keep minutes, amounts and areas finite and not below nothing, with low ≤ likely ≤ high', () => {
+    fc.assert(
+      fc.property(anyRecipe, ({ plan }) => {
+        for (const step of plan.steps)
+          for (const minutes of [step.setUpMinutes, step.runMinutes, step.cleanUpMinutes])
+            expect(Number.isFinite(minutes) && minutes >= 0).toBe(true);
+        for (const take of plan.takes.values()) {
+          expect(take.runLow).toBeLessThanOrEqual(take.runMinutes + 1e-9);
+          expect(take.runHigh).toBeGreaterThanOrEqual(take.runMinutes - 1e-9);
+          for (const amount of take.needs.values()) expect(Number.isFinite(amount) && amount >= 0).toBe(true);
+        }
+      }),
+      runs,
+    );
+  });
+
+  it('never scuff an old finish while lead is open or found', () => {
+    fc.assert(
+      fc.property(anyRecipe, ({ plan, entry }) => {
+        const open =
+          entry.finishId !== null &&
+          (entry.leadTest === 'positive' || (entry.leadTest === 'notTested' && entry.era !== 'recent'));
+        const first = plan.steps.findIndex((step) => step.kind === 'coat');
+        const before = plan.steps.slice(0, first < 0 ? plan.steps.length : first);
+        if (open) expect(before.some((step) => step.kind === 'scuff' || step.kind === 'removeRust')).toBe(false);
+      }),
+      runs,
+    );
+  });
+
+  it('are slower for a beginner and quicker for a professional, by the factor of the skill', () => {
+    fc.assert(
+      fc.property(anyRecipe, ({ row, of }) => {
+        const run = (skill: RecipeContext['skill']) =>
+          sum(
+            computeRecipe('r', row.body, contextFor(of, { skill }))
+              .steps.filter((step) => step.kind !== 'testPatch')
+              .map((step) => step.runMinutes),
+          );
+        expect(run('beginner')).toBeCloseTo(run('practiced') * 1.5, 6);
+        expect(run('professional')).toBeCloseTo(run('practiced') * 0.65, 6);
+      }),
+      runs,
+    );
+  });
+
+  it('give every joint a verdict with a reason, and a finding where it would peel', () => {
+    fc.assert(
+      fc.property(anyRecipe, ({ plan }) => {
+        for (const [key, entries] of plan.stacks)
+          for (const entry of entries) {
+            expect(entry.joint.reason).not.toBe('');
+            if (entry.joint.verdict === 'barrierPrimer' || entry.joint.verdict === 'never')
+              expect(plan.findings.some((finding) => finding.where.id === `${key}|${entry.layerId}`)).toBe(true);
+          }
+      }),
+      runs,
+    );
+  });
+
+  it('ask for a clear coat over chalk-type paint and put it last', () => {
+    fc.assert(
+      fc.property(anyRecipe, ({ plan, entry }) => {
+        if (entry.coatingId !== 'chalk') return;
+        expect(plan.layers.at(-1)?.coating.role).toBe('clear');
+      }),
+      runs,
+    );
+  });
+});
+
+describe('a changed assumption', () => {
+  const of = find('piece', 1200, { finishId: 'soundOldPaint', sheen: 'matt' });
+  const row = recipe('r', of, 'chalk', 'teal', { dropped: ['topcoat:waterClear'] });
+  const withOverride = (key: string, value: number, scope = 'project'): RecipePlan =>
+    computeRecipe('r', row.body, contextFor(of, {}, [{ id: 'o', version: 1, key, scope, value, note: '' }]));
+  const paint = (plan: RecipePlan) => plan.takes.get('piece')?.needs.get('chalk|teal|matt') ?? 0;
+  const usual = computeRecipe('r', row.body, contextFor(of));
+
+  it('moves the quantity by its own factor', () => {
+    const rate = coatings.get('chalk').spreadingRate.usual;
+    expect(paint(withOverride('coating.chalk.spreadingRateM2PerL', rate / 2))).toBeCloseTo(paint(usual) * 2, 6);
+    expect(paint(withOverride('coating.chalk.lossPercent', 0))).toBeCloseTo(paint(usual) / 1.08, 6);
+  });
+
+  it('of one can only moves that can', () => {
+    const rate = coatings.get('chalk').spreadingRate.usual;
+    const one = withOverride('coating.chalk.spreadingRateM2PerL', rate / 2, 'supply:chalk|teal|matt');
+    const other = withOverride('coating.chalk.spreadingRateM2PerL', rate / 2, 'supply:chalk|white|matt');
+    expect(paint(one)).toBeCloseTo(paint(usual) * 2, 6);
+    expect(paint(other)).toBeCloseTo(paint(usual), 9);
+  });
+
+  it('moves waits between coats', () => {
+    const plan = withOverride('coating.chalk.recoatHours', 9);
+    const second = plan.steps.find((step) => step.coat === 2);
+    expect(second?.after[0]?.allowed[0]?.fromHours).toBe(9);
+  });
+});

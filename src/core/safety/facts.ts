@@ -1,0 +1,36 @@
+import type { Household } from '../state/brief';
+import type { Place, StepKind } from '../state/step';
+import type { ZoneUse } from '../surface/zone';
+
+/** Everything a caution may look at, gathered by whoever plans; a rule never sees more than this. */
+export interface SafetyFacts {
+  /** Steps the plan really contains, with what they do and use. */
+  steps: {
+    id: string;
+    kind: StepKind;
+    hazard: 'waterborne' | 'aerosol' | 'spirit' | 'oil' | null;
+    place: Place;
+    material: string | null;
+  }[];
+  piece: {
+    id: string;
+    name: string;
+    kind:
+      | 'ordinary'
+      | 'lamp'
+      | 'dropSideCot'
+      | 'oldCot'
+      | 'childSeatOrHelmet'
+      | 'spaceHeater'
+      | 'candle'
+      | 'toyOrCot'
+      | 'tableware';
+    oldFinish: boolean;
+    era: 'unknown' | 'old' | 'recent';
+    leadTest: 'notTested' | 'negative' | 'positive';
+    cordCondition: 'unknown' | 'sound' | 'damaged' | 'none';
+  } | null;
+  uses: ReadonlySet<ZoneUse>;
+  foodSafeFinish: boolean;
+  household: Household;
+}

@@ -1,0 +1,16 @@
+import { type SafetyRule, stepsOf } from '../safetyRule';
+
+/** Disturbing an old finish whose age is open: the plan takes the no-sand route until a test says otherwise. */
+export const leadOldFinish: SafetyRule = {
+  id: 'lead.oldFinish',
+  text: 'Old paint or clear coat of unknown age may hold lead (sold until 1978 in the US, 1992 in the UK). Test first. Until then: no sanding, scuffing, scraping or heat; wet clean only. Local rules and certified people come first.',
+  instead: null,
+  source: { kind: 'standard', document: '16 CFR 1303; 40 CFR 745', memory: true },
+  check: (facts) => {
+    if (!facts.piece?.oldFinish || facts.piece.era === 'recent' || facts.piece.leadTest !== 'notTested') return null;
+    const disturbing = stepsOf(facts, (step) => step.kind === 'scuff');
+    const gentle = stepsOf(facts, (step) => step.kind === 'leadTest' || step.kind === 'wetClean');
+    if (disturbing.length > 0) return { stepIds: disturbing, severity: 'stop' };
+    return { stepIds: gentle.slice(0, 1), severity: 'warn' };
+  },
+};

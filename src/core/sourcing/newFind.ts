@@ -1,0 +1,43 @@
+import type { FindRow } from '../plan/rows';
+import { plainStory } from '../pricing/priceStory';
+import { completeMeasures } from '../surface/furnitureTemplate';
+import { furnitureTemplates } from '../surface/templates';
+import type { QuickLine } from './quickLine';
+
+/**
+ * A find from a quick line: what was not said is proposed from the kind of piece. Its age is open, as nearly every
+ * thrift find's is; a lamp's cord is unknown until somebody looks.
+ * @param id made on the device
+ */
+export function newFind(id: string, line: QuickLine): Omit<FindRow, 'version'> {
+  const template = furnitureTemplates.get(line.templateId ?? 'freeBox');
+  const known = Object.fromEntries(
+    Object.entries(line.measures).filter(([key]) => template.measures.some((measure) => measure.id === key)),
+  );
+  const isLamp = template.traits.includes('lamp');
+  return {
+    id,
+    name: line.name,
+    source: '',
+    state: 'seen',
+    kind: isLamp ? 'lamp' : 'ordinary',
+    templateId: template.id,
+    measures: completeMeasures(template, known),
+    materialId: line.materialId ?? (isLamp ? 'ferrousMetal' : 'veneer'),
+    finishId: line.finishId,
+    sheen: line.finishId === 'glossyVarnish' ? 'gloss' : 'unknown',
+    color: null,
+    era: 'unknown',
+    leadTest: 'notTested',
+    cordCondition: isLamp ? 'unknown' : 'none',
+    story: {
+      ...plainStory(line.tag ?? { state: 'unknown' }),
+      lines: line.lines,
+      pieces: line.pieces,
+      usable: line.usable,
+    },
+    repairMinutes: line.repairMinutes,
+    note: line.note,
+    reason: '',
+  };
+}

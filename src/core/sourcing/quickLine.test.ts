@@ -1,0 +1,69 @@
+import fc from 'fast-check';
+import { describe, expect, it } from 'vitest';
+import { newFind } from './newFind';
+import { readQuickLine } from './quickLine';
+
+const read = (line: string) => readQuickLine(line, 'USD', 'us');
+
+describe('the quick line', () => {
+  it('understands what, price, markdown and flaw', () => {
+    expect(read('nightstand, $12, half off, one drawer sticks')).toMatchObject({
+      name: 'Nightstand',
+      templateId: 'nightstand',
+      tag: { state: 'stated', low: 1200 },
+      lines: [{ kind: 'markdown', percentThousandths: 50_000 }],
+      repairMinutes: 15,
+      note: 'one drawer sticks',
+    });
+  });
+
+  it('knows coupons in money, in percent, and those nobody knows', () => {
+    expect(read('lamp, 9, $2 coupon').lines).toEqual([{ kind: 'couponMoney', amount: 200, by: 'store' }]);
+    expect(read('lamp, 9, 20% coupon').lines).toEqual([{ kind: 'couponPercent', percentThousandths: 20_000 }]);
+    expect(read('lamp, 9, 10 coupon').lines).toEqual([{ kind: 'couponUnknown', value: 10_000 }]);
+  });
+
+  it('reads packs, usable pieces, sizes, materials and finishes', () => {
+    expect(read('picture frames, pack of 6, 2 usable, $11')).toMatchObject({ pieces: 6, usable: 2 });
+    expect(read('nightstand, 16 x 15 x 25').measures).toMatchObject({ widthMm: 406.4, depthMm: 381, heightMm: 635 });
+    expect(read('nightstand, pine, glossy varnish')).toMatchObject({ materialId: 'pine', finishId: 'glossyVarnish' });
+  });
+
+  it('takes the name from the part that says more than what a thing is made of, wherever it stands', () => {
+    const name = (line: string) => readQuickLine(line, 'USD', 'us').name;
+    expect(name('tin lantern')).toBe('Tin lantern');
+    expect(name('$12, lantern')).toBe('Lantern');
+    expect(name('painted, bench thing')).toBe('Bench thing');
+    expect(name('rusty tin lantern, from the market')).toBe('Rusty tin lantern');
+    expect(name('iron')).toBe('Iron');
+    expect(readQuickLine('solid oak, nightstand', 'USD', 'us')).toMatchObject({
+      name: 'Nightstand',
+      note: 'solid oak',
+    });
+  });
+  it('keeps the comma of a number and of thousands', () => {
+    expect(readQuickLine('commode, 12,50', 'EUR', 'metric').tag).toMatchObject({ low: 1250 });
+    expect(read('table, $1,299').tag).toMatchObject({ low: 129_900 });
+  });
+
+  it('shows every part with what it was taken as, and loses nothing that was typed', () => {
+    fc.assert(
+      fc.property(fc.string({ maxLength: 80 }), (line) => {
+        const result = read(line);
+        expect(result.name.length).toBeGreaterThan(0);
+        const parts = line
+          .split(/,(?!\d{2,3}\b)|;/)
+          .map((part) => part.trim())
+          .filter((part) => part !== '');
+        expect(result.understood.map((part) => part.text)).toEqual(parts);
+        expect(result.usable).toBeLessThanOrEqual(result.pieces);
+      }),
+    );
+  });
+
+  it('becomes a find whose open questions stay open', () => {
+    const find = newFind('id', read('old lamp, free'));
+    expect(find).toMatchObject({ kind: 'lamp', cordCondition: 'unknown', era: 'unknown', leadTest: 'notTested' });
+    expect(find.story.tag).toEqual({ state: 'free' });
+  });
+});

@@ -1,0 +1,58 @@
+import type { Finding } from '../kernel/finding';
+import type { Source } from '../kernel/source';
+import type { AllowedInterval } from './joint';
+
+export type StepKind =
+  | 'leadTest'
+  | 'testPatch'
+  | 'dismantle'
+  | 'clean'
+  | 'wetClean'
+  | 'scuff'
+  | 'removeRust'
+  | 'coat'
+  | 'reassemble';
+
+/** Where a step can be done. */
+export type Place = 'indoors' | 'ventilated' | 'outdoors';
+
+/** Limits of the weather or the room while working and drying; temperatures in °C, humidity in percent. */
+export interface WeatherLimits {
+  minimumC: number;
+  maximumC: number;
+  maximumHumidity: number;
+  /** Least difference between the surface and the dew point, where the product asks for one. */
+  dewSpreadC: number | null;
+  nightMinimumC: number | null;
+  windLimitMPerS: number | null;
+}
+
+/** One step of a recipe, carrying what a schedule will need. Minutes are hands-on, at the studio's skill. */
+export interface Step {
+  id: string;
+  kind: StepKind;
+  /** English title, from the entries involved. */
+  title: string;
+  zoneKeys: string[];
+  layerId: string | null;
+  coat: number | null;
+  setUpMinutes: number;
+  runMinutes: number;
+  cleanUpMinutes: number;
+  people: number;
+  splittable: boolean;
+  leastChunkMinutes: number;
+  /** Steps with the same key share one set-up: supply and tool. */
+  batchKey: string | null;
+  place: Place;
+  limits: WeatherLimits | null;
+  /** Drying place taken after the step until it may be handled: hours and footprint in m². */
+  drying: { untilHours: number; footprintM2: number } | null;
+  potLifeHours: number | null;
+  supplies: { supplyKey: string; amount: number }[];
+  tools: string[];
+  cautions: Finding[];
+  after: { stepId: string; allowed: AllowedInterval[] }[];
+  overruled: ('minutes' | 'wait')[];
+  source: Source;
+}

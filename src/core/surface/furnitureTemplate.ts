@@ -1,0 +1,42 @@
+import type { Drawing } from './drawing';
+import type { Zone } from './zone';
+
+/** One measure a template asks for. */
+export interface Measure {
+  id: string;
+  label: string;
+  kind: 'length' | 'count';
+  /** Millimeters for lengths, a plain number for counts. */
+  standard: number;
+  minimum: number;
+  maximum: number;
+}
+
+export type Measures = Record<string, number>;
+
+/**
+ * A kind of piece: what it asks for, the zones it gives, how it draws itself, and what else belongs to it.
+ * To add one: a file in `templates/` and a line in `templates/index.ts`.
+ */
+export interface FurnitureTemplate {
+  id: string;
+  name: string;
+  /** Words by which a quick line recognizes it. */
+  words: readonly string[];
+  measures: readonly Measure[];
+  /** Which measures stand for the overall width, depth and height of the piece. */
+  overall: { width: string; depth: string | null; height: string };
+  /** A property that cautions look at: mains wiring, a flame, holding food. */
+  traits: readonly ('lamp' | 'storesThings' | 'hangs')[];
+  /** Fixed small work in minutes at a practiced hand: knobs, drawers. Zero when there is none. */
+  hardwareMinutes(measures: Measures): number;
+  zones(measures: Measures): Zone[];
+  draw(measures: Measures): Drawing;
+}
+
+/** The measures of a template, filled from what is known of the piece, else from its standard sizes. */
+export function completeMeasures(template: FurnitureTemplate, known: Measures): Measures {
+  const complete: Measures = {};
+  for (const measure of template.measures) complete[measure.id] = known[measure.id] ?? measure.standard;
+  return complete;
+}

@@ -1,0 +1,107 @@
+import fc from 'fast-check';
+import { describe, expect, it } from 'vitest';
+import { MM_PER_INCH } from '../kernel/units';
+import { completeMeasures } from './furnitureTemplate';
+import { shapeAreaM2, type ZoneShape } from './shapes';
+import { furnitureTemplates } from './templates';
+import { zoneAreaM2 } from './zone';
+
+const inches = (n: number) => n * MM_PER_INCH;
+
+describe('shape areas against worked geometry', () => {
+  // Elementary geometry, worked independently; numbers as in the examples of the trade's reference sheet.
+  it.each<[string, ZoneShape, number]>([
+    ['a closed box 600 × 400 × 300 mm', { kind: 'boxClosed', widthMm: 600, depthMm: 400, heightMm: 300 }, 1.08],
+    [
+      'a dresser carcass 48 × 18 × 32 in (3552 in²)',
+      { kind: 'carcass', widthMm: inches(48), depthMm: inches(18), heightMm: inches(32) },
+      2.2916,
+    ],
+    ['a planter Ø 30 × 40 cm, side', { kind: 'cylinder', diameterMm: 300, heightMm: 400, ends: 0 }, 0.376991],
+    ['the same with its base', { kind: 'cylinder', diameterMm: 300, heightMm: 400, ends: 1 }, 0.447677],
+    ['a cone r 5 h 12 (slant 13)', { kind: 'cone', radiusMm: 50, heightMm: 120 }, 204.2035e-4],
+    ['a ball Ø 80 mm', { kind: 'sphere', diameterMm: 80 }, 20_106.19e-6],
+    ['a bowl cap r 15 h 6', { kind: 'cap', radiusMm: 150, heightMm: 60 }, 565.4867e-4],
+    [
+      'a frame 8 × 10 in, moulding 1.5 (63 in²)',
+      { kind: 'frameMoulding', openWidthMm: inches(8), openHeightMm: inches(10), mouldingMm: inches(1.5) },
+      63 * 0.00064516,
+    ],
+    [
+      'a door 24 × 30 in, both faces and a 3/4 in edge, flat',
+      { kind: 'rectangle', widthMm: inches(24), heightMm: inches(30), edgeMm: inches(0.75) },
+      (720 + 81) * 0.00064516,
+    ],
+  ])('%s', (_name, shape, expected) => expect(shapeAreaM2(shape)).toBeCloseTo(expected, 4));
+  it('gives four turned legs Ø 1.75 × 28 in with texture 1.25 5.3451 ft²', () => {
+    const one = shapeAreaM2({ kind: 'turned', meanDiameterMm: inches(1.75), heightMm: inches(28) });
+    expect((4 * one * 1.25) / 0.09290304).toBeCloseTo(5.3451, 3);
+  });
+  it('makes a frustum with equal ends a cylinder and with a point a cone', () => {
+    const length = fc.double({ min: 1, max: 2000, noNaN: true });
+    fc.assert(
+      fc.property(length, length, (radius, height) => {
+        expect(
+          shapeAreaM2({ kind: 'frustum', largeRadiusMm: radius, smallRadiusMm: radius, heightMm: height }),
+        ).toBeCloseTo(shapeAreaM2({ kind: 'cylinder', diameterMm: 2 * radius, heightMm: height, ends: 0 }), 6);
+        expect(shapeAreaM2({ kind: 'frustum', largeRadiusMm: radius, smallRadiusMm: 0, heightMm: height })).toBeCloseTo(
+          shapeAreaM2({ kind: 'cone', radiusMm: radius, heightMm: height }),
+          6,
+        );
+      }),
+    );
+  });
+});
+
+describe.each(furnitureTemplates.all)('the template $id', (template) => {
+  const standard = completeMeasures(template, {});
+  it('gives zones with unique ids and letters and a sensible total', () => {
+    const zones = template.zones(standard);
+    expect(new Set(zones.map((zone) => zone.id)).size).toBe(zones.length);
+    expect(new Set(zones.map((zone) => zone.letter)).size).toBe(zones.length);
+    const total = zones.filter((zone) => zone.included).reduce((sum, zone) => sum + zoneAreaM2(zone), 0);
+    // Whole-piece estimates of the trade (from memory): nightstand 0.8–1.6, lamp base 0.08–0.2, a small frame under 0.1 m².
+    const [low, high] = { nightstand: [0.8, 1.6], lampBase: [0.08, 0.2], pictureFrame: [0.03, 0.1], freeBox: [0.5, 1] }[
+      template.id
+    ] ?? [0.001, 10];
+    expect(total).toBeGreaterThan(low ?? 0);
+    expect(total).toBeLessThan(high ?? 0);
+  });
+  it('draws each zone that it labels, inside its own frame, for any allowed measures', () => {
+    const arbitrary = fc.record(
+      Object.fromEntries(
+        template.measures.map((measure) => [
+          measure.id,
+          measure.kind === 'count'
+            ? fc.integer({ min: measure.minimum, max: measure.maximum })
+            : fc.double({ min: measure.minimum, max: measure.maximum, noNaN: true }),
+        ]),
+      ),
+    );
+    fc.assert(
+      fc.property(arbitrary, (measures) => {
+        const zones = template.zones(measures as Record<string, number>);
+        const drawing = template.draw(measures as Record<string, number>);
+        const letters = new Set(zones.map((zone) => zone.letter));
+        for (const label of drawing.labels) expect(letters.has(label.letter)).toBe(true);
+        for (const shape of drawing.shapes) {
+          if (shape.zoneId !== null) expect(zones.some((zone) => zone.id === shape.zoneId)).toBe(true);
+          if (shape.kind === 'polygon')
+            for (const [x, y] of shape.points)
+              expect(x >= -0.01 && y >= -0.01 && x <= drawing.widthMm + 0.01 && y <= drawing.heightMm + 0.01).toBe(
+                true,
+              );
+        }
+        for (const zone of zones) expect(zoneAreaM2(zone)).toBeGreaterThanOrEqual(0);
+        expect(Number.isFinite(template.hardwareMinutes(measures as Record<string, number>))).toBe(true);
+      }),
+      { numRuns: 60 },
+    );
+  });
+  it('grows with its measures: no area gets smaller when the piece gets taller', () => {
+    const taller = { ...standard, [template.overall.height]: (standard[template.overall.height] ?? 0) * 1.2 };
+    const sum = (measures: Record<string, number>) =>
+      template.zones(measures).reduce((total, zone) => total + zoneAreaM2(zone), 0);
+    expect(sum(taller)).toBeGreaterThan(sum(standard));
+  });
+});

@@ -1,0 +1,228 @@
+import { readFile } from 'node:fs/promises';
+import { join } from 'node:path';
+import { fieldErrorsOf } from '@contract/fieldErrors';
+import { PROJECT_FILE_LIMIT, writeProjectFile } from '@contract/projectFile';
+import { serveStatic } from '@hono/node-server/serve-static';
+import { OpenAPIHono } from '@hono/zod-openapi';
+import { bodyLimit } from 'hono/body-limit';
+import { compress } from 'hono/compress';
+import { HTTPException } from 'hono/http-exception';
+import type { Database } from './persistence/database';
+import { photoSize, readPhoto, storePhoto } from './persistence/photoBytes';
+import { reading, type StudioScope, studioScope } from './persistence/scope';
+import { projectList, projectRows, snapshotTag, snapshotText } from './persistence/snapshots';
+import { isAlive } from './persistence/studios';
+import { errorAnswer, guard } from './routes/guard';
+import {
+  copyRoute,
+  exportFile,
+  getPhoto,
+  health,
+  importFile,
+  listProjects,
+  postCommand,
+  putPhoto,
+  readSnapshot,
+} from './routes/projectRoutes';
+import { acceptPhoto } from './usecases/acceptPhoto';
+import { copyProject } from './usecases/copyProject';
+import { importProject } from './usecases/importProject';
+import { runCommand, type Surroundings } from './usecases/runCommand';
+
+const COMMAND_LIMIT = 2 * 1024 * 1024;
+const PHOTO_LIMIT = 10 * 1024 * 1024;
+
+export interface AppSettings {
+  database: Database;
+  studioId: string;
+  allowedHosts: ReadonlySet<string>;
+  /** Folder of the built page, or null when something else serves it. */
+  webFolder: string | null;
+  around: Surroundings;
+  log?: (line: string) => void;
+}
+
+/** Errors by which PostgreSQL, its driver or the network says that nobody answers. */
+function isDatabaseGone(error: unknown): boolean {
+  const codes = new Set([
+    'ECONNREFUSED',
+    'ECONNRESET',
+    'ENOENT',
+    'EPIPE',
+    'ETIMEDOUT',
+    '57P01',
+    '57P02',
+    '57P03',
+    '08000',
+    '08001',
+    '08003',
+    '08004',
+    '08006',
+    '53300',
+  ]);
+  let at: unknown = error;
+  for (let depth = 0; at instanceof Error && depth < 4; depth += 1) {
+    const { code, severity } = at as { code?: string; severity?: string };
+    // A fatal answer ends the connection itself: shutting down, starting up, not taking connections.
+    if ((code !== undefined && codes.has(code)) || severity === 'FATAL' || severity === 'PANIC') return true;
+    if (
+      /Connection terminated|timeout exceeded when trying to connect|Client has encountered a connection error|driver is not connected|connection timeout/i.test(
+        at.message,
+      )
+    )
+      return true;
+    at = (at as { driverError?: unknown }).driverError ?? at.cause;
+  }
+  return error instanceof AggregateError && error.errors.some(isDatabaseGone);
+}
+
+/** The whole HTTP side over an open database. Keeps no state of its own. */
+export function createApp(settings: AppSettings) {
+  const { database, around } = settings;
+  const app = new OpenAPIHono({
+    defaultHook: (result, context) =>
+      result.success
+        ? undefined
+        : errorAnswer(context, 'fields.refused', {
+            fields: fieldErrorsOf(result.error as never, (result as { data?: unknown }).data),
+          }),
+  });
+  // The one place that says who acts. On loopback that is the local studio; sign-in will change only this.
+  const actor = (device: string | undefined): StudioScope =>
+    studioScope(settings.studioId, (device ?? 'unknown').slice(0, 80));
+
+  app.use('*', guard(settings.allowedHosts));
+  app.use('*', async (context, next) => {
+    await next();
+    context.header('X-Content-Type-Options', 'nosniff');
+    context.header('Referrer-Policy', 'no-referrer');
+    context.header('X-Frame-Options', 'DENY');
+    context.header(
+      'Content-Security-Policy',
+      "default-src 'self'; style-src 'self' 'unsafe-inline'; img-src 'self' data: blob:; font-src 'self' data:; worker-src 'self' blob:; frame-ancestors 'none'",
+    );
+  });
+  app.use('/api/*', compress());
+  app.use('/assets/*', compress());
+  app.use(
+    '/api/projects/import',
+    bodyLimit({ maxSize: PROJECT_FILE_LIMIT + 1024, onError: (context) => errorAnswer(context, 'request.tooLarge') }),
+  );
+  app.use(
+    '/api/photos/*',
+    bodyLimit({ maxSize: PHOTO_LIMIT, onError: (context) => errorAnswer(context, 'request.tooLarge') }),
+  );
+  app.use(
+    '/api/commands',
+    bodyLimit({ maxSize: COMMAND_LIMIT, onError: (context) => errorAnswer(context, 'request.tooLarge') }),
+  );
+
+  app.onError((error, context) => {
+    if (isDatabaseGone(error)) return errorAnswer(context, 'database.gone');
+    if (error instanceof HTTPException && error.status === 400)
+      return errorAnswer(context, 'request.malformed', {
+        fields: [{ field: '(all)', value: null, accepted: 'well-formed JSON' }],
+      });
+    settings.log?.(`unexpected: ${error.stack ?? error.message}`);
+    return errorAnswer(context, 'unexpected');
+  });
+
+  app.openapi(health, async (context) =>
+    (await isAlive(database)) ? context.json({ ready: true }, 200) : (errorAnswer(context, 'database.gone') as never),
+  );
+
+  app.openapi(listProjects, async (context) => {
+    const { limit, offset } = context.req.valid('query');
+    const projects = await projectList(reading(database, actor(context.req.header('x-device'))), limit, offset);
+    return context.json({ studioId: settings.studioId, projects } as never, 200);
+  });
+
+  app.openapi(readSnapshot, async (context) => {
+    const { projectId } = context.req.valid('param');
+    const transaction = reading(database, actor(context.req.header('x-device')));
+    const known = context.req.header('if-none-match')?.replace(/^W\//, '').replaceAll('"', '');
+    if (known !== undefined && known === (await snapshotTag(transaction, projectId)))
+      return context.body(null, 304) as never;
+    const text = await snapshotText(transaction, projectId);
+    if (!text) return errorAnswer(context, 'notFound') as never;
+    context.header('ETag', `W/"${text.tag}"`);
+    context.header('Cache-Control', 'no-cache');
+    context.header('Content-Type', 'application/json; charset=utf-8');
+    return context.body(text.body) as never;
+  });
+
+  app.openapi(exportFile, async (context) => {
+    const { projectId } = context.req.valid('param');
+    const rows = await projectRows(reading(database, actor(context.req.header('x-device'))), projectId);
+    if (!rows) return errorAnswer(context, 'notFound') as never;
+    const file = writeProjectFile(rows, new Date(around.nowMs()).toISOString(), settings.studioId);
+    const name =
+      rows.project.name
+        .replace(/[^\p{L}\p{N}]+/gu, '-')
+        .replace(/^-|-$/g, '')
+        .toLowerCase() || 'project';
+    context.header('Content-Disposition', `attachment; filename*=UTF-8''${encodeURIComponent(name)}.project.json`);
+    return context.json(file as never, 200);
+  });
+
+  app.openapi(importFile, async (context) => {
+    const { mode, file } = context.req.valid('json');
+    const answer = await importProject(database, actor(context.req.header('x-device')), file, mode, around);
+    return context.json(answer.body as never, answer.status as 200);
+  });
+
+  app.openapi(copyRoute, async (context) => {
+    const { projectId } = context.req.valid('param');
+    const wish = context.req.valid('json');
+    const answer = await copyProject(database, actor(context.req.header('x-device')), projectId, wish, around);
+    return context.json(answer.body as never, answer.status as 200);
+  });
+
+  app.openapi(putPhoto, async (context) => {
+    const { photoId } = context.req.valid('param');
+    const { name } = context.req.valid('query');
+    const transaction = reading(database, actor(context.req.header('x-device')));
+    const known = await photoSize(transaction, photoId);
+    if (known) return context.json(known, 200);
+    const accepted = await acceptPhoto(name, Buffer.from(await context.req.arrayBuffer()));
+    if (!accepted.ok) return errorAnswer(context, 'fields.refused', { fields: [accepted.error] }) as never;
+    await storePhoto(transaction, photoId, accepted.photo);
+    const { widthPx, heightPx, content } = accepted.photo;
+    return context.json({ widthPx, heightPx, sizeBytes: content.length }, 200);
+  });
+
+  app.openapi(getPhoto, async (context) => {
+    const { photoId, size } = context.req.valid('param');
+    const photo = await readPhoto(reading(database, actor(context.req.header('x-device'))), photoId, size);
+    if (!photo) return errorAnswer(context, 'notFound') as never;
+    context.header('Content-Type', photo.mime);
+    context.header('Cache-Control', 'private, max-age=31536000, immutable');
+    context.header('Cross-Origin-Resource-Policy', 'same-origin');
+    return context.body(new Uint8Array(photo.content)) as never;
+  });
+
+  app.openapi(postCommand, async (context) => {
+    const command = context.req.valid('json');
+    const answer = await runCommand(database, actor(context.req.header('x-device')), command, around);
+    return context.json(answer.body as never, answer.status as 200);
+  });
+
+  app.doc31('/api/openapi.json', { openapi: '3.1.0', info: { title: 'Euporia', version: '1' } });
+  app.all('/api/*', (context) => errorAnswer(context, 'notFound'));
+
+  const { webFolder } = settings;
+  if (webFolder !== null) {
+    app.use('/assets/*', async (context, next) => {
+      await next();
+      if (context.res.ok) context.header('Cache-Control', 'public, max-age=31536000, immutable');
+    });
+    app.use('*', serveStatic({ root: webFolder }));
+    app.get('*', async (context) => {
+      context.header('Cache-Control', 'no-cache');
+      return context.html(await readFile(join(webFolder, 'index.html'), 'utf8'));
+    });
+  }
+  return app;
+}
+
+export type App = ReturnType<typeof createApp>;

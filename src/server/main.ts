@@ -1,0 +1,106 @@
+import { randomUUID } from 'node:crypto';
+import { readdir, readFile } from 'node:fs/promises';
+import { join } from 'node:path';
+import type { ProjectFile } from '@contract/projectFile';
+import { MS_PER_DAY } from '@core/kernel/units';
+import { serve } from '@hono/node-server';
+import 'reflect-metadata';
+import { createApp } from './app';
+import { openDatabase } from './persistence/database';
+import { studioScope } from './persistence/scope';
+import { ensureLocalStudio, hasProjects, removeEverything } from './persistence/studios';
+import { importProject } from './usecases/importProject';
+
+/**
+ * The server as a process. Settings come by environment: DATABASE_URL, HOST, PORT, EUPORIA_WEB (built page),
+ * EUPORIA_DEMO (folder of demo projects), EUPORIA_DEMO_RESET, EUPORIA_ORIGINS (further `host:port` to be reached under).
+ */
+const url = process.env.DATABASE_URL;
+if (!url) throw new Error('DATABASE_URL says which PostgreSQL to use; npm start sets it');
+const host = process.env.HOST ?? '127.0.0.1';
+const port = Number(process.env.PORT ?? 4810);
+const say = (line: string) => process.stdout.write(`${line}\n`);
+
+const database = await openDatabase(url);
+if (process.env.EUPORIA_DEMO_RESET === '1') await removeEverything(database);
+const studioId = await ensureLocalStudio(database, randomUUID());
+// A fixed moment is only for pictures and journeys that must look the same every day.
+const fixedNow = process.env.EUPORIA_NOW ? Date.parse(process.env.EUPORIA_NOW) : null;
+const around = { nowMs: () => fixedNow ?? Date.now(), newId: () => randomUUID() };
+
+/** A demo is as fresh as on the day it was written: its dates move by the whole days that have passed since. */
+function moveDates(file: unknown, nowMs: number): unknown {
+  const demo = file as ProjectFile;
+  const days = Math.round((nowMs - Date.parse(demo.asOf)) / MS_PER_DAY);
+  const moved =
+    demo.project.revealDate === null
+      ? null
+      : new Date(Date.parse(`${demo.project.revealDate}T00:00:00Z`) + days * MS_PER_DAY).toISOString().slice(0, 10);
+  // A week of hours moves to the Monday of the week it falls into now.
+  const weeks = demo.project.brief.weeks.map((week) => {
+    const day = new Date(Date.parse(`${week.monday}T00:00:00Z`) + days * MS_PER_DAY);
+    day.setUTCDate(day.getUTCDate() - ((day.getUTCDay() + 6) % 7));
+    return { ...week, monday: day.toISOString().slice(0, 10) };
+  });
+  return {
+    ...demo,
+    project: { ...demo.project, revealDate: moved, brief: { ...demo.project.brief, weeks } },
+    ledger: demo.ledger.map((line) => ({ ...line, atMs: line.atMs + days * MS_PER_DAY })),
+  };
+}
+
+const demo = process.env.EUPORIA_DEMO;
+if (demo && !(await hasProjects(database))) {
+  for (const name of (await readdir(demo))
+    .filter((file) => file.endsWith('.project.json'))
+    .sort()
+    .reverse()) {
+    const file: unknown = JSON.parse(await readFile(join(demo, name), 'utf8'));
+    const answer = await importProject(
+      database,
+      studioScope(studioId, 'demo'),
+      moveDates(file, around.nowMs()),
+      'copy',
+      around,
+    );
+    if (answer.status !== 200) throw new Error(`the demo project ${name} was refused: ${JSON.stringify(answer.body)}`);
+  }
+}
+
+const names = new Set([host, '127.0.0.1', 'localhost', '[::1]']);
+const allowedHosts = new Set([...names].map((name) => `${name.toLowerCase()}:${port}`));
+if (port === 80) for (const name of names) allowedHosts.add(name.toLowerCase());
+for (const extra of (process.env.EUPORIA_ORIGINS ?? '').split(','))
+  if (extra.trim()) allowedHosts.add(extra.trim().toLowerCase());
+
+const app = createApp({
+  database,
+  studioId,
+  allowedHosts,
+  webFolder: process.env.EUPORIA_WEB ?? null,
+  around,
+  log: say,
+});
+const server = serve({ fetch: app.fetch, hostname: host, port }, () => process.send?.({ ready: true, port }));
+server.on('error', (error: NodeJS.ErrnoException) => {
+  process.send?.({ failed: error.code ?? error.message });
+  process.exitCode = 1;
+  void database.close().finally(() => process.exit(1));
+});
+
+let ending = false;
+function end() {
+  if (ending) return;
+  ending = true;
+  server.close(() => {
+    void database.close().finally(() => process.exit(0));
+  });
+  // Connections that a browser keeps open must not hold the end back.
+  if ('closeIdleConnections' in server) server.closeIdleConnections();
+  setTimeout(() => {
+    if ('closeAllConnections' in server) server.closeAllConnections();
+  }, 1500).unref();
+}
+process.on('SIGINT', end);
+process.on('SIGTERM', end);
+process.on('disconnect', end);

@@ -1,0 +1,5 @@
+import { Initial1764000000000 } from './1764000000000-initial';
+import { BriefAndSketch1764100000000 } from './1764100000000-brief-and-sketch';
+
+/** All migrations, oldest first. */
+export const migrations = [Initial1764000000000, BriefAndSketch1764100000000];

@@ -1,0 +1,36 @@
+import type { EntityManager } from 'typeorm';
+import type { Database } from './database';
+
+declare const brand: unique symbol;
+
+/** Whose rows may be touched: made in one place from the actor, asked for by every function of persistence. */
+export interface StudioScope {
+  readonly [brand]: 'StudioScope';
+  readonly studioId: string;
+  readonly device: string;
+}
+
+/** The scope of a studio; only the resolver of actors calls this. */
+export function studioScope(studioId: string, device: string): StudioScope {
+  return { studioId, device } as StudioScope;
+}
+
+/** One transaction with the scope it serves. */
+export interface Transaction {
+  readonly scope: StudioScope;
+  readonly manager: EntityManager;
+}
+
+/** Runs work in one transaction; a throw rolls everything back. */
+export function inTransaction<T>(
+  database: Database,
+  scope: StudioScope,
+  work: (transaction: Transaction) => Promise<T>,
+): Promise<T> {
+  return database.source.transaction((manager) => work({ scope, manager }));
+}
+
+/** Runs work outside a transaction, for reading. */
+export function reading(database: Database, scope: StudioScope): Transaction {
+  return { scope, manager: database.source.manager };
+}

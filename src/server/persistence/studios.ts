@@ -1,0 +1,31 @@
+import type { Database } from './database';
+
+/** The studio of this installation, made when there is none yet. */
+export async function ensureLocalStudio(database: Database, newId: string): Promise<string> {
+  const found: { id: string }[] = await database.source.query('select id from "studio" order by created_at limit 1');
+  if (found[0]) return found[0].id;
+  await database.source.createQueryBuilder().insert().into('studio').values({ id: newId, name: 'Studio' }).execute();
+  return newId;
+}
+
+/** Whether any project was ever made. */
+export async function hasProjects(database: Database): Promise<boolean> {
+  const found: unknown[] = await database.source.query('select 1 from "project" limit 1');
+  return found.length > 0;
+}
+
+/** Empties every table but the migrations': back to a first run. Only the start script's own switch calls this. */
+export async function removeEverything(database: Database): Promise<void> {
+  const names = database.source.entityMetadatas.map((meta) => `"${meta.tableName}"`).join(', ');
+  await database.source.query(`truncate ${names} cascade`);
+}
+
+/** Whether the database answers. */
+export async function isAlive(database: Database): Promise<boolean> {
+  try {
+    await database.source.query('select 1');
+    return true;
+  } catch {
+    return false;
+  }
+}

@@ -1,0 +1,147 @@
+import { randomUUID } from 'node:crypto';
+import type { Command, CommandKind, PayloadOf } from '@contract/commands';
+import { labFromHex } from '@core/color/lab';
+import { stated } from '@core/kernel/price';
+import { completeMeasures } from '@core/surface/furnitureTemplate';
+import { furnitureTemplates } from '@core/surface/templates';
+import { project as projectRow } from '../../core/fixtures/projectRows';
+import { newSlot, newSpot } from '../../core/plan/newRows';
+import type { ProjectRows } from '../../core/plan/rows';
+import { plainStory } from '../../core/pricing/priceStory';
+import { createApp } from '../app';
+import { type Database, openDatabase } from '../persistence/database';
+import { ensureLocalStudio } from '../persistence/studios';
+
+export const HOST = '127.0.0.1:4810';
+const NOW = Date.parse('2026-06-01T13:00:00Z');
+
+function clusterUrl(): URL {
+  const url = process.env.TEST_DATABASE_URL;
+  if (!url) throw new Error('TEST_DATABASE_URL names the cluster for server tests; npm test sets it');
+  return new URL(url);
+}
+
+/** A database of its own in the test cluster, migrated; dropped by `drop`. */
+export async function freshDatabase(
+  options: { migrate?: boolean } = {},
+): Promise<{ database: Database; url: string; drop(): Promise<void> }> {
+  const name = `t_${randomUUID().replaceAll('-', '')}`;
+  const admin = await openDatabase(clusterUrl().href, { migrate: false, poolSize: 1 });
+  await admin.source.query(`create database ${name}`);
+  const url = clusterUrl();
+  url.pathname = `/${name}`;
+  const database = await openDatabase(url.href, { poolSize: 6, ...options });
+  return {
+    database,
+    url: url.href,
+    async drop() {
+      await database.close().catch(() => undefined);
+      await admin.source.query(`drop database if exists ${name} with (force)`);
+      await admin.close();
+    },
+  };
+}
+
+/** A studio with an app over it, spoken to by requests as a page sends them. */
+export async function testStudio(database: Database, studioId: string = randomUUID()) {
+  const id = await ensureLocalStudio(database, studioId);
+  return studioApp(database, id);
+}
+
+export function studioApp(database: Database, studioId: string) {
+  const app = createApp({
+    database,
+    studioId,
+    allowedHosts: new Set([HOST]),
+    webFolder: null,
+    around: { nowMs: () => NOW, newId: () => randomUUID() },
+  });
+  const send = async (method: string, path: string, body?: unknown, headers: Record<string, string> = {}) => {
+    const response = await app.request(`http://${HOST}${path}`, {
+      method,
+      headers: {
+        host: HOST,
+        'x-device': 'test',
+        ...(body === undefined ? {} : { 'content-type': 'application/json' }),
+        ...headers,
+      },
+      ...(body === undefined ? {} : { body: typeof body === 'string' ? body : JSON.stringify(body) }),
+    });
+    const text = await response.text();
+    // biome-ignore lint/suspicious/noExplicitAny: answers are looked into field by field; the any ends in the tests
+    let json: any = null;
+    try {
+      json = JSON.parse(text);
+    } catch {
+      // Not JSON: the test looks at the status.
+    }
+    return { status: response.status, json, text, headers: response.headers };
+  };
+  const command = <K extends CommandKind>(
+    projectId: string,
+    kind: K,
+    payload: PayloadOf<K>,
+    change: Partial<Command> = {},
+  ) => send('POST', '/api/commands', { key: randomUUID(), projectId, kind, payload, expect: {}, ...change });
+  const rows = async (projectId: string): Promise<ProjectRows> =>
+    (await send('GET', `/api/projects/${projectId}/snapshot`)).json as ProjectRows;
+  return { app, studioId, send, command, rows };
+}
+export type TestStudio = Awaited<ReturnType<typeof testStudio>>;
+
+/** A project with one spot and one slot, made through the API. */
+export async function attic(studio: TestStudio) {
+  const projectId = randomUUID();
+  const spotId = randomUUID();
+  const slotId = randomUUID();
+  await studio.command(projectId, 'createProject', {
+    project: projectRow({ id: projectId }),
+    spot: { ...newSpot(spotId, 'Bed wall', 'bedWall', 0), widthMm: 3000, heightMm: 2200 },
+  });
+  await studio.command(projectId, 'addSlot', {
+    row: newSlot(slotId, spotId, 1, 'Nightstand, left'),
+  });
+  return { projectId, spotId, slotId };
+}
+
+/** A thrifted nightstand at $12 for a slot, as found, as the page would send it. */
+export function nightstandOption(slotId: string) {
+  const findId = randomUUID();
+  return {
+    option: {
+      id: randomUUID(),
+      version: 1,
+      slotId,
+      kind: 'asFound' as const,
+      parts: [{ findId, offerId: null, pieces: 1 }],
+      recipeId: null,
+      handsOnMinutes: null,
+      liking: null,
+      yardstick: false,
+    },
+    find: {
+      id: findId,
+      version: 1,
+      name: 'Oak nightstand',
+      source: 'Ferry Lane Hand-Me-Downs',
+      state: 'seen' as const,
+      kind: 'ordinary' as const,
+      templateId: 'nightstand',
+      measures: completeMeasures(furnitureTemplates.get('nightstand'), {}),
+      materialId: 'veneer',
+      finishId: null,
+      sheen: 'unknown' as const,
+      color: labFromHex('#a9794f'),
+      era: 'unknown' as const,
+      leadTest: 'notTested' as const,
+      cordCondition: 'none' as const,
+      story: plainStory(stated(1200)),
+      repairMinutes: 0,
+      note: '',
+      reason: '',
+    },
+    offer: null,
+    recipe: null,
+    colorCard: null,
+  };
+}

@@ -1,0 +1,53 @@
+import type { FieldError } from '@contract/fieldErrors';
+import sharp from 'sharp';
+import type { StoredPhoto } from '../persistence/photoBytes';
+
+/** Longest side of a kept picture and of its thumbnail, in pixels. */
+const LONGEST_PX = 2400;
+const THUMBNAIL_PX = 360;
+const KINDS = new Set(['jpeg', 'png', 'webp', 'gif', 'avif', 'tiff']);
+const ACCEPTED = 'a photo as JPEG, PNG, WebP, AVIF, GIF or TIFF, whole, at most 10 MB';
+
+export type AcceptedPhoto = { ok: true; photo: StoredPhoto } | { ok: false; error: FieldError };
+
+/**
+ * Makes an uploaded picture fit to keep: turned upright by its orientation tag, every tag (location too) left behind,
+ * sized, as JPEG, with a thumbnail. What is no picture, is cut off or of a kind that cannot be decoded is refused by name.
+ */
+export async function acceptPhoto(name: string, bytes: Buffer): Promise<AcceptedPhoto> {
+  const refuse = (why: string): AcceptedPhoto => ({
+    ok: false,
+    error: { field: name || 'photo', value: why, accepted: ACCEPTED },
+  });
+  if (bytes.length === 0) return refuse('nothing in it');
+  try {
+    const open = () => sharp(bytes, { failOn: 'error', limitInputPixels: 120_000_000 });
+    const { format } = await open().metadata();
+    if (!format || !KINDS.has(format)) return refuse(`a kind that cannot be decoded (${format ?? 'unknown'})`);
+    const upright = () => open().rotate().flatten({ background: '#ffffff' }).toColorspace('srgb');
+    const full = await upright()
+      .resize({ width: LONGEST_PX, height: LONGEST_PX, fit: 'inside', withoutEnlargement: true })
+      .jpeg({ quality: 84, mozjpeg: true })
+      .toBuffer({ resolveWithObject: true });
+    const thumbnail = await upright()
+      .resize({ width: THUMBNAIL_PX, height: THUMBNAIL_PX, fit: 'inside', withoutEnlargement: true })
+      .jpeg({ quality: 74 })
+      .toBuffer();
+    return {
+      ok: true,
+      photo: {
+        mime: 'image/jpeg',
+        content: full.data,
+        thumbnail,
+        widthPx: full.info.width,
+        heightPx: full.info.height,
+      },
+    };
+  } catch (error) {
+    const message = error instanceof Error ? error.message : '';
+    if (/pixel limit/i.test(message)) return refuse('more than 120 megapixels');
+    return refuse(
+      /premature|truncated|end of|corrupt/i.test(message) ? 'cut off or damaged' : 'not a picture that can be decoded',
+    );
+  }
+}

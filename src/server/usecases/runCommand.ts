@@ -1,0 +1,343 @@
+import { createHash } from 'node:crypto';
+import type { DoneAnswer, RefusedAnswer, RowConflict } from '@contract/answers';
+import { applyChanges, type RowChange, rowBefore } from '@contract/changes';
+import { type Command, type CommandKind, commands, type PayloadOf } from '@contract/commands';
+import { isRefusal } from '@contract/commands/command';
+import type { ErrorCode } from '@contract/errors';
+import { errorCodes } from '@contract/errors';
+import { fieldErrorsOf } from '@contract/fieldErrors';
+import { referenceErrors } from '@contract/projectFile';
+import { studioTables, type TableName } from '@contract/rows';
+import type { ProjectRows } from '@core/plan/rows';
+import { type ActChange, readAct, recordAct } from '../persistence/acts';
+import type { Database } from '../persistence/database';
+import { claimKey, savepoint, storeAnswer } from '../persistence/requestKeys';
+import { insertRow, readRow, type StoredRow, updateRow } from '../persistence/rowStore';
+import { inTransaction, type StudioScope, type Transaction } from '../persistence/scope';
+import { lockProject, projectRows, raiseRevision } from '../persistence/snapshots';
+import { summaryOf } from './summary';
+
+export interface Answer {
+  status: number;
+  body: DoneAnswer | RefusedAnswer;
+}
+
+/** What a use case takes from its surroundings: the clock and new ids. */
+export interface Surroundings {
+  nowMs(): number;
+  newId(): string;
+}
+
+const refused = (code: ErrorCode, more: Partial<RefusedAnswer> = {}): Answer => ({
+  status: errorCodes[code].status,
+  body: { code, sentence: errorCodes[code].sentence, ...more },
+});
+
+/** The answer for something that is not here. */
+export const notFound = () => {
+  const { status, sentence } = errorCodes.notFound;
+  return { status, body: { code: 'notFound' as const, sentence } };
+};
+
+/** Thrown inside a savepoint to go back to it with an answer. */
+class Refusal extends Error {
+  readonly answer: Answer;
+  constructor(answer: Answer) {
+    super(answer.body && 'code' in answer.body ? answer.body.code : 'refused');
+    this.answer = answer;
+  }
+}
+
+/**
+ * Runs one command: key and body hash first, then the payload's schema, the versions, the writes, the answer, all in
+ * one transaction. The same key with the same body always gets the same answer.
+ */
+export function runCommand(
+  database: Database,
+  scope: StudioScope,
+  command: Command,
+  around: Surroundings,
+): Promise<Answer> {
+  const bodyHash = createHash('sha256')
+    .update(JSON.stringify([command.projectId, command.kind, command.payload, command.expect]))
+    .digest('hex');
+  return inTransaction(database, scope, async (transaction) => {
+    const key = await claimKey(transaction, command.key, bodyHash);
+    if (key.state === 'other')
+      return refused('key.reused', {
+        fields: [{ field: 'key', value: command.key, accepted: 'a new key for a new request' }],
+      });
+    if (key.state === 'answered') return { status: key.status, body: key.answer as Answer['body'] };
+    const point = await savepoint(transaction);
+    let answer: Answer;
+    try {
+      answer = await work(transaction, command, around);
+      await point.release();
+    } catch (error) {
+      const known = error instanceof Refusal ? error.answer : refusedByDatabase(error);
+      if (!known) throw error;
+      await point.rollback();
+      answer = known;
+    }
+    await storeAnswer(transaction, command.key, answer.status, answer.body);
+    return answer;
+  });
+}
+
+/** Constraints of the database that speak of the request, not of a bug. */
+function refusedByDatabase(error: unknown): Answer | null {
+  const code = (error as { driverError?: { code?: string; constraint?: string } }).driverError;
+  if (code?.code === '23505' || code?.code === '23503') {
+    return refused('command.refused', {
+      fields: [
+        {
+          field: code.constraint ?? 'reference',
+          value: null,
+          accepted:
+            code.code === '23505' ? 'something that is not there yet' : 'a reference to something of this studio',
+        },
+      ],
+    });
+  }
+  return null;
+}
+
+async function work(transaction: Transaction, command: Command, around: Surroundings): Promise<Answer> {
+  const entry = commands.find(command.kind);
+  if (!entry)
+    throw new Refusal(
+      refused('fields.refused', {
+        fields: [{ field: 'kind', value: command.kind, accepted: `one of ${commands.ids.join(', ')}` }],
+      }),
+    );
+  const parsed = entry.definition.payload.safeParse(command.payload);
+  if (!parsed.success)
+    throw new Refusal(refused('fields.refused', { fields: fieldErrorsOf(parsed.error, command.payload) }));
+  const actId = around.newId();
+  const kind = command.kind as CommandKind;
+
+  if (kind === 'createProject') {
+    const payload = parsed.data as PayloadOf<'createProject'>;
+    if (payload.project.id !== command.projectId)
+      throw new Refusal(
+        refused('fields.refused', {
+          fields: [
+            { field: 'payload.project.id', value: payload.project.id, accepted: 'the projectId of the request' },
+          ],
+        }),
+      );
+    const decision = entry.definition.decide({} as ProjectRows, parsed.data);
+    if (isRefusal(decision)) throw new Refusal(refused('command.refused', { fields: [decision.refused] }));
+    const changes = await writeChanges(transaction, decision, command, null, actId);
+    return finish(transaction, command.projectId, changes, entry.definition.title, actId, kind, null, around);
+  }
+
+  if (!(await lockProject(transaction, command.projectId, kind === 'undo'))) throw new Refusal(refused('notFound'));
+  if (kind === 'undo') {
+    const payload = parsed.data as PayloadOf<'undo'>;
+    const changes = await undoAct(transaction, payload, command, actId, around);
+    return finish(transaction, command.projectId, changes, entry.definition.title, actId, kind, payload.actId, around);
+  }
+  const rows = await projectRows(transaction, command.projectId);
+  if (!rows) throw new Refusal(refused('notFound'));
+
+  const decision = entry.definition.decide(rows, parsed.data);
+  if (isRefusal(decision)) {
+    // A row that another tab removed is a conflict, told with both versions, not a bad field.
+    const conflicts = await conflictsOf(transaction, rows, [], command);
+    if (conflicts.length > 0) throw new Refusal(refused('conflict', { conflicts }));
+    throw new Refusal(refused('command.refused', { fields: [decision.refused] }));
+  }
+  const conflicts = await conflictsOf(transaction, rows, decision, command);
+  if (conflicts.length > 0) throw new Refusal(refused('conflict', { conflicts }));
+  const after = applyChanges(
+    rows,
+    decision.filter((change) => !(change.table === 'project' && change.op === 'remove')),
+  );
+  const broken = referenceErrors(after);
+  if (broken.length > 0) throw new Refusal(refused('command.refused', { fields: broken.slice(0, 20) }));
+  const changes = await writeChanges(transaction, decision, command, rows, actId);
+  return finish(transaction, command.projectId, changes, entry.definition.title, actId, kind, null, around);
+}
+
+/** Rows that are not at the version that the command's author saw. */
+async function conflictsOf(
+  transaction: Transaction,
+  rows: ProjectRows,
+  changes: readonly RowChange[],
+  command: Command,
+): Promise<RowConflict[]> {
+  const conflicts: RowConflict[] = [];
+  for (const [place, expected] of Object.entries(command.expect)) {
+    const [table = '', id = ''] = place.split(':');
+    const change = changes.find(
+      (candidate) => candidate.table === table && (candidate.op === 'insert' ? candidate.row.id : candidate.id) === id,
+    );
+    const known = table === 'project' || table in rows;
+    if (!known) continue;
+    const present = rowBefore(rows, { table: table as TableName, op: 'remove', id });
+    if (present?.version === expected) continue;
+    const stored = present ?? (await readRow(transaction, table as TableName, id))?.row ?? null;
+    const mine = change?.op === 'update' ? change.values : payloadValues(command.payload);
+    conflicts.push({ table, id, expected, theirs: present ? stored : null, mine });
+  }
+  return conflicts;
+}
+
+function payloadValues(payload: unknown): Record<string, unknown> | null {
+  return payload !== null && typeof payload === 'object' && 'values' in payload
+    ? ((payload as { values: Record<string, unknown> }).values ?? null)
+    : null;
+}
+
+async function writeChanges(
+  transaction: Transaction,
+  changes: readonly RowChange[],
+  command: Command,
+  rows: ProjectRows | null,
+  actId: string,
+): Promise<ActChange[]> {
+  const done: ActChange[] = [];
+  for (const change of changes) {
+    if (change.op === 'insert') {
+      await insertRow(transaction, change.table, change.row, command.projectId, actId);
+      done.push({ table: change.table, id: change.row.id, before: null, after: change.row, version: 1 });
+      continue;
+    }
+    const before = rows ? rowBefore(rows, change) : null;
+    if (!before)
+      throw new Refusal(
+        refused('command.refused', {
+          fields: [{ field: change.table, value: change.id, accepted: 'a row that is still there' }],
+        }),
+      );
+    const values = change.op === 'update' ? change.values : {};
+    const changed = await updateRow(
+      transaction,
+      change.table,
+      change.id,
+      before.version,
+      values,
+      actId,
+      change.op === 'remove' ? true : null,
+    );
+    if (!changed)
+      throw new Refusal(
+        refused('conflict', {
+          conflicts: [
+            {
+              table: change.table,
+              id: change.id,
+              expected: before.version,
+              theirs: (await readRow(transaction, change.table, change.id))?.row ?? null,
+              mine: values,
+            },
+          ],
+        }),
+      );
+    const version = before.version + 1;
+    done.push({
+      table: change.table,
+      id: change.id,
+      before,
+      after: change.op === 'remove' ? null : { ...before, ...values, version },
+      version,
+    });
+  }
+  return done;
+}
+
+/** Takes an act back: later changes of the same rows are conflicts; the ledger is reversed, never erased. */
+async function undoAct(
+  transaction: Transaction,
+  payload: PayloadOf<'undo'>,
+  command: Command,
+  actId: string,
+  around: Surroundings,
+): Promise<ActChange[]> {
+  const act = await readAct(transaction, payload.actId);
+  if (!act || act.projectId !== command.projectId) throw new Refusal(refused('notFound'));
+  if (act.undone)
+    throw new Refusal(
+      refused('command.refused', {
+        fields: [{ field: 'actId', value: payload.actId, accepted: 'an act that is not taken back yet' }],
+      }),
+    );
+  const done: ActChange[] = [];
+  const reversalIds = [...payload.reversalIds];
+  for (const change of [...act.changes].reverse()) {
+    if (change.table === 'ledger') {
+      if (change.after === null) continue;
+      const reversal: StoredRow = {
+        ...change.after,
+        id: reversalIds.shift() ?? around.newId(),
+        version: 1,
+        atMs: around.nowMs(),
+        reversesId: change.id,
+        note: '',
+      };
+      await insertRow(transaction, 'ledger', reversal, command.projectId, actId);
+      done.push({ table: 'ledger', id: reversal.id, before: null, after: reversal, version: 1 });
+      continue;
+    }
+    const stored = await readRow(transaction, change.table, change.id);
+    if (!stored || stored.row.version !== change.version) {
+      throw new Refusal(
+        refused('conflict', {
+          conflicts: [
+            {
+              table: change.table,
+              id: change.id,
+              expected: change.version,
+              theirs: stored && !stored.deleted ? stored.row : null,
+              mine: change.before,
+            },
+          ],
+        }),
+      );
+    }
+    const ok = await updateRow(
+      transaction,
+      change.table,
+      change.id,
+      change.version,
+      change.before ?? {},
+      actId,
+      change.before === null,
+    );
+    if (!ok) throw new Error('the row was locked and its version known, yet it was not changed');
+    const version = change.version + 1;
+    done.push({
+      table: change.table,
+      id: change.id,
+      before: change.after,
+      after: change.before === null ? null : { ...change.before, version },
+      version,
+    });
+  }
+  return done;
+}
+
+async function finish(
+  transaction: Transaction,
+  projectId: string,
+  changes: ActChange[],
+  title: string,
+  actId: string,
+  kind: string,
+  undoesId: string | null,
+  around: Surroundings,
+): Promise<Answer> {
+  await recordAct(transaction, { id: actId, kind, projectId, changes }, undoesId);
+  const rows = await projectRows(transaction, projectId);
+  const studioToo = changes.some((change) => change.table !== 'project' && studioTables.has(change.table));
+  const tag = rows ? await raiseRevision(transaction, projectId, summaryOf(rows, around.nowMs()), studioToo) : '';
+  const body: DoneAnswer = {
+    actId,
+    title,
+    tag,
+    rows: changes.flatMap((change) => (change.after ? [{ table: change.table, row: change.after }] : [])),
+    removed: changes.flatMap((change) => (change.after ? [] : [{ table: change.table, id: change.id }])),
+  };
+  return { status: 200, body };
+}

@@ -1,0 +1,27 @@
+import type { ProjectSummary } from '@contract/answers';
+import { CORE_VERSION, computePlan } from '@core/plan/computePlan';
+import type { ProjectRows } from '@core/plan/rows';
+
+/** What the start page shows of a project, written with each revision. */
+export function summaryOf(rows: ProjectRows, nowMs: number): ProjectSummary {
+  const plan = computePlan(rows, nowMs);
+  const { money, hands, days } = plan.purse;
+  return {
+    coreVersion: CORE_VERSION,
+    money: {
+      budget: money.budget,
+      spent: money.spent,
+      promised: money.promised,
+      planned: money.planned,
+      keptBack: money.keptBack.likely,
+      free: money.free,
+    },
+    hands: {
+      onHandMinutes: hands.onHandMinutes,
+      plannedMinutes: Math.round(hands.planned.likely),
+      freeMinutes: hands.freeMinutes === null ? null : Math.round(hands.freeMinutes),
+    },
+    lastUsableMs: days.lastUsableMs === null ? null : Math.round(days.lastUsableMs),
+    slots: { all: plan.slots.length, settled: plan.slots.filter((slot) => slot.open === 0).length },
+  };
+}

@@ -1,0 +1,128 @@
+import type { PayloadOf } from '@contract/commands';
+import { coatings } from '@core/catalog/coatings';
+import type { Lab } from '@core/color/lab';
+import type { Price } from '@core/kernel/price';
+import type { ColorCardRow, FindRow, OfferRow, OptionRow, ProjectRows, RecipeRow } from '@core/plan/rows';
+import { type RecipeBody, recipeFor } from '@core/recipe/recipeBody';
+import { completeMeasures } from '@core/surface/furnitureTemplate';
+import { furnitureTemplates } from '@core/surface/templates';
+
+type AddOption = PayloadOf<'addOption'>;
+
+const newId = () => crypto.randomUUID();
+
+function optionRow(
+  slotId: string,
+  kind: OptionRow['kind'],
+  parts: OptionRow['parts'],
+  recipeId: string | null,
+): OptionRow {
+  return {
+    id: newId(),
+    version: 1,
+    slotId,
+    kind,
+    parts,
+    recipeId,
+    handsOnMinutes: null,
+    liking: null,
+    yardstick: false,
+  };
+}
+
+/** How many pieces of a find one of the slot takes when a slot asks for one: all that are usable, at most. */
+const onePiece = (findId: string): OptionRow['parts'] => [{ findId, offerId: null, pieces: 1 }];
+
+/** The find as it is: own, when it is owned already. */
+export function plainOption(slotId: string, find: FindRow, isNew: boolean): AddOption {
+  return {
+    option: optionRow(slotId, find.state === 'owned' ? 'own' : 'asFound', onePiece(find.id), null),
+    find: isNew ? find : null,
+    offer: null,
+    recipe: null,
+    colorCard: null,
+  };
+}
+
+/** The coating a makeover starts with: a spray for metal and lamps, else chalk-type paint; open to change. */
+export function firstCoating(find: FindRow): string {
+  return find.materialId === 'ferrousMetal' ? 'aerosolEnamel' : 'chalk';
+}
+
+/** A makeover of a find in one finish; primer, coats and clear coat follow from the core. */
+export function makeoverOption(
+  slotId: string,
+  find: FindRow,
+  isNew: boolean,
+  coatingId: string,
+  card: ColorCardRow | null,
+  cardIsNew: boolean,
+  pieces: number,
+): AddOption & { recipe: RecipeRow } {
+  const body: RecipeBody = recipeFor(find.id, find.templateId, find.measures, newId());
+  body.pieces = body.pieces.map((piece) => ({ ...piece, count: Math.max(1, pieces) }));
+  body.layers = [
+    {
+      id: newId(),
+      coatingId,
+      colorCardId: card?.id ?? null,
+      sheen: coatings.get(coatingId).sheens[0] ?? 'matt',
+      zoneKeys: 'all',
+      coats: null,
+    },
+  ];
+  const recipe = { id: newId(), version: 1, name: find.name, body };
+  return {
+    option: optionRow(slotId, 'makeover', onePiece(find.id), recipe.id),
+    find: isNew ? find : null,
+    offer: null,
+    recipe,
+    colorCard: cardIsNew ? card : null,
+  };
+}
+
+/** Something sold new. */
+export function buyNewOption(
+  slotId: string,
+  name: string,
+  price: Price,
+  change: Partial<OfferRow> = {},
+  templateId = 'freeBox',
+): AddOption {
+  const offer: OfferRow = {
+    id: newId(),
+    version: 1,
+    name,
+    source: '',
+    price,
+    delivery: 0,
+    deliveryTaxed: true,
+    pieces: 1,
+    assemblyMinutes: 0,
+    leadDays: 0,
+    templateId,
+    measures: completeMeasures(furnitureTemplates.get(templateId), {}),
+    color: null,
+    ...change,
+  };
+  return {
+    option: optionRow(slotId, 'buyNew', [{ findId: null, offerId: offer.id, pieces: 1 }], null),
+    find: null,
+    offer,
+    recipe: null,
+    colorCard: null,
+  };
+}
+
+/** A new color card. */
+export function newColorCard(name: string, lab: Lab): ColorCardRow {
+  return { id: newId(), version: 1, name, lab };
+}
+
+/** Colors used in this project first, then the studio's others. */
+export function cardsByUse(rows: ProjectRows): ColorCardRow[] {
+  const used = new Set(rows.recipes.flatMap((recipe) => recipe.body.layers.map((layer) => layer.colorCardId)));
+  return [...rows.colorCards].sort(
+    (a, b) => Number(used.has(b.id)) - Number(used.has(a.id)) || a.name.localeCompare(b.name),
+  );
+}

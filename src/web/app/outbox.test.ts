@@ -1,0 +1,254 @@
+import type { DoneAnswer, RefusedAnswer } from '@contract/answers';
+import { applyChanges } from '@contract/changes';
+import type { Command } from '@contract/commands';
+import { commands } from '@contract/commands';
+import { isRefusal } from '@contract/commands/command';
+import { beforeEach, describe, expect, it, vi } from 'vitest';
+import { project, rows, slot } from '../../core/fixtures/projectRows';
+import type { ProjectRows } from '../../core/plan/rows';
+
+/** The device's storage, the server and the locks of a browser, as far as the outbox asks them. */
+const stored = new Map<string, unknown>();
+vi.mock('idb-keyval', () => ({
+  get: async (key: string) => structuredClone(stored.get(key)),
+  set: async (key: string, value: unknown) => void stored.set(key, structuredClone(value)),
+  del: async (key: string) => void stored.delete(key),
+  keys: async () => [...stored.keys()],
+}));
+const sent: Command[] = [];
+let answer: (command: Command) => Promise<DoneAnswer>;
+vi.mock('./api', () => {
+  class ApiError extends Error {
+    readonly status: number;
+    readonly answer: RefusedAnswer;
+    constructor(status: number, refused: RefusedAnswer) {
+      super(refused.sentence);
+      this.status = status;
+      this.answer = refused;
+    }
+    get gone() {
+      return this.status === 0 || this.status === 503;
+    }
+  }
+  return {
+    ApiError,
+    api: {
+      command: (command: Command) => {
+        sent.push(command);
+        return answer(command);
+      },
+    },
+  };
+});
+vi.stubGlobal('sessionStorage', { getItem: () => 'tab', setItem: () => undefined });
+vi.stubGlobal('navigator', {
+  locks: { request: (_name: string, _options: unknown, held: (lock: unknown) => unknown) => Promise.resolve(held({})) },
+});
+
+const { Outbox } = await import('./outbox');
+const { ApiError } = await import('./api');
+const { withAnswer, withWaiting } = await import('./rowsAfter');
+
+const uuid = (n: number) => `00000000-0000-4000-8000-${String(n).padStart(12, '0')}`;
+const [projectId, first, second] = [uuid(1), uuid(2), uuid(3)];
+const base: ProjectRows = rows({
+  project: project({ id: projectId }),
+  slots: [slot(first, { name: 'Lamp' }), slot(second, { number: 2, name: 'Mirror' })],
+});
+const refusal = (status: number): InstanceType<typeof ApiError> =>
+  new ApiError(status, { code: status === 409 ? 'conflict' : 'fields.refused', sentence: 'No.' });
+
+/** A server that does what it is told. */
+function obedient() {
+  let now = base;
+  return async (command: Command): Promise<DoneAnswer> => {
+    const { definition } = commands.get(command.kind);
+    const decision = definition.decide(now, definition.payload.parse(command.payload));
+    if (isRefusal(decision)) throw refusal(422);
+    now = applyChanges(now, decision);
+    const changed = decision.flatMap((change) => (change.op === 'update' ? [change.id] : []));
+    return {
+      actId: uuid(900),
+      title: 'done',
+      tag: '2.1',
+      rows: now.slots.filter((row) => changed.includes(row.id)).map((row) => ({ table: 'slots', row: { ...row } })),
+      removed: [],
+    };
+  };
+}
+
+/** An opened outbox with what it reported. */
+async function opened() {
+  const done: string[] = [];
+  const stuck: string[] = [];
+  const outbox = new Outbox(projectId, {
+    changed: () => undefined,
+    done: (entry) => done.push((entry.command.payload as { id: string }).id),
+    stuck: (entry) => stuck.push(entry.state),
+  });
+  await outbox.open();
+  return { outbox, done, stuck };
+}
+const settle = () => new Promise((done) => setTimeout(done, 5));
+const rename = (id: string, name: string) => ({ id, values: { name } });
+
+beforeEach(() => {
+  stored.clear();
+  sent.length = 0;
+  answer = obedient();
+});
+
+describe('the outbox', () => {
+  it('sends in order, one after the other, and forgets what is answered', async () => {
+    const { outbox, done } = await opened();
+    outbox.enqueue('editSlot', rename(first, 'One'), base);
+    outbox.enqueue('editSlot', rename(second, 'Two'), base);
+    await settle();
+    expect(done).toEqual([first, second]);
+    expect(outbox.entries).toEqual([]);
+    expect([...stored.keys()]).toEqual([]);
+  });
+
+  it('a later edit of a row expects the version that the earlier one makes', async () => {
+    const { outbox } = await opened();
+    answer = () => new Promise(() => undefined);
+    const seen = outbox.enqueue('editSlot', rename(first, 'One'), base);
+    const after = withWaiting(base, [{ command: seen, state: 'waiting', answer: null }]);
+    outbox.enqueue('editSlot', rename(first, 'Two'), after);
+    expect(outbox.entries.map((entry) => entry.command.expect[`slots:${first}`])).toEqual([1, 2]);
+  });
+
+  it('keeps everything on the device while nobody answers, under the same key', async () => {
+    const { outbox } = await opened();
+    answer = () => Promise.reject(refusal(503));
+    outbox.enqueue('editSlot', rename(first, 'One'), base);
+    await settle();
+    expect(outbox.offline).toBe(true);
+    expect([...stored.values()].flat()).toHaveLength(1);
+    const key = outbox.entries[0]?.command.key;
+    answer = obedient();
+    outbox.retry();
+    await settle();
+    expect(sent.map((command) => command.key)).toEqual([key, key]);
+    expect(outbox.offline).toBe(false);
+    expect(outbox.entries).toEqual([]);
+  });
+
+  it('finds what an earlier visit left, and sends it', async () => {
+    const before = await opened();
+    answer = () => Promise.reject(refusal(503));
+    before.outbox.enqueue('editSlot', rename(first, 'Left'), base);
+    await settle();
+    before.outbox.close();
+    answer = obedient();
+    const { outbox, done } = await opened();
+    await settle();
+    expect(done).toEqual([first]);
+    expect(outbox.entries).toEqual([]);
+  });
+
+  it('goes on after it was closed and opened again, as a page in development does', async () => {
+    const { outbox, done } = await opened();
+    outbox.close();
+    await outbox.open();
+    outbox.enqueue('editSlot', rename(first, 'One'), base);
+    await settle();
+    expect(done).toEqual([first]);
+  });
+
+  it('a conflict holds later edits of that row only', async () => {
+    const { outbox, done, stuck } = await opened();
+    const good = obedient();
+    answer = (command) =>
+      (command.payload as { id: string }).id === first ? Promise.reject(refusal(409)) : good(command);
+    outbox.enqueue('editSlot', rename(first, 'Mine'), base);
+    outbox.enqueue('editSlot', rename(first, 'Mine again'), base);
+    outbox.enqueue('editSlot', rename(second, 'Other'), base);
+    await settle();
+    expect(stuck).toEqual(['conflict']);
+    expect(done).toEqual([second]);
+    expect(outbox.entries.map((entry) => entry.state)).toEqual(['conflict', 'waiting']);
+    expect([...stored.values()].flat()).toHaveLength(2);
+  });
+
+  it('resolved to mine it goes as a new command with a new key against what is there now', async () => {
+    const { outbox, done } = await opened();
+    answer = () => Promise.reject(refusal(409));
+    outbox.enqueue('editSlot', rename(first, 'Mine'), base);
+    await settle();
+    const stuck = outbox.entries[0];
+    const theirs = { ...base, slots: base.slots.map((row) => (row.id === first ? { ...row, version: 7 } : row)) };
+    answer = obedient();
+    await outbox.resolve(stuck?.command.key ?? '', true, theirs);
+    await settle();
+    expect(done).toEqual([first]);
+    expect(sent.at(-1)?.key).not.toBe(stuck?.command.key);
+    expect(sent.at(-1)?.expect[`slots:${first}`]).toBe(7);
+  });
+
+  it('resolved to theirs it is let go, and the rest is sent', async () => {
+    const { outbox, done } = await opened();
+    const good = obedient();
+    answer = () => Promise.reject(refusal(409));
+    outbox.enqueue('editSlot', rename(first, 'Mine'), base);
+    await settle();
+    answer = good;
+    outbox.enqueue('editSlot', rename(first, 'After'), base);
+    await outbox.resolve(outbox.entries[0]?.command.key ?? '', false, base);
+    await settle();
+    expect(done).toEqual([first]);
+    expect(sent.at(-1)?.payload).toMatchObject({ values: { name: 'After' } });
+  });
+
+  it('a command that the server stumbles over three times is shown, and the others go on', async () => {
+    vi.useFakeTimers();
+    try {
+      const { outbox, done, stuck } = await opened();
+      const good = obedient();
+      answer = (command) =>
+        (command.payload as { id: string }).id === first
+          ? Promise.reject(new ApiError(500, { code: 'unexpected', sentence: 'Oh.' }))
+          : good(command);
+      outbox.enqueue('editSlot', rename(first, 'Trap'), base);
+      outbox.enqueue('editSlot', rename(second, 'Fine'), base);
+      await vi.advanceTimersByTimeAsync(10_000);
+      expect(stuck).toEqual(['refused']);
+      expect(done).toEqual([second]);
+    } finally {
+      vi.useRealTimers();
+    }
+  });
+});
+
+describe('rows as the page shows them', () => {
+  const waiting = (kind: string, payload: unknown) => ({
+    command: { key: uuid(50), projectId, kind, payload, expect: {} },
+    state: 'waiting' as const,
+    answer: null,
+  });
+  it('hold what is on its way, and not what was refused', () => {
+    const edit = waiting('editSlot', rename(first, 'Soon'));
+    expect(withWaiting(base, [edit]).slots[0]?.name).toBe('Soon');
+    expect(withWaiting(base, [{ ...edit, state: 'refused' as never }]).slots[0]?.name).toBe('Lamp');
+    expect(base.slots[0]?.name).toBe('Lamp');
+  });
+  it('skip a command that no longer makes sense instead of failing', () => {
+    expect(withWaiting(base, [waiting('editSlot', rename(uuid(77), 'Ghost'))])).toEqual(base);
+    expect(withWaiting(base, [waiting('editSlot', { id: first, values: { quantity: 'many' } })])).toEqual(base);
+  });
+  it('take the server’s rows: changed ones replace, new ones join, removed ones go', () => {
+    const after = withAnswer(base, {
+      actId: uuid(9),
+      title: '',
+      tag: '3.1',
+      rows: [
+        { table: 'slots', row: { ...base.slots[0], name: 'Theirs', version: 4 } },
+        { table: 'slots', row: { ...base.slots[0], id: uuid(8), name: 'New' } },
+        { table: 'project', row: { ...base.project, name: 'Renamed' } },
+      ] as never,
+      removed: [{ table: 'slots', id: second }],
+    });
+    expect(after.slots.map((row) => row.name)).toEqual(['Theirs', 'New']);
+    expect(after.project.name).toBe('Renamed');
+  });
+});

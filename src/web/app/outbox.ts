@@ -1,0 +1,206 @@
+import type { DoneAnswer } from '@contract/answers';
+import type { Command, CommandKind, PayloadOf } from '@contract/commands';
+import type { ProjectRows } from '@core/plan/rows';
+import { del, get, keys, set } from 'idb-keyval';
+import { ApiError, api } from './api';
+import { expectedVersions, type OutboxEntry, withWaiting } from './rowsAfter';
+
+export interface OutboxEvents {
+  /** Something in the queue or the connection changed. */
+  changed(): void;
+  done(entry: OutboxEntry, answer: DoneAnswer): void;
+  stuck(entry: OutboxEntry): void;
+}
+
+const RETRY_MS = 2000;
+/** After so many unexpected errors over one command it is shown as not saved, so that the others go on. */
+const MOST_STUMBLES = 3;
+
+/** The name of this tab's queue; a copied tab gets a name of its own. */
+async function claimTab(): Promise<string> {
+  let name = sessionStorage.getItem('euporia.tab') ?? crypto.randomUUID();
+  const hold = (wanted: string) =>
+    new Promise<boolean>((settled) => {
+      void navigator.locks.request(`euporia.outbox.${wanted}`, { ifAvailable: true }, (lock) => {
+        settled(lock !== null);
+        // Held as long as the tab lives, so that others know its queue is looked after.
+        return lock === null ? undefined : new Promise(() => {});
+      });
+    });
+  if (!(await hold(name))) {
+    name = crypto.randomUUID();
+    await hold(name);
+  }
+  sessionStorage.setItem('euporia.tab', name);
+  return name;
+}
+let tab: Promise<string> | null = null;
+
+/**
+ * One project's queue of commands, in order, kept on the device until each is answered. Survives reloads and closed
+ * tabs: a queue that nobody looks after is adopted by the next tab of the project.
+ */
+export class Outbox {
+  entries: OutboxEntry[] = [];
+  offline = false;
+  private sending = false;
+  private readonly stumbles = new Map<string, number>();
+  private timer: ReturnType<typeof setTimeout> | null = null;
+  private storeKey: string | null = null;
+  private closed = false;
+  private readonly projectId: string;
+  private readonly events: OutboxEvents;
+
+  constructor(projectId: string, events: OutboxEvents) {
+    this.projectId = projectId;
+    this.events = events;
+  }
+
+  /** Loads what an earlier visit left and starts sending. */
+  async open(): Promise<void> {
+    this.closed = false;
+    tab ??= claimTab();
+    const own = `outbox:${this.projectId}:${await tab}`;
+    const found: OutboxEntry[] = [];
+    for (const key of await keys()) {
+      if (typeof key !== 'string' || !key.startsWith(`outbox:${this.projectId}:`)) continue;
+      if (key === own) found.push(...((await get<OutboxEntry[]>(key)) ?? []));
+      else {
+        const other = key.split(':')[2] ?? '';
+        await navigator.locks.request(`euporia.outbox.${other}`, { ifAvailable: true }, async (lock) => {
+          if (lock === null) return;
+          found.unshift(...((await get<OutboxEntry[]>(key)) ?? []));
+          await set(own, [...found, ...this.entries]);
+          await del(key);
+        });
+      }
+    }
+    if (this.closed || this.storeKey !== null) return void this.pump();
+    this.storeKey = own;
+    this.entries = [...found, ...this.entries];
+    await this.keep();
+    this.events.changed();
+    void this.pump();
+  }
+
+  close(): void {
+    this.closed = true;
+    if (this.timer) clearTimeout(this.timer);
+  }
+
+  /** Queues a command; `rows` are what its author saw. */
+  enqueue<K extends CommandKind>(kind: K, payload: PayloadOf<K>, rows: ProjectRows): Command {
+    const command: Command = {
+      key: crypto.randomUUID(),
+      projectId: this.projectId,
+      kind,
+      payload,
+      expect: expectedVersions(rows, kind, payload),
+    };
+    this.entries = [...this.entries, { command, state: 'waiting', answer: null }];
+    void this.keep();
+    this.events.changed();
+    void this.pump();
+    return command;
+  }
+
+  /** Sends a stuck command again as a new one, now against the rows as they are; or lets it go. */
+  async resolve(key: string, keepMine: boolean, rows: ProjectRows): Promise<void> {
+    const entry = this.entries.find((candidate) => candidate.command.key === key);
+    if (!entry) return;
+    if (!keepMine) this.entries = this.entries.filter((candidate) => candidate !== entry);
+    else {
+      const { kind, payload } = entry.command;
+      const again: OutboxEntry = {
+        command: { ...entry.command, key: crypto.randomUUID(), expect: expectedVersions(rows, kind, payload) },
+        state: 'waiting',
+        answer: null,
+      };
+      this.entries = this.entries.map((candidate) => (candidate === entry ? again : candidate));
+    }
+    // Later edits of the same rows were held: they are put against the rows as they are now.
+    let at = withWaiting(rows, []);
+    this.entries = this.entries.map((candidate) => {
+      if (candidate.state !== 'waiting') return candidate;
+      const fresh = {
+        ...candidate,
+        command: {
+          ...candidate.command,
+          expect: expectedVersions(at, candidate.command.kind, candidate.command.payload),
+        },
+      };
+      at = withWaiting(at, [fresh]);
+      return fresh.command.key === candidate.command.key &&
+        JSON.stringify(fresh.command.expect) !== JSON.stringify(candidate.command.expect)
+        ? { ...fresh, command: { ...fresh.command, key: crypto.randomUUID() } }
+        : fresh;
+    });
+    await this.keep();
+    this.events.changed();
+    void this.pump();
+  }
+
+  /** Tries at once, for example when the browser says that the network is back. */
+  retry(): void {
+    if (this.timer) clearTimeout(this.timer);
+    this.timer = null;
+    void this.pump();
+  }
+
+  private async keep(): Promise<void> {
+    if (this.storeKey === null) return;
+    if (this.entries.length === 0) await del(this.storeKey);
+    else await set(this.storeKey, this.entries);
+  }
+
+  /** Rows that a stuck command holds: later edits of them wait. */
+  private heldRows(): Set<string> {
+    const held = new Set<string>();
+    for (const entry of this.entries)
+      if (entry.state !== 'waiting') for (const place of Object.keys(entry.command.expect)) held.add(place);
+    return held;
+  }
+
+  private async pump(): Promise<void> {
+    if (this.sending || this.closed || this.storeKey === null) return;
+    this.sending = true;
+    try {
+      for (;;) {
+        const held = this.heldRows();
+        const next = this.entries.find(
+          (entry) => entry.state === 'waiting' && !Object.keys(entry.command.expect).some((place) => held.has(place)),
+        );
+        if (!next || this.closed) return;
+        try {
+          const answer = await api.command(next.command);
+          this.offline = false;
+          this.entries = this.entries.filter((entry) => entry.command.key !== next.command.key);
+          this.events.done(next, answer);
+        } catch (error) {
+          if (!(error instanceof ApiError)) throw error;
+          // A server that stumbles is asked again; one that stumbles over the same command each time tells the stylist.
+          const stumbles = error.gone ? 0 : error.status >= 500 ? (this.stumbles.get(next.command.key) ?? 0) + 1 : 0;
+          if (stumbles > 0) this.stumbles.set(next.command.key, stumbles);
+          if (error.gone || (error.status >= 500 && stumbles < MOST_STUMBLES)) {
+            this.offline = true;
+            this.events.changed();
+            this.timer = setTimeout(() => this.retry(), RETRY_MS);
+            return;
+          }
+          this.offline = false;
+          const stuck: OutboxEntry = {
+            ...next,
+            state: error.status === 409 ? 'conflict' : 'refused',
+            answer: error.answer,
+          };
+          this.entries = this.entries.map((entry) => (entry.command.key === next.command.key ? stuck : entry));
+          this.events.stuck(stuck);
+        }
+        await this.keep();
+        this.events.changed();
+      }
+    } finally {
+      this.sending = false;
+    }
+  }
+}

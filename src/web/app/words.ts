@@ -1,0 +1,133 @@
+import type { Amount } from '@core/kernel/amount';
+import type { Explained, Unit } from '@core/kernel/explained';
+import { formatLength } from '@core/kernel/formatLength';
+import { M2_PER_SQUARE_FOOT, ML_PER_US_FLUID_OUNCE, MS_PER_DAY, type UnitSystem } from '@core/kernel/units';
+import { formatMinutes, formatMoney } from '@core/plan/sentences';
+
+/** How the page shows figures: the project's units, currency and time zone. */
+export interface Rim {
+  units: UnitSystem;
+  currency: string;
+  timeZone: string;
+}
+
+/** An amount in words: a range stays a range, an unknown part is said. */
+export function amountWords(amount: Amount, rim: Pick<Rim, 'currency'>): string {
+  const least = amount.atLeast ? 'at least ' : '';
+  if (amount.low !== amount.high)
+    return `${least}${formatMoney(amount.low, rim.currency, { cents: 'auto' })} to ${formatMoney(amount.high, rim.currency, { cents: 'auto' })}`;
+  return `${least}${formatMoney(amount.likely, rim.currency)}`;
+}
+
+const dayFormats = new Map<string, Intl.DateTimeFormat>();
+function dayFormat(timeZone: string, far: boolean): Intl.DateTimeFormat {
+  const key = `${timeZone}${far}`;
+  let format = dayFormats.get(key);
+  if (!format) {
+    format = new Intl.DateTimeFormat(
+      'en-US',
+      far
+        ? { timeZone, month: 'long', day: 'numeric' }
+        : { timeZone, weekday: 'short', month: 'short', day: 'numeric' },
+    );
+    dayFormats.set(key, format);
+  }
+  return format;
+}
+
+/** A day as a colleague says it: today, tomorrow, Thu, Jun 4, or July 9. */
+export function dayWords(ms: number, nowMs: number, timeZone: string): string {
+  const day = (at: number) => new Intl.DateTimeFormat('en-CA', { timeZone }).format(at);
+  if (day(ms) === day(nowMs)) return 'today';
+  if (day(ms) === day(nowMs + MS_PER_DAY)) return 'tomorrow';
+  return dayFormat(timeZone, ms - nowMs > 45 * MS_PER_DAY).format(ms);
+}
+
+/** A calendar date of the form YYYY-MM-DD in words. */
+export function dateWords(date: string): string {
+  return new Intl.DateTimeFormat('en-US', { timeZone: 'UTC', weekday: 'short', month: 'long', day: 'numeric' }).format(
+    Date.parse(`${date}T12:00:00Z`),
+  );
+}
+
+/** An area in the project's units. */
+export function areaWords(m2: number, units: UnitSystem): string {
+  return units === 'us' ? `${(m2 / M2_PER_SQUARE_FOOT).toFixed(1)} ft²` : `${m2.toFixed(2)} m²`;
+}
+
+/** An amount of a supply in words. */
+export function supplyWords(amount: number, unit: 'mL' | 'can' | 'sheet', units: UnitSystem): string {
+  if (unit === 'mL')
+    return units === 'us' ? `${(amount / ML_PER_US_FLUID_OUNCE).toFixed(1)} fl oz` : `${Math.round(amount)} ml`;
+  const count = Math.round(amount * 10) / 10;
+  return `${count} ${unit === 'can' ? (count === 1 ? 'can' : 'cans') : count === 1 ? 'sheet' : 'sheets'}`;
+}
+
+const trimmed = (value: number, digits: number) => String(Math.round(value * 10 ** digits) / 10 ** digits);
+
+function unitWords(value: number, unit: Unit, rim: Rim): string {
+  switch (unit) {
+    case 'money':
+      return formatMoney(value, rim.currency);
+    case 'moneyPerHour':
+      return `${formatMoney(value, rim.currency)} an hour`;
+    case 'minutes':
+      return formatMinutes(value);
+    case 'hours':
+      return `${trimmed(value, 2)} h`;
+    case 'days':
+      return `${trimmed(value, 1)} ${value === 1 ? 'day' : 'days'}`;
+    case 'instant':
+      return new Intl.DateTimeFormat('en-US', {
+        timeZone: rim.timeZone,
+        weekday: 'short',
+        month: 'short',
+        day: 'numeric',
+        hour: 'numeric',
+        minute: '2-digit',
+      }).format(value);
+    case 'm2':
+      return areaWords(value, rim.units);
+    case 'mm':
+      return formatLength(value, rim.units);
+    case 'mL':
+      return supplyWords(value, 'mL', rim.units);
+    case 'can':
+      return supplyWords(value, 'can', rim.units);
+    case 'm2PerL':
+      return `${trimmed(value, 2)} m²/L`;
+    case 'm2PerCan':
+      return `${trimmed(value, 2)} m² a can`;
+    case 'minPerM2':
+      return `${trimmed(value, 1)} min/m²`;
+    case 'percent':
+      return `${trimmed(value, 2)} %`;
+    case 'ratio':
+      return `× ${trimmed(value, 3)}`;
+    case 'coats':
+      return `${value} ${value === 1 ? 'coat' : 'coats'}`;
+    case 'deltaE':
+      return trimmed(value, 1);
+    case 'each':
+      return trimmed(value, 2);
+    case 'text':
+      return String(value);
+    default:
+      return unit satisfies never;
+  }
+}
+
+/** The value of an explained line in words; its range where it has one and is no changeable assumption. */
+export function explainedWords(line: Explained, rim: Rim): string {
+  if (typeof line.value === 'string') return line.value;
+  const words = unitWords(line.value, line.unit, rim);
+  const least = line.atLeast ? 'at least ' : '';
+  if (
+    line.assumption ||
+    line.low === undefined ||
+    line.high === undefined ||
+    unitWords(line.low, line.unit, rim) === unitWords(line.high, line.unit, rim)
+  )
+    return `${least}${words}`;
+  return `${least}${words} (${unitWords(line.low, line.unit, rim)} to ${unitWords(line.high, line.unit, rim)})`;
+}

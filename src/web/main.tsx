@@ -1,0 +1,97 @@
+import '@fontsource-variable/bitter/index.css';
+import '@fontsource-variable/figtree/index.css';
+import './app/tokens.css';
+import { QueryClient, QueryClientProvider } from '@tanstack/react-query';
+import ConfigProvider from 'antd/es/config-provider';
+import { StrictMode } from 'react';
+import { createRoot } from 'react-dom/client';
+import { createBrowserRouter, Navigate, RouterProvider } from 'react-router';
+import { RouteError } from './app/RouteError';
+import { theme } from './app/theme';
+
+const client = new QueryClient({ defaultOptions: { queries: { refetchOnWindowFocus: false } } });
+
+/** Every stage is a chunk of its own; the start page loads none of them. */
+const router = createBrowserRouter([
+  {
+    path: '/',
+    lazy: async () => ({ Component: (await import('./stages/projects')).ProjectsPage }),
+    ErrorBoundary: RouteError,
+    HydrateFallback: () => null,
+  },
+  {
+    path: '/new',
+    lazy: async () => ({ Component: (await import('./stages/brief')).NewProjectPage }),
+    ErrorBoundary: RouteError,
+    HydrateFallback: () => null,
+  },
+  {
+    path: '/p/:projectId',
+    lazy: async () => ({ Component: (await import('./app/ProjectShell')).ProjectShell }),
+    ErrorBoundary: RouteError,
+    HydrateFallback: () => null,
+    children: [
+      { index: true, element: <Navigate to="compare" replace /> },
+      {
+        path: 'brief',
+        lazy: async () => ({ Component: (await import('./stages/brief')).BriefPage }),
+        ErrorBoundary: RouteError,
+      },
+      {
+        path: 'sketch',
+        lazy: async () => ({ Component: (await import('./stages/sketch')).SketchPage }),
+        ErrorBoundary: RouteError,
+      },
+      {
+        path: 'list',
+        lazy: async () => ({ Component: (await import('./stages/sketch')).HuntingListPage }),
+        ErrorBoundary: RouteError,
+      },
+      {
+        path: 'hunt',
+        lazy: async () => ({ Component: (await import('./stages/hunt')).HuntPage }),
+        ErrorBoundary: RouteError,
+      },
+      {
+        path: 'makeover',
+        lazy: async () => ({ Component: (await import('./stages/makeover')).MakeoverPage }),
+        ErrorBoundary: RouteError,
+      },
+      {
+        path: 'makeover/:recipeId',
+        lazy: async () => ({ Component: (await import('./stages/makeover')).MakeoverPage }),
+        ErrorBoundary: RouteError,
+      },
+      {
+        path: 'compare',
+        lazy: async () => ({ Component: (await import('./stages/compare')).ComparePage }),
+        ErrorBoundary: RouteError,
+      },
+      {
+        path: 'assumptions',
+        lazy: async () => ({ Component: (await import('./stages/assumptions')).AssumptionsPage }),
+        ErrorBoundary: RouteError,
+      },
+    ],
+  },
+  {
+    path: '*',
+    loader: () => {
+      throw new Error('There is no such page.');
+    },
+    ErrorBoundary: RouteError,
+    element: null,
+  },
+]);
+
+const root = document.getElementById('root');
+if (!root) throw new Error('the page has no root');
+createRoot(root).render(
+  <StrictMode>
+    <ConfigProvider theme={theme}>
+      <QueryClientProvider client={client}>
+        <RouterProvider router={router} />
+      </QueryClientProvider>
+    </ConfigProvider>
+  </StrictMode>,
+);

@@ -1,0 +1,1 @@
+export { AssumptionsPage } from './AssumptionsPage';

@@ -1,0 +1,193 @@
+import { currencyCodes } from '@core/kernel/currencies.data';
+import type { ProjectRow } from '@core/plan/rows';
+import type { Brief } from '@core/state/brief';
+import { Checkbox } from 'antd';
+import { useProject } from '../../app/projectStore';
+import { Choice, HoursField, MoneyField, NumberField, TextField, TypedField } from '../../ui/fields';
+import styles from './brief.module.css';
+import { Feeling } from './Feeling';
+import { Palette } from './Palette';
+import { BeforePhotos, Inspirations } from './Photos';
+import { Place } from './Place';
+import { ThisProject } from './ThisProject';
+import { Weeks } from './Weeks';
+
+/** The brief of the open project: money, time, household, schools. Every field saves when it is left. */
+export function BriefPage() {
+  const { rows, run } = useProject();
+  const { project } = rows;
+  const set = (values: Partial<Omit<ProjectRow, 'id' | 'version'>>) => run('editProject', { id: project.id, values });
+  const setBrief = (values: Partial<Brief>) => set({ brief: { ...project.brief, ...values } });
+  return (
+    <main className={styles.page}>
+      <h1>Brief</h1>
+      <Feeling />
+      <BeforePhotos />
+      <Palette />
+      <section className={styles.sheet}>
+        <h2>Room and money</h2>
+        <div className={styles.two}>
+          <TextField label="Name" value={project.name} least={1} onCommit={(name) => set({ name })} />
+          <TextField label="Room" value={project.room} onCommit={(room) => set({ room })} />
+          <MoneyField
+            label="Budget"
+            value={project.budget}
+            currency={project.currency}
+            onCommit={(budget) => set({ budget })}
+          />
+          <NumberField
+            label="Kept back for surprises"
+            suffix="%"
+            value={project.contingencyThousandths / 1000}
+            least={0}
+            most={100}
+            onCommit={(value) => set({ contingencyThousandths: Math.round(value * 1000) })}
+          />
+          <NumberField
+            label="Sales tax or VAT"
+            suffix="%"
+            value={project.tax.percentThousandths / 1000}
+            least={0}
+            most={50}
+            onCommit={(value) => set({ tax: { ...project.tax, percentThousandths: Math.round(value * 1000) } })}
+          />
+          <div style={{ paddingTop: 22 }}>
+            <Checkbox
+              checked={project.tax.included}
+              onChange={(event) => set({ tax: { ...project.tax, included: event.target.checked } })}
+            >
+              tax is in the price already
+            </Checkbox>
+          </div>
+          <Choice
+            label="Currency"
+            value={project.currency}
+            options={currencyCodes.map((code) => ({ value: code, label: code }))}
+            onChange={(currency) => set({ currency })}
+            hint="Figures keep their numbers; nothing is converted."
+          />
+          <Choice
+            label="Lengths in"
+            value={project.units}
+            options={[
+              { value: 'us', label: 'inches' },
+              { value: 'metric', label: 'centimeters' },
+            ]}
+            onChange={(units) => set({ units })}
+          />
+        </div>
+      </section>
+      <section className={styles.sheet}>
+        <h2>Time</h2>
+        <div className={styles.two}>
+          <HoursField
+            label="Hours on hand"
+            value={project.hoursOnHandMinutes}
+            nullable
+            onCommit={(hoursOnHandMinutes) => set({ hoursOnHandMinutes })}
+          />
+          <TypedField
+            label="Reveal date"
+            value={project.revealDate}
+            show={(value) => value ?? ''}
+            hint="year-month-day; everything is ready before this day begins"
+            read={(text) => {
+              if (text === '') return { ok: true, value: null };
+              const real =
+                /^\d{4}-\d\d-\d\d$/.test(text) &&
+                !Number.isNaN(Date.parse(`${text}T00:00:00Z`)) &&
+                new Date(`${text}T00:00:00Z`).toISOString().startsWith(text);
+              return real
+                ? { ok: true, value: text }
+                : { ok: false, reason: `Reveal date: “${text}”; accepted: a date like 2026-06-20, or nothing` };
+            }}
+            onCommit={(revealDate) => set({ revealDate })}
+          />
+          <MoneyField
+            label="An hour of yours is worth"
+            value={project.hourValue}
+            nullable
+            currency={project.currency}
+            onCommit={(hourValue) => set({ hourValue })}
+            hint="empty: my time is free"
+          />
+          <Choice
+            label="Skill with a brush"
+            value={project.skill}
+            options={[
+              { value: 'beginner', label: 'beginner' },
+              { value: 'practiced', label: 'practiced' },
+              { value: 'professional', label: 'professional' },
+            ]}
+            onChange={(skill) => set({ skill })}
+          />
+        </div>
+        <Weeks />
+      </section>
+      <section className={styles.sheet}>
+        <h2>Schools</h2>
+        <div className={styles.two}>
+          <Choice
+            label="Coats"
+            value={project.school}
+            options={[
+              { value: 'untilHidden', label: 'until it hides (computed)' },
+              { value: 'alwaysTwo', label: 'always two' },
+              { value: 'asLabel', label: 'as the label says' },
+            ]}
+            onChange={(school) => set({ school })}
+          />
+          <Choice
+            label="What may still show"
+            value={project.eye}
+            options={[
+              { value: 'strict', label: 'strict: nothing' },
+              { value: 'ordinary', label: 'ordinary: not side by side' },
+              { value: 'rustic', label: 'rustic: a little' },
+            ]}
+            onChange={(eye) => set({ eye })}
+          />
+          <Choice
+            label="Preparation"
+            value={project.brief.preparation}
+            options={[
+              { value: 'scuffAndGo', label: 'scuff and go' },
+              { value: 'cleanSandPrime', label: 'clean, sand, prime' },
+            ]}
+            onChange={(preparation) => setBrief({ preparation })}
+          />
+          <Choice
+            label="Arranging"
+            value={project.brief.arranging}
+            options={[
+              { value: 'uneven', label: 'uneven on purpose' },
+              { value: 'mirror', label: 'mirror the sides' },
+            ]}
+            onChange={(arranging) => setBrief({ arranging })}
+          />
+          <Choice
+            label="Amount"
+            value={project.brief.amount}
+            options={[
+              { value: 'layerUp', label: 'layer up' },
+              { value: 'pareBack', label: 'pare back' },
+            ]}
+            onChange={(amount) => setBrief({ amount })}
+          />
+          <Choice
+            label="Grouping"
+            value={project.brief.grouping}
+            options={[
+              { value: 'odd', label: 'odd numbers' },
+              { value: 'free', label: 'free' },
+            ]}
+            onChange={(grouping) => setBrief({ grouping })}
+          />
+        </div>
+      </section>
+      <Place />
+      <Inspirations />
+      <ThisProject />
+    </main>
+  );
+}

@@ -1,0 +1,112 @@
+import type { Brief } from '@core/state/brief';
+import { Button, Select } from 'antd';
+import { usePhotoQueue } from '../../app/photoQueue';
+import { useProject } from '../../app/projectStore';
+import { MoneyField, TextField } from '../../ui/fields';
+import styles from './brief.module.css';
+import { PhotoCard, PhotoDrop, Refused } from './Photos';
+
+/** The feeling: occasion, words for the mood, what the place must keep doing, the anchor, one splurge. */
+export function Feeling() {
+  const { rows, run } = useProject();
+  const queue = usePhotoQueue();
+  const { project } = rows;
+  const { brief } = project;
+  const set = (values: Partial<Brief>) =>
+    run('editProject', { id: project.id, values: { brief: { ...brief, ...values } } });
+  const anchorPhoto = rows.photos.find((photo) => photo.id === brief.anchor?.photoId);
+  return (
+    <section className={styles.sheet} aria-label="Feeling">
+      <h2>Feeling</h2>
+      <div className={styles.two}>
+        <TextField label="Occasion" value={brief.occasion} most={200} onCommit={(occasion) => set({ occasion })} />
+        <TextField label="Words for the mood" value={brief.mood} most={400} onCommit={(mood) => set({ mood })} />
+      </div>
+      <div className={styles.field}>
+        <label htmlFor="functions">What the place must keep doing</label>
+        <Select
+          id="functions"
+          aria-label="What the place must keep doing"
+          mode="tags"
+          value={brief.functions}
+          placeholder="hide the mail, room to chop …"
+          onChange={(functions: string[]) =>
+            set({
+              functions: functions
+                .map((text) => text.trim().slice(0, 120))
+                .filter((text) => text !== '')
+                .slice(0, 30),
+            })
+          }
+          open={false}
+          suffixIcon={null}
+          style={{ width: '100%' }}
+        />
+      </div>
+      <div className={styles.two}>
+        <TextField
+          label="Anchor: the one thing everything is built around"
+          value={brief.anchor?.what ?? ''}
+          most={200}
+          onCommit={(what) =>
+            set({
+              anchor:
+                what === '' ? null : { what, why: brief.anchor?.why ?? '', photoId: brief.anchor?.photoId ?? null },
+            })
+          }
+        />
+        {brief.anchor && (
+          <TextField
+            label="Why that one"
+            value={brief.anchor.why}
+            most={400}
+            onCommit={(why) => brief.anchor && set({ anchor: { ...brief.anchor, why } })}
+          />
+        )}
+      </div>
+      {brief.anchor &&
+        (anchorPhoto ? (
+          <PhotoCard photo={anchorPhoto} alt={`The anchor: ${brief.anchor.what}`}>
+            <figcaption>
+              <span>the anchor</span>
+              <Button
+                size="small"
+                type="text"
+                onClick={() => run('removePhoto', { id: anchorPhoto.id })}
+                aria-label="Remove the photo of the anchor"
+              >
+                ×
+              </Button>
+            </figcaption>
+          </PhotoCard>
+        ) : (
+          <>
+            <PhotoDrop
+              label="Add a photo of the anchor"
+              hint=""
+              busy={queue.waiting > 0}
+              onFiles={(files) => void queue.add(files.slice(0, 1), 'anchor')}
+            />
+            <Refused refused={queue.refused} onForget={queue.forget} />
+          </>
+        ))}
+      <div className={styles.two}>
+        <TextField
+          label="One splurge: on what"
+          value={brief.splurge?.what ?? ''}
+          most={200}
+          onCommit={(what) => set({ splurge: what === '' ? null : { what, amount: brief.splurge?.amount ?? 0 } })}
+          hint="taken out first; the rest is spread over the slots by importance"
+        />
+        {brief.splurge && (
+          <MoneyField
+            label="Splurge, up to"
+            value={brief.splurge.amount}
+            currency={project.currency}
+            onCommit={(amount) => brief.splurge && set({ splurge: { ...brief.splurge, amount } })}
+          />
+        )}
+      </div>
+    </section>
+  );
+}

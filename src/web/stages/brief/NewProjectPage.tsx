@@ -1,0 +1,257 @@
+import { fieldErrorsOf } from '@contract/fieldErrors';
+import { projectSchema } from '@contract/rows';
+import { currencyCodes, currencyExponent } from '@core/kernel/currencies.data';
+import { parseMoney } from '@core/kernel/parseMoney';
+import type { ProjectRow } from '@core/plan/rows';
+import { Button, Checkbox, Form, Input, Select } from 'antd';
+import { useEffect, useState } from 'react';
+import { Link, useNavigate } from 'react-router';
+import { ApiError, api } from '../../app/api';
+import shell from '../../app/shell.module.css';
+import styles from './brief.module.css';
+import { defaultProject } from './projectDefaults';
+
+const DRAFT = 'euporia.newProject';
+
+interface Draft {
+  name: string;
+  room: string;
+  budget: string;
+  currency: string;
+  units: 'us' | 'metric';
+  contingency: string;
+  taxPercent: string;
+  taxIncluded: boolean;
+  hours: string;
+  skill: ProjectRow['skill'];
+  timeIsFree: boolean;
+  hourValue: string;
+  revealDate: string;
+}
+
+function emptyDraft(): Draft {
+  const defaults = defaultProject('', navigator.language, Intl.DateTimeFormat().resolvedOptions().timeZone);
+  return {
+    name: '',
+    room: '',
+    budget: '',
+    currency: defaults.currency,
+    units: defaults.units,
+    contingency: '10',
+    taxPercent: '0',
+    taxIncluded: defaults.tax.included,
+    hours: '',
+    skill: 'practiced',
+    timeIsFree: false,
+    hourValue: '15',
+    revealDate: '',
+  };
+}
+
+const decimal = (text: string) => Number(text.trim().replace(',', '.'));
+
+/** The draft as a project row; what cannot be read comes back as errors by form field. */
+function readDraft(
+  draft: Draft,
+  id: string,
+): { project: ProjectRow } | { errors: { name: keyof Draft; errors: string[] }[] } {
+  const errors: { name: keyof Draft; errors: string[] }[] = [];
+  const money = (field: keyof Draft, label: string): number => {
+    const text = String(draft[field]).trim();
+    const read = parseMoney(text, draft.currency);
+    if (read.ok) return read.value;
+    const exponent = currencyExponent(draft.currency);
+    errors.push({
+      name: field,
+      errors: [`${label}: “${text}”; accepted: an amount like ${exponent === 0 ? '640' : '640 or 12.50'}`],
+    });
+    return 0;
+  };
+  const thousandths = (field: keyof Draft, label: string, most: number): number => {
+    const value = decimal(String(draft[field]));
+    if (Number.isFinite(value) && value >= 0 && value <= most && draft[field] !== '') return Math.round(value * 1000);
+    errors.push({ name: field, errors: [`${label}: “${draft[field]}”; accepted: a percentage from 0 to ${most}`] });
+    return 0;
+  };
+  const budget = money('budget', 'Budget');
+  const hourValue = draft.timeIsFree ? null : money('hourValue', 'An hour is worth');
+  const contingency = thousandths('contingency', 'Kept back', 100);
+  const tax = thousandths('taxPercent', 'Tax', 50);
+  const hours = draft.hours.trim() === '' ? null : decimal(draft.hours);
+  if (hours !== null && !(hours >= 0 && hours <= 10_000))
+    errors.push({ name: 'hours', errors: [`Hours on hand: “${draft.hours}”; accepted: hours from 0 to 10000`] });
+  const project: ProjectRow = {
+    ...defaultProject(id, navigator.language, Intl.DateTimeFormat().resolvedOptions().timeZone),
+    version: 1,
+    name: draft.name.trim(),
+    room: draft.room.trim(),
+    budget,
+    currency: draft.currency,
+    units: draft.units,
+    contingencyThousandths: contingency,
+    tax: { percentThousandths: tax, included: draft.taxIncluded },
+    hoursOnHandMinutes: hours === null || !Number.isFinite(hours) ? null : Math.round(hours * 60),
+    skill: draft.skill,
+    hourValue,
+    revealDate: draft.revealDate === '' ? null : draft.revealDate,
+  };
+  const parsed = projectSchema.safeParse(project);
+  if (!parsed.success) {
+    for (const error of fieldErrorsOf(parsed.error, project)) {
+      const name = (error.field.split('.')[0] ?? 'name') as keyof Draft;
+      if (!errors.some((known) => known.name === name))
+        errors.push({ name, errors: [`“${String(error.value ?? '')}”; accepted: ${error.accepted}`] });
+    }
+  }
+  return errors.length > 0 ? { errors } : { project };
+}
+
+/** A new project: name and budget are asked, all else has a default. What is typed survives a reload. */
+export function NewProjectPage() {
+  const navigate = useNavigate();
+  const [form] = Form.useForm<Draft>();
+  const [problem, setProblem] = useState<string | null>(null);
+  const [busy, setBusy] = useState(false);
+  const [ids] = useState(() => {
+    const kept = JSON.parse(sessionStorage.getItem(`${DRAFT}.ids`) ?? 'null') as {
+      key: string;
+      project: string;
+    } | null;
+    const made = kept ?? { key: crypto.randomUUID(), project: crypto.randomUUID() };
+    sessionStorage.setItem(`${DRAFT}.ids`, JSON.stringify(made));
+    return made;
+  });
+  useEffect(() => {
+    const kept = localStorage.getItem(DRAFT);
+    form.setFieldsValue(kept ? { ...emptyDraft(), ...(JSON.parse(kept) as Partial<Draft>) } : emptyDraft());
+  }, [form]);
+  const timeIsFree = Form.useWatch('timeIsFree', form);
+
+  const make = async () => {
+    const draft = { ...emptyDraft(), ...form.getFieldsValue(true) } as Draft;
+    const read = readDraft(draft, ids.project);
+    form.setFields((Object.keys(draft) as (keyof Draft)[]).map((name) => ({ name, errors: [] })));
+    if ('errors' in read) {
+      form.setFields(read.errors);
+      form.scrollToField(read.errors[0]?.name ?? 'name', { focus: true });
+      return;
+    }
+    setBusy(true);
+    setProblem(null);
+    try {
+      // The key stands for this wish: pressing twice, or again after a lost answer, makes one project.
+      await api.command({
+        key: ids.key,
+        projectId: ids.project,
+        kind: 'createProject',
+        payload: { project: read.project, spot: null },
+        expect: {},
+      });
+      localStorage.removeItem(DRAFT);
+      sessionStorage.removeItem(`${DRAFT}.ids`);
+      void navigate(`/p/${ids.project}/sketch`);
+    } catch (error) {
+      if (error instanceof ApiError && error.answer.code === 'key.reused') {
+        const fresh = { key: crypto.randomUUID(), project: ids.project };
+        Object.assign(ids, fresh);
+        sessionStorage.setItem(`${DRAFT}.ids`, JSON.stringify(fresh));
+        setProblem('The form changed since it was sent. Press once more.');
+      } else setProblem(error instanceof Error ? error.message : 'Something went wrong.');
+    } finally {
+      setBusy(false);
+    }
+  };
+
+  return (
+    <>
+      <header className={shell.top}>
+        <Link to="/" className={shell.mark} aria-label="Euporia, all projects">
+          <i>Eu</i>poria
+        </Link>
+        <span className={shell.project}>New project</span>
+      </header>
+      <main className={styles.page}>
+        <h1>A room, and what you have for it</h1>
+        <p className="muted">Only name and budget are needed; change the rest here or later in the brief.</p>
+        <Form
+          form={form}
+          layout="vertical"
+          requiredMark={false}
+          onFinish={() => void make()}
+          onValuesChange={() => localStorage.setItem(DRAFT, JSON.stringify(form.getFieldsValue(true)))}
+        >
+          <div className={styles.sheet}>
+            <div className={styles.two}>
+              <Form.Item name="name" label="Name">
+                <Input autoFocus placeholder="Attic bedroom" autoComplete="off" />
+              </Form.Item>
+              <Form.Item name="budget" label="Budget">
+                <Input inputMode="decimal" placeholder="640" autoComplete="off" />
+              </Form.Item>
+              <Form.Item name="room" label="Room">
+                <Input autoComplete="off" />
+              </Form.Item>
+              <Form.Item name="revealDate" label="Reveal date">
+                <Input type="date" />
+              </Form.Item>
+            </div>
+          </div>
+          <div className={styles.sheet}>
+            <div className={styles.three}>
+              <Form.Item name="currency" label="Currency">
+                <Select showSearch options={currencyCodes.map((code) => ({ value: code, label: code }))} />
+              </Form.Item>
+              <Form.Item name="units" label="Lengths in">
+                <Select
+                  options={[
+                    { value: 'us', label: 'inches' },
+                    { value: 'metric', label: 'centimeters' },
+                  ]}
+                />
+              </Form.Item>
+              <Form.Item name="contingency" label="Kept back for surprises, %">
+                <Input inputMode="decimal" autoComplete="off" />
+              </Form.Item>
+              <Form.Item name="taxPercent" label="Sales tax or VAT, %">
+                <Input inputMode="decimal" autoComplete="off" />
+              </Form.Item>
+              <Form.Item name="taxIncluded" label="On price tags" valuePropName="checked">
+                <Checkbox>tax is in the price already</Checkbox>
+              </Form.Item>
+            </div>
+          </div>
+          <div className={styles.sheet}>
+            <div className={styles.three}>
+              <Form.Item name="hours" label="Hours on hand">
+                <Input inputMode="decimal" placeholder="26" autoComplete="off" />
+              </Form.Item>
+              <Form.Item name="skill" label="Skill with a brush">
+                <Select
+                  options={[
+                    { value: 'beginner', label: 'beginner' },
+                    { value: 'practiced', label: 'practiced' },
+                    { value: 'professional', label: 'professional' },
+                  ]}
+                />
+              </Form.Item>
+              <Form.Item name="hourValue" label="An hour of yours is worth">
+                <Input inputMode="decimal" disabled={timeIsFree === true} autoComplete="off" />
+              </Form.Item>
+              <Form.Item name="timeIsFree" valuePropName="checked">
+                <Checkbox>my time is free</Checkbox>
+              </Form.Item>
+            </div>
+          </div>
+          {problem && (
+            <p role="alert" style={{ color: 'var(--brick)' }}>
+              {problem}
+            </p>
+          )}
+          <Button type="primary" htmlType="submit" size="large" loading={busy}>
+            Make the project
+          </Button>
+        </Form>
+      </main>
+    </>
+  );
+}

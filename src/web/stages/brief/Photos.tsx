@@ -1,0 +1,199 @@
+import type { PhotoKind, PhotoRow } from '@core/plan/rows';
+import { Button } from 'antd';
+import { type ClipboardEvent, type DragEvent, useRef, useState } from 'react';
+import { type RefusedPhoto, usePhotoQueue } from '../../app/photoQueue';
+import { useProject } from '../../app/projectStore';
+import { TextField } from '../../ui/fields';
+import styles from './brief.module.css';
+
+export const photoAddress = (id: string, size: 'full' | 'thumbnail') => `/api/photos/${id}/${size}`;
+
+/** Pictures in by file, drop, paste or the phone's camera. */
+export function PhotoDrop(props: { label: string; hint: string; onFiles: (files: File[]) => void; busy?: boolean }) {
+  const input = useRef<HTMLInputElement>(null);
+  const [over, setOver] = useState(false);
+  const take = (list: FileList | null | undefined) => {
+    const files = [...(list ?? [])];
+    if (files.length > 0) props.onFiles(files);
+  };
+  return (
+    <fieldset
+      className={`${styles.drop} ${over ? styles.over : ''}`}
+      aria-label={props.label}
+      onDragOver={(event: DragEvent) => {
+        event.preventDefault();
+        setOver(true);
+      }}
+      onDragLeave={() => setOver(false)}
+      onDrop={(event: DragEvent) => {
+        event.preventDefault();
+        setOver(false);
+        take(event.dataTransfer.files);
+      }}
+      onPaste={(event: ClipboardEvent) => take(event.clipboardData.files)}
+    >
+      <input
+        ref={input}
+        type="file"
+        accept="image/*"
+        multiple
+        aria-label={props.label}
+        className="visually-hidden"
+        tabIndex={-1}
+        onChange={(event) => {
+          take(event.target.files);
+          event.target.value = '';
+        }}
+      />
+      <Button onClick={() => input.current?.click()} loading={props.busy ?? false}>
+        {props.label}
+      </Button>
+      <span>{props.hint}</span>
+    </fieldset>
+  );
+}
+
+/** Pictures that were refused, by name; the rest of the batch went in. */
+export function Refused(props: { refused: readonly RefusedPhoto[]; onForget: () => void }) {
+  if (props.refused.length === 0) return null;
+  return (
+    <div role="alert" className={styles.refused}>
+      {props.refused.map((entry) => (
+        <p key={`${entry.name}${entry.reason}`}>
+          <b>{entry.name}</b> was not taken: {entry.reason}
+        </p>
+      ))}
+      <Button size="small" onClick={props.onForget}>
+        Good
+      </Button>
+    </div>
+  );
+}
+
+/** A photo as a card with its name. */
+export function PhotoCard(props: { photo: PhotoRow; alt: string; children?: React.ReactNode }) {
+  const { photo } = props;
+  return (
+    <figure className={styles.photo}>
+      <a href={photoAddress(photo.id, 'full')} target="_blank" rel="noreferrer">
+        <img src={photoAddress(photo.id, 'thumbnail')} alt={props.alt} loading="lazy" />
+      </a>
+      {props.children}
+    </figure>
+  );
+}
+
+/** Before photos: reminded of until there is one, or until they are waived. */
+export function BeforePhotos() {
+  const { rows, run } = useProject();
+  const queue = usePhotoQueue();
+  const { project } = rows;
+  const kind: PhotoKind = 'before';
+  const photos = rows.photos.filter((photo) => photo.kind === kind).sort((a, b) => a.atMs - b.atMs);
+  const setWanted = (beforePhoto: 'wanted' | 'waived') =>
+    run('editProject', { id: project.id, values: { brief: { ...project.brief, beforePhoto } } });
+  return (
+    <section className={styles.sheet} aria-label="Before photos">
+      <h2>Before photos</h2>
+      {photos.length === 0 && project.brief.beforePhoto === 'wanted' && (
+        <p className={styles.remind}>
+          None yet. Take one before anything moves: it is the regret named most, and it cannot be made up for.
+        </p>
+      )}
+      <PhotoDrop
+        label="Add before photos"
+        hint="drop them here, paste them, or take them with the phone’s camera"
+        busy={queue.waiting > 0}
+        onFiles={(files) => void queue.add(files, kind)}
+      />
+      {queue.waiting > 0 && (
+        <p role="status" className="muted small">
+          {queue.waiting} on the way; kept on this device until the server has them.
+        </p>
+      )}
+      <Refused refused={queue.refused} onForget={queue.forget} />
+      <div className={styles.photos}>
+        {photos.map((photo, n) => (
+          <PhotoCard key={photo.id} photo={photo} alt={`Before, ${photo.name || `photo ${n + 1}`}`}>
+            <figcaption>
+              <span>{photo.name}</span>
+              <Button
+                size="small"
+                type="text"
+                onClick={() => run('removePhoto', { id: photo.id })}
+                aria-label={`Remove ${photo.name}`}
+              >
+                ×
+              </Button>
+            </figcaption>
+          </PhotoCard>
+        ))}
+      </div>
+      {photos.length === 0 && (
+        <Button
+          size="small"
+          type="text"
+          onClick={() => setWanted(project.brief.beforePhoto === 'wanted' ? 'waived' : 'wanted')}
+        >
+          {project.brief.beforePhoto === 'wanted' ? 'No before photo this time' : 'Remind me after all'}
+        </Button>
+      )}
+    </section>
+  );
+}
+
+/** Inspirations: the picture, where it was seen, what is taken from it. */
+export function Inspirations() {
+  const { rows, run } = useProject();
+  const queue = usePhotoQueue();
+  const photos = new Map(rows.photos.map((photo) => [photo.id, photo]));
+  return (
+    <section className={styles.sheet} aria-label="Inspirations">
+      <h2>Inspirations</h2>
+      <PhotoDrop
+        label="Add inspirations"
+        hint="pictures of what you like; say what you take from each"
+        busy={queue.waiting > 0}
+        onFiles={(files) => void queue.add(files, 'inspiration')}
+      />
+      <Refused refused={queue.refused} onForget={queue.forget} />
+      {rows.inspirations.length === 0 && <p className="muted small">Nothing noted yet.</p>}
+      {rows.inspirations.map((entry) => {
+        const photo = entry.photoId === null ? undefined : photos.get(entry.photoId);
+        const set = (values: { seenAt?: string; taken?: string }) => run('editInspiration', { id: entry.id, values });
+        return (
+          <div key={entry.id} className={styles.inspiration}>
+            {photo ? <PhotoCard photo={photo} alt={entry.taken || 'Inspiration'} /> : <span />}
+            <div>
+              <TextField label="Seen where" value={entry.seenAt} most={200} onCommit={(seenAt) => set({ seenAt })} />
+              <TextField
+                label="What is taken from it"
+                value={entry.taken}
+                most={600}
+                onCommit={(taken) => set({ taken })}
+              />
+            </div>
+            <Button
+              size="small"
+              type="text"
+              onClick={() => run('removeInspiration', { id: entry.id })}
+              aria-label="Remove this inspiration"
+            >
+              ×
+            </Button>
+          </div>
+        );
+      })}
+      <Button
+        size="small"
+        onClick={() =>
+          run('addInspiration', {
+            inspiration: { id: crypto.randomUUID(), version: 1, photoId: null, seenAt: '', taken: '' },
+          })
+        }
+      >
+        Note one without a picture
+      </Button>
+    </section>
+  );
+}

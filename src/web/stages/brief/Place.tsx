@@ -1,0 +1,104 @@
+import { briefFeeds } from '@core/plan/briefFeeds';
+import { type Household, type PetKind, petKinds } from '@core/state/brief';
+import { Checkbox, Select } from 'antd';
+import { Link } from 'react-router';
+import { useProject } from '../../app/projectStore';
+import { LengthField, NumberField } from '../../ui/fields';
+import styles from './brief.module.css';
+
+const petWords: Record<PetKind, string> = {
+  cat: 'cat',
+  dog: 'dog',
+  bird: 'bird',
+  smallAnimal: 'small animal',
+  fish: 'fish',
+};
+
+const demands: [keyof Household, string, string][] = [
+  ['pregnancy', 'somebody in the house is pregnant', 'lead and solvents'],
+  ['rented', 'rented', 'how things hang'],
+  ['noDrilling', 'no drilling', 'how things hang'],
+  ['reversibleOnly', 'only what can be undone', 'paint on owned pieces'],
+  ['outdoors', 'outdoors', 'finishes for indoors'],
+  ['damp', 'damp', 'drying and sealing'],
+  ['heatNear', 'heat or flame near', 'what may stand or hang there'],
+  ['foodNear', 'food near', 'where to spray and sand'],
+  ['buildingWorks', 'building works planned', 'dust in wet coats'],
+];
+
+/** Who lives there and what the place demands; each entry says which warnings it feeds, and how many now. */
+export function Place() {
+  const { rows, plan, run } = useProject();
+  const { project } = rows;
+  const { household } = project;
+  const feeds = briefFeeds(plan);
+  const set = (values: Partial<Household>) =>
+    run('editProject', { id: project.id, values: { household: { ...household, ...values } } });
+  const feed = (entry: keyof Household) =>
+    feeds[entry] > 0 ? (
+      <Link to="../compare" className={styles.feeds}>
+        warns of {feeds[entry]} {feeds[entry] === 1 ? 'way' : 'ways'} now
+      </Link>
+    ) : null;
+  return (
+    <section className={styles.sheet} aria-label="Household and place">
+      <h2>Household and place</h2>
+      <div className={styles.two}>
+        <div>
+          <NumberField
+            label="Youngest child, years"
+            value={household.youngestChildYears}
+            nullable
+            least={0}
+            most={17}
+            whole
+            onCommit={(youngestChildYears) => set({ youngestChildYears })}
+            hint="empty: no children; feeds lead, chewed surfaces, reach"
+          />
+          {feed('youngestChildYears')}
+        </div>
+        <div>
+          <div className={styles.field}>
+            <label htmlFor="pets">Pets</label>
+            <Select
+              id="pets"
+              aria-label="Pets"
+              mode="multiple"
+              value={household.pets}
+              onChange={(pets) => set({ pets })}
+              placeholder="none"
+              options={petKinds.map((kind) => ({ value: kind, label: petWords[kind] }))}
+              style={{ width: '100%' }}
+            />
+            <span className="muted small">feeds spraying and drying</span>
+          </div>
+          {feed('pets')}
+        </div>
+        <div>
+          <LengthField
+            label="A lamp’s cord reaches a socket within"
+            value={household.cordReachMm}
+            nullable
+            units={project.units}
+            onCommit={(cordReachMm) => set({ cordReachMm })}
+            hint="empty: not measured; sockets and doors are drawn in the sketch"
+          />
+          {feed('cordReachMm')}
+        </div>
+      </div>
+      <div className={styles.demands}>
+        {demands.map(([entry, words, about]) => (
+          <div key={entry}>
+            <Checkbox
+              checked={household[entry] === true}
+              onChange={(event) => set({ [entry]: event.target.checked } as Partial<Household>)}
+            >
+              {words}
+            </Checkbox>
+            <span className="muted small">feeds: {about}</span> {feed(entry)}
+          </div>
+        ))}
+      </div>
+    </section>
+  );
+}

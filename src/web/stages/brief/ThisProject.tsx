@@ -1,0 +1,69 @@
+import { Button } from 'antd';
+import { useState } from 'react';
+import { useNavigate } from 'react-router';
+import { api } from '../../app/api';
+import { useProject } from '../../app/projectStore';
+import styles from './brief.module.css';
+
+/** The project as a whole: copied, or copied for the next season with the same spots and its slots open again. */
+export function ThisProject() {
+  const { rows } = useProject();
+  const navigate = useNavigate();
+  const [busy, setBusy] = useState(false);
+  const [problem, setProblem] = useState<string | null>(null);
+  const copy = async (kind: 'duplicate' | 'nextSeason') => {
+    setBusy(true);
+    setProblem(null);
+    try {
+      const name = `${rows.project.name}, ${kind === 'duplicate' ? 'copy' : 'next season'}`.slice(0, 120);
+      const made = await api.copyProject(rows.project.id, { id: crypto.randomUUID(), kind, name });
+      void navigate(`/p/${made.projectId}/brief`);
+    } catch (error) {
+      setProblem(error instanceof Error ? error.message : 'It could not be copied.');
+    } finally {
+      setBusy(false);
+    }
+  };
+  const remove = async () => {
+    setBusy(true);
+    try {
+      const { id: projectId, name } = rows.project;
+      const answer = await api.command({
+        key: crypto.randomUUID(),
+        projectId,
+        kind: 'removeProject',
+        payload: { id: projectId },
+        expect: {},
+      });
+      void navigate('/', { state: { removed: { projectId, actId: answer.actId, name } } });
+    } catch (error) {
+      setProblem(error instanceof Error ? error.message : 'It could not be removed.');
+      setBusy(false);
+    }
+  };
+  return (
+    <section className={styles.sheet} aria-label="This project">
+      <h2>This project</h2>
+      <p className={styles.row}>
+        <Button onClick={() => void copy('duplicate')} disabled={busy}>
+          Duplicate it
+        </Button>
+        <Button onClick={() => void copy('nextSeason')} disabled={busy}>
+          Copy for the next season
+        </Button>
+        <span className="muted small">the same spots and palette, every slot open again</span>
+      </p>
+      <p className={styles.row}>
+        <Button type="text" onClick={() => void remove()} disabled={busy}>
+          Remove this project
+        </Button>
+        <span className="muted small">it can be brought back from the message that says so</span>
+      </p>
+      {problem && (
+        <p role="alert" className={styles.remind}>
+          {problem}
+        </p>
+      )}
+    </section>
+  );
+}

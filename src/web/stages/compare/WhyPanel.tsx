@@ -1,0 +1,210 @@
+import type { Finding } from '@core/kernel/finding';
+import { stated } from '@core/kernel/price';
+import type { OptionPlan } from '@core/plan/computePlan';
+import { explainOption, nameOfOption, type OptionFigure } from '@core/plan/explainOption';
+import { formatMoney, sentenceFor } from '@core/plan/sentences';
+import { linesInForce } from '@core/pricing/ledger';
+import { offerCash } from '@core/pricing/offer';
+import { Button } from 'antd';
+import { useState } from 'react';
+import { useProject } from '../../app/projectStore';
+import { useRim } from '../../app/useRim';
+import { amountWords, dayWords } from '../../app/words';
+import { LinkButton } from '../../ui/basics';
+import { MoneyField, NumberField, TextField } from '../../ui/fields';
+import { SettleBox } from '../../ui/SettleBox';
+import { comparisonWords, kindNames } from './Chip';
+import styles from './compare.module.css';
+import { WhyTree } from './WhyTree';
+
+const figures: [OptionFigure, string][] = [
+  ['cashAdded', 'Cash added'],
+  ['stashUsed', 'Stash used'],
+  ['hoursAdded', 'Hours'],
+  ['usableOn', 'Usable on'],
+  ['hourEarns', 'Hour earns'],
+  ['worthUpTo', 'Worth up to'],
+  ['cashAlone', 'Cash alone'],
+  ['hoursAlone', 'Hours alone'],
+  ['switching', 'Switching'],
+];
+
+/** The answer to "why?" for one option: its figures as receipts, what to mind, what can be done with it. */
+export function WhyPanel(props: {
+  option: OptionPlan;
+  onChoose: () => void;
+  /** On a narrow screen the reasons lie over the board while they are asked for. */
+  sheetOpen: boolean;
+  onClose: () => void;
+}) {
+  const { plan, run } = useProject();
+  const rim = useRim();
+  const { option } = props;
+  const [figure, setFigure] = useState<OptionFigure>('cashAdded');
+  const { footprint } = option;
+  const findings = unique(option.findings);
+  const worth = option.worthUpTo;
+  const sentence = comparisonWords(option, rim);
+  return (
+    <aside
+      className={`${styles.why} ${props.sheetOpen ? styles.sheet : ''}`}
+      aria-label="Why"
+      onKeyDown={(event) => event.key === 'Escape' && props.onClose()}
+    >
+      <button type="button" className={styles.closeSheet} onClick={props.onClose}>
+        Back to the board
+      </button>
+      <h2>
+        {footprint.slot.name}: {kindNames[option.option.kind].toLowerCase()}
+      </h2>
+      <span className="muted">{nameOfOption(option)}</span>
+      <p style={{ margin: '8px 0 0' }}>
+        {amountWords(option.cashAdded, rim)} now
+        {option.stashUsed > 0 ? ` and ${formatMoney(option.stashUsed, rim.currency)} of the stash` : ''};{' '}
+        {option.ready ? `stands in place ${dayWords(option.standsMs, plan.asOfMs, rim.timeZone)}, usable` : 'usable'}{' '}
+        {dayWords(option.usableMs, plan.asOfMs, rim.timeZone)}.{' '}
+        {sentence.words.charAt(0).toUpperCase() + sentence.words.slice(1)}.
+        {worth.kind === 'upTo' && ` Worth up to ${formatMoney(worth.till, rim.currency)} at the till.`}
+        {worth.kind === 'notEvenFree' && ' Not worth it even free, at what your hour is worth.'}
+      </p>
+      <div className={styles.acts}>
+        <Button
+          type="primary"
+          disabled={option.refused || option.chosen || option.count === 0}
+          onClick={props.onChoose}
+        >
+          {option.chosen ? 'Chosen' : 'Choose'}
+        </Button>
+        {option.option.recipeId && (
+          <LinkButton to={`../makeover/${option.option.recipeId}`}>Open the recipe</LinkButton>
+        )}
+        {footprint.finds[0] && <LinkButton to={`../hunt?find=${footprint.finds[0].id}`}>The find</LinkButton>}
+      </div>
+      <fieldset className={styles.figures} aria-label="Figure">
+        {figures.map(([id, words]) => (
+          <button key={id} type="button" aria-pressed={figure === id} onClick={() => setFigure(id)}>
+            {words}
+          </button>
+        ))}
+      </fieldset>
+      <WhyTree tree={explainOption(plan, option, figure)} />
+      {findings.map((finding) => (
+        <div key={`${finding.code}${JSON.stringify(finding.figures)}`} className={styles.note}>
+          {finding.severity === 'stop' && <b>Stop. </b>}
+          {finding.severity === 'refuse' && <b>Refused. </b>}
+          {sentenceFor(finding, rim)}
+        </div>
+      ))}
+      <div style={{ marginTop: 16 }}>
+        <NumberField
+          label="Placing by hand, minutes"
+          value={option.option.handsOnMinutes}
+          nullable
+          least={0}
+          most={6000}
+          whole
+          hint="empty: the usual for its kind"
+          onCommit={(handsOnMinutes) => run('editOption', { id: option.option.id, values: { handsOnMinutes } })}
+        />
+      </div>
+      <div className={styles.acts}>
+        <Button
+          size="small"
+          aria-pressed={option.option.yardstick}
+          onClick={() => run('editOption', { id: option.option.id, values: { yardstick: !option.option.yardstick } })}
+        >
+          {option.option.yardstick ? 'Not the yardstick' : 'Make it the yardstick'}
+        </Button>
+        <Button size="small" type="text" onClick={() => run('removeOption', { id: option.option.id })}>
+          Remove option
+        </Button>
+      </div>
+      {footprint.offers[0] && <OfferFields option={option} />}
+    </aside>
+  );
+}
+
+function unique(findings: readonly Finding[]): Finding[] {
+  const seen = new Set<string>();
+  return findings.filter((finding) => {
+    const key = `${finding.code}${JSON.stringify(finding.figures)}`;
+    if (seen.has(key)) return false;
+    seen.add(key);
+    return true;
+  });
+}
+
+/** What is known of something sold new. */
+function OfferFields(props: { option: OptionPlan }) {
+  const { rows, run } = useProject();
+  const rim = useRim();
+  const part = props.option.footprint.offers[0];
+  if (!part) return null;
+  const { offer } = part;
+  const lines = linesInForce(rows.ledger).filter((line) => line.offerId === offer.id);
+  const paid = lines.find((line) => line.kind === 'payment');
+  const promise = lines.find((line) => line.kind === 'promise');
+  const cash = offerCash(offer, part.pieces, rows.project.tax);
+  const set = (values: Record<string, unknown>) => run('editOffer', { id: offer.id, values });
+  const price =
+    offer.price.state === 'stated' ? offer.price.low : offer.price.state === 'estimated' ? offer.price.likely : null;
+  return (
+    <div>
+      <TextField label="What it is" value={offer.name} least={1} onCommit={(name) => set({ name })} />
+      <TextField label="Sold at" value={offer.source} onCommit={(source) => set({ source })} />
+      <MoneyField
+        label="Price"
+        value={price}
+        nullable
+        currency={rim.currency}
+        onCommit={(value) => set({ price: value === null ? { state: 'unknown' } : stated(value) })}
+        hint="empty: unknown"
+      />
+      <MoneyField
+        label="Delivery, once"
+        value={offer.delivery}
+        currency={rim.currency}
+        onCommit={(delivery) => set({ delivery })}
+      />
+      <NumberField
+        label="Pieces in a pack"
+        value={offer.pieces}
+        least={1}
+        most={1000}
+        whole
+        onCommit={(pieces) => set({ pieces })}
+      />
+      <NumberField
+        label="Assembly, minutes each"
+        value={offer.assemblyMinutes}
+        least={0}
+        most={6000}
+        whole
+        onCommit={(assemblyMinutes) => set({ assemblyMinutes })}
+      />
+      <NumberField
+        label="Arrives after, days"
+        value={offer.leadDays}
+        least={0}
+        most={365}
+        whole
+        onCommit={(leadDays) => set({ leadDays })}
+      />
+      {paid ? (
+        <p className="muted">Bought for {formatMoney(paid.amount, rim.currency)}.</p>
+      ) : (
+        <SettleBox
+          proposed={promise?.amount ?? (cash.atLeast ? null : cash.likely)}
+          currency={rim.currency}
+          promised={promise !== undefined}
+          canPromise
+          onSettle={(settlement) => run('orderOffer', { offerId: offer.id, ...settlement })}
+        />
+      )}
+      {(paid || promise) && !props.option.chosen && (
+        <p className="muted">It is not chosen: the money counts, the slot is filled by something else or open.</p>
+      )}
+      {promise && <p className="muted">Ordered, {formatMoney(promise.amount, rim.currency)} to pay.</p>}
+    </div>
+  );
+}

@@ -1,0 +1,125 @@
+import { assumptionDefinitions } from '@core/catalog/assumptions';
+import type { Explained } from '@core/kernel/explained';
+import { sourceTag } from '@core/kernel/source';
+import { Button } from 'antd';
+import { useState } from 'react';
+import { useProject } from '../../app/projectStore';
+import { useRim } from '../../app/useRim';
+import { explainedWords } from '../../app/words';
+import { SourceTag } from '../../ui/basics';
+import { NumberField } from '../../ui/fields';
+import styles from './compare.module.css';
+
+/** A figure's sum, line by line, like a till receipt: reasons first, the figure last. */
+export function WhyTree(props: { tree: Explained }) {
+  const rim = useRim();
+  const { tree } = props;
+  return (
+    <div className={styles.receipt}>
+      {tree.because.map((line, index) => (
+        <Line key={`${line.label}-${index}`} line={line} depth={0} />
+      ))}
+      <div className={`${styles.line} ${styles.total}`}>
+        <span>{tree.label}</span>
+        <span data-testid="why-total">{explainedWords(tree, rim)}</span>
+        {tree.note && <small>{tree.note}</small>}
+      </div>
+    </div>
+  );
+}
+
+function Line(props: { line: Explained; depth: number }) {
+  const rim = useRim();
+  const { line } = props;
+  const [open, setOpen] = useState(false);
+  const [editing, setEditing] = useState(false);
+  const hasMore = line.because.length > 0;
+  const label = hasMore ? (
+    <button type="button" className={styles.toggle} aria-expanded={open} onClick={() => setOpen(!open)}>
+      {line.label}
+    </button>
+  ) : (
+    line.label
+  );
+  return (
+    <>
+      <div className={styles.line}>
+        <span>{label}</span>
+        {line.assumption ? (
+          <button
+            type="button"
+            className={styles.assume}
+            onClick={() => setEditing(!editing)}
+            aria-expanded={editing}
+            aria-label={`${line.label}: ${explainedWords(line, rim)}, change`}
+          >
+            {explainedWords(line, rim)}
+          </button>
+        ) : (
+          <span>{explainedWords(line, rim)}</span>
+        )}
+        <small>
+          {line.note ? `${line.note} ` : ''}
+          {line.source && <SourceTag>{sourceTag(line.source)}</SourceTag>}
+        </small>
+      </div>
+      {editing && line.assumption && (
+        <AssumptionEditor
+          assumptionKey={line.assumption.key}
+          scope={line.assumption.scope}
+          value={Number(line.value)}
+          onDone={() => setEditing(false)}
+        />
+      )}
+      {open && (
+        <div className={styles.nested}>
+          {line.because.map((inner, index) => (
+            <Line key={`${inner.label}-${index}`} line={inner} depth={props.depth + 1} />
+          ))}
+        </div>
+      )}
+    </>
+  );
+}
+
+/** Changes an assumption where it is read; it becomes an override of the project, or of the one supply. */
+export function AssumptionEditor(props: { assumptionKey: string; scope: string; value: number; onDone: () => void }) {
+  const { rows, run } = useProject();
+  const definition = assumptionDefinitions.get(props.assumptionKey);
+  const isSupply = props.scope.startsWith('supply:');
+  const [onlyThis, setOnlyThis] = useState(false);
+  if (!definition) return null;
+  const scope = isSupply && onlyThis ? props.scope : 'project';
+  const inForce = rows.overrides.find(
+    (row) => row.key === props.assumptionKey && (row.scope === props.scope || row.scope === 'project'),
+  );
+  return (
+    <div style={{ padding: '8px 0 2px 12px' }}>
+      <NumberField
+        label={definition.label}
+        value={props.value}
+        least={definition.minimum}
+        most={definition.maximum}
+        autoFocus
+        hint={`table: ${definition.figure.low} to ${definition.figure.high}, usual ${definition.figure.usual}`}
+        onCommit={(value) => {
+          run('setOverride', {
+            override: { id: crypto.randomUUID(), version: 1, key: props.assumptionKey, scope, value, note: '' },
+          });
+          props.onDone();
+        }}
+      />
+      {isSupply && (
+        <label className="small" style={{ display: 'block', marginBottom: 8 }}>
+          <input type="checkbox" checked={onlyThis} onChange={(event) => setOnlyThis(event.target.checked)} /> only for
+          this can (its label says so)
+        </label>
+      )}
+      {inForce && (
+        <Button size="small" onClick={() => run('resetOverrides', { ids: [inForce.id] })}>
+          Back to the table
+        </Button>
+      )}
+    </div>
+  );
+}

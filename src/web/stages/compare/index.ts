@@ -1,0 +1,3 @@
+export { ComparePage } from './ComparePage';
+export { PurseWhy } from './PurseWhy';
+export { WhyTree } from './WhyTree';

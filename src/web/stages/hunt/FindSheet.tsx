@@ -1,0 +1,209 @@
+import { materials, oldFinishes, substrates } from '@core/catalog/substrates';
+import type { FindRow } from '@core/plan/rows';
+import { linesInForce } from '@core/pricing/ledger';
+import { receiptOf } from '@core/pricing/receipt';
+import { completeMeasures } from '@core/surface/furnitureTemplate';
+import { furnitureTemplates } from '@core/surface/templates';
+import { Button } from 'antd';
+import { useProject } from '../../app/projectStore';
+import { useRim } from '../../app/useRim';
+import { LabField } from '../../ui/ColorCardPicker';
+import { Choice, LengthField, NumberField, TextField } from '../../ui/fields';
+import { PieceDrawing } from '../../ui/PieceDrawing';
+import { SettleBox } from '../../ui/SettleBox';
+import styles from './hunt.module.css';
+import { PriceStoryEditor } from './PriceStoryEditor';
+
+/** Everything about one find, each field saved when it is left. */
+export function FindSheet(props: { find: FindRow }) {
+  const { rows, run } = useProject();
+  const rim = useRim();
+  const { find } = props;
+  const template = furnitureTemplates.find(find.templateId);
+  const set = (values: Partial<Omit<FindRow, 'id' | 'version'>>) => run('editFind', { id: find.id, values });
+  const fallback = substrates.find(find.finishId ?? find.materialId)?.usualColor ?? '#cccccc';
+  const till = receiptOf(find.story, rim.currency, rows.project.tax).total;
+  const promise = linesInForce(rows.ledger).find((line) => line.findId === find.id && line.kind === 'promise');
+  const bought = find.state === 'bought' || find.state === 'promised' || find.state === 'owned';
+  return (
+    <div>
+      <div className={styles.sheet}>
+        <div style={{ display: 'flex', gap: 16 }}>
+          <div style={{ flex: 1, minWidth: 0 }}>
+            <div className={styles.two}>
+              <TextField label="What is it" value={find.name} least={1} onCommit={(name) => set({ name })} />
+              <TextField label="Seen at" value={find.source} onCommit={(source) => set({ source })} />
+              <Choice
+                label="Kind of piece"
+                value={find.templateId}
+                options={furnitureTemplates.all.map((entry) => ({ value: entry.id, label: entry.name }))}
+                onChange={(templateId) =>
+                  set({
+                    templateId,
+                    measures: completeMeasures(furnitureTemplates.get(templateId), {}),
+                    kind: furnitureTemplates.get(templateId).traits.includes('lamp')
+                      ? 'lamp'
+                      : find.kind === 'lamp'
+                        ? 'ordinary'
+                        : find.kind,
+                    cordCondition: furnitureTemplates.get(templateId).traits.includes('lamp') ? 'unknown' : 'none',
+                  })
+                }
+              />
+              <Choice
+                label="Take care, it is"
+                value={find.kind}
+                options={[
+                  { value: 'ordinary', label: 'an ordinary piece' },
+                  { value: 'lamp', label: 'a lamp' },
+                  { value: 'toyOrCot', label: 'a cot, a toy or chewed on' },
+                  { value: 'tableware', label: 'for food or drink' },
+                  { value: 'candle', label: 'a candle' },
+                  { value: 'dropSideCot', label: 'a drop-side cot' },
+                  { value: 'oldCot', label: 'a cot over ten years old' },
+                  { value: 'childSeatOrHelmet', label: 'a child seat or helmet' },
+                  { value: 'spaceHeater', label: 'a heater, halogen lamp or gas item' },
+                ]}
+                onChange={(kind) => set({ kind })}
+              />
+            </div>
+          </div>
+          <PieceDrawing
+            templateId={find.templateId}
+            measures={find.measures}
+            colorOf={() => find.color}
+            label={`${find.name}, as it is`}
+            size={130}
+          />
+        </div>
+        {template && (
+          <div className={styles.three}>
+            {template.measures.map((measure) =>
+              measure.kind === 'length' ? (
+                <LengthField
+                  key={measure.id}
+                  label={measure.label}
+                  value={find.measures[measure.id] ?? measure.standard}
+                  units={rim.units}
+                  onCommit={(value) => set({ measures: { ...find.measures, [measure.id]: value } })}
+                />
+              ) : (
+                <NumberField
+                  key={measure.id}
+                  label={measure.label}
+                  value={find.measures[measure.id] ?? measure.standard}
+                  least={measure.minimum}
+                  most={measure.maximum}
+                  whole
+                  onCommit={(value) => set({ measures: { ...find.measures, [measure.id]: value } })}
+                />
+              ),
+            )}
+          </div>
+        )}
+      </div>
+      <div className={styles.sheet}>
+        <h3>Price, from tag to till</h3>
+        <PriceStoryEditor story={find.story} onChange={(story) => set({ story })} />
+      </div>
+      <div className={styles.sheet}>
+        <h3>What it is made of</h3>
+        <div className={styles.three}>
+          <Choice
+            label="Material"
+            value={find.materialId}
+            options={materials.map((row) => ({ value: row.id, label: row.name }))}
+            onChange={(materialId) => set({ materialId })}
+          />
+          <Choice<string>
+            label="Present finish"
+            value={find.finishId ?? 'bare'}
+            options={[
+              { value: 'bare', label: 'Bare' },
+              ...oldFinishes.map((row) => ({ value: row.id, label: row.name })),
+            ]}
+            onChange={(value) =>
+              set({
+                finishId: value === 'bare' ? null : value,
+                sheen: value === 'glossyVarnish' ? 'gloss' : find.sheen,
+              })
+            }
+          />
+          <Choice
+            label="Sheen"
+            value={find.sheen}
+            options={[
+              { value: 'unknown', label: 'not looked' },
+              { value: 'matt', label: 'matt' },
+              { value: 'satin', label: 'satin' },
+              { value: 'gloss', label: 'gloss' },
+            ]}
+            onChange={(sheen) => set({ sheen })}
+          />
+          <Choice
+            label="How old"
+            value={find.era}
+            options={[
+              { value: 'unknown', label: 'unknown' },
+              { value: 'old', label: 'before 1978 (UK: 1992)' },
+              { value: 'recent', label: 'newer' },
+            ]}
+            onChange={(era) => set({ era })}
+          />
+          {find.finishId !== null && (
+            <Choice
+              label="Lead test"
+              value={find.leadTest}
+              options={[
+                { value: 'notTested', label: 'not tested' },
+                { value: 'negative', label: 'negative' },
+                { value: 'positive', label: 'positive' },
+              ]}
+              onChange={(leadTest) => set({ leadTest })}
+            />
+          )}
+          {find.kind === 'lamp' && (
+            <Choice
+              label="Cord"
+              value={find.cordCondition}
+              options={[
+                { value: 'unknown', label: 'not checked' },
+                { value: 'sound', label: 'checked, sound' },
+                { value: 'damaged', label: 'damaged' },
+                { value: 'none', label: 'has none' },
+              ]}
+              onChange={(cordCondition) => set({ cordCondition })}
+            />
+          )}
+          <LabField label="Color now" value={find.color} fallbackHex={fallback} onChange={(color) => set({ color })} />
+          <NumberField
+            label="Small repairs, minutes"
+            value={find.repairMinutes}
+            least={0}
+            most={6000}
+            whole
+            onCommit={(repairMinutes) => set({ repairMinutes })}
+          />
+        </div>
+        <TextField label="Note" value={find.note} most={2000} onCommit={(note) => set({ note })} />
+      </div>
+      {(!bought || find.state === 'promised') && (
+        <SettleBox
+          proposed={promise?.amount ?? (till.atLeast ? null : till.likely)}
+          currency={rim.currency}
+          promised={promise !== undefined}
+          canPromise
+          onSettle={(settlement) => run('buyFind', { findId: find.id, ...settlement })}
+        />
+      )}
+      <p style={{ display: 'flex', gap: 8, flexWrap: 'wrap' }}>
+        {!bought && <Button onClick={() => set({ state: 'owned' })}>It is ours already</Button>}
+        {find.state === 'seen' && <Button onClick={() => set({ state: 'passed' })}>Pass</Button>}
+        {find.state === 'passed' && <Button onClick={() => set({ state: 'seen' })}>Look at it again</Button>}
+        <Button type="text" onClick={() => run('removeFind', { id: find.id })}>
+          Remove find
+        </Button>
+      </p>
+    </div>
+  );
+}

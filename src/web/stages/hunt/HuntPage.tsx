@@ -1,0 +1,86 @@
+import type { FindRow } from '@core/plan/rows';
+import { receiptOf } from '@core/pricing/receipt';
+import { Button } from 'antd';
+import { useState } from 'react';
+import { useSearchParams } from 'react-router';
+import { useProject } from '../../app/projectStore';
+import shell from '../../app/shell.module.css';
+import { useRim } from '../../app/useRim';
+import { amountWords } from '../../app/words';
+import { Empty } from '../../ui/basics';
+import { FindSheet } from './FindSheet';
+import styles from './hunt.module.css';
+import { QuickEntry } from './QuickEntry';
+import { Receipt } from './Receipt';
+import { UseFor } from './UseFor';
+
+/** Finds: in by the quick line, refined beside their receipt, sent to a slot. */
+export function HuntPage() {
+  const { rows } = useProject();
+  const rim = useRim();
+  const [search, setSearch] = useSearchParams();
+  const [withPassed, setWithPassed] = useState(false);
+  const passed = rows.finds.filter((find) => find.state === 'passed').length;
+  const finds = [...rows.finds]
+    .filter((find) => withPassed || find.state !== 'passed')
+    .sort((a, b) => a.name.localeCompare(b.name));
+  const selected = finds.find((find) => find.id === search.get('find')) ?? finds[0] ?? null;
+  const wantedSlot = search.get('slot');
+  const used = new Set(rows.options.flatMap((option) => option.parts.map((part) => part.findId)));
+  const answersNothing = (find: FindRow) => !used.has(find.id) && find.reason === '' && find.state !== 'owned';
+  const select = (id: string) => setSearch(wantedSlot ? { find: id, slot: wantedSlot } : { find: id });
+  return (
+    <main className={shell.page}>
+      <QuickEntry onAdded={select} wanted={search.get('new') !== null} />
+      {rows.finds.length === 0 ? (
+        <Empty title="Nothing seen yet">
+          <p>Type what you saw as you would say it: “nightstand, $12, half off, one drawer sticks”.</p>
+        </Empty>
+      ) : (
+        <div className={styles.layout}>
+          <div>
+            <ul className={styles.list} aria-label="Finds">
+              {finds.map((find) => (
+                <li key={find.id}>
+                  <button type="button" aria-current={find.id === selected?.id} onClick={() => select(find.id)}>
+                    <b>{find.name}</b>
+                    <span>
+                      {find.state === 'owned'
+                        ? 'owned'
+                        : amountWords(receiptOf(find.story, rim.currency, rows.project.tax).total, rim)}
+                    </span>
+                    <small>
+                      {[find.source, stateWords[find.state], answersNothing(find) ? 'no slot yet' : '']
+                        .filter((text) => text !== '')
+                        .join(' · ')}
+                    </small>
+                  </button>
+                </li>
+              ))}
+            </ul>
+            {passed > 0 && (
+              <Button size="small" type="text" onClick={() => setWithPassed(!withPassed)}>
+                {withPassed ? 'Hide what we passed' : `Passed: ${passed}`}
+              </Button>
+            )}
+          </div>
+          {selected && <FindSheet key={selected.id} find={selected} />}
+          {selected && (
+            <div>
+              <Receipt title={selected.name} source={selected.source} story={selected.story} />
+              <UseFor key={selected.id} find={selected} wantedSlot={wantedSlot} />
+            </div>
+          )}
+        </div>
+      )}
+    </main>
+  );
+}
+
+const stateWords: Record<FindRow['state'], string> = {
+  seen: 'seen',
+  bought: 'bought',
+  promised: 'ordered',
+  owned: 'owned',
+  passed: 'passed',
+};

@@ -1,0 +1,286 @@
+import { stated } from '@core/kernel/price';
+import type { PriceLine, PriceStory } from '@core/pricing/priceStory';
+import { Button, Dropdown } from 'antd';
+import { useRim } from '../../app/useRim';
+import { Choice, MoneyField, NumberField } from '../../ui/fields';
+import styles from './hunt.module.css';
+
+const kinds: { key: PriceLine['kind']; label: string; make: () => PriceLine }[] = [
+  { key: 'markdown', label: 'Markdown, %', make: () => ({ kind: 'markdown', percentThousandths: 50_000 }) },
+  { key: 'couponMoney', label: 'Coupon in money', make: () => ({ kind: 'couponMoney', amount: 0, by: 'store' }) },
+  {
+    key: 'couponPercent',
+    label: 'Coupon in percent',
+    make: () => ({ kind: 'couponPercent', percentThousandths: 10_000 }),
+  },
+  { key: 'couponUnknown', label: 'Coupon, unknown which', make: () => ({ kind: 'couponUnknown', value: 10_000 }) },
+  { key: 'fee', label: 'Fee', make: () => ({ kind: 'fee', amount: 0, taxed: false }) },
+  { key: 'delivery', label: 'Delivery', make: () => ({ kind: 'delivery', amount: 0, taxed: false }) },
+];
+
+/** Edits a price story: the tag and what happens to it in order, tax, rounding, pack. */
+export function PriceStoryEditor(props: { story: PriceStory; onChange: (story: PriceStory) => void }) {
+  const { story } = props;
+  const rim = useRim();
+  const set = (change: Partial<PriceStory>) => props.onChange({ ...story, ...change });
+  const setLine = (index: number, line: PriceLine | null) =>
+    set({
+      lines:
+        line === null
+          ? story.lines.filter((_, i) => i !== index)
+          : story.lines.map((old, i) => (i === index ? line : old)),
+    });
+  const swap = (index: number, by: -1 | 1) => {
+    const lines = [...story.lines];
+    const [moved] = lines.splice(index, 1);
+    if (moved) lines.splice(index + by, 0, moved);
+    set({ lines });
+  };
+  const tag = story.tag.state === 'stated' ? story.tag.low : story.tag.state === 'estimated' ? story.tag.likely : null;
+  return (
+    <>
+      <div className={styles.three}>
+        <Choice
+          label="Price is"
+          value={story.tag.state}
+          options={[
+            { value: 'stated', label: 'on the tag' },
+            { value: 'estimated', label: 'estimated' },
+            { value: 'free', label: 'free' },
+            { value: 'unknown', label: 'unknown' },
+          ]}
+          onChange={(state) =>
+            set({
+              tag:
+                state === 'stated'
+                  ? stated(tag ?? 0)
+                  : state === 'estimated'
+                    ? {
+                        state,
+                        low: Math.round((tag ?? 0) * 0.8),
+                        likely: tag ?? 0,
+                        high: Math.round((tag ?? 0) * 1.25),
+                      }
+                    : { state },
+            })
+          }
+        />
+        {story.tag.state === 'stated' && (
+          <MoneyField
+            label="Tag price"
+            value={story.tag.low}
+            currency={rim.currency}
+            onCommit={(value) => set({ tag: stated(value) })}
+          />
+        )}
+        {story.tag.state === 'estimated' && (
+          <>
+            <MoneyField
+              label="From"
+              value={story.tag.low}
+              currency={rim.currency}
+              onCommit={(low) =>
+                story.tag.state === 'estimated' &&
+                set({
+                  tag: {
+                    ...story.tag,
+                    low,
+                    likely: Math.max(low, story.tag.likely),
+                    high: Math.max(low, story.tag.high),
+                  },
+                })
+              }
+            />
+            <MoneyField
+              label="To"
+              value={story.tag.high}
+              currency={rim.currency}
+              onCommit={(high) =>
+                story.tag.state === 'estimated' &&
+                set({
+                  tag: {
+                    state: 'estimated',
+                    high,
+                    low: Math.min(high, story.tag.low),
+                    likely: Math.round((Math.min(high, story.tag.low) + high) / 2),
+                  },
+                })
+              }
+            />
+          </>
+        )}
+        <NumberField
+          label="How many tags"
+          value={story.quantity}
+          least={1}
+          most={1000}
+          whole
+          onCommit={(quantity) => set({ quantity })}
+        />
+      </div>
+      {story.lines.map((line, index) => (
+        <div className={styles.line} key={`${index}-${line.kind}`}>
+          <Choice
+            label={`Line ${index + 1}`}
+            value={line.kind}
+            options={kinds.map(({ key, label }) => ({ value: key, label }))}
+            onChange={(kind) => setLine(index, kinds.find((entry) => entry.key === kind)?.make() ?? line)}
+          />
+          {(line.kind === 'markdown' || line.kind === 'couponPercent') && (
+            <NumberField
+              label="Percent"
+              suffix="%"
+              value={line.percentThousandths / 1000}
+              least={0}
+              most={100}
+              onCommit={(value) => setLine(index, { ...line, percentThousandths: Math.round(value * 1000) })}
+            />
+          )}
+          {line.kind === 'couponUnknown' && (
+            <NumberField
+              label="It says"
+              value={line.value / 1000}
+              least={0}
+              most={100}
+              onCommit={(value) => setLine(index, { ...line, value: Math.round(value * 1000) })}
+            />
+          )}
+          {(line.kind === 'couponMoney' || line.kind === 'fee' || line.kind === 'delivery') && (
+            <MoneyField
+              label="Amount"
+              value={line.amount}
+              currency={rim.currency}
+              onCommit={(amount) => setLine(index, { ...line, amount })}
+            />
+          )}
+          {line.kind === 'couponMoney' ? (
+            <Choice
+              label="By"
+              value={line.by}
+              options={[
+                { value: 'store', label: 'the store' },
+                { value: 'maker', label: 'the maker' },
+              ]}
+              onChange={(by) => setLine(index, { ...line, by })}
+            />
+          ) : line.kind === 'fee' || line.kind === 'delivery' ? (
+            <Choice
+              label="Taxed"
+              value={line.taxed ? 'yes' : 'no'}
+              options={[
+                { value: 'yes', label: 'yes' },
+                { value: 'no', label: 'no' },
+              ]}
+              onChange={(taxed) => setLine(index, { ...line, taxed: taxed === 'yes' })}
+            />
+          ) : (
+            <span />
+          )}
+          <span style={{ paddingTop: 22, whiteSpace: 'nowrap' }}>
+            {index > 0 && (
+              <Button size="small" type="text" aria-label={`Move line ${index + 1} up`} onClick={() => swap(index, -1)}>
+                ↑
+              </Button>
+            )}
+            <Button
+              size="small"
+              type="text"
+              aria-label={`Remove line ${index + 1}`}
+              onClick={() => setLine(index, null)}
+            >
+              ×
+            </Button>
+          </span>
+        </div>
+      ))}
+      <p style={{ margin: '0 0 12px' }}>
+        <Dropdown
+          menu={{
+            items: kinds.map(({ key, label }) => ({ key, label })),
+            onClick: ({ key }) =>
+              set({
+                lines: [
+                  ...story.lines,
+                  kinds.find((entry) => entry.key === key)?.make() ?? { kind: 'fee', amount: 0, taxed: false },
+                ],
+              }),
+          }}
+          trigger={['click']}
+        >
+          <Button size="small">Add a line: markdown, coupon, fee …</Button>
+        </Dropdown>
+      </p>
+      <div className={styles.three}>
+        <NumberField
+          label="Pieces in the pack"
+          value={story.pieces}
+          least={1}
+          most={1000}
+          whole
+          onCommit={(pieces) =>
+            set({ pieces, usable: story.usable === story.pieces ? pieces : Math.min(story.usable, pieces) })
+          }
+        />
+        <NumberField
+          label="Usable of them"
+          value={story.usable}
+          least={0}
+          most={story.pieces}
+          whole
+          onCommit={(usable) => set({ usable })}
+        />
+        <Choice
+          label="The till rounds"
+          value={story.rounding}
+          options={[
+            { value: 'line', label: 'each line' },
+            { value: 'piece', label: 'each piece' },
+            { value: 'receipt', label: 'the receipt' },
+          ]}
+          onChange={(rounding) => set({ rounding })}
+        />
+        <Choice
+          label="Tax"
+          value={
+            story.tax === null
+              ? 'project'
+              : story.tax.percentThousandths === 0
+                ? 'none'
+                : story.tax.included
+                  ? 'included'
+                  : 'added'
+          }
+          options={[
+            { value: 'project', label: 'as in the project' },
+            { value: 'none', label: 'none on this' },
+            { value: 'added', label: 'added, own rate' },
+            { value: 'included', label: 'included, own rate' },
+          ]}
+          onChange={(kind) =>
+            set({
+              tax:
+                kind === 'project'
+                  ? null
+                  : {
+                      percentThousandths: kind === 'none' ? 0 : story.tax?.percentThousandths || 8_000,
+                      included: kind === 'included',
+                    },
+            })
+          }
+        />
+        {story.tax !== null && story.tax.percentThousandths > 0 && (
+          <NumberField
+            label="Rate"
+            suffix="%"
+            value={story.tax.percentThousandths / 1000}
+            least={0}
+            most={50}
+            onCommit={(value) =>
+              story.tax && set({ tax: { ...story.tax, percentThousandths: Math.round(value * 1000) } })
+            }
+          />
+        )}
+      </div>
+    </>
+  );
+}

@@ -1,0 +1,71 @@
+import { formatMoney, sentenceFor } from '@core/plan/sentences';
+import type { PriceStory } from '@core/pricing/priceStory';
+import { type ReceiptLine, receiptOf } from '@core/pricing/receipt';
+import { useProject } from '../../app/projectStore';
+import { useRim } from '../../app/useRim';
+import { amountWords } from '../../app/words';
+import styles from './hunt.module.css';
+
+const names: Record<ReceiptLine['kind'], string> = {
+  tag: 'Tag',
+  markdown: 'Markdown',
+  couponMoney: 'Coupon',
+  couponPercent: 'Coupon',
+  couponUnknown: 'Coupon, money or percent?',
+  fee: 'Fee',
+  delivery: 'Delivery',
+  tax: 'Tax',
+};
+
+/** A price story as the till prints it, to the cent. */
+export function Receipt(props: { title: string; source: string; story: PriceStory }) {
+  const { rows } = useProject();
+  const rim = useRim();
+  const receipt = receiptOf(props.story, rim.currency, rows.project.tax);
+  return (
+    <section className={styles.receipt} aria-label="Receipt">
+      <h3>{props.title}</h3>
+      <span className="muted">{props.source || 'no source noted'}</span>
+      <div style={{ borderTop: '1px solid var(--ink)', marginTop: 8, paddingTop: 4 }}>
+        {receipt.lines.map((line, index) => {
+          const percent = line.percentThousandths === undefined ? '' : ` ${line.percentThousandths / 1000} %`;
+          const included = line.kind === 'tax' && receipt.taxIncluded;
+          const unknown = line.kind === 'tag' && props.story.tag.state === 'unknown';
+          return (
+            <div className={styles.row} key={`${line.kind}-${index}`}>
+              <span>
+                {names[line.kind]}
+                {percent}
+                {line.quantity && line.quantity > 1 ? `, ${line.quantity} ×` : ''}
+              </span>
+              <span>
+                {unknown
+                  ? 'unknown'
+                  : included
+                    ? `${formatMoney(receipt.tax.likely, rim.currency)} in it`
+                    : amountWords({ ...line.amount, atLeast: false }, rim)}
+              </span>
+            </div>
+          );
+        })}
+        <div className={`${styles.row} ${styles.total}`}>
+          <span>At the till</span>
+          <span>{amountWords(receipt.total, rim)}</span>
+        </div>
+        {(receipt.pieces > 1 || receipt.usable !== receipt.pieces) && (
+          <div className={styles.row}>
+            <span>
+              {receipt.usable} of {receipt.pieces} {receipt.pieces === 1 ? 'piece' : 'pieces'} usable
+            </span>
+            <span>{receipt.perUsable ? `${amountWords(receipt.perUsable, rim)} each` : 'none usable'}</span>
+          </div>
+        )}
+        {receipt.findings.map((finding) => (
+          <p key={finding.code} style={{ color: 'var(--clay)', margin: '6px 0 0' }}>
+            {sentenceFor(finding, rim)}
+          </p>
+        ))}
+      </div>
+    </section>
+  );
+}

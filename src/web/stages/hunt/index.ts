@@ -1,0 +1,2 @@
+export { HuntPage } from './HuntPage';
+export { Receipt } from './Receipt';

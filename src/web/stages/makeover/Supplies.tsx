@@ -1,0 +1,223 @@
+import { UNIT_PRICE_SCALE } from '@core/kernel/money';
+import { stated } from '@core/kernel/price';
+import { ML_PER_US_FLUID_OUNCE } from '@core/kernel/units';
+import type { PackRow, SupplyRow } from '@core/plan/rows';
+import type { PackPurchase } from '@core/pricing/cheapestPacks';
+import { kindOfSupplyKey } from '@core/recipe/supplyKey';
+import type { Sheen } from '@core/state/surfaceState';
+import { Button } from 'antd';
+import { useState } from 'react';
+import { useProject } from '../../app/projectStore';
+import { useRim } from '../../app/useRim';
+import { amountWords, supplyWords } from '../../app/words';
+import { SourceTag } from '../../ui/basics';
+import { MoneyField, NumberField, TextField } from '../../ui/fields';
+import { SettleBox } from '../../ui/SettleBox';
+import styles from './makeover.module.css';
+
+/** What a recipe takes: each supply with stash and packs, editable where it is read. */
+export function Supplies(props: { needs: ReadonlyMap<string, number> }) {
+  const [open, setOpen] = useState<string | null>(null);
+  return (
+    <>
+      <h3>It takes</h3>
+      {props.needs.size === 0 && <p className="muted small">Nothing yet: choose a finish.</p>}
+      {[...props.needs].map(([key, need]) => (
+        <SupplyLine
+          key={key}
+          supplyKey={key}
+          need={need}
+          open={open === key}
+          onToggle={() => setOpen(open === key ? null : key)}
+        />
+      ))}
+    </>
+  );
+}
+
+function SupplyLine(props: { supplyKey: string; need: number; open: boolean; onToggle: () => void }) {
+  const { plan } = useProject();
+  const rim = useRim();
+  const supply = plan.sums.book.get(props.supplyKey);
+  const purchase = plan.sums.book.purchase(props.supplyKey, props.need);
+  const packs = purchase.packs
+    .map((pack) => `${pack.count} × ${supply.packs.find((known) => known.id === pack.id)?.name ?? ''}`)
+    .join(' + ');
+  return (
+    <div className={styles.supply}>
+      <div className={styles.supplyHead}>
+        <span>
+          {supply.name}{' '}
+          <span className="muted">
+            {supply.stash > 0
+              ? `${supply.stashState === 'about' ? 'about ' : ''}${supplyWords(supply.stash, supply.unit, rim.units)} in the stash`
+              : ''}
+          </span>
+          <br />
+          <span className="muted small">
+            {packs === '' ? 'the stash covers it' : `to buy: ${packs}, ${amountWords(purchase.cash, rim)}`}{' '}
+            {packs !== '' && supply.estimated && <SourceTag>estimated</SourceTag>}
+          </span>
+        </span>
+        <b>{supplyWords(props.need, supply.unit, rim.units)}</b>
+        <Button
+          size="small"
+          aria-expanded={props.open}
+          onClick={props.onToggle}
+          aria-label={`Stash and packs of ${supply.name}`}
+        >
+          {props.open ? 'Close' : 'Packs'}
+        </Button>
+      </div>
+      {props.open && <SupplyEditor supplyKey={props.supplyKey} purchase={purchase} />}
+    </div>
+  );
+}
+
+/** Stash and packs of one supply. The first change turns the tables' estimates into the studio's own prices. */
+function SupplyEditor(props: { supplyKey: string; purchase: PackPurchase }) {
+  const { rows, plan, run } = useProject();
+  const rim = useRim();
+  const supply = plan.sums.book.get(props.supplyKey);
+  const [kindId = '', cardId = '', sheen = ''] = props.supplyKey.split('|');
+  const perShown = supply.unit === 'mL' && rim.units === 'us' ? ML_PER_US_FLUID_OUNCE : 1;
+  const unitName =
+    supply.unit === 'mL' ? (rim.units === 'us' ? 'fl oz' : 'ml') : supply.unit === 'can' ? 'cans' : 'sheets';
+  const row: SupplyRow = supply.row ?? {
+    id: crypto.randomUUID(),
+    version: 1,
+    kindId: kindOfSupplyKey(props.supplyKey) || kindId,
+    colorCardId: cardId === '' ? null : cardId,
+    sheen: sheen === '' ? null : (sheen as Sheen),
+    stash: { state: 'none', amount: 0 },
+    unitCostMillionths: null,
+  };
+  const ownPacks: PackRow[] = supply.row
+    ? rows.packs
+        .filter((pack) => pack.supplyId === row.id)
+        .sort((a, b) => a.size - b.size || a.name.localeCompare(b.name))
+    : [];
+  const packs: PackRow[] =
+    ownPacks.length > 0
+      ? ownPacks
+      : supply.packs.map((pack) => ({
+          id: crypto.randomUUID(),
+          version: 1,
+          supplyId: row.id,
+          name: pack.name,
+          size: pack.size,
+          price: pack.price,
+          source: '',
+          seenOn: '',
+        }));
+  const save = (change: Partial<SupplyRow>, nextPacks: PackRow[] | null) =>
+    run('saveSupply', { supply: { ...row, ...change }, packs: nextPacks ?? ownPacks });
+  const setPack = (index: number, change: Partial<PackRow>) =>
+    save(
+      {},
+      packs.map((pack, i) => (i === index ? { ...pack, ...change } : pack)),
+    );
+  const likely = (pack: PackRow) =>
+    pack.price.state === 'stated'
+      ? pack.price.low
+      : pack.price.state === 'estimated'
+        ? pack.price.likely
+        : pack.price.state === 'free'
+          ? 0
+          : null;
+  const { purchase } = props;
+  const amount = purchase.packs.reduce(
+    (sum, pack) => sum + pack.count * (supply.packs.find((known) => known.id === pack.id)?.size ?? 0),
+    0,
+  );
+  return (
+    <div className={styles.editor}>
+      {amount > 0 && (
+        <SettleBox
+          key={amount}
+          proposed={purchase.cash.atLeast ? null : purchase.cash.likely}
+          currency={rim.currency}
+          canPromise={false}
+          onSettle={({ paid, ledgerId, atMs }) => run('buySupply', { supply: row, amount, paid, ledgerId, atMs })}
+        />
+      )}
+      <div className={styles.two}>
+        <NumberField
+          label={`In the stash, ${unitName}`}
+          value={row.stash.state === 'none' ? 0 : row.stash.amount / perShown}
+          digits={2}
+          least={0}
+          most={100_000}
+          onCommit={(value) =>
+            save(
+              { stash: value > 0 ? { state: 'exact', amount: value * perShown } : { state: 'none', amount: 0 } },
+              null,
+            )
+          }
+        />
+        <MoneyField
+          label={`What it cost, per ${unitName === 'cans' ? 'can' : unitName === 'sheets' ? 'sheet' : unitName}`}
+          hint="empty: valued at what replacing costs"
+          currency={rim.currency}
+          nullable
+          value={
+            row.unitCostMillionths === null ? null : Math.round((row.unitCostMillionths * perShown) / UNIT_PRICE_SCALE)
+          }
+          onCommit={(value) =>
+            save(
+              { unitCostMillionths: value === null ? null : Math.round((value * UNIT_PRICE_SCALE) / perShown) },
+              null,
+            )
+          }
+        />
+      </div>
+      {packs.map((pack, index) => (
+        <div className={styles.three} key={`${pack.name}-${index}`}>
+          <TextField label="Pack" value={pack.name} least={1} most={80} onCommit={(name) => setPack(index, { name })} />
+          <NumberField
+            label={`Size, ${unitName}`}
+            value={pack.size / perShown}
+            digits={2}
+            least={0.01}
+            most={10_000}
+            onCommit={(size) => setPack(index, { size: size * perShown })}
+          />
+          <MoneyField
+            label={pack.price.state === 'estimated' ? 'Shelf price (estimated)' : 'Shelf price'}
+            nullable
+            value={likely(pack)}
+            currency={rim.currency}
+            onCommit={(value) => setPack(index, { price: value === null ? { state: 'unknown' } : stated(value) })}
+          />
+        </div>
+      ))}
+      <p style={{ display: 'flex', gap: 8 }}>
+        <Button
+          size="small"
+          onClick={() =>
+            save({}, [
+              ...packs,
+              {
+                id: crypto.randomUUID(),
+                version: 1,
+                supplyId: row.id,
+                name: 'another size',
+                size: supply.unit === 'mL' ? 500 : 1,
+                price: { state: 'unknown' },
+                source: '',
+                seenOn: '',
+              },
+            ])
+          }
+        >
+          Add a size
+        </Button>
+        {ownPacks.length > 0 && (
+          <Button size="small" type="text" onClick={() => save({}, [])}>
+            Back to estimates
+          </Button>
+        )}
+      </p>
+    </div>
+  );
+}

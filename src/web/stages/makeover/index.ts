@@ -1,0 +1,1 @@
+export { MakeoverPage } from './MakeoverPage';

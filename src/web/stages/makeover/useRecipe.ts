@@ -1,0 +1,39 @@
+import type { RecipeRow } from '@core/plan/rows';
+import type { RecipePlan } from '@core/recipe/computeRecipe';
+import type { ChosenLayer, RecipeBody, RecipePiece, ZoneEdit } from '@core/recipe/recipeBody';
+import { useProject } from '../../app/projectStore';
+
+/** One recipe with its plan, and edits that save the whole body. */
+export interface RecipeAccess {
+  row: RecipeRow;
+  plan: RecipePlan;
+  setBody(change: Partial<RecipeBody>): void;
+  setPiece(pieceId: string, change: Partial<RecipePiece>): void;
+  setZone(pieceId: string, zoneId: string, edit: ZoneEdit): void;
+  setLayer(layerId: string, change: Partial<ChosenLayer>): void;
+}
+
+/** The recipe of an id, or null when it is not (any more) in the project. */
+export function useRecipe(recipeId: string): RecipeAccess | null {
+  const { rows, plan, run } = useProject();
+  const row = rows.recipes.find((candidate) => candidate.id === recipeId);
+  const computed = plan.recipes.get(recipeId);
+  if (!row || !computed) return null;
+  const setBody = (change: Partial<RecipeBody>) =>
+    run('editRecipe', { id: row.id, values: { body: { ...row.body, ...change } } });
+  const setPiece = (pieceId: string, change: Partial<RecipePiece>) =>
+    setBody({ pieces: row.body.pieces.map((piece) => (piece.id === pieceId ? { ...piece, ...change } : piece)) });
+  return {
+    row,
+    plan: computed,
+    setBody,
+    setPiece,
+    setZone: (pieceId, zoneId, edit) => {
+      const piece = row.body.pieces.find((candidate) => candidate.id === pieceId);
+      if (piece)
+        setPiece(pieceId, { zoneEdits: { ...piece.zoneEdits, [zoneId]: { ...piece.zoneEdits[zoneId], ...edit } } });
+    },
+    setLayer: (layerId, change) =>
+      setBody({ layers: row.body.layers.map((layer) => (layer.id === layerId ? { ...layer, ...change } : layer)) }),
+  };
+}

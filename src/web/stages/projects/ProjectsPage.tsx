@@ -1,0 +1,250 @@
+import type { ProjectListAnswer, RefusedAnswer } from '@contract/answers';
+import { formatMinutes, formatMoney } from '@core/plan/sentences';
+import { useQuery, useQueryClient } from '@tanstack/react-query';
+import { useRef, useState } from 'react';
+import { Link, useLocation, useNavigate } from 'react-router';
+import { ApiError, api } from '../../app/api';
+import shell from '../../app/shell.module.css';
+import { dateWords } from '../../app/words';
+import { Empty } from '../../ui/basics';
+import styles from './projects.module.css';
+
+type Entry = ProjectListAnswer['projects'][number];
+
+/** Where one starts: the projects with their purses in small, a new one, and files from elsewhere. */
+export function ProjectsPage() {
+  const query = useQuery({ queryKey: ['projects'], queryFn: api.projects, staleTime: 0, retry: 1 });
+  return (
+    <>
+      <header className={shell.top}>
+        <span className={shell.mark}>
+          <i>Eu</i>poria
+        </span>
+        <span className="muted">a workbench for home decor stylists</span>
+      </header>
+      <main className={styles.page}>
+        <div className={styles.head}>
+          <h1>Projects</h1>
+          <p className="muted">Know before you spend whether a makeover beats buying new.</p>
+          <ImportButton studioId={query.data?.studioId ?? ''} />
+          <Link className={`${styles.button} ${styles.primary}`} to="/new">
+            New project
+          </Link>
+        </div>
+        {query.isPending && <p aria-busy="true">Opening the projects …</p>}
+        {query.isError && (
+          <div className={styles.problem} role="alert">
+            <p>{query.error.message}</p>
+            <button type="button" className={styles.button} onClick={() => void query.refetch()}>
+              Try again
+            </button>
+          </div>
+        )}
+        {query.data && query.data.projects.length === 0 && (
+          <Empty title="No project yet">
+            <p>
+              Name the room and the budget; everything else has a default. Then add a spot, number what it needs, and
+              enter the first piece you saw.
+            </p>
+            <Link className={`${styles.button} ${styles.primary}`} to="/new">
+              Start the first project
+            </Link>
+          </Empty>
+        )}
+        <Removed />
+        <ul className={styles.list}>
+          {query.data?.projects.map((project) => (
+            <li key={project.id}>
+              <ProjectCard project={project} />
+            </li>
+          ))}
+        </ul>
+      </main>
+    </>
+  );
+}
+
+/** A project that was just removed, with the way to bring it back. */
+function Removed() {
+  const { state } = useLocation() as { state: { removed?: { projectId: string; actId: string; name: string } } | null };
+  const client = useQueryClient();
+  const navigate = useNavigate();
+  const [problem, setProblem] = useState<string | null>(null);
+  const removed = state?.removed;
+  if (!removed) return null;
+  const bringBack = async () => {
+    try {
+      await api.command({
+        key: crypto.randomUUID(),
+        projectId: removed.projectId,
+        kind: 'undo',
+        payload: { actId: removed.actId, reversalIds: [] },
+        expect: {},
+      });
+      await client.invalidateQueries({ queryKey: ['projects'] });
+      void navigate('/', { replace: true, state: null });
+    } catch (error) {
+      setProblem(error instanceof Error ? error.message : 'It could not be brought back.');
+    }
+  };
+  return (
+    <div className={shell.toast} role="status">
+      <span>{problem ?? `${removed.name} removed`}</span>
+      <button type="button" onClick={() => void bringBack()}>
+        Bring it back
+      </button>
+    </div>
+  );
+}
+
+function ProjectCard(props: { project: Entry }) {
+  const { project } = props;
+  const { summary, currency } = project;
+  const money = (minor: number) => formatMoney(minor, currency, { cents: 'auto' });
+  if (!summary) {
+    return (
+      <Link className={styles.card} to={`/p/${project.id}`}>
+        <h2>{project.name}</h2>
+      </Link>
+    );
+  }
+  const { budget, spent, promised, planned, free } = summary.money;
+  const part = (minor: number) => `${Math.max(0, Math.min(100, (100 * minor) / Math.max(1, budget)))}%`;
+  return (
+    <Link className={styles.card} to={`/p/${project.id}`}>
+      <h2>{project.name}</h2>
+      <span className="muted">
+        {[project.room, project.revealDate ? `reveal ${dateWords(project.revealDate)}` : '']
+          .filter((text) => text !== '')
+          .join(' · ')}
+      </span>
+      <span className={styles.bar} aria-hidden="true">
+        <span className={styles.spent} style={{ width: part(spent + promised) }} />
+        <span className={styles.planned} style={{ width: part(planned.likely) }} />
+      </span>
+      <span className={styles.figures}>
+        <span>
+          <b>{money(budget)}</b>
+          {free.likely < 0
+            ? `${money(-free.likely)} over`
+            : `${free.atLeast ? 'at most ' : ''}${money(free.likely)} free`}
+        </span>
+        <span>
+          <b>{formatMinutes(summary.hands.plannedMinutes)}</b>
+          {summary.hands.freeMinutes === null
+            ? 'hands-on planned'
+            : summary.hands.freeMinutes < 0
+              ? `${formatMinutes(-summary.hands.freeMinutes)} short`
+              : `${formatMinutes(summary.hands.freeMinutes)} free`}
+        </span>
+        <span>
+          <b>
+            {summary.slots.settled}/{summary.slots.all}
+          </b>
+          slots settled
+        </span>
+      </span>
+    </Link>
+  );
+}
+
+/** Takes a project file in: as a copy, or over the same project when it comes from this studio. */
+function ImportButton(props: { studioId: string }) {
+  const input = useRef<HTMLInputElement>(null);
+  const client = useQueryClient();
+  const navigate = useNavigate();
+  const [problem, setProblem] = useState<RefusedAnswer | null>(null);
+  const [asked, setAsked] = useState<{ file: unknown; name: string } | null>(null);
+
+  const send = async (file: unknown, mode: 'copy' | 'update') => {
+    setAsked(null);
+    try {
+      const imported = await api.importFile(file, mode);
+      await client.invalidateQueries({ queryKey: ['projects'] });
+      client.removeQueries({ queryKey: ['project', imported.projectId] });
+      void navigate(`/p/${imported.projectId}`);
+    } catch (error) {
+      setProblem(
+        error instanceof ApiError
+          ? error.answer
+          : { code: 'unexpected', sentence: error instanceof Error ? error.message : 'Something went wrong.' },
+      );
+    }
+  };
+  const read = async (chosen: File) => {
+    setProblem(null);
+    let file: unknown;
+    try {
+      file = JSON.parse(await chosen.text());
+    } catch (error) {
+      setProblem({
+        code: 'file.unreadable',
+        sentence: 'This is not a project file that can be read.',
+        fields: [
+          {
+            field: chosen.name,
+            value: error instanceof Error ? error.message : '',
+            accepted: 'JSON written by Euporia',
+          },
+        ],
+      });
+      return;
+    }
+    const head = file as { studioId?: unknown; project?: { id?: unknown; name?: unknown } } | null;
+    const known = client
+      .getQueryData<ProjectListAnswer>(['projects'])
+      ?.projects.find((project) => project.id === head?.project?.id);
+    if (known && head?.studioId === props.studioId) setAsked({ file, name: known.name });
+    else await send(file, 'copy');
+  };
+  return (
+    <>
+      <input
+        ref={input}
+        type="file"
+        accept=".json,application/json"
+        className="visually-hidden"
+        aria-label="Project file to import"
+        onChange={(event) => {
+          const chosen = event.target.files?.[0];
+          event.target.value = '';
+          if (chosen) void read(chosen);
+        }}
+      />
+      <button type="button" className={styles.button} onClick={() => input.current?.click()}>
+        Import a project file
+      </button>
+      {asked && (
+        <div
+          className={styles.problem}
+          role="alertdialog"
+          aria-label="The same project is here"
+          style={{ width: '100%' }}
+        >
+          <p>“{asked.name}” is here already, from this studio.</p>
+          <button type="button" className={styles.button} onClick={() => void send(asked.file, 'update')}>
+            Update it
+          </button>{' '}
+          <button type="button" className={styles.button} onClick={() => void send(asked.file, 'copy')}>
+            Make a copy
+          </button>{' '}
+          <button type="button" className={styles.button} onClick={() => setAsked(null)}>
+            Cancel
+          </button>
+        </div>
+      )}
+      {problem && (
+        <div className={styles.problem} role="alert" style={{ width: '100%' }}>
+          <b>{problem.sentence}</b> Nothing was imported.
+          <ul>
+            {problem.fields?.slice(0, 8).map((field) => (
+              <li key={field.field}>
+                <code>{field.field}</code>: {JSON.stringify(field.value)}; accepted: {field.accepted}
+              </li>
+            ))}
+          </ul>
+        </div>
+      )}
+    </>
+  );
+}

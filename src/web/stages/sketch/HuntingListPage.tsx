@@ -1,0 +1,113 @@
+import { huntingListCsv, huntingListText, largestWords } from '@core/formats/huntingList/write';
+import { formatMoney } from '@core/plan/sentences';
+import { huntingList } from '@core/sourcing/huntingList';
+import { Button } from 'antd';
+import { useState } from 'react';
+import { Link } from 'react-router';
+import { useProject } from '../../app/projectStore';
+import shell from '../../app/shell.module.css';
+import { useRim } from '../../app/useRim';
+import { Empty, StitchedNumber } from '../../ui/basics';
+import styles from './sketch.module.css';
+
+/** What is left to find: by spot, with the largest size, a price to aim at and a ceiling. To print, copy, save. */
+export function HuntingListPage() {
+  const { plan, rows } = useProject();
+  const rim = useRim();
+  const [copied, setCopied] = useState<string | null>(null);
+  const lines = huntingList(plan);
+  const spots = [...new Set(lines.map((line) => line.slot.spotId))];
+  const money = (minor: number) => formatMoney(minor, rim.currency, { cents: 'auto' });
+  const starred = rows.slots.filter((slot) => slot.star !== null).length;
+  const copy = async () => {
+    try {
+      await navigator.clipboard.writeText(huntingListText(lines, rim));
+      setCopied('Copied');
+    } catch {
+      setCopied('The browser did not let us copy; print it or save the CSV');
+    }
+  };
+  const csv = () => {
+    const link = document.createElement('a');
+    // The byte order mark lets spreadsheets read accents.
+    const address = URL.createObjectURL(
+      new Blob(['\uFEFF', huntingListCsv(lines, rim)], { type: 'text/csv;charset=utf-8' }),
+    );
+    link.href = address;
+    link.download = 'hunting-list.csv';
+    link.click();
+    URL.revokeObjectURL(address);
+  };
+  return (
+    <main className={`${shell.page} ${styles.printed}`}>
+      <div className={styles.head}>
+        <h1>Hunting list</h1>
+        <p className="muted">
+          {lines.length === 0
+            ? 'Everything is found, ours, or left out.'
+            : `${lines.reduce((sum, line) => sum + line.needed, 0)} pieces for ${lines.length} ${lines.length === 1 ? 'slot' : 'slots'}; ${starred} filled from what we own`}
+        </p>
+        {lines.length > 0 && (
+          <span className={styles.listActs}>
+            <Button onClick={() => void copy()}>Copy as text</Button>
+            <Button onClick={csv}>Save as CSV</Button>
+            <Button onClick={() => window.print()}>Print</Button>
+            {copied && <span role="status">{copied}</span>}
+          </span>
+        )}
+      </div>
+      {lines.length === 0 && (
+        <Empty title="Nothing left to find">
+          <p>
+            {rows.slots.length === 0 ? (
+              <>
+                The list writes itself from the <Link to="../sketch">sketch</Link>: number what a spot calls for first.
+              </>
+            ) : (
+              <>
+                Go to the <Link to="../compare">board</Link>, or sketch another <Link to="../sketch">spot</Link>.
+              </>
+            )}
+          </p>
+        </Empty>
+      )}
+      {spots.map((spotId) => {
+        const here = lines.filter((line) => line.slot.spotId === spotId);
+        return (
+          <section key={spotId} className={styles.list} aria-label={here[0]?.spotName}>
+            <h2>{here[0]?.spotName}</h2>
+            <ul>
+              {here.map((line) => (
+                <li key={line.slot.id}>
+                  <StitchedNumber>{line.slot.number}</StitchedNumber>
+                  <div>
+                    <b>
+                      {line.needed > 1 ? `${line.needed} × ` : ''}
+                      {line.slot.name}
+                    </b>
+                    <small>{[largestWords(line, rim), line.slot.note].filter((text) => text !== '').join(' · ')}</small>
+                  </div>
+                  <div className={styles.prices}>
+                    <span>
+                      aim <b>{money(line.target)}</b>
+                    </span>
+                    <small>at most {money(line.ceiling)} each</small>
+                  </div>
+                  <Link to={`../hunt?new=1&slot=${line.slot.id}`} className={styles.noPrint}>
+                    Found one
+                  </Link>
+                </li>
+              ))}
+            </ul>
+          </section>
+        );
+      })}
+      {lines.length > 0 && (
+        <p className={`muted small ${styles.noPrint}`}>
+          The ceiling is the slot’s share of the budget, spread by importance; the aim is what the free money of the
+          purse still allows for each.
+        </p>
+      )}
+    </main>
+  );
+}

@@ -1,0 +1,99 @@
+import { spotKinds } from '@core/arrange/spotKinds';
+import { newSpot } from '@core/plan/newRows';
+import { huntingList } from '@core/sourcing/huntingList';
+import { Button, Input, Select } from 'antd';
+import { useState } from 'react';
+import { Link, useSearchParams } from 'react-router';
+import { useProject } from '../../app/projectStore';
+import shell from '../../app/shell.module.css';
+import { Empty } from '../../ui/basics';
+import { SpotSheet } from './SpotSheet';
+import styles from './sketch.module.css';
+
+/** Spots to scale, and the numbered slots each of them calls for. */
+export function SketchPage() {
+  const { rows, plan } = useProject();
+  const [search, setSearch] = useSearchParams();
+  const spots = [...rows.spots].sort((a, b) => a.position - b.position);
+  const spot = spots.find((entry) => entry.id === search.get('spot')) ?? spots[0] ?? null;
+  const toFind = huntingList(plan).length;
+  return (
+    <main className={shell.page}>
+      <div className={styles.head}>
+        <h1>Sketch</h1>
+        <p className="muted">Number what each spot calls for; hunt only for what stands here.</p>
+        {rows.slots.length > 0 && (
+          <Link to="../list" className={styles.listLink}>
+            Hunting list: {toFind === 0 ? 'nothing left to find' : `${toFind} to find`}
+          </Link>
+        )}
+      </div>
+      {rows.project.brief.functions.length > 0 && (
+        <p className={styles.hint}>Must keep: {rows.project.brief.functions.join(' · ')}</p>
+      )}
+      {spots.length === 0 ? (
+        <Empty title="Which spot will be styled?">
+          <p>
+            A console, a mantel, the wall behind the bed. Name it, say what kind it is, measure it once; the slots
+            follow.
+          </p>
+        </Empty>
+      ) : (
+        <div className={styles.spots} role="tablist" aria-label="Spots">
+          {spots.map((entry) => {
+            const slots = rows.slots.filter((slot) => slot.spotId === entry.id);
+            return (
+              <button
+                key={entry.id}
+                type="button"
+                role="tab"
+                aria-selected={entry.id === spot?.id}
+                onClick={() => setSearch({ spot: entry.id })}
+              >
+                {entry.name} <small>{slots.length}</small>
+              </button>
+            );
+          })}
+        </div>
+      )}
+      {spot && <SpotSheet key={spot.id} spot={spot} />}
+      <AddSpot position={spots.length} first={spots.length === 0} onAdded={(id) => setSearch({ spot: id })} />
+    </main>
+  );
+}
+
+function AddSpot(props: { position: number; first: boolean; onAdded: (id: string) => void }) {
+  const { run } = useProject();
+  const [name, setName] = useState('');
+  const [kind, setKind] = useState('console');
+  const add = () => {
+    if (name.trim() === '') return;
+    const row = newSpot(crypto.randomUUID(), name.trim(), kind, props.position);
+    run('addSpot', { row });
+    setName('');
+    props.onAdded(row.id);
+  };
+  return (
+    <div className={styles.add}>
+      <Input
+        aria-label="Name of the new spot"
+        placeholder="Hall console"
+        value={name}
+        onChange={(event) => setName(event.target.value)}
+        onPressEnter={add}
+        maxLength={120}
+        autoFocus={props.first}
+      />
+      <Select
+        aria-label="Kind of the new spot"
+        value={kind}
+        onChange={setKind}
+        options={spotKinds.all.map((entry) => ({ value: entry.id, label: entry.name }))}
+        style={{ minWidth: 170 }}
+      />
+      <Button type={props.first ? 'primary' : 'default'} onClick={add} disabled={name.trim() === ''}>
+        Add spot
+      </Button>
+    </div>
+  );
+}

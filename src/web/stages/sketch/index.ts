@@ -1,0 +1,2 @@
+export { HuntingListPage } from './HuntingListPage';
+export { SketchPage } from './SketchPage';

@@ -1,0 +1,129 @@
+import { hexFromLab, type Lab, labFromHex } from '@core/color/lab';
+import { formatLength } from '@core/kernel/formatLength';
+import type { UnitSystem } from '@core/kernel/units';
+import { completeMeasures, type Measures } from '@core/surface/furnitureTemplate';
+import { furnitureTemplates } from '@core/surface/templates';
+
+/** A color made a little lighter or darker, so that faces tell apart. */
+function shaded(color: Lab, shade: number): string {
+  return hexFromLab({ ...color, L: Math.max(4, Math.min(98, color.L + shade * 0.55)) });
+}
+
+const bare = labFromHex('#eef0ec');
+
+/**
+ * A piece drawn to proportion from its measures, each zone in its color. `marked` zones carry a tape edge.
+ * Purely a picture: `label` is what a screen reader says instead.
+ */
+export function PieceDrawing(props: {
+  templateId: string;
+  measures: Measures;
+  colorOf: (zoneId: string) => Lab | null;
+  label: string;
+  size: number;
+  units?: UnitSystem;
+  letters?: boolean;
+  marked?: string | null;
+}) {
+  const template = furnitureTemplates.find(props.templateId);
+  if (!template) return null;
+  const drawing = template.draw(completeMeasures(template, props.measures));
+  const most = Math.max(drawing.widthMm, drawing.heightMm);
+  const withDimensions = props.units !== undefined;
+  const margin = most * (withDimensions ? 0.16 : 0.03);
+  const stroke = most * 0.006;
+  const font = most * 0.055;
+  return (
+    <svg
+      viewBox={`${-margin} ${-margin * 0.4} ${drawing.widthMm + margin * 1.4} ${drawing.heightMm + margin * 1.5}`}
+      width={props.size}
+      height={props.size}
+      role="img"
+      aria-label={props.label}
+    >
+      {drawing.shapes.map((shape, index) => {
+        const color = shape.zoneId === null ? labFromHex('#ffffff') : (props.colorOf(shape.zoneId) ?? bare);
+        const marked = props.marked !== undefined && props.marked !== null && props.marked === shape.zoneId;
+        const common = {
+          fill: shaded(color, shape.shade),
+          stroke: marked ? 'var(--tape)' : 'var(--ink)',
+          strokeWidth: marked ? stroke * 3 : stroke,
+        };
+        const key = `${shape.kind}-${shape.zoneId}-${index}`;
+        return shape.kind === 'polygon' ? (
+          <polygon
+            key={key}
+            points={shape.points.map((point) => point.join(',')).join(' ')}
+            {...common}
+            strokeLinejoin="round"
+          />
+        ) : (
+          <ellipse key={key} cx={shape.cx} cy={shape.cy} rx={shape.rx} ry={shape.ry} {...common} />
+        );
+      })}
+      {props.letters &&
+        drawing.labels.map((label) => (
+          <g key={label.letter}>
+            <circle
+              cx={label.xMm}
+              cy={label.yMm}
+              r={font * 0.72}
+              fill="var(--sheet)"
+              stroke="var(--ink)"
+              strokeWidth={stroke * 0.7}
+              strokeDasharray={`${stroke * 2.4} ${stroke * 1.6}`}
+            />
+            <text
+              x={label.xMm}
+              y={label.yMm + font * 0.34}
+              fontSize={font}
+              fontWeight={700}
+              textAnchor="middle"
+              fill="var(--ink)"
+            >
+              {label.letter}
+            </text>
+          </g>
+        ))}
+      {props.units !== undefined &&
+        drawing.dimensions.map((line) => {
+          const vertical = line.fromX === line.toX;
+          const off = margin * 0.42;
+          const tick = margin * 0.13;
+          const x1 = vertical ? line.fromX - off : line.fromX;
+          const x2 = vertical ? line.toX - off : line.toX;
+          const y1 = vertical ? line.fromY : line.fromY + off;
+          const y2 = vertical ? line.toY : line.toY + off;
+          const middleX = (x1 + x2) / 2;
+          const middleY = (y1 + y2) / 2;
+          return (
+            <g
+              key={`${line.fromX}-${line.fromY}-${line.toX}`}
+              stroke="var(--ink-2)"
+              strokeWidth={stroke * 0.8}
+              fill="none"
+            >
+              <path
+                d={
+                  vertical
+                    ? `M${x1} ${y1}V${y2}M${x1 - tick} ${y1}h${2 * tick}M${x1 - tick} ${y2}h${2 * tick}`
+                    : `M${x1} ${y1}H${x2}M${x1} ${y1 - tick}v${2 * tick}M${x2} ${y1 - tick}v${2 * tick}`
+                }
+              />
+              <text
+                x={middleX}
+                y={vertical ? middleY : middleY + font * 1.25}
+                fontSize={font * 0.86}
+                textAnchor="middle"
+                stroke="none"
+                fill="var(--ink-2)"
+                transform={vertical ? `rotate(-90 ${middleX} ${middleY}) translate(0 ${-font * 0.35})` : undefined}
+              >
+                {formatLength(line.lengthMm, props.units ?? 'us')}
+              </text>
+            </g>
+          );
+        })}
+    </svg>
+  );
+}

@@ -1,0 +1,67 @@
+import { hexFromLab, type Lab } from '@core/color/lab';
+import type { ReactNode } from 'react';
+import { Link } from 'react-router';
+import styles from './ui.module.css';
+
+/** A slot's number in its stitched circle. */
+export function StitchedNumber(props: { children: ReactNode }) {
+  return <span className={styles.number}>{props.children}</span>;
+}
+
+/** A small square in a color. */
+export function Swatch(props: { color: Lab }) {
+  return <span className={styles.swatch} style={{ background: hexFromLab(props.color) }} aria-hidden="true" />;
+}
+
+/** The little card that tells where a figure comes from. */
+export function SourceTag(props: { children: ReactNode }) {
+  return <span className={styles.tag}>{props.children}</span>;
+}
+
+/** A link that looks like a button: goes somewhere, does nothing else. */
+export function LinkButton(props: { to: string; children: ReactNode }) {
+  return (
+    <Link to={props.to} className={styles.linkButton}>
+      {props.children}
+    </Link>
+  );
+}
+
+/** What a screen says while it has nothing to show: what to do first. */
+export function Empty(props: { title: string; children?: ReactNode }) {
+  return (
+    <div className={styles.empty}>
+      <h3>{props.title}</h3>
+      {props.children}
+    </div>
+  );
+}
+
+/** One choice out of a few, as thumb-high buttons. */
+export function BigChoice<T extends string>(props: {
+  label: string;
+  value: T | null;
+  choices: readonly { value: T; title: string; hint?: string }[];
+  onChange: (value: T) => void;
+}) {
+  return (
+    <fieldset style={{ border: 0, padding: 0, margin: 0 }}>
+      <legend className="small muted" style={{ padding: 0, marginBottom: 3 }}>
+        {props.label}
+      </legend>
+      <div className={styles.big}>
+        {props.choices.map((choice) => (
+          <button
+            key={choice.value}
+            type="button"
+            aria-pressed={choice.value === props.value}
+            onClick={() => props.onChange(choice.value)}
+          >
+            {choice.title}
+            {choice.hint && <small>{choice.hint}</small>}
+          </button>
+        ))}
+      </div>
+    </fieldset>
+  );
+}
