@@ -193,12 +193,16 @@ describe('a project file', () => {
     };
     await send();
     await person.seeText('is here already, from this studio');
+    // Its own page opens once the server is done; the name alone may stand on the list already.
+    const opened = () => person.see('//nav[@aria-label="Stages"]');
     await person.press('Make a copy');
+    await opened();
     await person.seeText('Attic, from the file');
     await person.goto(euporia.address);
     await person.seeText('Attic bedroom');
     await send();
     await person.press('Update it');
+    await opened();
     await person.seeText('Attic, from the file');
     await person.goto(euporia.address);
     await person.seeText('Attic, from the file');
