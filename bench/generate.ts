@@ -81,6 +81,7 @@ export function largeProject(seed: number): ProjectRows {
       repairMinutes: Math.floor(random() * 20),
       note: '',
       reason: '',
+      pieceId: null,
     };
     finds.push(find);
     const offer: OfferRow = {
@@ -115,7 +116,7 @@ export function largeProject(seed: number): ProjectRows {
           coats: null,
         },
       ];
-      const recipe = { id: id(), version: 1, name: find.name, body };
+      const recipe = { id: id(), version: 1, name: find.name, body, doneOn: null };
       recipes.push(recipe);
       option(slot.id, 'makeover', part, recipe.id);
     } else option(slot.id, 'own', part, null);
@@ -137,6 +138,7 @@ export function largeProject(seed: number): ProjectRows {
       skill: 'practiced',
       hourValue: 1_500,
       revealDate: '2026-09-01',
+      standsUntil: null,
       school: 'untilHidden',
       eye: 'ordinary',
       household: { ...emptyHousehold, youngestChildYears: 4 },
@@ -162,5 +164,10 @@ export function largeProject(seed: number): ProjectRows {
     photos: [],
     inspirations: [],
     patterns: [],
+    pieces: [],
+    priceNotes: [],
+    gaps: [],
+    searches: [],
+    supplyUses: [],
   };
 }

@@ -52,6 +52,21 @@ export const projectSummary = z.object({
   }),
   lastUsableMs: z.number().nullable(),
   slots: z.object({ all: z.number(), settled: z.number() }),
+  /** What the chosen ways still need of each supply; kind, color card and sheen name it. */
+  supplies: z
+    .array(
+      z.object({
+        kindId: z.string(),
+        colorCardId: z.string().nullable(),
+        sheen: z.string().nullable(),
+        amount: z.number(),
+      }),
+    )
+    .default([]),
+  /** How much of the chosen look was owned already, by count and by value. */
+  owned: z
+    .object({ filled: z.number(), fromHouse: z.number(), value: z.number(), fromHouseValue: z.number() })
+    .default({ filled: 0, fromHouse: 0, value: 0, fromHouseValue: 0 }),
 });
 
 export type ProjectSummary = z.infer<typeof projectSummary>;

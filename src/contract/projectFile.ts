@@ -7,7 +7,7 @@ import { projectSchema, type TableName, tableNames, tableSchemas } from './rows'
 import { upgradeFile } from './upgrades';
 
 export const PROJECT_FILE_FORMAT = 'euporia.project';
-export const PROJECT_FILE_VERSION = 2;
+export const PROJECT_FILE_VERSION = 3;
 export const PROJECT_FILE_LIMIT = 50 * 1024 * 1024;
 
 const moment = z
@@ -92,6 +92,12 @@ export function writeProjectFile(rows: ProjectRows, asOf: string, studioId: stri
     photos: [],
     inspirations: plain(rows.inspirations).map((entry) => ({ ...entry, photoId: null })),
     patterns: [],
+    // What is in the house by value as far as this project's finds are it; their pictures stay behind.
+    pieces: plain(rows.pieces).map((piece) => ({ ...piece, photoId: null })),
+    priceNotes: [],
+    gaps: [],
+    searches: [],
+    supplyUses: [],
   };
 }
 
@@ -172,6 +178,7 @@ export function referenceErrors(rows: ProjectRows): FieldError[] {
       need(`recipes.${i}.body.layers.${j}.colorCardId`, 'colorCards', layer.colorCardId),
     );
   });
+  rows.finds.forEach((find, i) => need(`finds.${i}.pieceId`, 'pieces', find.pieceId));
   rows.supplies.forEach((supply, i) => need(`supplies.${i}.colorCardId`, 'colorCards', supply.colorCardId));
   rows.packs.forEach((pack, i) => need(`packs.${i}.supplyId`, 'supplies', pack.supplyId));
   rows.acknowledgments.forEach((entry, i) => need(`acknowledgments.${i}.recipeId`, 'recipes', entry.recipeId));

@@ -7,6 +7,8 @@ import { materials, oldFinishes } from '@core/catalog/substrates';
 import { tools } from '@core/catalog/tools';
 import { currencyCodes } from '@core/kernel/currencies.data';
 import { LONGEST_MM } from '@core/kernel/parseLength';
+import type * as house from '@core/plan/houseRows';
+import { seasons } from '@core/plan/houseRows';
 import type * as core from '@core/plan/rows';
 import { findStates, importances, optionKinds, photoKinds, slotRoles } from '@core/plan/rows';
 import type { PriceStory } from '@core/pricing/priceStory';
@@ -185,6 +187,7 @@ export const projectSchema = z.strictObject({
   skill: oneOf(['beginner', 'practiced', 'professional']),
   hourValue: minorUnits.nullable(),
   revealDate: localDate.nullable(),
+  standsUntil: localDate.nullable(),
   school: oneOf(['untilHidden', 'alwaysTwo', 'asLabel']),
   eye: oneOf(['strict', 'ordinary', 'rustic']),
   household: householdSchema,
@@ -258,6 +261,10 @@ const pieceKind = oneOf([
   'tableware',
 ]);
 
+const era = oneOf(['unknown', 'old', 'recent']);
+const leadTest = oneOf(['notTested', 'negative', 'positive']);
+const cordCondition = oneOf(['unknown', 'sound', 'damaged', 'none']);
+
 const findSchema = z.strictObject({
   ...row,
   name: line(1, 120),
@@ -270,13 +277,14 @@ const findSchema = z.strictObject({
   finishId: registered({ ids: oldFinishes.map((entry) => entry.id) }).nullable(),
   sheen,
   color: lab.nullable(),
-  era: oneOf(['unknown', 'old', 'recent']),
-  leadTest: oneOf(['notTested', 'negative', 'positive']),
-  cordCondition: oneOf(['unknown', 'sound', 'damaged', 'none']),
+  era,
+  leadTest,
+  cordCondition,
   story: priceStorySchema,
   repairMinutes: wholeNumber(0, 6000, 'minutes'),
   note: line(0, 2000),
   reason: line(0, 400),
+  pieceId: id.nullable(),
 }) satisfies z.ZodType<core.FindRow>;
 
 const offerSchema = z.strictObject({
@@ -323,8 +331,14 @@ const recipeSchema = z.strictObject({
   ...row,
   name: line(1, 120),
   body: recipeBodySchema,
+  doneOn: localDate.nullable(),
 }) satisfies z.ZodType<core.RecipeRow>;
 const colorCardSchema = z.strictObject({ ...row, name: line(1, 80), lab }) satisfies z.ZodType<core.ColorCardRow>;
+
+const anyCurrency = z.union([z.literal(''), registered({ ids: currencyCodes })], {
+  error: 'a currency code like USD, or nothing',
+});
+const dateOrNothing = z.union([z.literal(''), localDate], { error: 'a date like 2026-06-20, or nothing' });
 
 const supplySchema = z.strictObject({
   ...row,
@@ -333,6 +347,11 @@ const supplySchema = z.strictObject({
   sheen: sheen.nullable(),
   stash: z.strictObject({ state: oneOf(['none', 'exact', 'about']), amount: number(0, 1_000_000, 'an amount') }),
   unitCostMillionths: wholeNumber(0, 9_000_000_000_000).nullable(),
+  base: line(0, 60),
+  containerSize: number(0.001, 1_000_000, 'what a full one holds').nullable(),
+  openedOn: localDate.nullable(),
+  keepsUntil: localDate.nullable(),
+  checkedOn: localDate.nullable(),
 }) satisfies z.ZodType<core.SupplyRow>;
 
 const packSchema = z.strictObject({
@@ -341,14 +360,16 @@ const packSchema = z.strictObject({
   name: line(1, 80),
   size: number(0.001, 1_000_000, 'a pack size'),
   price: priceSchema,
+  currency: anyCurrency,
   source: line(0, 120),
-  seenOn: z.union([z.literal(''), localDate], { error: 'a date like 2026-06-20, or nothing' }),
+  seenOn: dateOrNothing,
 }) satisfies z.ZodType<core.PackRow>;
 
 const toolSchema = z.strictObject({
   ...row,
   toolId: registered(tools),
   owned: z.boolean(),
+  wear: oneOf(['good', 'worn', 'replace']),
 }) satisfies z.ZodType<core.ToolRow>;
 
 const ledgerSchema = z.strictObject({
@@ -433,6 +454,84 @@ const patternSchema = z.strictObject({
     .max(60, 'at most 60 slots'),
 }) satisfies z.ZodType<core.PatternRow>;
 
+const pieceSchema = z.strictObject({
+  ...row,
+  name: line(1, 120),
+  templateId: registered(furnitureTemplates),
+  kind: pieceKind,
+  widthMm: lengthMm.nullable(),
+  depthMm: lengthMm.nullable(),
+  heightMm: lengthMm.nullable(),
+  weightG: number(1, 1_000_000, 'a weight in g').nullable(),
+  materialId: registered({ ids: materials.map((entry) => entry.id) }),
+  finishId: registered({ ids: oldFinishes.map((entry) => entry.id) }).nullable(),
+  sheen,
+  color: lab.nullable(),
+  accent: lab.nullable(),
+  era,
+  leadTest,
+  cordCondition,
+  roles: z.array(oneOf(slotRoles)).max(slotRoles.length),
+  style: line(0, 200),
+  season: oneOf(seasons),
+  standsAt: line(0, 120),
+  box: line(0, 60),
+  shelf: line(0, 60),
+  protection: line(0, 120),
+  count: wholeNumber(1, 1000, 'a count'),
+  sinceYear: wholeNumber(1000, 2200, 'a year').nullable(),
+  uses: wholeNumber(0, 100_000, 'a number of uses'),
+  lastUsedOn: localDate.nullable(),
+  value: minorUnits.nullable(),
+  currency: anyCurrency,
+  story: line(0, 2000),
+  fragile: yesNo,
+  borrowedFrom: line(0, 120),
+  backBy: localDate.nullable(),
+  mayAlter: yesNo,
+  photoId: id.nullable(),
+  seenOn: localDate.nullable(),
+  sorted: yesNo,
+}) satisfies z.ZodType<house.PieceRow>;
+
+const gapSchema = z.strictObject({
+  ...row,
+  place: line(1, 120),
+  what: line(0, 200),
+  sinceOn: localDate,
+  done: yesNo,
+}) satisfies z.ZodType<house.GapRow>;
+
+const searchSchema = z.strictObject({
+  ...row,
+  name: line(1, 80),
+  query: line(0, 1000),
+}) satisfies z.ZodType<house.SearchRow>;
+
+const priceNoteSchema = z
+  .strictObject({
+    ...row,
+    subject: oneOf(['piece', 'tool']),
+    subjectId: line(1, 60),
+    name: line(1, 120),
+    price: priceSchema,
+    currency: anyCurrency,
+    source: line(0, 120),
+    seenOn: dateOrNothing,
+  })
+  .refine((note) => (note.subject === 'tool' ? tools : furnitureTemplates).find(note.subjectId) !== undefined, {
+    error: 'a kind of piece or a tool that the tables know',
+    path: ['subjectId'],
+  }) satisfies z.ZodType<house.PriceNoteRow>;
+
+const supplyUseSchema = z.strictObject({
+  ...row,
+  supplyId: id,
+  what: line(1, 200),
+  amount: number(0, 1_000_000, 'an amount'),
+  onDate: localDate,
+}) satisfies z.ZodType<house.SupplyUseRow>;
+
 /** Every table of a project by its name in the snapshot; schemas of files, commands and answers derive from it. */
 export const tableSchemas = {
   spots: spotSchema,
@@ -452,6 +551,11 @@ export const tableSchemas = {
   photos: photoSchema,
   inspirations: inspirationSchema,
   patterns: patternSchema,
+  pieces: pieceSchema,
+  priceNotes: priceNoteSchema,
+  gaps: gapSchema,
+  searches: searchSchema,
+  supplyUses: supplyUseSchema,
 } as const;
 
 export type TableName = keyof typeof tableSchemas;
@@ -464,6 +568,11 @@ export const studioTables: ReadonlySet<TableName> = new Set<TableName>([
   'packs',
   'tools',
   'patterns',
+  'pieces',
+  'priceNotes',
+  'gaps',
+  'searches',
+  'supplyUses',
 ]);
 
 /** The row of a table. */

@@ -10,9 +10,10 @@ import { HTTPException } from 'hono/http-exception';
 import type { Database } from './persistence/database';
 import { photoSize, readPhoto, storePhoto } from './persistence/photoBytes';
 import { reading, type StudioScope, studioScope } from './persistence/scope';
-import { projectList, projectRows, snapshotTag, snapshotText } from './persistence/snapshots';
+import { houseTag, houseText, projectList, projectRows, snapshotTag, snapshotText } from './persistence/snapshots';
 import { isAlive } from './persistence/studios';
 import { errorAnswer, guard } from './routes/guard';
+import { listPieces, listRisers, readHouse, readPanels, slotFits } from './routes/houseRoutes';
 import {
   copyRoute,
   exportFile,
@@ -26,6 +27,7 @@ import {
 } from './routes/projectRoutes';
 import { acceptPhoto } from './usecases/acceptPhoto';
 import { copyProject } from './usecases/copyProject';
+import { findRisers, housePanels, rankForSlot, searchPieces } from './usecases/house';
 import { importProject } from './usecases/importProject';
 import { runCommand, type Surroundings } from './usecases/runCommand';
 
@@ -169,6 +171,40 @@ export function createApp(settings: AppSettings) {
     const { mode, file } = context.req.valid('json');
     const answer = await importProject(database, actor(context.req.header('x-device')), file, mode, around);
     return context.json(answer.body as never, answer.status as 200);
+  });
+
+  app.openapi(readHouse, async (context) => {
+    const transaction = reading(database, actor(context.req.header('x-device')));
+    const known = context.req.header('if-none-match')?.replace(/^W\//, '').replaceAll('"', '');
+    if (known !== undefined && known === (await houseTag(transaction))) return context.body(null, 304) as never;
+    const text = await houseText(transaction);
+    context.header('ETag', `W/"${text.tag}"`);
+    context.header('Cache-Control', 'no-cache');
+    context.header('Content-Type', 'application/json; charset=utf-8');
+    return context.body(text.body) as never;
+  });
+
+  app.openapi(listPieces, async (context) => {
+    const { limit, offset, ...query } = context.req.valid('query');
+    const transaction = reading(database, actor(context.req.header('x-device')));
+    return context.json((await searchPieces(transaction, query, { limit, offset })) as never, 200);
+  });
+
+  app.openapi(slotFits, async (context) => {
+    const { projectId, slotId } = context.req.valid('param');
+    const transaction = reading(database, actor(context.req.header('x-device')));
+    const fits = await rankForSlot(transaction, projectId, slotId, context.req.valid('query'), around.nowMs());
+    return fits ? context.json(fits as never, 200) : (errorAnswer(context, 'notFound') as never);
+  });
+
+  app.openapi(listRisers, async (context) => {
+    const transaction = reading(database, actor(context.req.header('x-device')));
+    return context.json((await findRisers(transaction, context.req.valid('query'))) as never, 200);
+  });
+
+  app.openapi(readPanels, async (context) => {
+    const transaction = reading(database, actor(context.req.header('x-device')));
+    return context.json((await housePanels(transaction, around.nowMs())) as never, 200);
   });
 
   app.openapi(copyRoute, async (context) => {

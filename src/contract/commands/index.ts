@@ -7,7 +7,18 @@ import { projectSchema, tableSchemas } from '../rows';
 import { addInspiration, addPhoto, editInspiration, removeInspiration, removePhoto, setPalette } from './briefCommands';
 import { buyFind, buySupply, orderOffer } from './buyingCommands';
 import { type CommandDefinition, defineCommand, refuse } from './command';
-import { addCommand, editCommand, removeOptions } from './rowCommands';
+import { editFind } from './findCommands';
+import {
+  addPieces,
+  editPiece,
+  finishRecipe,
+  giveBack,
+  keepFind,
+  removePieces,
+  savePrice,
+  usePiece,
+} from './houseCommands';
+import { addCommand, editCommand, fillSlot, removeCommand, removeOptions } from './rowCommands';
 import { addSlots, arrangeSlots, editSlot, editSpot, removePattern, savePattern } from './sketchCommands';
 
 const createProject = defineCommand({
@@ -146,17 +157,7 @@ const choose = defineCommand({
     if (!slot || !option) return refuse('optionId', payload.optionId, 'an option of this slot');
     if (payload.count > slot.quantity)
       return refuse('count', payload.count, `at most the ${slot.quantity} that the slot asks for`);
-    // What still fits beside the new choice stays (one of two lamps found, the other bought new); the rest gives way.
-    let room = slot.quantity - payload.count;
-    const changes: RowChange[] = [];
-    for (const fill of rows.fills) {
-      if (fill.slotId !== slot.id) continue;
-      if (fill.optionId !== option.id && fill.count <= room) room -= fill.count;
-      else changes.push(remove('fills', fill.id));
-    }
-    if (slot.leftOut) changes.push(update('slots', slot.id, { leftOut: false }));
-    changes.push(insert('fills', { id: payload.fillId, slotId: slot.id, optionId: option.id, count: payload.count }));
-    return changes;
+    return fillSlot(rows, slot, option.id, payload.count, payload.fillId);
   },
 });
 
@@ -222,6 +223,19 @@ const saveSupply = defineCommand({
   },
 });
 
+const removeSupply = defineCommand({
+  kind: 'removeSupply',
+  title: 'Supply removed',
+  payload: z.strictObject({ id }),
+  decide: (rows, payload) =>
+    rows.ledger.some((line) => line.supplyId === payload.id)
+      ? refuse('id', payload.id, 'a supply that nothing was paid for in this project')
+      : [
+          ...rows.packs.filter((pack) => pack.supplyId === payload.id).map((pack) => remove('packs', pack.id)),
+          remove('supplies', payload.id),
+        ],
+});
+
 const setOverride = defineCommand({
   kind: 'setOverride',
   title: 'Assumption changed',
@@ -251,7 +265,11 @@ const setTool = defineCommand({
   payload: z.strictObject({ tool: tableSchemas.tools }),
   decide: (rows, payload) => {
     const known = rows.tools.find((row) => row.toolId === payload.tool.toolId);
-    return [known ? update('tools', known.id, { owned: payload.tool.owned }) : insert('tools', payload.tool)];
+    return [
+      known
+        ? update('tools', known.id, { owned: payload.tool.owned, wear: payload.tool.wear })
+        : insert('tools', payload.tool),
+    ];
   },
 });
 
@@ -294,7 +312,7 @@ const definitions = [
   removeInspiration,
   removeSlot,
   addCommand('addFind', 'finds', 'Find added'),
-  editCommand('editFind', 'finds', 'Find changed'),
+  editFind,
   removeFind,
   addOption,
   editCommand('editOption', 'options', 'Option changed'),
@@ -314,6 +332,21 @@ const definitions = [
   resetOverrides,
   setTool,
   acknowledge,
+  addPieces,
+  editPiece,
+  removePieces,
+  giveBack,
+  keepFind,
+  usePiece,
+  finishRecipe,
+  editCommand('editSupply', 'supplies', 'Supply changed'),
+  removeSupply,
+  savePrice,
+  removeCommand('removePrice', 'priceNotes', 'Price removed'),
+  addCommand('addGap', 'gaps', 'Gap noted'),
+  editCommand('editGap', 'gaps', 'Gap changed'),
+  addCommand('keepSearch', 'searches', 'Search kept'),
+  removeCommand('removeSearch', 'searches', 'Search removed'),
   undo,
 ] as const;
 

@@ -1,12 +1,12 @@
-import type { ProjectRows, Row } from '@core/plan/rows';
+import type { ProjectRows, Row, SlotRow } from '@core/plan/rows';
 import { z } from 'zod';
 import { id } from '../accept';
-import { type RowChange, remove } from '../changes';
+import { insert, type RowChange, remove, update } from '../changes';
 import { type TableName, tableSchemas } from '../rows';
 import { type CommandDefinition, type Decision, defineCommand, refuse } from './command';
 
 /** The fields of a row that an edit may change: all but id and version, each on its own. */
-function editable(table: TableName): z.ZodType<Record<string, unknown>> {
+export function editable(table: TableName): z.ZodType<Record<string, unknown>> {
   const schema = tableSchemas[table] as unknown as z.ZodObject;
   const shape = { ...schema.shape };
   delete shape.id;
@@ -71,4 +71,37 @@ export function removeOptions(
       )
       .map((recipe) => remove('recipes', recipe.id)),
   ];
+}
+
+/** Removes one row of a table. */
+export function removeCommand<const K extends string>(kind: K, table: TableName, title: string) {
+  return defineCommand({
+    kind,
+    title,
+    payload: z.strictObject({ id }),
+    decide: (_rows, payload): Decision => [remove(table, payload.id)],
+  });
+}
+
+/**
+ * A slot filled by an option. What still fits beside the new choice stays (one of two lamps found, the other bought
+ * new); the rest gives way.
+ */
+export function fillSlot(
+  rows: ProjectRows,
+  slot: SlotRow,
+  optionId: string,
+  count: number,
+  fillId: string,
+): RowChange[] {
+  let room = slot.quantity - count;
+  const changes: RowChange[] = [];
+  for (const fill of rows.fills) {
+    if (fill.slotId !== slot.id) continue;
+    if (fill.optionId !== optionId && fill.count <= room) room -= fill.count;
+    else changes.push(remove('fills', fill.id));
+  }
+  if (slot.leftOut) changes.push(update('slots', slot.id, { leftOut: false }));
+  changes.push(insert('fills', { id: fillId, slotId: slot.id, optionId, count }));
+  return changes;
 }

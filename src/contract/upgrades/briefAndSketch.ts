@@ -4,7 +4,7 @@ import type { FileUpgrade } from './index';
 type Loose = Record<string, unknown>;
 
 /** Adds fields that a row does not have yet; what is no list is left for the schema to refuse. */
-function withDefaults(list: unknown, defaults: Loose): unknown {
+export function withDefaults(list: unknown, defaults: Loose): unknown {
   return Array.isArray(list)
     ? list.map((row: unknown) => (row !== null && typeof row === 'object' ? { ...defaults, ...row } : row))
     : list;

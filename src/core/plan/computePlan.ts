@@ -23,6 +23,7 @@ import { placeFindings } from './placeFindings';
 import { type BaseTerms, type PlannedFill, PlanSums } from './planSums';
 import { type Purse, purseOf } from './purse';
 import type { OptionRow, ProjectRows, SlotRow } from './rows';
+import { withPieces } from './stashPieces';
 
 /** Version of the core's figures and formulas; files and snapshots carry it. */
 export const CORE_VERSION = '1.0.0';
@@ -147,6 +148,7 @@ function isSameFootprint(
     footprint.option === option &&
     footprint.slot === slot &&
     footprint.recipe === recipe &&
+    footprint.done === (recipe !== null && index.done.has(recipe.recipeId)) &&
     footprint.finds.every((find) => index.finds.get(find.id) === find) &&
     footprint.offers.every(({ offer }) => index.offers.get(offer.id) === offer) &&
     footprint.finds.length + footprint.offers.length === option.parts.length
@@ -219,7 +221,8 @@ const costOf = (option: OptionPlan) => option.cashAdded.likely + option.stashUse
  * @param previous an earlier plan of the same project; recipes whose every input is the same object are taken over from
  * it, which changes the time this takes and nothing else
  */
-export function computePlan(rows: ProjectRows, asOfMs: number, previous: Plan | null = null): Plan {
+export function computePlan(given: ProjectRows, asOfMs: number, previous: Plan | null = null): Plan {
+  const rows = withPieces(given);
   const assumptions = new Assumptions(rows.overrides);
   const context = contextOf(rows, assumptions);
   const recipes = new Map<string, RecipePlan>();

@@ -25,6 +25,8 @@ export interface Footprint {
   /** Minutes for one of the quantity, as stated: assembling. */
   pieceMinutes: number;
   toolIds: readonly string[];
+  /** Whether its recipe is done: nothing more is bought for it or worked on it. */
+  done: boolean;
   /** How many of the slot's quantity it can cover. */
   capacity: number;
 }
@@ -42,6 +44,7 @@ export function footprintOf(
   const finds: FindRow[] = [];
   const offers: Footprint['offers'] = [];
   const recipe = option.recipeId === null ? null : (recipes.get(option.recipeId) ?? null);
+  const done = recipe !== null && index.done.has(recipe.recipeId);
   const needs = new Map<string, number>();
   const run: Minutes = { low: 0, likely: 0, high: 0 };
   let capacity = Number.POSITIVE_INFINITY;
@@ -52,9 +55,9 @@ export function footprintOf(
     const offer = part.offerId === null ? undefined : index.offers.get(part.offerId);
     if (find) {
       finds.push(find);
-      fixedMinutes += find.repairMinutes;
+      if (!done) fixedMinutes += find.repairMinutes;
       capacity = Math.min(capacity, Math.floor((find.story.usable * find.story.quantity) / part.pieces));
-      const take = recipe?.takes.get(find.id);
+      const take = done ? undefined : recipe?.takes.get(find.id);
       if (take) {
         for (const [key, amount] of take.needs) needs.set(key, (needs.get(key) ?? 0) + amount * part.pieces);
         run.low += take.runLow * part.pieces;
@@ -78,6 +81,7 @@ export function footprintOf(
     run,
     fixedMinutes,
     pieceMinutes,
+    done,
     toolIds: recipe && needs.size > 0 ? recipe.toolIds : [],
     capacity: Number.isFinite(capacity) ? capacity : slot.quantity,
   };
@@ -87,11 +91,14 @@ export function footprintOf(
 export interface RowIndex {
   finds: ReadonlyMap<string, FindRow>;
   offers: ReadonlyMap<string, OfferRow>;
+  /** Recipes that are done. */
+  done: ReadonlySet<string>;
 }
 
 export function indexRows(rows: ProjectRows): RowIndex {
   return {
     finds: new Map(rows.finds.map((row) => [row.id, row])),
     offers: new Map(rows.offers.map((row) => [row.id, row])),
+    done: new Set(rows.recipes.filter((row) => row.doneOn !== null).map((row) => row.id)),
   };
 }

@@ -1,4 +1,5 @@
-import type { SlotRow, SpotRow } from './rows';
+import type { Price } from '../kernel/price';
+import type { PackRow, SlotRow, SpotRow, SupplyRow } from './rows';
 
 /** A slot of which only its spot, number and name are known; everything else is open to be said later. */
 export function newSlot(id: string, spotId: string, number: number, name: string): SlotRow {
@@ -45,4 +46,39 @@ export function newSpot(id: string, name: string, kind: string, position: number
 /** The next free number for a slot: numbers are given once and not reused while a later one is taken. */
 export function nextSlotNumber(slots: readonly SlotRow[]): number {
   return Math.max(0, ...slots.map((slot) => slot.number)) + 1;
+}
+
+/** A supply of which there is none yet and nothing is known but what it is. */
+export function newSupply(
+  id: string,
+  kindId: string,
+  colorCardId: string | null,
+  sheen: SupplyRow['sheen'],
+): SupplyRow {
+  return {
+    id,
+    version: 1,
+    kindId,
+    colorCardId,
+    sheen,
+    stash: { state: 'none', amount: 0 },
+    unitCostMillionths: null,
+    base: '',
+    containerSize: null,
+    openedOn: null,
+    keepsUntil: null,
+    checkedOn: null,
+  };
+}
+
+/** A pack that a supply is sold in; nobody has said yet where and when it was seen. */
+export function newPack(
+  id: string,
+  supplyId: string,
+  name: string,
+  size: number,
+  price: Price,
+  currency = '',
+): PackRow {
+  return { id, version: 1, supplyId, name, size, price, currency, source: '', seenOn: '' };
 }

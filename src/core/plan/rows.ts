@@ -12,6 +12,7 @@ import type { PieceFacts } from '../recipe/recipeContext';
 import type { Brief, Household } from '../state/brief';
 import type { Sheen } from '../state/surfaceState';
 import type { Measures } from '../surface/furnitureTemplate';
+import type { GapRow, PieceRow, PriceNoteRow, SearchRow, SupplyUseRow } from './houseRows';
 
 /** Every row has an id made on the device and a version that each write raises. */
 export interface Row {
@@ -35,6 +36,8 @@ export interface ProjectRow extends Row {
   hourValue: number | null;
   /** Local date, YYYY-MM-DD. */
   revealDate: string | null;
+  /** Local date until which the look stays up, or null when it is not known: pieces are spoken for until then. */
+  standsUntil: string | null;
   school: CoatSchool;
   eye: HidingEye;
   household: Household;
@@ -154,6 +157,8 @@ export interface FindRow extends Row {
   note: string;
   /** Why it was taken although no slot asks for it; empty while nobody said. */
   reason: string;
+  /** The piece of the stash that it is, or null for something from outside the house. */
+  pieceId: string | null;
 }
 
 export interface OfferRow extends Row, OfferPrice {
@@ -196,6 +201,8 @@ export interface FillRow extends Row {
 export interface RecipeRow extends Row {
   name: string;
   body: RecipeBody;
+  /** Local date on which it was done; its supplies are off the shelf and its hours spent. */
+  doneOn: string | null;
 }
 
 export interface ColorCardRow extends Row {
@@ -211,6 +218,14 @@ export interface SupplyRow extends Row {
   stash: { state: 'none' | 'exact' | 'about'; amount: number };
   /** What a unit of it cost, in millionths of a minor unit; null values it at what replacing costs. */
   unitCostMillionths: number | null;
+  /** The tint base as the label says it; empty while nobody looked. */
+  base: string;
+  /** What a full can of it holds, in its unit; null while not known. */
+  containerSize: number | null;
+  /** Local dates: opened, to be used up by, and last looked into. */
+  openedOn: string | null;
+  keepsUntil: string | null;
+  checkedOn: string | null;
 }
 
 export interface PackRow extends Row {
@@ -218,6 +233,8 @@ export interface PackRow extends Row {
   name: string;
   size: number;
   price: Price;
+  /** Currency of the price; empty where it counts for any project. */
+  currency: string;
   source: string;
   /** Local date, YYYY-MM-DD, or empty. */
   seenOn: string;
@@ -226,6 +243,8 @@ export interface PackRow extends Row {
 export interface ToolRow extends Row {
   toolId: string;
   owned: boolean;
+  /** How much life is left in it, where that matters. */
+  wear: 'good' | 'worn' | 'replace';
 }
 
 export interface AcknowledgmentRow extends Row {
@@ -296,6 +315,13 @@ export interface ProjectRows {
   photos: PhotoRow[];
   inspirations: InspirationRow[];
   patterns: PatternRow[];
+  /** Pieces of the stash that this project's finds are; the others are searched for, not loaded. */
+  pieces: PieceRow[];
+  priceNotes: PriceNoteRow[];
+  /** Only loaded by the house. */
+  gaps: GapRow[];
+  searches: SearchRow[];
+  supplyUses: SupplyUseRow[];
 }
 
 export type { OverrideRow };

@@ -96,7 +96,11 @@ export class SupplyBook {
     const coating = coatings.find(kindId);
     const consumable = consumables.find(kindOfSupplyKey(key));
     const card = this.rows.colorCards.find((candidate) => candidate.id === colorCardId);
-    const own = row ? this.rows.packs.filter((pack) => pack.supplyId === row.id) : [];
+    const own = row
+      ? this.rows.packs.filter(
+          (pack) => pack.supplyId === row.id && (pack.currency === '' || pack.currency === project.currency),
+        )
+      : [];
     const till = (price: Price): Amount | null =>
       price.state === 'unknown' ? null : withTax(amountOfPrice(price), project.tax);
     const market = project.units === 'us' ? 'us' : 'metric';

@@ -39,5 +39,6 @@ export function newFind(id: string, line: QuickLine): Omit<FindRow, 'version'> {
     repairMinutes: line.repairMinutes,
     note: line.note,
     reason: '',
+    pieceId: null,
   };
 }

@@ -64,15 +64,24 @@ function entityOf(spec: TableSpec): EntitySchema<Record<string, unknown>> {
     ],
     indices: [
       ...(project ? [{ name: `ix_${spec.name}_project`, columns: ['studio_id', 'project_id'] }] : []),
+      ...spec.indexed.map((columns) => ({
+        name: `ix_${spec.name}_${columns.join('_')}`,
+        columns: ['studio_id', ...columns],
+      })),
       ...spec.unique.map((columns) => ({
         name: `uq_${spec.name}_${columns.join('_')}`,
         columns: ['studio_id', ...columns.filter((column) => column !== 'studio_id')],
         unique: true,
         where: spec.record ? undefined : 'deleted_at IS NULL',
       })),
-    ].map(({ where, ...index }: { name: string; columns: string[]; unique?: boolean; where?: string | undefined }) =>
-      where === undefined ? index : { ...index, where },
-    ),
+    ]
+      .map(({ where, ...index }: { name: string; columns: string[]; unique?: boolean; where?: string | undefined }) =>
+        where === undefined ? index : { ...index, where },
+      )
+      // Indexes over an expression are made by a migration; the entity only says that they belong there.
+      .concat(
+        spec.table === 'pieces' ? [{ name: 'ix_piece_words', columns: ['name'], synchronize: false } as never] : [],
+      ),
   });
 }
 

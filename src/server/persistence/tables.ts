@@ -20,6 +20,10 @@ export interface TableSpec {
   references: { column: string; table: string }[];
   /** Unique among rows that are not deleted, with the studio. */
   unique: string[][];
+  /** Further columns that searches go by, with the studio. */
+  indexed: string[][];
+  /** What of it a project's snapshot holds: its rows, only those that its finds are, or none. */
+  snapshot: 'all' | 'linked' | 'none';
   /** Never updated or deleted; a trigger refuses it. */
   record: boolean;
 }
@@ -39,6 +43,8 @@ const owned = {
   owner: 'project' as const,
   references: [] as TableSpec['references'],
   unique: [] as string[][],
+  indexed: [] as string[][],
+  snapshot: 'all' as TableSpec['snapshot'],
   record: false,
 };
 
@@ -62,6 +68,7 @@ export const tableSpecs: readonly TableSpec[] = [
       'skill',
       'hourValue:bigint?',
       'revealDate:date?',
+      'standsUntil:date?',
       'school',
       'eye',
       'household:json',
@@ -111,6 +118,53 @@ export const tableSpecs: readonly TableSpec[] = [
   { ...owned, table: 'colorCards', name: 'color_card', owner: 'studio', columns: columns('name', 'lab:lab') },
   {
     ...owned,
+    table: 'pieces',
+    name: 'piece',
+    owner: 'studio',
+    snapshot: 'linked',
+    columns: columns(
+      'name',
+      'templateId',
+      'kind',
+      'widthMm:double?',
+      'depthMm:double?',
+      'heightMm:double?',
+      'weightG:double?',
+      'materialId',
+      'finishId:text?',
+      'sheen',
+      'color:lab?',
+      'accent:lab?',
+      'era',
+      'leadTest',
+      'cordCondition',
+      'roles:json',
+      'style',
+      'season',
+      'standsAt',
+      'box',
+      'shelf',
+      'protection',
+      'count:int',
+      'sinceYear:int?',
+      'uses:int',
+      'lastUsedOn:date?',
+      'value:bigint?',
+      'currency',
+      'story',
+      'fragile:boolean',
+      'borrowedFrom',
+      'backBy:date?',
+      'mayAlter:boolean',
+      'photoId:uuid?',
+      'seenOn:date?',
+      'sorted:boolean',
+    ),
+    references: [{ column: 'photo_id', table: 'photo_bytes' }],
+    indexed: [['height_mm'], ['last_used_on'], ['name']],
+  },
+  {
+    ...owned,
     table: 'finds',
     name: 'find',
     columns: columns(
@@ -131,7 +185,10 @@ export const tableSpecs: readonly TableSpec[] = [
       'repairMinutes:int',
       'note',
       'reason',
+      'pieceId:uuid?',
     ),
+    references: [{ column: 'piece_id', table: 'piece' }],
+    indexed: [['piece_id']],
   },
   {
     ...owned,
@@ -151,7 +208,7 @@ export const tableSpecs: readonly TableSpec[] = [
       'color:lab?',
     ),
   },
-  { ...owned, table: 'recipes', name: 'recipe', columns: columns('name', 'body:json') },
+  { ...owned, table: 'recipes', name: 'recipe', columns: columns('name', 'body:json', 'doneOn:date?') },
   {
     ...owned,
     table: 'options',
@@ -186,7 +243,18 @@ export const tableSpecs: readonly TableSpec[] = [
     table: 'supplies',
     name: 'supply',
     owner: 'studio',
-    columns: columns('kindId', 'colorCardId:uuid?', 'sheen:text?', 'stash:json', 'unitCostMillionths:bigint?'),
+    columns: columns(
+      'kindId',
+      'colorCardId:uuid?',
+      'sheen:text?',
+      'stash:json',
+      'unitCostMillionths:bigint?',
+      'base',
+      'containerSize:double?',
+      'openedOn:date?',
+      'keepsUntil:date?',
+      'checkedOn:date?',
+    ),
     references: [{ column: 'color_card_id', table: 'color_card' }],
   },
   {
@@ -194,7 +262,7 @@ export const tableSpecs: readonly TableSpec[] = [
     table: 'packs',
     name: 'pack',
     owner: 'studio',
-    columns: columns('supplyId:uuid', 'name', 'size:double', 'price:json', 'source', 'seenOn'),
+    columns: columns('supplyId:uuid', 'name', 'size:double', 'price:json', 'currency', 'source', 'seenOn'),
     references: [{ column: 'supply_id', table: 'supply' }],
   },
   {
@@ -202,7 +270,7 @@ export const tableSpecs: readonly TableSpec[] = [
     table: 'tools',
     name: 'tool',
     owner: 'studio',
-    columns: columns('toolId', 'owned:boolean'),
+    columns: columns('toolId', 'owned:boolean', 'wear'),
     unique: [['tool_id']],
   },
   {
@@ -262,6 +330,39 @@ export const tableSpecs: readonly TableSpec[] = [
     name: 'pattern',
     owner: 'studio',
     columns: columns('name', 'spotKind', 'reason', 'slots:json'),
+  },
+  {
+    ...owned,
+    table: 'priceNotes',
+    name: 'price_note',
+    owner: 'studio',
+    columns: columns('subject', 'subjectId', 'name', 'price:json', 'currency', 'source', 'seenOn'),
+  },
+  {
+    ...owned,
+    table: 'gaps',
+    name: 'gap',
+    owner: 'studio',
+    snapshot: 'none',
+    columns: columns('place', 'what', 'sinceOn:date', 'done:boolean'),
+  },
+  {
+    ...owned,
+    table: 'searches',
+    name: 'saved_search',
+    owner: 'studio',
+    snapshot: 'none',
+    columns: columns('name', 'query'),
+  },
+  {
+    ...owned,
+    table: 'supplyUses',
+    name: 'supply_use',
+    owner: 'studio',
+    snapshot: 'none',
+    columns: columns('supplyId:uuid', 'what', 'amount:double', 'onDate:date'),
+    references: [{ column: 'supply_id', table: 'supply' }],
+    indexed: [['supply_id']],
   },
 ];
 

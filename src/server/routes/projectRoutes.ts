@@ -3,11 +3,13 @@ import { commandSchema } from '@contract/commands';
 import { PROJECT_FILE_LIMIT } from '@contract/projectFile';
 import { createRoute, z } from '@hono/zod-openapi';
 
-const json = <S extends z.ZodType>(schema: S, description: string) => ({
+/** An answer as JSON by its schema. */
+export const json = <S extends z.ZodType>(schema: S, description: string) => ({
   description,
   content: { 'application/json': { schema } },
 });
-const refusals = {
+/** Refusals that any route may answer with. */
+export const refusals = {
   403: json(refusedAnswer, 'A stranger’s request'),
   404: json(refusedAnswer, 'Not here'),
   409: json(refusedAnswer, 'Changed meanwhile; both versions'),

@@ -139,6 +139,7 @@ export function nightstandOption(slotId: string) {
       repairMinutes: 0,
       note: '',
       reason: '',
+      pieceId: null,
     },
     offer: null,
     recipe: null,

@@ -21,6 +21,7 @@ const order: TableName[] = [
   'spots',
   'slots',
   'colorCards',
+  'pieces',
   'finds',
   'offers',
   'recipes',
@@ -35,6 +36,10 @@ const order: TableName[] = [
   'photos',
   'inspirations',
   'patterns',
+  'priceNotes',
+  'gaps',
+  'searches',
+  'supplyUses',
 ];
 
 /**

@@ -14,7 +14,15 @@ import type { Database } from '../persistence/database';
 import { claimKey, savepoint, storeAnswer } from '../persistence/requestKeys';
 import { insertRow, readRow, type StoredRow, updateRow } from '../persistence/rowStore';
 import { inTransaction, type StudioScope, type Transaction } from '../persistence/scope';
-import { lockProject, projectRows, raiseRevision } from '../persistence/snapshots';
+import {
+  houseRows,
+  lockHouse,
+  lockProject,
+  projectRows,
+  raiseHouseRevision,
+  raiseRevision,
+} from '../persistence/snapshots';
+import { doublePlaces } from './doublePlaces';
 import { summaryOf } from './summary';
 
 export interface Answer {
@@ -132,13 +140,20 @@ async function work(transaction: Transaction, command: Command, around: Surround
     return finish(transaction, command.projectId, changes, entry.definition.title, actId, kind, null, around);
   }
 
-  if (!(await lockProject(transaction, command.projectId, kind === 'undo'))) throw new Refusal(refused('notFound'));
+  // The studio's own id stands for the house: what belongs to no project is done there.
+  const inHouse = command.projectId === transaction.scope.studioId;
+  if (inHouse) await lockHouse(transaction);
+  else if (!(await lockProject(transaction, command.projectId, kind === 'undo')))
+    throw new Refusal(refused('notFound'));
   if (kind === 'undo') {
     const payload = parsed.data as PayloadOf<'undo'>;
     const changes = await undoAct(transaction, payload, command, actId, around);
     return finish(transaction, command.projectId, changes, entry.definition.title, actId, kind, payload.actId, around);
   }
-  const rows = await projectRows(transaction, command.projectId);
+  const pieceIds = mentionedIds(command.payload);
+  const rows = inHouse
+    ? await houseRows(transaction, pieceIds)
+    : await projectRows(transaction, command.projectId, pieceIds);
   if (!rows) throw new Refusal(refused('notFound'));
 
   const decision = entry.definition.decide(rows, parsed.data);
@@ -150,14 +165,34 @@ async function work(transaction: Transaction, command: Command, around: Surround
   }
   const conflicts = await conflictsOf(transaction, rows, decision, command);
   if (conflicts.length > 0) throw new Refusal(refused('conflict', { conflicts }));
-  const after = applyChanges(
-    rows,
-    decision.filter((change) => !(change.table === 'project' && change.op === 'remove')),
-  );
-  const broken = referenceErrors(after);
-  if (broken.length > 0) throw new Refusal(refused('command.refused', { fields: broken.slice(0, 20) }));
+  if (inHouse) refuseOutside(decision, command);
+  else {
+    const after = applyChanges(
+      rows,
+      decision.filter((change) => !(change.table === 'project' && change.op === 'remove')),
+    );
+    const broken = referenceErrors(after);
+    if (broken.length > 0) throw new Refusal(refused('command.refused', { fields: broken.slice(0, 20) }));
+  }
   const changes = await writeChanges(transaction, decision, command, rows, actId);
   return finish(transaction, command.projectId, changes, entry.definition.title, actId, kind, null, around);
+}
+
+/** Ids that a payload speaks of; pieces among them are brought along, since a project holds only its own. */
+function mentionedIds(payload: unknown): string[] {
+  const found = JSON.stringify(payload).match(/[0-9a-f]{8}-[0-9a-f]{4}-[0-9a-f]{4}-[0-9a-f]{4}-[0-9a-f]{12}/gi) ?? [];
+  return [...new Set(found)];
+}
+
+/** In the house only rows of the studio can change. */
+function refuseOutside(changes: readonly RowChange[], command: Command): void {
+  const stranger = changes.find((change) => change.table === 'project' || !studioTables.has(change.table));
+  if (stranger)
+    throw new Refusal(
+      refused('command.refused', {
+        fields: [{ field: 'projectId', value: command.projectId, accepted: `a project, for ${command.kind}` }],
+      }),
+    );
 }
 
 /** Rows that are not at the version that the command's author saw. */
@@ -256,7 +291,8 @@ async function undoAct(
   around: Surroundings,
 ): Promise<ActChange[]> {
   const act = await readAct(transaction, payload.actId);
-  if (!act || act.projectId !== command.projectId) throw new Refusal(refused('notFound'));
+  const home = command.projectId === transaction.scope.studioId ? null : command.projectId;
+  if (!act || act.projectId !== home) throw new Refusal(refused('notFound'));
   if (act.undone)
     throw new Refusal(
       refused('command.refused', {
@@ -318,6 +354,9 @@ async function undoAct(
   return done;
 }
 
+/** Tables whose change can put a piece somewhere. */
+const placing: ReadonlySet<string> = new Set(['project', 'finds', 'options', 'fills']);
+
 async function finish(
   transaction: Transaction,
   projectId: string,
@@ -328,10 +367,19 @@ async function finish(
   undoesId: string | null,
   around: Surroundings,
 ): Promise<Answer> {
-  await recordAct(transaction, { id: actId, kind, projectId, changes }, undoesId);
-  const rows = await projectRows(transaction, projectId);
+  const inHouse = projectId === transaction.scope.studioId;
+  await recordAct(transaction, { id: actId, kind, projectId: inHouse ? null : projectId, changes }, undoesId);
+  const rows = inHouse ? null : await projectRows(transaction, projectId);
+  if (rows && changes.some((change) => placing.has(change.table))) {
+    const fields = await doublePlaces(transaction, rows);
+    if (fields.length > 0) throw new Refusal(refused('command.refused', { fields }));
+  }
   const studioToo = changes.some((change) => change.table !== 'project' && studioTables.has(change.table));
-  const tag = rows ? await raiseRevision(transaction, projectId, summaryOf(rows, around.nowMs()), studioToo) : '';
+  const tag = inHouse
+    ? await raiseHouseRevision(transaction)
+    : rows
+      ? await raiseRevision(transaction, projectId, summaryOf(rows, around.nowMs()), studioToo)
+      : '';
   const body: DoneAnswer = {
     actId,
     title,

@@ -1,11 +1,13 @@
 import type { ProjectSummary } from '@contract/answers';
 import { CORE_VERSION, computePlan } from '@core/plan/computePlan';
+import { ownedShare } from '@core/plan/ownedShare';
 import type { ProjectRows } from '@core/plan/rows';
 
 /** What the start page shows of a project, written with each revision. */
 export function summaryOf(rows: ProjectRows, nowMs: number): ProjectSummary {
   const plan = computePlan(rows, nowMs);
   const { money, hands, days } = plan.purse;
+  const share = ownedShare(plan);
   return {
     coreVersion: CORE_VERSION,
     money: {
@@ -22,6 +24,16 @@ export function summaryOf(rows: ProjectRows, nowMs: number): ProjectSummary {
       freeMinutes: hands.freeMinutes === null ? null : Math.round(hands.freeMinutes),
     },
     lastUsableMs: days.lastUsableMs === null ? null : Math.round(days.lastUsableMs),
+    supplies: plan.supplies.map((line) => {
+      const [kindId = '', colorCardId = '', sheen = ''] = line.key.split('|');
+      return { kindId, colorCardId: colorCardId || null, sheen: sheen || null, amount: line.need };
+    }),
+    owned: {
+      filled: share.filled,
+      fromHouse: share.fromHouse,
+      value: share.value,
+      fromHouseValue: share.fromHouseValue,
+    },
     slots: { all: plan.slots.length, settled: plan.slots.filter((slot) => slot.open === 0).length },
   };
 }

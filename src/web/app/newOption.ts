@@ -71,7 +71,7 @@ export function makeoverOption(
       coats: null,
     },
   ];
-  const recipe = { id: newId(), version: 1, name: find.name, body };
+  const recipe = { id: newId(), version: 1, name: find.name, body, doneOn: null };
   return {
     option: optionRow(slotId, 'makeover', onePiece(find.id), recipe.id),
     find: isNew ? find : null,

@@ -82,7 +82,13 @@ export function AssumptionsPage() {
             checked={plan.sums.ownsTool(tool.id)}
             onChange={(event) =>
               run('setTool', {
-                tool: { id: crypto.randomUUID(), version: 1, toolId: tool.id, owned: event.target.checked },
+                tool: {
+                  id: crypto.randomUUID(),
+                  version: 1,
+                  toolId: tool.id,
+                  owned: event.target.checked,
+                  wear: 'good',
+                },
               })
             }
           >

@@ -22,6 +22,7 @@ export function defaultProject(
     skill: 'practiced',
     hourValue: 1500,
     revealDate: null,
+    standsUntil: null,
     school: 'untilHidden',
     eye: 'ordinary',
     household: emptyHousehold,

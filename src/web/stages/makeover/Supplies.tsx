@@ -1,6 +1,7 @@
 import { UNIT_PRICE_SCALE } from '@core/kernel/money';
 import { stated } from '@core/kernel/price';
 import { ML_PER_US_FLUID_OUNCE } from '@core/kernel/units';
+import { newPack, newSupply } from '@core/plan/newRows';
 import type { PackRow, SupplyRow } from '@core/plan/rows';
 import type { PackPurchase } from '@core/pricing/cheapestPacks';
 import { kindOfSupplyKey } from '@core/recipe/supplyKey';
@@ -83,35 +84,31 @@ function SupplyEditor(props: { supplyKey: string; purchase: PackPurchase }) {
   const perShown = supply.unit === 'mL' && rim.units === 'us' ? ML_PER_US_FLUID_OUNCE : 1;
   const unitName =
     supply.unit === 'mL' ? (rim.units === 'us' ? 'fl oz' : 'ml') : supply.unit === 'can' ? 'cans' : 'sheets';
-  const row: SupplyRow = supply.row ?? {
-    id: crypto.randomUUID(),
-    version: 1,
-    kindId: kindOfSupplyKey(props.supplyKey) || kindId,
-    colorCardId: cardId === '' ? null : cardId,
-    sheen: sheen === '' ? null : (sheen as Sheen),
-    stash: { state: 'none', amount: 0 },
-    unitCostMillionths: null,
-  };
+  const row: SupplyRow =
+    supply.row ??
+    newSupply(
+      crypto.randomUUID(),
+      kindOfSupplyKey(props.supplyKey) || kindId,
+      cardId === '' ? null : cardId,
+      sheen === '' ? null : (sheen as Sheen),
+    );
   const ownPacks: PackRow[] = supply.row
     ? rows.packs
-        .filter((pack) => pack.supplyId === row.id)
+        .filter((pack) => pack.supplyId === row.id && (pack.currency === '' || pack.currency === rim.currency))
         .sort((a, b) => a.size - b.size || a.name.localeCompare(b.name))
     : [];
+  /** Prices in another currency are another project's; they stay. */
+  const foreignPacks = rows.packs.filter(
+    (pack) => pack.supplyId === row.id && pack.currency !== '' && pack.currency !== rim.currency,
+  );
   const packs: PackRow[] =
     ownPacks.length > 0
       ? ownPacks
-      : supply.packs.map((pack) => ({
-          id: crypto.randomUUID(),
-          version: 1,
-          supplyId: row.id,
-          name: pack.name,
-          size: pack.size,
-          price: pack.price,
-          source: '',
-          seenOn: '',
-        }));
+      : supply.packs.map((pack) =>
+          newPack(crypto.randomUUID(), row.id, pack.name, pack.size, pack.price, rim.currency),
+        );
   const save = (change: Partial<SupplyRow>, nextPacks: PackRow[] | null) =>
-    run('saveSupply', { supply: { ...row, ...change }, packs: nextPacks ?? ownPacks });
+    run('saveSupply', { supply: { ...row, ...change }, packs: [...(nextPacks ?? ownPacks), ...foreignPacks] });
   const setPack = (index: number, change: Partial<PackRow>) =>
     save(
       {},
@@ -197,16 +194,14 @@ function SupplyEditor(props: { supplyKey: string; purchase: PackPurchase }) {
           onClick={() =>
             save({}, [
               ...packs,
-              {
-                id: crypto.randomUUID(),
-                version: 1,
-                supplyId: row.id,
-                name: 'another size',
-                size: supply.unit === 'mL' ? 500 : 1,
-                price: { state: 'unknown' },
-                source: '',
-                seenOn: '',
-              },
+              newPack(
+                crypto.randomUUID(),
+                row.id,
+                'another size',
+                supply.unit === 'mL' ? 500 : 1,
+                { state: 'unknown' },
+                rim.currency,
+              ),
             ])
           }
         >

@@ -1,0 +1,146 @@
+import { coatings } from '@core/catalog/coatings';
+import { consumables } from '@core/catalog/consumables';
+import { seasons } from '@core/plan/houseRows';
+import { slotRoles } from '@core/plan/rows';
+import { fitAspects } from '@core/sourcing/fitRanking';
+import { furnitureTemplates } from '@core/surface/templates';
+import { z } from 'zod';
+import { localDate, oneOf } from './accept';
+import { tableSchemas } from './rows';
+
+const mm = z.coerce.number({ error: 'a length in mm' }).min(0, 'a length in mm').max(30_000, 'at most 30000 mm');
+const hex = z.string().regex(/^[0-9a-f]{6}$/i, 'a color of six hexadecimal digits, like 2f6f73');
+
+/** What the stash can be searched by. Everything may be left out; what is said must hold together. */
+export const pieceQuerySchema = z.object({
+  /** Words; each must begin some word of the piece. */
+  words: z.string().max(200, 'at most 200 characters').optional(),
+  role: oneOf(slotRoles).optional(),
+  season: oneOf(seasons).optional(),
+  templateId: z
+    .string()
+    .refine((id) => furnitureTemplates.find(id) !== undefined, 'a kind of piece')
+    .optional(),
+  minWidth: mm.optional(),
+  maxWidth: mm.optional(),
+  minHeight: mm.optional(),
+  maxHeight: mm.optional(),
+  maxDepth: mm.optional(),
+  /** Near this color, within `within` of CIEDE2000. */
+  near: hex.optional(),
+  within: z.coerce.number().min(0, 'from 0 to 100').max(100, 'from 0 to 100').optional(),
+  freeFrom: localDate.optional(),
+  freeUntil: localDate.optional(),
+  /** Not used since before this date. */
+  unusedSince: localDate.optional(),
+  /** Leaves out what nobody remembers using. */
+  used: oneOf(['known']).optional(),
+  only: oneOf(['unsorted', 'borrowed', 'fragile', 'standing', 'stored']).optional(),
+  sort: oneOf(['sleeping', 'name', 'newest', 'tallest']).optional(),
+});
+export type PieceQuery = z.infer<typeof pieceQuerySchema>;
+
+export const pageSchema = z.object({
+  limit: z.coerce.number().int().min(1, 'from 1 to 200').max(200, 'from 1 to 200').default(60),
+  offset: z.coerce.number().int().min(0, 'from 0').max(100_000, 'at most 100000').default(0),
+});
+
+const placement = z.object({
+  pieceId: z.string(),
+  projectId: z.string(),
+  projectName: z.string(),
+  slotId: z.string(),
+  slotNumber: z.number(),
+  slotName: z.string(),
+  count: z.number(),
+  from: z.string().nullable(),
+  until: z.string().nullable(),
+});
+
+export const piecePageAnswer = z.object({
+  total: z.number(),
+  offset: z.number(),
+  pieces: z.array(tableSchemas.pieces),
+  /** Where the pieces of the page are promised. */
+  placements: z.array(placement),
+});
+export type PiecePageAnswer = z.infer<typeof piecePageAnswer>;
+
+export const fitAnswer = z.object({
+  total: z.number(),
+  free: z.number(),
+  offset: z.number(),
+  fits: z.array(
+    z.object({
+      piece: tableSchemas.pieces,
+      score: z.number(),
+      free: z.boolean(),
+      reasons: z.array(
+        z.object({
+          aspect: z.enum(fitAspects),
+          code: z.string(),
+          score: z.number(),
+          weight: z.number(),
+          figures: z.record(z.string(), z.union([z.string(), z.number()])),
+        }),
+      ),
+      placements: z.array(placement),
+    }),
+  ),
+});
+export type FitAnswer = z.infer<typeof fitAnswer>;
+
+export const riserQuerySchema = z.object({
+  gapMm: mm.refine((value) => value > 0, 'more than 0 mm'),
+  toleranceMm: mm.default(15),
+  widthMm: mm.optional(),
+  depthMm: mm.optional(),
+});
+
+export const riserAnswer = z.object({
+  risers: z.number(),
+  combinations: z.array(
+    z.object({
+      heightMm: z.number(),
+      offMm: z.number(),
+      pieces: z.array(z.object({ id: z.string(), name: z.string(), heightMm: z.number() })),
+    }),
+  ),
+});
+export type RiserAnswer = z.infer<typeof riserAnswer>;
+
+const valueByCurrency = z.array(z.object({ currency: z.string(), value: z.number() }));
+
+/** The small panels of the house. */
+export const housePanelsAnswer = z.object({
+  pieces: z.number(),
+  things: z.number(),
+  unsorted: z.number(),
+  value: valueByCurrency,
+  sleeping: z.object({ count: z.number(), value: valueByCurrency, pieces: z.array(tableSchemas.pieces) }),
+  borrowed: z.array(tableSchemas.pieces),
+  /** What the chosen ways of all projects need of each supply, for all that nobody has made yet. */
+  needs: z.array(
+    z.object({
+      projectId: z.string(),
+      projectName: z.string(),
+      kindId: z.string().refine((kind) => coatings.find(kind) !== undefined || consumables.find(kind) !== undefined),
+      colorCardId: z.string().nullable(),
+      sheen: z.string().nullable(),
+      amount: z.number(),
+    }),
+  ),
+  /** How much of each project's chosen look was owned already. */
+  owned: z.array(
+    z.object({
+      projectId: z.string(),
+      projectName: z.string(),
+      currency: z.string(),
+      filled: z.number(),
+      fromHouse: z.number(),
+      value: z.number(),
+      fromHouseValue: z.number(),
+    }),
+  ),
+});
+export type HousePanelsAnswer = z.infer<typeof housePanelsAnswer>;

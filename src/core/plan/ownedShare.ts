@@ -1,0 +1,39 @@
+import type { Plan } from './computePlan';
+
+/** How much of a chosen look was in the house already, by count and by value; money in minor units. */
+export interface OwnedShare {
+  filled: number;
+  fromHouse: number;
+  /** Worth of everything chosen: what is owned at its noted value, the rest at the cash it adds. */
+  value: number;
+  fromHouseValue: number;
+  /** Owned things whose value nobody has noted; they count for nothing. */
+  unvalued: number;
+}
+
+/** The owned share of what is chosen. A made-over piece that is ours counts as from the house. */
+export function ownedShare(plan: Plan): OwnedShare {
+  const pieces = new Map(plan.rows.pieces.map((piece) => [piece.id, piece]));
+  const share: OwnedShare = { filled: 0, fromHouse: 0, value: 0, fromHouseValue: 0, unvalued: 0 };
+  for (const { footprint, count } of plan.chosen) {
+    share.filled += count;
+    const owned = footprint.finds.length > 0 && footprint.finds.every((find) => find.state === 'owned');
+    const option = plan.slots
+      .find((slot) => slot.slot.id === footprint.slot.id)
+      ?.options.find((entry) => entry.option.id === footprint.option.id);
+    const cash = Math.max(0, option?.cashAdded.likely ?? 0);
+    share.value += cash;
+    if (!owned) continue;
+    share.fromHouse += count;
+    for (const find of footprint.finds) {
+      const piece = find.pieceId === null ? undefined : pieces.get(find.pieceId);
+      if (piece?.value === null || piece?.value === undefined || piece.currency !== plan.rows.project.currency) {
+        share.unvalued += count;
+        continue;
+      }
+      share.value += piece.value * count;
+      share.fromHouseValue += piece.value * count;
+    }
+  }
+  return share;
+}

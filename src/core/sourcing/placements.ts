@@ -1,0 +1,61 @@
+/** A piece promised to a slot of a project, from its reveal until its look comes down. Dates are local, YYYY-MM-DD. */
+export interface Placement {
+  pieceId: string;
+  projectId: string;
+  projectName: string;
+  slotId: string;
+  slotNumber: number;
+  slotName: string;
+  count: number;
+  /** Null: from now on. */
+  from: string | null;
+  /** Null: nobody knows how long. */
+  until: string | null;
+}
+
+/** A time in days, both ends within; an open end is null. */
+export interface Stay {
+  from: string | null;
+  until: string | null;
+}
+
+/** Whether two stays share a day. */
+export function overlaps(one: Stay, other: Stay): boolean {
+  return (
+    (one.from === null || other.until === null || one.from <= other.until) &&
+    (other.from === null || one.until === null || other.from <= one.until)
+  );
+}
+
+/** How many of a piece are spoken for at the busiest moment within a stay. */
+export function mostInUse(placements: readonly (Stay & { count: number })[], during: Stay): number {
+  const there = placements.filter((placement) => overlaps(placement, during));
+  // The busiest day is one on which a stay begins, or the first day asked about; null is before every date.
+  const begins = (day: string | null, from: string | null) => from === null || (day !== null && from <= day);
+  const lasts = (day: string | null, until: string | null) => until === null || day === null || until >= day;
+  let most = 0;
+  for (const day of [during.from, ...there.map((placement) => placement.from)]) {
+    if (during.from !== null && !begins(day, during.from)) continue;
+    const atOnce = there.filter(({ from, until }) => begins(day, from) && lasts(day, until));
+    most = Math.max(
+      most,
+      atOnce.reduce((sum, placement) => sum + placement.count, 0),
+    );
+  }
+  return most;
+}
+
+/**
+ * Who stands in the way: placements of other slots that overlap, when together with the wanted one they need more of
+ * the piece than there is. Empty when it is free. Several looks on one slot are one placement.
+ */
+export function placementClash(
+  wanted: Placement,
+  others: readonly Placement[],
+  pieceCount: number,
+): readonly Placement[] {
+  const rivals = others.filter(
+    (other) => other.pieceId === wanted.pieceId && other.slotId !== wanted.slotId && overlaps(other, wanted),
+  );
+  return mostInUse(rivals, wanted) + wanted.count > pieceCount ? rivals : [];
+}

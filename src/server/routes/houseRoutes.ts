@@ -1,0 +1,54 @@
+import {
+  fitAnswer,
+  housePanelsAnswer,
+  pageSchema,
+  piecePageAnswer,
+  pieceQuerySchema,
+  riserAnswer,
+  riserQuerySchema,
+} from '@contract/house';
+import { createRoute, z } from '@hono/zod-openapi';
+import { json, refusals } from './projectRoutes';
+
+export const readHouse = createRoute({
+  method: 'get',
+  path: '/api/house',
+  responses: {
+    200: json(z.record(z.string(), z.unknown()), 'The studio’s shared rows; ETag is their revision'),
+    304: { description: 'Unchanged' },
+    503: refusals[503],
+  },
+});
+
+export const listPieces = createRoute({
+  method: 'get',
+  path: '/api/house/pieces',
+  request: { query: pieceQuerySchema.extend(pageSchema.shape) },
+  responses: { 200: json(piecePageAnswer, 'A page of the stash'), ...refusals },
+});
+
+export const slotFits = createRoute({
+  method: 'get',
+  path: '/api/projects/{projectId}/slots/{slotId}/fits',
+  request: {
+    params: z.object({
+      projectId: z.uuid({ error: 'the id of a project' }),
+      slotId: z.uuid({ error: 'the id of a slot' }),
+    }),
+    query: pageSchema,
+  },
+  responses: { 200: json(fitAnswer, 'The stash ranked for a slot, with reasons'), ...refusals },
+});
+
+export const listRisers = createRoute({
+  method: 'get',
+  path: '/api/house/risers',
+  request: { query: riserQuerySchema },
+  responses: { 200: json(riserAnswer, 'Owned risers that make up a height'), ...refusals },
+});
+
+export const readPanels = createRoute({
+  method: 'get',
+  path: '/api/house/panels',
+  responses: { 200: json(housePanelsAnswer, 'What there is, what sleeps, what goes back'), ...refusals },
+});

@@ -1,0 +1,166 @@
+import { projectSummary } from '@contract/answers';
+import type { FitAnswer, HousePanelsAnswer, PiecePageAnswer, PieceQuery, RiserAnswer } from '@contract/house';
+import { ciede2000 } from '@core/color/ciede2000';
+import { labFromHex } from '@core/color/lab';
+import { explainFit, fitNeed, rankPieces, SLEEPS_AFTER_DAYS } from '@core/sourcing/fitRanking';
+import { type Placement, placementClash } from '@core/sourcing/placements';
+import { riserCombinations } from '@core/sourcing/risers';
+import { houseCounts, pieceColors, piecePage, piecesById, piecesToRank, risersOf } from '../persistence/pieces';
+import { placements } from '../persistence/placements';
+import type { Transaction } from '../persistence/scope';
+import { projectRows, projectSummaries } from '../persistence/snapshots';
+
+/** Colors within this ΔE00 count as near when nothing else is asked for. */
+const NEAR = 15;
+/** Combinations of risers that are worth showing. */
+const MOST_COMBINATIONS = 24;
+
+/** The local date of a moment in UTC, some days before it. */
+function dateBefore(nowMs: number, days: number): string {
+  return new Date(nowMs - days * 86_400_000).toISOString().slice(0, 10);
+}
+
+/** A page of the stash as a query finds it; near a color, the nearest come first. */
+export async function searchPieces(
+  transaction: Transaction,
+  query: PieceQuery,
+  page: { limit: number; offset: number },
+): Promise<PiecePageAnswer> {
+  let found: { total: number; pieces: PiecePageAnswer['pieces'] };
+  if (query.near === undefined) found = await piecePage(transaction, query, page.limit, page.offset);
+  else {
+    const wanted = labFromHex(`#${query.near}`);
+    const within = query.within ?? NEAR;
+    const near = (await pieceColors(transaction, query))
+      .map(({ id, color, accent }) => ({
+        id,
+        distance: Math.min(ciede2000(color, wanted), accent ? ciede2000(accent, wanted) : Number.POSITIVE_INFINITY),
+      }))
+      .filter(({ distance }) => distance <= within)
+      .sort((a, b) => a.distance - b.distance || (a.id < b.id ? -1 : 1));
+    const ids = near.slice(page.offset, page.offset + page.limit).map((entry) => entry.id);
+    found = { total: near.length, pieces: await piecesById(transaction, ids) };
+  }
+  const ids = found.pieces.map((piece) => piece.id);
+  return { ...found, offset: page.offset, placements: ids.length > 0 ? await placements(transaction, ids) : [] };
+}
+
+/**
+ * The stash ranked for a slot of a project, with the reasons of the page that is shown; null when there is no such
+ * slot. What is promised elsewhere on the dates comes last.
+ */
+export async function rankForSlot(
+  transaction: Transaction,
+  projectId: string,
+  slotId: string,
+  page: { limit: number; offset: number },
+  nowMs: number,
+): Promise<FitAnswer | null> {
+  const rows = await projectRows(transaction, projectId);
+  const slot = rows?.slots.find((entry) => entry.id === slotId);
+  if (!rows || !slot) return null;
+  const need = fitNeed(rows, slot, dateBefore(nowMs, 0));
+  const [pieces, promised] = await Promise.all([piecesToRank(transaction), placements(transaction)]);
+  const byPiece = new Map<string, Placement[]>();
+  for (const placement of promised)
+    byPiece.set(placement.pieceId, [...(byPiece.get(placement.pieceId) ?? []), placement]);
+  const wanted = (pieceId: string): Placement => ({
+    pieceId,
+    projectId,
+    projectName: rows.project.name,
+    slotId,
+    slotNumber: slot.number,
+    slotName: slot.name,
+    count: 1,
+    from: need.from,
+    until: need.until,
+  });
+  const taken = new Set<string>();
+  for (const piece of pieces) {
+    const there = byPiece.get(piece.id);
+    if (there && placementClash(wanted(piece.id), there, piece.count).length > 0) taken.add(piece.id);
+  }
+  const ranked = rankPieces(need, pieces, taken);
+  const shown = ranked.slice(page.offset, page.offset + page.limit);
+  const whole = new Map(
+    (
+      await piecesById(
+        transaction,
+        shown.map(({ piece }) => piece.id),
+      )
+    ).map((row) => [row.id, row]),
+  );
+  return {
+    total: ranked.length,
+    free: ranked.length - taken.size,
+    offset: page.offset,
+    fits: shown.flatMap(({ piece, score, free }) => {
+      const row = whole.get(piece.id);
+      return row
+        ? [
+            {
+              piece: row,
+              score,
+              free,
+              reasons: explainFit(need, piece).reasons,
+              placements: byPiece.get(piece.id) ?? [],
+            },
+          ]
+        : [];
+    }),
+  };
+}
+
+/** Which owned risers, one or two, make up a missing height. */
+export async function findRisers(
+  transaction: Transaction,
+  wish: { gapMm: number; toleranceMm: number; widthMm?: number | undefined; depthMm?: number | undefined },
+): Promise<RiserAnswer> {
+  const risers = await risersOf(transaction);
+  const byId = new Map(risers.map((riser) => [riser.id, riser]));
+  const found = riserCombinations(wish.gapMm, wish.toleranceMm, risers, {
+    widthMm: wish.widthMm ?? null,
+    depthMm: wish.depthMm ?? null,
+  });
+  return {
+    risers: risers.length,
+    combinations: found.slice(0, MOST_COMBINATIONS).map(({ ids, heightMm, offMm }) => ({
+      heightMm,
+      offMm,
+      pieces: ids.map((id) => {
+        const riser = byId.get(id);
+        return { id, name: riser?.name ?? '', heightMm: riser?.heightMm ?? 0 };
+      }),
+    })),
+  };
+}
+
+/** The small panels: what there is, what sleeps, what goes back, what all projects need, how much was owned. */
+export async function housePanels(transaction: Transaction, nowMs: number): Promise<HousePanelsAnswer> {
+  const asleepSince = dateBefore(nowMs, SLEEPS_AFTER_DAYS);
+  const counts = await houseCounts(transaction, asleepSince);
+  const sleepers = await piecePage(transaction, { unusedSince: asleepSince, used: 'known', sort: 'sleeping' }, 12, 0);
+  const borrowed = await piecePage(transaction, { only: 'borrowed', sort: 'name' }, 100, 0);
+  const projects = (await projectSummaries(transaction)).flatMap(({ id, name, currency, summary }) => {
+    const read = projectSummary.safeParse(summary);
+    return read.success ? [{ id, name, currency, summary: read.data }] : [];
+  });
+  return {
+    pieces: counts.pieces,
+    things: counts.things,
+    unsorted: counts.unsorted,
+    value: counts.value.map(({ currency, value }) => ({ currency, value })),
+    sleeping: {
+      count: counts.sleeping,
+      value: counts.value.map(({ currency, sleeping }) => ({ currency, value: sleeping })),
+      pieces: sleepers.pieces,
+    },
+    borrowed: borrowed.pieces.sort((a, b) => (a.backBy ?? '9').localeCompare(b.backBy ?? '9')),
+    needs: projects.flatMap(({ id, name, summary }) =>
+      summary.supplies.map((supply) => ({ projectId: id, projectName: name, ...supply })),
+    ),
+    owned: projects
+      .filter(({ summary }) => summary.owned.filled > 0)
+      .map(({ id, name, currency, summary }) => ({ projectId: id, projectName: name, currency, ...summary.owned })),
+  };
+}
