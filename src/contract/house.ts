@@ -1,12 +1,17 @@
 import { coatings } from '@core/catalog/coatings';
 import { consumables } from '@core/catalog/consumables';
+import { houseTables } from '@core/formats/house/planImport';
+import { currencyCodes } from '@core/kernel/currencies.data';
 import { seasons } from '@core/plan/houseRows';
 import { slotRoles } from '@core/plan/rows';
 import { fitAspects } from '@core/sourcing/fitRanking';
 import { furnitureTemplates } from '@core/surface/templates';
 import { z } from 'zod';
-import { localDate, oneOf } from './accept';
+import { localDate, oneOf, registered } from './accept';
 import { tableSchemas } from './rows';
+
+/** The largest file that the house takes in, in characters. */
+export const HOUSE_FILE_LIMIT = 10 * 1024 * 1024;
 
 const mm = z.coerce.number({ error: 'a length in mm' }).min(0, 'a length in mm').max(30_000, 'at most 30000 mm');
 const hex = z.string().regex(/^[0-9a-f]{6}$/i, 'a color of six hexadecimal digits, like 2f6f73');
@@ -144,3 +149,46 @@ export const housePanelsAnswer = z.object({
   ),
 });
 export type HousePanelsAnswer = z.infer<typeof housePanelsAnswer>;
+
+/** A file for the house, as text, with how it is to be read; what is not said is taken from the file. */
+export const houseImportSchema = z.strictObject({
+  kind: oneOf(houseTables),
+  text: z.string({ error: 'the text of a CSV file' }).max(HOUSE_FILE_LIMIT, 'a file of at most 10 MB'),
+  mapping: z.array(z.string().max(60).nullable()).max(200, 'at most 200 columns').optional(),
+  decimal: oneOf(['.', ',']).optional(),
+  units: oneOf(['us', 'metric']),
+  currency: registered({ ids: currencyCodes }),
+  today: localDate,
+});
+export type HouseImportWish = z.infer<typeof houseImportSchema>;
+
+const fate = z.enum(['new', 'change', 'same', 'bad']);
+const importCounts = z.record(fate, z.number());
+
+export const housePreviewAnswer = z.object({
+  fields: z.array(z.string()),
+  mapping: z.array(z.string().nullable()),
+  columns: z.array(z.object({ id: z.string(), heading: z.string() })),
+  delimiter: z.string(),
+  decimal: z.enum(['.', ',']),
+  counts: importCounts,
+  total: z.number(),
+  lines: z.array(
+    z.object({
+      line: z.number(),
+      fate,
+      label: z.string(),
+      problems: z.array(z.object({ field: z.string(), value: z.string(), accepted: z.string() })),
+    }),
+  ),
+});
+export type HousePreviewAnswer = z.infer<typeof housePreviewAnswer>;
+
+/** One line of the import's answer, which comes as one JSON object a line while it goes on. */
+export const houseImportProgress = z.discriminatedUnion('state', [
+  z.object({ state: z.literal('writing'), done: z.number(), of: z.number() }),
+  z.object({ state: z.literal('done'), actId: z.string().nullable(), counts: importCounts }),
+  z.object({ state: z.literal('cancelled') }),
+  z.object({ state: z.literal('failed'), sentence: z.string() }),
+]);
+export type HouseImportProgress = z.infer<typeof houseImportProgress>;

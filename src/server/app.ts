@@ -1,19 +1,31 @@
 import { readFile } from 'node:fs/promises';
 import { join } from 'node:path';
+import { errorCodes } from '@contract/errors';
 import { fieldErrorsOf } from '@contract/fieldErrors';
+import { HOUSE_FILE_LIMIT, type HouseImportProgress } from '@contract/house';
 import { PROJECT_FILE_LIMIT, writeProjectFile } from '@contract/projectFile';
 import { serveStatic } from '@hono/node-server/serve-static';
 import { OpenAPIHono } from '@hono/zod-openapi';
 import { bodyLimit } from 'hono/body-limit';
 import { compress } from 'hono/compress';
 import { HTTPException } from 'hono/http-exception';
+import { stream } from 'hono/streaming';
 import type { Database } from './persistence/database';
 import { photoSize, readPhoto, storePhoto } from './persistence/photoBytes';
 import { reading, type StudioScope, studioScope } from './persistence/scope';
 import { houseTag, houseText, projectList, projectRows, snapshotTag, snapshotText } from './persistence/snapshots';
 import { isAlive } from './persistence/studios';
 import { errorAnswer, guard } from './routes/guard';
-import { listPieces, listRisers, readHouse, readPanels, slotFits } from './routes/houseRoutes';
+import {
+  exportHouse,
+  importHouseRoute,
+  listPieces,
+  listRisers,
+  previewHouse,
+  readHouse,
+  readPanels,
+  slotFits,
+} from './routes/houseRoutes';
 import {
   copyRoute,
   exportFile,
@@ -27,7 +39,8 @@ import {
 } from './routes/projectRoutes';
 import { acceptPhoto } from './usecases/acceptPhoto';
 import { copyProject } from './usecases/copyProject';
-import { findRisers, housePanels, rankForSlot, searchPieces } from './usecases/house';
+import { findRisers, houseFile, housePanels, rankForSlot, searchPieces } from './usecases/house';
+import { importHouse, previewHouseImport } from './usecases/importHouse';
 import { importProject } from './usecases/importProject';
 import { runCommand, type Surroundings } from './usecases/runCommand';
 
@@ -109,6 +122,10 @@ export function createApp(settings: AppSettings) {
   app.use(
     '/api/projects/import',
     bodyLimit({ maxSize: PROJECT_FILE_LIMIT + 1024, onError: (context) => errorAnswer(context, 'request.tooLarge') }),
+  );
+  app.use(
+    '/api/house/import/*',
+    bodyLimit({ maxSize: HOUSE_FILE_LIMIT * 2, onError: (context) => errorAnswer(context, 'request.tooLarge') }),
   );
   app.use(
     '/api/photos/*',
@@ -205,6 +222,42 @@ export function createApp(settings: AppSettings) {
   app.openapi(readPanels, async (context) => {
     const transaction = reading(database, actor(context.req.header('x-device')));
     return context.json((await housePanels(transaction, around.nowMs())) as never, 200);
+  });
+
+  app.openapi(previewHouse, async (context) => {
+    const transaction = reading(database, actor(context.req.header('x-device')));
+    return context.json((await previewHouseImport(transaction, context.req.valid('json'), around)) as never, 200);
+  });
+
+  app.openapi(importHouseRoute, async (context) => {
+    const wish = context.req.valid('json');
+    const scope = actor(context.req.header('x-device'));
+    context.header('Content-Type', 'application/x-ndjson; charset=utf-8');
+    // Compressing would hold the lines back until the end.
+    context.header('Content-Encoding', 'identity');
+    return stream(context, async (out) => {
+      const tell = async (progress: HouseImportProgress) => {
+        await out.write(`${JSON.stringify(progress)}\n`);
+      };
+      try {
+        await importHouse(database, scope, wish, around, tell, () => out.aborted);
+      } catch (error) {
+        const { sentence } = errorCodes[isDatabaseGone(error) ? 'database.gone' : 'unexpected'];
+        if (!isDatabaseGone(error)) settings.log?.(`unexpected: ${(error as Error).stack ?? error}`);
+        await tell({ state: 'failed', sentence });
+      }
+    }) as never;
+  });
+
+  app.openapi(exportHouse, async (context) => {
+    const { kind } = context.req.valid('param');
+    const transaction = reading(database, actor(context.req.header('x-device')));
+    const today = new Date(around.nowMs()).toISOString().slice(0, 10);
+    const rim = { ...context.req.valid('query'), decimal: '.' as const, today };
+    const csv = await houseFile(transaction, kind, rim);
+    context.header('Content-Type', 'text/csv; charset=utf-8');
+    context.header('Content-Disposition', `attachment; filename="${kind}.csv"`);
+    return context.body(csv) as never;
   });
 
   app.openapi(copyRoute, async (context) => {

@@ -342,3 +342,108 @@ describe('the panels', () => {
     expect(await names('words=ladder')).toEqual(['Our ladder']);
   });
 });
+
+describe('a file for the house', () => {
+  const rim = { units: 'us', currency: 'USD', today: '2026-06-01' } as const;
+  const preview = async (kind: string, text: string, more: object = {}) =>
+    (await studio.send('POST', '/api/house/import/preview', { kind, text, ...rim, ...more })).json;
+  const bring = async (kind: string, text: string) => {
+    const answer = await studio.send('POST', '/api/house/import', { kind, text, ...rim });
+    return answer.text
+      .trim()
+      .split('\n')
+      .map((entry) => JSON.parse(entry));
+  };
+  const undo = (actId: string) => inHouse('', 'undo', { actId, reversalIds: [] });
+
+  it('is shown before it is written, then written with progress, and taken back as one act', async () => {
+    const text = '\uFEFFName;Height (cm);Box\r\n"Urn; gray";40,5;7\r\nBroken urn;high;7\r\n=Urn;30;8\r\n';
+    const shown = await preview('pieces', text);
+    expect(shown).toMatchObject({ delimiter: ';', decimal: ',', total: 3, counts: { new: 2, bad: 1 } });
+    expect(shown.lines[0]).toMatchObject({ line: 3, fate: 'bad', problems: [{ field: 'Height (cm)', value: 'high' }] });
+    expect(await names('words=urn')).toEqual([]);
+
+    const told = await bring('pieces', text);
+    expect(told[0]).toEqual({ state: 'writing', done: 0, of: 2 });
+    expect(told.at(-1)).toMatchObject({ state: 'done', counts: { new: 2, bad: 1 } });
+    expect((await search('words=urn&sort=name')).pieces.map((row: PieceRow) => [row.name, row.heightMm])).toEqual([
+      ['=Urn', 300],
+      ['Urn; gray', 405],
+    ]);
+    // The same file once more brings nothing.
+    expect((await preview('pieces', text)).counts).toMatchObject({ new: 0, same: 2 });
+
+    const csv = (await studio.send('GET', '/api/house/file/pieces?units=us&currency=USD')).text;
+    expect(csv).toContain('"\'=Urn"');
+    expect((await preview('pieces', csv)).counts).toMatchObject({ new: 0, change: 0, bad: 0 });
+
+    const back = await undo(told.at(-1).actId);
+    expect(back.status, back.text).toBe(200);
+    expect(await names('words=urn')).toEqual([]);
+    // A removed piece comes back as one of its own.
+    expect((await bring('pieces', csv)).at(-1).counts.new).toBe(2);
+    expect((await names('words=urn')).length).toBe(2);
+  });
+
+  it('changes what it names by id, and gives the old state back', async () => {
+    const kettle = piece('Copper kettle', { box: '1' });
+    await add(kettle);
+    const told = await bring('pieces', `Id,Name,Box\n${kettle.id},Copper kettle,9`);
+    expect(told.at(-1).counts).toMatchObject({ change: 1 });
+    expect((await search('words=kettle')).pieces[0]).toMatchObject({ box: '9', version: 2 });
+    expect((await undo(told.at(-1).actId)).status).toBe(200);
+    expect((await search('words=kettle')).pieces[0]).toMatchObject({ box: '1', version: 3 });
+  });
+
+  it('is not taken back over what was changed since; both versions are told', async () => {
+    const told = await bring('pieces', 'Name\nPewter mug\nPewter plate');
+    const mug = (await search('words=mug')).pieces[0];
+    await inHouse('', 'editPiece', { id: mug.id, values: { box: 'kitchen' } });
+    const refused = await undo(told.at(-1).actId);
+    expect(refused.status).toBe(409);
+    expect(refused.json.conflicts).toHaveLength(1);
+    expect(refused.json.conflicts[0].theirs).toMatchObject({ name: 'Pewter mug', box: 'kitchen' });
+    expect((await names('words=pewter')).length).toBe(2);
+  });
+
+  it('brings supplies with their color cards, and prices with their packs', async () => {
+    const supplies = await bring(
+      'supplies',
+      'Kind,Color,Color code,Sheen,Left,Full can holds\nChalk-type paint,Storm,#445566,matt,16 fl oz,1 qt',
+    );
+    expect(supplies.at(-1).counts).toMatchObject({ new: 1, bad: 0 });
+    const prices = await bring(
+      'prices',
+      'Kind,Color,Sheen,Pack,Size,Price,Source\nChalk-type paint,Storm,matt,quart,1 qt,22.50,The Penny Shelf',
+    );
+    expect(prices.at(-1).counts).toMatchObject({ new: 1, bad: 0 });
+    const { json } = await studio.send('GET', '/api/house');
+    const storm = json.colorCards.find((row: { name: string }) => row.name === 'Storm');
+    const supply = json.supplies.find((row: { colorCardId: string }) => row.colorCardId === storm.id);
+    expect(supply.stash.amount).toBeCloseTo(473.18, 1);
+    expect(json.packs.filter((row: { supplyId: string }) => row.supplyId === supply.id)).toMatchObject([
+      { name: 'quart', currency: 'USD', source: 'The Penny Shelf' },
+    ]);
+    for (const kind of ['supplies', 'prices']) {
+      const csv = (await studio.send('GET', `/api/house/file/${kind}?units=us&currency=USD`)).text;
+      expect((await preview(kind, csv)).counts).toMatchObject({ new: 0, change: 0, bad: 0 });
+    }
+  });
+
+  it('of ten thousand rows goes in whole and out as one act', async () => {
+    const lines = Array.from({ length: 10_000 }, (_, n) => `Crate ${n},${10 + (n % 60)},box ${n % 40}`);
+    const told = await bring('pieces', `Name,Height,Box\n${lines.join('\n')}`);
+    expect(told.at(-1)).toMatchObject({ state: 'done', counts: { new: 10_000, bad: 0 } });
+    expect(told.length).toBeGreaterThan(10);
+    expect((await search('words=crate')).total).toBe(10_000);
+    expect((await undo(told.at(-1).actId)).status).toBe(200);
+    expect((await search('words=crate')).total).toBe(0);
+  });
+
+  it('that is none is refused by name', async () => {
+    const refused = await studio.send('POST', '/api/house/import/preview', { kind: 'pets', text: '', ...rim });
+    expect(refused.status).toBe(422);
+    expect(refused.json.fields[0]).toMatchObject({ field: 'kind', value: 'pets' });
+    expect((await preview('pieces', '')).total).toBe(0);
+  });
+});

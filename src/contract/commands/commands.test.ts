@@ -234,7 +234,9 @@ describe('assumptions and tools', () => {
     );
   });
   it('a tool is noted once', () => {
-    const tool = (id: string, owned: boolean) => ({ tool: { id, version: 1, toolId: 'respirator', owned } });
+    const tool = (id: string, owned: boolean) => ({
+      tool: { id, version: 1, toolId: 'respirator', owned, wear: 'good' as const },
+    });
     const noted = following(following(small(), 'setTool', tool(uuid(82), true)), 'setTool', tool(uuid(83), false));
     expect(noted.tools.map((row) => [row.id, row.owned])).toEqual([[uuid(82), false]]);
   });

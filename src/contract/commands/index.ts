@@ -1,4 +1,5 @@
 import { createRegistry } from '@core/kernel/registry';
+import { sameValue } from '@core/kernel/sameValue';
 import { supplyKey } from '@core/recipe/supplyKey';
 import { z } from 'zod';
 import { id, wholeNumber } from '../accept';
@@ -216,7 +217,7 @@ const saveSupply = defineCommand({
       const { id: packId, version: _packVersion, ...packValues } = pack;
       const before = rows.packs.find((old) => old.id === packId);
       if (!before) changes.push(insert('packs', pack));
-      else if (JSON.stringify({ ...before, version: 0 }) !== JSON.stringify({ ...pack, version: 0 }))
+      else if (!sameValue({ ...before, version: 0 }, { ...pack, version: 0 }))
         changes.push(update('packs', packId, packValues));
     }
     return changes;

@@ -1,20 +1,39 @@
 import { createRegistry } from '../kernel/registry';
 import type { PackSize } from './coating';
 
-/** A supply that is no coating: counted in pieces. */
+/** What a supply is counted in. */
+export type SupplyUnit = 'mL' | 'can' | 'sheet' | 'm' | 'piece' | 'g';
+
+/** A supply that is no coating. */
 export interface Consumable {
   id: string;
   name: string;
-  unit: 'sheet';
+  unit: Exclude<SupplyUnit, 'mL' | 'can'>;
+  /** Whether its color tells one from another: ribbon does, sandpaper does not. */
+  colored: boolean;
   packs: readonly PackSize[];
 }
 
-/** Consumables by id. Prices are rough shelf prices, from memory. */
+/** The same pack in both markets; rough shelf prices in whole dollars, euros or pounds, from memory. */
+function packs(...sizes: [name: string, size: number, low: number, likely: number, high: number][]): PackSize[] {
+  return (['us', 'metric'] as const).flatMap((market) =>
+    sizes.map(([name, size, low, likely, high], n) => ({
+      id: `${n}${market}`,
+      name,
+      size,
+      market,
+      estimate: { low, likely, high },
+    })),
+  );
+}
+
+/** Consumables by id. */
 export const consumables = createRegistry<Consumable>('consumables', [
   {
     id: 'sandpaper',
     name: 'Sandpaper P220',
     unit: 'sheet',
+    colored: false,
     packs: [
       { id: 'sheet', name: 'single sheet', size: 1, market: 'us', estimate: { low: 1, likely: 1, high: 2 } },
       { id: 'sheets5', name: 'pack of 5', size: 5, market: 'us', estimate: { low: 3, likely: 4, high: 7 } },
@@ -22,4 +41,14 @@ export const consumables = createRegistry<Consumable>('consumables', [
       { id: 'sheets5Metric', name: 'pack of 5', size: 5, market: 'metric', estimate: { low: 3, likely: 4, high: 7 } },
     ],
   },
+  { id: 'ribbon', name: 'Ribbon', unit: 'm', colored: true, packs: packs(['roll', 9, 3, 5, 9]) },
+  { id: 'twine', name: 'Twine', unit: 'm', colored: false, packs: packs(['ball', 60, 3, 5, 8]) },
+  { id: 'fabric', name: 'Fabric', unit: 'm', colored: true, packs: packs(['by the meter', 1, 6, 12, 25]) },
+  { id: 'paper', name: 'Decorative paper', unit: 'sheet', colored: true, packs: packs(['single sheet', 1, 1, 2, 5]) },
+  { id: 'napkin', name: 'Paper napkins', unit: 'piece', colored: true, packs: packs(['pack of 20', 20, 3, 4, 7]) },
+  { id: 'film', name: 'Adhesive film', unit: 'm', colored: true, packs: packs(['roll', 3, 8, 14, 25]) },
+  { id: 'moss', name: 'Preserved moss', unit: 'g', colored: false, packs: packs(['bag', 100, 5, 8, 14]) },
+  { id: 'stems', name: 'Faux stems', unit: 'piece', colored: true, packs: packs(['single stem', 1, 2, 4, 9]) },
+  { id: 'strips', name: 'Adhesive strips', unit: 'piece', colored: false, packs: packs(['pack of 8', 8, 5, 7, 11]) },
+  { id: 'feltPads', name: 'Felt pads', unit: 'piece', colored: false, packs: packs(['pack of 24', 24, 3, 4, 6]) },
 ]);

@@ -1,5 +1,6 @@
 import { WorkWindows } from '../calendar/workWindows';
 import { Assumptions } from '../catalog/assumptions';
+import type { SupplyUnit } from '../catalog/consumables';
 import { type Amount, exactly, subtractAmounts } from '../kernel/amount';
 import { type Finding, worstSeverity } from '../kernel/finding';
 import { MS_PER_DAY } from '../kernel/units';
@@ -75,7 +76,7 @@ export interface SlotPlan {
 export interface SupplyLine {
   key: string;
   name: string;
-  unit: 'mL' | 'can' | 'sheet';
+  unit: SupplyUnit;
   need: number;
   fromStash: number;
   packs: { name: string; size: number; count: number; price: Amount | null }[];

@@ -1,3 +1,4 @@
+import { sameValue } from '../kernel/sameValue';
 import { plainStory } from '../pricing/priceStory';
 import { completeMeasures, type Measures } from '../surface/furnitureTemplate';
 import { furnitureTemplates } from '../surface/templates';
@@ -88,7 +89,7 @@ export function withPieces(rows: ProjectRows): ProjectRows {
       return before.find;
     }
     const after = overlaid(find, piece);
-    const same = JSON.stringify(after) === JSON.stringify(find) ? find : after;
+    const same = sameValue(after, find) ? find : after;
     known.set(find, { piece, find: same });
     // What was made from a piece is not laid over once more.
     known.set(same, { piece, find: same });

@@ -1,6 +1,6 @@
 import { estimatedShelfPrice } from '../catalog/assumptions';
 import { coatings } from '../catalog/coatings';
-import { consumables } from '../catalog/consumables';
+import { consumables, type SupplyUnit } from '../catalog/consumables';
 import type { Amount } from '../kernel/amount';
 import { UNIT_PRICE_SCALE } from '../kernel/money';
 import { amountOfPrice, type Price } from '../kernel/price';
@@ -26,7 +26,7 @@ export interface BookSupply {
   row: SupplyRow | null;
   name: string;
   colorHexLab: { L: number; a: number; b: number } | null;
-  unit: 'mL' | 'can' | 'sheet';
+  unit: SupplyUnit;
   stash: number;
   stashState: 'none' | 'exact' | 'about';
   packs: BookPack[];

@@ -21,6 +21,9 @@ export function pieceKindOf(text: string): PieceKind | null {
   return best?.kind ?? null;
 }
 
+/** A length to the hundredth of a millimeter, as fields keep it. */
+const rounded = (mm: number | undefined) => (mm === undefined ? null : Math.round(mm * 100) / 100);
+
 /** What surrounds a new piece: the studio's units and money, and the local date of today. */
 export interface PieceRim {
   units: UnitSystem;
@@ -97,9 +100,9 @@ export function newPiece(id: string, line: string, rim: PieceRim): PieceRow {
   const name = counted ? first.slice(counted[0].length) : first;
   const read = readQuickLine([name, ...others].join(', '), rim.currency, rim.units);
   piece.name = read.name;
-  piece.widthMm = read.measures.widthMm ?? null;
-  piece.depthMm = read.measures.depthMm ?? null;
-  piece.heightMm = read.measures.heightMm ?? null;
+  piece.widthMm = rounded(read.measures.widthMm);
+  piece.depthMm = rounded(read.measures.depthMm);
+  piece.heightMm = rounded(read.measures.heightMm);
   if (read.materialId !== null) piece.materialId = read.materialId;
   piece.finishId = read.finishId;
   if (read.finishId === 'glossyVarnish') piece.sheen = 'gloss';

@@ -164,6 +164,35 @@ export async function risersOf({
   );
 }
 
+/** Name, size and store of every piece, for telling a piece that is here already. */
+export async function piecePrints({
+  scope,
+  manager,
+}: Transaction): Promise<Pick<PieceRow, 'name' | 'widthMm' | 'depthMm' | 'heightMm' | 'box' | 'shelf'>[]> {
+  return manager.query(
+    'select name, width_mm as "widthMm", depth_mm as "depthMm", height_mm as "heightMm", box, shelf from "piece" where studio_id = $1 and deleted_at is null',
+    [scope.studioId],
+  );
+}
+
+/** Those of some ids that were pieces once and are no more. */
+export async function buriedPieces({ scope, manager }: Transaction, ids: readonly string[]): Promise<string[]> {
+  const found: { id: string }[] = await manager.query(
+    'select id from "piece" where studio_id = $1 and id = any($2) and deleted_at is not null',
+    [scope.studioId, ids],
+  );
+  return found.map((row) => row.id);
+}
+
+/** All pieces, for a file; by name. */
+export async function allPieces({ scope, manager }: Transaction): Promise<PieceRow[]> {
+  const found: { list: PieceRow[] }[] = await manager.query(
+    `select coalesce(json_agg(${rowJsonSql(specOf('pieces'), 't')} order by t.name, t.id), '[]'::json) as list from "piece" t where t.studio_id = $1 and t.deleted_at is null`,
+    [scope.studioId],
+  );
+  return found[0]?.list ?? [];
+}
+
 export interface HouseCounts {
   pieces: number;
   things: number;

@@ -1,7 +1,18 @@
 import type { ChangedTable } from '@contract/changes';
 import type { Row } from '@core/plan/rows';
 import type { Transaction } from './scope';
-import { rowJsonSql, specOf, toColumns } from './tables';
+import { type ColumnType, physicalColumns, rowJsonSql, specOf, toColumns } from './tables';
+
+const recordTypes: Record<Exclude<ColumnType, 'lab'>, string> = {
+  uuid: 'uuid',
+  text: 'text',
+  int: 'int',
+  bigint: 'bigint',
+  double: 'double precision',
+  boolean: 'boolean',
+  date: 'date',
+  json: 'jsonb',
+};
 
 export type StoredRow = Row & Record<string, unknown>;
 
@@ -41,6 +52,47 @@ export async function insertRow(
       ...toColumns(spec, row),
     })
     .execute();
+}
+
+/** Inserts many rows of the studio at version 1, in one statement; ids that are taken throw. */
+export async function insertRows(
+  { scope, manager }: Transaction,
+  table: ChangedTable,
+  rows: readonly StoredRow[],
+  actId: string,
+): Promise<void> {
+  const spec = specOf(table);
+  if (spec.owner !== 'studio') throw new Error(`${spec.name} belongs to projects`);
+  if (rows.length === 0) return;
+  const columns = physicalColumns(spec);
+  const list = rows.map((row) => {
+    const values = toColumns(spec, row);
+    return { id: row.id, ...values };
+  });
+  const names = columns.map(({ column }) => `"${column}"`).join(', ');
+  const typed = columns.map(({ column, type }) => `"${column}" ${recordTypes[type]}`).join(', ');
+  await manager.query(
+    `insert into "${spec.name}" (studio_id, id, version, act_id, ${names})
+     select $1, id, 1, $2, ${names} from jsonb_to_recordset($3::jsonb) as r(id uuid, ${typed})`,
+    [scope.studioId, actId, JSON.stringify(list)],
+  );
+}
+
+/** Removes many rows that are all at version 1, as they were inserted; gives the ids that were not (changed since, or gone). */
+export async function removeInserted(
+  { scope, manager }: Transaction,
+  table: ChangedTable,
+  ids: readonly string[],
+  actId: string,
+): Promise<string[]> {
+  const spec = specOf(table);
+  const [removed]: [{ id: string }[], number] = await manager.query(
+    `update "${spec.name}" set deleted_at = now(), updated_at = now(), version = version + 1, act_id = $3
+     where studio_id = $1 and id = any($2) and version = 1 and deleted_at is null returning id`,
+    [scope.studioId, ids, actId],
+  );
+  const gone = new Set(removed.map((row) => row.id));
+  return ids.filter((id) => !gone.has(id));
 }
 
 /** Changes a row if it still has the version; raises the version. Returns whether it did. */

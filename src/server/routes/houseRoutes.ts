@@ -1,12 +1,15 @@
 import {
   fitAnswer,
+  houseImportSchema,
   housePanelsAnswer,
+  housePreviewAnswer,
   pageSchema,
   piecePageAnswer,
   pieceQuerySchema,
   riserAnswer,
   riserQuerySchema,
 } from '@contract/house';
+import { houseTables } from '@core/formats/house/planImport';
 import { createRoute, z } from '@hono/zod-openapi';
 import { json, refusals } from './projectRoutes';
 
@@ -51,4 +54,30 @@ export const readPanels = createRoute({
   method: 'get',
   path: '/api/house/panels',
   responses: { 200: json(housePanelsAnswer, 'What there is, what sleeps, what goes back'), ...refusals },
+});
+
+const houseFile = { body: { content: { 'application/json': { schema: houseImportSchema } }, required: true } };
+
+export const previewHouse = createRoute({
+  method: 'post',
+  path: '/api/house/import/preview',
+  request: houseFile,
+  responses: { 200: json(housePreviewAnswer, 'What the file would do, line by line; nothing is written'), ...refusals },
+});
+
+export const importHouseRoute = createRoute({
+  method: 'post',
+  path: '/api/house/import',
+  request: houseFile,
+  responses: { 200: { description: 'Progress, one JSON object a line; the last says how it ended' }, ...refusals },
+});
+
+export const exportHouse = createRoute({
+  method: 'get',
+  path: '/api/house/file/{kind}',
+  request: {
+    params: z.object({ kind: z.enum(houseTables, { error: `one of ${houseTables.join(', ')}` }) }),
+    query: houseImportSchema.pick({ units: true, currency: true }),
+  },
+  responses: { 200: { description: 'The table as CSV' }, ...refusals },
 });

@@ -2,13 +2,24 @@ import { projectSummary } from '@contract/answers';
 import type { FitAnswer, HousePanelsAnswer, PiecePageAnswer, PieceQuery, RiserAnswer } from '@contract/house';
 import { ciede2000 } from '@core/color/ciede2000';
 import { labFromHex } from '@core/color/lab';
+import type { FileRim } from '@core/formats/house/column';
+import type { HouseTable } from '@core/formats/house/planImport';
+import { piecesCsv, pricesCsv, suppliesCsv } from '@core/formats/house/write';
 import { explainFit, fitNeed, rankPieces, SLEEPS_AFTER_DAYS } from '@core/sourcing/fitRanking';
 import { type Placement, placementClash } from '@core/sourcing/placements';
 import { riserCombinations } from '@core/sourcing/risers';
-import { houseCounts, pieceColors, piecePage, piecesById, piecesToRank, risersOf } from '../persistence/pieces';
+import {
+  allPieces,
+  houseCounts,
+  pieceColors,
+  piecePage,
+  piecesById,
+  piecesToRank,
+  risersOf,
+} from '../persistence/pieces';
 import { placements } from '../persistence/placements';
 import type { Transaction } from '../persistence/scope';
-import { projectRows, projectSummaries } from '../persistence/snapshots';
+import { houseRows, projectRows, projectSummaries } from '../persistence/snapshots';
 
 /** Colors within this ΔE00 count as near when nothing else is asked for. */
 const NEAR = 15;
@@ -163,4 +174,18 @@ export async function housePanels(transaction: Transaction, nowMs: number): Prom
       .filter(({ summary }) => summary.owned.filled > 0)
       .map(({ id, name, currency, summary }) => ({ projectId: id, projectName: name, currency, ...summary.owned })),
   };
+}
+
+/** A table of the house as CSV. */
+export async function houseFile(transaction: Transaction, kind: HouseTable, rim: FileRim): Promise<string> {
+  switch (kind) {
+    case 'pieces':
+      return piecesCsv(await allPieces(transaction), rim);
+    case 'supplies':
+      return suppliesCsv(await houseRows(transaction, []), rim);
+    case 'prices':
+      return pricesCsv(await houseRows(transaction, []), rim);
+    default:
+      return kind satisfies never;
+  }
 }

@@ -2,6 +2,7 @@ import type { ImportedAnswer, RefusedAnswer } from '@contract/answers';
 import { errorCodes } from '@contract/errors';
 import { PROJECT_FILE_VERSION, type ProjectFile, readProjectFile } from '@contract/projectFile';
 import { studioTables, type TableName, tableNames } from '@contract/rows';
+import { sameValue } from '@core/kernel/sameValue';
 import type { ProjectRows, Row } from '@core/plan/rows';
 import { ledgerInOrder } from '@core/pricing/ledger';
 import { type ActChange, recordAct } from '../persistence/acts';
@@ -216,7 +217,7 @@ async function updateFrom(transaction: Transaction, given: ProjectFile, around: 
   const actId = around.newId();
   const changes: ActChange[] = [];
   const write = async (table: TableName | 'project', before: StoredRow, values: StoredRow | null) => {
-    if (values && JSON.stringify({ ...before, version: 0 }) === JSON.stringify({ ...values, version: 0 })) return;
+    if (values && sameValue({ ...before, version: 0 }, { ...values, version: 0 })) return;
     await updateRow(transaction, table, before.id, before.version, values ?? {}, actId, values === null);
     changes.push({
       table,

@@ -9,10 +9,10 @@ import { fieldErrorsOf } from '@contract/fieldErrors';
 import { referenceErrors } from '@contract/projectFile';
 import { studioTables, type TableName } from '@contract/rows';
 import type { ProjectRows } from '@core/plan/rows';
-import { type ActChange, readAct, recordAct } from '../persistence/acts';
+import { type Act, type ActChange, readAct, recordAct } from '../persistence/acts';
 import type { Database } from '../persistence/database';
 import { claimKey, savepoint, storeAnswer } from '../persistence/requestKeys';
-import { insertRow, readRow, type StoredRow, updateRow } from '../persistence/rowStore';
+import { insertRow, readRow, removeInserted, type StoredRow, updateRow } from '../persistence/rowStore';
 import { inTransaction, type StudioScope, type Transaction } from '../persistence/scope';
 import {
   houseRows,
@@ -299,6 +299,7 @@ async function undoAct(
         fields: [{ field: 'actId', value: payload.actId, accepted: 'an act that is not taken back yet' }],
       }),
     );
+  if (act.kind.startsWith('importHouse.')) return undoImport(transaction, act, actId);
   const done: ActChange[] = [];
   const reversalIds = [...payload.reversalIds];
   for (const change of [...act.changes].reverse()) {
@@ -318,19 +319,7 @@ async function undoAct(
     }
     const stored = await readRow(transaction, change.table, change.id);
     if (!stored || stored.row.version !== change.version) {
-      throw new Refusal(
-        refused('conflict', {
-          conflicts: [
-            {
-              table: change.table,
-              id: change.id,
-              expected: change.version,
-              theirs: stored && !stored.deleted ? stored.row : null,
-              mine: change.before,
-            },
-          ],
-        }),
-      );
+      throw new Refusal(refused('conflict', { conflicts: [await conflictOf(transaction, change)] }));
     }
     const ok = await updateRow(
       transaction,
@@ -352,6 +341,47 @@ async function undoAct(
     });
   }
   return done;
+}
+
+/** Takes an import back as one act: many rows at once. Rows that were changed since stand in the way, all of them told. */
+async function undoImport(transaction: Transaction, act: Act, actId: string): Promise<ActChange[]> {
+  const done: ActChange[] = [];
+  const conflicts: RowConflict[] = [];
+  const inserted = new Map<ActChange['table'], ActChange[]>();
+  for (const change of [...act.changes].reverse()) {
+    if (change.before === null) inserted.set(change.table, [...(inserted.get(change.table) ?? []), change]);
+    else if (!(await updateRow(transaction, change.table, change.id, change.version, change.before, actId)))
+      conflicts.push(await conflictOf(transaction, change));
+    else
+      done.push({
+        table: change.table,
+        id: change.id,
+        before: change.after,
+        after: { ...change.before, version: change.version + 1 },
+        version: change.version + 1,
+      });
+  }
+  for (const [table, changes] of inserted) {
+    const ids = changes.map((change) => change.id);
+    const kept = new Set(await removeInserted(transaction, table, ids, actId));
+    for (const change of changes) {
+      if (kept.has(change.id)) conflicts.push(await conflictOf(transaction, change));
+      else done.push({ table, id: change.id, before: null, after: null, version: 2 });
+    }
+  }
+  if (conflicts.length > 0) throw new Refusal(refused('conflict', { conflicts: conflicts.slice(0, 50) }));
+  return done;
+}
+
+async function conflictOf(transaction: Transaction, change: ActChange): Promise<RowConflict> {
+  const stored = await readRow(transaction, change.table, change.id);
+  return {
+    table: change.table,
+    id: change.id,
+    expected: change.version,
+    theirs: stored && !stored.deleted ? stored.row : null,
+    mine: change.before,
+  };
 }
 
 /** Tables whose change can put a piece somewhere. */

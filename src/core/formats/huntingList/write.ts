@@ -1,9 +1,9 @@
-import Papa from 'papaparse';
 import { currencyExponent } from '../../kernel/currencies.data';
 import { formatLength } from '../../kernel/formatLength';
 import type { UnitSystem } from '../../kernel/units';
 import { formatMoney } from '../../plan/sentences';
 import type { HuntingLine } from '../../sourcing/huntingList';
+import { writeTable } from '../table/writeTable';
 
 /** How lengths and money are shown. */
 export interface ListRim {
@@ -39,8 +39,7 @@ export function huntingListText(lines: readonly HuntingLine[], rim: ListRim): st
 }
 
 /**
- * The list as CSV by RFC 4180: a header, CRLF, quotes where needed; cells that a spreadsheet would take for a formula
- * are defused. Money as a decimal number of the currency, lengths in inches or centimeters.
+ * The list as CSV. Money as a decimal number of the currency, lengths in inches or centimeters.
  */
 export function huntingListCsv(lines: readonly HuntingLine[], rim: ListRim): string {
   const exponent = currencyExponent(rim.currency);
@@ -48,32 +47,28 @@ export function huntingListCsv(lines: readonly HuntingLine[], rim: ListRim): str
   const length = (mm: number | null) =>
     mm === null ? '' : String(Math.round((mm / (rim.units === 'us' ? 25.4 : 10)) * 100) / 100);
   const money = (minor: number) => (minor / 10 ** exponent).toFixed(exponent);
-  return Papa.unparse(
-    {
-      fields: [
-        'Number',
-        'What',
-        'Spot',
-        'Needed',
-        `Widest (${unit})`,
-        `Deepest (${unit})`,
-        `Tallest (${unit})`,
-        `Target each (${rim.currency})`,
-        `Ceiling each (${rim.currency})`,
-      ],
-      data: lines.map((line) => [
-        line.slot.number,
-        line.slot.name,
-        line.spotName,
-        line.needed,
-        length(line.largest.widthMm),
-        length(line.largest.depthMm),
-        length(line.largest.heightMm),
-        money(line.target),
-        money(line.ceiling),
-      ]),
-    },
-    // The library's own pattern lets a cell with a line break through.
-    { newline: '\r\n', escapeFormulae: /^[=+\-@\t\r]/ },
+  return writeTable(
+    [
+      'Number',
+      'What',
+      'Spot',
+      'Needed',
+      `Widest (${unit})`,
+      `Deepest (${unit})`,
+      `Tallest (${unit})`,
+      `Target each (${rim.currency})`,
+      `Ceiling each (${rim.currency})`,
+    ],
+    lines.map((line) => [
+      line.slot.number,
+      line.slot.name,
+      line.spotName,
+      line.needed,
+      length(line.largest.widthMm),
+      length(line.largest.depthMm),
+      length(line.largest.heightMm),
+      money(line.target),
+      money(line.ceiling),
+    ]),
   );
 }

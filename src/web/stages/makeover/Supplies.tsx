@@ -1,6 +1,5 @@
 import { UNIT_PRICE_SCALE } from '@core/kernel/money';
 import { stated } from '@core/kernel/price';
-import { ML_PER_US_FLUID_OUNCE } from '@core/kernel/units';
 import { newPack, newSupply } from '@core/plan/newRows';
 import type { PackRow, SupplyRow } from '@core/plan/rows';
 import type { PackPurchase } from '@core/pricing/cheapestPacks';
@@ -10,7 +9,7 @@ import { Button } from 'antd';
 import { useState } from 'react';
 import { useProject } from '../../app/projectStore';
 import { useRim } from '../../app/useRim';
-import { amountWords, supplyWords } from '../../app/words';
+import { amountWords, perShownUnit, supplyUnitWords, supplyWords } from '../../app/words';
 import { SourceTag } from '../../ui/basics';
 import { MoneyField, NumberField, TextField } from '../../ui/fields';
 import { SettleBox } from '../../ui/SettleBox';
@@ -81,9 +80,8 @@ function SupplyEditor(props: { supplyKey: string; purchase: PackPurchase }) {
   const rim = useRim();
   const supply = plan.sums.book.get(props.supplyKey);
   const [kindId = '', cardId = '', sheen = ''] = props.supplyKey.split('|');
-  const perShown = supply.unit === 'mL' && rim.units === 'us' ? ML_PER_US_FLUID_OUNCE : 1;
-  const unitName =
-    supply.unit === 'mL' ? (rim.units === 'us' ? 'fl oz' : 'ml') : supply.unit === 'can' ? 'cans' : 'sheets';
+  const perShown = perShownUnit(supply.unit, rim.units);
+  const unitName = supplyUnitWords(supply.unit, rim.units);
   const row: SupplyRow =
     supply.row ??
     newSupply(
@@ -153,7 +151,7 @@ function SupplyEditor(props: { supplyKey: string; purchase: PackPurchase }) {
           }
         />
         <MoneyField
-          label={`What it cost, per ${unitName === 'cans' ? 'can' : unitName === 'sheets' ? 'sheet' : unitName}`}
+          label={`What it cost, per ${supplyUnitWords(supply.unit, rim.units, false)}`}
           hint="empty: valued at what replacing costs"
           currency={rim.currency}
           nullable

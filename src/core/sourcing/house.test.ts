@@ -1,0 +1,302 @@
+import fc from 'fast-check';
+import { describe, expect, it } from 'vitest';
+import { labFromHex } from '../color/lab';
+import { card, find, project, rows, slot } from '../fixtures/projectRows';
+import type { PieceRow } from '../plan/houseRows';
+import { findFromPiece, withPieces } from '../plan/stashPieces';
+import { explainFit, fitNeed, fitScore, rankPieces, seasonOf } from './fitRanking';
+import { newPiece, pieceKindOf, unknownPiece } from './newPiece';
+import { mostInUse, overlaps, type Placement, placementClash } from './placements';
+import { type Riser, riserCombinations } from './risers';
+
+const rim = { units: 'us', currency: 'USD', today: '2026-06-01' } as const;
+const piece = (name: string, change: Partial<PieceRow> = {}): PieceRow => ({
+  ...unknownPiece(name, name, rim),
+  ...change,
+});
+
+describe('a quick entry', () => {
+  it('says what it is, how many, how large, where it is, and proposes what it does', () => {
+    expect(newPiece('id', '3 brass candlesticks, 9 in x 3 in, box 4, shelf 2, $6', rim)).toMatchObject({
+      name: 'Brass candlesticks',
+      count: 3,
+      widthMm: 228.6,
+      heightMm: 76.2,
+      box: '4',
+      shelf: '2',
+      value: 600,
+      roles: ['height', 'light'],
+      sorted: true,
+    });
+    expect(newPiece('id', 'tall blue vase, mantel', rim)).toMatchObject({
+      name: 'Tall blue vase',
+      standsAt: 'mantel',
+      fragile: true,
+      sorted: false,
+      seenOn: '2026-06-01',
+    });
+    expect(newPiece('id', 'lamp, borrowed from the chapel, since 1998', rim)).toMatchObject({
+      borrowedFrom: 'the chapel',
+      sinceYear: 1998,
+      kind: 'lamp',
+      cordCondition: 'unknown',
+      templateId: 'lampBase',
+    });
+    expect(newPiece('id', 'pumpkin bowl for autumn', rim).season).toBe('autumn');
+  });
+
+  it('takes the longest word that is said', () => {
+    expect(pieceKindOf('candle holder, iron')?.id).toBe('candlestick');
+    expect(pieceKindOf('tea candle')?.id).toBe('candle');
+    expect(pieceKindOf('bookend')).toBeNull();
+  });
+
+  it('always gives a piece that can be kept, whatever was typed', () => {
+    fc.assert(
+      fc.property(fc.string({ maxLength: 100 }), (line) => {
+        const made = newPiece('id', line, rim);
+        expect(made.name.length).toBeGreaterThan(0);
+        expect(made.count).toBeGreaterThan(0);
+        for (const size of [made.widthMm, made.depthMm, made.heightMm])
+          if (size !== null) expect(size).toBeGreaterThan(0);
+      }),
+    );
+  });
+});
+
+describe('risers', () => {
+  it('make up a height alone or in twos, the broader below', () => {
+    const atlas: Riser = { id: 'atlas', name: 'Atlas', heightMm: 40, widthMm: 300, depthMm: 220, count: 1 };
+    const novel: Riser = { id: 'novel', name: 'Novel', heightMm: 25, widthMm: 180, depthMm: 120, count: 1 };
+    const box: Riser = { id: 'box', name: 'Box', heightMm: 64, widthMm: 100, depthMm: 100, count: 1 };
+    expect(riserCombinations(65, 3, [novel, atlas, box])).toEqual([
+      { ids: ['atlas', 'novel'], heightMm: 65, offMm: 0 },
+      { ids: ['box'], heightMm: 64, offMm: -1 },
+    ]);
+    // What stands on top needs most of its own footprint beneath it.
+    expect(riserCombinations(64, 1, [box], { widthMm: 300, depthMm: 300 })).toEqual([]);
+    expect(riserCombinations(80, 1, [{ ...atlas, count: 2 }]).map((found) => found.ids)).toEqual([['atlas', 'atlas']]);
+    expect(riserCombinations(80, 1, [atlas])).toEqual([]);
+    expect(riserCombinations(0, 5, [atlas])).toEqual([]);
+  });
+
+  it('are all that an exhaustive search finds, and no others', () => {
+    const riser = fc.record({
+      heightMm: fc.integer({ min: 1, max: 200 }),
+      widthMm: fc.option(fc.integer({ min: 50, max: 400 })),
+      depthMm: fc.option(fc.integer({ min: 50, max: 400 })),
+      count: fc.integer({ min: 1, max: 2 }),
+    });
+    fc.assert(
+      fc.property(
+        fc.array(riser, { maxLength: 14 }),
+        fc.integer({ min: 1, max: 400 }),
+        fc.integer({ min: 0, max: 30 }),
+        (list, gap, tolerance) => {
+          const risers: Riser[] = list.map((entry, n) => ({ ...entry, id: String(n).padStart(2, '0'), name: '' }));
+          const top = { widthMm: 150, depthMm: null };
+          const enough = (under: number | null, over: number | null) =>
+            under === null || over === null || under >= 0.6 * over;
+          const expected = new Set<string>();
+          for (const [i, one] of risers.entries()) {
+            if (Math.abs(one.heightMm - gap) <= tolerance && enough(one.widthMm, top.widthMm)) expected.add(one.id);
+            for (const [j, other] of risers.entries()) {
+              if (j < i || (i === j && one.count < 2)) continue;
+              if (Math.abs(one.heightMm + other.heightMm - gap) > tolerance) continue;
+              const [low = one, high = other] = [one, other].sort(
+                (a, b) => (b.widthMm ?? 0) * (b.depthMm ?? 0) - (a.widthMm ?? 0) * (a.depthMm ?? 0),
+              );
+              const carried = enough(low.widthMm, high.widthMm) && enough(low.depthMm, high.depthMm);
+              // Of two alike footprints either may lie below; then the order is not compared.
+              if (carried && enough(high.widthMm, top.widthMm)) expected.add([one.id, other.id].sort().join('+'));
+              const alike = (one.widthMm ?? 0) * (one.depthMm ?? 0) === (other.widthMm ?? 0) * (other.depthMm ?? 0);
+              if (alike && !carried) expected.add(`either ${[one.id, other.id].sort().join('+')}`);
+            }
+          }
+          const found = riserCombinations(gap, tolerance, risers, top).map(({ ids }) => [...ids].sort().join('+'));
+          const undecided = new Set(
+            [...expected].filter((key) => key.startsWith('either ')).map((key) => key.slice(7)),
+          );
+          const alikePair = (key: string) => {
+            const [a, b] = key.split('+').map((id) => risers.find((entry) => entry.id === id));
+            return a && b && (a.widthMm ?? 0) * (a.depthMm ?? 0) === (b.widthMm ?? 0) * (b.depthMm ?? 0) && a !== b;
+          };
+          const compare = (key: string) => !undecided.has(key) && !alikePair(key);
+          expect(found.filter(compare).sort()).toEqual(
+            [...expected].filter((key) => !key.startsWith('either ') && compare(key)).sort(),
+          );
+          expect(new Set(found).size).toBe(found.length);
+        },
+      ),
+    );
+  });
+});
+
+describe('one piece, one place', () => {
+  const placement = (slotId: string, from: string | null, until: string | null, count = 1): Placement => ({
+    pieceId: 'p',
+    projectId: `project of ${slotId}`,
+    projectName: '',
+    slotId,
+    slotNumber: 1,
+    slotName: slotId,
+    count,
+    from,
+    until,
+  });
+
+  it('shares no day, both ends counted; an open end lasts', () => {
+    expect(overlaps({ from: '2026-06-01', until: '2026-06-10' }, { from: '2026-06-10', until: null })).toBe(true);
+    expect(overlaps({ from: '2026-06-01', until: '2026-06-09' }, { from: '2026-06-10', until: null })).toBe(false);
+    expect(overlaps({ from: null, until: null }, { from: '2030-01-01', until: '2030-01-01' })).toBe(true);
+  });
+
+  it('names who stands in the way, and leaves the same slot alone', () => {
+    const mine = placement('a', '2026-06-01', '2026-06-30');
+    const other = placement('b', '2026-06-15', null);
+    expect(placementClash(mine, [mine, other], 1)).toEqual([other]);
+    expect(placementClash(mine, [mine, other], 2)).toEqual([]);
+    expect(placementClash(mine, [mine, placement('b', '2026-07-01', null)], 1)).toEqual([]);
+  });
+
+  it('counts the busiest day as counting every day does', () => {
+    const day = (n: number) => `2026-06-${String(n).padStart(2, '0')}`;
+    const stay = fc
+      .record({
+        from: fc.option(fc.integer({ min: 1, max: 28 })),
+        until: fc.option(fc.integer({ min: 1, max: 28 })),
+        count: fc.integer({ min: 1, max: 3 }),
+      })
+      .filter(({ from, until }) => from === null || until === null || from <= until)
+      .map(({ from, until, count }) => ({
+        from: from === null ? null : day(from),
+        until: until === null ? null : day(until),
+        count,
+      }));
+    fc.assert(
+      fc.property(fc.array(stay, { maxLength: 8 }), stay, (stays, during) => {
+        let most = 0;
+        // The month with a day to spare at both ends stands for all time.
+        for (let n = 0; n <= 29; n += 1) {
+          const at = day(n);
+          const has = ({ from, until }: { from: string | null; until: string | null }) =>
+            (from === null || from <= at) && (until === null || at <= until);
+          if (!has(during)) continue;
+          most = Math.max(
+            most,
+            stays.filter(has).reduce((sum, entry) => sum + entry.count, 0),
+          );
+        }
+        expect(mostInUse(stays, during)).toBe(most);
+      }),
+    );
+  });
+});
+
+describe('the fit of a piece', () => {
+  const teal = card('teal', 'Teal', '#1f5a5e');
+  const asked = slot('s', {
+    name: 'Tall vase on the left',
+    role: 'height',
+    height: { minimumMm: 300, maximumMm: 400 },
+    colorCardIds: ['teal'],
+  });
+  const need = fitNeed(
+    rows({ colorCards: [teal], project: project({ revealDate: '2026-06-20' }) }),
+    asked,
+    '2026-06-01',
+  );
+  const fitting = piece('Vase', {
+    heightMm: 350,
+    color: teal.lab,
+    roles: ['height'],
+    lastUsedOn: '2020-01-01',
+  });
+
+  it('is whole when everything asked for is there', () => {
+    expect(need).toMatchObject({ words: ['vase'], season: 'summer', colorsFrom: 'slot' });
+    expect(fitScore(need, fitting)).toBe(1);
+  });
+
+  it.each([
+    ['size', { heightMm: 500 }, 'size.over', 0],
+    ['size', { heightMm: 450 }, 'size.over', 0.5],
+    ['size', { heightMm: null }, 'size.unknown', 0.5],
+    ['color', { color: null }, 'color.unknown', 0.4],
+    ['role', { roles: [] }, 'role.doesNot', 0],
+    ['season', { season: 'winter' as const }, 'season.other', 0],
+    ['rest', { lastUsedOn: '2026-06-01' }, 'rest.days', 0],
+    ['care', { borrowedFrom: 'a neighbor', backBy: '2026-06-21' }, 'care.goesBack', 0],
+  ] as const)('loses by its %s alone what that counts', (aspect, change, code, score) => {
+    const fit = explainFit(need, { ...fitting, ...change } as PieceRow);
+    const reason = fit.reasons.find((entry) => entry.aspect === aspect);
+    expect(reason).toMatchObject({ code, score });
+    expect(fit.reasons.filter((entry) => entry.score < 1)).toEqual([reason]);
+    const weights = fit.reasons.reduce((sum, entry) => sum + entry.weight, 0);
+    expect(fit.score).toBeCloseTo(1 - ((1 - score) * (reason?.weight ?? 0)) / weights, 12);
+  });
+
+  it('of a fragile thing falls where a small child is about', () => {
+    const household = { ...project().household, youngestChildYears: 2 };
+    const careful = fitNeed(rows({ project: project({ household }) }), asked, '2026-06-01');
+    expect(explainFit(careful, { ...fitting, fragile: true }).reasons.at(-1)).toMatchObject({
+      code: 'care.fragileChild',
+      score: 0,
+    });
+  });
+
+  it('is the mean of its reasons for any piece, and never outside 0 to 1', () => {
+    fc.assert(
+      fc.property(
+        fc.record({
+          heightMm: fc.option(fc.integer({ min: 1, max: 3000 })),
+          color: fc.option(fc.constantFrom('#000000', '#1f5a5e', '#e0d0a0').map(labFromHex)),
+          fragile: fc.boolean(),
+          lastUsedOn: fc.constantFrom(null, '1990-01-01', '2026-05-30', '2027-01-01'),
+        }),
+        (change) => {
+          const fit = explainFit(need, { ...fitting, ...change });
+          const weights = fit.reasons.reduce((sum, entry) => sum + entry.weight, 0);
+          const mean = fit.reasons.reduce((sum, entry) => sum + entry.weight * entry.score, 0) / weights;
+          expect(fit.score).toBeCloseTo(mean, 12);
+          expect(fit.score).toBeGreaterThanOrEqual(0);
+          expect(fit.score).toBeLessThanOrEqual(1);
+        },
+      ),
+    );
+  });
+
+  it('ranks the free before the promised, the better before the worse, and equals by name', () => {
+    const low = piece('Low vase', { heightMm: 100 });
+    const twin = { ...fitting, id: 'twin', name: 'A vase' };
+    const order = rankPieces(need, [low, fitting, twin], new Set(['twin'])).map((entry) => entry.piece.id);
+    expect(order).toEqual(['Vase', 'Low vase', 'twin']);
+    expect(rankPieces(need, [fitting, twin], new Set()).map((entry) => entry.piece.id)).toEqual(['twin', 'Vase']);
+  });
+
+  it('knows the season of a date', () => {
+    expect(['2026-03-01', '2026-06-21', '2026-11-30', '2026-12-01', '2026-02-28'].map(seasonOf)).toEqual([
+      'spring',
+      'summer',
+      'autumn',
+      'winter',
+      'winter',
+    ]);
+  });
+});
+
+describe('a find that is a piece of the stash', () => {
+  const stool = piece('Stool', { heightMm: 450, widthMm: 300, materialId: 'pine', count: 2 });
+  it('says what the piece says, as the same object while neither changes', () => {
+    const own = { ...findFromPiece('f', stool), note: 'wobbles' };
+    const stale = { ...own, materialId: 'laminate', name: 'Old name' };
+    const given = rows({ finds: [stale, find('other', 1000)], pieces: [stool] });
+    const once = withPieces(given);
+    expect(once.finds[0]).toMatchObject({ name: 'Stool', materialId: 'pine', note: 'wobbles' });
+    expect(once.finds[0]?.measures).toMatchObject({ heightMm: 450, widthMm: 300 });
+    expect(once.finds[0]?.story).toMatchObject({ pieces: 2, usable: 2 });
+    expect(once.finds[1]).toBe(given.finds[1]);
+    expect(withPieces(given).finds[0]).toBe(once.finds[0]);
+    expect(withPieces(once)).toBe(once);
+  });
+});

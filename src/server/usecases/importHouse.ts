@@ -1,0 +1,161 @@
+import type { HouseImportProgress, HouseImportWish, HousePreviewAnswer } from '@contract/house';
+import { type TableName, tableSchemas } from '@contract/rows';
+import type { FileRim } from '@core/formats/house/column';
+import {
+  type HouseChange,
+  type ImportPlan,
+  type PresentHouse,
+  pieceFingerprint,
+  planImport,
+} from '@core/formats/house/planImport';
+import { readTable } from '@core/formats/table/readTable';
+import { type ActChange, recordAct } from '../persistence/acts';
+import type { Database } from '../persistence/database';
+import { buriedPieces, piecePrints } from '../persistence/pieces';
+import { insertRows, type StoredRow, updateRow } from '../persistence/rowStore';
+import { inTransaction, type StudioScope, type Transaction } from '../persistence/scope';
+import { houseRows, lockHouse, raiseHouseRevision } from '../persistence/snapshots';
+import type { Surroundings } from './runCommand';
+
+/** Rows written with one statement, and told of at once. */
+const AT_ONCE = 500;
+/** Lines of a preview that are sent; the counts are of all. */
+const SHOWN_LINES = 2000;
+
+const uuid = /^[0-9a-f]{8}-[0-9a-f]{4}-[0-9a-f]{4}-[0-9a-f]{4}-[0-9a-f]{12}$/i;
+
+async function planOf(transaction: Transaction, wish: HouseImportWish, around: Surroundings): Promise<ImportPlan> {
+  const table = readTable(wish.text);
+  const rim: FileRim = {
+    units: wish.units,
+    currency: wish.currency,
+    decimal: wish.decimal ?? table.decimal,
+    today: wish.today,
+  };
+  const named = new Set(
+    table.rows.flatMap(({ cells }) => cells.map((cell) => cell.trim()).filter((cell) => uuid.test(cell))),
+  );
+  const ids = [...named];
+  const rows = await houseRows(transaction, ids);
+  const buried = new Set(await buriedPieces(transaction, ids));
+  const present: PresentHouse = {
+    pieces: new Map(rows.pieces.map((piece) => [piece.id, piece])),
+    fingerprints: new Set(wish.kind === 'pieces' ? (await piecePrints(transaction)).map(pieceFingerprint) : []),
+    supplies: rows.supplies,
+    packs: rows.packs,
+    colorCards: rows.colorCards,
+    priceNotes: rows.priceNotes,
+  };
+  const plan = planImport(wish.kind, table, rim, present, around.newId, wish.mapping ?? null);
+  // A removed piece does not rise again under its id: its line becomes a piece of its own.
+  for (const change of plan.changes)
+    if (change.before === null && buried.has(change.row.id)) change.row = { ...change.row, id: around.newId() };
+  return refuseBySchema(plan);
+}
+
+/** The same schemas guard what a file brings as what a page sends. */
+function refuseBySchema(plan: ImportPlan): ImportPlan {
+  const bad = new Map<number, ImportPlan['lines'][number]['problems']>();
+  for (const change of plan.changes) {
+    const read = tableSchemas[change.table].safeParse(change.row);
+    if (read.success) continue;
+    bad.set(
+      change.line,
+      read.error.issues.map((issue) => ({ field: issue.path.join('.'), value: '', accepted: issue.message })),
+    );
+  }
+  if (bad.size === 0) return plan;
+  const counts = { ...plan.counts };
+  const lines = plan.lines.map((line) => {
+    const problems = bad.get(line.line);
+    if (!problems) return line;
+    counts[line.fate] -= 1;
+    counts.bad += 1;
+    return { ...line, fate: 'bad' as const, problems };
+  });
+  return { ...plan, counts, lines, changes: plan.changes.filter((change) => !bad.has(change.line)) };
+}
+
+/** What a file would do, line by line; nothing is written. */
+export async function previewHouseImport(
+  transaction: Transaction,
+  wish: HouseImportWish,
+  around: Surroundings,
+): Promise<HousePreviewAnswer> {
+  const { changes: _changes, lines, ...plan } = await planOf(transaction, wish, around);
+  // Refused lines first: they are what somebody has to look at.
+  const shown = [...lines].sort((a, b) => Number(b.fate === 'bad') - Number(a.fate === 'bad') || a.line - b.line);
+  return { ...plan, total: lines.length, lines: shown.slice(0, SHOWN_LINES) };
+}
+
+/**
+ * Writes what a file brings, as one act that can be taken back as one. Progress is told after every few hundred rows;
+ * whoever listens may cancel, and then nothing was written.
+ */
+export async function importHouse(
+  database: Database,
+  scope: StudioScope,
+  wish: HouseImportWish,
+  around: Surroundings,
+  tell: (progress: HouseImportProgress) => Promise<void>,
+  cancelled: () => boolean,
+): Promise<void> {
+  const result = await inTransaction(database, scope, async (transaction): Promise<HouseImportProgress> => {
+    await lockHouse(transaction);
+    const plan = await planOf(transaction, wish, around);
+    const actId = around.newId();
+    const done: ActChange[] = [];
+    const of = plan.changes.length;
+    const step = async () => {
+      if (cancelled()) throw new Cancelled();
+      await tell({ state: 'writing', done: done.length, of });
+    };
+    await step();
+    for (const table of ['colorCards', 'supplies', 'packs', 'priceNotes', 'pieces'] as const) {
+      const here = plan.changes.filter((change) => change.table === table);
+      const fresh = here.filter((change) => change.before === null);
+      for (let at = 0; at < fresh.length; at += AT_ONCE) {
+        const rows = fresh.slice(at, at + AT_ONCE).map((change) => ({ ...change.row, version: 1 }) as StoredRow);
+        await insertRows(transaction, table, rows, actId);
+        // The rows stand in their table; the act needs only to know which they were.
+        for (const row of rows) done.push({ table, id: row.id, before: null, after: null, version: 1 });
+        await step();
+      }
+      for (const change of lastOfEach(here.filter((entry) => entry.before !== null))) {
+        const before = change.before as StoredRow;
+        const ok = await updateRow(
+          transaction,
+          table as TableName,
+          before.id,
+          before.version,
+          change.row as StoredRow,
+          actId,
+        );
+        if (!ok) throw new Error('the house was locked, yet a row had another version');
+        const version = before.version + 1;
+        done.push({ table, id: before.id, before, after: { ...change.row, version } as StoredRow, version });
+        if (done.length % AT_ONCE === 0) await step();
+      }
+    }
+    await recordAct(transaction, { id: actId, kind: `importHouse.${wish.kind}`, projectId: null, changes: done }, null);
+    await raiseHouseRevision(transaction);
+    return { state: 'done', actId: done.length > 0 ? actId : null, counts: plan.counts };
+  }).catch((error: unknown): HouseImportProgress => {
+    if (error instanceof Cancelled) return { state: 'cancelled' };
+    throw error;
+  });
+  await tell(result);
+}
+
+/** The stylist took the import back while it ran. */
+class Cancelled extends Error {}
+
+/** Several lines about the same row: the last one holds, over the row as it was first. */
+function lastOfEach(changes: readonly HouseChange[]): HouseChange[] {
+  const byId = new Map<string, HouseChange>();
+  for (const change of changes) {
+    const first = byId.get(change.row.id);
+    byId.set(change.row.id, first ? { ...change, before: first.before } : change);
+  }
+  return [...byId.values()];
+}
