@@ -5,6 +5,7 @@ import { Euporia } from '../e2e/lib/euporia';
 import { temporaryCluster, temporaryFolder } from '../scripts/lib/temporary.mjs';
 import { SNAPSHOT_SQL } from '../src/server/persistence/snapshots';
 import { largeProject } from './generate';
+import { houseBench } from './house';
 import { paletteBench, sketchBench } from './interface';
 import { calibrationLoop, type Timing, timing } from './measure';
 
@@ -49,7 +50,7 @@ const pool = new Pool({ connectionString: cluster.url, max: 2 });
 try {
   const file = {
     format: 'euporia.project',
-    formatVersion: 2,
+    formatVersion: 3,
     coreVersion: CORE_VERSION,
     figuresVersion: FIGURES_VERSION,
     studioId: 'bench',
@@ -64,7 +65,7 @@ try {
     })
   ).json()) as { projectId: string };
   const studioId = ((await euporia.json('/api/projects')) as { studioId: string }).studioId;
-  const bare = await timing(60, () => pool.query(SNAPSHOT_SQL, [studioId, imported.projectId]));
+  const bare = await timing(60, () => pool.query(SNAPSHOT_SQL, [studioId, imported.projectId, []]));
   const api = await timing(60, async () =>
     (
       await fetch(`${euporia.address}/api/projects/${imported.projectId}/snapshot`, {
@@ -78,6 +79,9 @@ try {
     api,
     `under 3 × bare; it is ${(api.median / bare.median).toFixed(2)} ×`,
   );
+
+  const demo = ((await euporia.json('/api/projects')) as { projects: { id: string; name: string }[] }).projects;
+  await houseBench(euporia, demo.find((project) => project.name === 'Attic bedroom')?.id ?? '', show);
 
   const scripts = async (path: string, text: string) => {
     await person.goto(`${euporia.address}${path}`);

@@ -22,12 +22,19 @@ export interface FitNeed {
   youngestChildYears: number | null;
   pets: boolean;
   outdoors: boolean;
-  /** Local date of today. */
-  today: string;
+  /** Today, counted in days. */
+  todayDay: number;
 }
 
 /** What of a piece the ranking looks at. */
-export type FitPiece = Pick<
+export interface FitPiece extends RankedFields {
+  /** What its name and style say it is, see `tellingWords`; made once, since thousands are looked at again and again. */
+  words: readonly string[];
+  /** The day of its last use, counted in days, or null. */
+  lastUsedDay: number | null;
+}
+
+type RankedFields = Pick<
   PieceRow,
   | 'id'
   | 'name'
@@ -83,6 +90,8 @@ export const fitWeights: Record<FitAspect, number> = {
 /** Colors nearer than this ΔE00 count as the same in a room, farther than the second as unrelated (modelling choice). */
 const SAME = 6;
 const UNRELATED = 40;
+/** SL of CIEDE2000 at L 0 or 100, its largest value: 1 + 0.015 · 50² ÷ √(20 + 50²). */
+const LARGEST_SL = 1 + (0.015 * 2500) / Math.sqrt(2520);
 /** A size is forgiven down to nothing at a quarter beyond the range (modelling choice). */
 const FORGIVEN = 0.25;
 /** A piece that was not used for so many days is asleep. */
@@ -90,11 +99,6 @@ export const SLEEPS_AFTER_DAYS = 365;
 
 const dayNumber = (date: string) =>
   Date.UTC(Number(date.slice(0, 4)), Number(date.slice(5, 7)) - 1, Number(date.slice(8, 10))) / 86_400_000;
-
-/** Days between two local dates. */
-export function daysBetween(from: string, until: string): number {
-  return dayNumber(until) - dayNumber(from);
-}
 
 /** The season of a local date in the northern half of the year's usual count: March to May is spring. */
 export function seasonOf(date: string): Exclude<Season, 'any'> {
@@ -151,7 +155,7 @@ export function fitNeed(rows: ProjectRows, slot: SlotRow, today: string): FitNee
     youngestChildYears: household.youngestChildYears,
     pets: household.pets.length > 0,
     outdoors: household.outdoors,
-    today,
+    todayDay: dayNumber(today),
   };
 }
 
@@ -198,8 +202,12 @@ function colorDistance(need: FitNeed, piece: FitPiece): number | null {
   if (piece.color === null || need.colors.length === 0) return null;
   let least = Number.POSITIVE_INFINITY;
   for (const wanted of need.colors) {
+    // ΔE00 is never less than the difference in lightness over its largest weight: what cannot be nearer is passed over.
+    if (piece.accent === null && Math.abs(piece.color.L - wanted.L) >= least * LARGEST_SL) continue;
     least = Math.min(least, ciede2000(piece.color, wanted));
     if (piece.accent !== null) least = Math.min(least, ciede2000(piece.accent, wanted) + SAME);
+    // Nearer than the same is the same.
+    if (least <= SAME) break;
   }
   return least;
 }
@@ -212,8 +220,7 @@ function colorScore(need: FitNeed, distance: number | null): number {
 
 function wordsMatched(need: FitNeed, piece: FitPiece): string[] {
   if (need.words.length === 0) return [];
-  const said = ` ${tellingWords(`${piece.name} ${piece.style}`).join(' ')} `;
-  return need.words.filter((word) => said.includes(` ${word} `));
+  return need.words.filter((word) => piece.words.includes(word));
 }
 
 function seasonScore(need: FitNeed, piece: FitPiece): number {
@@ -221,8 +228,8 @@ function seasonScore(need: FitNeed, piece: FitPiece): number {
 }
 
 function restScore(need: FitNeed, piece: FitPiece): number {
-  if (piece.lastUsedOn === null) return 0.7;
-  return Math.max(0, Math.min(1, daysBetween(piece.lastUsedOn, need.today) / SLEEPS_AFTER_DAYS));
+  if (piece.lastUsedDay === null) return 0.7;
+  return Math.max(0, Math.min(1, (need.todayDay - piece.lastUsedDay) / SLEEPS_AFTER_DAYS));
 }
 
 function careScore(need: FitNeed, piece: FitPiece): { score: number; code: string } {
@@ -237,6 +244,15 @@ function careScore(need: FitNeed, piece: FitPiece): { score: number; code: strin
 }
 
 const total = Object.values(fitWeights).reduce((sum, weight) => sum + weight, 0);
+
+/** A piece as the ranking looks at it. */
+export function fitPiece(piece: RankedFields): FitPiece {
+  return {
+    ...piece,
+    words: tellingWords(`${piece.name} ${piece.style}`),
+    lastUsedDay: piece.lastUsedOn === null ? null : dayNumber(piece.lastUsedOn),
+  };
+}
 
 /** How well a piece fits, 0 to 1: the weighted mean of its aspects, as `explainFit` lists them. Plain numbers, for thousands at once. */
 export function fitScore(need: FitNeed, piece: FitPiece): number {
@@ -302,7 +318,7 @@ export function explainFit(need: FitNeed, piece: FitPiece): Fit {
       { season: piece.season },
     ),
     reason('rest', piece.lastUsedOn === null ? 'rest.unknown' : 'rest.days', restScore(need, piece), {
-      days: piece.lastUsedOn === null ? 0 : daysBetween(piece.lastUsedOn, need.today),
+      days: piece.lastUsedDay === null ? 0 : need.todayDay - piece.lastUsedDay,
     }),
     reason('care', care.code, care.score, {
       backBy: piece.backBy ?? '',
@@ -319,19 +335,31 @@ export function explainFit(need: FitNeed, piece: FitPiece): Fit {
  * Ranks pieces for a slot, best first; equal ones by name. Those that are spoken for on the dates come after all that
  * are free, whatever their score.
  * @param taken ids of pieces that are not free
- * @returns ids with their scores, all of them
+ * @param most how many of the best are wanted; the rest is not put in order
  */
 export function rankPieces<P extends FitPiece>(
   need: FitNeed,
   pieces: readonly P[],
   taken: ReadonlySet<string>,
+  most = pieces.length,
 ): { piece: P; score: number; free: boolean }[] {
-  return pieces
-    .map((piece) => ({ piece, score: fitScore(need, piece), free: !taken.has(piece.id) }))
+  // What is promised lies a whole point below what is free, so that one number puts them in order.
+  const keys = new Float64Array(pieces.length);
+  pieces.forEach((piece, n) => {
+    keys[n] = fitScore(need, piece) - (taken.has(piece.id) ? 2 : 0);
+  });
+  const least = most < pieces.length ? (Float64Array.from(keys).sort()[pieces.length - most] ?? 0) : -3;
+  const best: { piece: P; key: number }[] = [];
+  pieces.forEach((piece, n) => {
+    const key = keys[n] ?? 0;
+    if (key >= least) best.push({ piece, key });
+  });
+  return best
     .sort(
       (a, b) =>
-        Number(b.free) - Number(a.free) ||
-        b.score - a.score ||
+        b.key - a.key ||
         (a.piece.name < b.piece.name ? -1 : a.piece.name > b.piece.name ? 1 : a.piece.id < b.piece.id ? -1 : 1),
-    );
+    )
+    .slice(0, most)
+    .map(({ piece, key }) => ({ piece, score: key < 0 ? key + 2 : key, free: key >= 0 }));
 }

@@ -4,7 +4,7 @@ import { labFromHex } from '../color/lab';
 import { card, find, project, rows, slot } from '../fixtures/projectRows';
 import type { PieceRow } from '../plan/houseRows';
 import { findFromPiece, withPieces } from '../plan/stashPieces';
-import { explainFit, fitNeed, fitScore, rankPieces, seasonOf } from './fitRanking';
+import { explainFit, fitNeed, fitPiece, fitScore, rankPieces, seasonOf } from './fitRanking';
 import { newPiece, pieceKindOf, unknownPiece } from './newPiece';
 import { mostInUse, overlaps, type Placement, placementClash } from './placements';
 import { type Riser, riserCombinations } from './risers';
@@ -14,6 +14,8 @@ const piece = (name: string, change: Partial<PieceRow> = {}): PieceRow => ({
   ...unknownPiece(name, name, rim),
   ...change,
 });
+
+const seen = (name: string, change: Partial<PieceRow> = {}) => fitPiece(piece(name, change));
 
 describe('a quick entry', () => {
   it('says what it is, how many, how large, where it is, and proposes what it does', () => {
@@ -206,7 +208,7 @@ describe('the fit of a piece', () => {
     asked,
     '2026-06-01',
   );
-  const fitting = piece('Vase', {
+  const fitting = seen('Vase', {
     heightMm: 350,
     color: teal.lab,
     roles: ['height'],
@@ -228,7 +230,7 @@ describe('the fit of a piece', () => {
     ['rest', { lastUsedOn: '2026-06-01' }, 'rest.days', 0],
     ['care', { borrowedFrom: 'a neighbor', backBy: '2026-06-21' }, 'care.goesBack', 0],
   ] as const)('loses by its %s alone what that counts', (aspect, change, code, score) => {
-    const fit = explainFit(need, { ...fitting, ...change } as PieceRow);
+    const fit = explainFit(need, fitPiece({ ...fitting, ...change } as never));
     const reason = fit.reasons.find((entry) => entry.aspect === aspect);
     expect(reason).toMatchObject({ code, score });
     expect(fit.reasons.filter((entry) => entry.score < 1)).toEqual([reason]);
@@ -255,7 +257,7 @@ describe('the fit of a piece', () => {
           lastUsedOn: fc.constantFrom(null, '1990-01-01', '2026-05-30', '2027-01-01'),
         }),
         (change) => {
-          const fit = explainFit(need, { ...fitting, ...change });
+          const fit = explainFit(need, fitPiece({ ...fitting, ...change }));
           const weights = fit.reasons.reduce((sum, entry) => sum + entry.weight, 0);
           const mean = fit.reasons.reduce((sum, entry) => sum + entry.weight * entry.score, 0) / weights;
           expect(fit.score).toBeCloseTo(mean, 12);
@@ -267,7 +269,7 @@ describe('the fit of a piece', () => {
   });
 
   it('ranks the free before the promised, the better before the worse, and equals by name', () => {
-    const low = piece('Low vase', { heightMm: 100 });
+    const low = seen('Low vase', { heightMm: 100 });
     const twin = { ...fitting, id: 'twin', name: 'A vase' };
     const order = rankPieces(need, [low, fitting, twin], new Set(['twin'])).map((entry) => entry.piece.id);
     expect(order).toEqual(['Vase', 'Low vase', 'twin']);

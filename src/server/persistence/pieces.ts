@@ -1,7 +1,7 @@
 import type { PieceQuery } from '@contract/house';
 import type { Lab } from '@core/color/lab';
 import type { PieceRow } from '@core/plan/houseRows';
-import type { FitPiece } from '@core/sourcing/fitRanking';
+import { type FitPiece, fitPiece } from '@core/sourcing/fitRanking';
 import { PIECE_WORDS_SQL } from './pieceWords';
 import { spokenForSql } from './placements';
 import type { Transaction } from './scope';
@@ -130,24 +130,26 @@ export async function piecesToRank({ scope, manager }: Transaction): Promise<Fit
      from "piece" where studio_id = $1 and deleted_at is null`,
     [scope.studioId],
   );
-  return (JSON.parse(found[0]?.list ?? '[]') as Compact[]).map((row) => ({
-    id: row[0],
-    name: row[1],
-    widthMm: row[2],
-    depthMm: row[3],
-    heightMm: row[4],
-    color: row[5] === null ? null : { L: row[5], a: row[6], b: row[7] },
-    accent: row[8] === null ? null : { L: row[8], a: row[9], b: row[10] },
-    roles: row[11],
-    style: row[12],
-    season: row[13],
-    count: row[14],
-    lastUsedOn: row[15],
-    fragile: row[16],
-    borrowedFrom: row[17],
-    backBy: row[18],
-    seenOn: row[19],
-  }));
+  return (JSON.parse(found[0]?.list ?? '[]') as Compact[]).map((row) =>
+    fitPiece({
+      id: row[0],
+      name: row[1],
+      widthMm: row[2],
+      depthMm: row[3],
+      heightMm: row[4],
+      color: row[5] === null ? null : { L: row[5], a: row[6], b: row[7] },
+      accent: row[8] === null ? null : { L: row[8], a: row[9], b: row[10] },
+      roles: row[11],
+      style: row[12],
+      season: row[13],
+      count: row[14],
+      lastUsedOn: row[15],
+      fragile: row[16],
+      borrowedFrom: row[17],
+      backBy: row[18],
+      seenOn: row[19],
+    }),
+  );
 }
 
 /** Owned things that serve as risers and whose height is known. */

@@ -78,6 +78,11 @@ export async function insertRows(
   );
 }
 
+/** Lets the database count a table afresh. */
+export async function takeStock({ manager }: Transaction, table: ChangedTable): Promise<void> {
+  await manager.query(`analyze "${specOf(table).name}"`);
+}
+
 /** Removes many rows that are all at version 1, as they were inserted; gives the ids that were not (changed since, or gone). */
 export async function removeInserted(
   { scope, manager }: Transaction,

@@ -5,7 +5,7 @@ import { labFromHex } from '@core/color/lab';
 import type { FileRim } from '@core/formats/house/column';
 import type { HouseTable } from '@core/formats/house/planImport';
 import { piecesCsv, pricesCsv, suppliesCsv } from '@core/formats/house/write';
-import { explainFit, fitNeed, rankPieces, SLEEPS_AFTER_DAYS } from '@core/sourcing/fitRanking';
+import { explainFit, type FitPiece, fitNeed, rankPieces, SLEEPS_AFTER_DAYS } from '@core/sourcing/fitRanking';
 import { type Placement, placementClash } from '@core/sourcing/placements';
 import { riserCombinations } from '@core/sourcing/risers';
 import {
@@ -19,7 +19,7 @@ import {
 } from '../persistence/pieces';
 import { placements } from '../persistence/placements';
 import type { Transaction } from '../persistence/scope';
-import { houseRows, projectRows, projectSummaries } from '../persistence/snapshots';
+import { houseRows, houseTag, projectRows, projectSummaries } from '../persistence/snapshots';
 
 /** Colors within this ΔE00 count as near when nothing else is asked for. */
 const NEAR = 15;
@@ -29,6 +29,26 @@ const MOST_COMBINATIONS = 24;
 /** The local date of a moment in UTC, some days before it. */
 function dateBefore(nowMs: number, days: number): string {
   return new Date(nowMs - days * 86_400_000).toISOString().slice(0, 10);
+}
+
+const housesByStudio = new Map<string, { tag: string; pieces: readonly FitPiece[] }>();
+const MOST_HOUSES = 8;
+
+/**
+ * Every piece as the ranking looks at it. Read once for each state of the house: what is kept here is only ever
+ * used while the database says that nothing has changed since.
+ */
+async function rankedHouse(transaction: Transaction): Promise<readonly FitPiece[]> {
+  const { studioId } = transaction.scope;
+  const tag = await houseTag(transaction);
+  const known = housesByStudio.get(studioId);
+  if (known?.tag === tag) return known.pieces;
+  const pieces = await piecesToRank(transaction);
+  housesByStudio.delete(studioId);
+  housesByStudio.set(studioId, { tag, pieces });
+  const [oldest] = housesByStudio.keys();
+  if (housesByStudio.size > MOST_HOUSES && oldest !== undefined) housesByStudio.delete(oldest);
+  return pieces;
 }
 
 /** A page of the stash as a query finds it; near a color, the nearest come first. */
@@ -71,7 +91,7 @@ export async function rankForSlot(
   const slot = rows?.slots.find((entry) => entry.id === slotId);
   if (!rows || !slot) return null;
   const need = fitNeed(rows, slot, dateBefore(nowMs, 0));
-  const [pieces, promised] = await Promise.all([piecesToRank(transaction), placements(transaction)]);
+  const [pieces, promised] = await Promise.all([rankedHouse(transaction), placements(transaction)]);
   const byPiece = new Map<string, Placement[]>();
   for (const placement of promised)
     byPiece.set(placement.pieceId, [...(byPiece.get(placement.pieceId) ?? []), placement]);
@@ -91,8 +111,7 @@ export async function rankForSlot(
     const there = byPiece.get(piece.id);
     if (there && placementClash(wanted(piece.id), there, piece.count).length > 0) taken.add(piece.id);
   }
-  const ranked = rankPieces(need, pieces, taken);
-  const shown = ranked.slice(page.offset, page.offset + page.limit);
+  const shown = rankPieces(need, pieces, taken, page.offset + page.limit).slice(page.offset);
   const whole = new Map(
     (
       await piecesById(
@@ -102,8 +121,8 @@ export async function rankForSlot(
     ).map((row) => [row.id, row]),
   );
   return {
-    total: ranked.length,
-    free: ranked.length - taken.size,
+    total: pieces.length,
+    free: pieces.length - taken.size,
     offset: page.offset,
     fits: shown.flatMap(({ piece, score, free }) => {
       const row = whole.get(piece.id);

@@ -12,13 +12,15 @@ import { readTable } from '@core/formats/table/readTable';
 import { type ActChange, recordAct } from '../persistence/acts';
 import type { Database } from '../persistence/database';
 import { buriedPieces, piecePrints } from '../persistence/pieces';
-import { insertRows, type StoredRow, updateRow } from '../persistence/rowStore';
+import { insertRows, type StoredRow, takeStock, updateRow } from '../persistence/rowStore';
 import { inTransaction, type StudioScope, type Transaction } from '../persistence/scope';
 import { houseRows, lockHouse, raiseHouseRevision } from '../persistence/snapshots';
 import type { Surroundings } from './runCommand';
 
 /** Rows written with one statement, and told of at once. */
 const AT_ONCE = 500;
+/** After so many new rows the database counts afresh, so that searches are planned well from the next one on. */
+const MANY = 1000;
 /** Lines of a preview that are sent; the counts are of all. */
 const SHOWN_LINES = 2000;
 
@@ -138,6 +140,7 @@ export async function importHouse(
       }
     }
     await recordAct(transaction, { id: actId, kind: `importHouse.${wish.kind}`, projectId: null, changes: done }, null);
+    if (done.length > MANY) await takeStock(transaction, 'pieces');
     await raiseHouseRevision(transaction);
     return { state: 'done', actId: done.length > 0 ? actId : null, counts: plan.counts };
   }).catch((error: unknown): HouseImportProgress => {
