@@ -26,6 +26,12 @@ const router = createBrowserRouter([
     HydrateFallback: () => null,
   },
   {
+    path: '/house',
+    lazy: async () => ({ Component: (await import('./stages/house')).HousePage }),
+    ErrorBoundary: RouteError,
+    HydrateFallback: () => null,
+  },
+  {
     path: '/p/:projectId',
     lazy: async () => ({ Component: (await import('./app/ProjectShell')).ProjectShell }),
     ErrorBoundary: RouteError,
@@ -35,6 +41,11 @@ const router = createBrowserRouter([
       {
         path: 'brief',
         lazy: async () => ({ Component: (await import('./stages/brief')).BriefPage }),
+        ErrorBoundary: RouteError,
+      },
+      {
+        path: 'house',
+        lazy: async () => ({ Component: (await import('./stages/house')).HouseStage }),
         ErrorBoundary: RouteError,
       },
       {

@@ -37,6 +37,8 @@ export interface Coating {
   recoatIntervals: AllowedInterval[];
   handleHours: Figure;
   fullCureDays: Figure;
+  /** How long an opened can keeps, in months. */
+  openedLifeMonths: Figure;
   limits: WeatherLimits;
   sheens: readonly Sheen[];
   outdoors: 'yes' | 'no' | 'ifSealed';

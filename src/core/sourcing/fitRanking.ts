@@ -1,5 +1,6 @@
 import { ciede2000 } from '../color/ciede2000';
 import type { Lab } from '../color/lab';
+import { MS_PER_DAY } from '../kernel/units';
 import type { PieceRow, Season } from '../plan/houseRows';
 import type { ProjectRows, SizeRange, SlotRole, SlotRow } from '../plan/rows';
 
@@ -98,7 +99,7 @@ const FORGIVEN = 0.25;
 export const SLEEPS_AFTER_DAYS = 365;
 
 const dayNumber = (date: string) =>
-  Date.UTC(Number(date.slice(0, 4)), Number(date.slice(5, 7)) - 1, Number(date.slice(8, 10))) / 86_400_000;
+  Date.UTC(Number(date.slice(0, 4)), Number(date.slice(5, 7)) - 1, Number(date.slice(8, 10))) / MS_PER_DAY;
 
 /** The season of a local date in the northern half of the year's usual count: March to May is spring. */
 export function seasonOf(date: string): Exclude<Season, 'any'> {

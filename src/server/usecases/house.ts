@@ -5,6 +5,7 @@ import { labFromHex } from '@core/color/lab';
 import type { FileRim } from '@core/formats/house/column';
 import type { HouseTable } from '@core/formats/house/planImport';
 import { piecesCsv, pricesCsv, suppliesCsv } from '@core/formats/house/write';
+import { MS_PER_DAY } from '@core/kernel/units';
 import { explainFit, type FitPiece, fitNeed, rankPieces, SLEEPS_AFTER_DAYS } from '@core/sourcing/fitRanking';
 import { type Placement, placementClash } from '@core/sourcing/placements';
 import { riserCombinations } from '@core/sourcing/risers';
@@ -28,7 +29,7 @@ const MOST_COMBINATIONS = 24;
 
 /** The local date of a moment in UTC, some days before it. */
 function dateBefore(nowMs: number, days: number): string {
-  return new Date(nowMs - days * 86_400_000).toISOString().slice(0, 10);
+  return new Date(nowMs - days * MS_PER_DAY).toISOString().slice(0, 10);
 }
 
 const housesByStudio = new Map<string, { tag: string; pieces: readonly FitPiece[] }>();

@@ -1,7 +1,7 @@
 import { commands } from '@contract/commands';
 import { Button, Modal } from 'antd';
-import { useProject } from './projectStore';
 import styles from './shell.module.css';
+import type { CommandQueue } from './useCommandQueue';
 
 const words = (value: unknown): string =>
   value === null || value === undefined || value === ''
@@ -19,8 +19,8 @@ function differing(mine: Record<string, unknown> | null, theirs: Record<string, 
 }
 
 /** What could not be saved: both versions side by side, and the two ways on. Nothing typed is lost until one is taken. */
-export function NotSaved() {
-  const { entries, resolve } = useProject();
+export function NotSaved(props: Pick<CommandQueue, 'entries' | 'resolve'>) {
+  const { entries, resolve } = props;
   const stuck = entries.filter((entry) => entry.state !== 'waiting');
   const first = stuck[0];
   if (!first) return null;

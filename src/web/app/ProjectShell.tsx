@@ -3,6 +3,7 @@ import { Button, Modal } from 'antd';
 import { useEffect, useRef, useState } from 'react';
 import { Link, NavLink, Outlet, useLocation, useNavigate, useParams } from 'react-router';
 import { PurseWhy } from '../stages/compare';
+import { ActToast } from './ActToast';
 import { ApiError } from './api';
 import { NotSaved } from './NotSaved';
 import { Purse } from './Purse';
@@ -74,6 +75,7 @@ function isTyping(target: EventTarget | null): boolean {
 const keySheet: [string, string][] = [
   ['?', 'This sheet'],
   ['b', 'Brief'],
+  ['o', 'House: what we own'],
   ['s', 'Sketch: spots and slots'],
   ['h', 'Hunt: finds'],
   ['m', 'Makeover: recipes'],
@@ -87,24 +89,17 @@ const keySheet: [string, string][] = [
 
 function Frame() {
   const project = useProject();
-  const { rows, plan, offline, lastAct, undo, bringBack, news, dismissNews, entries, retry } = project;
+  const { rows, plan, offline, undo, news, dismissNews, entries, retry, resolve } = project;
   const navigate = useNavigate();
   const [keysOpen, setKeysOpen] = useState(false);
   const [why, setWhy] = useState<PurseFigure | null>(null);
-  const [toast, setToast] = useState<typeof lastAct>(null);
   const base = `/p/${rows.project.id}`;
-
-  useEffect(() => {
-    setToast(lastAct);
-    if (!lastAct) return;
-    const timer = setTimeout(() => setToast(null), 12_000);
-    return () => clearTimeout(timer);
-  }, [lastAct]);
 
   useEffect(() => {
     const places: Record<string, string> = {
       b: 'brief',
       s: 'sketch',
+      o: 'house',
       h: 'hunt',
       m: 'makeover',
       c: 'compare',
@@ -132,10 +127,12 @@ function Frame() {
   }, [pathname]);
 
   const noBefore = rows.project.brief.beforePhoto === 'wanted' && !rows.photos.some((photo) => photo.kind === 'before');
+  const owned = rows.finds.filter((find) => find.state === 'owned').length;
   const settled = plan.slots.filter((slot) => slot.open === 0).length;
   const waiting = entries.filter((entry) => entry.state === 'waiting').length;
   const stages: [string, string, string][] = [
     ['brief', 'Brief', noBefore ? 'before photo?' : ''],
+    ['house', 'House', owned > 0 ? `${owned} ours` : ''],
     [
       'sketch',
       'Sketch',
@@ -195,15 +192,8 @@ function Frame() {
         </div>
       )}
       <Outlet />
-      {toast && (
-        <div className={styles.toast} role="status">
-          <span>{toast.title}</span>
-          <button type="button" onClick={toast.taken ? bringBack : undo}>
-            {toast.taken ? 'Bring it back' : 'Take it back'}
-          </button>
-        </div>
-      )}
-      <NotSaved />
+      <ActToast queue={project} />
+      <NotSaved entries={entries} resolve={resolve} />
       <PurseWhy figure={why} onClose={() => setWhy(null)} />
       <Modal open={keysOpen} title="Keys" footer={null} onCancel={() => setKeysOpen(false)}>
         <dl className={styles.keys}>

@@ -1,6 +1,17 @@
 import type { DoneAnswer, ProjectListAnswer, RefusedAnswer } from '@contract/answers';
 import type { Command } from '@contract/commands';
+import type {
+  FitAnswer,
+  HouseImportProgress,
+  HouseImportWish,
+  HousePanelsAnswer,
+  HousePreviewAnswer,
+  PiecePageAnswer,
+  PieceQuery,
+  RiserAnswer,
+} from '@contract/house';
 import type { ProjectRows } from '@core/plan/rows';
+import type { Rim } from './words';
 
 /** A refusal of the server as an error; `gone` says that nobody answered and that trying again makes sense. */
 export class ApiError extends Error {
@@ -55,6 +66,28 @@ export interface Snapshot {
   tag: string;
 }
 
+/** The studio's shared rows with the units, money and clock to show them in. */
+export interface HouseSnapshot {
+  rows: ProjectRows;
+  rim: Rim;
+  studioId: string;
+  tag: string;
+}
+
+/** Shown in where the studio has no project yet. */
+const firstRim: Rim = {
+  units: 'us',
+  currency: 'USD',
+  timeZone: Intl.DateTimeFormat().resolvedOptions().timeZone,
+};
+
+const queryText = (query: object) =>
+  new URLSearchParams(
+    Object.entries(query).flatMap(([key, value]) =>
+      value === undefined || value === null || value === '' ? [] : [[key, String(value)]],
+    ),
+  ).toString();
+
 /** The few calls the page makes. */
 export const api = {
   async projects(): Promise<ProjectListAnswer> {
@@ -94,6 +127,53 @@ export const api = {
     wish: { id: string; kind: 'duplicate' | 'nextSeason'; name: string },
   ): Promise<{ projectId: string; name: string }> {
     return (await post(`/api/projects/${projectId}/copy`, wish)).json();
+  },
+  async house(): Promise<HouseSnapshot> {
+    const response = await request('/api/house');
+    const { studioId, rim, ...rows } = (await response.json()) as ProjectRows & { studioId: string; rim: Rim | null };
+    return { rows, studioId, rim: rim ?? firstRim, tag: response.headers.get('etag') ?? '' };
+  },
+  async pieces(query: PieceQuery, page: { limit: number; offset: number }): Promise<PiecePageAnswer> {
+    return (await request(`/api/house/pieces?${queryText({ ...query, ...page })}`)).json();
+  },
+  async fits(projectId: string, slotId: string, page: { limit: number; offset: number }): Promise<FitAnswer> {
+    return (await request(`/api/projects/${projectId}/slots/${slotId}/fits?${queryText(page)}`)).json();
+  },
+  async risers(wish: { gapMm: number; toleranceMm: number; widthMm?: number; depthMm?: number }): Promise<RiserAnswer> {
+    return (await request(`/api/house/risers?${queryText(wish)}`)).json();
+  },
+  async panels(): Promise<HousePanelsAnswer> {
+    return (await request('/api/house/panels')).json();
+  },
+  async previewHouse(wish: HouseImportWish): Promise<HousePreviewAnswer> {
+    return (await post('/api/house/import/preview', wish)).json();
+  },
+  /** Brings a file into the house; `tell` hears how far it is. Aborting the signal cancels, and nothing is written. */
+  async importHouse(
+    wish: HouseImportWish,
+    tell: (progress: HouseImportProgress) => void,
+    signal: AbortSignal,
+  ): Promise<HouseImportProgress> {
+    const response = await request('/api/house/import', {
+      method: 'POST',
+      headers: { 'content-type': 'application/json' },
+      body: JSON.stringify(wish),
+      signal,
+    });
+    let last: HouseImportProgress = { state: 'failed', sentence: silence.sentence };
+    let rest = '';
+    const reader = response.body?.pipeThrough(new TextDecoderStream()).getReader();
+    for (;;) {
+      const chunk = await reader?.read();
+      if (!chunk || chunk.done) return last;
+      const lines = `${rest}${chunk.value}`.split('\n');
+      rest = lines.pop() ?? '';
+      for (const line of lines) {
+        if (line === '') continue;
+        last = JSON.parse(line) as HouseImportProgress;
+        tell(last);
+      }
+    }
   },
   async importFile(file: unknown, mode: 'copy' | 'update'): Promise<{ projectId: string; name: string }> {
     return (await post('/api/projects/import', { mode, file })).json();

@@ -11,9 +11,9 @@ const SHRUNK_PX = 2600;
 const RETRY_MS = 3000;
 
 /** A picture on its way: kept on the device until the server has it. */
-interface WaitingPhoto {
+export interface WaitingPhoto<K extends string> {
   id: string;
-  kind: PhotoKind;
+  kind: K;
   name: string;
   blob: Blob;
   atMs: number;
@@ -36,27 +36,52 @@ async function shrunk(file: File): Promise<Blob> {
   return canvas.convertToBlob({ type: 'image/jpeg', quality: 0.9 });
 }
 
-/** The photos of a project that are not with the server yet, and the way to add more. */
-export function usePhotoQueue(): {
+/** Pictures on their way, and the way to add more. */
+export interface PhotoQueue<K extends string> {
   waiting: number;
   refused: readonly RefusedPhoto[];
   forget: () => void;
-  add: (files: Iterable<File>, kind: PhotoKind) => Promise<void>;
-} {
+  add: (files: Iterable<File>, kind: K) => Promise<void>;
+}
+
+/** The photos of a project that are not with the server yet, and the way to add more. */
+export function usePhotoQueue(): PhotoQueue<PhotoKind> {
   const { rows, run } = useProject();
-  const key = `photos:${rows.project.id}`;
-  const [queue, setQueue] = useState<WaitingPhoto[]>([]);
+  return usePhotoSender<PhotoKind>(`photos:${rows.project.id}`, (entry, size) => {
+    const photo: PhotoRow = { id: entry.id, version: 1, kind: entry.kind, name: entry.name, atMs: entry.atMs, ...size };
+    run('addPhoto', {
+      photo,
+      inspiration:
+        entry.kind === 'inspiration'
+          ? { id: crypto.randomUUID(), version: 1, photoId: entry.id, seenAt: '', taken: '' }
+          : null,
+    });
+  });
+}
+
+/**
+ * Sends pictures one after the other, each kept on the device until the server has it.
+ * @param key under which they are kept
+ * @param kept what to do once the server has one
+ */
+export function usePhotoSender<K extends string>(
+  key: string,
+  kept: (entry: WaitingPhoto<K>, size: { widthPx: number; heightPx: number; sizeBytes: number }) => void,
+): PhotoQueue<K> {
+  const onKept = useRef(kept);
+  onKept.current = kept;
+  const [queue, setQueue] = useState<WaitingPhoto<K>[]>([]);
   const [refused, setRefused] = useState<RefusedPhoto[]>([]);
   const sending = useRef(false);
   const keep = useCallback(
-    (next: WaitingPhoto[]) => {
+    (next: WaitingPhoto<K>[]) => {
       setQueue(next);
       void set(key, next);
     },
     [key],
   );
   useEffect(() => {
-    void get<WaitingPhoto[]>(key).then((kept) => kept && kept.length > 0 && setQueue(kept));
+    void get<WaitingPhoto<K>[]>(key).then((kept) => kept && kept.length > 0 && setQueue(kept));
   }, [key]);
 
   useEffect(() => {
@@ -71,14 +96,7 @@ export function usePhotoQueue(): {
     api
       .putPhoto(next.id, next.name, next.blob)
       .then((size) => {
-        const photo: PhotoRow = { id: next.id, version: 1, kind: next.kind, name: next.name, atMs: next.atMs, ...size };
-        run('addPhoto', {
-          photo,
-          inspiration:
-            next.kind === 'inspiration'
-              ? { id: crypto.randomUUID(), version: 1, photoId: next.id, seenAt: '', taken: '' }
-              : null,
-        });
+        onKept.current(next, size);
         done();
       })
       .catch((error: unknown) => {
@@ -101,10 +119,10 @@ export function usePhotoQueue(): {
     return () => {
       if (timer) clearTimeout(timer);
     };
-  }, [queue, keep, run]);
+  }, [queue, keep]);
 
-  const add = async (files: Iterable<File>, kind: PhotoKind) => {
-    const taken: WaitingPhoto[] = [];
+  const add = async (files: Iterable<File>, kind: K) => {
+    const taken: WaitingPhoto<K>[] = [];
     const no: RefusedPhoto[] = [];
     for (const file of files) {
       const name = file.name || 'pasted picture';

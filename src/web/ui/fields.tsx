@@ -114,6 +114,25 @@ type Common = {
   error?: string | null;
 };
 
+/** A calendar date as ISO writes it, or nothing. */
+export function DateField(props: Common & { value: string | null; onCommit: (value: string | null) => void }) {
+  return (
+    <TypedField
+      {...props}
+      show={(value) => value ?? ''}
+      read={(text) => {
+        if (text === '') return { ok: true, value: null };
+        const date = new Date(`${text}T00:00:00Z`);
+        const real =
+          /^\d{4}-\d\d-\d\d$/.test(text) && !Number.isNaN(date.getTime()) && date.toISOString().startsWith(text);
+        return real
+          ? { ok: true, value: text }
+          : { ok: false, reason: `${props.label}: “${text}”; accepted: a date like 2026-06-20, or nothing` };
+      }}
+    />
+  );
+}
+
 /** Text of limited length. */
 export function TextField(
   props: Common & { value: string; onCommit: (value: string) => void; least?: number; most?: number },

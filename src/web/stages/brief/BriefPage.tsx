@@ -3,7 +3,7 @@ import type { ProjectRow } from '@core/plan/rows';
 import type { Brief } from '@core/state/brief';
 import { Checkbox } from 'antd';
 import { useProject } from '../../app/projectStore';
-import { Choice, HoursField, MoneyField, NumberField, TextField, TypedField } from '../../ui/fields';
+import { Choice, DateField, HoursField, MoneyField, NumberField, TextField } from '../../ui/fields';
 import styles from './brief.module.css';
 import { Feeling } from './Feeling';
 import { Palette } from './Palette';
@@ -86,22 +86,17 @@ export function BriefPage() {
             nullable
             onCommit={(hoursOnHandMinutes) => set({ hoursOnHandMinutes })}
           />
-          <TypedField
+          <DateField
             label="Reveal date"
             value={project.revealDate}
-            show={(value) => value ?? ''}
             hint="year-month-day; everything is ready before this day begins"
-            read={(text) => {
-              if (text === '') return { ok: true, value: null };
-              const real =
-                /^\d{4}-\d\d-\d\d$/.test(text) &&
-                !Number.isNaN(Date.parse(`${text}T00:00:00Z`)) &&
-                new Date(`${text}T00:00:00Z`).toISOString().startsWith(text);
-              return real
-                ? { ok: true, value: text }
-                : { ok: false, reason: `Reveal date: “${text}”; accepted: a date like 2026-06-20, or nothing` };
-            }}
             onCommit={(revealDate) => set({ revealDate })}
+          />
+          <DateField
+            label="Stands until"
+            value={project.standsUntil}
+            hint="pieces of the house are spoken for until then; empty while nobody knows"
+            onCommit={(standsUntil) => set({ standsUntil })}
           />
           <MoneyField
             label="An hour of yours is worth"

@@ -3,8 +3,9 @@ import { Button, Select } from 'antd';
 import { usePhotoQueue } from '../../app/photoQueue';
 import { useProject } from '../../app/projectStore';
 import { MoneyField, TextField } from '../../ui/fields';
+import { PhotoDrop, Refused } from '../../ui/PhotoDrop';
 import styles from './brief.module.css';
-import { PhotoCard, PhotoDrop, Refused } from './Photos';
+import { PhotoCard } from './Photos';
 
 /** The feeling: occasion, words for the mood, what the place must keep doing, the anchor, one splurge. */
 export function Feeling() {

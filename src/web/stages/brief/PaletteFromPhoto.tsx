@@ -6,9 +6,10 @@ import { Button, Checkbox, Input, Modal, Slider } from 'antd';
 import { type Remote, wrap } from 'comlink';
 import { startTransition, useEffect, useRef, useState } from 'react';
 import { useProject } from '../../app/projectStore';
+import { PhotoDrop } from '../../ui/PhotoDrop';
+import { photoAddress } from '../../ui/photoAddress';
 import type { PaletteWork } from '../../workers/palette.worker';
 import styles from './brief.module.css';
-import { PhotoDrop, photoAddress } from './Photos';
 
 interface Kept {
   name: string;

@@ -1,74 +1,11 @@
 import type { PhotoKind, PhotoRow } from '@core/plan/rows';
 import { Button } from 'antd';
-import { type ClipboardEvent, type DragEvent, useRef, useState } from 'react';
-import { type RefusedPhoto, usePhotoQueue } from '../../app/photoQueue';
+import { usePhotoQueue } from '../../app/photoQueue';
 import { useProject } from '../../app/projectStore';
 import { TextField } from '../../ui/fields';
+import { PhotoDrop, Refused } from '../../ui/PhotoDrop';
+import { photoAddress } from '../../ui/photoAddress';
 import styles from './brief.module.css';
-
-export const photoAddress = (id: string, size: 'full' | 'thumbnail') => `/api/photos/${id}/${size}`;
-
-/** Pictures in by file, drop, paste or the phone's camera. */
-export function PhotoDrop(props: { label: string; hint: string; onFiles: (files: File[]) => void; busy?: boolean }) {
-  const input = useRef<HTMLInputElement>(null);
-  const [over, setOver] = useState(false);
-  const take = (list: FileList | null | undefined) => {
-    const files = [...(list ?? [])];
-    if (files.length > 0) props.onFiles(files);
-  };
-  return (
-    <fieldset
-      className={`${styles.drop} ${over ? styles.over : ''}`}
-      aria-label={props.label}
-      onDragOver={(event: DragEvent) => {
-        event.preventDefault();
-        setOver(true);
-      }}
-      onDragLeave={() => setOver(false)}
-      onDrop={(event: DragEvent) => {
-        event.preventDefault();
-        setOver(false);
-        take(event.dataTransfer.files);
-      }}
-      onPaste={(event: ClipboardEvent) => take(event.clipboardData.files)}
-    >
-      <input
-        ref={input}
-        type="file"
-        accept="image/*"
-        multiple
-        aria-label={props.label}
-        className="visually-hidden"
-        tabIndex={-1}
-        onChange={(event) => {
-          take(event.target.files);
-          event.target.value = '';
-        }}
-      />
-      <Button onClick={() => input.current?.click()} loading={props.busy ?? false}>
-        {props.label}
-      </Button>
-      <span>{props.hint}</span>
-    </fieldset>
-  );
-}
-
-/** Pictures that were refused, by name; the rest of the batch went in. */
-export function Refused(props: { refused: readonly RefusedPhoto[]; onForget: () => void }) {
-  if (props.refused.length === 0) return null;
-  return (
-    <div role="alert" className={styles.refused}>
-      {props.refused.map((entry) => (
-        <p key={`${entry.name}${entry.reason}`}>
-          <b>{entry.name}</b> was not taken: {entry.reason}
-        </p>
-      ))}
-      <Button size="small" onClick={props.onForget}>
-        Good
-      </Button>
-    </div>
-  );
-}
 
 /** A photo as a card with its name. */
 export function PhotoCard(props: { photo: PhotoRow; alt: string; children?: React.ReactNode }) {

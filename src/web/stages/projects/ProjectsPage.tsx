@@ -27,6 +27,9 @@ export function ProjectsPage() {
           <h1>Projects</h1>
           <p className="muted">Know before you spend whether a makeover beats buying new.</p>
           <ImportButton studioId={query.data?.studioId ?? ''} />
+          <Link className={styles.button} to="/house">
+            The house
+          </Link>
           <Link className={`${styles.button} ${styles.primary}`} to="/new">
             New project
           </Link>

@@ -1,0 +1,140 @@
+import type { DoneAnswer } from '@contract/answers';
+import type { CommandKind, PayloadOf } from '@contract/commands';
+import type { ProjectRows } from '@core/plan/rows';
+import { useCallback, useEffect, useMemo, useRef, useState } from 'react';
+import { Outbox } from './outbox';
+import { type OutboxEntry, withWaiting } from './rowsAfter';
+
+/** An act of this page as the message tells it. */
+export interface DoneAct {
+  actId: string;
+  title: string;
+  taken: boolean;
+}
+
+/** The commands of one scope (a project, or the house): shown at once, sent in order, taken back. */
+export interface CommandQueue {
+  /** What the server has, with what is on its way. */
+  rows: ProjectRows | null;
+  /** Queues a command; the page shows it at once. */
+  run<K extends CommandKind>(kind: K, payload: PayloadOf<K>): void;
+  entries: readonly OutboxEntry[];
+  offline: boolean;
+  /** What was done last, for the message; `taken` when it was an act taken back. */
+  lastAct: DoneAct | null;
+  /** Takes the latest act back, then the one before, and so on; an act still on its way is awaited first. */
+  undo(): void;
+  /** Brings back what was taken back last. */
+  bringBack(): void;
+  resolve(key: string, keepMine: boolean): void;
+  retry(): void;
+  /** Notes an act that went another way than through the queue (an import), so that it can be taken back too. */
+  noteAct(actId: string, title: string): void;
+}
+
+/**
+ * @param scopeId whose queue: a project's id, or the studio's for the house
+ * @param serverRows the rows as the server gave them last
+ * @param events what happens when a command is answered, or waits for the stylist
+ */
+export function useCommandQueue(
+  scopeId: string,
+  serverRows: ProjectRows | null,
+  events: { answered(answer: DoneAnswer): void; stuck(): void },
+): CommandQueue {
+  const [, redraw] = useState(0);
+  const [lastAct, setLastAct] = useState<DoneAct | null>(null);
+  const acts = useRef<DoneAct[]>([]);
+  const takenBack = useRef(new Set<string>());
+  /** Key of a command on its way that shall be taken back once it is answered. */
+  const undoAfter = useRef<string | null>(null);
+  const undoNow = useRef<() => void>(() => {});
+  const told = useRef(events);
+  told.current = events;
+
+  const outbox = useMemo(
+    () =>
+      new Outbox(scopeId, {
+        changed: () => redraw((n) => n + 1),
+        done: (entry: OutboxEntry, answer: DoneAnswer) => {
+          told.current.answered(answer);
+          const undone = entry.command.kind === 'undo' ? (entry.command.payload as PayloadOf<'undo'>).actId : null;
+          const taken = undone !== null && !takenBack.current.has(undone);
+          const title = taken ? 'Taken back' : undone === null ? answer.title : 'Brought back';
+          const act = { actId: answer.actId, title, taken };
+          if (taken) takenBack.current.add(answer.actId);
+          else acts.current.push(act);
+          setLastAct(act);
+          if (undoAfter.current === entry.command.key) {
+            undoAfter.current = null;
+            undoNow.current();
+          }
+        },
+        stuck: () => told.current.stuck(),
+      }),
+    [scopeId],
+  );
+  useEffect(() => {
+    void outbox.open();
+    const online = () => outbox.retry();
+    window.addEventListener('online', online);
+    return () => {
+      window.removeEventListener('online', online);
+      outbox.close();
+    };
+  }, [outbox]);
+
+  const { entries } = outbox;
+  const rows = useMemo(() => (serverRows ? withWaiting(serverRows, entries) : null), [serverRows, entries]);
+  const latest = useRef<ProjectRows | null>(null);
+  latest.current = rows;
+  const server = useRef<ProjectRows | null>(null);
+  server.current = serverRows;
+
+  const run = useCallback(
+    <K extends CommandKind>(kind: K, payload: PayloadOf<K>) => {
+      // Several commands in one breath each see what the one before did.
+      const seen = latest.current;
+      if (!seen) return;
+      const command = outbox.enqueue(kind, payload, seen);
+      latest.current = withWaiting(seen, [{ command, state: 'waiting', answer: null }]);
+    },
+    [outbox],
+  );
+  const takeBack = useCallback(
+    (actId: string) => {
+      run('undo', { actId, reversalIds: Array.from({ length: 4 }, () => crypto.randomUUID()) });
+      setLastAct(null);
+    },
+    [run],
+  );
+  undoNow.current = () => {
+    const act = acts.current.pop();
+    if (act) takeBack(act.actId);
+  };
+  const undo = useCallback(() => {
+    const last = outbox.entries.findLast((entry) => entry.state === 'waiting');
+    if (last && last.command.kind !== 'undo') undoAfter.current = last.command.key;
+    else undoNow.current();
+  }, [outbox]);
+  const bringBack = useCallback(() => {
+    if (lastAct?.taken) takeBack(lastAct.actId);
+  }, [lastAct, takeBack]);
+  const resolve = useCallback(
+    (key: string, keepMine: boolean) =>
+      void outbox.resolve(key, keepMine, server.current ?? (latest.current as ProjectRows)),
+    [outbox],
+  );
+  const noteAct = useCallback((actId: string, title: string) => {
+    const act = { actId, title, taken: false };
+    acts.current.push(act);
+    setLastAct(act);
+  }, []);
+  const retry = useCallback(() => outbox.retry(), [outbox]);
+  const { offline } = outbox;
+
+  return useMemo(
+    () => ({ rows, run, entries, offline, lastAct, undo, bringBack, resolve, retry, noteAct }),
+    [rows, run, entries, offline, lastAct, undo, bringBack, resolve, retry, noteAct],
+  );
+}

@@ -1,0 +1,255 @@
+import type { HouseImportProgress, HouseImportWish, HousePreviewAnswer } from '@contract/house';
+import type { Fate, HouseTable } from '@core/formats/house/planImport';
+import { useQueryClient } from '@tanstack/react-query';
+import { Button, Progress, Select } from 'antd';
+import { useRef, useState } from 'react';
+import { ApiError, api } from '../../app/api';
+import { useHouse } from '../../app/houseStore';
+import { BigChoice } from '../../ui/basics';
+import styles from './house.module.css';
+
+const kinds: readonly { value: HouseTable; title: string; hint: string }[] = [
+  { value: 'pieces', title: 'Pieces', hint: 'name, sizes, where it is …' },
+  { value: 'supplies', title: 'Supplies', hint: 'kind, color, what is left …' },
+  { value: 'prices', title: 'Prices', hint: 'packs, sizes, shops …' },
+];
+const fateWords: Record<Fate, string> = { new: 'new', change: 'changed', same: 'here already', bad: 'not taken' };
+const MOST_BYTES = 10 * 1024 * 1024;
+
+/** Tables in from a spreadsheet and out to one: every line is shown before anything is written. */
+export function Files() {
+  const { rim, today, noteAct } = useHouse();
+  const client = useQueryClient();
+  const input = useRef<HTMLInputElement>(null);
+  const [kind, setKind] = useState<HouseTable>('pieces');
+  const [file, setFile] = useState<{ name: string; text: string } | null>(null);
+  const [preview, setPreview] = useState<HousePreviewAnswer | null>(null);
+  const [problem, setProblem] = useState<string | null>(null);
+  const [progress, setProgress] = useState<HouseImportProgress | null>(null);
+  const stop = useRef<AbortController | null>(null);
+  const latest = useRef(0);
+  const wish = (text: string, of: HouseTable, mapping?: (string | null)[]): HouseImportWish => ({
+    kind: of,
+    text,
+    units: rim.units,
+    currency: rim.currency as HouseImportWish['currency'],
+    today,
+    ...(mapping ? { mapping } : {}),
+  });
+  const told = (error: unknown) =>
+    error instanceof ApiError && error.answer.fields?.[0]
+      ? `${error.answer.sentence} ${error.answer.fields[0].field}: accepted ${error.answer.fields[0].accepted}`
+      : error instanceof Error
+        ? error.message
+        : 'It could not be read.';
+  const look = async (text: string, of: HouseTable, mapping?: (string | null)[]) => {
+    latest.current += 1;
+    const mine = latest.current;
+    setProblem(null);
+    setProgress(null);
+    try {
+      const answer = await api.previewHouse(wish(text, of, mapping));
+      if (latest.current === mine) setPreview(answer);
+    } catch (error) {
+      if (latest.current === mine) setProblem(told(error));
+    }
+  };
+  const take = async (chosen: File) => {
+    setPreview(null);
+    if (chosen.size > MOST_BYTES) {
+      setProblem(`${chosen.name}: ${Math.round(chosen.size / 1024 / 1024)} MB; accepted: a CSV file of at most 10 MB`);
+      return;
+    }
+    const bytes = new Uint8Array(await chosen.arrayBuffer());
+    // Spreadsheets of the West write either; a file that is no UTF-8 is read as the older one.
+    let text: string;
+    try {
+      text = new TextDecoder('utf-8', { fatal: true }).decode(bytes);
+    } catch {
+      text = new TextDecoder('windows-1252').decode(bytes);
+    }
+    if (text.includes('\u0000')) {
+      setProblem(`${chosen.name}: not a text file; accepted: CSV, as a spreadsheet saves it`);
+      return;
+    }
+    setFile({ name: chosen.name, text });
+    await look(text, kind);
+  };
+  const bring = async () => {
+    if (!file || !preview) return;
+    const controller = new AbortController();
+    stop.current = controller;
+    try {
+      const end = await api.importHouse(wish(file.text, kind, preview.mapping), setProgress, controller.signal);
+      if (end.state === 'done') {
+        if (end.actId !== null) noteAct(end.actId, `${file.name} brought in`);
+        setFile(null);
+        setPreview(null);
+        await client.invalidateQueries({ queryKey: ['house'] });
+      }
+    } catch (error) {
+      if (controller.signal.aborted) setProgress({ state: 'cancelled' });
+      else setProblem(told(error));
+    } finally {
+      stop.current = null;
+    }
+  };
+  const takes = preview ? (preview.counts.new ?? 0) + (preview.counts.change ?? 0) : 0;
+  const running = progress?.state === 'writing';
+  return (
+    <div className={styles.files}>
+      <section aria-label="Bring a file in">
+        <h2>Bring a file in</h2>
+        <BigChoice
+          label="What is in it"
+          value={kind}
+          choices={kinds}
+          onChange={(next) => {
+            setKind(next);
+            setPreview(null);
+            if (file) void look(file.text, next);
+          }}
+        />
+        <input
+          ref={input}
+          type="file"
+          accept=".csv,.tsv,.txt,text/csv"
+          className="visually-hidden"
+          aria-label="CSV file for the house"
+          onChange={(event) => {
+            const chosen = event.target.files?.[0];
+            event.target.value = '';
+            if (chosen) void take(chosen);
+          }}
+        />
+        <p className={styles.bar}>
+          <Button onClick={() => input.current?.click()}>Choose a CSV file</Button>
+          <span className="muted small">
+            comma, semicolon or tab; nothing is written before you have seen every line
+          </span>
+        </p>
+        {problem && (
+          <p role="alert" className={styles.trouble}>
+            {problem}
+          </p>
+        )}
+        {progress?.state === 'done' && (
+          <p role="status">
+            Done: {progress.counts.new ?? 0} new, {progress.counts.change ?? 0} changed, {progress.counts.same ?? 0}{' '}
+            here already, {progress.counts.bad ?? 0} not taken.
+          </p>
+        )}
+        {progress?.state === 'cancelled' && <p role="status">Cancelled; nothing was written.</p>}
+        {progress?.state === 'failed' && (
+          <p role="alert" className={styles.trouble}>
+            {progress.sentence} Nothing was written.
+          </p>
+        )}
+        {file && preview && (
+          <Preview name={file.name} preview={preview} onMapping={(mapping) => void look(file.text, kind, mapping)} />
+        )}
+        {file && preview && (
+          <p className={styles.bar}>
+            <Button type="primary" disabled={takes === 0 || running} onClick={() => void bring()}>
+              {takes === 0 ? 'Nothing to bring in' : `Bring ${takes} in`}
+            </Button>
+            <Button
+              onClick={() => {
+                if (stop.current) stop.current.abort();
+                else {
+                  setFile(null);
+                  setPreview(null);
+                }
+              }}
+            >
+              Cancel
+            </Button>
+          </p>
+        )}
+        {running && progress.state === 'writing' && (
+          <Progress percent={progress.of === 0 ? 0 : Math.round((100 * progress.done) / progress.of)} />
+        )}
+      </section>
+      <section aria-label="Take a file out">
+        <h2>Take a file out</h2>
+        <p className="muted">
+          CSV that any spreadsheet reads. Read back in, a line with its id changes the piece it names; cells that a
+          spreadsheet would run are made harmless.
+        </p>
+        <ul>
+          {kinds.map((entry) => (
+            <li key={entry.value}>
+              <a href={`/api/house/file/${entry.value}?units=${rim.units}&currency=${rim.currency}`} download>
+                {entry.title}
+              </a>
+            </li>
+          ))}
+        </ul>
+      </section>
+    </div>
+  );
+}
+
+/** What a file would do, line by line, with the columns to put right. */
+function Preview(props: {
+  name: string;
+  preview: HousePreviewAnswer;
+  onMapping: (mapping: (string | null)[]) => void;
+}) {
+  const { preview } = props;
+  return (
+    <div className={styles.preview}>
+      <h3>{props.name}</h3>
+      <p role="status">
+        {preview.total} {preview.total === 1 ? 'line' : 'lines'}: <b>{preview.counts.new ?? 0} new</b>,{' '}
+        {preview.counts.change ?? 0} changed, {preview.counts.same ?? 0} here already,{' '}
+        <b className={(preview.counts.bad ?? 0) > 0 ? styles.late : undefined}>{preview.counts.bad ?? 0} not taken</b>.
+        Read with {preview.delimiter === ';' ? 'semicolons' : preview.delimiter === '\t' ? 'tabs' : 'commas'} and a
+        decimal {preview.decimal === ',' ? 'comma' : 'point'}.
+      </p>
+      <fieldset aria-label="Columns" className={styles.mapping}>
+        {preview.fields.map((field, n) => (
+          <div key={`${field}${n}`}>
+            <span>{field || `column ${n + 1}`}</span>
+            <Select
+              aria-label={`Column ${field || n + 1}`}
+              size="small"
+              value={preview.mapping[n] ?? ''}
+              options={[
+                { value: '', label: 'leave out' },
+                ...preview.columns.map((column) => ({ value: column.id, label: column.heading })),
+              ]}
+              onChange={(id) =>
+                props.onMapping(
+                  preview.mapping.map((known, at) =>
+                    at === n ? id || null : id !== '' && known === id ? null : known,
+                  ),
+                )
+              }
+              popupMatchSelectWidth={false}
+            />
+          </div>
+        ))}
+      </fieldset>
+      <ul aria-label="Lines" className={styles.lines}>
+        {preview.lines.slice(0, 200).map((line) => (
+          <li key={line.line} data-fate={line.fate}>
+            <span>{line.line}</span>
+            <b>{fateWords[line.fate]}</b>
+            <span>
+              {line.label}
+              {line.problems.map((entry) => (
+                <small key={entry.field}>
+                  {entry.field}: “{entry.value}”; accepted: {entry.accepted}
+                </small>
+              ))}
+            </span>
+          </li>
+        ))}
+      </ul>
+      {preview.lines.length > 200 && (
+        <p className="muted small">The first 200 lines; those that are not taken come first.</p>
+      )}
+    </div>
+  );
+}

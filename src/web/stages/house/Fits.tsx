@@ -1,0 +1,244 @@
+import type { FitAnswer } from '@contract/house';
+import { formatLength } from '@core/kernel/formatLength';
+import type { SlotRow } from '@core/plan/rows';
+import { keepPreviousData, useInfiniteQuery } from '@tanstack/react-query';
+import { Button } from 'antd';
+import { type KeyboardEvent, useEffect, useRef } from 'react';
+import { useSearchParams } from 'react-router';
+import { api } from '../../app/api';
+import { useHouse } from '../../app/houseStore';
+import { type ProjectAccess, useProject } from '../../app/projectStore';
+import { Empty, LinkButton, StitchedNumber } from '../../ui/basics';
+import { fillWithPiece } from './fillWithPiece';
+import styles from './house.module.css';
+import { PieceFace } from './PieceFace';
+import { Risers } from './Risers';
+import { fitWords, placementWords, placeOf, sizeOf } from './words';
+
+const PAGE = 24;
+
+/** The stash ranked for one slot after the other; one key stars the slot with a piece. */
+export function Fits() {
+  const { plan, rows } = useProject();
+  const [search, setSearch] = useSearchParams();
+  const slots = plan.slots.map((entry) => entry.slot);
+  const openFirst = plan.slots.find((entry) => entry.open > 0)?.slot ?? slots[0] ?? null;
+  const slot = slots.find((entry) => entry.id === search.get('slot')) ?? openFirst;
+  const choose = (id: string) =>
+    setSearch((now) => {
+      const next = new URLSearchParams(now);
+      next.set('slot', id);
+      return next;
+    });
+  if (!slot)
+    return (
+      <Empty title="No slots yet">
+        <p>What fits is asked for a slot: sketch the spot first.</p>
+        <LinkButton to={`/p/${rows.project.id}/sketch`}>To the sketch</LinkButton>
+      </Empty>
+    );
+  return (
+    <div className={styles.fitLayout}>
+      <nav aria-label="Slots" className={styles.slots}>
+        {rows.spots.map((spot) => (
+          <section key={spot.id}>
+            <h3>{spot.name}</h3>
+            <ul>
+              {plan.slots
+                .filter((entry) => entry.slot.spotId === spot.id)
+                .map(({ slot: entry, open }) => (
+                  <li key={entry.id}>
+                    <button type="button" aria-current={entry.id === slot.id} onClick={() => choose(entry.id)}>
+                      <StitchedNumber>{entry.number}</StitchedNumber>
+                      <span>
+                        {entry.name}
+                        <small>{stateOf(entry, open)}</small>
+                      </span>
+                    </button>
+                  </li>
+                ))}
+            </ul>
+          </section>
+        ))}
+      </nav>
+      <Ranked key={slot.id} slot={slot} project={rows.project.id} />
+    </div>
+  );
+}
+
+function stateOf(slot: SlotRow, open: number): string {
+  if (slot.leftOut) return 'left out';
+  if (slot.star !== null) return `starred: ${slot.star.what}`;
+  return open === 0 ? 'filled' : open < slot.quantity ? `${open} of ${slot.quantity} open` : 'open';
+}
+
+/** What a slot asks, in words. */
+function askedWords(slot: SlotRow, units: 'us' | 'metric'): string {
+  const size = (['width', 'depth', 'height'] as const).flatMap((direction) => {
+    const { minimumMm, maximumMm } = slot[direction];
+    const word = { width: 'wide', depth: 'deep', height: 'tall' }[direction];
+    if (minimumMm === null && maximumMm === null) return [];
+    if (minimumMm !== null && maximumMm !== null)
+      return [`${formatLength(minimumMm, units, false)} to ${formatLength(maximumMm, units)} ${word}`];
+    return maximumMm !== null
+      ? [`at most ${formatLength(maximumMm, units)} ${word}`]
+      : [`at least ${formatLength(minimumMm ?? 0, units)} ${word}`];
+  });
+  return [slot.quantity > 1 ? `${slot.quantity} of them` : '', slot.role ?? '', ...size]
+    .filter((word) => word !== '')
+    .join(' · ');
+}
+
+function Ranked(props: { slot: SlotRow; project: string }) {
+  const { slot } = props;
+  const house = useHouse();
+  const project = useProject();
+  const { rim, learn, pieceOf } = house;
+  const list = useRef<HTMLUListElement>(null);
+  const query = useInfiniteQuery({
+    // A slot that changed asks anew.
+    queryKey: ['house', 'fits', props.project, slot.id, slot.version],
+    queryFn: ({ pageParam }) => api.fits(props.project, slot.id, { limit: PAGE, offset: pageParam }),
+    initialPageParam: 0,
+    getNextPageParam: (last: FitAnswer) =>
+      last.offset + last.fits.length < last.total ? last.offset + last.fits.length : undefined,
+    placeholderData: keepPreviousData,
+    retry: false,
+  });
+  const pages = query.data?.pages ?? [];
+  useEffect(() => {
+    for (const page of query.data?.pages ?? []) learn(page.fits.map((fit) => fit.piece));
+  }, [query.data, learn]);
+  const fits = pages.flatMap((page) => page.fits);
+  const filledBy = (pieceId: string) => fillCount(project, slot, pieceId);
+  const use = (fit: FitAnswer['fits'][number]) => {
+    const piece = pieceOf(fit.piece.id) ?? fit.piece;
+    const elsewhere = fit.placements
+      .filter((placement) => placement.slotId !== slot.id)
+      .reduce((sum, placement) => sum + placement.count, 0);
+    project.run(
+      'usePiece',
+      fillWithPiece(project.rows, slot, piece, Math.max(1, piece.count - elsewhere), house.today),
+    );
+  };
+  const onKey = (event: KeyboardEvent) => {
+    const buttons = [...(list.current?.querySelectorAll<HTMLButtonElement>('[data-use]') ?? [])];
+    const at = buttons.indexOf(document.activeElement as HTMLButtonElement);
+    const step = event.key === 'ArrowDown' ? 1 : event.key === 'ArrowUp' ? -1 : 0;
+    if (step === 0) return;
+    event.preventDefault();
+    buttons[Math.max(0, Math.min(buttons.length - 1, at + step))]?.focus();
+  };
+  return (
+    <div>
+      <header className={styles.fitHead}>
+        <StitchedNumber>{slot.number}</StitchedNumber>
+        <div>
+          <h2>{slot.name}</h2>
+          <p className="muted">
+            {askedWords(slot, rim.units) || 'nothing asked for yet'}
+            {pages[0] ? ` · ${pages[0].free} of ${pages[0].total} pieces are free` : ''}
+          </p>
+        </div>
+      </header>
+      {query.isError && (
+        <div role="alert" className={styles.trouble}>
+          {query.error.message}{' '}
+          <Button size="small" onClick={() => void query.refetch()}>
+            Try again
+          </Button>
+        </div>
+      )}
+      {query.isPending && <p className="muted">Looking through the house …</p>}
+      {pages[0]?.total === 0 && (
+        <Empty title="Nothing noted in the house yet">
+          <p>Note what is there under Pieces: a line each, or photos in a row.</p>
+        </Empty>
+      )}
+      <ul className={styles.fits} aria-label="What fits" ref={list} onKeyDown={onKey}>
+        {fits.map((fit) => {
+          const piece = pieceOf(fit.piece.id) ?? fit.piece;
+          const filled = filledBy(piece.id);
+          return (
+            <li key={piece.id} data-free={fit.free || filled > 0}>
+              <span className={styles.face}>
+                <PieceFace piece={piece} size={62} />
+              </span>
+              <div className={styles.fitText}>
+                <h3>
+                  {piece.count > 1 ? `${piece.count} × ` : ''}
+                  {piece.name}
+                </h3>
+                <small className="muted">
+                  {[sizeOf(piece, rim), placeOf(piece)].filter((word) => word !== '').join(' · ')}
+                </small>
+                <ul className={styles.reasons}>
+                  {fit.reasons
+                    .filter(
+                      (reason) =>
+                        !reason.code.endsWith('notAsked') &&
+                        reason.code !== 'care.fine' &&
+                        reason.code !== 'season.any',
+                    )
+                    .map((reason) => (
+                      <li
+                        key={reason.aspect}
+                        data-mark={reason.score >= 0.8 ? 'yes' : reason.score >= 0.35 ? 'partly' : 'no'}
+                      >
+                        {fitWords(reason, rim)}
+                      </li>
+                    ))}
+                </ul>
+                {!fit.free && filled === 0 && (
+                  <p className={styles.promised}>
+                    Promised:{' '}
+                    {fit.placements
+                      .filter((entry) => entry.slotId !== slot.id)
+                      .map(placementWords)
+                      .join('; ')}
+                  </p>
+                )}
+              </div>
+              <div className={styles.fitScore}>
+                <b>{Math.round(fit.score * 100)}</b>
+                <small>of 100</small>
+                {filled > 0 ? (
+                  <span className={styles.chosen}>fills {filled === 1 ? 'this' : filled}</span>
+                ) : (
+                  <Button
+                    data-use
+                    size="small"
+                    disabled={!fit.free}
+                    aria-label={`Fill slot ${slot.number} with ${piece.name}`}
+                    onClick={() => use(fit)}
+                  >
+                    Use it
+                  </Button>
+                )}
+              </div>
+            </li>
+          );
+        })}
+      </ul>
+      {query.hasNextPage && (
+        <Button onClick={() => void query.fetchNextPage()} loading={query.isFetchingNextPage}>
+          Show more
+        </Button>
+      )}
+      <Risers slot={slot} />
+    </div>
+  );
+}
+
+/** How many of a slot a piece of the house fills now. */
+function fillCount(project: ProjectAccess, slot: SlotRow, pieceId: string): number {
+  const { rows } = project;
+  return rows.fills
+    .filter((fill) => fill.slotId === slot.id)
+    .filter((fill) =>
+      rows.options
+        .find((option) => option.id === fill.optionId)
+        ?.parts.some((part) => rows.finds.some((find) => find.id === part.findId && find.pieceId === pieceId)),
+    )
+    .reduce((sum, fill) => sum + fill.count, 0);
+}

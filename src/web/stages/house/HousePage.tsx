@@ -1,0 +1,125 @@
+import { Button } from 'antd';
+import { Link, useSearchParams } from 'react-router';
+import { ActToast } from '../../app/ActToast';
+import { HouseProvider, useHouse } from '../../app/houseStore';
+import { NotSaved } from '../../app/NotSaved';
+import { useOpenProject } from '../../app/projectStore';
+import shell from '../../app/shell.module.css';
+import { Files } from './Files';
+import { Fits } from './Fits';
+import styles from './house.module.css';
+import { Pieces } from './Pieces';
+import { Prices } from './Prices';
+import { Supplies } from './Supplies';
+
+const tabs = [
+  ['fits', 'What fits'],
+  ['pieces', 'Pieces'],
+  ['supplies', 'Supplies'],
+  ['prices', 'Price book'],
+  ['files', 'Files'],
+] as const;
+
+/** Shop the house first: the stash of pieces and supplies, the price book, and what of it fits the project's slots. */
+export function HouseStage() {
+  return (
+    <main className={shell.page}>
+      <House />
+    </main>
+  );
+}
+
+/** The house by itself, outside of any project. */
+export function HousePage() {
+  return (
+    <>
+      <header className={shell.top}>
+        <Link to="/" className={shell.mark} aria-label="Euporia, all projects">
+          <i>Eu</i>poria
+        </Link>
+        <span className={shell.project}>The house</span>
+        <span className={shell.right}>
+          <Link to="/">All projects</Link>
+        </span>
+      </header>
+      <main className={shell.page}>
+        <House />
+      </main>
+    </>
+  );
+}
+
+function House() {
+  return (
+    <HouseProvider
+      skeleton={
+        <p className="muted" aria-busy="true">
+          Opening the house …
+        </p>
+      }
+      failed={(error, retry) => (
+        <div role="alert">
+          <h1>The house cannot be opened just now</h1>
+          <p>{error instanceof Error ? error.message : 'Something went wrong.'}</p>
+          <Button onClick={retry}>Try again</Button>
+        </div>
+      )}
+    >
+      <Rooms />
+    </HouseProvider>
+  );
+}
+
+function Rooms() {
+  const house = useHouse();
+  const project = useOpenProject();
+  const [search, setSearch] = useSearchParams();
+  const shown = tabs.filter(([id]) => id !== 'fits' || project !== null);
+  const first = project && project.rows.slots.length > 0 ? 'fits' : 'pieces';
+  const tab = shown.find(([id]) => id === search.get('tab'))?.[0] ?? first;
+  const waiting = house.entries.filter((entry) => entry.state === 'waiting').length;
+  return (
+    <>
+      <div className={styles.head}>
+        <h1>The house</h1>
+        <nav className={styles.tabs} aria-label="Rooms of the house">
+          {shown.map(([id, name]) => (
+            <button
+              key={id}
+              type="button"
+              aria-current={id === tab ? 'page' : undefined}
+              onClick={() =>
+                setSearch((now) => {
+                  const next = new URLSearchParams(now);
+                  next.set('tab', id);
+                  return next;
+                })
+              }
+            >
+              {name}
+            </button>
+          ))}
+        </nav>
+        <span role="status" aria-label="The house is" className="muted small">
+          {house.offline ? 'Not connected' : waiting > 0 ? 'Keeping …' : 'Kept'}
+        </span>
+      </div>
+      {house.offline && (
+        <div role="alert" className={styles.trouble}>
+          The database does not answer. What you noted is kept here{waiting > 0 ? ` (${waiting} to send)` : ''} and goes
+          on when it is back.{' '}
+          <Button size="small" onClick={house.retry}>
+            Try now
+          </Button>
+        </div>
+      )}
+      {tab === 'fits' && <Fits />}
+      {tab === 'pieces' && <Pieces />}
+      {tab === 'supplies' && <Supplies />}
+      {tab === 'prices' && <Prices />}
+      {tab === 'files' && <Files />}
+      <ActToast queue={house} />
+      <NotSaved entries={house.entries} resolve={house.resolve} />
+    </>
+  );
+}

@@ -1,0 +1,357 @@
+import { materials, oldFinishes, substrates } from '@core/catalog/substrates';
+import { hexFromLab, type Lab } from '@core/color/lab';
+import type { Swatch } from '@core/color/palette';
+import { G_PER_POUND, parseWeight } from '@core/kernel/parseQuantity';
+import { type PieceRow, seasons } from '@core/plan/houseRows';
+import { slotRoles } from '@core/plan/rows';
+import { pieceKindOf } from '@core/sourcing/newPiece';
+import type { Placement } from '@core/sourcing/placements';
+import { furnitureTemplates } from '@core/surface/templates';
+import { Button, Checkbox, Select } from 'antd';
+import { useState } from 'react';
+import { useHouse } from '../../app/houseStore';
+import { colorsOfPhoto } from '../../app/photoColors';
+import { LabField } from '../../ui/ColorCardPicker';
+import { Choice, DateField, LengthField, MoneyField, NumberField, TextField, TypedField } from '../../ui/fields';
+import { photoAddress } from '../../ui/photoAddress';
+import styles from './house.module.css';
+import { PieceFace } from './PieceFace';
+import { placementWords, seasonWords } from './words';
+
+/** Everything about one piece, each field saved when it is left. */
+export function PieceSheet(props: {
+  piece: PieceRow;
+  placements: readonly Placement[];
+  onGone: () => void;
+  /** The next piece to be sorted out, when that is what is going on. */
+  onNext: (() => void) | null;
+}) {
+  const { run, rim, today } = useHouse();
+  const { piece } = props;
+  const set = (values: Partial<Omit<PieceRow, 'id' | 'version'>>) => run('editPiece', { id: piece.id, values });
+  const fallback = substrates.find(piece.finishId ?? piece.materialId)?.usualColor ?? '#cccccc';
+  const rename = (name: string) => {
+    // A piece that waits to be sorted out learns from its name what it usually does.
+    const kind = piece.sorted ? null : pieceKindOf(name);
+    set(
+      kind && piece.roles.length === 0
+        ? { name, roles: [...kind.roles], templateId: kind.templateId, kind: kind.care, fragile: kind.fragile }
+        : { name },
+    );
+  };
+  return (
+    <aside className={styles.sheet} aria-label={piece.name}>
+      <div className={styles.sheetHead}>
+        {piece.photoId === null ? (
+          <PieceFace piece={piece} size={84} />
+        ) : (
+          <a href={photoAddress(piece.photoId, 'full')} target="_blank" rel="noreferrer" aria-label="The whole photo">
+            <PieceFace piece={piece} size={84} />
+          </a>
+        )}
+        <div>
+          <h2>{piece.name}</h2>
+          <p className="muted small">
+            {piece.seenOn === null ? 'Nobody noted seeing it' : `Seen ${piece.seenOn}`}
+            {piece.lastUsedOn === null ? '' : ` · used ${piece.lastUsedOn}`}
+            {piece.uses > 0 ? ` · ${piece.uses} ${piece.uses === 1 ? 'use' : 'uses'}` : ''}
+          </p>
+          <p className={styles.buttons}>
+            {piece.seenOn !== today && (
+              <Button size="small" onClick={() => set({ seenOn: today })}>
+                Seen today
+              </Button>
+            )}
+            {!piece.sorted && (
+              <Button
+                size="small"
+                type="primary"
+                onClick={() => {
+                  set({ sorted: true });
+                  props.onNext?.();
+                }}
+              >
+                {props.onNext ? 'Sorted, next one' : 'Sorted out'}
+              </Button>
+            )}
+          </p>
+        </div>
+      </div>
+      {props.placements.map((placement) => (
+        <p key={`${placement.slotId}`} className={styles.promised}>
+          Promised: {placementWords(placement)}
+          {placement.count > 1 ? `, ${placement.count} of them` : ''}
+        </p>
+      ))}
+      <div className={styles.two}>
+        <TextField key={`name ${piece.id}`} label="What is it" value={piece.name} least={1} onCommit={rename} />
+        <Choice
+          label="Kind of piece"
+          value={piece.templateId}
+          options={furnitureTemplates.all.map((entry) => ({ value: entry.id, label: entry.name }))}
+          onChange={(templateId) => set({ templateId })}
+        />
+      </div>
+      <div className={styles.four}>
+        {(
+          [
+            ['widthMm', 'Width'],
+            ['depthMm', 'Depth'],
+            ['heightMm', 'Height'],
+          ] as const
+        ).map(([field, label]) => (
+          <LengthField
+            key={field}
+            label={label}
+            value={piece[field]}
+            nullable
+            units={rim.units}
+            onCommit={(value) => set({ [field]: value })}
+          />
+        ))}
+        <NumberField
+          label="How many"
+          value={piece.count}
+          least={1}
+          most={1000}
+          whole
+          onCommit={(count) => set({ count })}
+        />
+      </div>
+      <div className={styles.two}>
+        <TextField
+          label="Stands at"
+          value={piece.standsAt}
+          hint="empty while it is stored"
+          onCommit={(standsAt) => set({ standsAt })}
+        />
+        <div className={styles.two}>
+          <TextField label="Box" value={piece.box} most={60} onCommit={(box) => set({ box })} />
+          <TextField label="Shelf" value={piece.shelf} most={60} onCommit={(shelf) => set({ shelf })} />
+        </div>
+      </div>
+      <div className={styles.two}>
+        <LabField label="Color" value={piece.color} fallbackHex={fallback} onChange={(color) => set({ color })} />
+        <LabField
+          label="Second color"
+          value={piece.accent}
+          fallbackHex={fallback}
+          onChange={(accent) => set({ accent })}
+        />
+      </div>
+      {piece.photoId !== null && (
+        <PhotoColors
+          photoId={piece.photoId}
+          onColor={(color) => set({ color })}
+          onAccent={(accent) => set({ accent })}
+        />
+      )}
+      <div className={styles.field}>
+        <label htmlFor={`roles-${piece.id}`}>What it can do</label>
+        <Select
+          id={`roles-${piece.id}`}
+          aria-label="What it can do"
+          mode="multiple"
+          value={piece.roles}
+          onChange={(roles) => set({ roles })}
+          placeholder="height, light, riser …"
+          options={slotRoles.map((role) => ({ value: role, label: role }))}
+          style={{ width: '100%' }}
+        />
+      </div>
+      <div className={styles.two}>
+        <TextField label="Style words" value={piece.style} most={200} onCommit={(style) => set({ style })} />
+        <Choice
+          label="Season"
+          value={piece.season}
+          options={seasons.map((season) => ({ value: season, label: seasonWords[season] }))}
+          onChange={(season) => set({ season })}
+        />
+      </div>
+      <details>
+        <summary>Material, weight and care</summary>
+        <div className={styles.two}>
+          <Choice
+            label="Material"
+            value={piece.materialId}
+            options={materials.map((row) => ({ value: row.id, label: row.name }))}
+            onChange={(materialId) => set({ materialId })}
+          />
+          <Choice<string>
+            label="Present finish"
+            value={piece.finishId ?? 'bare'}
+            options={[
+              { value: 'bare', label: 'Bare' },
+              ...oldFinishes.map((row) => ({ value: row.id, label: row.name })),
+            ]}
+            onChange={(value) => set({ finishId: value === 'bare' ? null : value })}
+          />
+          <TypedField
+            label="Weight"
+            value={piece.weightG}
+            suffix={rim.units === 'us' ? 'lb' : 'kg'}
+            show={(grams) =>
+              grams === null ? '' : String(Math.round((grams / (rim.units === 'us' ? G_PER_POUND : 1000)) * 100) / 100)
+            }
+            read={(text) => {
+              if (text === '') return { ok: true, value: null };
+              const grams = parseWeight(text, rim.units === 'us' ? 'lb' : 'kg');
+              return grams !== null && grams >= 1 && grams <= 1_000_000
+                ? { ok: true, value: Math.round(grams) }
+                : { ok: false, reason: `Weight: “${text}”; accepted: a weight like 1.2 kg or 3 lb` };
+            }}
+            onCommit={(weightG) => set({ weightG })}
+          />
+          <TextField
+            label="Protected by"
+            value={piece.protection}
+            most={120}
+            hint="tissue, its own carton …"
+            onCommit={(protection) => set({ protection })}
+          />
+          {piece.finishId !== null && (
+            <Choice
+              label="How old is the finish"
+              value={piece.era}
+              options={[
+                { value: 'unknown', label: 'unknown' },
+                { value: 'old', label: 'before 1978 (UK: 1992)' },
+                { value: 'recent', label: 'newer' },
+              ]}
+              onChange={(era) => set({ era })}
+            />
+          )}
+          {piece.kind === 'lamp' && (
+            <Choice
+              label="Cord"
+              value={piece.cordCondition}
+              options={[
+                { value: 'unknown', label: 'not checked' },
+                { value: 'sound', label: 'checked, sound' },
+                { value: 'damaged', label: 'damaged: have it checked' },
+                { value: 'none', label: 'has none' },
+              ]}
+              onChange={(cordCondition) => set({ cordCondition })}
+            />
+          )}
+        </div>
+        <Checkbox checked={piece.fragile} onChange={(event) => set({ fragile: event.target.checked })}>
+          fragile
+        </Checkbox>
+      </details>
+      <details>
+        <summary>Story, value and use</summary>
+        <div className={styles.two}>
+          <NumberField
+            label="In the house since"
+            value={piece.sinceYear}
+            nullable
+            least={1000}
+            most={2200}
+            whole
+            onCommit={(sinceYear) => set({ sinceYear })}
+          />
+          <NumberField
+            label="Uses"
+            value={piece.uses}
+            least={0}
+            most={100_000}
+            whole
+            onCommit={(uses) => set({ uses })}
+          />
+          <DateField label="Last used" value={piece.lastUsedOn} onCommit={(lastUsedOn) => set({ lastUsedOn })} />
+          <MoneyField
+            label="What one is worth"
+            value={piece.value}
+            nullable
+            currency={piece.currency || rim.currency}
+            onCommit={(value) => set({ value, currency: piece.currency || rim.currency })}
+          />
+        </div>
+        <TextField label="Story" value={piece.story} most={2000} onCommit={(story) => set({ story })} />
+      </details>
+      <details open={piece.borrowedFrom !== ''}>
+        <summary>Borrowed</summary>
+        <div className={styles.two}>
+          <TextField
+            label="Borrowed from"
+            value={piece.borrowedFrom}
+            onCommit={(borrowedFrom) => set({ borrowedFrom })}
+          />
+          <DateField label="Back by" value={piece.backBy} onCommit={(backBy) => set({ backBy })} />
+        </div>
+        {piece.borrowedFrom !== '' && (
+          <>
+            <Checkbox checked={piece.mayAlter} onChange={(event) => set({ mayAlter: event.target.checked })}>
+              {piece.borrowedFrom} said yes to altering it
+            </Checkbox>
+            <p className={styles.buttons}>
+              <Button
+                size="small"
+                onClick={() => {
+                  run('giveBack', { id: piece.id });
+                  props.onGone();
+                }}
+              >
+                Given back
+              </Button>
+            </p>
+          </>
+        )}
+      </details>
+      <Button
+        type="text"
+        size="small"
+        onClick={() => {
+          run('removePieces', { ids: [piece.id] });
+          props.onGone();
+        }}
+      >
+        Remove from the house
+      </Button>
+    </aside>
+  );
+}
+
+/** The colors of a piece's photo, to be taken as its color or its second one. */
+function PhotoColors(props: { photoId: string; onColor: (lab: Lab) => void; onAccent: (lab: Lab) => void }) {
+  const [swatches, setSwatches] = useState<Swatch[] | 'working' | 'failed' | null>(null);
+  const look = async () => {
+    setSwatches('working');
+    try {
+      const response = await fetch(photoAddress(props.photoId, 'thumbnail'));
+      if (!response.ok) throw new Error('no picture');
+      setSwatches(await colorsOfPhoto(await response.blob(), 6));
+    } catch {
+      setSwatches('failed');
+    }
+  };
+  if (!Array.isArray(swatches))
+    return (
+      <p>
+        <Button size="small" loading={swatches === 'working'} onClick={() => void look()}>
+          Colors from the photo
+        </Button>
+        {swatches === 'failed' && <span role="alert"> The photo cannot be read just now.</span>}
+      </p>
+    );
+  return (
+    <p className={styles.photoColors}>
+      {swatches.map(({ lab }) => (
+        <span key={hexFromLab(lab)}>
+          <i style={{ background: hexFromLab(lab) }} />
+          <button type="button" onClick={() => props.onColor(lab)} aria-label={`${hexFromLab(lab)} is its color`}>
+            color
+          </button>
+          <button
+            type="button"
+            onClick={() => props.onAccent(lab)}
+            aria-label={`${hexFromLab(lab)} is its second color`}
+          >
+            second
+          </button>
+        </span>
+      ))}
+    </p>
+  );
+}

@@ -1,0 +1,342 @@
+import { coatings } from '@core/catalog/coatings';
+import { consumables } from '@core/catalog/consumables';
+import { tools } from '@core/catalog/tools';
+import { amountOfPrice, type Price, stated } from '@core/kernel/price';
+import type { PriceNoteRow } from '@core/plan/houseRows';
+import { newPack, newSupply } from '@core/plan/newRows';
+import type { PackRow, SupplyRow } from '@core/plan/rows';
+import { formatMoney } from '@core/plan/sentences';
+import { furnitureTemplates } from '@core/surface/templates';
+import { Button } from 'antd';
+import { useState } from 'react';
+import { useHouse } from '../../app/houseStore';
+import { perShownUnit, type Rim, supplyUnitWords, supplyWords } from '../../app/words';
+import { Empty } from '../../ui/basics';
+import { Choice, DateField, MoneyField, NumberField, TextField } from '../../ui/fields';
+import styles from './house.module.css';
+import { usePanels } from './Panels';
+import { supplyName } from './Supplies';
+
+const minorOf = (price: Price): number | null => (price.state === 'unknown' ? null : amountOfPrice(price).likely);
+
+/** What one unit costs in a pack, in words: the figure by which packs and shops compare. */
+function unitPrice(pack: PackRow, supply: SupplyRow, rim: Rim): string {
+  const price = minorOf(pack.price);
+  const unit = coatings.find(supply.kindId)?.unit ?? consumables.find(supply.kindId)?.unit ?? 'piece';
+  if (price === null) return '';
+  const each = (price / pack.size) * perShownUnit(unit, rim.units);
+  return `${formatMoney(Math.round(each), pack.currency || rim.currency)} per ${supplyUnitWords(unit, rim.units, false)}`;
+}
+
+/** What supplies, tools and new pieces cost: packs, sources, when seen; asked for once, at the moment it is needed. */
+export function Prices() {
+  const { rows, rim, run } = useHouse();
+  const panels = usePanels();
+  const [adding, setAdding] = useState(false);
+  const bySupply = rows.supplies
+    .map((supply) => ({
+      supply,
+      name: supplyName(supply, rows.colorCards),
+      packs: rows.packs
+        .filter((pack) => pack.supplyId === supply.id)
+        .sort((a, b) => perUnit(a) - perUnit(b) || a.size - b.size),
+    }))
+    .filter((entry) => entry.packs.length > 0)
+    .sort((a, b) => a.name.localeCompare(b.name));
+  // Needed by some project and not on the shelf, with no price that anybody has seen.
+  const missing = (panels.data?.needs ?? []).filter(
+    (need) =>
+      !rows.supplies.some(
+        (supply) =>
+          supply.kindId === need.kindId &&
+          supply.colorCardId === need.colorCardId &&
+          supply.sheen === need.sheen &&
+          rows.packs.some((pack) => pack.supplyId === supply.id && pack.price.state === 'stated'),
+      ),
+  );
+  const asked = [
+    ...new Map(missing.map((need) => [`${need.kindId}|${need.colorCardId}|${need.sheen}`, need])).values(),
+  ];
+  return (
+    <div>
+      <p className={styles.bar}>
+        <Button type="primary" onClick={() => setAdding(!adding)} aria-expanded={adding}>
+          Note a price
+        </Button>
+        <span className="muted">Until a price is noted, plans take the tables’ estimate as a range.</span>
+      </p>
+      {adding && <AddPrice onDone={() => setAdding(false)} />}
+      {asked.length > 0 && (
+        <section className={styles.missing} aria-label="Prices that plans wait for">
+          <h3>Plans take estimates for these</h3>
+          {asked.slice(0, 6).map((need) => {
+            const supply = rows.supplies.find(
+              (row) => row.kindId === need.kindId && row.colorCardId === need.colorCardId && row.sheen === need.sheen,
+            );
+            const row =
+              supply ?? newSupply(crypto.randomUUID(), need.kindId, need.colorCardId, need.sheen as SupplyRow['sheen']);
+            const unit = coatings.find(need.kindId)?.unit ?? consumables.find(need.kindId)?.unit ?? 'piece';
+            return (
+              <MissingPrice
+                key={`${need.kindId}|${need.colorCardId}|${need.sheen}`}
+                name={supplyName(row, rows.colorCards)}
+                why={`${supplyWords(need.amount, unit, rim.units)} for ${need.projectName}`}
+                row={row}
+              />
+            );
+          })}
+        </section>
+      )}
+      {bySupply.length === 0 && rows.priceNotes.length === 0 && !adding ? (
+        <Empty title="No price noted yet">
+          <p>Note what a quart or a can costs where you see it; the cheapest whole packs are picked across shops.</p>
+        </Empty>
+      ) : (
+        <div className={styles.prices}>
+          {bySupply.map(({ supply, name, packs }) => (
+            <section key={supply.id} aria-label={name}>
+              <h3>{name}</h3>
+              {packs.map((pack, index) => (
+                <PackLine
+                  key={pack.id}
+                  pack={pack}
+                  supply={supply}
+                  all={packs}
+                  best={index === 0 && packs.length > 1 && Number.isFinite(perUnit(pack))}
+                />
+              ))}
+            </section>
+          ))}
+          {(['tool', 'piece'] as const).map((subject) => {
+            const notes = rows.priceNotes
+              .filter((note) => note.subject === subject)
+              .sort((a, b) => a.name.localeCompare(b.name));
+            if (notes.length === 0) return null;
+            return (
+              <section key={subject} aria-label={subject === 'tool' ? 'Tools' : 'New pieces'}>
+                <h3>{subject === 'tool' ? 'Tools' : 'New pieces'}</h3>
+                {notes.map((note) => (
+                  <div key={note.id} className={styles.priceLine}>
+                    <span>
+                      {note.name}
+                      <small>
+                        {subject === 'tool'
+                          ? (tools.find(note.subjectId)?.name ?? '')
+                          : (furnitureTemplates.find(note.subjectId)?.name ?? '')}
+                      </small>
+                    </span>
+                    <MoneyField
+                      label={`Price of ${note.name}`}
+                      hideLabel
+                      value={minorOf(note.price)}
+                      nullable
+                      currency={note.currency || rim.currency}
+                      onCommit={(value) =>
+                        run('savePrice', {
+                          note: { ...note, price: value === null ? { state: 'unknown' } : stated(value) },
+                        })
+                      }
+                    />
+                    <small>{[note.source, note.seenOn].filter((word) => word !== '').join(', ')}</small>
+                    <span />
+                    <Button
+                      size="small"
+                      type="text"
+                      aria-label={`Remove the price of ${note.name}`}
+                      onClick={() => run('removePrice', { id: note.id })}
+                    >
+                      ×
+                    </Button>
+                  </div>
+                ))}
+              </section>
+            );
+          })}
+        </div>
+      )}
+    </div>
+  );
+}
+
+function perUnit(pack: PackRow): number {
+  const price = minorOf(pack.price);
+  return price === null ? Number.POSITIVE_INFINITY : price / pack.size;
+}
+
+/** One pack with its price, unit price and source. */
+function PackLine(props: { pack: PackRow; supply: SupplyRow; all: readonly PackRow[]; best: boolean }) {
+  const { pack, supply } = props;
+  const { rim, run } = useHouse();
+  const unit = coatings.find(supply.kindId)?.unit ?? consumables.find(supply.kindId)?.unit ?? 'piece';
+  const save = (change: Partial<PackRow> | null) =>
+    run('saveSupply', {
+      supply,
+      packs: props.all.flatMap((other) =>
+        other.id !== pack.id ? [other] : change === null ? [] : [{ ...pack, ...change }],
+      ),
+    });
+  return (
+    <div className={styles.priceLine}>
+      <span>
+        {pack.name}
+        <small>{supplyWords(pack.size, unit, rim.units)}</small>
+      </span>
+      <MoneyField
+        label={`Price of ${pack.name}`}
+        hideLabel
+        value={minorOf(pack.price)}
+        nullable
+        currency={pack.currency || rim.currency}
+        onCommit={(value) => save({ price: value === null ? { state: 'unknown' } : stated(value) })}
+      />
+      <small>
+        {unitPrice(pack, supply, rim)}
+        {props.best ? ', cheapest by the unit' : ''}
+        {pack.price.state === 'estimated' ? ', estimated' : ''}
+      </small>
+      <TextField
+        label={`Source of ${pack.name}`}
+        hideLabel
+        value={pack.source}
+        onCommit={(source) => save({ source })}
+      />
+      <Button size="small" type="text" aria-label={`Remove ${pack.name}`} onClick={() => save(null)}>
+        ×
+      </Button>
+    </div>
+  );
+}
+
+/** A price that some plan waits for: asked once, here, with what it is for. */
+function MissingPrice(props: { name: string; why: string; row: SupplyRow }) {
+  const { rows, rim, run, today } = useHouse();
+  const { row } = props;
+  const kind = coatings.find(row.kindId) ?? consumables.find(row.kindId);
+  const packs = (kind?.packs ?? []).filter((pack) => pack.market === (rim.units === 'us' ? 'us' : 'metric'));
+  const [packId, setPack] = useState(packs[0]?.id ?? '');
+  const chosen = packs.find((pack) => pack.id === packId) ?? packs[0];
+  if (!chosen) return null;
+  const own = rows.packs.filter((pack) => pack.supplyId === row.id);
+  return (
+    <div className={styles.priceLine}>
+      <span>
+        {props.name}
+        <small>{props.why}</small>
+      </span>
+      <Choice<string>
+        label={`Pack of ${props.name}`}
+        hideLabel
+        value={chosen.id}
+        options={packs.map((pack) => ({ value: pack.id, label: pack.name }))}
+        onChange={setPack}
+      />
+      <MoneyField
+        label={`Price of ${props.name}`}
+        hideLabel
+        value={null}
+        nullable
+        currency={rim.currency}
+        hint={
+          chosen.estimate
+            ? `estimated ${chosen.estimate.low} to ${chosen.estimate.high} ${rim.currency}`
+            : 'nobody knows yet'
+        }
+        onCommit={(value) => {
+          if (value === null) return;
+          const pack = newPack(crypto.randomUUID(), row.id, chosen.name, chosen.size, stated(value), rim.currency);
+          run('saveSupply', { supply: row, packs: [...own, { ...pack, seenOn: today }] });
+        }}
+      />
+      <span />
+      <span />
+    </div>
+  );
+}
+
+/** A price for a supply that is known here, a tool, or something sold new. */
+function AddPrice(props: { onDone: () => void }) {
+  const { rows, rim, run, today } = useHouse();
+  const subjects = [
+    ...rows.supplies.map((supply) => ({ value: `supply:${supply.id}`, label: supplyName(supply, rows.colorCards) })),
+    ...tools.all.map((tool) => ({ value: `tool:${tool.id}`, label: `Tool: ${tool.name}` })),
+    ...furnitureTemplates.all.map((template) => ({ value: `piece:${template.id}`, label: `New: ${template.name}` })),
+  ];
+  const [subject, setSubject] = useState(subjects[0]?.value ?? '');
+  const [name, setName] = useState('');
+  const [size, setSize] = useState<number | null>(null);
+  const [price, setPrice] = useState<number | null>(null);
+  const [source, setSource] = useState('');
+  const [seenOn, setSeenOn] = useState<string | null>(today);
+  const [kind = '', id = ''] = subject.split(':');
+  const supply = kind === 'supply' ? rows.supplies.find((row) => row.id === id) : undefined;
+  const unit = supply
+    ? (coatings.find(supply.kindId)?.unit ?? consumables.find(supply.kindId)?.unit ?? 'piece')
+    : 'piece';
+  const ready = price !== null && (supply === undefined || size !== null);
+  const save = () => {
+    if (price === null) return;
+    const seen = { source, seenOn: seenOn ?? '' };
+    if (supply && size !== null) {
+      const pack = newPack(
+        crypto.randomUUID(),
+        supply.id,
+        name || supplyWords(size, unit, rim.units),
+        size,
+        stated(price),
+        rim.currency,
+      );
+      run('saveSupply', {
+        supply,
+        packs: [...rows.packs.filter((other) => other.supplyId === supply.id), { ...pack, ...seen }],
+      });
+    } else {
+      const label = subjects.find((entry) => entry.value === subject)?.label ?? '';
+      const note: PriceNoteRow = {
+        id: crypto.randomUUID(),
+        version: 1,
+        subject: kind as 'tool' | 'piece',
+        subjectId: id,
+        name: name || label.replace(/^(Tool|New): /, ''),
+        price: stated(price),
+        currency: rim.currency,
+        ...seen,
+      };
+      run('savePrice', { note });
+    }
+    props.onDone();
+  };
+  return (
+    <section className={styles.addCan} aria-label="A price">
+      <div className={styles.three}>
+        <Choice label="Price of" value={subject} options={subjects} onChange={setSubject} />
+        <TextField
+          label={supply ? 'Pack' : 'Name'}
+          value={name}
+          most={80}
+          onCommit={setName}
+          hint="quart, pack of 6 …"
+        />
+        {supply && (
+          <NumberField
+            label={`Size, ${supplyUnitWords(unit, rim.units)}`}
+            value={size === null ? null : size / perShownUnit(unit, rim.units)}
+            digits={2}
+            nullable
+            least={0.01}
+            most={100_000}
+            onCommit={(value) => setSize(value === null ? null : value * perShownUnit(unit, rim.units))}
+          />
+        )}
+        <MoneyField label="Price" value={price} nullable currency={rim.currency} onCommit={setPrice} />
+        <TextField label="Seen at" value={source} onCommit={setSource} />
+        <DateField label="Seen on" value={seenOn} onCommit={setSeenOn} />
+      </div>
+      <p className={styles.bar}>
+        <Button type="primary" onClick={save} disabled={!ready}>
+          Note it
+        </Button>
+        <Button onClick={props.onDone}>Cancel</Button>
+      </p>
+    </section>
+  );
+}

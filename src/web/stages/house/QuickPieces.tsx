@@ -1,0 +1,87 @@
+import { newPiece, unknownPiece } from '@core/sourcing/newPiece';
+import { Button, Input } from 'antd';
+import { useState } from 'react';
+import { useHouse } from '../../app/houseStore';
+import { colorsOfPhoto } from '../../app/photoColors';
+import { usePhotoSender } from '../../app/photoQueue';
+import { PhotoDrop, Refused } from '../../ui/PhotoDrop';
+import styles from './house.module.css';
+import { placeOf, sizeOf } from './words';
+
+/** Pieces in, quickly: a line each as one says it, or ten photos in a row to be sorted out later. */
+export function QuickPieces(props: { onAdded: (id: string) => void }) {
+  const { rim, today, run } = useHouse();
+  const [line, setLine] = useState('');
+  const around = { units: rim.units, currency: rim.currency, today };
+  const lines = line.split('\n').filter((entry) => entry.trim() !== '');
+  const [first = ''] = lines;
+  const understood = first === '' ? null : newPiece('', first, around);
+  const queue = usePhotoSender<'piece'>('photos:house', (entry) => {
+    const id = crypto.randomUUID();
+    const add = (colors: { color: typeof blank.color; accent: typeof blank.accent }) =>
+      run('addPieces', { pieces: [{ ...blank, ...colors, id, photoId: entry.id }] });
+    const blank = unknownPiece(id, 'Photographed, not named yet', around);
+    // The colors only save picking them; without them the piece is there all the same.
+    colorsOfPhoto(entry.blob)
+      .then(([main, second]) =>
+        add({ color: main?.lab ?? null, accent: second && second.share > 0.2 ? second.lab : null }),
+      )
+      .catch(() => add({ color: null, accent: null }));
+  });
+  const add = () => {
+    const pieces = lines.slice(0, 60).map((entry) => newPiece(crypto.randomUUID(), entry, around));
+    const [piece] = pieces;
+    if (!piece) return;
+    run('addPieces', { pieces });
+    props.onAdded(piece.id);
+    setLine('');
+  };
+  return (
+    <section className={styles.quick} aria-label="Note what is in the house">
+      <div className={styles.quickLine}>
+        <Input.TextArea
+          aria-label="A piece in one line"
+          placeholder="tall blue vase, 12 in, mantel"
+          value={line}
+          autoSize={{ minRows: 1, maxRows: 6 }}
+          onChange={(event) => setLine(event.target.value)}
+          onKeyDown={(event) => {
+            if (event.key === 'Enter' && !event.shiftKey) {
+              event.preventDefault();
+              add();
+            }
+          }}
+        />
+        <Button type="primary" onClick={add} disabled={lines.length === 0}>
+          {lines.length > 1 ? `Note ${lines.length}` : 'Note it'}
+        </Button>
+      </div>
+      {understood && (
+        <p className={styles.understood} role="status">
+          <b>{understood.name}</b>
+          {[
+            understood.count > 1 ? `${understood.count} of them` : '',
+            sizeOf(understood, rim),
+            placeOf(understood) || 'no place said',
+            understood.roles.join(', '),
+            understood.borrowedFrom === '' ? '' : `borrowed from ${understood.borrowedFrom}`,
+          ]
+            .filter((word) => word !== '')
+            .join(' · ')}
+        </p>
+      )}
+      <PhotoDrop
+        label="Photograph pieces"
+        hint="ten in a row is fine: sort them out later"
+        busy={queue.waiting > 0}
+        onFiles={(files) => void queue.add(files, 'piece')}
+      />
+      {queue.waiting > 0 && (
+        <p role="status" className="muted small">
+          {queue.waiting} on the way; kept on this device until the server has them.
+        </p>
+      )}
+      <Refused refused={queue.refused} onForget={queue.forget} />
+    </section>
+  );
+}

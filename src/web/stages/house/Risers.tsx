@@ -1,0 +1,71 @@
+import { formatLength } from '@core/kernel/formatLength';
+import type { SlotRow } from '@core/plan/rows';
+import { useQuery } from '@tanstack/react-query';
+import { useState } from 'react';
+import { api } from '../../app/api';
+import { useHouse } from '../../app/houseStore';
+import { LengthField } from '../../ui/fields';
+import styles from './house.module.css';
+
+const TOLERANCE_MM = 15;
+
+/** Too low? Wanted height less the piece's own is what owned books, boxes and pedestals can make up, one or two of them. */
+export function Risers(props: { slot: SlotRow | null }) {
+  const { rim } = useHouse();
+  const [wanted, setWanted] = useState<number | null>(
+    props.slot?.height.minimumMm ?? props.slot?.height.maximumMm ?? null,
+  );
+  const [own, setOwn] = useState<number | null>(null);
+  const gapMm = wanted !== null && own !== null ? Math.round((wanted - own) * 100) / 100 : null;
+  const query = useQuery({
+    queryKey: ['house', 'pieces', 'risers', gapMm],
+    queryFn: () => api.risers({ gapMm: gapMm ?? 0, toleranceMm: TOLERANCE_MM }),
+    enabled: gapMm !== null && gapMm > 0,
+    retry: false,
+  });
+  return (
+    <section className={styles.risers} aria-label="Risers">
+      <h3>Too low? Raise it</h3>
+      <div className={styles.three}>
+        <LengthField label="Wanted height" value={wanted} nullable units={rim.units} onCommit={setWanted} />
+        <LengthField label="The piece’s own height" value={own} nullable units={rim.units} onCommit={setOwn} />
+      </div>
+      {gapMm === null ? (
+        <p className="muted">Say both heights; books, boxes and stands of the house are tried alone and in twos.</p>
+      ) : gapMm <= 0 ? (
+        <p>It is tall enough as it is.</p>
+      ) : query.isError ? (
+        <p role="alert">{query.error.message}</p>
+      ) : !query.data ? (
+        <p className="muted">Looking …</p>
+      ) : query.data.combinations.length === 0 ? (
+        <p>
+          Nothing of the {query.data.risers} risers in the house makes up {formatLength(gapMm, rim.units)}; what can be
+          one is told by its role <i>riser</i> and its height.
+        </p>
+      ) : (
+        <>
+          <p>
+            {formatLength(gapMm, rim.units)} to make up. Set a stack with something under it that does not slide, and
+            the broader below.
+          </p>
+          <ul>
+            {query.data.combinations.slice(0, 8).map((combination) => (
+              <li key={combination.pieces.map((piece) => piece.id).join()}>
+                <b>{combination.pieces.map((piece) => piece.name).join(' under ')}</b>
+                <small>
+                  {formatLength(combination.heightMm, rim.units)}
+                  {Math.abs(combination.offMm) < 1
+                    ? ', just right'
+                    : combination.offMm > 0
+                      ? `, ${formatLength(combination.offMm, rim.units)} over`
+                      : `, ${formatLength(-combination.offMm, rim.units)} under`}
+                </small>
+              </li>
+            ))}
+          </ul>
+        </>
+      )}
+    </section>
+  );
+}

@@ -1,0 +1,1 @@
+export { HousePage, HouseStage } from './HousePage';

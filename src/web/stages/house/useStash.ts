@@ -1,0 +1,111 @@
+import { type PieceQuery, pieceQuerySchema } from '@contract/house';
+import type { PieceRow } from '@core/plan/houseRows';
+import type { Placement } from '@core/sourcing/placements';
+import { keepPreviousData, useQueries } from '@tanstack/react-query';
+import { useEffect, useMemo } from 'react';
+import { useSearchParams } from 'react-router';
+import { api } from '../../app/api';
+import { useHouse } from '../../app/houseStore';
+
+const PAGE = 60;
+const keys = Object.keys(pieceQuerySchema.shape) as (keyof PieceQuery)[];
+
+/** The search of the stash as it stands in the address line: shared, kept by name, and there after a reload. */
+export function usePieceQuery(): {
+  query: PieceQuery;
+  /** The search as text, for keeping it by name. */
+  text: string;
+  set(change: Partial<Record<keyof PieceQuery, string | number | undefined>>): void;
+  replace(text: string): void;
+} {
+  const [search, setSearch] = useSearchParams();
+  const said = Object.fromEntries(
+    keys.flatMap((key) => (search.get(key) === null ? [] : [[key, search.get(key) as string]])),
+  );
+  const text = new URLSearchParams(said).toString();
+  // What an old address says and nobody understands any more is left out, not stumbled over.
+  const query = useMemo(() => {
+    const pairs = Object.fromEntries(new URLSearchParams(text));
+    const read = pieceQuerySchema.safeParse(pairs);
+    if (read.success) return read.data;
+    for (const issue of read.error.issues) delete pairs[String(issue.path[0])];
+    return pieceQuerySchema.parse(pairs);
+  }, [text]);
+  const others = (next: URLSearchParams) => {
+    for (const key of keys) next.delete(key);
+    return next;
+  };
+  return {
+    query,
+    text,
+    set: (change) =>
+      setSearch(
+        (now) => {
+          const next = new URLSearchParams(now);
+          for (const [key, value] of Object.entries(change)) {
+            if (value === undefined || value === '') next.delete(key);
+            else next.set(key, String(value));
+          }
+          return next;
+        },
+        { replace: true },
+      ),
+    replace: (kept) =>
+      setSearch((now) => {
+        const next = others(new URLSearchParams(now));
+        for (const [key, value] of new URLSearchParams(kept)) next.set(key, value);
+        return next;
+      }),
+  };
+}
+
+export interface StashView {
+  total: number | null;
+  /** The piece at a place of the list; undefined while its page is on the way. */
+  at(index: number): PieceRow | undefined;
+  placementsOf(pieceId: string): Placement[];
+  failed: Error | null;
+  retry(): void;
+}
+
+/**
+ * The pieces that a query finds, page by page as they are looked at.
+ * @param from first place on the screen
+ * @param until last place on the screen
+ */
+export function useStash(query: PieceQuery, from: number, until: number): StashView {
+  const house = useHouse();
+  const first = Math.floor(Math.max(0, from) / PAGE);
+  const last = Math.floor(Math.max(0, until) / PAGE);
+  const pages = Array.from({ length: last - first + 1 }, (_, n) => first + n);
+  const results = useQueries({
+    queries: pages.map((page) => ({
+      queryKey: ['house', 'pieces', query, page],
+      queryFn: () => api.pieces(query, { limit: PAGE, offset: page * PAGE }),
+      placeholderData: keepPreviousData,
+      retry: false,
+      staleTime: 5000,
+    })),
+  });
+  const { learn, pieceOf } = house;
+  const loaded = results.flatMap((result) => (result.data ? [result.data] : []));
+  const stamp = results.map((result) => result.dataUpdatedAt).join();
+  // biome-ignore lint/correctness/useExhaustiveDependencies: the stamp stands for what was loaded
+  useEffect(() => {
+    for (const page of loaded) learn(page.pieces);
+  }, [stamp, learn]);
+  const error = results.find((result) => result.isError)?.error ?? null;
+  return {
+    total: loaded[0]?.total ?? null,
+    at: (index) => {
+      const page = loaded.find((entry) => index >= entry.offset && index < entry.offset + PAGE);
+      const row = page?.pieces[index - page.offset];
+      return row && (pieceOf(row.id) ?? row);
+    },
+    placementsOf: (pieceId) => loaded.flatMap((page) => page.placements).filter((entry) => entry.pieceId === pieceId),
+    failed: error,
+    retry: () => {
+      for (const result of results) void result.refetch();
+    },
+  };
+}

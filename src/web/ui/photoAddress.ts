@@ -1,0 +1,2 @@
+/** Where the server gives a kept picture. */
+export const photoAddress = (id: string, size: 'full' | 'thumbnail') => `/api/photos/${id}/${size}`;
