@@ -2,6 +2,7 @@ import { randomUUID } from 'node:crypto';
 import { readdir, readFile } from 'node:fs/promises';
 import { join } from 'node:path';
 import type { ProjectFile } from '@contract/projectFile';
+import { houseTables } from '@core/formats/house/planImport';
 import { MS_PER_DAY } from '@core/kernel/units';
 import { serve } from '@hono/node-server';
 import 'reflect-metadata';
@@ -9,12 +10,16 @@ import { createApp } from './app';
 import { openDatabase } from './persistence/database';
 import { studioScope } from './persistence/scope';
 import { ensureLocalStudio, hasProjects, removeEverything } from './persistence/studios';
+import { importHouse } from './usecases/importHouse';
 import { importProject } from './usecases/importProject';
 
 /**
  * The server as a process. Settings come by environment: DATABASE_URL, HOST, PORT, EUPORIA_WEB (built page),
  * EUPORIA_DEMO (folder of demo projects), EUPORIA_DEMO_RESET, EUPORIA_ORIGINS (further `host:port` to be reached under).
  */
+/** The day on which the demo was written. */
+const DEMO_DAY = '2026-05-28';
+
 const url = process.env.DATABASE_URL;
 if (!url) throw new Error('DATABASE_URL says which PostgreSQL to use; npm start sets it');
 const host = process.env.HOST ?? '127.0.0.1';
@@ -49,6 +54,14 @@ function moveDates(file: unknown, nowMs: number): unknown {
   };
 }
 
+/** The same for a table: every date in it moves. */
+function moveTable(text: string, nowMs: number): string {
+  const days = Math.round((nowMs - Date.parse(DEMO_DAY)) / MS_PER_DAY);
+  return text.replace(/\b\d{4}-\d{2}-\d{2}\b/g, (date) =>
+    new Date(Date.parse(`${date}T00:00:00Z`) + days * MS_PER_DAY).toISOString().slice(0, 10),
+  );
+}
+
 const demo = process.env.EUPORIA_DEMO;
 if (demo && !(await hasProjects(database))) {
   for (const name of (await readdir(demo))
@@ -64,6 +77,22 @@ if (demo && !(await hasProjects(database))) {
       around,
     );
     if (answer.status !== 200) throw new Error(`the demo project ${name} was refused: ${JSON.stringify(answer.body)}`);
+  }
+  for (const kind of houseTables) {
+    const text = moveTable(await readFile(join(demo, `house.${kind}.csv`), 'utf8'), around.nowMs());
+    const today = new Date(around.nowMs()).toISOString().slice(0, 10);
+    const wish = { kind, text, units: 'us' as const, currency: 'USD', today };
+    await importHouse(
+      database,
+      studioScope(studioId, 'demo'),
+      wish,
+      around,
+      async (progress) => {
+        if (progress.state === 'done' && (progress.counts.bad ?? 0) > 0)
+          throw new Error(`lines of the demo’s ${kind} were refused`);
+      },
+      () => false,
+    );
   }
 }
 

@@ -130,6 +130,15 @@ const addOption = defineCommand({
       if (part.offerId !== null && part.offerId !== offer?.id && !rows.offers.some((row) => row.id === part.offerId))
         return refuse('option.parts', part.offerId, 'an offer of this project');
     }
+    if (option.recipeId !== null) {
+      // Nothing borrowed is altered before its owner was asked.
+      const lent = option.parts
+        .map((part) => rows.finds.find((row) => row.id === part.findId)?.pieceId)
+        .map((pieceId) => rows.pieces.find((piece) => piece.id === pieceId))
+        .find((piece) => piece && piece.borrowedFrom !== '' && !piece.mayAlter);
+      if (lent)
+        return refuse('option.parts', lent.name, `a piece of ours, or one that ${lent.borrowedFrom} lets us alter`);
+    }
     if (
       option.recipeId !== null &&
       option.recipeId !== recipe?.id &&

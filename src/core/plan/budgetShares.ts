@@ -1,5 +1,6 @@
 import { multiplyDivideRound, PERCENT_SCALE, splitAmount } from '../kernel/money';
 import type { Importance, ProjectRows, SlotRow } from './rows';
+import { starOf } from './starOf';
 
 /** Weight of a slot in the spread of the budget: must 5, wanted 3, nice 1, for each of its quantity. */
 export const importanceWeights: Record<Importance, number> = { must: 5, wanted: 3, nice: 1 };
@@ -14,12 +15,14 @@ export interface BudgetShare {
 /**
  * The budget spread over the slots: what is kept back and the declared splurge are taken out first; slots with a share
  * of their own get that share of the rest; what remains goes to the others by importance × quantity. Left-out and
- * starred slots need no money. The shares add up to what there is to spread, to the minor unit, unless the stylist's
+ * starred slots need no money, nor do those that the house fills. The shares add up to what there is to spread, to the minor unit, unless the stylist's
  * own shares alone exceed it: then the others get nothing.
  */
-export function budgetShares(rows: Pick<ProjectRows, 'project' | 'slots'>): BudgetShare[] {
+export function budgetShares(
+  rows: Pick<ProjectRows, 'project' | 'slots' | 'fills' | 'options' | 'finds'>,
+): BudgetShare[] {
   const { project } = rows;
-  const slots = rows.slots.filter((slot) => !slot.leftOut && slot.star === null);
+  const slots = rows.slots.filter((slot) => !slot.leftOut && starOf(rows, slot) === null);
   const keptBack = multiplyDivideRound(
     project.budget,
     project.contingencyThousandths,

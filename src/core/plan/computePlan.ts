@@ -12,6 +12,7 @@ import type { RecipeContext } from '../recipe/recipeContext';
 import { cautionsFor } from '../safety/cautions';
 import { fitFindings } from './fitFindings';
 import { type Footprint, footprintOf, indexRows, type Minutes, type RowIndex } from './footprint';
+import { houseFindings } from './houseFindings';
 import {
   beatsYardstick,
   type Comparison,
@@ -189,7 +190,7 @@ function findingsOf(footprint: Footprint, rows: ProjectRows): Finding[] {
         figures: { piece: offer.name },
       });
   }
-  findings.push(...placeFindings(footprint, rows));
+  findings.push(...placeFindings(footprint, rows), ...houseFindings(footprint, rows));
   if (footprint.capacity < slot.quantity) {
     findings.push({
       code: 'option.coversPart',
@@ -243,7 +244,13 @@ export function computePlan(given: ProjectRows, asOfMs: number, previous: Plan |
   const known = new Map(
     (previous?.slots ?? []).flatMap((slot) => slot.options).map((option) => [option.option.id, option]),
   );
-  const samePlace = previous?.rows.project.household === rows.project.household;
+  const before = previous?.rows;
+  const samePlace =
+    before !== undefined &&
+    before.project.household === rows.project.household &&
+    before.project.revealDate === rows.project.revealDate &&
+    before.project.standsUntil === rows.project.standsUntil &&
+    before.pieces === rows.pieces;
   const footprints = new Map<string, Footprint>();
   for (const option of rows.options) {
     const slot = slotById.get(option.slotId);

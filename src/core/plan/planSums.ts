@@ -52,7 +52,8 @@ export class PlanSums {
     this.book = previous?.book.holdsFor(rows) ? previous.book : new SupplyBook(rows);
     this.settled = settledIds(rows.ledger);
     this.overhead = 1 + assumptions.number('labor.overheadPercent') / 100;
-    this.ownedTools = new Map(rows.tools.map((row) => [row.toolId, row.owned]));
+    // A tool that is worn out is bought anew.
+    this.ownedTools = new Map(rows.tools.map((row) => [row.toolId, row.owned && row.wear !== 'replace']));
   }
 
   /** The till total of a find, whoever uses it. */
@@ -77,10 +78,15 @@ export class PlanSums {
     return this.ownedTools.get(toolId) ?? toolRegistry.get(toolId).usuallyOwned;
   }
 
-  /** Price of a tool with tax, or unknown. */
+  /** Price of a tool with tax: the cheapest that the price book has seen, else the table's estimate; or unknown. */
   toolCash(toolId: string): Amount {
-    const price = estimatedShelfPrice(toolRegistry.get(toolId).price, this.rows.project.currency);
-    return withTax(amountOfPrice(price), this.rows.project.tax);
+    const { currency, tax } = this.rows.project;
+    const seen = this.rows.priceNotes
+      .filter((note) => note.subject === 'tool' && note.subjectId === toolId)
+      .filter((note) => note.price.state !== 'unknown' && (note.currency === '' || note.currency === currency))
+      .map((note) => amountOfPrice(note.price))
+      .sort((a, b) => a.likely - b.likely)[0];
+    return withTax(seen ?? amountOfPrice(estimatedShelfPrice(toolRegistry.get(toolId).price, currency)), tax);
   }
 
   /** P(X) for `full`, C(X) for `toGo`. */

@@ -53,6 +53,9 @@ const sentences: Record<string, (figures: Figures, rim: SentenceRim) => string> 
   'sketch.sidesDiffer': (f) => `${f.percent} % stands on the ${f.side} (school: mirror the sides).`,
   'sketch.sidesAlike': () => 'Both sides weigh the same: move one thing (school: uneven on purpose).',
   'sketch.noAir': (f) => `${f.percent} % is covered: leave a third as air, take one thing away (school: pare back).`,
+  'house.borrowed': (f) =>
+    `${f.piece} is borrowed: ask ${f.owner} before it is altered, and note the answer in the house. As it is, it can be used.`,
+  'house.goesBack': (f) => `${f.piece} goes back to ${f.owner} by ${f.date}, before the look comes down.`,
   'place.noDrilling': () =>
     'No drilling here: lean it, or hang it on strips that hold twice its weight on a smooth, cured wall.',
   'place.rentedWall': () => 'A rented wall: small nails or strips that come off; ask before drilling.',

@@ -76,13 +76,13 @@ export interface Fit {
 
 /**
  * How much each aspect counts. A modelling choice of our own (no source): a thing of the wrong size is in the way,
- * a thing of the wrong color can be painted, and what slept longest is offered first among equals.
+ * another kind of thing is seldom what was meant, a wrong color can be painted, and what slept longest is offered first among equals.
  */
 export const fitWeights: Record<FitAspect, number> = {
   size: 5,
   color: 3,
   role: 2,
-  words: 2,
+  words: 4,
   season: 1,
   rest: 1,
   care: 1,

@@ -14,26 +14,30 @@ const plain = { contingencyThousandths: 0 };
 
 describe('the spread of the budget', () => {
   it('weighs must 5, wanted 3, nice 1, for each of the quantity', () => {
-    const shares = budgetShares({
-      project: project({ ...plain, budget: 10_000 }),
-      slots: [
-        slot('a', { importance: 'must' }),
-        slot('b', { importance: 'wanted' }),
-        slot('c', { importance: 'nice', quantity: 2 }),
-      ],
-    });
+    const shares = budgetShares(
+      rows({
+        project: project({ ...plain, budget: 10_000 }),
+        slots: [
+          slot('a', { importance: 'must' }),
+          slot('b', { importance: 'wanted' }),
+          slot('c', { importance: 'nice', quantity: 2 }),
+        ],
+      }),
+    );
     expect(shares.map((share) => share.amount)).toEqual([5000, 3000, 2000]);
   });
 
   it('takes out what is kept back and the splurge first, and respects a share of its own', () => {
-    const shares = budgetShares({
-      project: project({
-        budget: 11_000,
-        contingencyThousandths: 10_000,
-        brief: { ...emptyBrief, splurge: { what: 'a lamp shade', amount: 2000 } },
+    const shares = budgetShares(
+      rows({
+        project: project({
+          budget: 11_000,
+          contingencyThousandths: 10_000,
+          brief: { ...emptyBrief, splurge: { what: 'a lamp shade', amount: 2000 } },
+        }),
+        slots: [slot('own', { shareThousandths: 25_000 }), slot('rest')],
       }),
-      slots: [slot('own', { shareThousandths: 25_000 }), slot('rest')],
-    });
+    );
     // 110.00 holds 100.00 and its 10 %; less 20.00 leaves 80.00: a quarter of it, and the rest.
     expect(shares).toEqual([
       { slotId: 'own', amount: 2000, own: true },
@@ -42,10 +46,12 @@ describe('the spread of the budget', () => {
   });
 
   it('needs nothing for what is left out or starred', () => {
-    const shares = budgetShares({
-      project: project({ ...plain, budget: 1000 }),
-      slots: [slot('a'), slot('out', { leftOut: true }), slot('ours', { star: { what: 'hall mirror' } })],
-    });
+    const shares = budgetShares(
+      rows({
+        project: project({ ...plain, budget: 1000 }),
+        slots: [slot('a'), slot('out', { leftOut: true }), slot('ours', { star: { what: 'hall mirror' } })],
+      }),
+    );
     expect(shares).toEqual([{ slotId: 'a', amount: 1000, own: false }]);
   });
 
@@ -61,10 +67,12 @@ describe('the spread of the budget', () => {
           { minLength: 1, maxLength: 20 },
         ),
         (budget, list) => {
-          const shares = budgetShares({
-            project: project({ ...plain, budget }),
-            slots: list.map((entry, n) => slot(`s${n}`, entry as never)),
-          });
+          const shares = budgetShares(
+            rows({
+              project: project({ ...plain, budget }),
+              slots: list.map((entry, n) => slot(`s${n}`, entry as never)),
+            }),
+          );
           expect(shares.reduce((sum, share) => sum + share.amount, 0)).toBe(budget);
         },
       ),

@@ -1,5 +1,8 @@
 import type { UnitSystem } from '../kernel/units';
+import { overallSize } from '../plan/fitFindings';
 import type { PieceRow, Season } from '../plan/houseRows';
+import type { FindRow } from '../plan/rows';
+import { sharedFields } from '../plan/stashPieces';
 import { type PieceKind, pieceKinds } from './pieceKinds.data';
 import { readQuickLine } from './quickLine';
 
@@ -120,4 +123,25 @@ export function newPiece(id: string, line: string, rim: PieceRim): PieceRow {
   }
   piece.sorted = piece.heightMm !== null || piece.widthMm !== null;
   return piece;
+}
+
+/** A find that stays, as a piece of the house: what is known of it goes along, its worth is what its tag says. */
+export function pieceFromFind(id: string, find: FindRow, rim: Omit<PieceRim, 'today'>): PieceRow {
+  const size = overallSize(find.templateId, find.measures);
+  const kind = pieceKindOf(find.name);
+  const { tag } = find.story;
+  return {
+    ...unknownPiece(id, find.name, { ...rim, today: '' }),
+    ...Object.fromEntries(sharedFields.map((field) => [field, find[field]])),
+    widthMm: size.width,
+    depthMm: size.depth,
+    heightMm: size.height,
+    count: Math.max(1, find.story.usable * find.story.quantity),
+    value: tag.state === 'stated' ? tag.low : null,
+    roles: kind ? [...kind.roles] : [],
+    fragile: kind?.fragile ?? false,
+    story: find.source === '' ? '' : `from ${find.source}`,
+    seenOn: null,
+    sorted: true,
+  };
 }

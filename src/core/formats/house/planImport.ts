@@ -168,7 +168,7 @@ const takers: Record<HouseTable, (present: PresentHouse, rim: FileRim, newId: ()
       return { label: piece.name, fate: 'new', problems: [], changes: [{ table: 'pieces', row: piece, before: null }] };
     };
   },
-  supplies: (present, _rim, newId) => {
+  supplies: (present, rim, newId) => {
     const book = new SupplyIndex(present, newId);
     return (fill) => {
       const draft: SupplyLineDraft = {
@@ -183,7 +183,8 @@ const takers: Record<HouseTable, (present: PresentHouse, rim: FileRim, newId: ()
         keepsUntil: null,
       };
       const problems = fill(draft);
-      if (draft.kindId === '') problems.unshift({ field: 'Kind', value: '', accepted: 'a kind of supply' });
+      if (draft.kindId === '' && !says(problems, 'kind'))
+        problems.unshift({ field: 'Kind', value: '', accepted: 'a kind of supply' });
       const label = labelOf(draft);
       if (problems.length > 0) return bad(label, ...problems);
       const found = book.supply(draft);
@@ -203,6 +204,8 @@ const takers: Record<HouseTable, (present: PresentHouse, rim: FileRim, newId: ()
       };
       book.keep(row);
       if (before && same(before, row)) return { label, fate: 'same', problems: [], changes: [] };
+      // Who writes down what is left has looked.
+      if (draft.amount !== null) row.checkedOn = rim.today;
       return {
         label,
         fate: before ? 'change' : 'new',
@@ -233,14 +236,9 @@ const takers: Record<HouseTable, (present: PresentHouse, rim: FileRim, newId: ()
       if (draft.kindId === '')
         problems.unshift({ field: 'Kind', value: '', accepted: 'a supply, a tool, or “New: …”' });
       const [subject, subjectId] = draft.kindId.includes(':') ? draft.kindId.split(':') : [null, ''];
-      if (draft.price === null && !problems.some((problem) => problem.field.toLowerCase().startsWith('price')))
+      if (draft.price === null && !says(problems, 'price'))
         problems.push({ field: 'Price', value: '', accepted: 'an amount of money like 12.50' });
-      if (
-        subject === null &&
-        draft.size === null &&
-        draft.kindId !== '' &&
-        !problems.some((problem) => problem.field.toLowerCase().includes('size'))
-      )
+      if (subject === null && draft.size === null && draft.kindId !== '' && !says(problems, 'size'))
         problems.push({ field: 'Size', value: '', accepted: 'a size like 946 ml, 1 qt or 5' });
       if (problems.length > 0 || draft.price === null) return bad(label, ...problems);
       const price = stated(draft.price);
@@ -279,6 +277,10 @@ const takers: Record<HouseTable, (present: PresentHouse, rim: FileRim, newId: ()
     };
   },
 };
+
+/** Whether something is said already against the cells of a heading. */
+const says = (problems: readonly CellProblem[], word: string) =>
+  problems.some((problem) => problem.field.toLowerCase().includes(word));
 
 /** What a file writes of an amount is rounded: so near to what is here, it is the same. */
 const NEAR = 0.02;

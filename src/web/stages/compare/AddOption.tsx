@@ -1,12 +1,15 @@
 import { coatings } from '@core/catalog/coatings';
 import { hexFromLab, labFromHex } from '@core/color/lab';
+import { currencyExponent } from '@core/kernel/currencies.data';
 import { parseMoney } from '@core/kernel/parseMoney';
-import { stated } from '@core/kernel/price';
+import { amountOfPrice, stated } from '@core/kernel/price';
 import type { FindRow, OptionKind, SlotRow } from '@core/plan/rows';
+import { formatMoney } from '@core/plan/sentences';
 import { newFind } from '@core/sourcing/newFind';
 import { readQuickLine } from '@core/sourcing/quickLine';
 import { Button, Input, Modal, Select } from 'antd';
 import { useEffect, useState } from 'react';
+import { Link } from 'react-router';
 import { buyNewOption, cardsByUse, firstCoating, makeoverOption, newColorCard, plainOption } from '../../app/newOption';
 import { useProject } from '../../app/projectStore';
 import { useRim } from '../../app/useRim';
@@ -16,6 +19,9 @@ import { Choice } from '../../ui/fields';
 import styles from '../../ui/ui.module.css';
 
 export type AddableKind = Exclude<OptionKind, 'make'>;
+
+const plainMoney = (minor: number, currency: string) =>
+  (minor / 10 ** currencyExponent(currency)).toFixed(currencyExponent(currency));
 
 const paints = coatings.all
   .filter((coating) => coating.role === 'paint')
@@ -51,7 +57,16 @@ export function AddOption(props: { slot: SlotRow | null; kind: AddableKind; onCl
 
   const finds = rows.finds.filter((find) => find.state !== 'passed');
   const known = finds.find((find) => find.id === findId) ?? null;
+  const piece = known?.pieceId ? rows.pieces.find((row) => row.id === known.pieceId) : undefined;
+  /** Lent, and nobody has asked yet whether it may be altered. */
+  const borrowed = piece && piece.borrowedFrom !== '' && !piece.mayAlter ? piece : null;
   const line = readQuickLine(what, rim.currency, rim.units);
+  const prices = rows.priceNotes.filter(
+    (note) =>
+      note.subject === 'piece' &&
+      note.price.state !== 'unknown' &&
+      (note.currency === '' || note.currency === rim.currency),
+  );
   const cards = cardsByUse(rows);
   const draft: FindRow | null = known ?? (what.trim() === '' ? null : { ...newFind('draft', line), version: 1 });
   const coating = coatingId ?? (draft ? firstCoating(draft) : 'chalk');
@@ -99,6 +114,8 @@ export function AddOption(props: { slot: SlotRow | null; kind: AddableKind; onCl
             ? { ...draft.story, tag: stated(price.value) }
             : draft.story,
     };
+    // Said beside the paint already.
+    if (kind === 'makeover' && borrowed) return;
     if (kind === 'makeover') {
       const card = made ? newColorCard(made.name, labFromHex(made.hex)) : chosenCard;
       const payload = makeoverOption(
@@ -193,6 +210,37 @@ export function AddOption(props: { slot: SlotRow | null; kind: AddableKind; onCl
             </label>
           )}
         </>
+      )}
+      {kind === 'makeover' && borrowed && (
+        <p className={styles.error} role="alert">
+          {borrowed.name} is borrowed from {borrowed.borrowedFrom}: ask before it is altered.{' '}
+          <Button size="small" onClick={() => run('editPiece', { id: borrowed.id, values: { mayAlter: true } })}>
+            They said yes
+          </Button>
+        </p>
+      )}
+      {kind === 'own' && (
+        <p>
+          <Link to={`../house?tab=fits&slot=${slot.id}`}>What of the house fits this slot?</Link>
+        </p>
+      )}
+      {kind === 'buyNew' && prices.length > 0 && (
+        <p className={styles.fromBook}>
+          From the price book:{' '}
+          {prices.slice(0, 6).map((note) => (
+            <Button
+              key={note.id}
+              size="small"
+              onClick={() => {
+                setWhat(note.name);
+                setCost(plainMoney(amountOfPrice(note.price).likely, rim.currency));
+              }}
+            >
+              {note.name}, {formatMoney(amountOfPrice(note.price).likely, rim.currency)}
+              {note.source === '' ? '' : `, ${note.source}`}
+            </Button>
+          ))}
+        </p>
       )}
       {kind === 'makeover' && (
         <>

@@ -2,6 +2,7 @@ import { formatLength } from '@core/kernel/formatLength';
 import type { OptionPlan, Plan, SlotPlan } from '@core/plan/computePlan';
 import type { OptionKind, SizeRange, SlotRow } from '@core/plan/rows';
 import { formatMoney } from '@core/plan/sentences';
+import { starOf } from '@core/plan/starOf';
 import { Fragment, useState } from 'react';
 import { Link } from 'react-router';
 import { useProject } from '../../app/projectStore';
@@ -174,6 +175,7 @@ function BoardRow(props: {
     .filter((words) => words !== '')
     .join(', ');
   const chosen = options.some((option) => option.chosen);
+  const ours = starOf(rows, slot);
   const inWay = (way: OptionKind) =>
     options.filter((option) => option.option.kind === way || (way === 'makeover' && option.option.kind === 'make'));
   return (
@@ -189,7 +191,7 @@ function BoardRow(props: {
             {[
               size,
               slot.importance === 'must' ? 'a must' : slot.importance === 'nice' ? 'nice to have' : '',
-              slot.star ? `ours: ${slot.star.what}` : '',
+              ours === null ? '' : `ours: ${ours}`,
               slot.leftOut ? 'left out' : open > 0 && chosen ? `${open} still open` : open > 0 ? 'open' : '',
             ]
               .filter((words) => words !== '')

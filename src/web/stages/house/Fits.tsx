@@ -1,6 +1,7 @@
 import type { FitAnswer } from '@contract/house';
 import { formatLength } from '@core/kernel/formatLength';
 import type { SlotRow } from '@core/plan/rows';
+import { starOf } from '@core/plan/starOf';
 import { keepPreviousData, useInfiniteQuery } from '@tanstack/react-query';
 import { Button } from 'antd';
 import { type KeyboardEvent, useEffect, useRef } from 'react';
@@ -52,7 +53,7 @@ export function Fits() {
                       <StitchedNumber>{entry.number}</StitchedNumber>
                       <span>
                         {entry.name}
-                        <small>{stateOf(entry, open)}</small>
+                        <small>{stateOf(entry, open, starOf(rows, entry))}</small>
                       </span>
                     </button>
                   </li>
@@ -66,9 +67,9 @@ export function Fits() {
   );
 }
 
-function stateOf(slot: SlotRow, open: number): string {
+function stateOf(slot: SlotRow, open: number, ours: string | null): string {
   if (slot.leftOut) return 'left out';
-  if (slot.star !== null) return `starred: ${slot.star.what}`;
+  if (ours !== null) return `ours: ${ours}`;
   return open === 0 ? 'filled' : open < slot.quantity ? `${open} of ${slot.quantity} open` : 'open';
 }
 

@@ -122,7 +122,11 @@ function Can(props: { supply: SupplyRow; name: string; look: boolean; open: bool
     });
   return (
     <li className={styles.can}>
-      <CanDrawing share={gauge.share} color={card ? hexFromLab(card.lab) : null} aerosol={unit === 'can'} />
+      <CanDrawing
+        share={gauge.share}
+        color={card ? hexFromLab(card.lab) : null}
+        shape={unit === 'can' ? 'aerosol' : unit === 'mL' ? 'can' : 'bundle'}
+      />
       <div>
         <h3>{props.name}</h3>
         <p>

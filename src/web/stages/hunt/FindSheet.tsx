@@ -2,9 +2,11 @@ import { materials, oldFinishes, substrates } from '@core/catalog/substrates';
 import type { FindRow } from '@core/plan/rows';
 import { linesInForce } from '@core/pricing/ledger';
 import { receiptOf } from '@core/pricing/receipt';
+import { pieceFromFind } from '@core/sourcing/newPiece';
 import { completeMeasures } from '@core/surface/furnitureTemplate';
 import { furnitureTemplates } from '@core/surface/templates';
 import { Button } from 'antd';
+import { Link } from 'react-router';
 import { useProject } from '../../app/projectStore';
 import { useRim } from '../../app/useRim';
 import { LabField } from '../../ui/ColorCardPicker';
@@ -198,6 +200,14 @@ export function FindSheet(props: { find: FindRow }) {
       )}
       <p style={{ display: 'flex', gap: 8, flexWrap: 'wrap' }}>
         {!bought && <Button onClick={() => set({ state: 'owned' })}>It is ours already</Button>}
+        {find.pieceId === null && (find.state === 'bought' || find.state === 'owned') && (
+          <Button
+            onClick={() => run('keepFind', { findId: find.id, piece: pieceFromFind(crypto.randomUUID(), find, rim) })}
+          >
+            Keep it in the house
+          </Button>
+        )}
+        {find.pieceId !== null && <Link to={`../house?tab=pieces&piece=${find.pieceId}`}>Its page in the house</Link>}
         {find.state === 'seen' && <Button onClick={() => set({ state: 'passed' })}>Pass</Button>}
         {find.state === 'passed' && <Button onClick={() => set({ state: 'seen' })}>Look at it again</Button>}
         <Button type="text" onClick={() => run('removeFind', { id: find.id })}>

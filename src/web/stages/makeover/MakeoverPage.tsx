@@ -15,6 +15,7 @@ import { Empty } from '../../ui/basics';
 import { ColorCardPicker } from '../../ui/ColorCardPicker';
 import { Choice, LengthField, NumberField } from '../../ui/fields';
 import { PieceDrawing } from '../../ui/PieceDrawing';
+import { DoneBox } from './DoneBox';
 import styles from './makeover.module.css';
 import { Coats, coatingNames, Stack } from './Stack';
 import { Caution, Steps } from './Steps';
@@ -299,6 +300,7 @@ function OneRecipe(props: { recipeId: string }) {
           </p>
         )}
         <Supplies needs={needs} />
+        {needs.size > 0 && <DoneBox recipe={row} needs={needs} />}
         {using && (
           <p>
             Stands in place {dayWords(using.standsMs, plan.asOfMs, rim.timeZone)}, usable{' '}

@@ -1,5 +1,6 @@
 import { huntingListCsv, huntingListText, largestWords } from '@core/formats/huntingList/write';
 import { formatMoney } from '@core/plan/sentences';
+import { starOf } from '@core/plan/starOf';
 import { huntingList } from '@core/sourcing/huntingList';
 import { Button } from 'antd';
 import { useState } from 'react';
@@ -18,7 +19,7 @@ export function HuntingListPage() {
   const lines = huntingList(plan);
   const spots = [...new Set(lines.map((line) => line.slot.spotId))];
   const money = (minor: number) => formatMoney(minor, rim.currency, { cents: 'auto' });
-  const starred = rows.slots.filter((slot) => slot.star !== null).length;
+  const starred = rows.slots.filter((slot) => !slot.leftOut && starOf(rows, slot) !== null).length;
   const copy = async () => {
     try {
       await navigator.clipboard.writeText(huntingListText(lines, rim));
@@ -93,9 +94,15 @@ export function HuntingListPage() {
                     </span>
                     <small>at most {money(line.ceiling)} each</small>
                   </div>
-                  <Link to={`../hunt?new=1&slot=${line.slot.id}`} className={styles.noPrint}>
-                    Found one
-                  </Link>
+                  <span className={`${styles.noPrint} ${styles.listLinks}`}>
+                    <Link
+                      to={`../house?tab=fits&slot=${line.slot.id}`}
+                      aria-label={`In the house for ${line.slot.name}`}
+                    >
+                      In the house?
+                    </Link>
+                    <Link to={`../hunt?new=1&slot=${line.slot.id}`}>Found one</Link>
+                  </span>
                 </li>
               ))}
             </ul>

@@ -7,6 +7,7 @@ import { hexFromLab } from '@core/color/lab';
 import { formatLength } from '@core/kernel/formatLength';
 import type { SlotBox, SlotRow, SpotRow } from '@core/plan/rows';
 import { sentenceFor } from '@core/plan/sentences';
+import { starOf } from '@core/plan/starOf';
 import type { DrawnShape } from '@core/surface/drawing';
 import { Grid } from 'antd';
 import { type KeyboardEvent, type PointerEvent, useMemo, useRef, useState } from 'react';
@@ -163,7 +164,7 @@ export function SketchCanvas(props: {
           return (
             <g
               key={slot.id}
-              className={`${styles.box} ${selected ? styles.selected : ''} ${entry.placed ? '' : styles.proposed} ${slot.star ? styles.starred : ''} ${troubled.has(slot.id) ? styles.troubled : ''}`}
+              className={`${styles.box} ${selected ? styles.selected : ''} ${entry.placed ? '' : styles.proposed} ${starOf(rows, slot) === null ? '' : styles.starred} ${troubled.has(slot.id) ? styles.troubled : ''}`}
             >
               {repeatsOf(box, slot, room).map((again, n) => (
                 <rect

@@ -4,7 +4,9 @@ import { spotKindOf } from '@core/arrange/spotKinds';
 import { budgetShares } from '@core/plan/budgetShares';
 import { type SizeRange, type SlotRow, type SpotRow, slotRoles } from '@core/plan/rows';
 import { formatMoney } from '@core/plan/sentences';
+import { starOf } from '@core/plan/starOf';
 import { Button, Checkbox, Select } from 'antd';
+import { Link } from 'react-router';
 import { useProject } from '../../app/projectStore';
 import { useRim } from '../../app/useRim';
 import { StitchedNumber, Swatch } from '../../ui/basics';
@@ -144,6 +146,11 @@ export function SlotPanel(props: { slot: SlotRow; spot: SpotRow }) {
         }
         onCommit={(value) => set({ shareThousandths: value === null ? null : Math.round(value * 1000) })}
       />
+      <p className={styles.hint}>
+        <Link to={`../house?tab=fits&slot=${slot.id}`}>
+          {starOf(rows, slot) === null ? 'What of the house fits?' : `Ours: ${starOf(rows, slot)}. See what else fits`}
+        </Link>
+      </p>
       <TextField
         label="Filled from what we own: which piece"
         value={slot.star?.what ?? ''}

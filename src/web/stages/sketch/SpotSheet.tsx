@@ -1,5 +1,6 @@
 import { newSlot, nextSlotNumber } from '@core/plan/newRows';
 import type { SlotRow, SpotRow } from '@core/plan/rows';
+import { starOf } from '@core/plan/starOf';
 import { Button, Input } from 'antd';
 import { useState } from 'react';
 import { useProject } from '../../app/projectStore';
@@ -57,6 +58,7 @@ export function SpotSheet(props: { spot: SpotRow }) {
 
 function SlotLine(props: { slot: SlotRow; selected: boolean; onSelect: (id: string) => void }) {
   const { slot } = props;
+  const ours = starOf(useProject().rows, slot);
   return (
     <li>
       <button type="button" aria-current={props.selected} onClick={() => props.onSelect(slot.id)}>
@@ -71,7 +73,7 @@ function SlotLine(props: { slot: SlotRow; selected: boolean; onSelect: (id: stri
             .filter((text) => text !== '')
             .join(' · ')}
         </small>
-        {slot.star && <span className={styles.ours}>ours: {slot.star.what}</span>}
+        {ours !== null && <span className={styles.ours}>ours: {ours}</span>}
       </button>
     </li>
   );

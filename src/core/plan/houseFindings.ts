@@ -1,0 +1,34 @@
+import type { Finding } from '../kernel/finding';
+import type { Footprint } from './footprint';
+import type { ProjectRows } from './rows';
+
+/**
+ * What a borrowed piece of the house says against a way to fill a slot: nothing is altered before its owner was asked,
+ * and it must not be due back before the look comes down.
+ */
+export function houseFindings(footprint: Footprint, rows: ProjectRows): Finding[] {
+  const { option, recipe } = footprint;
+  const { revealDate, standsUntil } = rows.project;
+  const findings: Finding[] = [];
+  for (const find of footprint.finds) {
+    const piece = find.pieceId === null ? undefined : rows.pieces.find((row) => row.id === find.pieceId);
+    if (!piece || piece.borrowedFrom === '') continue;
+    const where = { kind: 'option' as const, id: option.id };
+    if (recipe && !piece.mayAlter)
+      findings.push({
+        code: 'house.borrowed',
+        severity: 'refuse',
+        where,
+        figures: { piece: piece.name, owner: piece.borrowedFrom },
+      });
+    const needed = standsUntil ?? revealDate;
+    if (piece.backBy !== null && needed !== null && piece.backBy < needed)
+      findings.push({
+        code: 'house.goesBack',
+        severity: 'warn',
+        where,
+        figures: { piece: piece.name, owner: piece.borrowedFrom, date: piece.backBy },
+      });
+  }
+  return findings;
+}

@@ -1,0 +1,55 @@
+import type { RecipeRow } from '@core/plan/rows';
+import { Button } from 'antd';
+import { localToday } from '../../app/houseStore';
+import { useProject } from '../../app/projectStore';
+import { useRim } from '../../app/useRim';
+import { dateWords, supplyWords } from '../../app/words';
+import styles from './makeover.module.css';
+
+/** A makeover that is done takes what it used off the shelf, and is remembered with each can. */
+export function DoneBox(props: { recipe: RecipeRow; needs: ReadonlyMap<string, number> }) {
+  const { plan, run } = useProject();
+  const rim = useRim();
+  const { recipe } = props;
+  if (recipe.doneOn !== null)
+    return (
+      <p className={styles.done}>
+        <b>Done {dateWords(recipe.doneOn)}.</b> What it used is off the shelf; nothing more is planned for it.{' '}
+        <Button size="small" type="text" onClick={() => run('editRecipe', { id: recipe.id, values: { doneOn: null } })}>
+          Not done after all
+        </Button>
+      </p>
+    );
+  const used = [...props.needs].flatMap(([key, amount]) => {
+    const supply = plan.sums.book.get(key);
+    return supply.row === null ? [] : [{ supply, row: supply.row, amount }];
+  });
+  const today = localToday(rim.timeZone);
+  return (
+    <p className={styles.done}>
+      <Button
+        onClick={() =>
+          run('finishRecipe', {
+            recipeId: recipe.id,
+            doneOn: today,
+            uses: used.map(({ row, amount }) => ({
+              id: crypto.randomUUID(),
+              version: 1,
+              supplyId: row.id,
+              what: recipe.name,
+              amount,
+              onDate: today,
+            })),
+          })
+        }
+      >
+        It is done
+      </Button>{' '}
+      <span className="muted small">
+        {used.length === 0
+          ? 'nothing of it is on the shelf to be taken off'
+          : `takes ${used.map(({ supply, amount }) => `${supplyWords(amount, supply.unit, rim.units)} ${supply.name}`).join(', ')} off the shelf`}
+      </span>
+    </p>
+  );
+}
