@@ -173,6 +173,14 @@ export class Person {
     }
   }
 
+  /** Gives files to a file field by its label; several are parted by line breaks. */
+  async give(label: string, ...paths: string[]): Promise<void> {
+    this.interactions += 1;
+    const place = By.xpath(`//input[@type="file"][@aria-label=${quoted(label)}]`);
+    const input = await this.driver.wait(until.elementLocated(place), PATIENCE_MS, `no file field “${label}”`);
+    await input.sendKeys(paths.join('\n'));
+  }
+
   /** Chooses an entry of a labeled select. */
   async choose(label: string, entry: string): Promise<void> {
     await this.click(

@@ -51,6 +51,13 @@ export function dateWords(date: string): string {
   );
 }
 
+/** A calendar date in short, with its year: "May 2, 2026". */
+export function dayOf(date: string): string {
+  return new Intl.DateTimeFormat('en-US', { timeZone: 'UTC', year: 'numeric', month: 'short', day: 'numeric' }).format(
+    Date.parse(`${date}T12:00:00Z`),
+  );
+}
+
 /** An area in the project's units. */
 export function areaWords(m2: number, units: UnitSystem): string {
   return units === 'us' ? `${(m2 / M2_PER_SQUARE_FOOT).toFixed(1)} ft²` : `${m2.toFixed(2)} m²`;

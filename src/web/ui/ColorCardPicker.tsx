@@ -105,6 +105,8 @@ export function LabField(props: {
   label: string;
   value: ColorCardRow['lab'] | null;
   fallbackHex: string;
+  /** What is said while no color is known. */
+  unknown?: string;
   onChange: (lab: ColorCardRow['lab'] | null) => void;
 }) {
   const id = useId();
@@ -134,7 +136,7 @@ export function LabField(props: {
             Forget
           </Button>
         ) : (
-          <span className="muted small">usual for the material (estimated)</span>
+          <span className="muted small">{props.unknown ?? 'usual for the material (estimated)'}</span>
         )}
       </div>
     </div>

@@ -41,26 +41,28 @@ export function Fits() {
   return (
     <div className={styles.fitLayout}>
       <nav aria-label="Slots" className={styles.slots}>
-        {rows.spots.map((spot) => (
-          <section key={spot.id}>
-            <h3>{spot.name}</h3>
-            <ul>
-              {plan.slots
-                .filter((entry) => entry.slot.spotId === spot.id)
-                .map(({ slot: entry, open }) => (
-                  <li key={entry.id}>
-                    <button type="button" aria-current={entry.id === slot.id} onClick={() => choose(entry.id)}>
-                      <StitchedNumber>{entry.number}</StitchedNumber>
-                      <span>
-                        {entry.name}
-                        <small>{stateOf(entry, open, starOf(rows, entry))}</small>
-                      </span>
-                    </button>
-                  </li>
-                ))}
-            </ul>
-          </section>
-        ))}
+        {[...rows.spots]
+          .sort((a, b) => a.position - b.position)
+          .map((spot) => (
+            <section key={spot.id}>
+              <h3>{spot.name}</h3>
+              <ul>
+                {plan.slots
+                  .filter((entry) => entry.slot.spotId === spot.id)
+                  .map(({ slot: entry, open }) => (
+                    <li key={entry.id}>
+                      <button type="button" aria-current={entry.id === slot.id} onClick={() => choose(entry.id)}>
+                        <StitchedNumber>{entry.number}</StitchedNumber>
+                        <span>
+                          {entry.name}
+                          <small>{stateOf(entry, open, starOf(rows, entry))}</small>
+                        </span>
+                      </button>
+                    </li>
+                  ))}
+              </ul>
+            </section>
+          ))}
       </nav>
       <Ranked key={slot.id} slot={slot} project={rows.project.id} />
     </div>

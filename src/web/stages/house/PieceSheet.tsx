@@ -11,6 +11,7 @@ import { Button, Checkbox, Select } from 'antd';
 import { useState } from 'react';
 import { useHouse } from '../../app/houseStore';
 import { colorsOfPhoto } from '../../app/photoColors';
+import { dayOf } from '../../app/words';
 import { LabField } from '../../ui/ColorCardPicker';
 import { Choice, DateField, LengthField, MoneyField, NumberField, TextField, TypedField } from '../../ui/fields';
 import { photoAddress } from '../../ui/photoAddress';
@@ -52,8 +53,8 @@ export function PieceSheet(props: {
         <div>
           <h2>{piece.name}</h2>
           <p className="muted small">
-            {piece.seenOn === null ? 'Nobody noted seeing it' : `Seen ${piece.seenOn}`}
-            {piece.lastUsedOn === null ? '' : ` · used ${piece.lastUsedOn}`}
+            {piece.seenOn === null ? 'Nobody noted seeing it' : `Seen ${dayOf(piece.seenOn)}`}
+            {piece.lastUsedOn === null ? '' : ` · used ${dayOf(piece.lastUsedOn)}`}
             {piece.uses > 0 ? ` · ${piece.uses} ${piece.uses === 1 ? 'use' : 'uses'}` : ''}
           </p>
           <p className={styles.buttons}>
@@ -134,6 +135,7 @@ export function PieceSheet(props: {
         <LabField label="Color" value={piece.color} fallbackHex={fallback} onChange={(color) => set({ color })} />
         <LabField
           label="Second color"
+          unknown="none"
           value={piece.accent}
           fallbackHex={fallback}
           onChange={(accent) => set({ accent })}

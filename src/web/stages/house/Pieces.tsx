@@ -46,7 +46,11 @@ export function Pieces() {
 
   const selectedId = search.get('piece');
   const selected = selectedId === null ? null : pieceOf(selectedId);
-  const select = (id: string | null) =>
+  const side = useRef<HTMLDivElement>(null);
+  const select = (id: string | null) => {
+    // Where the sheet lies below the list it is brought into view.
+    if (id !== null && window.matchMedia('(max-width: 1150px)').matches)
+      requestAnimationFrame(() => side.current?.scrollIntoView({ block: 'start' }));
     setSearch(
       (now) => {
         const next = new URLSearchParams(now);
@@ -56,6 +60,7 @@ export function Pieces() {
       },
       { replace: true },
     );
+  };
   const next = () => {
     for (let n = 0; n < Math.min(total, 120); n += 1) {
       const piece = stash.at(n);
@@ -67,7 +72,6 @@ export function Pieces() {
   return (
     <div className={styles.layout}>
       <div className={styles.filters}>
-        <Words value={query.words ?? ''} onChange={(words) => set({ words })} />
         <Filters />
         <section aria-label="Kept searches" className={styles.kept}>
           {rows.searches.map((kept) => (
@@ -114,6 +118,7 @@ export function Pieces() {
       </div>
       <div className={styles.middle}>
         <QuickPieces onAdded={select} />
+        <Words value={query.words ?? ''} onChange={(words) => set({ words })} />
         <div className={styles.listHead}>
           <span role="status">
             {stash.total === null
@@ -196,7 +201,7 @@ export function Pieces() {
           </div>
         )}
       </div>
-      <div className={styles.side}>
+      <div className={styles.side} ref={side}>
         {selected ? (
           <PieceSheet
             key={selected.id}
@@ -206,7 +211,7 @@ export function Pieces() {
             onNext={query.only === 'unsorted' ? next : null}
           />
         ) : (
-          total > 0 && <p className="muted">Pick a piece to see and change what is known of it.</p>
+          total > 0 && <p className={`muted ${styles.wideOnly}`}>Pick a piece to see and change what is known of it.</p>
         )}
       </div>
     </div>

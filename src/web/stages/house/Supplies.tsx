@@ -11,7 +11,7 @@ import { useState } from 'react';
 import { useSearchParams } from 'react-router';
 import { useHouse } from '../../app/houseStore';
 import { newColorCard } from '../../app/newOption';
-import { areaWords, dateWords, perShownUnit, supplyUnitWords, supplyWords } from '../../app/words';
+import { areaWords, dateWords, dayOf, perShownUnit, supplyUnitWords, supplyWords } from '../../app/words';
 import { BigChoice, Empty } from '../../ui/basics';
 import { ColorCardPicker } from '../../ui/ColorCardPicker';
 import { Choice, DateField, NumberField, TextField } from '../../ui/fields';
@@ -151,7 +151,7 @@ function Can(props: { supply: SupplyRow; name: string; look: boolean; open: bool
         {gauge.keepsUntil !== null && (
           <p className={`small ${(gauge.daysLeft ?? 0) < 0 ? styles.late : 'muted'}`}>
             {(gauge.daysLeft ?? 0) < 0 ? 'Was to be used up by ' : 'Keeps until '}
-            {dateWords(gauge.keepsUntil)} {gauge.keepsUntil.slice(0, 4)}
+            {dayOf(gauge.keepsUntil)}
             {gauge.estimated ? ' (usual life of an opened can, estimated)' : ''}
           </p>
         )}
