@@ -127,7 +127,7 @@ describe('what fits', () => {
   it('leaves a note where a piece stood, and refuses it to a second place with who has it', async () => {
     await person.goto(`${euporia.address}/p/${attic}/house?tab=fits`);
     await person.click('//nav[@aria-label="Slots"]//button[contains(., "Small lamp")]');
-    await person.press('Fill slot 10 with Little brass table lamp');
+    await person.press('Use it: Little brass table lamp for slot 10');
     await person.seeText('fills this');
     await person.saved();
     await person.goto(`${euporia.address}/house`);
@@ -141,7 +141,7 @@ describe('what fits', () => {
     await person.press('Show more');
     await person.press('Show more');
     await person.seeText('Promised: Attic bedroom, slot 10');
-    const taken = await person.see('//button[@aria-label="Fill slot 11 with Little brass table lamp"]');
+    const taken = await person.see('//button[@aria-label="Use it: Little brass table lamp for slot 11"]');
     expect(await taken.isEnabled()).toBe(false);
   });
 

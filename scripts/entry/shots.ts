@@ -56,6 +56,19 @@ try {
     await person.see('//input[@aria-label="Name of color 3"]');
     await person.driver.sleep(500);
   });
+  await take('house', '/house?words=lantern', '1 piece found', async () => {
+    await person.press('3 × Storm lantern');
+    await person.press('Show all');
+    await person.seeText('61 pieces');
+    await person.driver.sleep(400);
+  });
+  await take('house-fits', `${attic}/house?tab=fits`, 'pieces are free', async () => {
+    await person.click('//nav[@aria-label="Slots"]//button[contains(., "Something tall")]');
+    await person.seeText('Something tall and thin');
+    await person.driver.sleep(600);
+  });
+  await take('house-supplies', `${attic}/house?tab=supplies`, 'Note a can');
+  await take('house-prices', `${attic}/house?tab=prices`, 'Note a price');
   await take('sketch', `${attic}/sketch`, 'Number what each spot calls for');
   await take('patterns', `${attic}/sketch`, 'Number what each spot calls for', async () => {
     await person.press('Landing console');
@@ -72,6 +85,7 @@ try {
     await person.driver.sleep(200);
   });
   await person.size(390, 844);
+  await take('house-phone', `${attic}/house?tab=fits`, 'pieces are free');
   await take('board-phone', `${attic}/compare`, 'Which way for each slot?');
   await take('hunting-list-phone', `${attic}/list`, 'pieces for');
   await take('brief-phone', `${attic}/brief`, 'Household and place');

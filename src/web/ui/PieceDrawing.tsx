@@ -13,7 +13,7 @@ const bare = labFromHex('#eef0ec');
 
 /**
  * A piece drawn to proportion from its measures, each zone in its color. `marked` zones carry a tape edge.
- * Purely a picture: `label` is what a screen reader says instead.
+ * Purely a picture: `label` is what a screen reader says instead; an empty one leaves it out.
  */
 export function PieceDrawing(props: {
   templateId: string;
@@ -40,6 +40,7 @@ export function PieceDrawing(props: {
       height={props.size}
       role="img"
       aria-label={props.label}
+      aria-hidden={props.label === ''}
     >
       {drawing.shapes.map((shape, index) => {
         const color = shape.zoneId === null ? labFromHex('#ffffff') : (props.colorOf(shape.zoneId) ?? bare);

@@ -212,7 +212,7 @@ function Ranked(props: { slot: SlotRow; project: string }) {
                     data-use
                     size="small"
                     disabled={!fit.free}
-                    aria-label={`Fill slot ${slot.number} with ${piece.name}`}
+                    aria-label={`Use it: ${piece.name} for slot ${slot.number}`}
                     onClick={() => use(fit)}
                   >
                     Use it
