@@ -60,11 +60,13 @@ try {
     await person.press('3 × Storm lantern');
     await person.press('Show all');
     await person.seeText('61 pieces');
+    await person.driver.executeScript('window.scrollTo(0, 0)');
     await person.driver.sleep(400);
   });
   await take('house-fits', `${attic}/house?tab=fits`, 'pieces are free', async () => {
     await person.click('//nav[@aria-label="Slots"]//button[contains(., "Something tall")]');
     await person.seeText('Something tall and thin');
+    await person.driver.executeScript('window.scrollTo(0, 0)');
     await person.driver.sleep(600);
   });
   await take('house-supplies', `${attic}/house?tab=supplies`, 'Note a can');

@@ -37,6 +37,8 @@ const amount = z.object({ low: z.number(), likely: z.number(), high: z.number(),
 
 export const projectSummary = z.object({
   coreVersion: z.string(),
+  /** Revision of the studio's shared rows that it was computed with. */
+  studioRevision: z.number().default(0),
   money: z.object({
     budget: z.number(),
     spent: z.number(),

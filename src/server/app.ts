@@ -43,6 +43,7 @@ import { findRisers, houseFile, housePanels, rankForSlot, searchPieces } from '.
 import { importHouse, previewHouseImport } from './usecases/importHouse';
 import { importProject } from './usecases/importProject';
 import { runCommand, type Surroundings } from './usecases/runCommand';
+import { refreshSummaries } from './usecases/summary';
 
 const COMMAND_LIMIT = 2 * 1024 * 1024;
 const PHOTO_LIMIT = 10 * 1024 * 1024;
@@ -152,7 +153,9 @@ export function createApp(settings: AppSettings) {
 
   app.openapi(listProjects, async (context) => {
     const { limit, offset } = context.req.valid('query');
-    const projects = await projectList(reading(database, actor(context.req.header('x-device'))), limit, offset);
+    const transaction = reading(database, actor(context.req.header('x-device')));
+    await refreshSummaries(transaction, around.nowMs());
+    const projects = await projectList(transaction, limit, offset);
     return context.json({ studioId: settings.studioId, projects } as never, 200);
   });
 

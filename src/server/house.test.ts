@@ -333,6 +333,22 @@ describe('the panels', () => {
     });
   });
 
+  it('and the start page follow a price that was noted in the house', async () => {
+    const place = await attic(studio);
+    const rows = await studio.rows(place.projectId);
+    expect(rows.fills).toHaveLength(0);
+    const clock = piece('Priced clock', { value: 1000 });
+    await add(clock);
+    await studio.command(place.projectId, 'usePiece', use(place.slotId, clock));
+    const value = async () => {
+      const { projects } = (await studio.send('GET', '/api/projects?limit=200')).json;
+      return projects.find((project: { id: string }) => project.id === place.projectId).summary.owned.fromHouseValue;
+    };
+    expect(await value()).toBe(1000);
+    await inHouse('', 'editPiece', { id: clock.id, values: { value: 2500 } });
+    expect(await value()).toBe(2500);
+  });
+
   it('gives a borrowed piece back, and only a borrowed one', async () => {
     const ladder = piece('Lent ladder', { borrowedFrom: 'the chapel' });
     const ours = piece('Our ladder');

@@ -107,20 +107,14 @@ export function seasonOf(date: string): Exclude<Season, 'any'> {
   return month < 3 || month === 12 ? 'winter' : month < 6 ? 'spring' : month < 9 ? 'summer' : 'autumn';
 }
 
-const idle = new Set([
-  'left',
-  'right',
-  'the',
-  'and',
-  'for',
-  'something',
-  'small',
-  'large',
-  'tall',
-  'with',
-  'two',
-  'pair',
-]);
+/** Words that say how or where, not what; without the words of sizes and sides "something tall and thin" names nothing. */
+const idle = new Set(
+  (
+    'left right the and for with over under near beside behind front back side middle center top bottom foot eaves ' +
+    'something anything thing things piece small large tall thin slim low high big little wide narrow long short ' +
+    'round square leaning hanging one two three four five pair set of'
+  ).split(' '),
+);
 
 /** Words of a name that say what a thing is, without those that only say where or how. */
 export function tellingWords(name: string): string[] {
@@ -303,9 +297,14 @@ export function explainFit(need: FitNeed, piece: FitPiece): Fit {
       roleScore(need, piece),
       { role: need.role ?? '' },
     ),
-    reason('words', matched.length > 0 ? 'words.match' : 'words.none', wordScore(need, matched), {
-      words: matched.join(', '),
-    }),
+    reason(
+      'words',
+      need.words.length === 0 ? 'words.notAsked' : matched.length > 0 ? 'words.match' : 'words.none',
+      wordScore(need, matched),
+      {
+        words: matched.join(', '),
+      },
+    ),
     reason(
       'season',
       need.season === null

@@ -165,6 +165,33 @@ export async function projectList(
   );
 }
 
+/** A summary remembers the state of the studio's shared rows that it was computed with. */
+const SUMMARY_SQL = `$3::jsonb || jsonb_build_object('studioRevision', (select s.revision from "studio" s where s.id = $1))`;
+
+/** Projects whose summary was computed before the studio's shared rows changed last; last touched first. */
+export async function staleSummaries({ scope, manager }: Transaction, most: number): Promise<string[]> {
+  const found: { id: string }[] = await manager.query(
+    `select p.id from "project" p join "studio" s on s.id = p.studio_id
+     where p.studio_id = $1 and p.deleted_at is null and (p.summary ->> 'studioRevision')::int is distinct from s.revision
+     order by p.updated_at desc limit $2`,
+    [scope.studioId, most],
+  );
+  return found.map((row) => row.id);
+}
+
+/** Stores a summary that was computed anew; the project itself did not change. */
+export async function storeSummary(
+  { scope, manager }: Transaction,
+  projectId: string,
+  summary: unknown,
+): Promise<void> {
+  await manager.query(`update "project" set summary = ${SUMMARY_SQL} where studio_id = $1 and id = $2`, [
+    scope.studioId,
+    projectId,
+    JSON.stringify(summary),
+  ]);
+}
+
 /** Stores the summary that goes with a new revision of a project; returns the tag of the new state. */
 export async function raiseRevision(
   { scope, manager }: Transaction,
@@ -174,7 +201,7 @@ export async function raiseRevision(
 ): Promise<string> {
   if (studioToo) await manager.query('update "studio" set revision = revision + 1 where id = $1', [scope.studioId]);
   await manager.query(
-    'update "project" set revision = revision + 1, summary = $3, updated_at = now() where studio_id = $1 and id = $2',
+    `update "project" set revision = revision + 1, summary = ${SUMMARY_SQL}, updated_at = now() where studio_id = $1 and id = $2`,
     [scope.studioId, projectId, JSON.stringify(summary)],
   );
   return (await snapshotTag({ scope, manager }, projectId)) ?? '';

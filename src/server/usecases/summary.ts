@@ -2,9 +2,11 @@ import type { ProjectSummary } from '@contract/answers';
 import { CORE_VERSION, computePlan } from '@core/plan/computePlan';
 import { ownedShare } from '@core/plan/ownedShare';
 import type { ProjectRows } from '@core/plan/rows';
+import type { Transaction } from '../persistence/scope';
+import { projectRows, staleSummaries, storeSummary } from '../persistence/snapshots';
 
 /** What the start page shows of a project, written with each revision. */
-export function summaryOf(rows: ProjectRows, nowMs: number): ProjectSummary {
+export function summaryOf(rows: ProjectRows, nowMs: number): Omit<ProjectSummary, 'studioRevision'> {
   const plan = computePlan(rows, nowMs);
   const { money, hands, days } = plan.purse;
   const share = ownedShare(plan);
@@ -36,4 +38,18 @@ export function summaryOf(rows: ProjectRows, nowMs: number): ProjectSummary {
     },
     slots: { all: plan.slots.length, settled: plan.slots.filter((slot) => slot.open === 0).length },
   };
+}
+
+/** Projects whose summaries are made fresh for one answer; the rest follows with the next. */
+const AT_ONCE = 40;
+
+/**
+ * Brings summaries up to date that a change in the house has made stale: a new price or a used-up can moves every
+ * purse that counts on it.
+ */
+export async function refreshSummaries(transaction: Transaction, nowMs: number): Promise<void> {
+  for (const projectId of await staleSummaries(transaction, AT_ONCE)) {
+    const rows = await projectRows(transaction, projectId);
+    if (rows) await storeSummary(transaction, projectId, summaryOf(rows, nowMs));
+  }
 }

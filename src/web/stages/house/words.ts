@@ -23,6 +23,7 @@ const fitSentences: Record<string, (figures: FitReason['figures'], rim: Rim) => 
   'role.does': (f) => `gives ${f.role}`,
   'role.doesNot': (f) => `not noted as ${f.role}`,
   'words.match': (f) => `is a ${f.words}`,
+  'words.notAsked': () => 'any kind of thing',
   'words.none': () => 'another kind of thing',
   'season.notAsked': () => 'any season',
   'season.any': () => 'any season',
