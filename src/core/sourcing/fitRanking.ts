@@ -130,7 +130,7 @@ export function tellingWords(name: string): string[] {
 }
 
 /** What a slot of a project asks of a piece. */
-export function fitNeed(rows: ProjectRows, slot: SlotRow, today: string): FitNeed {
+export function fitNeed(rows: Pick<ProjectRows, 'project' | 'colorCards'>, slot: SlotRow, today: string): FitNeed {
   const lab = (id: string) => rows.colorCards.find((card) => card.id === id)?.lab;
   const own = slot.colorCardIds.flatMap((id) => lab(id) ?? []);
   const palette = rows.project.brief.palette.flatMap((entry) => lab(entry.colorCardId) ?? []);
@@ -154,42 +154,54 @@ export function fitNeed(rows: ProjectRows, slot: SlotRow, today: string): FitNee
   };
 }
 
-interface SizeFit {
-  score: number;
-  code: string;
-  direction: string;
-  byMm: number;
+const directions = ['width', 'depth', 'height'] as const;
+type Direction = (typeof directions)[number];
+const sizeKeys = { width: 'widthMm', depth: 'depthMm', height: 'heightMm' } as const;
+const asks = (range: SizeRange) => range.minimumMm !== null || range.maximumMm !== null;
+
+/** How one measure lies to its range: 1 within, falling to 0 at a quarter beyond it; an unknown one counts half. */
+function measureScore({ minimumMm, maximumMm }: SizeRange, value: number | null): number {
+  if (value === null) return 0.5;
+  if (maximumMm !== null && value > maximumMm + 0.5)
+    return Math.max(0, 1 - (value - maximumMm) / (FORGIVEN * maximumMm));
+  if (minimumMm !== null && value < minimumMm - 0.5)
+    return Math.max(0, 1 - (minimumMm - value) / (FORGIVEN * minimumMm));
+  return 1;
 }
 
-/** How a size lies to its range: 1 within, falling to 0 at a quarter beyond it; unknown sizes count half. */
-function sizeFit(need: FitNeed, piece: FitPiece): SizeFit {
-  let worst: SizeFit = { score: 1, code: 'size.asked', direction: '', byMm: 0 };
-  let asked = 0;
-  for (const direction of ['width', 'depth', 'height'] as const) {
-    const { minimumMm, maximumMm } = need[direction];
-    if (minimumMm === null && maximumMm === null) continue;
-    asked += 1;
-    const value = piece[`${direction}Mm`];
-    let fit: SizeFit = { score: 1, code: 'size.within', direction, byMm: 0 };
-    if (value === null) fit = { score: 0.5, code: 'size.unknown', direction, byMm: 0 };
-    else if (maximumMm !== null && value > maximumMm + 0.5)
-      fit = {
-        score: Math.max(0, 1 - (value - maximumMm) / (FORGIVEN * maximumMm)),
-        code: 'size.over',
-        direction,
-        byMm: value - maximumMm,
-      };
-    else if (minimumMm !== null && value < minimumMm - 0.5)
-      fit = {
-        score: Math.max(0, 1 - (minimumMm - value) / (FORGIVEN * minimumMm)),
-        code: 'size.under',
-        direction,
-        byMm: minimumMm - value,
-      };
-    if (fit.score < worst.score) worst = fit;
+/** The direction that lies worst to its range; null where none is asked for or all lie within. */
+function worstDirection(need: FitNeed, piece: FitPiece): Direction | null {
+  let worst: Direction | null = null;
+  let least = 1;
+  for (const direction of directions) {
+    if (!asks(need[direction])) continue;
+    const score = measureScore(need[direction], piece[sizeKeys[direction]]);
+    if (score < least) {
+      least = score;
+      worst = direction;
+    }
   }
-  if (asked === 0) return { score: 0.5, code: 'size.notAsked', direction: '', byMm: 0 };
-  return worst.score === 1 ? { ...worst, code: 'size.within' } : worst;
+  return worst;
+}
+
+const sizeIsAsked = (need: FitNeed) => asks(need.width) || asks(need.depth) || asks(need.height);
+
+function sizeScore(need: FitNeed, piece: FitPiece): number {
+  const worst = worstDirection(need, piece);
+  if (worst === null) return sizeIsAsked(need) ? 1 : 0.5;
+  return measureScore(need[worst], piece[sizeKeys[worst]]);
+}
+
+/** What the size is told as: the direction that lies worst, and by how much. */
+function sizeTold(need: FitNeed, piece: FitPiece): { code: string; direction: string; byMm: number } {
+  const worst = worstDirection(need, piece);
+  if (worst === null) return { code: sizeIsAsked(need) ? 'size.within' : 'size.notAsked', direction: '', byMm: 0 };
+  const value = piece[sizeKeys[worst]];
+  const { minimumMm, maximumMm } = need[worst];
+  if (value === null) return { code: 'size.unknown', direction: worst, byMm: 0 };
+  return maximumMm !== null && value > maximumMm
+    ? { code: 'size.over', direction: worst, byMm: value - maximumMm }
+    : { code: 'size.under', direction: worst, byMm: (minimumMm ?? 0) - value };
 }
 
 /** The least color difference between what a piece shows and what is wanted; null where either is unknown. */
@@ -227,16 +239,27 @@ function restScore(need: FitNeed, piece: FitPiece): number {
   return Math.max(0, Math.min(1, (need.todayDay - piece.lastUsedDay) / SLEEPS_AFTER_DAYS));
 }
 
-function careScore(need: FitNeed, piece: FitPiece): { score: number; code: string } {
+const careScores = {
+  'care.goesBack': 0,
+  'care.fragileChild': 0,
+  'care.fragilePets': 0.3,
+  'care.fragileOutdoors': 0.3,
+  'care.tooFew': 0.6,
+  'care.fine': 1,
+} as const;
+
+function careCode(need: FitNeed, piece: FitPiece): keyof typeof careScores {
   if (piece.borrowedFrom !== '' && piece.backBy !== null && (need.until === null || piece.backBy < need.until))
-    return { score: 0, code: 'care.goesBack' };
-  if (piece.fragile && need.youngestChildYears !== null && need.youngestChildYears < 6)
-    return { score: 0, code: 'care.fragileChild' };
-  if (piece.fragile && need.pets) return { score: 0.3, code: 'care.fragilePets' };
-  if (piece.fragile && need.outdoors) return { score: 0.3, code: 'care.fragileOutdoors' };
-  if (piece.count < need.quantity) return { score: 0.6, code: 'care.tooFew' };
-  return { score: 1, code: 'care.fine' };
+    return 'care.goesBack';
+  if (piece.fragile) {
+    if (need.youngestChildYears !== null && need.youngestChildYears < 6) return 'care.fragileChild';
+    if (need.pets) return 'care.fragilePets';
+    if (need.outdoors) return 'care.fragileOutdoors';
+  }
+  return piece.count < need.quantity ? 'care.tooFew' : 'care.fine';
 }
+
+const careScore = (need: FitNeed, piece: FitPiece) => careScores[careCode(need, piece)];
 
 const total = Object.values(fitWeights).reduce((sum, weight) => sum + weight, 0);
 
@@ -251,31 +274,34 @@ export function fitPiece(piece: RankedFields): FitPiece {
 
 /** How well a piece fits, 0 to 1: the weighted mean of its aspects, as `explainFit` lists them. Plain numbers, for thousands at once. */
 export function fitScore(need: FitNeed, piece: FitPiece): number {
-  const size = sizeFit(need, piece).score;
-  const matched = wordsMatched(need, piece);
+  return scoreWithColor(need, piece, colorScore(need, colorDistance(need, piece)));
+}
+
+/** The score with the color's part given: the one that takes time to compute. It never falls when that part rises. */
+function scoreWithColor(need: FitNeed, piece: FitPiece, color: number): number {
   return (
-    (fitWeights.size * size +
-      fitWeights.color * colorScore(need, colorDistance(need, piece)) +
+    (fitWeights.size * sizeScore(need, piece) +
+      fitWeights.color * color +
       fitWeights.role * roleScore(need, piece) +
-      fitWeights.words * wordScore(need, matched) +
+      fitWeights.words * wordScore(need, piece) +
       fitWeights.season * seasonScore(need, piece) +
       fitWeights.rest * restScore(need, piece) +
-      fitWeights.care * careScore(need, piece).score) /
+      fitWeights.care * careScore(need, piece)) /
     total
   );
 }
 
 const roleScore = (need: FitNeed, piece: FitPiece) =>
   need.role === null ? 0.5 : piece.roles.includes(need.role) ? 1 : 0;
-const wordScore = (need: FitNeed, matched: readonly string[]) =>
-  need.words.length === 0 ? 0.5 : Math.min(1, matched.length);
+const wordScore = (need: FitNeed, piece: FitPiece) =>
+  need.words.length === 0 ? 0.5 : need.words.some((word) => piece.words.includes(word)) ? 1 : 0;
 
 /** The same score with each aspect told. */
 export function explainFit(need: FitNeed, piece: FitPiece): Fit {
-  const size = sizeFit(need, piece);
+  const size = sizeTold(need, piece);
   const distance = colorDistance(need, piece);
   const matched = wordsMatched(need, piece);
-  const care = careScore(need, piece);
+  const care = careCode(need, piece);
   const reason = (aspect: FitAspect, code: string, score: number, figures: FitReason['figures'] = {}): FitReason => ({
     aspect,
     code,
@@ -284,7 +310,7 @@ export function explainFit(need: FitNeed, piece: FitPiece): Fit {
     figures,
   });
   const reasons = [
-    reason('size', size.code, size.score, { direction: size.direction, byMm: size.byMm }),
+    reason('size', size.code, sizeScore(need, piece), { direction: size.direction, byMm: size.byMm }),
     reason(
       'color',
       need.colors.length === 0 ? 'color.notAsked' : distance === null ? 'color.unknown' : `color.${need.colorsFrom}`,
@@ -300,7 +326,7 @@ export function explainFit(need: FitNeed, piece: FitPiece): Fit {
     reason(
       'words',
       need.words.length === 0 ? 'words.notAsked' : matched.length > 0 ? 'words.match' : 'words.none',
-      wordScore(need, matched),
+      wordScore(need, piece),
       {
         words: matched.join(', '),
       },
@@ -320,7 +346,7 @@ export function explainFit(need: FitNeed, piece: FitPiece): Fit {
     reason('rest', piece.lastUsedOn === null ? 'rest.unknown' : 'rest.days', restScore(need, piece), {
       days: piece.lastUsedDay === null ? 0 : need.todayDay - piece.lastUsedDay,
     }),
-    reason('care', care.code, care.score, {
+    reason('care', care, careScores[care], {
       backBy: piece.backBy ?? '',
       from: piece.borrowedFrom,
       years: need.youngestChildYears ?? 0,
@@ -343,16 +369,33 @@ export function rankPieces<P extends FitPiece>(
   taken: ReadonlySet<string>,
   most = pieces.length,
 ): { piece: P; score: number; free: boolean }[] {
-  // What is promised lies a whole point below what is free, so that one number puts them in order.
-  const keys = new Float64Array(pieces.length);
+  // What is promised lies two points below what is free, so that one number puts them in order.
+  const lowered = (piece: P) => (taken.has(piece.id) ? 2 : 0);
+  // Color is what takes time. With it taken as perfect every score is at most so high; only what could still be among
+  // the best has its color compared.
+  const bounds = new Float64Array(pieces.length);
   pieces.forEach((piece, n) => {
-    keys[n] = fitScore(need, piece) - (taken.has(piece.id) ? 2 : 0);
+    const unknown = piece.color === null || need.colors.length === 0;
+    bounds[n] = scoreWithColor(need, piece, unknown ? colorScore(need, null) : 1) - lowered(piece);
   });
-  const least = most < pieces.length ? (Float64Array.from(keys).sort()[pieces.length - most] ?? 0) : -3;
+  const wanted = Math.min(most, pieces.length);
+  const kth = (values: Float64Array) => values.sort()[values.length - wanted] ?? Number.NEGATIVE_INFINITY;
+  const hopeful = kth(Float64Array.from(bounds));
+  const keys = new Map<number, number>();
+  const compare = (n: number) => {
+    const piece = pieces[n] as P;
+    keys.set(n, fitScore(need, piece) - lowered(piece));
+  };
+  bounds.forEach((bound, n) => {
+    if (bound >= hopeful) compare(n);
+  });
+  const least = wanted === 0 ? Number.POSITIVE_INFINITY : kth(Float64Array.from(keys.values()));
   const best: { piece: P; key: number }[] = [];
-  pieces.forEach((piece, n) => {
-    const key = keys[n] ?? 0;
-    if (key >= least) best.push({ piece, key });
+  bounds.forEach((bound, n) => {
+    if (bound < least) return;
+    if (!keys.has(n)) compare(n);
+    const key = keys.get(n) ?? 0;
+    if (key >= least) best.push({ piece: pieces[n] as P, key });
   });
   return best
     .sort(

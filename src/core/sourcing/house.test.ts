@@ -276,6 +276,39 @@ describe('the fit of a piece', () => {
     expect(rankPieces(need, [fitting, twin], new Set()).map((entry) => entry.piece.id)).toEqual(['twin', 'Vase']);
   });
 
+  it('gives the same first places whether few or all are asked for', () => {
+    const some = fc.record({
+      heightMm: fc.option(fc.integer({ min: 200, max: 600 })),
+      color: fc.option(fc.constantFrom('#000000', '#1f5a5e', '#20605f', '#e0d0a0', '#7f3030').map(labFromHex)),
+      accent: fc.option(fc.constant(labFromHex('#1f5a5e'))),
+      roles: fc.constantFrom<PieceRow['roles']>([], ['height']),
+      name: fc.constantFrom('Vase', 'Jug', 'Bowl'),
+    });
+    fc.assert(
+      fc.property(
+        fc.array(some, { maxLength: 30 }),
+        fc.integer({ min: 0, max: 12 }),
+        fc.array(fc.integer({ min: 0, max: 29 }), { maxLength: 6 }),
+        (list, most, busy) => {
+          const pieces = list.map((change, n) => fitPiece(piece(change.name, { ...change, id: String(n) })));
+          const taken = new Set(busy.map(String));
+          const all = pieces
+            .map((entry) => ({ entry, score: fitScore(need, entry), free: !taken.has(entry.id) }))
+            .sort(
+              (a, b) =>
+                Number(b.free) - Number(a.free) ||
+                b.score - a.score ||
+                (a.entry.name < b.entry.name ? -1 : a.entry.name > b.entry.name ? 1 : a.entry.id < b.entry.id ? -1 : 1),
+            );
+          const ranked = rankPieces(need, pieces, taken, most);
+          expect(ranked.map((entry) => entry.free)).toEqual(all.slice(0, most).map((entry) => entry.free));
+          for (const [n, entry] of ranked.entries()) expect(entry.score).toBeCloseTo(all[n]?.score ?? -1, 9);
+          expect(ranked).toHaveLength(Math.min(most, pieces.length));
+        },
+      ),
+    );
+  });
+
   it('knows the season of a date', () => {
     expect(['2026-03-01', '2026-06-21', '2026-11-30', '2026-12-01', '2026-02-28'].map(seasonOf)).toEqual([
       'spring',

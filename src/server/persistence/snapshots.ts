@@ -1,4 +1,4 @@
-import type { ProjectRows } from '@core/plan/rows';
+import type { ProjectRows, SlotRow } from '@core/plan/rows';
 import type { Transaction } from './scope';
 import { rowJsonSql, specOf, type TableSpec, tableSpecs } from './tables';
 
@@ -126,6 +126,23 @@ export async function projectRows(
 ): Promise<ProjectRows | null> {
   const text = await snapshotText(transaction, projectId, pieceIds);
   return text ? (JSON.parse(text.body) as ProjectRows) : null;
+}
+
+/** One slot with what a ranking for it asks of its project, without the rest of the snapshot; null when it is not there. */
+export async function slotForRanking(
+  { scope, manager }: Transaction,
+  projectId: string,
+  slotId: string,
+): Promise<(Pick<ProjectRows, 'project' | 'colorCards'> & { slot: SlotRow }) | null> {
+  const found: { project: ProjectRows['project']; slot: SlotRow; colorCards: ProjectRows['colorCards'] }[] =
+    await manager.query(
+      `select ${rowJsonSql(specOf('project'), 'p')} as project, ${rowJsonSql(specOf('slots'), 's')} as slot,
+         (select coalesce(json_agg(${rowJsonSql(specOf('colorCards'), 'c')}), '[]'::json) from "color_card" c where c.studio_id = p.studio_id and c.deleted_at is null) as "colorCards"
+       from "project" p join "slot" s on s.studio_id = p.studio_id and s.project_id = p.id and s.id = $3 and s.deleted_at is null
+       where p.studio_id = $1 and p.id = $2 and p.deleted_at is null`,
+      [scope.studioId, projectId, slotId],
+    );
+  return found[0] ?? null;
 }
 
 /** Locks a project for the rest of the transaction, so that its commands follow one another; a removed one only when asked for. */

@@ -20,7 +20,7 @@ import {
 } from '../persistence/pieces';
 import { placements } from '../persistence/placements';
 import type { Transaction } from '../persistence/scope';
-import { houseRows, houseTag, projectRows, projectSummaries } from '../persistence/snapshots';
+import { houseRows, houseTag, projectSummaries, slotForRanking } from '../persistence/snapshots';
 import { refreshSummaries } from './summary';
 
 /** Colors within this ΔE00 count as near when nothing else is asked for. */
@@ -33,24 +33,30 @@ function dateBefore(nowMs: number, days: number): string {
   return new Date(nowMs - days * MS_PER_DAY).toISOString().slice(0, 10);
 }
 
-const housesByStudio = new Map<string, { tag: string; pieces: readonly FitPiece[] }>();
+interface RankedHouse {
+  tag: string;
+  pieces: readonly FitPiece[];
+  byId: ReadonlyMap<string, FitPiece>;
+}
+const housesByStudio = new Map<string, RankedHouse>();
 const MOST_HOUSES = 8;
 
 /**
  * Every piece as the ranking looks at it. Read once for each state of the house: what is kept here is only ever
  * used while the database says that nothing has changed since.
  */
-async function rankedHouse(transaction: Transaction): Promise<readonly FitPiece[]> {
+async function rankedHouse(transaction: Transaction): Promise<RankedHouse> {
   const { studioId } = transaction.scope;
   const tag = await houseTag(transaction);
   const known = housesByStudio.get(studioId);
-  if (known?.tag === tag) return known.pieces;
+  if (known?.tag === tag) return known;
   const pieces = await piecesToRank(transaction);
   housesByStudio.delete(studioId);
-  housesByStudio.set(studioId, { tag, pieces });
+  const house = { tag, pieces, byId: new Map(pieces.map((piece) => [piece.id, piece])) };
+  housesByStudio.set(studioId, house);
   const [oldest] = housesByStudio.keys();
   if (housesByStudio.size > MOST_HOUSES && oldest !== undefined) housesByStudio.delete(oldest);
-  return pieces;
+  return house;
 }
 
 /** A page of the stash as a query finds it; near a color, the nearest come first. */
@@ -89,18 +95,21 @@ export async function rankForSlot(
   page: { limit: number; offset: number },
   nowMs: number,
 ): Promise<FitAnswer | null> {
-  const rows = await projectRows(transaction, projectId);
-  const slot = rows?.slots.find((entry) => entry.id === slotId);
-  if (!rows || !slot) return null;
-  const need = fitNeed(rows, slot, dateBefore(nowMs, 0));
-  const [pieces, promised] = await Promise.all([rankedHouse(transaction), placements(transaction)]);
+  const [asked, { pieces, byId }, promised] = await Promise.all([
+    slotForRanking(transaction, projectId, slotId),
+    rankedHouse(transaction),
+    placements(transaction),
+  ]);
+  if (!asked) return null;
+  const { slot } = asked;
+  const need = fitNeed(asked, slot, dateBefore(nowMs, 0));
   const byPiece = new Map<string, Placement[]>();
   for (const placement of promised)
     byPiece.set(placement.pieceId, [...(byPiece.get(placement.pieceId) ?? []), placement]);
   const wanted = (pieceId: string): Placement => ({
     pieceId,
     projectId,
-    projectName: rows.project.name,
+    projectName: asked.project.name,
     slotId,
     slotNumber: slot.number,
     slotName: slot.name,
@@ -109,9 +118,9 @@ export async function rankForSlot(
     until: need.until,
   });
   const taken = new Set<string>();
-  for (const piece of pieces) {
-    const there = byPiece.get(piece.id);
-    if (there && placementClash(wanted(piece.id), there, piece.count).length > 0) taken.add(piece.id);
+  for (const [pieceId, there] of byPiece) {
+    const piece = byId.get(pieceId);
+    if (piece && placementClash(wanted(pieceId), there, piece.count).length > 0) taken.add(pieceId);
   }
   const shown = rankPieces(need, pieces, taken, page.offset + page.limit).slice(page.offset);
   const whole = new Map(
