@@ -20,14 +20,12 @@ import type { LedgerRow, ProjectRows, Row } from '../../core/plan/rows';
 import { ledgerSums } from '../../core/pricing/ledger';
 import { plainStory } from '../../core/pricing/priceStory';
 import { emptyBrief } from '../../core/state/brief';
-import { applyChanges, type RowChange } from '../changes';
+import { outcomeOf, uuid } from '../fixtures/following';
 import { referenceErrors } from '../projectFile';
 import type { TableName } from '../rows';
 import { tableNames } from '../rows';
-import { isRefusal } from './command';
 import { commands } from './index';
 
-const uuid = (n: number) => `00000000-0000-4000-8000-${String(n).padStart(12, '0')}`;
 const [P, SPOT, SLOT, FIND, OPTION, RECIPE, CARD, SUPPLY, PACK, OFFER] = Array.from({ length: 10 }, (_, n) =>
   uuid(n + 1),
 ) as [string, string, string, string, string, string, string, string, string, string];
@@ -57,15 +55,11 @@ function small(): ProjectRows {
     fills: [fill(SLOT, OPTION)].map((entry) => ({ ...entry, id: uuid(30) })),
   });
 }
-type Outcome = { rows: ProjectRows; refused: null } | { rows: null; refused: { field: string; accepted: string } };
-function run(before: ProjectRows, kind: string, payload: unknown): Outcome {
-  const { definition } = commands.get(kind);
-  const decision = definition.decide(before, definition.payload.parse(payload));
-  if (isRefusal(decision)) return { rows: null, refused: decision.refused };
-  const changed = applyChanges(before, decision as RowChange[]);
+function run(before: ProjectRows, kind: string, payload: unknown) {
+  const outcome = outcomeOf(before, kind, payload);
   // Whatever a command does, nothing points to nowhere afterwards.
-  expect(referenceErrors(changed)).toEqual([]);
-  return { rows: changed, refused: null };
+  if (outcome.rows) expect(referenceErrors(outcome.rows)).toEqual([]);
+  return outcome;
 }
 const following = (before: ProjectRows, kind: string, payload: unknown): ProjectRows => {
   const outcome = run(before, kind, payload);
