@@ -89,17 +89,24 @@ describe('the stash', () => {
     await person.choose('Only', 'to sort out');
     await person.seeText('2 pieces found');
     await person.click(`(${list}//button)[1]`);
-    await person.fill('What is it', 'Red vase');
+    await person.fill('What is it', 'Photographed vase');
     await person.fill('Height', '10');
     await person.press('Sorted, next one');
     await person.seeText('1 piece found');
     await kept();
-    // The photo's color came along: near red, and with what its name says it does.
-    const near = (await euporia.json('/api/house/pieces?near=cc2020&within=8')) as {
-      pieces: { name: string; roles: string[] }[];
-    };
-    expect(near.pieces.map((piece) => piece.name)).toContain('Red vase');
-    expect(near.pieces.find((piece) => piece.name === 'Red vase')?.roles).toContain('height');
+    // The colors came along from the photos, and what the name says it does.
+    const found = async (query: string) =>
+      (await euporia.json(`/api/house/pieces?${query}`)) as {
+        total: number;
+        pieces: { roles: string[]; photoId: string }[];
+      };
+    const colors = await Promise.all(
+      ['cc2020', '2050a0'].map((hex) => found(`words=photographed&near=${hex}&within=8`)),
+    );
+    expect(colors.map((answer) => answer.total)).toEqual([1, 1]);
+    const [vase] = (await found('words=photographed vase')).pieces;
+    expect(vase?.roles).toContain('height');
+    expect(vase?.photoId).toMatch(/^[0-9a-f-]{36}$/);
   });
 });
 

@@ -33,6 +33,9 @@ export function useHouse(): HouseAccess {
 const REFRESH_MS = 6000;
 const HOUSE_KEY = ['house', 'rows'];
 
+/** The revision that a tag of the house names. */
+const revisionOf = (tag: string) => Number(/(\d+)/.exec(tag)?.[1] ?? 0);
+
 /** A local date of a time zone. */
 export function localToday(timeZone: string): string {
   return new Intl.DateTimeFormat('en-CA', { timeZone }).format(Date.now());
@@ -44,9 +47,15 @@ export function HouseProvider(props: {
   failed: (error: unknown, retry: () => void) => ReactNode;
   children: ReactNode;
 }) {
+  const client = useQueryClient();
   const query = useQuery({
     queryKey: HOUSE_KEY,
-    queryFn: () => api.house(),
+    queryFn: async (): Promise<HouseSnapshot> => {
+      const fresh = await api.house();
+      // While the answer was under way an own command may have been answered: the later state wins.
+      const present = client.getQueryData<HouseSnapshot>(HOUSE_KEY);
+      return present && revisionOf(present.tag) > revisionOf(fresh.tag) ? present : fresh;
+    },
     refetchInterval: REFRESH_MS,
     refetchOnWindowFocus: 'always',
     retry: false,

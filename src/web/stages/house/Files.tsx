@@ -217,7 +217,10 @@ function Preview(props: {
               value={preview.mapping[n] ?? ''}
               options={[
                 { value: '', label: 'leave out' },
-                ...preview.columns.map((column) => ({ value: column.id, label: column.heading })),
+                ...preview.columns.map((column) => ({
+                  value: column.id,
+                  label: column.heading.replace(/ \(.*\)$/, ''),
+                })),
               ]}
               onChange={(id) =>
                 props.onMapping(

@@ -5,10 +5,10 @@ import { starOf } from '@core/plan/starOf';
 import { keepPreviousData, useInfiniteQuery } from '@tanstack/react-query';
 import { Button } from 'antd';
 import { type KeyboardEvent, useEffect, useRef } from 'react';
-import { useSearchParams } from 'react-router';
 import { api } from '../../app/api';
 import { useHouse } from '../../app/houseStore';
 import { type ProjectAccess, useProject } from '../../app/projectStore';
+import { useSearchState } from '../../app/useSearchState';
 import { Empty, LinkButton, StitchedNumber } from '../../ui/basics';
 import { fillWithPiece } from './fillWithPiece';
 import styles from './house.module.css';
@@ -21,16 +21,11 @@ const PAGE = 24;
 /** The stash ranked for one slot after the other; one key stars the slot with a piece. */
 export function Fits() {
   const { plan, rows } = useProject();
-  const [search, setSearch] = useSearchParams();
+  const [search, update] = useSearchState();
   const slots = plan.slots.map((entry) => entry.slot);
   const openFirst = plan.slots.find((entry) => entry.open > 0)?.slot ?? slots[0] ?? null;
   const slot = slots.find((entry) => entry.id === search.get('slot')) ?? openFirst;
-  const choose = (id: string) =>
-    setSearch((now) => {
-      const next = new URLSearchParams(now);
-      next.set('slot', id);
-      return next;
-    });
+  const choose = (id: string) => update((next) => next.set('slot', id));
   if (!slot)
     return (
       <Empty title="No slots yet">

@@ -1,10 +1,11 @@
 import { Button } from 'antd';
-import { Link, useSearchParams } from 'react-router';
+import { Link } from 'react-router';
 import { ActToast } from '../../app/ActToast';
 import { HouseProvider, useHouse } from '../../app/houseStore';
 import { NotSaved } from '../../app/NotSaved';
 import { useOpenProject } from '../../app/projectStore';
 import shell from '../../app/shell.module.css';
+import { useSearchState } from '../../app/useSearchState';
 import { Files } from './Files';
 import { Fits } from './Fits';
 import styles from './house.module.css';
@@ -73,7 +74,7 @@ function House() {
 function Rooms() {
   const house = useHouse();
   const project = useOpenProject();
-  const [search, setSearch] = useSearchParams();
+  const [search, update] = useSearchState();
   const shown = tabs.filter(([id]) => id !== 'fits' || project !== null);
   const first = project && project.rows.slots.length > 0 ? 'fits' : 'pieces';
   const tab = shown.find(([id]) => id === search.get('tab'))?.[0] ?? first;
@@ -88,13 +89,7 @@ function Rooms() {
               key={id}
               type="button"
               aria-current={id === tab ? 'page' : undefined}
-              onClick={() =>
-                setSearch((now) => {
-                  const next = new URLSearchParams(now);
-                  next.set('tab', id);
-                  return next;
-                })
-              }
+              onClick={() => update((next) => next.set('tab', id))}
             >
               {name}
             </button>

@@ -7,9 +7,9 @@ import { furnitureTemplates } from '@core/surface/templates';
 import { useVirtualizer } from '@tanstack/react-virtual';
 import { Button, Input, Select } from 'antd';
 import { useEffect, useRef, useState } from 'react';
-import { useSearchParams } from 'react-router';
 import { useHouse } from '../../app/houseStore';
 import { useOpenProject } from '../../app/projectStore';
+import { useSearchState } from '../../app/useSearchState';
 import { Empty } from '../../ui/basics';
 import { Choice, DateField, TypedField } from '../../ui/fields';
 import styles from './house.module.css';
@@ -28,7 +28,7 @@ export function Pieces() {
   const { rim, run, rows, pieceOf, today } = useHouse();
   const project = useOpenProject();
   const { query, text, set, replace } = usePieceQuery();
-  const [search, setSearch] = useSearchParams();
+  const [search, update] = useSearchState();
   const box = useRef<HTMLDivElement>(null);
   const [range, setRange] = useState({ from: 0, until: 20 });
   const stash = useStash(query, range.from, range.until);
@@ -47,20 +47,22 @@ export function Pieces() {
   const selectedId = search.get('piece');
   const selected = selectedId === null ? null : pieceOf(selectedId);
   const side = useRef<HTMLDivElement>(null);
-  const select = (id: string | null) => {
-    // Where the sheet lies below the list it is brought into view.
-    if (id !== null && window.matchMedia('(max-width: 1150px)').matches)
-      requestAnimationFrame(() => side.current?.scrollIntoView({ block: 'start' }));
-    setSearch(
-      (now) => {
-        const next = new URLSearchParams(now);
+  const select = (id: string | null) =>
+    update(
+      (next) => {
         if (id === null) next.delete('piece');
         else next.set('piece', id);
-        return next;
       },
       { replace: true },
     );
-  };
+  const shownId = selected?.id ?? null;
+  const lastShown = useRef(shownId);
+  // Where the sheet lies below the list it is brought into view, once it is there.
+  useEffect(() => {
+    if (shownId !== null && shownId !== lastShown.current && window.matchMedia('(max-width: 1150px)').matches)
+      side.current?.scrollIntoView({ block: 'start' });
+    lastShown.current = shownId;
+  }, [shownId]);
   const next = () => {
     for (let n = 0; n < Math.min(total, 120); n += 1) {
       const piece = stash.at(n);
@@ -72,7 +74,10 @@ export function Pieces() {
   return (
     <div className={styles.layout}>
       <div className={styles.filters}>
-        <Filters />
+        <details open={window.matchMedia('(min-width: 761px)').matches}>
+          <summary className={styles.phoneOnly}>Ask by size, role, color, dates</summary>
+          <Filters />
+        </details>
         <section aria-label="Kept searches" className={styles.kept}>
           {rows.searches.map((kept) => (
             <span key={kept.id}>

@@ -8,9 +8,9 @@ import type { SupplyRow } from '@core/plan/rows';
 import { supplyKey } from '@core/recipe/supplyKey';
 import { Button, Checkbox } from 'antd';
 import { useState } from 'react';
-import { useSearchParams } from 'react-router';
 import { useHouse } from '../../app/houseStore';
 import { newColorCard } from '../../app/newOption';
+import { useSearchState } from '../../app/useSearchState';
 import { areaWords, dateWords, dayOf, perShownUnit, supplyUnitWords, supplyWords } from '../../app/words';
 import { BigChoice, Empty } from '../../ui/basics';
 import { ColorCardPicker } from '../../ui/ColorCardPicker';
@@ -44,15 +44,13 @@ const unitOf = (supply: Pick<SupplyRow, 'kindId'>) =>
 /** Part-used cans and what else is on the shelf: what is left, how long it keeps, what it would still cover. */
 export function Supplies() {
   const { rows, today } = useHouse();
-  const [search, setSearch] = useSearchParams();
+  const [search, update] = useSearchState();
   const open = search.get('supply');
   const setOpen = (id: string | null) =>
-    setSearch(
-      (now) => {
-        const next = new URLSearchParams(now);
+    update(
+      (next) => {
         if (id === null) next.delete('supply');
         else next.set('supply', id);
-        return next;
       },
       { replace: true },
     );

@@ -3,9 +3,9 @@ import type { PieceRow } from '@core/plan/houseRows';
 import type { Placement } from '@core/sourcing/placements';
 import { keepPreviousData, useQueries } from '@tanstack/react-query';
 import { useEffect, useMemo } from 'react';
-import { useSearchParams } from 'react-router';
 import { api } from '../../app/api';
 import { useHouse } from '../../app/houseStore';
+import { useSearchState } from '../../app/useSearchState';
 
 const PAGE = 60;
 const keys = Object.keys(pieceQuerySchema.shape) as (keyof PieceQuery)[];
@@ -18,7 +18,7 @@ export function usePieceQuery(): {
   set(change: Partial<Record<keyof PieceQuery, string | number | undefined>>): void;
   replace(text: string): void;
 } {
-  const [search, setSearch] = useSearchParams();
+  const [search, update] = useSearchState();
   const said = Object.fromEntries(
     keys.flatMap((key) => (search.get(key) === null ? [] : [[key, search.get(key) as string]])),
   );
@@ -31,30 +31,23 @@ export function usePieceQuery(): {
     for (const issue of read.error.issues) delete pairs[String(issue.path[0])];
     return pieceQuerySchema.parse(pairs);
   }, [text]);
-  const others = (next: URLSearchParams) => {
-    for (const key of keys) next.delete(key);
-    return next;
-  };
   return {
     query,
     text,
     set: (change) =>
-      setSearch(
-        (now) => {
-          const next = new URLSearchParams(now);
+      update(
+        (next) => {
           for (const [key, value] of Object.entries(change)) {
             if (value === undefined || value === '') next.delete(key);
             else next.set(key, String(value));
           }
-          return next;
         },
         { replace: true },
       ),
     replace: (kept) =>
-      setSearch((now) => {
-        const next = others(new URLSearchParams(now));
+      update((next) => {
+        for (const key of keys) next.delete(key);
         for (const [key, value] of new URLSearchParams(kept)) next.set(key, value);
-        return next;
       }),
   };
 }
