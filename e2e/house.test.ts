@@ -157,6 +157,12 @@ describe('what fits', () => {
     await person.fill('The piece’s own height', '20 1/4');
     await person.seeText('3 3/4 in to make up');
     await person.see('//section[@aria-label="Risers"]//li[contains(., "under")]');
+    // From a piece that is too low, its own height comes along.
+    await person.click('//nav[@aria-label="Slots"]//button[contains(., "Small lamp")]');
+    await person.press('Raise it: Storm lantern');
+    await person.seeText('Raise Storm lantern');
+    expect(await person.valueOf('The piece’s own height')).toBe('11');
+    await person.seeText('3 in to make up');
   });
 });
 

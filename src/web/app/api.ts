@@ -139,7 +139,12 @@ export const api = {
   async fits(projectId: string, slotId: string, page: { limit: number; offset: number }): Promise<FitAnswer> {
     return (await request(`/api/projects/${projectId}/slots/${slotId}/fits?${queryText(page)}`)).json();
   },
-  async risers(wish: { gapMm: number; toleranceMm: number; widthMm?: number; depthMm?: number }): Promise<RiserAnswer> {
+  async risers(wish: {
+    gapMm: number;
+    toleranceMm: number;
+    widthMm?: number | null;
+    depthMm?: number | null;
+  }): Promise<RiserAnswer> {
     return (await request(`/api/house/risers?${queryText(wish)}`)).json();
   },
   async panels(): Promise<HousePanelsAnswer> {

@@ -1,10 +1,11 @@
 import type { FitAnswer } from '@contract/house';
 import { formatLength } from '@core/kernel/formatLength';
+import type { PieceRow } from '@core/plan/houseRows';
 import type { SlotRow } from '@core/plan/rows';
 import { starOf } from '@core/plan/starOf';
 import { keepPreviousData, useInfiniteQuery } from '@tanstack/react-query';
 import { Button } from 'antd';
-import { type KeyboardEvent, useEffect, useRef } from 'react';
+import { type KeyboardEvent, useEffect, useRef, useState } from 'react';
 import { api } from '../../app/api';
 import { useHouse } from '../../app/houseStore';
 import { type ProjectAccess, useProject } from '../../app/projectStore';
@@ -108,6 +109,8 @@ function Ranked(props: { slot: SlotRow; project: string }) {
     for (const page of query.data?.pages ?? []) learn(page.fits.map((fit) => fit.piece));
   }, [query.data, learn]);
   const fits = pages.flatMap((page) => page.fits);
+  /** The piece that is too low and shall be raised. */
+  const [raised, setRaised] = useState<PieceRow | null>(null);
   const filledBy = (pieceId: string) => fillCount(project, slot, pieceId);
   const use = (fit: FitAnswer['fits'][number]) => {
     const piece = pieceOf(fit.piece.id) ?? fit.piece;
@@ -187,6 +190,21 @@ function Ranked(props: { slot: SlotRow; project: string }) {
                       </li>
                     ))}
                 </ul>
+                {fit.reasons.some(
+                  (reason) => reason.code === 'size.under' && reason.figures.direction === 'height',
+                ) && (
+                  <Button
+                    size="small"
+                    type="text"
+                    aria-label={`Raise it: ${piece.name}`}
+                    onClick={() => {
+                      setRaised(piece);
+                      document.getElementById('risers')?.scrollIntoView({ block: 'center' });
+                    }}
+                  >
+                    Raise it
+                  </Button>
+                )}
                 {!fit.free && filled === 0 && (
                   <p className={styles.promised}>
                     Promised:{' '}
@@ -223,7 +241,7 @@ function Ranked(props: { slot: SlotRow; project: string }) {
           Show more
         </Button>
       )}
-      <Risers slot={slot} />
+      <Risers key={raised?.id ?? 'any'} slot={slot} piece={raised} />
     </div>
   );
 }

@@ -1,4 +1,5 @@
 import { formatLength } from '@core/kernel/formatLength';
+import type { PieceRow } from '@core/plan/houseRows';
 import type { SlotRow } from '@core/plan/rows';
 import { useQuery } from '@tanstack/react-query';
 import { useState } from 'react';
@@ -10,22 +11,24 @@ import styles from './house.module.css';
 const TOLERANCE_MM = 15;
 
 /** Too low? Wanted height less the piece's own is what owned books, boxes and pedestals can make up, one or two of them. */
-export function Risers(props: { slot: SlotRow | null }) {
+export function Risers(props: { slot: SlotRow | null; piece: PieceRow | null }) {
   const { rim } = useHouse();
   const [wanted, setWanted] = useState<number | null>(
     props.slot?.height.minimumMm ?? props.slot?.height.maximumMm ?? null,
   );
-  const [own, setOwn] = useState<number | null>(null);
+  const [own, setOwn] = useState<number | null>(props.piece?.heightMm ?? null);
+  const widthMm = props.piece?.widthMm ?? null;
+  const depthMm = props.piece?.depthMm ?? null;
   const gapMm = wanted !== null && own !== null ? Math.round((wanted - own) * 100) / 100 : null;
   const query = useQuery({
-    queryKey: ['house', 'pieces', 'risers', gapMm],
-    queryFn: () => api.risers({ gapMm: gapMm ?? 0, toleranceMm: TOLERANCE_MM }),
+    queryKey: ['house', 'pieces', 'risers', gapMm, widthMm, depthMm],
+    queryFn: () => api.risers({ gapMm: gapMm ?? 0, toleranceMm: TOLERANCE_MM, widthMm, depthMm }),
     enabled: gapMm !== null && gapMm > 0,
     retry: false,
   });
   return (
-    <section className={styles.risers} aria-label="Risers">
-      <h3>Too low? Raise it</h3>
+    <section className={styles.risers} aria-label="Risers" id="risers">
+      <h3>{props.piece ? `Raise ${props.piece.name}` : 'Too low? Raise it'}</h3>
       <div className={styles.three}>
         <LengthField label="Wanted height" value={wanted} nullable units={rim.units} onCommit={setWanted} />
         <LengthField label="The piece’s own height" value={own} nullable units={rim.units} onCommit={setOwn} />

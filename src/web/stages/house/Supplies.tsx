@@ -94,6 +94,7 @@ export function Supplies() {
           ))}
         </ul>
       )}
+      <Missing />
       <Tools />
     </div>
   );
@@ -228,6 +229,49 @@ function Can(props: { supply: SupplyRow; name: string; look: boolean; open: bool
         )}
       </div>
     </li>
+  );
+}
+
+/** What the plans of all projects want and nothing of it is on the shelf, summed over the projects. */
+function Missing() {
+  const { rows, rim } = useHouse();
+  const { data } = usePanels();
+  const here = new Set(
+    rows.supplies
+      .filter((supply) => supply.stash.state !== 'none')
+      .map((supply) => supplyKey(supply.kindId, supply.colorCardId, supply.sheen)),
+  );
+  const wanted = new Map<string, { name: string; unit: ReturnType<typeof unitOf>; amount: number; by: string[] }>();
+  for (const need of data?.needs ?? []) {
+    const sheen = need.sheen as SupplyRow['sheen'];
+    const key = supplyKey(need.kindId, need.colorCardId, sheen);
+    if (here.has(key)) continue;
+    const unit = unitOf(need);
+    const entry = wanted.get(key) ?? {
+      name: supplyName(newSupply('', need.kindId, need.colorCardId, sheen), rows.colorCards),
+      unit,
+      amount: 0,
+      by: [],
+    };
+    entry.amount += need.amount;
+    entry.by.push(`${supplyWords(need.amount, unit, rim.units)} by ${need.projectName}`);
+    wanted.set(key, entry);
+  }
+  if (wanted.size === 0) return null;
+  return (
+    <section className={styles.tools} aria-label="Wanted, not on the shelf">
+      <h2>Wanted, not on the shelf</h2>
+      <ul>
+        {[...wanted].map(([key, entry]) => (
+          <li key={key}>
+            <span>
+              {entry.name} <small>{entry.by.join(', ')}</small>
+            </span>
+            <b>{supplyWords(entry.amount, entry.unit, rim.units)}</b>
+          </li>
+        ))}
+      </ul>
+    </section>
   );
 }
 
