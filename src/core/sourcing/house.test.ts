@@ -47,10 +47,38 @@ describe('a quick entry', () => {
     expect(newPiece('id', 'pumpkin bowl for autumn', rim).season).toBe('autumn');
   });
 
+  it.each([
+    ['2 black frames 8x10, hall', { name: 'Black frames', count: 2, widthMm: 203.2, heightMm: 254, standsAt: 'hall' }],
+    [
+      'old milk can, 24" tall, porch',
+      { name: 'Old milk can', heightMm: 609.6, standsAt: 'porch', roles: ['height', 'greenery'] },
+    ],
+    [
+      'wood box 10 x 6 x 4, attic shelf 2',
+      { name: 'Wood box', widthMm: 254, depthMm: 152.4, heightMm: 101.6, shelf: 'attic 2' },
+    ],
+    ['rug 5 x 7 ft', { name: 'Rug', widthMm: 1524, depthMm: 2133.6, heightMm: null }],
+    ['stool, 1\' 6" tall, pine', { name: 'Stool', heightMm: 457.2, materialId: 'pine', roles: ['function'] }],
+    ['bench 3\' 2" long', { name: 'Bench', widthMm: 965.2 }],
+    ['set of 4 white plates, cupboard', { name: 'White plates', count: 4, standsAt: 'cupboard' }],
+    ['pair of brass bookends', { name: 'Brass bookends', count: 2 }],
+    ['string lights, box 12, christmas', { season: 'winter', box: '12', roles: ['light', 'texture'] }],
+    ['fern, borrowed from Ana, back by 2026-07-01', { borrowedFrom: 'Ana', backBy: '2026-07-01' }],
+    ['lamp, no shade, 18 in', { name: 'Lamp', heightMm: 457.2, story: 'no shade', standsAt: '' }],
+    ['grandma’s teapot, $40, fragile', { value: 4000, fragile: true, story: '' }],
+    ['1/2 barrel planter', { name: '1/2 barrel planter', count: 1 }],
+    ['vase, 12,5 cm', { name: 'Vase', heightMm: 125 }],
+    ['basket, on the dresser', { standsAt: 'on the dresser' }],
+    ['12 in', { name: 'Unnamed piece', heightMm: 304.8, count: 1 }],
+  ] as [string, Partial<PieceRow>][])('reads “%s”', (line, expected) => {
+    expect(newPiece('id', line, rim)).toMatchObject(expected);
+  });
+
   it('takes the longest word that is said', () => {
     expect(pieceKindOf('candle holder, iron')?.id).toBe('candlestick');
     expect(pieceKindOf('tea candle')?.id).toBe('candle');
-    expect(pieceKindOf('bookend')).toBeNull();
+    expect(pieceKindOf('glass jar with shells')?.id).toBe('jar');
+    expect(pieceKindOf('hook')).toBeNull();
   });
 
   it('always gives a piece that can be kept, whatever was typed', () => {

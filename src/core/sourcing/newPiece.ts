@@ -1,3 +1,4 @@
+import { parseLength } from '../kernel/parseLength';
 import type { UnitSystem } from '../kernel/units';
 import { overallSize } from '../plan/fitFindings';
 import type { PieceRow, Season } from '../plan/houseRows';
@@ -15,7 +16,9 @@ const seasonWords: readonly [Season, RegExp][] = [
 
 /** The kind of thing that some words name; the longest word that is said wins. Null when they name none. */
 export function pieceKindOf(text: string): PieceKind | null {
-  const said = ` ${text.toLowerCase().replace(/[^\p{L}\p{N}]+/gu, ' ')} `;
+  // What it holds or is trimmed with is not what it is.
+  const [thing = ''] = text.toLowerCase().split(/\swith\s/);
+  const said = ` ${thing.replace(/[^\p{L}\p{N}]+/gu, ' ')} `;
   let best: { kind: PieceKind; length: number } | null = null;
   for (const kind of pieceKinds)
     for (const word of kind.words)
@@ -25,7 +28,7 @@ export function pieceKindOf(text: string): PieceKind | null {
 }
 
 /** A length to the hundredth of a millimeter, as fields keep it. */
-const rounded = (mm: number | undefined) => (mm === undefined ? null : Math.round(mm * 100) / 100);
+const rounded = (mm: number) => Math.round(mm * 100) / 100;
 
 /** What surrounds a new piece: the studio's units and money, and the local date of today. */
 export interface PieceRim {
@@ -78,47 +81,134 @@ export function unknownPiece(id: string, name: string, rim: PieceRim): PieceRow 
   };
 }
 
+/** Places of a house and its surroundings, by which a part of a line is taken for where a piece stands. */
+const placeWords =
+  /\b(mantel|mantelpiece|hall|hallway|landing|stairs|staircase|kitchen|pantry|larder|bath|bathroom|bedroom|nursery|living room|sitting room|dining room|study|office|studio|porch|patio|terrace|balcony|garden|greenhouse|attic|loft|basement|cellar|garage|shed|barn|closet|cupboard|wardrobe|dresser|sideboard|console|press|sill|window|fireplace|hearth|table|desk|counter|shelves|bookcase|wall|entry|foyer|laundry|guest room)\b/;
+
+const oneLength = String.raw`\d[\d\s./,]*[½¼¾⅛⅜⅝⅞⅓⅔]?\s*(?:mm|cm|m|inches|inch|in|feet|ft|foot|["”″'’′])`;
+const lengthText = `${oneLength}(?:\\s*${oneLength})?`;
+const oneSize = new RegExp(
+  String.raw`^(?:about\s+)?(${lengthText})\s*(tall|high|height|wide|width|across|long|deep|depth|diameter)?$`,
+  'i',
+);
+const sizeAtEnd = new RegExp(
+  String.raw`^(.*?[^\d\s].*?)\s+((?:about\s+)?${lengthText}\s*(?:tall|high|wide|across|long|deep)?)$`,
+  'i',
+);
+const measuresAtEnd =
+  /^(.*?\S)\s+(\d[\d./ ]*\s*(?:x|×|by)\s*\d[\d./ ]*(?:\s*(?:x|×|by)\s*\d[\d./ ]*)?\s*(?:mm|cm|m|in|inches|ft|feet|")?)$/i;
+const measuresOnly =
+  /^\d[\d./ ]*(?:\s*(?:mm|cm|m|in|ft|"))?\s*(?:x|×|by)\s*\d[\d./ ]*(?:\s*(?:mm|cm|m|in|ft|"))?(?:\s*(?:x|×|by)\s*\d[\d./ ]*)?\s*(?:mm|cm|m|in|inches|ft|feet|")?$/i;
+
+/** Kinds of things that lie flat: two measures of them are width and depth. */
+const flat = new Set(['textile', 'tray']);
+
+function setOneSize(piece: PieceRow, text: string, units: UnitSystem): boolean {
+  const match = oneSize.exec(text.trim());
+  const length = match ? parseLength((match[1] ?? '').trim(), units) : null;
+  if (!match || !length?.ok) return false;
+  const said = (match[2] ?? 'tall').toLowerCase();
+  const mm = rounded(length.value);
+  if (/^(wide|width|across|long|diameter)$/.test(said)) piece.widthMm = mm;
+  else if (/^(deep|depth)$/.test(said)) piece.depthMm = mm;
+  else piece.heightMm = mm;
+  return true;
+}
+
+function setMeasures(piece: PieceRow, text: string, units: UnitSystem, liesFlat: boolean): boolean {
+  const unit = /(mm|cm|m|inches|in|feet|ft|")\s*$/i.exec(text)?.[1] ?? '';
+  const lengths = text
+    .split(/\s*(?:x|×|by)\s*/i)
+    .map((part) => parseLength(/[a-z"]\s*$/i.test(part) ? part : `${part} ${unit}`, units));
+  if (lengths.length < 2 || lengths.length > 3 || !lengths.every((length) => length.ok)) return false;
+  const [width, second, third] = lengths.map((length) => (length.ok ? rounded(length.value) : null));
+  piece.widthMm = width ?? null;
+  if (third !== undefined) {
+    piece.depthMm = second ?? null;
+    piece.heightMm = third;
+  } else if (liesFlat) piece.depthMm = second ?? null;
+  else piece.heightMm = second ?? null;
+  return true;
+}
+
+/** How many a name speaks of, and the name without it: "3 lanterns", "set of 4 plates", "pair of bookends". */
+function counted(name: string): { count: number; name: string } {
+  const set = /^(?:a\s+)?(?:set|pack|lot|bunch) of (\d{1,3})\s+(?=\D)/i.exec(name);
+  if (set) return { count: Number(set[1]), name: name.slice(set[0].length) };
+  const pair = /^(?:a\s+)?pair of\s+/i.exec(name);
+  if (pair) return { count: 2, name: name.slice(pair[0].length) };
+  const many = /^(\d{1,3})\s*(?:x|×)?\s+(?=[^\d\s/])/.exec(name);
+  return many ? { count: Number(many[1]), name: name.slice(many[0].length) } : { count: 1, name };
+}
+
 /**
- * A piece from a quick line as one says it: "tall blue vase, 12 in, mantel", "3 brass candlesticks, box 4". What the
- * words name proposes its roles; a size, a material, a finish and a price are read as in a shop; "box 4" and "shelf 2"
- * say where it is stored, and what is left over where it stands. Everything is open to change.
+ * A piece from a quick line as one says it: "tall blue vase, 12 in, mantel", "3 brass candlesticks, box 4". The first
+ * part names it and how many there are; a size may stand there or by itself ("12 in", "10 x 6 x 4", "7 in wide"); "box 4"
+ * and "shelf 2" say where it is stored, a place of the house where it stands, a season when it is used, a price what it
+ * is worth, "borrowed from Ana, back by 2026-07-01" whose it is. What is left over becomes its story. What the words name
+ * proposes its roles; everything is open to change.
  */
 export function newPiece(id: string, line: string, rim: PieceRim): PieceRow {
   const piece = unknownPiece(id, '', rim);
+  const story: string[] = [];
   const rest: string[] = [];
+  const named = pieceKindOf(line.split(',')[0] ?? '');
+  const liesFlat = named !== null && flat.has(named.id);
   for (const part of line.split(/,(?!\d{1,3}\b)|;/)) {
     const text = part.trim();
     if (text === '') continue;
-    const place = /^(box|shelf)\s+(.{1,50})$/i.exec(text);
+    const words = text.toLowerCase();
+    if (piece.name === '' && setOneSize(piece, text, rim.units)) continue;
+    if (piece.name === '') {
+      const first = counted(text);
+      const measured = measuresAtEnd.exec(first.name);
+      const sized = measured ? null : sizeAtEnd.exec(first.name);
+      if (measured && setMeasures(piece, measured[2] ?? '', rim.units, liesFlat)) first.name = measured[1] ?? '';
+      else if (sized && setOneSize(piece, sized[2] ?? '', rim.units)) first.name = sized[1] ?? '';
+      piece.count = Math.max(1, first.count);
+      piece.name = first.name;
+      rest.push(first.name);
+      continue;
+    }
+    const stored = /^(.*?)\s*\b(box|shelf)\s+(\S.{0,40})$/i.exec(text);
     const lent = /^(?:borrowed|lent)(?: from)?\s+(.{1,100})$/i.exec(text);
     const since = /^since (\d{4})$/i.exec(text);
-    if (place) piece[place[1]?.toLowerCase() === 'box' ? 'box' : 'shelf'] = place[2] as string;
-    else if (lent) piece.borrowedFrom = lent[1] as string;
+    const back = /^back by (\d{4}-\d{2}-\d{2})$/i.exec(text);
+    const season = seasonWords.find(([, pattern]) => pattern.test(words));
+    if (stored) {
+      const field = stored[2]?.toLowerCase() === 'box' ? 'box' : 'shelf';
+      piece[field] = [stored[1], stored[3]]
+        .filter((word) => word)
+        .join(' ')
+        .slice(0, 60);
+    } else if (lent) piece.borrowedFrom = lent[1] as string;
     else if (since) piece.sinceYear = Number(since[1]);
+    else if (back) piece.backBy = back[1] as string;
+    else if (words === 'fragile') piece.fragile = true;
+    else if (measuresOnly.test(text) && setMeasures(piece, text, rim.units, liesFlat)) continue;
+    else if (setOneSize(piece, text, rim.units)) continue;
+    else if (season && words.split(/\s+/).length <= 2) piece.season = season[0];
+    else if (placeWords.test(words) || /^(?:on|in|at|under|by|behind|above) the\b/.test(words))
+      piece.standsAt = text.slice(0, 120);
     else rest.push(text);
   }
-  const [first = '', ...others] = rest;
-  const counted = /^(\d{1,3})\s*(?:x|×)?\s+(?=\D)/.exec(first);
-  if (counted) piece.count = Math.max(1, Number(counted[1]));
-  const name = counted ? first.slice(counted[0].length) : first;
-  const read = readQuickLine([name, ...others].join(', '), rim.currency, rim.units);
-  piece.name = read.name;
-  piece.widthMm = rounded(read.measures.widthMm);
-  piece.depthMm = rounded(read.measures.depthMm);
-  piece.heightMm = rounded(read.measures.heightMm);
+  const read = readQuickLine(rest.join(', '), rim.currency, rim.units);
+  piece.name = (piece.name || 'Unnamed piece').slice(0, 120);
+  piece.name = piece.name.charAt(0).toUpperCase() + piece.name.slice(1);
   if (read.materialId !== null) piece.materialId = read.materialId;
   piece.finishId = read.finishId;
   if (read.finishId === 'glossyVarnish') piece.sheen = 'gloss';
   if (read.tag?.state === 'stated') piece.value = read.tag.low;
-  piece.standsAt = read.note.slice(0, 120);
-  const words = line.toLowerCase();
-  piece.season = seasonWords.find(([, pattern]) => pattern.test(words))?.[0] ?? 'any';
-  const kind = pieceKindOf(piece.name) ?? pieceKindOf(line);
+  if (read.note !== '') story.push(read.note);
+  piece.story = story.join(', ').slice(0, 2000);
+  if (piece.season === 'any')
+    piece.season = seasonWords.find(([, pattern]) => pattern.test(line.toLowerCase()))?.[0] ?? 'any';
+  const kind = pieceKindOf(piece.name) ?? pieceKindOf(rest.join(' '));
   piece.templateId = read.templateId ?? kind?.templateId ?? 'freeBox';
   if (kind) {
     piece.roles = [...kind.roles];
     piece.kind = kind.care;
-    piece.fragile = kind.fragile;
+    piece.fragile ||= kind.fragile;
     if (kind.care === 'lamp') piece.cordCondition = 'unknown';
   }
   piece.sorted = piece.heightMm !== null || piece.widthMm !== null;

@@ -24,6 +24,10 @@ export const pieceKinds: readonly PieceKind[] = [
   kind('candle', ['candle', 'taper', 'tealight', 'votive'], ['scent', 'light'], { care: 'candle' }),
   kind('candlestick', ['candlestick', 'candle holder', 'candelabra'], ['height', 'light']),
   kind('lantern', ['lantern'], ['light', 'height']),
+  kind('lights', ['lights', 'string lights', 'fairy lights'], ['light', 'texture']),
+  kind('seat', ['stool', 'bench', 'chair', 'ottoman'], ['function']),
+  kind('bookend', ['bookend'], ['function', 'personal']),
+  kind('can', ['milk can', 'churn', 'barrel'], ['height', 'greenery']),
   kind('nightstand', ['nightstand', 'bedside table'], ['function'], { templateId: 'nightstand' }),
   kind('mirror', ['mirror'], ['anchor', 'light'], { templateId: 'pictureFrame', fragile: true }),
   kind('frame', ['frame', 'picture', 'print', 'painting', 'photo'], ['personal', 'height'], {
@@ -50,5 +54,9 @@ export const pieceKinds: readonly PieceKind[] = [
   }),
   kind('jar', ['jar', 'bottle', 'canister'], ['function', 'filler'], { fragile: true }),
   kind('shell', ['shell', 'driftwood', 'coral', 'stone', 'pebble', 'pinecone', 'beads'], ['texture', 'filler']),
-  kind('figure', ['figure', 'bird', 'bust', 'statue', 'boat', 'buoy'], ['personal', 'filler']),
+  kind(
+    'figure',
+    ['figure', 'bird', 'bust', 'statue', 'boat', 'buoy', 'pumpkin', 'ornament', 'egg', 'star', 'bell'],
+    ['personal', 'filler'],
+  ),
 ];
