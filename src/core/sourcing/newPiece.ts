@@ -14,16 +14,22 @@ const seasonWords: readonly [Season, RegExp][] = [
   ['winter', /\b(winter|christmas|xmas|holiday)\b/],
 ];
 
-/** The kind of thing that some words name; the longest word that is said wins. Null when they name none. */
+/**
+ * The kind of thing that some words name: the noun at the end ("glass jar" is a jar), the longest where several end
+ * there. What it holds, stands in or is trimmed with is not what it is. Null when the words name none.
+ */
 export function pieceKindOf(text: string): PieceKind | null {
-  // What it holds or is trimmed with is not what it is.
-  const [thing = ''] = text.toLowerCase().split(/\swith\s/);
-  const said = ` ${thing.replace(/[^\p{L}\p{N}]+/gu, ' ')} `;
-  let best: { kind: PieceKind; length: number } | null = null;
+  const [thing = ''] = text.toLowerCase().split(/\s(?:with|without|in|on|under|for|from)\s/);
+  const said = ` ${thing.replace(/[^\p{L}\p{N}]+/gu, ' ').trim()} `;
+  let best: { kind: PieceKind; end: number; length: number } | null = null;
   for (const kind of pieceKinds)
     for (const word of kind.words)
-      for (const form of [word, `${word}s`])
-        if (said.includes(` ${form} `) && form.length > (best?.length ?? 0)) best = { kind, length: form.length };
+      for (const form of [word, `${word}s`]) {
+        const at = said.lastIndexOf(` ${form} `);
+        const end = at + form.length;
+        if (at >= 0 && (best === null || end > best.end || (end === best.end && form.length > best.length)))
+          best = { kind, end, length: form.length };
+      }
   return best?.kind ?? null;
 }
 
