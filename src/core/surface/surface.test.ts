@@ -61,9 +61,14 @@ describe.each(furnitureTemplates.all)('the template $id', (template) => {
     expect(new Set(zones.map((zone) => zone.letter)).size).toBe(zones.length);
     const total = zones.filter((zone) => zone.included).reduce((sum, zone) => sum + zoneAreaM2(zone), 0);
     // Whole-piece estimates of the trade (from memory): nightstand 0.8–1.6, lamp base 0.08–0.2, a small frame under 0.1 m².
-    const [low, high] = { nightstand: [0.8, 1.6], lampBase: [0.08, 0.2], pictureFrame: [0.03, 0.1], freeBox: [0.5, 1] }[
-      template.id
-    ] ?? [0.001, 10];
+    const [low, high] = {
+      nightstand: [0.8, 1.6],
+      lampBase: [0.08, 0.2],
+      pictureFrame: [0.03, 0.1],
+      freeBox: [0.5, 1],
+      bookcase: [3.5, 6],
+      tray: [0.2, 0.4],
+    }[template.id] ?? [0.001, 10];
     expect(total).toBeGreaterThan(low ?? 0);
     expect(total).toBeLessThan(high ?? 0);
   });
@@ -103,5 +108,42 @@ describe.each(furnitureTemplates.all)('the template $id', (template) => {
     const sum = (measures: Record<string, number>) =>
       template.zones(measures).reduce((total, zone) => total + zoneAreaM2(zone), 0);
     expect(sum(taller)).toBeGreaterThan(sum(standard));
+  });
+});
+
+describe('templates against worked pieces', () => {
+  const total = (id: string, measures: Record<string, number>) =>
+    furnitureTemplates
+      .get(id)
+      .zones(completeMeasures(furnitureTemplates.get(id), measures))
+      .filter((zone) => zone.included)
+      .reduce((sum, zone) => sum + zoneAreaM2(zone) * (zone.textureFactor ?? 1), 0);
+
+  // figures.md section 7, worked examples 5 and 16; the table's formula of the same section.
+  it('a door 24 × 30 × 3/4 in, raised panel, both faces and edges: 1737 in²', () => {
+    const area = total('door', { widthMm: inches(24), heightMm: inches(30), thickMm: inches(0.75), panels: 1 });
+    expect(area / 0.00064516).toBeCloseTo(1737, 3);
+  });
+  it('a planter Ø 30 × 40 cm as wide below as above: 0.376991 m² outside', () => {
+    const [outside] = furnitureTemplates.get('planter').zones({ heightMm: 400, topMm: 300, baseMm: 300 });
+    expect(outside && zoneAreaM2(outside)).toBeCloseTo(0.376991, 6);
+  });
+  it('a table: top with edges, four square legs, aprons', () => {
+    const area = total('table', { widthMm: 1524, depthMm: 914.4, heightMm: 758.6, legMm: 63.5, apronMm: 0 });
+    // WD + 2(W+D)t + 4·4·a·h with t = 22 mm and h = 736.6 mm.
+    expect(area).toBeCloseTo(1.524 * 0.9144 + 2 * (1.524 + 0.9144) * 0.022 + 16 * 0.0635 * 0.7366, 6);
+  });
+  it('a basket takes twice its projected area, outside only', () => {
+    expect(total('basket', { widthMm: 300, depthMm: 200, heightMm: 250 })).toBeCloseTo(2 * (2 * 0.5 * 0.25), 9);
+  });
+  it('a mirror measured over its frame has the face of the frame and its edge', () => {
+    // 11 × 13 in over a 1.5 in moulding: the 8 × 10 opening of example 12, face 63 in².
+    const area = total('mirror', {
+      widthMm: inches(11),
+      heightMm: inches(13),
+      mouldingMm: inches(1.5),
+      edgeMm: inches(1),
+    });
+    expect(area / 0.00064516).toBeCloseTo(63 + 48, 3);
   });
 });

@@ -1,0 +1,60 @@
+import { drawnRectangle } from '../drawing';
+import type { FurnitureTemplate } from '../furnitureTemplate';
+import { dimensions, lengthMeasure, zone } from './parts';
+
+/** An open bookcase or shelf unit: outside, shelves on both faces, back. */
+export const bookcase: FurnitureTemplate = {
+  id: 'bookcase',
+  name: 'Bookcase or shelf unit',
+  words: ['bookcase', 'shelf unit', 'shelving', 'bookshelf'],
+  measures: [
+    lengthMeasure('widthMm', 'Width', 800, 150, 3000),
+    lengthMeasure('depthMm', 'Depth', 300, 50, 900),
+    lengthMeasure('heightMm', 'Height', 1500, 150, 3000),
+    { id: 'shelves', label: 'Shelves inside', kind: 'count', standard: 3, minimum: 0, maximum: 12 },
+  ],
+  overall: { width: 'widthMm', depth: 'depthMm', height: 'heightMm' },
+  traits: ['storesThings'],
+  hardwareMinutes: () => 0,
+  zones: ({ widthMm = 0, depthMm = 0, heightMm = 0, shelves = 0 }) => [
+    zone('outside', 'A', 'Outside: top and sides', {
+      kind: 'custom',
+      areaM2: (widthMm * depthMm + 2 * depthMm * heightMm) * 1e-6,
+    }),
+    zone('inside', 'B', 'Inside: sides, floor and ceiling', {
+      kind: 'custom',
+      areaM2: (2 * depthMm * heightMm + 2 * widthMm * depthMm) * 1e-6,
+    }),
+    zone(
+      'shelves',
+      'C',
+      'Shelves, both faces and front edge',
+      { kind: 'custom', areaM2: (2 * widthMm * depthMm + widthMm * 20) * 1e-6 },
+      { count: shelves, use: 'tableTop', included: shelves > 0 },
+    ),
+    zone('back', 'D', 'Back, inside', { kind: 'rectangle', widthMm, heightMm }),
+  ],
+  draw: ({ widthMm = 0, heightMm = 0, shelves = 0 }) => {
+    const board = Math.min(20, widthMm / 8);
+    const inner = heightMm - 2 * board;
+    return {
+      widthMm,
+      heightMm,
+      shapes: [
+        drawnRectangle('outside', 0, 0, widthMm, heightMm),
+        drawnRectangle('back', board, board, widthMm - 2 * board, inner, -14),
+        drawnRectangle('inside', board, board, board, inner, -22),
+        ...Array.from({ length: shelves }, (_, n) =>
+          drawnRectangle('shelves', board, board + (inner * (n + 1)) / (shelves + 1), widthMm - 2 * board, board, 8),
+        ),
+      ],
+      labels: [
+        { letter: 'A', xMm: board / 2, yMm: heightMm * 0.4 },
+        { letter: 'B', xMm: board * 1.5, yMm: heightMm * 0.7 },
+        ...(shelves > 0 ? [{ letter: 'C', xMm: widthMm / 2, yMm: board + inner / (shelves + 1) }] : []),
+        { letter: 'D', xMm: widthMm / 2, yMm: heightMm * 0.12 },
+      ],
+      dimensions: dimensions(widthMm, heightMm),
+    };
+  },
+};

@@ -1,0 +1,57 @@
+import { drawnRectangle } from '../drawing';
+import type { FurnitureTemplate } from '../furnitureTemplate';
+import { dimensions, lengthMeasure, zone } from './parts';
+
+/** A framed mirror: the frame's face and outer edge; the glass is masked. Measured over the frame. */
+export const mirror: FurnitureTemplate = {
+  id: 'mirror',
+  name: 'Mirror',
+  words: ['mirror', 'mirrors'],
+  measures: [
+    lengthMeasure('widthMm', 'Width over the frame', 500, 50, 2500),
+    lengthMeasure('heightMm', 'Height over the frame', 700, 50, 2500),
+    lengthMeasure('mouldingMm', 'Frame, wide', 50, 3, 300),
+    lengthMeasure('edgeMm', 'Frame, deep', 25, 2, 150),
+  ],
+  overall: { width: 'widthMm', depth: 'edgeMm', height: 'heightMm' },
+  traits: ['hangs'],
+  // Glass masked along its edge: about a minute a meter of tape and the laying out (common practice, from memory).
+  hardwareMinutes: ({ widthMm = 0, heightMm = 0 }) => 3 + (2 * (widthMm + heightMm)) / 1000,
+  zones: ({ widthMm = 0, heightMm = 0, mouldingMm = 0, edgeMm = 0 }) => {
+    const moulding = Math.min(mouldingMm, widthMm / 2, heightMm / 2);
+    return [
+      zone(
+        'frame',
+        'A',
+        'Frame, face',
+        {
+          kind: 'frameMoulding',
+          openWidthMm: widthMm - 2 * moulding,
+          openHeightMm: heightMm - 2 * moulding,
+          mouldingMm: moulding,
+        },
+        { detail: 'profiles', use: 'seen' },
+      ),
+      zone(
+        'edge',
+        'B',
+        'Outer edge',
+        { kind: 'custom', areaM2: 2 * (widthMm + heightMm) * edgeMm * 1e-6 },
+        { use: 'seen' },
+      ),
+    ];
+  },
+  draw: ({ widthMm = 0, heightMm = 0, mouldingMm = 0 }) => {
+    const moulding = Math.min(mouldingMm, widthMm / 2.2, heightMm / 2.2);
+    return {
+      widthMm,
+      heightMm,
+      shapes: [
+        drawnRectangle('frame', 0, 0, widthMm, heightMm),
+        drawnRectangle(null, moulding, moulding, widthMm - 2 * moulding, heightMm - 2 * moulding),
+      ],
+      labels: [{ letter: 'A', xMm: moulding / 2, yMm: heightMm / 2 }],
+      dimensions: dimensions(widthMm, heightMm),
+    };
+  },
+};
