@@ -42,8 +42,9 @@ import { copyProject } from './usecases/copyProject';
 import { findRisers, houseFile, housePanels, rankForSlot, searchPieces } from './usecases/house';
 import { importHouse, previewHouseImport } from './usecases/importHouse';
 import { importProject } from './usecases/importProject';
-import { runCommand, type Surroundings } from './usecases/runCommand';
+import { runCommand } from './usecases/runCommand';
 import { refreshSummaries } from './usecases/summary';
+import type { Surroundings } from './usecases/surroundings';
 
 const COMMAND_LIMIT = 2 * 1024 * 1024;
 const PHOTO_LIMIT = 10 * 1024 * 1024;

@@ -4,8 +4,9 @@ import type { ProjectRows } from '@core/plan/rows';
 import type { Database } from '../persistence/database';
 import { inTransaction, type StudioScope } from '../persistence/scope';
 import { projectRows } from '../persistence/snapshots';
+import { notFound } from './answer';
 import { copyFrom, type ImportAnswer } from './importProject';
-import { notFound, type Surroundings } from './runCommand';
+import type { Surroundings } from './surroundings';
 
 export type CopyKind = 'duplicate' | 'nextSeason';
 

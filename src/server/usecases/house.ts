@@ -6,7 +6,8 @@ import type { FileRim } from '@core/formats/house/column';
 import type { HouseTable } from '@core/formats/house/planImport';
 import { piecesCsv, pricesCsv, suppliesCsv } from '@core/formats/house/write';
 import { MS_PER_DAY } from '@core/kernel/units';
-import { explainFit, type FitPiece, fitNeed, rankPieces, SLEEPS_AFTER_DAYS } from '@core/sourcing/fitRanking';
+import { fitNeed } from '@core/sourcing/fitNeed';
+import { explainFit, type FitPiece, rankPieces, SLEEPS_AFTER_DAYS } from '@core/sourcing/fitRanking';
 import { type Placement, placementClash } from '@core/sourcing/placements';
 import { riserCombinations } from '@core/sourcing/risers';
 import {

@@ -15,7 +15,7 @@ import { buriedPieces, piecePrints } from '../persistence/pieces';
 import { insertRows, type StoredRow, takeStock, updateRow } from '../persistence/rowStore';
 import { inTransaction, type StudioScope, type Transaction } from '../persistence/scope';
 import { houseRows, lockHouse, raiseHouseRevision } from '../persistence/snapshots';
-import type { Surroundings } from './runCommand';
+import type { Surroundings } from './surroundings';
 
 /** Rows written with one statement, and told of at once. */
 const AT_ONCE = 500;

@@ -11,8 +11,8 @@ import { copyPhotoBytes } from '../persistence/photoBytes';
 import { insertRow, readRow, type StoredRow, updateRow } from '../persistence/rowStore';
 import { inTransaction, type StudioScope, type Transaction } from '../persistence/scope';
 import { lockProject, projectRows, raiseRevision } from '../persistence/snapshots';
-import type { Surroundings } from './runCommand';
 import { summaryOf } from './summary';
+import type { Surroundings } from './surroundings';
 
 export type ImportMode = 'copy' | 'update';
 export type ImportAnswer = { status: 200; body: ImportedAnswer } | { status: number; body: RefusedAnswer };

@@ -1,27 +1,22 @@
-import { hexFromLab } from '@core/color/lab';
-import { formatLength } from '@core/kernel/formatLength';
-import { parseLength } from '@core/kernel/parseLength';
-import { seasons } from '@core/plan/houseRows';
-import { slotRoles } from '@core/plan/rows';
-import { furnitureTemplates } from '@core/surface/templates';
 import { useVirtualizer } from '@tanstack/react-virtual';
-import { Button, Input, Select } from 'antd';
+import { Button } from 'antd';
 import { useEffect, useRef, useState } from 'react';
 import { useHouse } from '../../app/houseStore';
 import { useOpenProject } from '../../app/projectStore';
 import { useSearchState } from '../../app/useSearchState';
 import { Empty } from '../../ui/basics';
-import { Choice, DateField, TypedField } from '../../ui/fields';
+import { Choice } from '../../ui/fields';
+import { Filters } from './Filters';
 import styles from './house.module.css';
 import { Panels } from './Panels';
 import { PieceFace } from './PieceFace';
 import { PieceSheet } from './PieceSheet';
 import { QuickPieces } from './QuickPieces';
+import { KeepSearch, Words } from './SearchWords';
 import { usePieceQuery, useStash } from './useStash';
-import { placeOf, seasonWords, sizeOf } from './words';
+import { placeOf, sizeOf } from './words';
 
 const ROW_PX = 64;
-const TYPING_MS = 120;
 
 /** The stash: in by a line or a photo, found by need, looked at and sorted out. */
 export function Pieces() {
@@ -220,173 +215,5 @@ export function Pieces() {
         )}
       </div>
     </div>
-  );
-}
-
-/** The search words, asked as they are typed. */
-function Words(props: { value: string; onChange: (value: string) => void }) {
-  const [text, setText] = useState(props.value);
-  const timer = useRef<ReturnType<typeof setTimeout> | null>(null);
-  useEffect(() => setText(props.value), [props.value]);
-  return (
-    <Input.Search
-      aria-label="Search the house"
-      placeholder="search: blue vase, box 4 …"
-      allowClear
-      value={text}
-      onChange={(event) => {
-        const { value } = event.target;
-        setText(value);
-        if (timer.current) clearTimeout(timer.current);
-        timer.current = setTimeout(() => props.onChange(value), TYPING_MS);
-      }}
-      onSearch={props.onChange}
-    />
-  );
-}
-
-function KeepSearch(props: { onKeep: (name: string) => void }) {
-  const [name, setName] = useState<string | null>(null);
-  if (name === null)
-    return (
-      <Button size="small" onClick={() => setName('')}>
-        Keep this search
-      </Button>
-    );
-  const keep = () => {
-    if (name.trim() !== '') props.onKeep(name.trim());
-    setName(null);
-  };
-  return (
-    <Input
-      size="small"
-      autoFocus
-      aria-label="Name of the search"
-      placeholder="name it, then Enter"
-      value={name}
-      maxLength={80}
-      onChange={(event) => setName(event.target.value)}
-      onPressEnter={keep}
-      onBlur={keep}
-    />
-  );
-}
-
-/** What a piece shall be: how tall, how wide, what it does, which color, whether it is free. */
-function Filters() {
-  const { rim, rows, today } = useHouse();
-  const { query, set } = usePieceQuery();
-  const length = (key: 'minHeight' | 'maxHeight' | 'maxWidth' | 'maxDepth', label: string) => (
-    <TypedField
-      label={label}
-      value={query[key] ?? null}
-      suffix={rim.units === 'us' ? 'in' : 'cm'}
-      show={(mm) => (mm === null ? '' : formatLength(mm, rim.units, false))}
-      read={(text) => {
-        if (text === '') return { ok: true, value: null };
-        const read = parseLength(text, rim.units);
-        return read.ok
-          ? { ok: true, value: Math.round(read.value * 100) / 100 }
-          : {
-              ok: false,
-              reason: `${label}: “${text}”; accepted: a length like ${rim.units === 'us' ? '34 1/2' : '80'}`,
-            };
-      }}
-      onCommit={(mm) => set({ [key]: mm ?? undefined })}
-    />
-  );
-  const any = { value: '', label: 'any' };
-  const yearAgo = `${Number(today.slice(0, 4)) - 1}${today.slice(4)}`.replace('-02-29', '-02-28');
-  return (
-    <section aria-label="What it shall be" className={styles.filterBox}>
-      <div className={styles.two}>
-        {length('minHeight', 'Taller than')}
-        {length('maxHeight', 'At most tall')}
-        {length('maxWidth', 'At most wide')}
-        {length('maxDepth', 'At most deep')}
-        <Choice<string>
-          label="Does"
-          value={query.role ?? ''}
-          options={[any, ...slotRoles.map((role) => ({ value: role, label: role }))]}
-          onChange={(role) => set({ role })}
-        />
-        <Choice<string>
-          label="Season"
-          value={query.season ?? ''}
-          options={[any, ...seasons.slice(1).map((season) => ({ value: season, label: seasonWords[season] }))]}
-          onChange={(season) => set({ season })}
-        />
-        <Choice<string>
-          label="Kind"
-          value={query.templateId ?? ''}
-          options={[any, ...furnitureTemplates.all.map((entry) => ({ value: entry.id, label: entry.name }))]}
-          onChange={(templateId) => set({ templateId })}
-        />
-        <Choice<string>
-          label="Only"
-          value={query.only ?? ''}
-          options={[
-            { value: '', label: 'all' },
-            { value: 'unsorted', label: 'to sort out' },
-            { value: 'stored', label: 'stored' },
-            { value: 'standing', label: 'standing' },
-            { value: 'borrowed', label: 'borrowed' },
-            { value: 'fragile', label: 'fragile' },
-          ]}
-          onChange={(only) => set({ only })}
-        />
-        <Choice<string>
-          label="Last used"
-          value={query.unusedSince ?? ''}
-          options={[
-            { value: '', label: 'whenever' },
-            { value: yearAgo, label: 'not for a year' },
-            ...(query.unusedSince !== undefined && query.unusedSince !== yearAgo
-              ? [{ value: query.unusedSince, label: `not since ${query.unusedSince}` }]
-              : []),
-          ]}
-          onChange={(unusedSince) => set({ unusedSince })}
-        />
-      </div>
-      <div className={styles.field}>
-        <span>Near a color</span>
-        <div className={styles.near}>
-          <input
-            type="color"
-            aria-label="Near this color"
-            value={query.near === undefined ? '#7f8c8d' : `#${query.near}`}
-            onChange={(event) => set({ near: event.target.value.slice(1) })}
-          />
-          <Select
-            aria-label="Near a color card"
-            value={null}
-            placeholder="a color card"
-            style={{ flex: 1, minWidth: 0 }}
-            options={rows.colorCards.map((card) => ({ value: card.id, label: card.name }))}
-            onChange={(id: string | null) => {
-              const card = rows.colorCards.find((entry) => entry.id === id);
-              if (card) set({ near: hexFromLab(card.lab).slice(1) });
-            }}
-          />
-          {query.near !== undefined && (
-            <Button size="small" type="text" onClick={() => set({ near: undefined })} aria-label="Any color">
-              ×
-            </Button>
-          )}
-        </div>
-      </div>
-      <div className={styles.two}>
-        <DateField
-          label="Free from"
-          value={query.freeFrom ?? null}
-          onCommit={(date) => set({ freeFrom: date ?? undefined })}
-        />
-        <DateField
-          label="Free until"
-          value={query.freeUntil ?? null}
-          onCommit={(date) => set({ freeUntil: date ?? undefined })}
-        />
-      </div>
-    </section>
   );
 }

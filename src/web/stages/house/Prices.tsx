@@ -2,7 +2,6 @@ import { coatings } from '@core/catalog/coatings';
 import { consumables } from '@core/catalog/consumables';
 import { tools } from '@core/catalog/tools';
 import { amountOfPrice, type Price, stated } from '@core/kernel/price';
-import type { PriceNoteRow } from '@core/plan/houseRows';
 import { newPack, newSupply } from '@core/plan/newRows';
 import type { PackRow, SupplyRow } from '@core/plan/rows';
 import { formatMoney } from '@core/plan/sentences';
@@ -12,10 +11,11 @@ import { useState } from 'react';
 import { useHouse } from '../../app/houseStore';
 import { perShownUnit, type Rim, supplyUnitWords, supplyWords } from '../../app/words';
 import { Empty } from '../../ui/basics';
-import { Choice, DateField, MoneyField, NumberField, TextField } from '../../ui/fields';
+import { Choice, MoneyField, TextField } from '../../ui/fields';
+import { AddPrice } from './AddPrice';
 import styles from './house.module.css';
 import { usePanels } from './Panels';
-import { supplyName } from './Supplies';
+import { supplyName } from './supplyNames';
 
 const minorOf = (price: Price): number | null => (price.state === 'unknown' ? null : amountOfPrice(price).likely);
 
@@ -250,93 +250,5 @@ function MissingPrice(props: { name: string; why: string; row: SupplyRow }) {
       <span />
       <span />
     </div>
-  );
-}
-
-/** A price for a supply that is known here, a tool, or something sold new. */
-function AddPrice(props: { onDone: () => void }) {
-  const { rows, rim, run, today } = useHouse();
-  const subjects = [
-    ...rows.supplies.map((supply) => ({ value: `supply:${supply.id}`, label: supplyName(supply, rows.colorCards) })),
-    ...tools.all.map((tool) => ({ value: `tool:${tool.id}`, label: `Tool: ${tool.name}` })),
-    ...furnitureTemplates.all.map((template) => ({ value: `piece:${template.id}`, label: `New: ${template.name}` })),
-  ];
-  const [subject, setSubject] = useState(subjects[0]?.value ?? '');
-  const [name, setName] = useState('');
-  const [size, setSize] = useState<number | null>(null);
-  const [price, setPrice] = useState<number | null>(null);
-  const [source, setSource] = useState('');
-  const [seenOn, setSeenOn] = useState<string | null>(today);
-  const [kind = '', id = ''] = subject.split(':');
-  const supply = kind === 'supply' ? rows.supplies.find((row) => row.id === id) : undefined;
-  const unit = supply
-    ? (coatings.find(supply.kindId)?.unit ?? consumables.find(supply.kindId)?.unit ?? 'piece')
-    : 'piece';
-  const ready = price !== null && (supply === undefined || size !== null);
-  const save = () => {
-    if (price === null) return;
-    const seen = { source, seenOn: seenOn ?? '' };
-    if (supply && size !== null) {
-      const pack = newPack(
-        crypto.randomUUID(),
-        supply.id,
-        name || supplyWords(size, unit, rim.units),
-        size,
-        stated(price),
-        rim.currency,
-      );
-      run('saveSupply', {
-        supply,
-        packs: [...rows.packs.filter((other) => other.supplyId === supply.id), { ...pack, ...seen }],
-      });
-    } else {
-      const label = subjects.find((entry) => entry.value === subject)?.label ?? '';
-      const note: PriceNoteRow = {
-        id: crypto.randomUUID(),
-        version: 1,
-        subject: kind as 'tool' | 'piece',
-        subjectId: id,
-        name: name || label.replace(/^(Tool|New): /, ''),
-        price: stated(price),
-        currency: rim.currency,
-        ...seen,
-      };
-      run('savePrice', { note });
-    }
-    props.onDone();
-  };
-  return (
-    <section className={styles.addCan} aria-label="A price">
-      <div className={styles.three}>
-        <Choice label="Price of" value={subject} options={subjects} onChange={setSubject} />
-        <TextField
-          label={supply ? 'Pack' : 'Name'}
-          value={name}
-          most={80}
-          onCommit={setName}
-          hint="quart, pack of 6 …"
-        />
-        {supply && (
-          <NumberField
-            label={`Size, ${supplyUnitWords(unit, rim.units)}`}
-            value={size === null ? null : size / perShownUnit(unit, rim.units)}
-            digits={2}
-            nullable
-            least={0.01}
-            most={100_000}
-            onCommit={(value) => setSize(value === null ? null : value * perShownUnit(unit, rim.units))}
-          />
-        )}
-        <MoneyField label="Price" value={price} nullable currency={rim.currency} onCommit={setPrice} />
-        <TextField label="Seen at" value={source} onCommit={setSource} />
-        <DateField label="Seen on" value={seenOn} onCommit={setSeenOn} />
-      </div>
-      <p className={styles.bar}>
-        <Button type="primary" onClick={save} disabled={!ready}>
-          Note it
-        </Button>
-        <Button onClick={props.onDone}>Cancel</Button>
-      </p>
-    </section>
   );
 }

@@ -1,0 +1,119 @@
+import { coatings } from '@core/catalog/coatings';
+import { consumables } from '@core/catalog/consumables';
+import { newSupply } from '@core/plan/newRows';
+import type { SupplyRow } from '@core/plan/rows';
+import { supplyKey } from '@core/recipe/supplyKey';
+import { Button } from 'antd';
+import { useState } from 'react';
+import { useHouse } from '../../app/houseStore';
+import { newColorCard } from '../../app/newOption';
+import { perShownUnit, supplyUnitWords } from '../../app/words';
+import { BigChoice } from '../../ui/basics';
+import { ColorCardPicker } from '../../ui/ColorCardPicker';
+import { Choice, NumberField } from '../../ui/fields';
+import styles from './house.module.css';
+
+import { fills, unitOf } from './supplyNames';
+
+/** One more can in four answers: what it is, its color, what a full one holds, about how full. */
+export function AddSupply(props: { onDone: () => void }) {
+  const { rows, run, rim, today } = useHouse();
+  const [kindId, setKind] = useState('chalk');
+  const [sheen, setSheen] = useState<SupplyRow['sheen']>(null);
+  const [cardId, setCard] = useState<string | null>(null);
+  const [made, setMade] = useState<ReturnType<typeof newColorCard> | null>(null);
+  const [size, setSize] = useState<number | null>(null);
+  const [share, setShare] = useState<(typeof fills)[number]['value']>('0.5');
+  const coating = coatings.find(kindId);
+  const consumable = consumables.find(kindId);
+  const unit = unitOf({ kindId });
+  const colored = coating ? coating.role === 'paint' : (consumable?.colored ?? false);
+  const sheens = coating?.sheens ?? [];
+  const packs = (coating?.packs ?? consumable?.packs ?? []).filter(
+    (pack) => pack.market === (rim.units === 'us' ? 'us' : 'metric'),
+  );
+  const full = size ?? packs[0]?.size ?? 1;
+  const cards = made ? [...rows.colorCards, made] : rows.colorCards;
+  const wanted = { kindId, cardId: colored ? cardId : null, sheen: coating ? (sheen ?? sheens[0] ?? null) : null };
+  const twin = rows.supplies.find(
+    (supply) =>
+      supplyKey(supply.kindId, supply.colorCardId, supply.sheen) ===
+      supplyKey(wanted.kindId, wanted.cardId, wanted.sheen),
+  );
+  const add = () => {
+    if (made && made.id === cardId) run('addColorCard', { row: made });
+    const base = twin ?? newSupply(crypto.randomUUID(), wanted.kindId, wanted.cardId, wanted.sheen);
+    const before = base.stash.state === 'none' ? 0 : base.stash.amount;
+    run('saveSupply', {
+      supply: {
+        ...base,
+        stash: { state: share === '1' ? 'exact' : 'about', amount: before + full * Number(share) },
+        containerSize: full,
+        openedOn: share === '1' ? base.openedOn : (base.openedOn ?? today),
+        checkedOn: today,
+      },
+      packs: rows.packs.filter((pack) => pack.supplyId === base.id),
+    });
+    props.onDone();
+  };
+  return (
+    <section className={styles.addCan} aria-label="A can or another supply">
+      <div className={styles.three}>
+        <Choice<string>
+          label="What is it"
+          value={kindId}
+          options={[...coatings.all, ...consumables.all].map((entry) => ({ value: entry.id, label: entry.name }))}
+          onChange={(next) => {
+            setKind(next);
+            setSheen(null);
+            setSize(null);
+          }}
+        />
+        {sheens.length > 1 && (
+          <Choice<string>
+            label="Sheen"
+            value={sheen ?? sheens[0] ?? ''}
+            options={sheens.map((entry) => ({ value: entry, label: entry }))}
+            onChange={(next) => setSheen(next as SupplyRow['sheen'])}
+          />
+        )}
+        {packs.length > 1 && (
+          <Choice<string>
+            label="A full one"
+            value={String(full)}
+            options={packs.map((pack) => ({ value: String(pack.size), label: pack.name }))}
+            onChange={(next) => setSize(Number(next))}
+          />
+        )}
+        <NumberField
+          label={`A full one holds, ${supplyUnitWords(unit, rim.units)}`}
+          value={full / perShownUnit(unit, rim.units)}
+          digits={2}
+          least={0.01}
+          most={100_000}
+          onCommit={(value) => setSize(value * perShownUnit(unit, rim.units))}
+        />
+      </div>
+      {colored && (
+        <ColorCardPicker
+          label="Color"
+          cards={cards}
+          value={cardId}
+          onPick={setCard}
+          onMake={(name, lab) => {
+            const card = newColorCard(name, lab);
+            setMade(card);
+            setCard(card.id);
+          }}
+        />
+      )}
+      <BigChoice label="How full" value={share} choices={fills} onChange={setShare} />
+      <p className={styles.bar}>
+        <Button type="primary" onClick={add} disabled={colored && cardId === null}>
+          {twin && twin.stash.state !== 'none' ? 'Add to what is there' : 'Put it on the shelf'}
+        </Button>
+        <Button onClick={props.onDone}>Cancel</Button>
+      </p>
+    </section>
+  );
+}

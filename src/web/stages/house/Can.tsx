@@ -1,0 +1,166 @@
+import type { SupplyUnit } from '@core/catalog/consumables';
+import { hexFromLab } from '@core/color/lab';
+import { canGauge } from '@core/plan/canGauge';
+import type { SupplyRow } from '@core/plan/rows';
+import { supplyKey } from '@core/recipe/supplyKey';
+import { Button } from 'antd';
+import { useHouse } from '../../app/houseStore';
+import { areaWords, dateWords, dayOf, perShownUnit, supplyUnitWords, supplyWords } from '../../app/words';
+import { BigChoice } from '../../ui/basics';
+import { DateField, NumberField, TextField } from '../../ui/fields';
+import { CanDrawing } from './CanDrawing';
+import styles from './house.module.css';
+import { usePanels } from './Panels';
+
+import { fills, unitOf } from './supplyNames';
+
+/** One can: its gauge, who wants of it, the question whether it is still there, its facts on request. */
+export function Can(props: { supply: SupplyRow; name: string; look: boolean; open: boolean; onToggle: () => void }) {
+  const { supply } = props;
+  const { rows, rim, run, today } = useHouse();
+  const panels = usePanels();
+  const gauge = canGauge(supply, today);
+  const unit = unitOf(supply);
+  const card = rows.colorCards.find((entry) => entry.id === supply.colorCardId);
+  const amount = supply.stash.state === 'none' ? 0 : supply.stash.amount;
+  const key = supplyKey(supply.kindId, supply.colorCardId, supply.sheen);
+  const needs = (panels.data?.needs ?? []).filter(
+    (need) => supplyKey(need.kindId, need.colorCardId, need.sheen as SupplyRow['sheen']) === key,
+  );
+  const needed = needs.reduce((sum, need) => sum + need.amount, 0);
+  const set = (values: Partial<Omit<SupplyRow, 'id' | 'version'>>) => run('editSupply', { id: supply.id, values });
+  const estimate = (left: number) =>
+    set({
+      stash: left > 0 ? { state: 'about', amount: left } : { state: 'none', amount: 0 },
+      checkedOn: today,
+    });
+  return (
+    <li className={styles.can}>
+      <CanDrawing
+        share={gauge.share}
+        color={card ? hexFromLab(card.lab) : null}
+        shape={unit === 'can' ? 'aerosol' : unit === 'mL' ? 'can' : 'bundle'}
+      />
+      <div>
+        <h3>{props.name}</h3>
+        <p>
+          {supply.stash.state === 'none'
+            ? 'used up'
+            : `${supply.stash.state === 'about' ? 'about ' : ''}${supplyWords(amount, unit, rim.units)}`}
+          {gauge.share === null || supply.stash.state === 'none'
+            ? ''
+            : `, ${Math.round(gauge.share * 100)} % of a full one`}
+          {gauge.coversM2 !== null && amount > 0 ? `; covers ${areaWords(gauge.coversM2, rim.units)}` : ''}
+        </p>
+        {gauge.covers.length > 0 && (
+          <p className="small">
+            Enough for{' '}
+            {gauge.covers
+              .slice(0, 3)
+              .map((cover) => `${cover.times} ${cover.name.toLowerCase()}${cover.times > 1 ? 's' : ''}`)
+              .join(' or ')}{' '}
+            of usual size.
+          </p>
+        )}
+        {gauge.keepsUntil !== null && (
+          <p className={`small ${(gauge.daysLeft ?? 0) < 0 ? styles.late : 'muted'}`}>
+            {(gauge.daysLeft ?? 0) < 0 ? 'Was to be used up by ' : 'Keeps until '}
+            {dayOf(gauge.keepsUntil)}
+            {gauge.estimated ? ' (usual life of an opened can, estimated)' : ''}
+          </p>
+        )}
+        {needs.length > 0 && (
+          <p className={`small ${needed > amount ? styles.late : ''}`}>
+            Wanted:{' '}
+            {needs.map((need) => `${supplyWords(need.amount, unit, rim.units)} by ${need.projectName}`).join(', ')}
+            {needs.length > 1 ? `; together ${supplyWords(needed, unit, rim.units)}` : ''}
+            {needed > amount ? `, ${supplyWords(needed - amount, unit, rim.units)} short` : ', it is here'}.
+          </p>
+        )}
+        {props.look && (
+          <div className={styles.ask}>
+            <b>Still {supplyWords(amount, unit, rim.units)}?</b>
+            <Button size="small" onClick={() => set({ checkedOn: today })}>
+              Yes
+            </Button>
+            <Button size="small" onClick={() => estimate(amount / 2)}>
+              Less: about half of that
+            </Button>
+            <Button size="small" onClick={() => estimate(0)}>
+              Empty
+            </Button>
+          </div>
+        )}
+        <Button size="small" onClick={props.onToggle} aria-expanded={props.open} aria-label={`Change ${props.name}`}>
+          {props.open ? 'Close' : 'Change'}
+        </Button>
+        {props.open && (
+          <div className={styles.canEdit}>
+            <div className={styles.three}>
+              <NumberField
+                label={`Left, ${supplyUnitWords(unit, rim.units)}`}
+                value={amount / perShownUnit(unit, rim.units)}
+                digits={2}
+                least={0}
+                most={100_000}
+                onCommit={(value) =>
+                  set({
+                    stash:
+                      value > 0
+                        ? { state: 'exact', amount: value * perShownUnit(unit, rim.units) }
+                        : { state: 'none', amount: 0 },
+                    checkedOn: today,
+                  })
+                }
+              />
+              <NumberField
+                label={`A full one holds, ${supplyUnitWords(unit, rim.units)}`}
+                value={supply.containerSize === null ? null : supply.containerSize / perShownUnit(unit, rim.units)}
+                digits={2}
+                nullable
+                least={0.01}
+                most={100_000}
+                onCommit={(value) =>
+                  set({ containerSize: value === null ? null : value * perShownUnit(unit, rim.units) })
+                }
+              />
+              <TextField label="Tint base" value={supply.base} most={60} onCommit={(base) => set({ base })} />
+              <DateField label="Opened on" value={supply.openedOn} onCommit={(openedOn) => set({ openedOn })} />
+              <DateField label="Keeps until" value={supply.keepsUntil} onCommit={(keepsUntil) => set({ keepsUntil })} />
+            </div>
+            {supply.containerSize !== null && (
+              <BigChoice
+                label="Or about how full"
+                value={null}
+                choices={fills}
+                onChange={(share) => estimate((supply.containerSize ?? 0) * Number(share))}
+              />
+            )}
+            <UsedOn supplyId={supply.id} unit={unit} />
+            <Button size="small" type="text" onClick={() => run('removeSupply', { id: supply.id })}>
+              Remove with its prices
+            </Button>
+          </div>
+        )}
+      </div>
+    </li>
+  );
+}
+
+/** What a supply was used on, the latest first. */
+function UsedOn(props: { supplyId: string; unit: SupplyUnit }) {
+  const { rows, rim } = useHouse();
+  const uses = rows.supplyUses
+    .filter((use) => use.supplyId === props.supplyId)
+    .sort((a, b) => b.onDate.localeCompare(a.onDate));
+  if (uses.length === 0) return <p className="muted small">Not used on anything that was marked done yet.</p>;
+  return (
+    <ul className={styles.uses} aria-label="Used on">
+      {uses.map((use) => (
+        <li key={use.id}>
+          {use.what}: {supplyWords(use.amount, props.unit, rim.units)}, {dateWords(use.onDate)}
+        </li>
+      ))}
+    </ul>
+  );
+}

@@ -1,0 +1,53 @@
+import type { SupplyUnit } from '@core/catalog/consumables';
+import { newSupply } from '@core/plan/newRows';
+import type { SupplyRow } from '@core/plan/rows';
+import { supplyKey } from '@core/recipe/supplyKey';
+import { useHouse } from '../../app/houseStore';
+import { supplyWords } from '../../app/words';
+import styles from './house.module.css';
+import { usePanels } from './Panels';
+
+import { supplyName, unitOf } from './supplyNames';
+
+/** What the plans of all projects want and nothing of it is on the shelf, summed over the projects. */
+export function WantedSupplies() {
+  const { rows, rim } = useHouse();
+  const { data } = usePanels();
+  const here = new Set(
+    rows.supplies
+      .filter((supply) => supply.stash.state !== 'none')
+      .map((supply) => supplyKey(supply.kindId, supply.colorCardId, supply.sheen)),
+  );
+  const wanted = new Map<string, { name: string; unit: SupplyUnit; amount: number; by: string[] }>();
+  for (const need of data?.needs ?? []) {
+    const sheen = need.sheen as SupplyRow['sheen'];
+    const key = supplyKey(need.kindId, need.colorCardId, sheen);
+    if (here.has(key)) continue;
+    const unit = unitOf(need);
+    const entry = wanted.get(key) ?? {
+      name: supplyName(newSupply('', need.kindId, need.colorCardId, sheen), rows.colorCards),
+      unit,
+      amount: 0,
+      by: [],
+    };
+    entry.amount += need.amount;
+    entry.by.push(`${supplyWords(need.amount, unit, rim.units)} by ${need.projectName}`);
+    wanted.set(key, entry);
+  }
+  if (wanted.size === 0) return null;
+  return (
+    <section className={styles.tools} aria-label="Wanted, not on the shelf">
+      <h2>Wanted, not on the shelf</h2>
+      <ul>
+        {[...wanted].map(([key, entry]) => (
+          <li key={key}>
+            <span>
+              {entry.name} <small>{entry.by.join(', ')}</small>
+            </span>
+            <b>{supplyWords(entry.amount, entry.unit, rim.units)}</b>
+          </li>
+        ))}
+      </ul>
+    </section>
+  );
+}
