@@ -31,8 +31,10 @@ export function colorName(lab: Lab): string {
     if (lab.L < 18) return `${warm}black`;
     return `${lab.L > 72 ? 'pale ' : lab.L < 40 ? 'dark ' : ''}${warm}gray`;
   }
-  const name = hues.find(([to]) => hue <= to)?.[1] ?? 'rose';
+  // A strong color between rose and orange is red; a weak one is brick.
+  const strong = chroma > 45;
+  const name = strong && hue > 20 && hue <= 48 ? 'red' : (hues.find(([to]) => hue <= to)?.[1] ?? 'rose');
   if (lab.L > 82 && chroma < 30 && hue > 60 && hue < 110) return 'cream';
-  if (lab.L < 50 && hue > 35 && hue < 90) return lab.L < 30 ? 'dark wood' : 'wood brown';
+  if (!strong && lab.L < 50 && hue > 35 && hue < 90) return lab.L < 30 ? 'dark wood' : 'wood brown';
   return `${lab.L > 72 ? 'pale ' : lab.L < 38 ? 'deep ' : chroma > 60 ? 'bright ' : ''}${name}`;
 }

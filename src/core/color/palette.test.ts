@@ -86,6 +86,9 @@ describe('a proposed name', () => {
     ['#808080', 'gray'],
     ['#2b5d8a', 'blue'],
     ['#1f2a4d', 'deep blue'],
+    ['#c8402a', 'bright red'],
+    ['#a33b2b', 'red'],
+    ['#8a5a34', 'wood brown'],
   ])('of %s is “%s”', (hex, name) => expect(colorName(labFromHex(hex))).toBe(name));
 
   it('is never empty', () => {
