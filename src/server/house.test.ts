@@ -239,6 +239,53 @@ describe('one piece, one place', () => {
   });
 });
 
+describe('a copied project', () => {
+  it('shares the pieces of the house instead of doubling them, and leaves them where they are promised', async () => {
+    const chest = piece('Copied trunk', { heightMm: 410, photoId: null });
+    await add(chest);
+    const { projectId, slotId } = await attic(studio);
+    expect((await studio.command(projectId, 'usePiece', use(slotId, chest))).status).toBe(200);
+    const copied = await studio.send('POST', `/api/projects/${projectId}/copy`, {
+      id: randomUUID(),
+      kind: 'duplicate',
+      name: 'Attic, once more',
+    });
+    expect(copied.status, copied.text).toBe(200);
+    const copy = await studio.rows(copied.json.projectId);
+    expect(copy.finds.map((find) => find.pieceId)).toEqual([chest.id]);
+    expect(copy.options).toHaveLength(1);
+    expect(copy.fills).toHaveLength(0);
+    expect((await search('words=copied')).total).toBe(1);
+    // The same file from elsewhere, taken in twice, knows the piece by what it is.
+    const file = (await studio.send('GET', `/api/projects/${projectId}/file`)).json;
+    const foreign = JSON.parse(JSON.stringify(file).replaceAll(chest.id, randomUUID()));
+    for (let n = 0; n < 2; n += 1)
+      expect(
+        (await studio.send('POST', '/api/projects/import', { mode: 'copy', file: { ...foreign, studioId: 'x' } }))
+          .status,
+      ).toBe(200);
+    expect((await search('words=copied')).total).toBe(1);
+  });
+
+  it('brought up to date from its file keeps the photo of a piece', async () => {
+    const { projectId, slotId } = await attic(studio);
+    const clock = piece('Clock with a photo');
+    await add(clock);
+    await studio.command(projectId, 'usePiece', use(slotId, clock));
+    const photoId = randomUUID();
+    await database.source.query(
+      "insert into \"photo_bytes\" (studio_id, id, mime, content, thumbnail, width_px, height_px) values ($1, $2, 'image/jpeg', '', '', 1, 1)",
+      [studio.studioId, photoId],
+    );
+    expect((await inHouse('', 'editPiece', { id: clock.id, values: { photoId } })).status).toBe(200);
+    const file = (await studio.send('GET', `/api/projects/${projectId}/file`)).json;
+    expect(file.pieces[0].photoId).toBeNull();
+    const updated = await studio.send('POST', '/api/projects/import', { mode: 'update', file });
+    expect(updated.status, updated.text).toBe(200);
+    expect((await studio.rows(projectId)).pieces[0]?.photoId).toBe(photoId);
+  });
+});
+
 describe('a find that is a piece', () => {
   it('changes the piece where both know the field', async () => {
     const chest = piece('Sea chest', { heightMm: 400 });

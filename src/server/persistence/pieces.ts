@@ -170,9 +170,9 @@ export async function risersOf({
 export async function piecePrints({
   scope,
   manager,
-}: Transaction): Promise<Pick<PieceRow, 'name' | 'widthMm' | 'depthMm' | 'heightMm' | 'box' | 'shelf'>[]> {
+}: Transaction): Promise<Pick<PieceRow, 'id' | 'name' | 'widthMm' | 'depthMm' | 'heightMm' | 'box' | 'shelf'>[]> {
   return manager.query(
-    'select name, width_mm as "widthMm", depth_mm as "depthMm", height_mm as "heightMm", box, shelf from "piece" where studio_id = $1 and deleted_at is null',
+    'select id, name, width_mm as "widthMm", depth_mm as "depthMm", height_mm as "heightMm", box, shelf from "piece" where studio_id = $1 and deleted_at is null',
     [scope.studioId],
   );
 }

@@ -22,6 +22,7 @@ function nextSeason(file: ProjectFile): ProjectFile {
     spots: file.spots.map((spot) => ({ ...spot, tasks: spot.tasks.map((task) => ({ ...task, done: false })) })),
     slots: file.slots.map((slot) => ({ ...slot, star: null, leftOut: false })),
     finds: [],
+    pieces: [],
     offers: [],
     options: [],
     fills: [],

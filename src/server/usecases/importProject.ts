@@ -2,12 +2,14 @@ import type { ImportedAnswer, RefusedAnswer } from '@contract/answers';
 import { errorCodes } from '@contract/errors';
 import { PROJECT_FILE_VERSION, type ProjectFile, readProjectFile } from '@contract/projectFile';
 import { studioTables, type TableName, tableNames } from '@contract/rows';
+import { pieceFingerprint } from '@core/formats/house/planImport';
 import { sameValue } from '@core/kernel/sameValue';
 import type { ProjectRows, Row } from '@core/plan/rows';
 import { ledgerInOrder } from '@core/pricing/ledger';
 import { type ActChange, recordAct } from '../persistence/acts';
 import type { Database } from '../persistence/database';
 import { copyPhotoBytes } from '../persistence/photoBytes';
+import { piecePrints } from '../persistence/pieces';
 import { insertRow, readRow, type StoredRow, updateRow } from '../persistence/rowStore';
 import { inTransaction, type StudioScope, type Transaction } from '../persistence/scope';
 import { lockProject, projectRows, raiseRevision } from '../persistence/snapshots';
@@ -116,6 +118,22 @@ async function studioRows({
   };
 }
 
+/**
+ * Fills of a file that draw on pieces which are in the house already: they stay behind in a copy, since a piece is in
+ * one place at a time and the project that is copied may have promised it. The ways to fill the slot come along.
+ */
+function fillsOfPieces(file: ProjectFile, joined: ReadonlySet<string>): ReadonlySet<string> {
+  const finds = new Set(
+    file.finds.filter((find) => find.pieceId !== null && joined.has(find.pieceId)).map((find) => find.id),
+  );
+  const options = new Set(
+    file.options
+      .filter((option) => option.parts.some((part) => part.findId !== null && finds.has(part.findId)))
+      .map((option) => option.id),
+  );
+  return new Set(file.fills.filter((fill) => options.has(fill.optionId)).map((fill) => fill.id));
+}
+
 /** Writes a file's rows under new ids as a project of its own; `projectId` names it where the device has made the id. */
 export async function copyFrom(
   transaction: Transaction,
@@ -152,6 +170,12 @@ export async function copyFrom(
       )?.id,
     );
   }
+  // A piece that is in the house already is that piece: the same id, or the same thing by name, size and store.
+  const prints = await piecePrints(transaction);
+  const here = new Set(prints.map((piece) => piece.id));
+  const byPrint = new Map(prints.map((piece) => [pieceFingerprint(piece), piece.id]));
+  for (const piece of file.pieces) join(piece.id, here.has(piece.id) ? piece.id : byPrint.get(pieceFingerprint(piece)));
+  const promised = fillsOfPieces(file, joined);
   for (const tool of file.tools) join(tool.id, present.tools.find((other) => other.toolId === tool.toolId)?.id);
   for (const pack of file.packs) if (joined.has(pack.supplyId)) joined.add(pack.id);
 
@@ -167,7 +191,8 @@ export async function copyFrom(
   for (const table of order) {
     const list = table === 'ledger' ? ledgerInOrder(file.ledger) : (file[table] as readonly Row[]);
     for (const row of list)
-      if (!joined.has(row.id)) await put(table, { ...withIds(row as StoredRow, ids), version: 1 });
+      if (!joined.has(row.id) && !promised.has(row.id))
+        await put(table, { ...withIds(row as StoredRow, ids), version: 1 });
   }
   return finish(transaction, projectId, file.project.name, actId, changes, 'copy', around);
 }
@@ -179,6 +204,10 @@ function withPhotosOf(rows: ProjectRows, file: ProjectFile): ProjectFile {
   return {
     ...file,
     photos: rows.photos,
+    pieces: file.pieces.map((piece) => ({
+      ...piece,
+      photoId: rows.pieces.find((row) => row.id === piece.id)?.photoId ?? null,
+    })),
     inspirations: file.inspirations.map((row) => ({ ...row, photoId: photoOf.get(row.id) ?? null })),
     project: {
       ...file.project,
