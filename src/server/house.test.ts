@@ -207,6 +207,22 @@ describe('one piece, one place', () => {
     expect((await studio.command(two.projectId, 'usePiece', use(two.slotId, jars, 1))).status).toBe(200);
   });
 
+  it('of which one broke does not stand in the way of other work, only of a new promise', async () => {
+    const bowls = piece('Punch bowl', { count: 2 });
+    await add(bowls);
+    const [one, two] = [await attic(studio), await attic(studio)];
+    for (const { projectId, slotId } of [one, two])
+      expect((await studio.command(projectId, 'usePiece', use(slotId, bowls))).status).toBe(200);
+    expect((await inHouse('', 'editPiece', { id: bowls.id, values: { count: 1 } })).status).toBe(200);
+    const rows = await studio.rows(one.projectId);
+    const renamed = await studio.command(one.projectId, 'editProject', {
+      id: rows.project.id,
+      values: { room: 'Attic' },
+    });
+    expect(renamed.status, renamed.text).toBe(200);
+    expect((await dates(one.projectId, '2026-07-01', null)).status).toBe(422);
+  });
+
   it('is not given twice by two projects at the same moment', async () => {
     const clock = piece('Mantel clock');
     await add(clock);

@@ -1,22 +1,50 @@
 import type { FieldError } from '@contract/fieldErrors';
 import type { ProjectRows } from '@core/plan/rows';
 import { placementClash } from '@core/sourcing/placements';
+import type { ActChange } from '../persistence/acts';
 import { lockPieces, placements } from '../persistence/placements';
 import type { Transaction } from '../persistence/scope';
 
 const until = (date: string | null) => (date === null ? 'with no end given' : `until ${date}`);
 
+/** Slots of a project whose promises an act may have changed; all of them when its dates changed or it came back. */
+function touchedSlots(rows: ProjectRows, changes: readonly ActChange[]): ReadonlySet<string> {
+  const touched = new Set<string>();
+  for (const { table, id, before, after } of changes) {
+    if (after === null) continue;
+    if (table === 'fills' || table === 'options') touched.add(String(after.slotId));
+    if (table === 'finds' && after.pieceId !== (before?.pieceId ?? null))
+      for (const option of rows.options)
+        if (option.parts.some((part) => part.findId === id)) touched.add(option.slotId);
+    if (
+      table === 'project' &&
+      (before === null || before.revealDate !== after.revealDate || before.standsUntil !== after.standsUntil)
+    )
+      for (const slot of rows.slots) touched.add(slot.id);
+  }
+  return touched;
+}
+
 /**
  * One piece, one place: what this project has promised of the house and what other places have at the same time.
- * Asked after the writes of a transaction, with the pieces locked; an answer refuses them.
+ * Asked after the writes of a transaction, with the pieces locked; an answer refuses them. Only promises that the act
+ * touched are looked at: a jar that broke since does not stand in the way of another slot's work.
  */
-export async function doublePlaces(transaction: Transaction, rows: ProjectRows): Promise<FieldError[]> {
+export async function doublePlaces(
+  transaction: Transaction,
+  rows: ProjectRows,
+  changes: readonly ActChange[],
+): Promise<FieldError[]> {
+  const touched = touchedSlots(rows, changes);
+  if (touched.size === 0) return [];
   const pieceIds = [...new Set(rows.finds.flatMap((find) => (find.pieceId === null ? [] : [find.pieceId])))];
   if (pieceIds.length === 0) return [];
   const pieces = await lockPieces(transaction, pieceIds);
   const all = await placements(transaction, pieceIds);
   const errors: FieldError[] = [];
-  for (const mine of all.filter((placement) => placement.projectId === rows.project.id)) {
+  for (const mine of all.filter(
+    (placement) => placement.projectId === rows.project.id && touched.has(placement.slotId),
+  )) {
     const piece = pieces.get(mine.pieceId);
     if (!piece) continue;
     const clash = placementClash(mine, all, piece.count);

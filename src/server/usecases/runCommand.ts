@@ -252,9 +252,6 @@ async function writeChanges(
   return done;
 }
 
-/** Tables whose change can put a piece somewhere. */
-const placing: ReadonlySet<string> = new Set(['project', 'finds', 'options', 'fills']);
-
 async function finish(
   transaction: Transaction,
   projectId: string,
@@ -268,8 +265,8 @@ async function finish(
   const inHouse = projectId === transaction.scope.studioId;
   await recordAct(transaction, { id: actId, kind, projectId: inHouse ? null : projectId, changes }, undoesId);
   const rows = inHouse ? null : await projectRows(transaction, projectId);
-  if (rows && changes.some((change) => placing.has(change.table))) {
-    const fields = await doublePlaces(transaction, rows);
+  if (rows) {
+    const fields = await doublePlaces(transaction, rows, changes);
     if (fields.length > 0) throw new Refusal(refused('command.refused', { fields }));
   }
   const studioToo = changes.some((change) => change.table !== 'project' && studioTables.has(change.table));

@@ -3,6 +3,7 @@ import type { ProjectRows } from '@core/plan/rows';
 import { useQuery, useQueryClient } from '@tanstack/react-query';
 import { createContext, type ReactNode, useCallback, useContext, useMemo, useState } from 'react';
 import { api, type HouseSnapshot } from './api';
+import { useOpenProject } from './projectStore';
 import { withAnswer } from './rowsAfter';
 import { type CommandQueue, useCommandQueue } from './useCommandQueue';
 import type { Rim } from './words';
@@ -102,7 +103,13 @@ function LoadedHouse(props: { snapshot: HouseSnapshot; children: ReactNode }) {
   const rows = queue.rows as ProjectRows;
   const byId = useMemo(() => new Map(rows.pieces.map((piece) => [piece.id, piece])), [rows.pieces]);
   const pieceOf = useCallback((id: string) => byId.get(id) ?? null, [byId]);
-  const { rim, studioId } = snapshot;
+  const { studioId } = snapshot;
+  // Within a project its own units and money count; else those of the project that was worked on last.
+  const open = useOpenProject()?.rows.project;
+  const rim = useMemo<Rim>(
+    () => (open ? { units: open.units, currency: open.currency, timeZone: open.timeZone } : snapshot.rim),
+    [open, snapshot.rim],
+  );
   const today = localToday(rim.timeZone);
   const access = useMemo<HouseAccess>(
     () => ({ ...queue, rows, rim, studioId, today, learn, pieceOf }),
