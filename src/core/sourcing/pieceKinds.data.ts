@@ -60,7 +60,7 @@ export const pieceKinds: readonly PieceKind[] = [
     care: 'tableware',
     fragile: true,
   }),
-  kind('jar', ['jar', 'bottle', 'canister'], ['function', 'filler'], { fragile: true }),
+  kind('jar', ['jar', 'bottle', 'canister'], ['function', 'filler'], { templateId: 'vase', fragile: true }),
   kind('shell', ['shell', 'driftwood', 'coral', 'stone', 'pebble', 'pinecone', 'beads'], ['texture', 'filler']),
   kind(
     'figure',
