@@ -83,7 +83,8 @@ export function canGauge(supply: SupplyRow, today: string): CanGauge {
             .filter((template) => template.id !== 'freeBox')
             .map((template) => ({
               templateId: template.id,
-              name: template.name,
+              // A kind goes by its first word here: a basket, of "basket or hamper".
+              name: (template.name.split(/,| or /)[0] ?? template.name).toLowerCase(),
               times: Math.floor(coversM2 / usualAreaM2(template.id)),
             }))
             .filter((entry) => entry.times > 0)

@@ -57,8 +57,8 @@ export function Can(props: { supply: SupplyRow; name: string; look: boolean; ope
             Enough for{' '}
             {gauge.covers
               .slice(0, 3)
-              .map((cover) => `${cover.times} ${cover.name.toLowerCase()}${cover.times > 1 ? 's' : ''}`)
-              .join(' or ')}{' '}
+              .map((cover) => `${cover.times} ${cover.name}${cover.times > 1 ? 's' : ''}`)
+              .join(', or ')}{' '}
             of usual size.
           </p>
         )}
