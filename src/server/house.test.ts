@@ -4,7 +4,7 @@ import type { PieceRow } from '@core/plan/houseRows';
 import { findFromPiece } from '@core/plan/stashPieces';
 import { unknownPiece } from '@core/sourcing/newPiece';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
-import { newSlot } from '../core/plan/newRows';
+import { newSlot, newSupply } from '../core/plan/newRows';
 import type { Database } from './persistence/database';
 import { attic, freshDatabase, type TestStudio, testStudio } from './test/studio';
 
@@ -371,6 +371,53 @@ describe('risers', () => {
     expect(answer.json.combinations[0]).toMatchObject({ heightMm: 65, offMm: -1 });
     expect(answer.json.combinations[0].pieces.map((row: { name: string }) => row.name)).toEqual(['Atlas', 'Novel']);
     expect((await studio.send('GET', '/api/house/risers?gapMm=0')).status).toBe(422);
+  });
+});
+
+describe('what projects share', () => {
+  it('is not removed from the house while one of them refers to it', async () => {
+    const { projectId } = await attic(studio);
+    const rows = await studio.rows(projectId);
+    const card = { id: randomUUID(), version: 1, name: 'Shared green', lab: labFromHex('#4f7a4b') };
+    await inHouse('', 'addColorCard', { row: card });
+    const supply = newSupply(randomUUID(), 'chalk', card.id, 'matt');
+    const bought = await studio.command(projectId, 'buySupply', {
+      supply,
+      amount: 946,
+      paid: 2400,
+      ledgerId: randomUUID(),
+      atMs: 0,
+    });
+    expect(bought.status, bought.text).toBe(200);
+    const refused = await inHouse('', 'removeSupply', { id: supply.id });
+    expect(refused.status).toBe(422);
+    expect(refused.json.fields[0].accepted).toContain('no project has paid for');
+    // The project can still be worked on.
+    const renamed = await studio.command(projectId, 'editProject', { id: rows.project.id, values: { room: 'Loft' } });
+    expect(renamed.status, renamed.text).toBe(200);
+  });
+
+  it('keeps a color that came with a file once a palette shows it', async () => {
+    const told = await studio.send('POST', '/api/house/import', {
+      kind: 'supplies',
+      text: 'Kind,Color,Color code,Left\nRibbon,Sea pink,#e0a0a0,3',
+      units: 'us',
+      currency: 'USD',
+      today: '2026-06-01',
+    });
+    const { actId } = JSON.parse(told.text.trim().split('\n').at(-1) ?? '{}');
+    const cards = (await studio.send('GET', '/api/house')).json.colorCards;
+    const pink = cards.find((card: { name: string }) => card.name === 'Sea pink');
+    const { projectId } = await attic(studio);
+    const { project } = await studio.rows(projectId);
+    const brief = { ...project.brief, palette: [{ colorCardId: pink.id, role: 'accent' as const }] };
+    expect((await studio.command(projectId, 'editProject', { id: project.id, values: { brief } })).status).toBe(200);
+    const undone = await inHouse('', 'undo', { actId, reversalIds: [] });
+    expect(undone.status).toBe(422);
+    expect(undone.json.fields[0]).toMatchObject({ field: 'colorCard', value: pink.id });
+    expect((await studio.command(projectId, 'editProject', { id: project.id, values: { room: 'x' } })).status).toBe(
+      200,
+    );
   });
 });
 

@@ -353,7 +353,6 @@ const definitions = [
   removeSupply,
   savePrice,
   removeCommand('removePrice', 'priceNotes', 'Price removed'),
-  addCommand('addGap', 'gaps', 'Gap noted'),
   editCommand('editGap', 'gaps', 'Gap changed'),
   addCommand('keepSearch', 'searches', 'Search kept'),
   removeCommand('removeSearch', 'searches', 'Search removed'),

@@ -6,7 +6,7 @@ import { type TableName, tableSchemas } from '../rows';
 import { type CommandDefinition, type Decision, defineCommand, refuse } from './command';
 
 /** The fields of a row that an edit may change: all but id and version, each on its own. */
-export function editable(table: TableName): z.ZodType<Record<string, unknown>> {
+function editable(table: TableName): z.ZodType<Record<string, unknown>> {
   const schema = tableSchemas[table] as unknown as z.ZodObject;
   const shape = { ...schema.shape };
   delete shape.id;

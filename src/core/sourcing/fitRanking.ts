@@ -28,7 +28,6 @@ type RankedFields = Pick<
   | 'fragile'
   | 'borrowedFrom'
   | 'backBy'
-  | 'seenOn'
 >;
 
 export const fitAspects = ['size', 'color', 'role', 'words', 'season', 'rest', 'care'] as const;

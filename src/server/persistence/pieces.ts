@@ -120,13 +120,12 @@ type Compact = [
   boolean,
   string,
   string | null,
-  string | null,
 ];
 
 /** What a ranking looks at of every piece in the house, as one list: arrays, since ten thousand objects are slow to read. */
 export async function piecesToRank({ scope, manager }: Transaction): Promise<FitPiece[]> {
   const found: { list: string }[] = await manager.query(
-    `select coalesce(json_agg(json_build_array(id, name, width_mm, depth_mm, height_mm, color_l, color_a, color_b, accent_l, accent_a, accent_b, roles, style, season, count, last_used_on, fragile, borrowed_from, back_by, seen_on)), '[]'::json)::text as list
+    `select coalesce(json_agg(json_build_array(id, name, width_mm, depth_mm, height_mm, color_l, color_a, color_b, accent_l, accent_a, accent_b, roles, style, season, count, last_used_on, fragile, borrowed_from, back_by)), '[]'::json)::text as list
      from "piece" where studio_id = $1 and deleted_at is null`,
     [scope.studioId],
   );
@@ -147,7 +146,6 @@ export async function piecesToRank({ scope, manager }: Transaction): Promise<Fit
       fragile: row[16],
       borrowedFrom: row[17],
       backBy: row[18],
-      seenOn: row[19],
     }),
   );
 }

@@ -22,6 +22,7 @@ import {
 } from '../persistence/snapshots';
 import { type Answer, Refusal, refused } from './answer';
 import { doublePlaces } from './doublePlaces';
+import { stillUsed } from './stillUsed';
 import { summaryOf } from './summary';
 import type { Surroundings } from './surroundings';
 import { undoAct } from './undoAct';
@@ -265,6 +266,8 @@ async function finish(
   const inHouse = projectId === transaction.scope.studioId;
   await recordAct(transaction, { id: actId, kind, projectId: inHouse ? null : projectId, changes }, undoesId);
   const rows = inHouse ? null : await projectRows(transaction, projectId);
+  const used = await stillUsed(transaction, changes);
+  if (used.length > 0) throw new Refusal(refused('command.refused', { fields: used }));
   if (rows) {
     const fields = await doublePlaces(transaction, rows, changes);
     if (fields.length > 0) throw new Refusal(refused('command.refused', { fields }));

@@ -1,4 +1,9 @@
-import type { HouseImportProgress, HouseImportWish, HousePreviewAnswer } from '@contract/house';
+import {
+  HOUSE_FILE_LIMIT,
+  type HouseImportProgress,
+  type HouseImportWish,
+  type HousePreviewAnswer,
+} from '@contract/house';
 import type { Fate, HouseTable } from '@core/formats/house/planImport';
 import { useQueryClient } from '@tanstack/react-query';
 import { Button, Progress, Select } from 'antd';
@@ -14,7 +19,6 @@ const kinds: readonly { value: HouseTable; title: string; hint: string }[] = [
   { value: 'prices', title: 'Prices', hint: 'packs, sizes, shops …' },
 ];
 const fateWords: Record<Fate, string> = { new: 'new', change: 'changed', same: 'here already', bad: 'not taken' };
-const MOST_BYTES = 10 * 1024 * 1024;
 
 /** Tables in from a spreadsheet and out to one: every line is shown before anything is written. */
 export function Files() {
@@ -56,7 +60,7 @@ export function Files() {
   };
   const take = async (chosen: File) => {
     setPreview(null);
-    if (chosen.size > MOST_BYTES) {
+    if (chosen.size > HOUSE_FILE_LIMIT) {
       setProblem(`${chosen.name}: ${Math.round(chosen.size / 1024 / 1024)} MB; accepted: a CSV file of at most 10 MB`);
       return;
     }
