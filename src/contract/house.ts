@@ -1,5 +1,4 @@
-import { coatings } from '@core/catalog/coatings';
-import { consumables } from '@core/catalog/consumables';
+import { supplyKind } from '@core/catalog/supplyKinds';
 import { houseTables } from '@core/formats/house/planImport';
 import { currencyCodes } from '@core/kernel/currencies.data';
 import { seasons } from '@core/plan/houseRows';
@@ -129,7 +128,7 @@ export const housePanelsAnswer = z.object({
     z.object({
       projectId: z.string(),
       projectName: z.string(),
-      kindId: z.string().refine((kind) => coatings.find(kind) !== undefined || consumables.find(kind) !== undefined),
+      kindId: z.string().refine((kind) => supplyKind(kind) !== undefined),
       colorCardId: z.string().nullable(),
       sheen: z.string().nullable(),
       amount: z.number(),

@@ -1,12 +1,13 @@
 import { estimatedShelfPrice } from '../catalog/assumptions';
 import { coatings } from '../catalog/coatings';
-import { consumables, type SupplyUnit } from '../catalog/consumables';
+import type { SupplyUnit } from '../catalog/consumables';
+import { supplyKind } from '../catalog/supplyKinds';
 import type { Amount } from '../kernel/amount';
 import { UNIT_PRICE_SCALE } from '../kernel/money';
 import { amountOfPrice, type Price } from '../kernel/price';
 import { cheapestPacks, type PackChoice, type PackPurchase } from '../pricing/cheapestPacks';
 import { withTax } from '../pricing/offer';
-import { kindOfSupplyKey, supplyKey } from '../recipe/supplyKey';
+import { partsOfSupplyKey, supplyKey } from '../recipe/supplyKey';
 import type { ProjectRows, SupplyRow } from './rows';
 
 /** A pack as it can be bought: its shelf price and where that is from. */
@@ -90,11 +91,11 @@ export class SupplyBook {
   }
 
   private make(key: string): BookSupply {
-    const [kindId = '', colorCardId = '', sheen = ''] = key.split('|');
+    const { kindId, colorCardId, sheen } = partsOfSupplyKey(key);
     const row = this.rowByKey.get(key) ?? null;
     const { project } = this.rows;
     const coating = coatings.find(kindId);
-    const consumable = consumables.find(kindOfSupplyKey(key));
+    const kind = supplyKind(kindId);
     const card = this.rows.colorCards.find((candidate) => candidate.id === colorCardId);
     const own = row
       ? this.rows.packs.filter(
@@ -104,7 +105,7 @@ export class SupplyBook {
     const till = (price: Price): Amount | null =>
       price.state === 'unknown' ? null : withTax(amountOfPrice(price), project.tax);
     const market = project.units === 'us' ? 'us' : 'metric';
-    const tablePacks = (coating?.packs ?? consumable?.packs ?? []).filter((pack) => pack.market === market);
+    const tablePacks = (kind?.packs ?? []).filter((pack) => pack.market === market);
     const packs: BookPack[] =
       own.length > 0
         ? own.map((pack) => ({
@@ -119,7 +120,7 @@ export class SupplyBook {
             const price = estimatedShelfPrice(pack.estimate, project.currency);
             return { id: pack.id, name: pack.name, size: pack.size, price, source: '', till: till(price) };
           });
-    const parts = [coating?.name ?? consumable?.name ?? kindId];
+    const parts = [kind?.name ?? kindId];
     if (card) parts.push(card.name);
     if (coating && coating.sheens.length > 1 && sheen) parts.push(sheen);
     return {
@@ -127,7 +128,7 @@ export class SupplyBook {
       row,
       name: parts.join(', '),
       colorHexLab: card?.lab ?? null,
-      unit: coating?.unit ?? consumable?.unit ?? 'mL',
+      unit: kind?.unit ?? 'mL',
       stash: row && row.stash.state !== 'none' ? row.stash.amount : 0,
       stashState: row?.stash.state ?? 'none',
       packs,

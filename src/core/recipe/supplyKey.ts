@@ -5,7 +5,8 @@ export function supplyKey(kindId: string, colorCardId: string | null, sheen: She
   return `${kindId}|${colorCardId ?? ''}|${sheen ?? ''}`;
 }
 
-/** The kind of a supply key: a coating or consumable id. */
-export function kindOfSupplyKey(key: string): string {
-  return key.slice(0, key.indexOf('|'));
+/** What a supply key was made of; the kind may be one that the tables do not know. */
+export function partsOfSupplyKey(key: string): { kindId: string; colorCardId: string | null; sheen: Sheen | null } {
+  const [kindId = '', colorCardId = '', sheen = ''] = key.split('|');
+  return { kindId, colorCardId: colorCardId || null, sheen: (sheen || null) as Sheen | null };
 }

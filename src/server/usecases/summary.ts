@@ -2,6 +2,7 @@ import type { ProjectSummary } from '@contract/answers';
 import { CORE_VERSION, computePlan } from '@core/plan/computePlan';
 import { ownedShare } from '@core/plan/ownedShare';
 import type { ProjectRows } from '@core/plan/rows';
+import { partsOfSupplyKey } from '@core/recipe/supplyKey';
 import type { Transaction } from '../persistence/scope';
 import { projectRows, staleSummaries, storeSummary } from '../persistence/snapshots';
 
@@ -26,10 +27,7 @@ export function summaryOf(rows: ProjectRows, nowMs: number): Omit<ProjectSummary
       freeMinutes: hands.freeMinutes === null ? null : Math.round(hands.freeMinutes),
     },
     lastUsableMs: days.lastUsableMs === null ? null : Math.round(days.lastUsableMs),
-    supplies: plan.supplies.map((line) => {
-      const [kindId = '', colorCardId = '', sheen = ''] = line.key.split('|');
-      return { kindId, colorCardId: colorCardId || null, sheen: sheen || null, amount: line.need };
-    }),
+    supplies: plan.supplies.map((line) => ({ ...partsOfSupplyKey(line.key), amount: line.need })),
     owned: {
       filled: share.filled,
       fromHouse: share.fromHouse,

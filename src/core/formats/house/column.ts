@@ -1,3 +1,4 @@
+import { hexFromLab, type Lab, labFromHex } from '../../color/lab';
 import { currencyCodes } from '../../kernel/currencies.data';
 import { parseLength } from '../../kernel/parseLength';
 import { parseMoney } from '../../kernel/parseMoney';
@@ -33,21 +34,21 @@ export interface Column<R> {
 const done: CellReading<null> = { ok: true, value: null };
 const no = (accepted: string): CellReading<null> => ({ ok: false, accepted });
 
-type Setter<R, T> = (into: R, value: T) => void;
-type Getter<R, T> = (from: R) => T;
-
-interface Named {
-  id: string;
+/** A column goes by the field of the line that it fills. */
+interface Named<R> {
+  id: keyof R & string;
   heading: string;
   words?: readonly string[];
 }
 
+/** Puts a value into a field; each reader gives what its field takes. */
+function put<R>(into: R, field: keyof R, value: unknown): CellReading<null> {
+  into[field] = value as R[typeof field];
+  return done;
+}
+
 /** Text of limited length. */
-export function textColumn<R>(
-  named: Named & { most: number; least?: number },
-  set: Setter<R, string>,
-  get: Getter<R, string>,
-): Column<R> {
+export function textColumn<R>(named: Named<R> & { most: number; least?: number }): Column<R> {
   return {
     id: named.id,
     heading: () => named.heading,
@@ -55,15 +56,14 @@ export function textColumn<R>(
     read: (cell, into) => {
       const text = undefused(cell).trim();
       if (text.length > named.most) return no(`text of at most ${named.most} characters`);
-      set(into, text);
-      return done;
+      return put(into, named.id, text);
     },
-    write: get,
+    write: (from) => String(from[named.id] ?? ''),
   };
 }
 
 /** A length, written so finely that it reads back as it was; a bare number is in the unit of the heading, else in that of the studio. */
-export function lengthColumn<R>(named: Named, set: Setter<R, number>, get: Getter<R, number | null>): Column<R> {
+export function lengthColumn<R>(named: Named<R>): Column<R> {
   return {
     id: named.id,
     heading: ({ units }) => `${named.heading} (${units === 'us' ? 'in' : 'cm'})`,
@@ -73,22 +73,17 @@ export function lengthColumn<R>(named: Named, set: Setter<R, number>, get: Gette
       const bare = /^[\d.\s/]+$/.test(text) && ['mm', 'cm', 'm', 'in', 'ft'].includes(unit);
       const read = parseLength(bare ? `${text} ${unit}` : text, rim.units);
       if (!read.ok) return no(rim.units === 'us' ? 'a length like 34 1/2 or 80 cm' : 'a length like 80 or 0.8 m');
-      set(into, Math.round(read.value * 100) / 100);
-      return done;
+      return put(into, named.id, Math.round(read.value * 100) / 100);
     },
     write: (from, { units }) => {
-      const mm = get(from);
+      const mm = from[named.id] as number | null;
       return mm === null ? '' : Math.round((mm / (units === 'us' ? MM_PER_INCH : 10)) * 10_000) / 10_000;
     },
   };
 }
 
 /** A whole number within limits. */
-export function countColumn<R>(
-  named: Named & { least: number; most: number },
-  set: Setter<R, number>,
-  get: Getter<R, number | null>,
-): Column<R> {
+export function countColumn<R>(named: Named<R> & { least: number; most: number }): Column<R> {
   return {
     id: named.id,
     heading: () => named.heading,
@@ -97,18 +92,16 @@ export function countColumn<R>(
       const value = parseNumber(plainNumber(cell, rim.decimal));
       if (value === null || !Number.isInteger(value) || value < named.least || value > named.most)
         return no(`a whole number from ${named.least} to ${named.most}`);
-      set(into, value);
-      return done;
+      return put(into, named.id, value);
     },
-    write: (from) => get(from) ?? '',
+    write: (from) => (from[named.id] as string | number | null) ?? '',
   };
 }
 
 /** A quantity with a unit of its own, by a reader that gives null for what it cannot read. */
 export function quantityColumn<R>(
-  named: Named & { accepted: string; unitHeading?: (rim: FileRim) => string },
+  named: Named<R> & { accepted: string; unitHeading?: (rim: FileRim) => string },
   read: (text: string, rim: FileRim, unit: string, into: R) => number | null,
-  set: Setter<R, number>,
   write: (from: R, rim: FileRim) => string | number,
 ): Column<R> {
   return {
@@ -118,8 +111,7 @@ export function quantityColumn<R>(
     read: (cell, into, rim, unit) => {
       const value = read(plainNumber(cell, rim.decimal), rim, unit, into);
       if (value === null) return no(named.accepted);
-      set(into, value);
-      return done;
+      return put(into, named.id, value);
     },
     write,
   };
@@ -127,9 +119,8 @@ export function quantityColumn<R>(
 
 /** Money in the currency of the line or the studio; minor units. */
 export function moneyColumn<R>(
-  named: Named,
+  named: Named<R>,
   currencyOf: (of: R, rim: FileRim) => string,
-  set: Setter<R, number>,
   write: (from: R) => string,
 ): Column<R> {
   return {
@@ -139,15 +130,14 @@ export function moneyColumn<R>(
     read: (cell, into, rim) => {
       const read = parseMoney(plainNumber(cell, rim.decimal), currencyOf(into, rim));
       if (!read.ok) return no('an amount of money like 12.50');
-      set(into, read.value);
-      return done;
+      return put(into, named.id, read.value);
     },
     write,
   };
 }
 
 /** A date as ISO writes it, or with days first and points (24.12.2026). A date with slashes is not guessed. */
-export function dateColumn<R>(named: Named, set: Setter<R, string>, get: Getter<R, string | null>): Column<R> {
+export function dateColumn<R>(named: Named<R>): Column<R> {
   return {
     id: named.id,
     heading: () => named.heading,
@@ -161,15 +151,14 @@ export function dateColumn<R>(named: Named, set: Setter<R, string>, get: Getter<
       const date = new Date(`${iso}T00:00:00Z`);
       if (!/^\d{4}-\d{2}-\d{2}$/.test(iso) || Number.isNaN(date.getTime()) || date.toISOString().slice(0, 10) !== iso)
         return no('a date like 2026-06-20 or 20.6.2026');
-      set(into, iso);
-      return done;
+      return put(into, named.id, iso);
     },
-    write: (from) => get(from) ?? '',
+    write: (from) => (from[named.id] as string | number | null) ?? '',
   };
 }
 
 /** Yes or no. */
-export function yesColumn<R>(named: Named, set: Setter<R, boolean>, get: Getter<R, boolean>): Column<R> {
+export function yesColumn<R>(named: Named<R>): Column<R> {
   return {
     id: named.id,
     heading: () => named.heading,
@@ -178,18 +167,15 @@ export function yesColumn<R>(named: Named, set: Setter<R, boolean>, get: Getter<
       const text = cell.trim().toLowerCase();
       const yes = ['yes', 'y', 'true', '1', 'x'].includes(text);
       if (!yes && !['no', 'n', 'false', '0'].includes(text)) return no('yes or no');
-      set(into, yes);
-      return done;
+      return put(into, named.id, yes);
     },
-    write: (from) => (get(from) ? 'yes' : ''),
+    write: (from) => (from[named.id] ? 'yes' : ''),
   };
 }
 
 /** One entry of a list, by its id or its name, whatever the case. */
 export function entryColumn<R>(
-  named: Named & { entries: readonly { id: string; name: string; words?: readonly string[] }[] },
-  set: Setter<R, string>,
-  get: Getter<R, string | null>,
+  named: Named<R> & { entries: readonly { id: string; name: string; words?: readonly string[] }[] },
 ): Column<R> {
   const byWord = new Map<string, string>();
   for (const entry of named.entries)
@@ -203,18 +189,34 @@ export function entryColumn<R>(
     read: (cell, into) => {
       const id = byWord.get(cell.trim().toLowerCase());
       if (id === undefined) return no(accepted);
-      set(into, id);
-      return done;
+      return put(into, named.id, id);
     },
     write: (from) => {
-      const id = get(from);
+      const id = from[named.id];
       return named.entries.find((entry) => entry.id === id)?.name ?? '';
     },
   };
 }
 
+/** A color by its code, kept in Lab. */
+export function colorColumn<R>(named: Named<R>): Column<R> {
+  return {
+    id: named.id,
+    heading: () => named.heading,
+    words: named.words ?? [],
+    read: (cell, into) => {
+      const match = /^#?([0-9a-f]{6})$/i.exec(cell.trim());
+      return match ? put(into, named.id, labFromHex(`#${match[1]}`)) : no('a color like #2f6f73');
+    },
+    write: (from) => {
+      const lab = from[named.id] as Lab | null;
+      return lab ? hexFromLab(lab) : '';
+    },
+  };
+}
+
 /** A currency by its code. */
-export function currencyColumn<R>(set: Setter<R, string>, get: Getter<R, string>): Column<R> {
+export function currencyColumn<R extends { currency: string }>(): Column<R> {
   return {
     id: 'currency',
     heading: () => 'Currency',
@@ -222,10 +224,9 @@ export function currencyColumn<R>(set: Setter<R, string>, get: Getter<R, string>
     read: (cell, into) => {
       const code = cell.trim().toUpperCase();
       if (!(currencyCodes as readonly string[]).includes(code)) return no('a currency code like USD');
-      set(into, code);
-      return done;
+      return put(into, 'currency', code);
     },
-    write: get,
+    write: (from) => from.currency,
   };
 }
 

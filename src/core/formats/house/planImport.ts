@@ -1,18 +1,16 @@
-import { coatings } from '../../catalog/coatings';
-import { consumables } from '../../catalog/consumables';
-import type { Lab } from '../../color/lab';
+import { supplyKind } from '../../catalog/supplyKinds';
 import { stated } from '../../kernel/price';
 import { sameValue } from '../../kernel/sameValue';
 import type { PieceRow, PriceNoteRow } from '../../plan/houseRows';
-import { newPack, newSupply } from '../../plan/newRows';
+import { newPack } from '../../plan/newRows';
 import type { ColorCardRow, PackRow, Row, SupplyRow } from '../../plan/rows';
-import { supplyKey } from '../../recipe/supplyKey';
 import { pieceKindOf, unknownPiece } from '../../sourcing/newPiece';
 import type { Sheen } from '../../state/surfaceState';
 import type { Table } from '../table/readTable';
 import { type CellProblem, type Column, type FileRim, proposeMapping, readLine } from './column';
 import { pieceColumns } from './pieceColumns';
 import { type PriceLineDraft, priceColumns, type SupplyLineDraft, supplyColumns } from './supplyColumns';
+import { SupplyIndex } from './supplyIndex';
 
 export const houseTables = ['pieces', 'supplies', 'prices'] as const;
 export type HouseTable = (typeof houseTables)[number];
@@ -307,51 +305,6 @@ const noteKey = (note: PriceNoteRow) =>
   [note.subject, note.subjectId, note.name.toLowerCase(), note.source.toLowerCase(), note.currency].join('|');
 
 function labelOf(draft: { kindId: string; colorName: string; sheen: Sheen | null }): string {
-  const kind = coatings.find(draft.kindId)?.name ?? consumables.find(draft.kindId)?.name ?? draft.kindId;
+  const kind = supplyKind(draft.kindId)?.name ?? draft.kindId;
   return [kind, draft.colorName, draft.sheen ?? ''].filter((word) => word !== '').join(', ');
-}
-
-/** Supplies and color cards as they are and as lines of a file add to them. */
-class SupplyIndex {
-  private readonly byKey: Map<string, { row: SupplyRow; stored: boolean }>;
-  private readonly cards: ColorCardRow[];
-  private readonly newId: () => string;
-
-  constructor(present: PresentHouse, newId: () => string) {
-    this.byKey = new Map(
-      present.supplies.map((row) => [supplyKey(row.kindId, row.colorCardId, row.sheen), { row, stored: true }]),
-    );
-    this.cards = [...present.colorCards];
-    this.newId = newId;
-  }
-
-  /** The supply that a line means, or a new one, with the color card it needs. */
-  supply(draft: { kindId: string; colorName: string; color: Lab | null; sheen: Sheen | null }): {
-    row: SupplyRow;
-    before: SupplyRow | null;
-    cards: Omit<HouseChange, 'line'>[];
-  } {
-    const coating = coatings.find(draft.kindId);
-    const cards: Omit<HouseChange, 'line'>[] = [];
-    let cardId: string | null = null;
-    if (draft.colorName !== '') {
-      const name = draft.colorName.toLowerCase();
-      let card = this.cards.find((known) => known.name.toLowerCase() === name);
-      if (!card) {
-        // Without a code nobody knows the color: a plain gray until somebody picks it.
-        card = { id: this.newId(), version: 1, name: draft.colorName, lab: draft.color ?? { L: 60, a: 0, b: 0 } };
-        this.cards.push(card);
-        cards.push({ table: 'colorCards', row: card, before: null });
-      }
-      cardId = card.id;
-    }
-    const sheen = draft.sheen ?? (coating ? (coating.sheens[0] ?? null) : null);
-    const known = this.byKey.get(supplyKey(draft.kindId, cardId, sheen));
-    const row = known?.row ?? newSupply(this.newId(), draft.kindId, cardId, sheen);
-    return { row, before: known ? known.row : null, cards };
-  }
-
-  keep(row: SupplyRow): void {
-    this.byKey.set(supplyKey(row.kindId, row.colorCardId, row.sheen), { row, stored: true });
-  }
 }

@@ -1,5 +1,4 @@
-import { coatings } from '@core/catalog/coatings';
-import { consumables } from '@core/catalog/consumables';
+import { unitOfKind } from '@core/catalog/supplyKinds';
 import { tools } from '@core/catalog/tools';
 import { stated } from '@core/kernel/price';
 import type { PriceNoteRow } from '@core/plan/houseRows';
@@ -29,9 +28,7 @@ export function AddPrice(props: { onDone: () => void }) {
   const [seenOn, setSeenOn] = useState<string | null>(today);
   const [kind = '', id = ''] = subject.split(':');
   const supply = kind === 'supply' ? rows.supplies.find((row) => row.id === id) : undefined;
-  const unit = supply
-    ? (coatings.find(supply.kindId)?.unit ?? consumables.find(supply.kindId)?.unit ?? 'piece')
-    : 'piece';
+  const unit = supply ? unitOfKind(supply.kindId) : 'piece';
   const ready = price !== null && (supply === undefined || size !== null);
   const save = () => {
     if (price === null) return;

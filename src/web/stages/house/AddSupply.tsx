@@ -1,5 +1,6 @@
 import { coatings } from '@core/catalog/coatings';
 import { consumables } from '@core/catalog/consumables';
+import { supplyKinds, unitOfKind } from '@core/catalog/supplyKinds';
 import { newSupply } from '@core/plan/newRows';
 import type { SupplyRow } from '@core/plan/rows';
 import { supplyKey } from '@core/recipe/supplyKey';
@@ -13,7 +14,7 @@ import { ColorCardPicker } from '../../ui/ColorCardPicker';
 import { Choice, NumberField } from '../../ui/fields';
 import styles from './house.module.css';
 
-import { fills, unitOf } from './supplyNames';
+import { fills } from './supplyNames';
 
 /** One more can in four answers: what it is, its color, what a full one holds, about how full. */
 export function AddSupply(props: { onDone: () => void }) {
@@ -26,7 +27,7 @@ export function AddSupply(props: { onDone: () => void }) {
   const [share, setShare] = useState<(typeof fills)[number]['value']>('0.5');
   const coating = coatings.find(kindId);
   const consumable = consumables.find(kindId);
-  const unit = unitOf({ kindId });
+  const unit = unitOfKind(kindId);
   const colored = coating ? coating.role === 'paint' : (consumable?.colored ?? false);
   const sheens = coating?.sheens ?? [];
   const packs = (coating?.packs ?? consumable?.packs ?? []).filter(
@@ -62,7 +63,7 @@ export function AddSupply(props: { onDone: () => void }) {
         <Choice<string>
           label="What is it"
           value={kindId}
-          options={[...coatings.all, ...consumables.all].map((entry) => ({ value: entry.id, label: entry.name }))}
+          options={supplyKinds.map((entry) => ({ value: entry.id, label: entry.name }))}
           onChange={(next) => {
             setKind(next);
             setSheen(null);

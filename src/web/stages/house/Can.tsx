@@ -1,4 +1,5 @@
 import type { SupplyUnit } from '@core/catalog/consumables';
+import { unitOfKind } from '@core/catalog/supplyKinds';
 import { hexFromLab } from '@core/color/lab';
 import { canGauge } from '@core/plan/canGauge';
 import type { SupplyRow } from '@core/plan/rows';
@@ -12,7 +13,7 @@ import { CanDrawing } from './CanDrawing';
 import styles from './house.module.css';
 import { usePanels } from './Panels';
 
-import { fills, unitOf } from './supplyNames';
+import { fills } from './supplyNames';
 
 /** One can: its gauge, who wants of it, the question whether it is still there, its facts on request. */
 export function Can(props: { supply: SupplyRow; name: string; look: boolean; open: boolean; onToggle: () => void }) {
@@ -20,7 +21,7 @@ export function Can(props: { supply: SupplyRow; name: string; look: boolean; ope
   const { rows, rim, run, today } = useHouse();
   const panels = usePanels();
   const gauge = canGauge(supply, today);
-  const unit = unitOf(supply);
+  const unit = unitOfKind(supply.kindId);
   const card = rows.colorCards.find((entry) => entry.id === supply.colorCardId);
   const amount = supply.stash.state === 'none' ? 0 : supply.stash.amount;
   const key = supplyKey(supply.kindId, supply.colorCardId, supply.sheen);

@@ -1,6 +1,4 @@
 import { materials, oldFinishes, substrates } from '@core/catalog/substrates';
-import { hexFromLab, type Lab } from '@core/color/lab';
-import type { Swatch } from '@core/color/palette';
 import { G_PER_POUND, parseWeight } from '@core/kernel/parseQuantity';
 import { type PieceRow, seasons } from '@core/plan/houseRows';
 import { slotRoles } from '@core/plan/rows';
@@ -8,14 +6,13 @@ import { pieceKindOf } from '@core/sourcing/newPiece';
 import type { Placement } from '@core/sourcing/placements';
 import { furnitureTemplates } from '@core/surface/templates';
 import { Button, Checkbox, Select } from 'antd';
-import { useState } from 'react';
 import { useHouse } from '../../app/houseStore';
-import { colorsOfPhoto } from '../../app/photoColors';
 import { dayOf } from '../../app/words';
 import { LabField } from '../../ui/ColorCardPicker';
 import { Choice, DateField, LengthField, MoneyField, NumberField, TextField, TypedField } from '../../ui/fields';
 import { photoAddress } from '../../ui/photoAddress';
 import styles from './house.module.css';
+import { PhotoColors } from './PhotoColors';
 import { PieceFace } from './PieceFace';
 import { placementWords, seasonWords } from './words';
 
@@ -312,48 +309,5 @@ export function PieceSheet(props: {
         Remove from the house
       </Button>
     </aside>
-  );
-}
-
-/** The colors of a piece's photo, to be taken as its color or its second one. */
-function PhotoColors(props: { photoId: string; onColor: (lab: Lab) => void; onAccent: (lab: Lab) => void }) {
-  const [swatches, setSwatches] = useState<Swatch[] | 'working' | 'failed' | null>(null);
-  const look = async () => {
-    setSwatches('working');
-    try {
-      const response = await fetch(photoAddress(props.photoId, 'thumbnail'));
-      if (!response.ok) throw new Error('no picture');
-      setSwatches(await colorsOfPhoto(await response.blob(), 6));
-    } catch {
-      setSwatches('failed');
-    }
-  };
-  if (!Array.isArray(swatches))
-    return (
-      <p>
-        <Button size="small" loading={swatches === 'working'} onClick={() => void look()}>
-          Colors from the photo
-        </Button>
-        {swatches === 'failed' && <span role="alert"> The photo cannot be read just now.</span>}
-      </p>
-    );
-  return (
-    <p className={styles.photoColors}>
-      {swatches.map(({ lab }) => (
-        <span key={hexFromLab(lab)}>
-          <i style={{ background: hexFromLab(lab) }} />
-          <button type="button" onClick={() => props.onColor(lab)} aria-label={`${hexFromLab(lab)} is its color`}>
-            color
-          </button>
-          <button
-            type="button"
-            onClick={() => props.onAccent(lab)}
-            aria-label={`${hexFromLab(lab)} is its second color`}
-          >
-            second
-          </button>
-        </span>
-      ))}
-    </p>
   );
 }

@@ -1,5 +1,4 @@
-import { coatings } from '@core/catalog/coatings';
-import { consumables } from '@core/catalog/consumables';
+import { supplyKind, unitOfKind } from '@core/catalog/supplyKinds';
 import { tools } from '@core/catalog/tools';
 import { amountOfPrice, type Price, stated } from '@core/kernel/price';
 import { newPack, newSupply } from '@core/plan/newRows';
@@ -22,7 +21,7 @@ const minorOf = (price: Price): number | null => (price.state === 'unknown' ? nu
 /** What one unit costs in a pack, in words: the figure by which packs and shops compare. */
 function unitPrice(pack: PackRow, supply: SupplyRow, rim: Rim): string {
   const price = minorOf(pack.price);
-  const unit = coatings.find(supply.kindId)?.unit ?? consumables.find(supply.kindId)?.unit ?? 'piece';
+  const unit = unitOfKind(supply.kindId);
   if (price === null) return '';
   const each = (price / pack.size) * perShownUnit(unit, rim.units);
   return `${formatMoney(Math.round(each), pack.currency || rim.currency)} per ${supplyUnitWords(unit, rim.units, false)}`;
@@ -75,7 +74,7 @@ export function Prices() {
             );
             const row =
               supply ?? newSupply(crypto.randomUUID(), need.kindId, need.colorCardId, need.sheen as SupplyRow['sheen']);
-            const unit = coatings.find(need.kindId)?.unit ?? consumables.find(need.kindId)?.unit ?? 'piece';
+            const unit = unitOfKind(need.kindId);
             return (
               <MissingPrice
                 key={`${need.kindId}|${need.colorCardId}|${need.sheen}`}
@@ -167,7 +166,7 @@ function perUnit(pack: PackRow): number {
 function PackLine(props: { pack: PackRow; supply: SupplyRow; all: readonly PackRow[]; best: boolean }) {
   const { pack, supply } = props;
   const { rim, run } = useHouse();
-  const unit = coatings.find(supply.kindId)?.unit ?? consumables.find(supply.kindId)?.unit ?? 'piece';
+  const unit = unitOfKind(supply.kindId);
   const save = (change: Partial<PackRow> | null) =>
     run('saveSupply', {
       supply,
@@ -211,7 +210,7 @@ function PackLine(props: { pack: PackRow; supply: SupplyRow; all: readonly PackR
 function MissingPrice(props: { name: string; why: string; row: SupplyRow }) {
   const { rows, rim, run, today } = useHouse();
   const { row } = props;
-  const kind = coatings.find(row.kindId) ?? consumables.find(row.kindId);
+  const kind = supplyKind(row.kindId);
   const packs = (kind?.packs ?? []).filter((pack) => pack.market === (rim.units === 'us' ? 'us' : 'metric'));
   const [packId, setPack] = useState(packs[0]?.id ?? '');
   const chosen = packs.find((pack) => pack.id === packId) ?? packs[0];

@@ -1,4 +1,5 @@
 import type { SupplyUnit } from '@core/catalog/consumables';
+import { unitOfKind } from '@core/catalog/supplyKinds';
 import { newSupply } from '@core/plan/newRows';
 import type { SupplyRow } from '@core/plan/rows';
 import { supplyKey } from '@core/recipe/supplyKey';
@@ -7,7 +8,7 @@ import { supplyWords } from '../../app/words';
 import styles from './house.module.css';
 import { usePanels } from './Panels';
 
-import { supplyName, unitOf } from './supplyNames';
+import { supplyName } from './supplyNames';
 
 /** What the plans of all projects want and nothing of it is on the shelf, summed over the projects. */
 export function WantedSupplies() {
@@ -23,7 +24,7 @@ export function WantedSupplies() {
     const sheen = need.sheen as SupplyRow['sheen'];
     const key = supplyKey(need.kindId, need.colorCardId, sheen);
     if (here.has(key)) continue;
-    const unit = unitOf(need);
+    const unit = unitOfKind(need.kindId);
     const entry = wanted.get(key) ?? {
       name: supplyName(newSupply('', need.kindId, need.colorCardId, sheen), rows.colorCards),
       unit,

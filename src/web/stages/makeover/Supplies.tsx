@@ -3,8 +3,7 @@ import { stated } from '@core/kernel/price';
 import { newPack, newSupply } from '@core/plan/newRows';
 import type { PackRow, SupplyRow } from '@core/plan/rows';
 import type { PackPurchase } from '@core/pricing/cheapestPacks';
-import { kindOfSupplyKey } from '@core/recipe/supplyKey';
-import type { Sheen } from '@core/state/surfaceState';
+import { partsOfSupplyKey } from '@core/recipe/supplyKey';
 import { Button } from 'antd';
 import { useState } from 'react';
 import { useProject } from '../../app/projectStore';
@@ -79,17 +78,10 @@ function SupplyEditor(props: { supplyKey: string; purchase: PackPurchase }) {
   const { rows, plan, run } = useProject();
   const rim = useRim();
   const supply = plan.sums.book.get(props.supplyKey);
-  const [kindId = '', cardId = '', sheen = ''] = props.supplyKey.split('|');
   const perShown = perShownUnit(supply.unit, rim.units);
   const unitName = supplyUnitWords(supply.unit, rim.units);
-  const row: SupplyRow =
-    supply.row ??
-    newSupply(
-      crypto.randomUUID(),
-      kindOfSupplyKey(props.supplyKey) || kindId,
-      cardId === '' ? null : cardId,
-      sheen === '' ? null : (sheen as Sheen),
-    );
+  const { kindId, colorCardId, sheen } = partsOfSupplyKey(props.supplyKey);
+  const row: SupplyRow = supply.row ?? newSupply(crypto.randomUUID(), kindId, colorCardId, sheen);
   const ownPacks: PackRow[] = supply.row
     ? rows.packs
         .filter((pack) => pack.supplyId === row.id && (pack.currency === '' || pack.currency === rim.currency))

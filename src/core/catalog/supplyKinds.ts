@@ -1,0 +1,16 @@
+import type { Coating } from './coating';
+import { coatings } from './coatings';
+import { type Consumable, consumables, type SupplyUnit } from './consumables';
+
+/** Everything that can stand on a shelf as a supply: coatings, then consumables. */
+export const supplyKinds: readonly (Coating | Consumable)[] = [...coatings.all, ...consumables.all];
+
+/** The kind of a supply by its id; undefined when the tables do not know it. */
+export function supplyKind(kindId: string): Coating | Consumable | undefined {
+  return coatings.find(kindId) ?? consumables.find(kindId);
+}
+
+/** What a supply of a kind is counted in; pieces when nobody knows the kind. */
+export function unitOfKind(kindId: string): SupplyUnit {
+  return supplyKind(kindId)?.unit ?? 'piece';
+}
