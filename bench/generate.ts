@@ -4,7 +4,7 @@ import { seededRandom } from '@core/kernel/seededRandom';
 import { newSlot, newSpot } from '@core/plan/newRows';
 import type { FindRow, OfferRow, OptionRow, ProjectRows, RecipeRow } from '@core/plan/rows';
 import { plainStory } from '@core/pricing/priceStory';
-import { recipeFor } from '@core/recipe/recipeBody';
+import { chosenLayer, recipeFor } from '@core/recipe/recipeBody';
 import { emptyBrief, emptyHousehold } from '@core/state/brief';
 import { completeMeasures } from '@core/surface/furnitureTemplate';
 import { furnitureTemplates } from '@core/surface/templates';
@@ -106,16 +106,7 @@ export function largeProject(seed: number): ProjectRows {
     const withRecipe = n < 60;
     if (withRecipe) {
       const body = recipeFor(find.id, template.id, find.measures, id());
-      body.layers = [
-        {
-          id: id(),
-          coatingId: pick(paints),
-          colorCardId: pick(colorCards).id,
-          sheen: 'matt',
-          zoneKeys: 'all',
-          coats: null,
-        },
-      ];
+      body.layers = [chosenLayer(id(), pick(paints), { colorCardId: pick(colorCards).id })];
       const recipe = { id: id(), version: 1, name: find.name, body, doneOn: null };
       recipes.push(recipe);
       option(slot.id, 'makeover', part, recipe.id);

@@ -1,13 +1,14 @@
 import { CORE_VERSION, FIGURES_VERSION } from '@core/plan/computePlan';
 import type { ProjectRows, Row } from '@core/plan/rows';
 import { ledgerInOrder } from '@core/pricing/ledger';
+import { cardsOfRecipe } from '@core/recipe/recipeBody';
 import { z } from 'zod';
 import { type FieldError, fieldErrorsOf } from './fieldErrors';
 import { projectSchema, type TableName, tableNames, tableSchemas } from './rows';
 import { upgradeFile } from './upgrades';
 
 export const PROJECT_FILE_FORMAT = 'euporia.project';
-export const PROJECT_FILE_VERSION = 3;
+export const PROJECT_FILE_VERSION = 4;
 export const PROJECT_FILE_LIMIT = 50 * 1024 * 1024;
 
 const moment = z
@@ -55,8 +56,7 @@ export function writeProjectFile(rows: ProjectRows, asOf: string, studioId: stri
   const cards = new Set<string>();
   for (const { colorCardId } of rows.project.brief.palette) cards.add(colorCardId);
   for (const slot of rows.slots) for (const cardId of slot.colorCardIds) cards.add(cardId);
-  for (const recipe of rows.recipes)
-    for (const layer of recipe.body.layers) if (layer.colorCardId) cards.add(layer.colorCardId);
+  for (const recipe of rows.recipes) for (const cardId of cardsOfRecipe(recipe.body)) cards.add(cardId);
   const supplies = rows.supplies.filter((supply) => supply.colorCardId === null || cards.has(supply.colorCardId));
   const supplyIds = new Set(supplies.map((supply) => supply.id));
   const plain = <T extends Row>(list: readonly T[]): T[] => [...list].sort((a, b) => (a.id < b.id ? -1 : 1));
@@ -177,6 +177,8 @@ export function referenceErrors(rows: ProjectRows): FieldError[] {
     recipe.body.layers.forEach((layer, j) =>
       need(`recipes.${i}.body.layers.${j}.colorCardId`, 'colorCards', layer.colorCardId),
     );
+    for (const [layerId, cardId] of Object.entries(recipe.body.primerTints))
+      need(`recipes.${i}.body.primerTints.${layerId}`, 'colorCards', cardId);
   });
   rows.finds.forEach((find, i) => need(`finds.${i}.pieceId`, 'pieces', find.pieceId));
   rows.supplies.forEach((supply, i) => need(`supplies.${i}.colorCardId`, 'colorCards', supply.colorCardId));

@@ -12,7 +12,6 @@ import { seasons } from '@core/plan/houseRows';
 import type * as core from '@core/plan/rows';
 import { findStates, importances, optionKinds, photoKinds, slotRoles } from '@core/plan/rows';
 import type { PriceStory } from '@core/pricing/priceStory';
-import type { RecipeBody } from '@core/recipe/recipeBody';
 import {
   amountSchools,
   arrangingSchools,
@@ -22,20 +21,18 @@ import {
   preparationSchools,
 } from '@core/state/brief';
 import { furnitureTemplates } from '@core/surface/templates';
-import { zoneUses } from '@core/surface/zone';
 import { z } from 'zod';
 import { id, line, localDate, minorUnits, moment, number, oneOf, registered, version, wholeNumber } from './accept';
+import { recipeBodySchema } from './recipeBody';
+import { lab, measures, sheen } from './surface';
 
 const percentThousandths = (most: number) => wholeNumber(0, most, 'a percentage in thousandths');
 const lengthMm = number(0.1, LONGEST_MM, 'a length in mm');
-const lab = z.strictObject({ L: number(0, 100), a: number(-160, 160), b: number(-160, 160) });
-const sheen = oneOf(['raw', 'matt', 'satin', 'gloss', 'unknown']);
 const place = number(-LONGEST_MM, LONGEST_MM, 'a place in mm');
 const perSeat = z.strictObject({
   parts: wholeNumber(1, 20, 'pieces for each seat'),
   spares: wholeNumber(0, 100, 'spares'),
 });
-const measures = z.record(z.string().max(40), number(0, LONGEST_MM, 'a measure'));
 const sizeRange = z
   .strictObject({ minimumMm: lengthMm.nullable(), maximumMm: lengthMm.nullable() })
   .refine((range) => range.minimumMm === null || range.maximumMm === null || range.minimumMm <= range.maximumMm, {
@@ -84,57 +81,6 @@ export const priceStorySchema = z
     error: 'no more usable pieces than the pack holds',
     path: ['usable'],
   }) satisfies z.ZodType<PriceStory>;
-
-const zoneEdit = z.strictObject({
-  included: z.boolean().optional(),
-  use: z
-    .enum(zoneUses as [string, ...string[]])
-    .transform((use) => use as (typeof zoneUses)[number])
-    .optional(),
-  sides: z.union([z.literal(1), z.literal(2)]).optional(),
-  textureFactor: number(0.5, 5, 'a texture factor').optional(),
-  detail: oneOf(['flat', 'profiles', 'spindles']).optional(),
-  areaM2: number(0.0001, 100, 'an area in m²').optional(),
-});
-
-/** A recipe as stored. Unknown templates and coatings stay as they are: they are shown as unknown, not lost. */
-export const recipeBodySchema = z.strictObject({
-  version: z.literal(1),
-  pieces: z
-    .array(
-      z.strictObject({
-        id: line(1, 80),
-        findId: id,
-        templateId: line(1, 60),
-        measures,
-        count: wholeNumber(1, 200, 'a number of pieces'),
-        zoneEdits: z.record(z.string().max(60), zoneEdit),
-      }),
-    )
-    .max(30, 'at most 30 pieces'),
-  layers: z
-    .array(
-      z.strictObject({
-        id: line(1, 80),
-        coatingId: line(1, 60),
-        colorCardId: id.nullable(),
-        sheen,
-        zoneKeys: z.union([z.literal('all'), z.array(z.string().max(160)).max(200)]),
-        coats: wholeNumber(0, 12, 'a number of coats').nullable(),
-      }),
-    )
-    .max(20, 'at most 20 layers'),
-  dropped: z.array(z.string().max(200)).max(40),
-  school: oneOf(['untilHidden', 'alwaysTwo', 'asLabel']).nullable(),
-  labelCoats: wholeNumber(1, 12, 'a number of coats').nullable(),
-  stepEdits: z.record(
-    z.string().max(200),
-    z.strictObject({
-      runMinutes: number(0, 6000, 'minutes').optional(),
-      waitHours: number(0, 2000, 'hours').optional(),
-    }),
-  ),
-}) satisfies z.ZodType<RecipeBody>;
 
 const row = { id, version };
 

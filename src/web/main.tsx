@@ -69,6 +69,11 @@ const router = createBrowserRouter([
         ErrorBoundary: RouteError,
       },
       {
+        path: 'makeover/labels',
+        lazy: async () => ({ Component: (await import('./stages/makeover')).LabelsPage }),
+        ErrorBoundary: RouteError,
+      },
+      {
         path: 'makeover/:recipeId',
         lazy: async () => ({ Component: (await import('./stages/makeover')).MakeoverPage }),
         ErrorBoundary: RouteError,

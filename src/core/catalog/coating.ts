@@ -5,8 +5,26 @@ import type { WeatherLimits } from '../state/step';
 import type { Film, Sheen } from '../state/surfaceState';
 import type { Figure } from './figure';
 
-export type CoatingGroup = 'waterbornePaint' | 'waterborneClear' | 'solventPaint' | 'solventClear' | 'primer';
-export type CoatingRole = 'paint' | 'primer' | 'clear';
+/** Families by which the compatibility table speaks of layers. */
+export type CoatingGroup =
+  | 'waterbornePaint'
+  | 'waterborneClear'
+  | 'oilPaint'
+  | 'oilClear'
+  | 'solventPaint'
+  | 'solventClear'
+  | 'waterborneStain'
+  | 'oilStain'
+  | 'sealingStain'
+  | 'glaze'
+  | 'wax'
+  | 'conditioner'
+  | 'primer'
+  | 'decoupage'
+  | 'film';
+
+/** A paint hides what is beneath; a translucent coat lets it show; a primer carries; a clear coat protects. */
+export type CoatingRole = 'paint' | 'translucent' | 'primer' | 'clear';
 
 /** A size a coating is usually sold in; `estimate` is a rough shelf price in whole dollars, euros or pounds. */
 export interface PackSize {
@@ -18,6 +36,15 @@ export interface PackSize {
   estimate: { low: number; likely: number; high: number } | null;
 }
 
+/**
+ * When a finish asks for a clear coat: always, where hands or weather reach it, only on table tops and in the wet,
+ * never, or not at all because a clear coat spoils it.
+ */
+export type TopcoatDemand = 'always' | 'handled' | 'hardWear' | 'never' | 'forbidden';
+
+/** What a product is, as cautions look at it. */
+export type Hazard = 'waterborne' | 'powder' | 'aerosol' | 'spirit' | 'oil' | 'wax' | 'epoxy';
+
 /** One row of the coatings table. Spreading rate is m² per liter, or m² per can and light coat for aerosols. */
 export interface Coating {
   id: string;
@@ -25,11 +52,14 @@ export interface Coating {
   role: CoatingRole;
   group: CoatingGroup;
   film: Film;
+  /** The technique it is usually put on with. */
   techniqueId: string;
   unit: 'mL' | 'can';
   spreadingRate: Figure;
-  /** Hiding and coats; a clear coat uses `similar` only. */
+  /** Hiding and coats; what does not hide uses `similar` only. */
   hiding: HidingRow;
+  /** For a translucent coat: the share of the difference to its own color that one coat covers, 0 to 1. */
+  opacity: number | null;
   /** Drying and clean-up. Hours at 21 °C and 50 % relative humidity. */
   touchHours: Figure;
   recoatHours: Figure;
@@ -39,18 +69,32 @@ export interface Coating {
   fullCureDays: Figure;
   /** How long an opened can keeps, in months. */
   openedLifeMonths: Figure;
+  /** Hours that a mixed portion keeps, for what is mixed before use. */
+  mixedLifeHours: number | null;
   limits: WeatherLimits;
   sheens: readonly Sheen[];
-  outdoors: 'yes' | 'no' | 'ifSealed';
-  /** Uses that ask for a clear coat over it. */
-  topcoat: 'always' | 'never';
-  foodUse: 'displayOnly' | 'afterFullCureIfLabelled';
-  hazard: 'waterborne' | 'aerosol' | 'spirit' | 'oil';
+  outdoors: 'yes' | 'no' | 'ifSealed' | 'ifLabelled';
+  topcoat: TopcoatDemand;
+  /** Whether its coats are sanded lightly between each other. */
+  sandBetween: boolean;
+  foodUse: 'displayOnly' | 'outsideBelowRim' | 'afterFullCureIfLabelled' | 'nowhereNear';
+  hazard: Hazard;
   cleanUp: 'water' | 'aerosol' | 'solvent';
-  /** Only for primers: what it is made to lie on, and whether it holds back tannin and stains. */
-  primer: { madeFor: readonly string[]; blocksBleed: boolean; bondsWithoutScuff: boolean; color: string } | null;
+  /** Only for primers: what it lies on, whether it holds back tannin and stains; color null leaves the ground's. */
+  primer: {
+    madeFor: readonly string[];
+    blocksBleed: boolean;
+    bondsWithoutScuff: boolean;
+    tintable: boolean;
+    color: string | null;
+  } | null;
   packs: readonly PackSize[];
   source: Source;
+}
+
+/** Whether a coating is told apart by its color, and asks for one. */
+export function isColored(coating: Coating): boolean {
+  return coating.role === 'paint' || coating.role === 'translucent';
 }
 
 export type { CoatRange };

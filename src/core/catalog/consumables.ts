@@ -8,7 +8,7 @@ export type SupplyUnit = 'mL' | 'can' | 'sheet' | 'm' | 'piece' | 'g';
 export interface Consumable {
   id: string;
   name: string;
-  unit: Exclude<SupplyUnit, 'mL' | 'can'>;
+  unit: Exclude<SupplyUnit, 'can'>;
   /** Whether its color tells one from another: ribbon does, sandpaper does not. */
   colored: boolean;
   packs: readonly PackSize[];
@@ -40,6 +40,24 @@ export const consumables = createRegistry<Consumable>('consumables', [
       { id: 'sheetMetric', name: 'single sheet', size: 1, market: 'metric', estimate: { low: 1, likely: 1, high: 2 } },
       { id: 'sheets5Metric', name: 'pack of 5', size: 5, market: 'metric', estimate: { low: 3, likely: 4, high: 7 } },
     ],
+  },
+  { id: 'maskingTape', name: 'Masking tape', unit: 'm', colored: false, packs: packs(['roll', 50, 4, 6, 9]) },
+  { id: 'rag', name: 'Cotton rags', unit: 'piece', colored: false, packs: packs(['pack of 12', 12, 5, 8, 12]) },
+  { id: 'filler', name: 'Wood filler', unit: 'g', colored: false, packs: packs(['tub', 250, 5, 8, 12]) },
+  {
+    id: 'mineralSpirits',
+    name: 'Mineral spirits',
+    unit: 'mL',
+    colored: false,
+    packs: packs(['quart or liter', 950, 7, 10, 15]),
+  },
+  { id: 'alcohol', name: 'Denatured alcohol', unit: 'mL', colored: false, packs: packs(['pint', 473, 6, 9, 13]) },
+  {
+    id: 'stripper',
+    name: 'Paint stripper, benzyl alcohol',
+    unit: 'mL',
+    colored: false,
+    packs: packs(['quart or liter', 950, 18, 26, 38]),
   },
   { id: 'ribbon', name: 'Ribbon', unit: 'm', colored: true, packs: packs(['roll', 9, 3, 5, 9]) },
   { id: 'twine', name: 'Twine', unit: 'm', colored: false, packs: packs(['ball', 60, 3, 5, 8]) },

@@ -1,5 +1,6 @@
 import { createRegistry } from '../kernel/registry';
-import { type Substrate, substrateRows } from './substrates.data';
+import type { Substrate } from './substrate';
+import { substrateRows } from './substrates.data';
 
 /** All substrates by id: bare materials and old finishes. */
 export const substrates = createRegistry<Substrate>('substrates', substrateRows);

@@ -9,15 +9,25 @@ export interface Tool {
   usuallyOwned: boolean;
 }
 
+const tool = (
+  id: string,
+  name: string,
+  [low, likely, high]: [number, number, number],
+  usuallyOwned: boolean,
+): Tool => ({ id, name, price: { low, likely, high }, usuallyOwned });
+
 export const toolRows: readonly Tool[] = [
-  { id: 'brush', name: 'Synthetic brush, 2 in', price: { low: 6, likely: 11, high: 18 }, usuallyOwned: true },
-  { id: 'sandingBlock', name: 'Sanding block', price: { low: 3, likely: 5, high: 9 }, usuallyOwned: true },
-  { id: 'dustMask', name: 'Dust mask, N95 or P2', price: { low: 2, likely: 3, high: 5 }, usuallyOwned: true },
-  {
-    id: 'respirator',
-    name: 'Respirator for organic vapor and particles',
-    price: { low: 25, likely: 35, high: 50 },
-    usuallyOwned: false,
-  },
-  { id: 'screwdriver', name: 'Screwdriver', price: { low: 4, likely: 8, high: 15 }, usuallyOwned: true },
+  tool('brush', 'Synthetic brush, 2 in', [6, 11, 18], true),
+  tool('artistBrush', 'Small round and flat brushes', [4, 7, 12], true),
+  tool('chipBrush', 'Stiff bristle brush', [1, 2, 4], true),
+  tool('foamPad', 'Foam pads', [2, 3, 5], true),
+  tool('stencilBrush', 'Stencil brush', [4, 6, 10], false),
+  tool('stencil', 'Stencil', [6, 12, 25], false),
+  tool('waxBrush', 'Wax brush', [10, 16, 30], false),
+  tool('sandingBlock', 'Sanding block', [3, 5, 9], true),
+  tool('scraper', 'Scraper', [4, 7, 12], true),
+  tool('dustMask', 'Dust mask, N95 or P2', [2, 3, 5], true),
+  tool('respirator', 'Respirator for organic vapor and particles', [25, 35, 50], false),
+  tool('chemicalGloves', 'Chemical-resistant gloves', [4, 7, 12], true),
+  tool('screwdriver', 'Screwdriver', [4, 8, 15], true),
 ];

@@ -14,6 +14,7 @@ export type Unit =
   | 'm2PerL'
   | 'm2PerCan'
   | 'minPerM2'
+  | 'celsius'
   | 'percent'
   | 'ratio'
   | 'coats'

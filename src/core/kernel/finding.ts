@@ -13,6 +13,8 @@ export interface Where {
 export type Fix =
   | { kind: 'restoreProposal'; proposal: string }
   | { kind: 'replaceCoating'; layerId: string; coatingId: string }
+  | { kind: 'setTechnique'; layerId: string; techniqueId: string }
+  | { kind: 'tintPrimer'; layerId: string; tint: 'gray' | 'tinted'; lab: { L: number; a: number; b: number } }
   | { kind: 'setLeadTest'; findId: string };
 
 /** A problem or a hint as data: a code and its figures. English stands in the table of sentences. */

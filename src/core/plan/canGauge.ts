@@ -1,3 +1,4 @@
+import type { Coating } from '../catalog/coating';
 import { BRUSH_LOSS_PERCENT, coatings } from '../catalog/coatings';
 
 import { MS_PER_DAY } from '../kernel/units';
@@ -5,6 +6,7 @@ import { completeMeasures } from '../surface/furnitureTemplate';
 import { furnitureTemplates } from '../surface/templates';
 import { zoneAreaM2 } from '../surface/zone';
 import { techniques } from '../technique';
+import { completeValues, type QuantityInput } from '../technique/technique';
 import type { SupplyRow } from './rows';
 
 /** Something of a usual size that a can would cover so many times. */
@@ -47,6 +49,12 @@ function usualAreaM2(templateId: string): number {
     .reduce((sum, zone) => sum + zoneAreaM2(zone), 0);
 }
 
+/** What a coating takes in its usual technique. */
+function amountOf(coating: Coating, input: QuantityInput): number {
+  const technique = techniques.get(coating.techniqueId);
+  return technique.quantity(input, completeValues(technique, {}));
+}
+
 /**
  * Reads a supply as a gauge. Coverage is for flat, primed surfaces in the typical number of coats over a similar color,
  * from the table's spreading rate; the life of an opened can is the table's usual one (from memory).
@@ -59,7 +67,7 @@ export function canGauge(supply: SupplyRow, today: string): CanGauge {
   const usual = coating && supply.openedOn !== null ? addMonths(supply.openedOn, coating.openedLifeMonths.usual) : null;
   const keepsUntil = supply.keepsUntil ?? usual;
   const perM2 = coating
-    ? techniques.get(coating.techniqueId).quantity({
+    ? amountOf(coating, {
         projectedAreaM2: 1,
         texture: 1,
         coats: coating.hiding.similar.typical,

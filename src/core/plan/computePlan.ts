@@ -7,9 +7,12 @@ import { MS_PER_DAY } from '../kernel/units';
 import { largestTagFor } from '../pricing/receipt';
 import { computeRecipe, type RecipePlan } from '../recipe/computeRecipe';
 import { layWork, type ReadyDates, readyDates } from '../recipe/readyDates';
-import type { RecipeBody } from '../recipe/recipeBody';
-import type { RecipeContext } from '../recipe/recipeContext';
+import { coatingOfLayer, type RecipeBody } from '../recipe/recipeBody';
+import type { Lesson, RecipeContext } from '../recipe/recipeContext';
 import { cautionsFor } from '../safety/cautions';
+import type { SafetyFacts } from '../safety/facts';
+import { completeMeasures } from '../surface/furnitureTemplate';
+import { furnitureTemplates } from '../surface/templates';
 import { fitFindings } from './fitFindings';
 import { type Footprint, footprintOf, indexRows, type Minutes, type RowIndex } from './footprint';
 import { houseFindings } from './houseFindings';
@@ -24,7 +27,7 @@ import {
 import { placeFindings } from './placeFindings';
 import { type BaseTerms, type PlannedFill, PlanSums } from './planSums';
 import { type Purse, purseOf } from './purse';
-import type { OptionRow, ProjectRows, SlotRow } from './rows';
+import type { FindRow, OptionRow, ProjectRows, SlotRow } from './rows';
 import { withPieces } from './stashPieces';
 
 /** Version of the core's figures and formulas; files and snapshots carry it. */
@@ -107,7 +110,8 @@ export interface Plan {
   findings: Finding[];
 }
 
-function contextOf(rows: ProjectRows, assumptions: Assumptions): RecipeContext {
+/** What recipes of a project are computed against. */
+export function recipeContextOf(rows: ProjectRows, assumptions: Assumptions): RecipeContext {
   const { project } = rows;
   return {
     pieces: new Map(rows.finds.map((find) => [find.id, find])),
@@ -118,7 +122,24 @@ function contextOf(rows: ProjectRows, assumptions: Assumptions): RecipeContext {
     eye: project.eye,
     household: project.household,
     preparation: project.brief.preparation,
+    lessons: lessonsOf(rows),
   };
+}
+
+/** What went wrong in the recipes of a project, with what on what. */
+function lessonsOf(rows: ProjectRows): Lesson[] {
+  const finds = new Map(rows.finds.map((find) => [find.id, find]));
+  return rows.recipes.flatMap((recipe) =>
+    recipe.body.setbacks.flatMap((setback) => {
+      const coatingId = coatingOfLayer(recipe.body, setback.layerId);
+      if (coatingId === null) return [];
+      return recipe.body.pieces.flatMap((piece) => {
+        const find = finds.get(piece.findId);
+        const substrateId = find ? (find.finishId ?? find.materialId) : null;
+        return substrateId === null ? [] : [{ recipeId: recipe.id, coatingId, substrateId, problem: setback.problem }];
+      });
+    }),
+  );
 }
 
 /** Everything a recipe is computed from, as a list that compares item by item. */
@@ -134,6 +155,10 @@ function inputsOf(body: RecipeBody, rows: ProjectRows, context: RecipeContext): 
     brief.preparation,
     ...body.pieces.map((piece) => context.pieces.get(piece.findId)),
     ...body.layers.map((layer) => (layer.colorCardId === null ? null : context.colorCards.get(layer.colorCardId))),
+    ...Object.values(body.primerTints).map((cardId) => context.colorCards.get(cardId)),
+    ...context.lessons.map(
+      (lesson) => `${lesson.recipeId}|${lesson.coatingId}|${lesson.substrateId}|${lesson.problem}`,
+    ),
   ];
 }
 
@@ -157,6 +182,22 @@ function isSameFootprint(
   );
 }
 
+/** A piece that nothing is done to, as cautions see it. */
+function unplannedPiece(find: FindRow): NonNullable<SafetyFacts['piece']> {
+  const template = furnitureTemplates.find(find.templateId);
+  return {
+    ...find,
+    oldFinish: find.finishId !== null,
+    materials: [find.materialId],
+    coated: [],
+    heightMm: template ? (completeMeasures(template, find.measures)[template.overall.height] ?? null) : null,
+    storesThings: template?.traits.includes('storesThings') ?? false,
+    isShade: template?.traits.includes('shade') ?? false,
+    isMusty: false,
+    disturbedM2: 0,
+  };
+}
+
 /** Findings of an option beyond its recipe's: size, refused kinds, unknown prices, dates. */
 function findingsOf(footprint: Footprint, rows: ProjectRows): Finding[] {
   const { option, slot } = footprint;
@@ -165,10 +206,7 @@ function findingsOf(footprint: Footprint, rows: ProjectRows): Finding[] {
     findings.push(...fitFindings(slot, option.id, find.templateId, find.measures));
     if (!footprint.recipe) {
       const facts = { steps: [], uses: new Set<never>(), foodSafeFinish: false, household: rows.project.household };
-      for (const caution of cautionsFor(
-        { ...facts, piece: { ...find, oldFinish: find.finishId !== null } },
-        option.id,
-      )) {
+      for (const caution of cautionsFor({ ...facts, piece: unplannedPiece(find) }, option.id)) {
         findings.push({ ...caution, where: { kind: 'option', id: option.id } });
       }
     }
@@ -226,7 +264,7 @@ const costOf = (option: OptionPlan) => option.cashAdded.likely + option.stashUse
 export function computePlan(given: ProjectRows, asOfMs: number, previous: Plan | null = null): Plan {
   const rows = withPieces(given);
   const assumptions = new Assumptions(rows.overrides);
-  const context = contextOf(rows, assumptions);
+  const context = recipeContextOf(rows, assumptions);
   const recipes = new Map<string, RecipePlan>();
   const recipeInputs = new Map<string, readonly unknown[]>();
   for (const row of rows.recipes) {

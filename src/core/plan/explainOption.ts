@@ -1,12 +1,14 @@
 import { assumptionDefinitions } from '../catalog/assumptions';
-import { coatings } from '../catalog/coatings';
+import { preparations } from '../catalog/preparations.data';
 import { tools } from '../catalog/tools';
 import { type Amount, subtractAmounts } from '../kernel/amount';
 import { type Explained, explain } from '../kernel/explained';
 import { calculated, commonPractice, estimated, fromYou, modellingChoice, type Source } from '../kernel/source';
 import { offerDelivery, offerPackPrice } from '../pricing/offer';
 import { receiptOf } from '../pricing/receipt';
-import { techniques } from '../technique';
+import { spreadingRateKey } from '../recipe/zoneStacks';
+import { isPreparation } from '../state/preparation';
+import { laborKey } from '../technique';
 import type { OptionPlan, Plan } from './computePlan';
 import type { FindRow } from './rows';
 
@@ -83,7 +85,6 @@ export function explainNeed(plan: Plan, option: OptionPlan, key: string): Explai
   for (const layer of recipe?.layers ?? []) {
     if (layer.supplyKey !== key) continue;
     const scopes = [`supply:${key}`];
-    const rateName = layer.coating.unit === 'can' ? 'spreadingRateM2PerCan' : 'spreadingRateM2PerL';
     for (const zone of recipe?.zones ?? []) {
       const entry = recipe?.stacks.get(zone.key)?.find((candidate) => candidate.layerId === layer.id);
       if (!entry || !option.footprint.finds.some((find) => find.id === zone.findId)) continue;
@@ -100,7 +101,7 @@ export function explainNeed(plan: Plan, option: OptionPlan, key: string): Explai
               ? []
               : [
                   explain('Texture factor', zone.texture, 'ratio', {
-                    source: zone.zone.textureFactor === null ? zone.substrate.texture.source : commonPractice,
+                    source: zone.zone.textureFactor === null ? zone.material.texture.source : commonPractice,
                   }),
                 ]),
             explain('Coats', entry.coats.coats, 'coats', {
@@ -108,20 +109,39 @@ export function explainNeed(plan: Plan, option: OptionPlan, key: string): Explai
               note: entry.coats.reason,
             }),
             ...(entry.absorption === 1 ? [] : [explainAssumption(plan, `substrate.${zone.substrate.id}.absorption`)]),
+            ...(entry.waterMl > 0
+              ? [explain('Water mixed in', entry.waterMl, 'mL', { source: calculated, note: layer.technique.name })]
+              : []),
           ],
         }),
       );
     }
-    because.push(explainAssumption(plan, `coating.${layer.coating.id}.${rateName}`, scopes));
+    because.push(explainAssumption(plan, spreadingRateKey(layer.coating, layer.technique), scopes));
     if (layer.coating.unit === 'mL')
       because.push(explainAssumption(plan, `coating.${layer.coating.id}.lossPercent`, scopes));
   }
-  if (!coatings.find(key.slice(0, key.indexOf('|'))))
-    because.push(explainAssumption(plan, 'prepare.sandpaperSheetsPerM2'));
+  if (because.length === 0) because.push(...explainSideNeed(plan, option, key));
   return explain(supply.name, amount, supply.unit === 'mL' ? 'mL' : supply.unit === 'can' ? 'can' : 'each', {
     source: calculated,
     because,
   });
+}
+
+/** Which steps take a supply that is no layer: sandpaper, rags, spirits, tape. */
+function explainSideNeed(plan: Plan, option: OptionPlan, key: string): Explained[] {
+  const { recipe } = option.footprint;
+  const { unit } = plan.sums.book.get(key);
+  const lines = (recipe?.steps ?? []).flatMap((step) =>
+    step.supplies
+      .filter((taken) => taken.supplyKey === key && taken.amount > 0)
+      .map((taken) =>
+        explain(step.title, taken.amount, unit === 'mL' ? 'mL' : 'each', {
+          source: calculated,
+          note: 'all like pieces',
+        }),
+      ),
+  );
+  return key.startsWith('sandpaper|') ? [...lines, explainAssumption(plan, 'prepare.sandpaperSheetsPerM2')] : lines;
 }
 
 /** The rest of the plan without this option's slot, as fills. */
@@ -251,9 +271,11 @@ function explainHours(plan: Plan, option: OptionPlan, alone: boolean): Explained
       );
       if (step.kind === 'coat') {
         const layer = recipe.layers.find((candidate) => candidate.id === step.layerId);
-        if (layer) usedKeys.add(techniques.get(layer.coating.techniqueId).rateKey);
-      } else if (step.kind === 'clean' || step.kind === 'wetClean') usedKeys.add('labor.cleanMinutesPerM2');
-      else if (step.kind === 'scuff') usedKeys.add('labor.scuffMinutesPerM2');
+        if (layer) usedKeys.add(laborKey(layer.technique.rate));
+      } else if (isPreparation(step.kind)) {
+        const { rate } = preparations[step.kind];
+        usedKeys.add(rate === 'sealEdge' ? 'labor.sealEdgeMinutesEach' : `labor.${rate}MinutesPerM2`);
+      } else if (step.kind === 'sandBetween') usedKeys.add('labor.sandBetweenMinutesPerM2');
     }
     const rest = alone ? [] : withoutSlot(plan, option);
     for (const [key, coats] of recipe.sessions) {

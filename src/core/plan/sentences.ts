@@ -18,6 +18,13 @@ const directionWords: Record<string, [string, string]> = {
   height: ['too tall', 'too low'],
 };
 
+type Figure = Figures[string] | undefined;
+const degrees = (celsius: Figure, rim: SentenceRim): string =>
+  rim.units === 'us' ? `${Math.round(Number(celsius) * 1.8 + 32)} °F` : `${celsius} °C`;
+/** A difference of temperatures: never the 32 added. */
+const difference = (celsius: Figure, rim: SentenceRim): string =>
+  rim.units === 'us' ? `${Math.round(Number(celsius) * 18) / 10} °F` : `${celsius} °C`;
+
 /** The one table of English beside the codes; cautions bring their own text from their rule. */
 const sentences: Record<string, (figures: Figures, rim: SentenceRim) => string> = {
   'money.unreadable': (f) => `“${f.text}” is not an amount of money in ${f.currency}; write it like ${f.example}.`,
@@ -61,7 +68,8 @@ const sentences: Record<string, (figures: Figures, rim: SentenceRim) => string> 
   'place.rentedWall': () => 'A rented wall: small nails or strips that come off; ask before drilling.',
   'place.cordReach': (f, rim) =>
     `The next socket is ${formatLength(Number(f.reachMm), rim.units)} away: measure the lamp’s cord; no chained extension leads.`,
-  'place.reversibleOnly': (f) => `Only what can be undone is wanted here, and paint on ${f.piece} cannot.`,
+  'place.reversibleOnly': (f) =>
+    `Only what can be undone is wanted here, and a finish on ${f.piece} cannot. What can: film that peels off, a cover, strips that hold without a hole, a piece of your own beside it.`,
   'place.outdoors': (f) => `It will stand outdoors, and ${f.coating} is for indoors.`,
   'price.unknown': (f) => `${f.piece ?? 'It'} has no price yet: totals read “at least”.`,
   'coupon.readBothWays': () => 'The coupon may be money or percent: both are counted, the dearer one is planned with.',
@@ -70,6 +78,27 @@ const sentences: Record<string, (figures: Figures, rim: SentenceRim) => string> 
   'recipe.unknownSubstrate': (f) =>
     `Unknown material or finish “${f.substrate}”: kept as it is. Known here: ${f.accepted}.`,
   'zone.noArea': (f) => `${f.zone} has no area: check its measures. The rest is computed.`,
+  'zone.tooLarge': (f) => `${f.zone} is over ${f.most} m²: a digit slipped? The rest is computed.`,
+  'zone.unknownShape': (f) => `${f.zone} has an unknown shape “${f.shape}”: kept as it is. Known here: ${f.accepted}.`,
+  'layer.unknownTechnique': (f) => `Unknown technique “${f.technique}”: kept as it is. Known here: ${f.accepted}.`,
+  'layer.wrongTechnique': (f) => `${f.coating} is not put on as “${f.technique}”; it goes on as “${f.usual}”.`,
+  'layer.cannotLighten': (f) =>
+    `${f.coating} cannot be lighter than what is there (${f.zone}): it lets the ground show. A paint in that color covers, a wash of it veils.`,
+  'layer.veilOnly': (f) =>
+    `Thinned with water it is a veil, no cover (${f.zone}): the darker ground shows through. Undiluted it covers.`,
+  'layer.forbiddenByUse': (f) => `${f.coating} does not last where it is ${f.use} (${f.zone}): ${f.reason}.`,
+  'layer.outdoorsIfLabelled': (f) => `${f.coating} outdoors (${f.zone}): only when its label says so.`,
+  'work.impossible': (f) => `${f.technique} is left out (${f.zone}): ${f.reason}.`,
+  'primer.tintSaves': (f) =>
+    `${f.kind === 'gray' ? 'A gray' : 'A tinted'} ${String(f.primer).toLowerCase()} saves coats: ${f.coats} instead of ${f.instead} of ${String(f.paint).toLowerCase()}.`,
+  'lesson.learned': (f) => `${f.coating} on ${String(f.surface).toLowerCase()} ${f.name} before: ${f.lesson}.`,
+  'weather.tooCold': (f, rim) =>
+    `${degrees(f.airC, rim)} is too cold: it wants ${degrees(f.minimumC, rim)} and more while it is worked and dries.`,
+  'weather.tooHot': (f, rim) => `${degrees(f.airC, rim)} is too hot: ${degrees(f.maximumC, rim)} at most.`,
+  'weather.tooDamp': (f) =>
+    `${f.humidity} % humidity is too damp: ${f.most} % at most, or it dries slowly and blushes.`,
+  'weather.dew': (f, rim) =>
+    `The surface is ${difference(f.spreadC, rim)} over the dew point (${degrees(f.dewPointC, rim)}): it wants ${difference(f.leastC, rim)} at least, or moisture lies under the film.`,
   'layer.unknownCoating': (f) => `Unknown coating “${f.coating}”: kept as it is. Known here: ${f.accepted}.`,
   'layer.noColor': (f) => `${f.coating} has no color yet: coats are counted as for light over dark.`,
   'layer.notOutdoors': (f) => `${f.coating} is not made for outdoors (${f.zone}).`,

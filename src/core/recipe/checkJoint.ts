@@ -1,14 +1,18 @@
 import type { Coating } from '../catalog/coating';
 import { coatings } from '../catalog/coatings';
 import { type JointRule, jointRules, type OverCondition, type UnderCondition } from '../catalog/joints.data';
+import type { DryLayer } from '../catalog/otherLayers.data';
 import { substrates } from '../catalog/substrates';
 import type { Lab } from '../color/lab';
 import { type AllowedInterval, type Joint, type Verdict, verdictSeverity } from '../state/joint';
 import type { Sheen, SurfaceState } from '../state/surfaceState';
+import type { Technique } from '../technique/technique';
 
-/** What lies above: the coating with its color and whether abrasion of the old finish is allowed. */
+/** What lies above: the coating with its color, how it is put on, and whether abrasion of the old finish is allowed. */
 export interface LayerAbove {
-  coating: Coating;
+  coating: Coating | DryLayer;
+  /** How it is put on; null for its usual way. */
+  technique: Technique | null;
   sheen: Sheen;
   color: Lab | null;
   /** True while an old finish may hold lead: scuffing counts as sanding and is not planned. */
@@ -16,54 +20,78 @@ export interface LayerAbove {
 }
 
 const LIGHT_L = 60;
+const isLight = (color: Lab | null): boolean => color !== null && color.L > LIGHT_L;
 
 function underMatches(condition: UnderCondition, state: SurfaceState): boolean {
+  const has = <T>(allowed: readonly T[] | undefined, value: T): boolean =>
+    allowed === undefined || allowed.includes(value);
+  const is = (wanted: boolean | undefined, value: boolean): boolean => wanted === undefined || wanted === value;
   if (condition.products && !(state.productId !== null && condition.products.includes(state.productId))) return false;
-  if (condition.substrates && !condition.substrates.includes(state.substrateId)) return false;
-  if (condition.films && !condition.films.includes(state.film)) return false;
-  if (condition.sheens && !condition.sheens.includes(state.sheen)) return false;
-  if (condition.ages && !condition.ages.includes(state.age)) return false;
-  if (condition.bleeds !== undefined && condition.bleeds !== (state.bleed !== 'none')) return false;
-  if (condition.overHard !== undefined && condition.overHard !== state.overHard) return false;
-  if (condition.bare !== undefined && condition.bare !== (state.film === 'none')) return false;
-  return true;
+  if (condition.groups) {
+    const product = state.productId === null ? undefined : coatings.find(state.productId);
+    const group = product?.group ?? (state.productId === null ? null : 'film');
+    if (group === null || !condition.groups.includes(group)) return false;
+  }
+  return (
+    has(condition.substrates, state.substrateId) &&
+    has(condition.films, state.film) &&
+    has(condition.sheens, state.sheen) &&
+    has(condition.ages, state.age) &&
+    has(condition.bleeds, state.bleed) &&
+    is(condition.overHard, state.overHard) &&
+    is(condition.bare, state.film === 'none' && state.productId === null) &&
+    is(condition.sealed, state.sealed) &&
+    is(condition.dewaxed, state.dewaxed) &&
+    is(condition.light, isLight(state.color))
+  );
 }
+
+/** Whether a technique lets the ground show, so that what bleeds through it would be seen anyway. */
+const isThinned = (over: LayerAbove): boolean => over.technique?.mixedLifeHours != null;
 
 function overMatches(condition: OverCondition, over: LayerAbove): boolean {
   if (condition.products && !condition.products.includes(over.coating.id)) return false;
   if (condition.groups && !condition.groups.includes(over.coating.group)) return false;
-  if (condition.light !== undefined && condition.light !== (over.color !== null && over.color.L > LIGHT_L))
-    return false;
-  return true;
+  if (condition.covers !== undefined && condition.covers === isThinned(over)) return false;
+  return condition.light === undefined || condition.light === isLight(over.color);
 }
 
 /** Product before group before any; more conditions before fewer; then the severest. */
-function specificity(rule: JointRule): [number, number, number] {
+function specificity(rule: JointRule): [level: number, conditions: number, severity: number] {
   const level = (c: UnderCondition | OverCondition) =>
-    c.products ? 2 : 'groups' in c || 'films' in c || 'substrates' in c ? 1 : 0;
+    c.products || 'dewaxed' in c || 'bleeds' in c ? 2 : 'groups' in c || 'films' in c || 'substrates' in c ? 1 : 0;
   const conditions = Object.keys(rule.under).length + Object.keys(rule.over).length;
   return [level(rule.under) + level(rule.over), conditions, verdictSeverity[rule.verdict]];
 }
 
-const rulesBySpecificity = [...jointRules].sort((a, b) => {
-  const sa = specificity(a);
-  const sb = specificity(b);
-  return sb[0] - sa[0] || sb[1] - sa[1] || sb[2] - sa[2];
-});
+function bySpecificity(rules: readonly JointRule[]): JointRule[] {
+  return [...rules].sort((a, b) => {
+    const [levelA, countA, severityA] = specificity(a);
+    const [levelB, countB, severityB] = specificity(b);
+    return levelB - levelA || countB - countA || severityB - severityA;
+  });
+}
 
-function intervalsFor(verdict: Verdict, waitHours: number, state: SurfaceState): AllowedInterval[] {
-  const under = state.productId === null ? undefined : coatings.find(state.productId);
-  const later =
-    under?.role === 'primer' ? under.recoatIntervals.find((interval) => interval.extraSteps.length > 0) : undefined;
+function intervalsFor(
+  verdict: Verdict,
+  waitHours: number,
+  withinHours: number | null,
+  state: SurfaceState,
+): AllowedInterval[] {
+  const under = state.productId === null || state.origin !== 'laid' ? undefined : coatings.find(state.productId);
+  const closing = under?.recoatIntervals.at(-1);
   switch (verdict) {
     case 'ok':
     case 'afterWait':
-      return later
-        ? [
-            { fromHours: waitHours, toHours: later.fromHours, extraSteps: [] },
-            { ...later, fromHours: Math.max(waitHours, later.fromHours) },
-          ]
-        : [{ fromHours: waitHours, toHours: null, extraSteps: [] }];
+      if (withinHours !== null) return [{ fromHours: waitHours, toHours: withinHours, extraSteps: [] }];
+      if (under?.role === 'primer' && closing && closing.toHours !== null)
+        return [{ ...closing, fromHours: Math.min(waitHours, closing.fromHours) }];
+      if (under?.role === 'primer' && closing && closing.extraSteps.length > 0)
+        return [
+          { fromHours: waitHours, toHours: closing.fromHours, extraSteps: [] },
+          { ...closing, fromHours: Math.max(waitHours, closing.fromHours) },
+        ];
+      return [{ fromHours: waitHours, toHours: null, extraSteps: [] }];
     case 'scuff':
     case 'notKnown':
       return [{ fromHours: waitHours, toHours: null, extraSteps: ['scuff'] }];
@@ -75,136 +103,207 @@ function intervalsFor(verdict: Verdict, waitHours: number, state: SurfaceState):
   }
 }
 
-function joint(
+function judge(
   state: SurfaceState,
   verdict: Verdict,
   ruleId: string,
   waitHours: number,
   reason: string,
   remedy: string | null = null,
+  withinHours: number | null = null,
 ): Joint {
-  return { verdict, ruleId, reason, remedy, waitHours, allowed: intervalsFor(verdict, waitHours, state) };
+  const allowed = intervalsFor(verdict, waitHours, withinHours, state);
+  return { verdict, ruleId, reason, remedy, waitHours, allowed };
+}
+
+/** The same product upon itself: inside its recoat window it holds, after it the film wants scuffing or rests. */
+function onItself(state: SurfaceState, coating: Coating): Joint {
+  const last = coating.recoatIntervals.at(-1);
+  if (state.age === 'cured') {
+    const scuffed = last?.extraSteps.includes('scuff') ?? false;
+    return scuffed
+      ? judge(state, 'scuff', 'class.sameProductCured', 0, 'its recoat window is over: scuff it')
+      : judge(state, 'ok', 'class.sameProductCured', 0, 'it follows itself on a cured film too');
+  }
+  return {
+    verdict: 'ok',
+    ruleId: 'class.sameProduct',
+    reason: 'the same product follows itself inside its recoat window',
+    remedy: null,
+    waitHours: coating.recoatIntervals[0]?.fromHours ?? 0,
+    allowed: coating.recoatIntervals,
+  };
 }
 
 /** The class rules that come before "not known"; null when none applies. */
-function classRule(state: SurfaceState, over: LayerAbove): Joint | null {
-  const { coating } = over;
-  if (state.productId === coating.id) {
-    return {
-      verdict: 'ok',
-      ruleId: 'class.sameProduct',
-      reason: 'the same product follows itself inside its recoat window',
-      remedy: null,
-      waitHours: coating.recoatIntervals[0]?.fromHours ?? 0,
-      allowed: coating.recoatIntervals,
-    };
-  }
+function classRule(state: SurfaceState, coating: Coating): Joint | null {
+  if (state.productId === coating.id) return onItself(state, coating);
   const under = state.productId === null ? undefined : coatings.find(state.productId);
   if (coating.primer) {
-    if (state.productId === null && coating.primer.madeFor.includes(state.substrateId)) {
-      return joint(
+    if (state.productId === null && coating.primer.madeFor.includes(state.substrateId))
+      return judge(
         state,
         'scuff',
         'class.primerMadeFor',
         0,
         `${coating.name.toLowerCase()} is made for it, once it is clean and scuffed`,
       );
-    }
     if (under)
-      return joint(
+      return judge(
         state,
         'scuff',
         'class.primerOverFilm',
-        under.recoatHours.usual,
+        state.origin === 'laid' ? under.recoatHours.usual : 0,
         'a primer holds on a dry, scuffed film',
       );
   }
-  if (under?.primer)
-    return joint(
+  if (under?.primer && under.group === 'primer')
+    return judge(
       state,
       'afterWait',
       'class.overPrimer',
       under.recoatHours.usual,
       'it lies on a primer, after its wait',
     );
-  if (coating.role === 'clear' && under && ['waterborne', 'powdery', 'oil', 'solvent'].includes(state.film)) {
-    const glossy = state.sheen === 'gloss';
-    if (!glossy && coating.film === 'solvent' && state.film === 'solvent') {
-      return {
-        ...joint(
-          state,
-          'afterWait',
-          'class.clearOverFilm',
-          under.recoatIntervals[0]?.fromHours ?? 0,
-          'sprayed films follow each other within the hour or after the window',
-        ),
-        allowed: under.recoatIntervals,
-      };
-    }
-    const wait = Math.max(under.recoatHours.usual, under.film === 'solvent' ? 48 : 0);
-    return glossy
-      ? joint(state, 'scuff', 'class.clearOverGloss', wait, 'a clear coat needs tooth on a glossy film')
-      : joint(state, 'afterWait', 'class.clearOverFilm', wait, 'a clear coat holds on any dry film');
-  }
+  if (coating.role === 'clear' && under && ['waterborne', 'powdery', 'oil', 'solvent', 'shellac'].includes(state.film))
+    return clearOverFilm(state, coating, under);
   return null;
 }
 
-/** The first layer on a material or an old finish: what the substrate's row asks for. */
+function clearOverFilm(state: SurfaceState, coating: Coating, under: Coating): Joint {
+  const isFresh = state.origin === 'laid';
+  if (state.sheen === 'gloss')
+    return judge(
+      state,
+      'scuff',
+      'class.clearOverGloss',
+      isFresh ? Math.max(under.recoatHours.usual, under.film === 'solvent' ? 48 : 0) : 0,
+      'a clear coat needs tooth on a glossy film',
+    );
+  if (isFresh && coating.film === 'solvent' && state.film === 'solvent')
+    return {
+      ...judge(
+        state,
+        'afterWait',
+        'class.clearOverFilm',
+        under.recoatIntervals[0]?.fromHours ?? 0,
+        'sprayed films follow each other within the hour or after the window',
+      ),
+      allowed: under.recoatIntervals,
+    };
+  const wait = isFresh ? Math.max(under.recoatHours.usual, under.film === 'solvent' ? 48 : 0) : 0;
+  return judge(state, 'afterWait', 'class.clearOverFilm', wait, 'a clear coat holds on any dry film');
+}
+
+/** The first layer on a material or an old finish of unknown make: what the substrate's row asks for. */
 function firstLayer(state: SurfaceState, over: LayerAbove): Joint | null {
   if (state.productId !== null) return null;
   const row = substrates.find(state.substrateId);
-  if (!row) return null;
-  const { group } = over.coating;
-  const demand =
-    group === 'waterbornePaint'
-      ? row.primer.waterbornePaint
-      : group === 'solventPaint'
-        ? row.primer.solventPaint
-        : group === 'primer'
-          ? null
-          : row.primer.clear;
-  if (!demand) return null;
-  return joint(state, demand.verdict, `substrate.${row.id}`, 0, demand.reason, demand.primers[0] ?? null);
+  if (!row?.primer) return null;
+  if (isThinned(over) && state.film === 'none' && state.porous)
+    return judge(state, 'ok', 'class.washOnOpenGround', 0, 'a wash soaks into an open ground');
+  const column = columnFor(over);
+  if (column === 'none') return null;
+  const demand = row.primer[column];
+  return judge(state, demand.verdict, `substrate.${row.id}`, 0, demand.reason, demand.primers[0] ?? null);
 }
 
-/**
- * Judges one layer upon a surface. Rows of the compatibility table come first (most specific, then severest), then the
- * class rules, then the substrate's primer column; what none covers is *not known: scuff and test*.
- * While an old finish may hold lead, a joint that asks for scuffing it is judged without abrasion.
- */
-export function checkJoint(state: SurfaceState, over: LayerAbove): Joint {
-  const rule = rulesBySpecificity.find(
-    (candidate) => underMatches(candidate.under, state) && overMatches(candidate.over, over),
-  );
-  const judged = rule
-    ? joint(state, rule.verdict, rule.id, rule.waitHours, rule.reason, rule.remedy)
-    : (classRule(state, over) ??
+type Column = keyof NonNullable<ReturnType<typeof substrates.get>['primer']>;
+
+/** The column of the substrates table that speaks of a layer; a primer stands in none. */
+function columnFor(over: LayerAbove): Column | 'none' {
+  const { group } = over.coating;
+  switch (group) {
+    case 'waterbornePaint':
+    case 'glaze':
+      return 'waterbornePaint';
+    case 'oilPaint':
+    case 'solventPaint':
+    case 'wax':
+    case 'decoupage':
+    case 'film':
+      return group;
+    case 'waterborneClear':
+    case 'oilClear':
+    case 'solventClear':
+      return 'clear';
+    case 'waterborneStain':
+    case 'oilStain':
+    case 'sealingStain':
+      return 'stain';
+    case 'conditioner':
+    case 'primer':
+      return 'none';
+    default:
+      return group satisfies never;
+  }
+}
+
+/** A check over a table of rules; the app has one, tests make others to see that each row matters. */
+export function createJointCheck(rules: readonly JointRule[]) {
+  const ordered = bySpecificity(rules);
+
+  function judgeOne(state: SurfaceState, over: LayerAbove): Joint {
+    const { coating } = over;
+    const product = 'role' in coating ? coating : null;
+    if (product && state.productId === product.id && state.age !== 'cured' && !state.dewaxed)
+      return onItself(state, product);
+    const rule = ordered.find((entry) => underMatches(entry.under, state) && overMatches(entry.over, over));
+    if (rule) return judge(state, rule.verdict, rule.id, rule.waitHours, rule.reason, rule.remedy, rule.withinHours);
+    return (
+      (product ? classRule(state, product) : null) ??
       firstLayer(state, over) ??
-      joint(
+      judge(
         state,
         'notKnown',
         'default',
         24,
         'no rule knows this pair: scuff, then test with a patch and tape after 24 h',
-      ));
-  const onOldFinish = state.productId === null && state.film !== 'none';
-  if (over.noSand && onOldFinish && (judged.verdict === 'scuff' || judged.verdict === 'notKnown')) {
-    return over.coating.primer?.bondsWithoutScuff
-      ? joint(
-          state,
-          'afterWait',
-          'lead.noSand',
-          0,
-          'no abrasion while lead is open: it grips a clean surface; test a patch',
-        )
-      : joint(
-          state,
-          'barrierPrimer',
-          'lead.noSand',
-          24,
-          'it would need scuffing, which is not planned while lead is open',
-          'bondingPrimer',
-        );
+      )
+    );
   }
-  return judged;
+
+  /**
+   * Judges one layer upon a surface. Rows of the compatibility table come first (most specific, then severest), then
+   * the class rules, then the substrate's primer column; what none covers is *not known: scuff and test*. What the
+   * technique itself asks of the surface counts where it is severer. While an old finish may hold lead, a joint that
+   * asks for scuffing it is judged without abrasion.
+   */
+  return function checkJoint(state: SurfaceState, over: LayerAbove): Joint {
+    let judged = judgeOne(state, over);
+    const demand = over.technique?.demands(state) ?? null;
+    if (demand && verdictSeverity[demand.verdict] > verdictSeverity[judged.verdict])
+      judged = judge(
+        state,
+        demand.verdict,
+        `technique.${over.technique?.id}`,
+        demand.waitHours,
+        demand.reason,
+        judged.remedy,
+      );
+    const onOldFinish = state.origin === 'oldFinish';
+    if (over.noSand && onOldFinish && (judged.verdict === 'scuff' || judged.verdict === 'notKnown')) {
+      const gripsUnscuffed = 'role' in over.coating && over.coating.primer?.bondsWithoutScuff;
+      return gripsUnscuffed
+        ? judge(
+            state,
+            'afterWait',
+            'lead.noSand',
+            0,
+            'no abrasion while lead is open: it grips a clean surface; test a patch',
+          )
+        : judge(
+            state,
+            'barrierPrimer',
+            'lead.noSand',
+            24,
+            'it would need scuffing, which is not planned while lead is open',
+            'bondingPrimer',
+          );
+    }
+    return judged;
+  };
 }
+
+/** The check by the table of the app. */
+export const checkJoint = createJointCheck(jointRules);

@@ -1,11 +1,10 @@
 import type { Coating } from '../catalog/coating';
+import { useDemands } from '../catalog/uses.data';
 import { coatsUntilHidden, type HidingEye, type HidingResult, hidingThresholds } from '../color/coatsUntilHidden';
 import type { Lab } from '../color/lab';
 import type { ZoneUse } from '../surface/zone';
+import type { Technique } from '../technique/technique';
 import type { CoatSchool } from './recipeBody';
-
-/** Uses that ask for a film of at least two coats, and for the usual build of a clear coat. */
-export const filmBuildUses: ReadonlySet<ZoneUse> = new Set<ZoneUse>(['tableTop', 'wet', 'outdoors']);
 
 /** How many coats, by which reason, and what they hide. */
 export interface CoatCount {
@@ -18,47 +17,56 @@ export interface CoatCount {
     | 'filmBuild'
     | 'clearBuild'
     | 'primer'
+    | 'translucent'
+    | 'technique'
     | 'colorMissing';
   hiding: HidingResult | null;
 }
 
+export interface CoatQuestion {
+  coating: Coating;
+  technique: Technique;
+  /** Coats the stylist asked for, or null. */
+  overruled: number | null;
+  school: CoatSchool;
+  labelCoats: number | null;
+  eye: HidingEye;
+  /** The color beneath: the primer's when there is one. */
+  under: Lab | null;
+  target: Lab | null;
+  use: ZoneUse;
+}
+
 /**
  * Coats of a layer on one zone. A clear coat takes the table's least number where it is only seen or handled and the
- * usual one on table tops, in the wet and outdoors (a modelling choice).
- * @param under the color beneath: the primer's when there is one
+ * usual one on table tops, in the wet and outdoors; a see-through coat takes the table's typical number (modelling
+ * choices). Accents are laid once.
  */
-export function coatCountFor(
-  coating: Coating,
-  overruled: number | null,
-  school: CoatSchool,
-  labelCoats: number | null,
-  eye: HidingEye,
-  under: Lab | null,
-  target: Lab | null,
-  use: ZoneUse,
-): CoatCount {
+export function coatCountFor(question: CoatQuestion): CoatCount {
+  const { coating, technique, under, target } = question;
+  const hides = coating.role === 'paint' && technique.coats === 'untilHidden';
   const hiding =
-    coating.role === 'paint' && under && target
-      ? coatsUntilHidden(under, target, coating.hiding, hidingThresholds[eye])
-      : null;
-  if (overruled !== null) return { coats: overruled, reason: 'overruled', hiding };
-  const builds = filmBuildUses.has(use);
+    hides && under && target ? coatsUntilHidden(under, target, coating.hiding, hidingThresholds[question.eye]) : null;
+  if (question.overruled !== null) return { coats: question.overruled, reason: 'overruled', hiding };
+  if (typeof technique.coats === 'number') return { coats: technique.coats, reason: 'technique', hiding };
+  const builds = useDemands[question.use].buildsFilm;
+  const { similar } = coating.hiding;
   switch (coating.role) {
     case 'primer':
-      return { coats: coating.hiding.similar.typical, reason: 'primer', hiding };
+      return { coats: similar.typical, reason: 'primer', hiding };
     case 'clear':
-      return {
-        coats: builds ? coating.hiding.similar.typical : coating.hiding.similar.minimum,
-        reason: 'clearBuild',
-        hiding,
-      };
+      return { coats: builds ? similar.typical : similar.minimum, reason: 'clearBuild', hiding };
+    case 'translucent':
+      return { coats: similar.typical, reason: 'translucent', hiding };
     case 'paint':
       break;
     default:
       coating.role satisfies never;
   }
-  if (school === 'alwaysTwo') return { coats: 2, reason: 'alwaysTwo', hiding };
-  if (school === 'asLabel') return { coats: labelCoats ?? coating.hiding.similar.typical, reason: 'asLabel', hiding };
+  if (technique.coats === 'table') return { coats: similar.minimum, reason: 'translucent', hiding };
+  if (question.school === 'alwaysTwo') return { coats: 2, reason: 'alwaysTwo', hiding };
+  if (question.school === 'asLabel')
+    return { coats: question.labelCoats ?? similar.typical, reason: 'asLabel', hiding };
   if (!hiding) return { coats: coating.hiding.lightOverDark.typical, reason: 'colorMissing', hiding };
   if (builds && hiding.coats < 2) return { coats: 2, reason: 'filmBuild', hiding };
   return { coats: hiding.coats, reason: 'untilHidden', hiding };

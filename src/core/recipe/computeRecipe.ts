@@ -3,13 +3,16 @@ import type { Finding } from '../kernel/finding';
 import { cautionsFor } from '../safety/cautions';
 import type { Step } from '../state/step';
 import type { ZoneUse } from '../surface/zone';
-import { techniques } from '../technique';
-import { buildSteps, type RunShare } from './buildSteps';
+import { cleanUpKey } from '../technique';
+import { buildSteps } from './buildSteps';
+import { type Difficulty, difficultyOf } from './difficulty';
+import { lessonFindings } from './lessons';
 import type { RecipeBody } from './recipeBody';
 import type { RecipeContext } from './recipeContext';
-import { supplyKey } from './supplyKey';
+import { safetyFactsOf } from './safetyFacts';
+import type { RunShare } from './steps/stepBook';
 import { type ZonePlan, zonePlansOf } from './zonePlans';
-import { type PlannedLayer, type StackEntry, zoneStacksOf } from './zoneStacks';
+import { type PlannedLayer, type PlannedWork, type StackEntry, zoneStacksOf } from './zoneStacks';
 
 /** What one piece of a find takes in a recipe: supplies and hands-on run minutes (without overhead). */
 export interface PieceTake {
@@ -24,6 +27,7 @@ export interface RecipePlan {
   recipeId: string;
   zones: ZonePlan[];
   layers: PlannedLayer[];
+  works: PlannedWork[];
   stacks: Map<string, StackEntry[]>;
   steps: Step[];
   /** Per find, for one piece. */
@@ -33,6 +37,7 @@ export interface RecipePlan {
   /** Set-up and clean-up of one session, by supply. */
   sessionMinutes: Map<string, number>;
   toolIds: string[];
+  difficulty: Difficulty;
   /** Everything to know, cautions included; those at a step also stand in the step. */
   findings: Finding[];
   /** The uses that decide when it is ready. */
@@ -68,49 +73,26 @@ export function computeRecipe(recipeId: string, body: RecipeBody, context: Recip
       if (!layer || entry.coats.coats === 0) continue;
       need(zone.findId, layer.supplyKey, entry.amount);
       sessions.set(layer.supplyKey, Math.max(sessions.get(layer.supplyKey) ?? 0, entry.coats.coats));
-      const technique = techniques.get(layer.coating.techniqueId);
       sessionMinutes.set(
         layer.supplyKey,
-        context.assumptions.number('session.setUpMinutes') +
-          context.assumptions.number(technique.cleanUpKey(layer.coating)),
+        context.assumptions.number('session.setUpMinutes') + context.assumptions.number(cleanUpKey(layer.coating)),
       );
     }
   }
-  const sheets = context.assumptions.number('prepare.sandpaperSheetsPerM2');
-  for (const [findId, area] of built.scuffedM2) need(findId, supplyKey('sandpaper', null, null), area * sheets);
+  for (const side of built.needs) need(side.findId, side.supplyKey, side.amount);
   for (const run of built.runs) addRun(take(run.findId), run);
 
-  const findings: Finding[] = [...zoneFindings, ...stacked.findings];
+  const findings: Finding[] = [
+    ...zoneFindings,
+    ...stacked.findings,
+    ...built.findings,
+    ...lessonFindings(recipeId, zones, stacked.layers, context),
+  ];
   const uses = new Set<ZoneUse>(zones.filter((zone) => stacked.stacks.has(zone.key)).map((zone) => zone.zone.use));
   const foodSafe = stacked.layers.at(-1)?.coating.foodUse === 'afterFullCureIfLabelled';
-  for (const piece of body.pieces) {
-    const facts = context.pieces.get(piece.findId);
-    if (!facts) continue;
-    const own = built.steps.filter((step) => step.zoneKeys.some((key) => key.startsWith(`${piece.id}/`)));
-    const cautions = cautionsFor(
-      {
-        steps: own.map((step) => ({
-          id: step.id,
-          kind: step.kind,
-          hazard: step.layerId === null ? null : (layerById.get(step.layerId)?.coating.hazard ?? null),
-          place: step.place,
-          material: facts.materialId,
-        })),
-        piece: {
-          id: facts.id,
-          name: facts.name,
-          kind: facts.kind,
-          oldFinish: facts.finishId !== null,
-          era: facts.era,
-          leadTest: facts.leadTest,
-          cordCondition: facts.cordCondition,
-        },
-        uses,
-        foodSafeFinish: foodSafe,
-        household: context.household,
-      },
-      recipeId,
-    );
+  const factsByPiece = safetyFactsOf(body, zones, stacked.layers, built.steps, context);
+  for (const { facts, safety } of factsByPiece) {
+    const cautions = cautionsFor({ ...safety, uses, foodSafeFinish: foodSafe }, recipeId);
     for (const caution of cautions) {
       // Repeats fold into one card per step.
       if (!findings.some((known) => known.code === caution.code && known.where.id === caution.where.id))
@@ -139,12 +121,14 @@ export function computeRecipe(recipeId: string, body: RecipeBody, context: Recip
     recipeId,
     zones,
     layers: stacked.layers,
+    works: stacked.works,
     stacks: stacked.stacks,
     steps,
     takes,
     sessions,
     sessionMinutes,
     toolIds: [...new Set(steps.flatMap((step) => step.tools))].sort(),
+    difficulty: difficultyOf(zones, stacked),
     findings,
     uses,
   };

@@ -1,8 +1,11 @@
+import { cureFactor, dryingFactor } from '../calendar/climate';
 import type { WorkWindows } from '../calendar/workWindows';
 import type { Assumptions } from '../catalog/assumptions';
+import { useDemands } from '../catalog/uses.data';
 import type { Step } from '../state/step';
 import type { ZoneUse } from '../surface/zone';
 import type { RecipePlan } from './computeRecipe';
+import { climateOf } from './recipeContext';
 
 const HOUR_MS = 3_600_000;
 const MINUTE_MS = 60_000;
@@ -104,18 +107,22 @@ export function readyDates(
   let standsMs = free;
   let usableMs = free;
   const strictest = strictestUse(plan.uses);
+  const climate = climateOf(assumptions);
   for (const layer of plan.layers) {
     const coats = plan.steps.filter((step) => step.layerId === layer.id);
     const last = Math.max(0, ...coats.map((step) => ends.get(step.id) ?? 0));
     if (last === 0) continue;
     const scopes = [`supply:${layer.supplyKey}`];
-    const handle = assumptions.number(`coating.${layer.coating.id}.handleHours`, scopes);
-    const cureHours = assumptions.number(`coating.${layer.coating.id}.fullCureDays`, scopes) * 24;
+    const isWaterborne = layer.coating.cleanUp === 'water';
+    const handle =
+      assumptions.number(`coating.${layer.coating.id}.handleHours`, scopes) * dryingFactor(climate, isWaterborne);
+    const cureHours =
+      assumptions.number(`coating.${layer.coating.id}.fullCureDays`, scopes) * 24 * cureFactor(climate, isWaterborne);
     const share = assumptions.number('readiness.handledCurePercent') / 100;
     const needed =
-      strictest === 'seen'
+      strictest === 'handle'
         ? handle
-        : strictest === 'handled'
+        : strictest === 'quarterCure'
           ? Math.max(handle, LEAST_HANDLED_HOURS, cureHours * share)
           : Math.max(handle, cureHours);
     standsMs = Math.max(standsMs, last + handle * HOUR_MS);
@@ -124,26 +131,11 @@ export function readyDates(
   return { laid, standsMs, usableMs };
 }
 
-function strictestUse(uses: ReadonlySet<ZoneUse>): 'seen' | 'handled' | 'cured' {
-  let strictest: 'seen' | 'handled' = 'seen';
-  for (const use of uses) {
-    switch (use) {
-      case 'seen':
-        break;
-      case 'handled':
-      case 'tableTop':
-        strictest = 'handled';
-        break;
-      case 'wet':
-      case 'outdoors':
-      case 'nearHeat':
-      case 'food':
-      case 'childReach':
-      case 'flame':
-        return 'cured';
-      default:
-        use satisfies never;
-    }
-  }
-  return strictest;
+type Readiness = (typeof useDemands)[ZoneUse]['readyAfter'];
+const readinessOrder: readonly Readiness[] = ['handle', 'quarterCure', 'fullCure'];
+
+/** What the strictest of the uses waits for. */
+function strictestUse(uses: ReadonlySet<ZoneUse>): Readiness {
+  const ranks = [...uses].map((use) => readinessOrder.indexOf(useDemands[use].readyAfter));
+  return readinessOrder[Math.max(0, ...ranks)] ?? 'handle';
 }

@@ -2,37 +2,20 @@ import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { WorkWindows } from '../calendar/workWindows';
 import { Assumptions, assumptionDefinitions } from '../catalog/assumptions';
-import { coatings } from '../catalog/coatings';
-import { jointRules } from '../catalog/joints.data';
-import { materials, oldFinishes, substrates } from '../catalog/substrates';
-import { labFromHex } from '../color/lab';
-import { card, find, recipe } from '../fixtures/projectRows';
+import { find, recipe } from '../fixtures/projectRows';
+import { recipeContext } from '../fixtures/recipes';
 import { ML_PER_US_FLUID_OUNCE, ML_PER_US_GALLON } from '../kernel/units';
 import type { FindRow, RecipeRow } from '../plan/rows';
 import { emptyHousehold } from '../state/brief';
-import type { SurfaceState } from '../state/surfaceState';
 import { techniques } from '../technique';
-import { checkJoint } from './checkJoint';
+import type { QuantityInput } from '../technique/technique';
 import { computeRecipe } from './computeRecipe';
 import { layWork, readyDates } from './readyDates';
+import { chosenLayer } from './recipeBody';
 import type { RecipeContext } from './recipeContext';
 
-const teal = card('teal', 'Teal', '#2f5d62');
-const white = card('white', 'White', '#f4f2ea');
-
-function context(of: FindRow, change: Partial<RecipeContext> = {}): RecipeContext {
-  return {
-    pieces: new Map([[of.id, of]]),
-    colorCards: new Map([teal, white].map((entry) => [entry.id, entry])),
-    assumptions: new Assumptions([]),
-    skill: 'practiced',
-    school: 'untilHidden',
-    eye: 'ordinary',
-    household: { ...emptyHousehold, youngestChildYears: null, pregnancy: false },
-    preparation: 'scuffAndGo',
-    ...change,
-  };
-}
+const amount = (id: string, input: QuantityInput): number => techniques.get(id).quantity(input, {});
+const context = (of: FindRow, change: Partial<RecipeContext> = {}): RecipeContext => recipeContext([of], change);
 const compute = (of: FindRow, row: RecipeRow, change: Partial<RecipeContext> = {}) =>
   computeRecipe(row.id, row.body, context(of, change));
 const layerIds = (plan: ReturnType<typeof compute>) => plan.layers.map((layer) => layer.coating.id);
@@ -42,7 +25,7 @@ const codes = (plan: ReturnType<typeof compute>) =>
 describe('quantities', () => {
   it('takes 18.52 fl oz for a 2.2916 m² dresser, 2 coats at 375 ft²/gal with 10 % loss', () => {
     // Example 20 of the trade's reference sheet: 0.14471 gal = 18.52 fl oz = 0.5478 L.
-    const mL = techniques.get('brushOn').quantity({
+    const mL = amount('brushOn', {
       projectedAreaM2: 24.6667 * 0.09290304,
       texture: 1,
       absorption: 1,
@@ -55,15 +38,12 @@ describe('quantities', () => {
   });
   it('puts absorption on the first coat only and the loss on all of it once', () => {
     const base = { projectedAreaM2: 1, texture: 1, spreadingRate: 10, lossPercent: 8, detail: 'flat' as const };
-    expect(techniques.get('brushOn').quantity({ ...base, absorption: 1.3, coats: 2 })).toBeCloseTo(
-      (1.3 + 1) * 100 * 1.08,
-      9,
-    );
-    expect(techniques.get('brushOn').quantity({ ...base, absorption: 1.3, coats: 0 })).toBe(0);
+    expect(amount('brushOn', { ...base, absorption: 1.3, coats: 2 })).toBeCloseTo((1.3 + 1) * 100 * 1.08, 9);
+    expect(amount('brushOn', { ...base, absorption: 1.3, coats: 0 })).toBe(0);
   });
   it('sprays projected area over rate and efficiency, with no texture and no loss', () => {
     expect(
-      techniques.get('sprayOn').quantity({
+      amount('sprayOn', {
         projectedAreaM2: 1.39,
         texture: 2,
         absorption: 2,
@@ -137,101 +117,11 @@ describe('layers that hold', () => {
     ]);
   });
 
-  const stateOf = (substrateId: string, sheen: SurfaceState['sheen']): SurfaceState => {
-    const row = substrates.get(substrateId);
-    return {
-      substrateId,
-      film: row.film,
-      sheen:
-        row.layer === 'oldFinish' ? (substrateId === 'glossyVarnish' ? 'gloss' : sheen) : row.hard ? 'gloss' : 'raw',
-      age: 'cured',
-      porous: row.porous,
-      bleed: row.bleed,
-      sealed: false,
-      productId: null,
-      overHard: row.hard,
-      color: labFromHex(row.usualColor),
-    };
-  };
-  it('knows every everyday pair: each paint and primer on each surface, and each clear coat on each paint', () => {
-    const unknown: string[] = [];
-    for (const row of [...materials, ...oldFinishes]) {
-      for (const coating of coatings.all.filter((entry) => entry.role !== 'clear')) {
-        for (const sheen of ['matt', 'satin', 'gloss', 'unknown'] as const) {
-          const joint = checkJoint(stateOf(row.id, sheen), {
-            coating,
-            sheen: coating.sheens[0] ?? 'matt',
-            color: labFromHex('#f4f2ea'),
-            noSand: false,
-          });
-          if (joint.verdict === 'notKnown' && !(coating.id === 'rustPrimer' && row.id !== 'ferrousMetal'))
-            unknown.push(`${coating.id} on ${row.id}`);
-        }
-      }
-    }
-    const film = (id: string, sheen: SurfaceState['sheen']): SurfaceState => ({
-      ...stateOf('pine', 'raw'),
-      film: coatings.get(id).film,
-      sheen,
-      age: 'dry',
-      bleed: 'none',
-      productId: id,
-    });
-    for (const under of coatings.all) {
-      for (const over of coatings.all.filter((entry) => entry.role !== 'primer')) {
-        for (const sheen of under.sheens) {
-          if (under.role === 'clear' && over.role === 'paint') continue;
-          const joint = checkJoint(film(under.id, sheen), {
-            coating: over,
-            sheen: over.sheens[0] ?? 'matt',
-            color: labFromHex('#f4f2ea'),
-            noSand: false,
-          });
-          // Paint of another family over a fresh sprayed film is no everyday pair.
-          if (
-            joint.verdict === 'notKnown' &&
-            !(under.film === 'solvent' && over.group === 'waterbornePaint') &&
-            !(over.group === 'solventPaint' && under.role === 'clear')
-          )
-            unknown.push(`${over.id} over ${under.id} ${sheen}`);
-        }
-      }
-    }
-    expect(unknown).toEqual([]);
-  });
   it('says so for a pair that nobody knows, and asks for a test patch', () => {
     const of = find('lam', 900, { materialId: 'laminate' });
     const plan = compute(of, recipe('r', of, 'waterClear', null));
     expect(codes(plan)).toContain('warn:joint.notKnown');
     expect(plan.steps.map((step) => step.kind)).toContain('testPatch');
-  });
-  it('uses every row of its table: taking one away changes a verdict', () => {
-    const everyState: SurfaceState[] = [...materials, ...oldFinishes].flatMap((row) =>
-      (['matt', 'gloss', 'unknown'] as const).map((sheen) => stateOf(row.id, sheen)),
-    );
-    for (const coating of coatings.all) {
-      for (const sheen of coating.sheens) {
-        for (const overHard of [false, true])
-          for (const age of ['dry', 'cured'] as const)
-            for (const bleed of ['none', 'tannin'] as const)
-              everyState.push({
-                ...stateOf('pine', 'raw'),
-                film: coating.film,
-                sheen,
-                age,
-                bleed,
-                productId: coating.id,
-                overHard,
-              });
-      }
-    }
-    everyState.push({ ...stateOf('pine', 'raw'), film: 'oil', sheen: 'matt', age: 'cured' });
-    const used = new Set<string>();
-    for (const state of everyState)
-      for (const coating of coatings.all)
-        for (const hex of ['#f4f2ea', '#202020'])
-          used.add(checkJoint(state, { coating, sheen: 'matt', color: labFromHex(hex), noSand: false }).ruleId);
-    expect(jointRules.map((rule) => rule.id).filter((id) => !used.has(id))).toEqual([]);
   });
 });
 
@@ -338,11 +228,14 @@ describe('a recipe under bad input', () => {
         ...row.body,
         layers: [
           ...row.body.layers,
-          { id: 'x', coatingId: 'limeWash', colorCardId: null, sheen: 'matt', zoneKeys: 'all', coats: null },
+          chosenLayer('x', 'limeWash'),
+          { ...chosenLayer('y', 'chalk'), techniqueId: 'rolledOn' },
         ],
       },
     });
-    expect(codes(plan)).toEqual(expect.arrayContaining(['refuse:layer.unknownCoating', 'warn:layer.noColor']));
+    expect(codes(plan)).toEqual(
+      expect.arrayContaining(['refuse:layer.unknownCoating', 'refuse:layer.unknownTechnique', 'warn:layer.noColor']),
+    );
     expect(plan.takes.get('oak')?.runMinutes).toBeGreaterThan(0);
   });
   it('leaves its inputs untouched and gives the same plan twice', () => {

@@ -1,3 +1,4 @@
+import type { Climate } from '../calendar/climate';
 import type { Assumptions } from '../catalog/assumptions';
 import type { Skill } from '../catalog/labor.data';
 import type { HidingEye } from '../color/coatsUntilHidden';
@@ -6,6 +7,7 @@ import type { SafetyFacts } from '../safety/facts';
 import type { Brief } from '../state/brief';
 import type { Sheen } from '../state/surfaceState';
 import type { CoatSchool } from './recipeBody';
+import type { SetbackProblem } from './setbacks.data';
 
 /** What a recipe needs to know of a piece. */
 export interface PieceFacts {
@@ -29,6 +31,14 @@ export interface ColorCardFacts {
   lab: Lab;
 }
 
+/** Something that went wrong before, with what on what. */
+export interface Lesson {
+  recipeId: string;
+  coatingId: string;
+  substrateId: string;
+  problem: SetbackProblem;
+}
+
 /** Everything a recipe is computed against. */
 export interface RecipeContext {
   pieces: ReadonlyMap<string, PieceFacts>;
@@ -40,4 +50,16 @@ export interface RecipeContext {
   /** *Scuff and go*, or *clean, sand, prime*: the second puts a primer under every paint. */
   preparation: Brief['preparation'];
   household: SafetyFacts['household'];
+  /** What went wrong in other recipes of the project. */
+  lessons: readonly Lesson[];
+}
+
+/** The air that waits are counted for. A surface nobody measured has the temperature of the air. */
+export function climateOf(assumptions: Assumptions): Climate {
+  const surface = assumptions.get('climate.surfaceC');
+  return {
+    airC: assumptions.number('climate.airC'),
+    humidityPercent: assumptions.number('climate.humidityPercent'),
+    surfaceC: surface.source.kind === 'you' ? surface.value : null,
+  };
 }

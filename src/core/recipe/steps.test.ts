@@ -4,30 +4,15 @@ import { Assumptions, type OverrideRow } from '../catalog/assumptions';
 import { coatings } from '../catalog/coatings';
 import { materials, oldFinishes } from '../catalog/substrates';
 import { labFromHex } from '../color/lab';
-import { card, find, recipe } from '../fixtures/projectRows';
+import { find, recipe } from '../fixtures/projectRows';
+import { recipeContext } from '../fixtures/recipes';
 import type { FindRow } from '../plan/rows';
-import { emptyHousehold } from '../state/brief';
 import { furnitureTemplates } from '../surface/templates';
 import { computeRecipe, type RecipePlan } from './computeRecipe';
 import type { RecipeContext } from './recipeContext';
 
-function contextFor(of: FindRow, change: Partial<RecipeContext> = {}, overrides: OverrideRow[] = []): RecipeContext {
-  return {
-    pieces: new Map([[of.id, of]]),
-    colorCards: new Map(
-      [card('teal', 'Teal', '#2f5d62'), card('white', 'White', '#f4f2ea'), card('yellow', 'Yellow', '#e0b000')].map(
-        (row) => [row.id, row],
-      ),
-    ),
-    assumptions: new Assumptions(overrides),
-    skill: 'practiced',
-    school: 'untilHidden',
-    eye: 'ordinary',
-    preparation: 'scuffAndGo',
-    household: emptyHousehold,
-    ...change,
-  };
-}
+const contextFor = (of: FindRow, change: Partial<RecipeContext> = {}, overrides: OverrideRow[] = []): RecipeContext =>
+  recipeContext([of], { assumptions: new Assumptions(overrides), ...change });
 
 /** Any piece with any finish: a template, a material, an old finish or none, a coating, a color. */
 const anyRecipe = fc

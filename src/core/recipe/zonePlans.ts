@@ -1,13 +1,20 @@
+import { conditionWorks, preparations } from '../catalog/preparations.data';
+import type { Substrate } from '../catalog/substrate';
 import { substrates } from '../catalog/substrates';
-import type { Substrate } from '../catalog/substrates.data';
 import { labFromHex } from '../color/lab';
 import type { Finding } from '../kernel/finding';
+import { type Condition, type PreparationKind, preparationKinds } from '../state/preparation';
 import type { SurfaceState } from '../state/surfaceState';
 import { completeMeasures } from '../surface/furnitureTemplate';
+import { shapeForms } from '../surface/shapeForms';
+import { shapeTexture, type ZoneShape } from '../surface/shapes';
 import { furnitureTemplates } from '../surface/templates';
 import { type Zone, zoneAreaM2 } from '../surface/zone';
-import type { RecipeBody, RecipePiece } from './recipeBody';
+import type { EnteredShape, RecipeBody, RecipePiece, ZoneEdit } from './recipeBody';
 import type { PieceFacts, RecipeContext } from './recipeContext';
+
+/** Nothing a stylist makes over is larger; beyond it a digit slipped. */
+const LARGEST_ZONE_M2 = 100;
 
 /** A zone of a recipe with its surface as it is now. */
 export interface ZonePlan {
@@ -19,12 +26,19 @@ export interface ZonePlan {
   pieceCount: number;
   /** Geometric area × count × sides, m². */
   projectedAreaM2: number;
-  /** The zone's one texture factor: its shape's if it has one, else the substrate's. */
+  /** The zone's one texture factor: its own, else its shape's, else the material's. */
   texture: number;
   /** projectedAreaM2 × texture. */
   areaM2: number;
+  material: Substrate;
   /** The row that decides absorption and primer: the old finish, else the material. */
   substrate: Substrate;
+  conditions: readonly Condition[];
+  /** Works before the first layer, but for scuffing, which joints ask for. */
+  works: readonly PreparationKind[];
+  /** The surface as it is now. */
+  found: SurfaceState;
+  /** The surface once prepared: stripped, washed free of wax. */
   present: SurfaceState;
   /** Whether the present color is the substrate's usual one because nobody picked it. */
   colorEstimated: boolean;
@@ -33,40 +47,137 @@ export interface ZonePlan {
 }
 
 /** Whether abrasion of this piece's old finish is off: lead was found, or its age is open and nobody tested. */
-export function isNoSand(piece: PieceFacts): boolean {
+export function isNoSand(piece: Pick<PieceFacts, 'finishId' | 'leadTest' | 'era'>): boolean {
   if (piece.finishId === null) return false;
   return piece.leadTest === 'positive' || (piece.era !== 'recent' && piece.leadTest === 'notTested');
 }
 
-function presentState(piece: PieceFacts, row: Substrate): { state: SurfaceState; estimated: boolean } {
-  const color = piece.color ?? labFromHex(row.usualColor);
+function foundState(facts: PieceFacts, row: Substrate, material: Substrate, conditions: readonly Condition[]) {
   const old = row.layer === 'oldFinish';
+  const state: SurfaceState = {
+    substrateId: row.id,
+    origin: old ? 'oldFinish' : 'material',
+    film: row.film,
+    sheen: old ? (row.id === 'glossyVarnish' ? 'gloss' : facts.sheen) : row.hard ? 'gloss' : 'raw',
+    age: 'cured',
+    porous: row.porous,
+    bleed: conditions.includes('stained') ? 'stain' : old && row.film !== 'none' ? 'none' : material.bleed,
+    sealed: old,
+    dewaxed: false,
+    productId: row.productId,
+    overHard: row.hard,
+    color: facts.color ?? labFromHex(row.usualColor),
+  };
+  return state;
+}
+
+/** What preparing leaves: stripped down to the material, or washed free of wax with traces left. */
+function preparedState(state: SurfaceState, material: Substrate, works: readonly PreparationKind[]): SurfaceState {
+  const isStripped = works.includes('strip') && state.origin === 'oldFinish';
+  const isDewaxed = works.includes('dewax');
+  if (works.includes('strip') && !isStripped) return { ...state, sealed: false, dewaxed: isDewaxed };
+  if (!isStripped && !(isDewaxed && state.film === 'wax')) return { ...state, dewaxed: isDewaxed };
   return {
-    estimated: piece.color === null,
-    state: {
-      substrateId: row.id,
-      film: row.film,
-      sheen: old ? (row.id === 'glossyVarnish' ? 'gloss' : piece.sheen) : row.hard ? 'gloss' : 'raw',
-      age: 'cured',
-      porous: row.porous,
-      bleed: row.bleed,
-      sealed: old,
-      productId: null,
-      overHard: row.hard,
-      color,
-    },
+    ...state,
+    substrateId: material.id,
+    origin: 'material',
+    film: 'none',
+    sheen: material.hard ? 'gloss' : 'raw',
+    porous: material.porous,
+    bleed: state.bleed === 'stain' ? 'stain' : material.bleed,
+    sealed: false,
+    dewaxed: isDewaxed,
+    productId: null,
+    overHard: material.hard,
+    color: isStripped ? labFromHex(material.usualColor) : state.color,
   };
 }
 
-function editedZone(zone: Zone, piece: RecipePiece): Zone {
-  const edit = piece.zoneEdits[zone.id];
+/** The shape that was entered, or null when its kind is not (any more) in the library. */
+export function enteredShape(entered: EnteredShape): ZoneShape | null {
+  const form = shapeForms.find((candidate) => candidate.kind === entered.kind);
+  return form ? form.build(entered.values) : null;
+}
+
+function editedZone(zone: Zone, edit: ZoneEdit | undefined): Zone {
   if (!edit) return zone;
-  const { areaM2, ...rest } = edit;
+  const shape = edit.shape
+    ? enteredShape(edit.shape)
+    : edit.areaM2 === undefined
+      ? null
+      : { kind: 'custom' as const, areaM2: edit.areaM2 };
   return {
     ...zone,
-    ...rest,
-    ...(areaM2 === undefined ? {} : { shape: { kind: 'custom' as const, areaM2 }, count: 1 }),
+    name: edit.name ?? zone.name,
+    included: edit.included ?? zone.included,
+    use: edit.use ?? zone.use,
+    sides: edit.sides ?? zone.sides,
+    detail: edit.detail ?? zone.detail,
+    textureFactor: edit.textureFactor ?? zone.textureFactor,
+    ...(shape === null
+      ? { count: edit.count ?? zone.count }
+      : { shape, count: edit.count ?? 1, textureFactor: edit.textureFactor ?? null }),
   };
+}
+
+const LETTERS = 'ABCDEFGHIJKLMNOPQRSTUVWXYZ';
+
+/** The zones of a piece: its template's, then the stylist's own, each with its edits and a letter of its own. */
+function zonesOf(piece: RecipePiece, findings: Finding[]): Zone[] {
+  const template = furnitureTemplates.find(piece.templateId);
+  const proposed = template ? template.zones(completeMeasures(template, piece.measures)) : [];
+  const zones = proposed.map((zone) => editedZone(zone, piece.zoneEdits[zone.id]));
+  for (const own of piece.ownZones) {
+    const shape = enteredShape(own.shape);
+    if (shape === null) {
+      findings.push({
+        code: 'zone.unknownShape',
+        severity: 'warn',
+        where: { kind: 'zone', id: `${piece.id}/${own.id}` },
+        figures: { zone: own.name, shape: own.shape.kind, accepted: shapeForms.map((form) => form.name).join(', ') },
+      });
+      continue;
+    }
+    const letter = LETTERS.split('').find((candidate) => !zones.some((zone) => zone.letter === candidate)) ?? '+';
+    zones.push(
+      editedZone(
+        {
+          id: own.id,
+          letter,
+          name: own.name,
+          shape,
+          count: 1,
+          sides: 1,
+          textureFactor: null,
+          detail: 'flat',
+          use: 'handled',
+          included: true,
+        },
+        piece.zoneEdits[own.id],
+      ),
+    );
+  }
+  return zones;
+}
+
+/** What a surface asks for before its first layer, in order; scuffing is left to the joints. */
+function worksOf(
+  zone: { key: string; substrate: Substrate; material: Substrate; conditions: readonly Condition[]; noSand: boolean },
+  body: RecipeBody,
+): PreparationKind[] {
+  const wanted = new Set<PreparationKind>(zone.substrate.prepare);
+  for (const condition of zone.conditions) for (const work of conditionWorks[condition]) wanted.add(work);
+  for (const chosen of body.preparations)
+    if (chosen.zoneKeys === 'all' || chosen.zoneKeys.includes(zone.key)) wanted.add(chosen.kind);
+  const stripped = wanted.has('strip') && zone.substrate.layer === 'oldFinish';
+  if (stripped) for (const work of zone.material.prepare) wanted.add(work);
+  wanted.delete('scuff');
+  if (zone.noSand) {
+    for (const work of wanted) if (preparations[work].abrasive) wanted.delete(work);
+    wanted.delete('clean');
+    wanted.add('wetClean');
+  }
+  return preparationKinds.filter((kind) => wanted.has(kind));
 }
 
 /** The zones of all pieces of a recipe, included or not, with findings for what cannot be used as entered. */
@@ -74,54 +185,80 @@ export function zonePlansOf(body: RecipeBody, context: RecipeContext): { zones: 
   const findings: Finding[] = [];
   const zones: ZonePlan[] = [];
   for (const piece of body.pieces) {
-    const template = furnitureTemplates.find(piece.templateId);
     const facts = context.pieces.get(piece.findId);
+    const template = furnitureTemplates.find(piece.templateId);
     if (!template || !facts) {
       findings.push({
         code: template ? 'recipe.pieceMissing' : 'recipe.unknownTemplate',
-        severity: 'refuse',
+        severity: template ? 'refuse' : 'warn',
         where: { kind: 'recipe', id: piece.id },
         figures: { template: piece.templateId, accepted: furnitureTemplates.ids.join(', ') },
       });
-      continue;
+      if (!facts) continue;
     }
-    const row = substrates.find(facts.finishId ?? facts.materialId);
-    if (!row) {
-      findings.push({
-        code: 'recipe.unknownSubstrate',
-        severity: 'refuse',
-        where: { kind: 'find', id: facts.id },
-        figures: { substrate: facts.finishId ?? facts.materialId, accepted: substrates.ids.join(', ') },
-      });
-      continue;
-    }
-    const { state, estimated } = presentState(facts, row);
-    for (const proposed of template.zones(completeMeasures(template, piece.measures))) {
-      const zone = editedZone(proposed, piece);
-      const projectedAreaM2 = zoneAreaM2(zone);
-      const texture = zone.textureFactor ?? context.assumptions.number(`substrate.${row.id}.texture`);
+    for (const zone of zonesOf(piece, findings)) {
+      const edit = piece.zoneEdits[zone.id];
+      const own: PieceFacts = {
+        ...facts,
+        materialId: edit?.materialId ?? facts.materialId,
+        finishId: edit?.finishId === undefined ? facts.finishId : edit.finishId,
+        sheen: edit?.sheen ?? facts.sheen,
+        color: edit?.color === undefined ? facts.color : edit.color,
+      };
       const key = `${piece.id}/${zone.id}`;
-      if (zone.included && !(projectedAreaM2 > 0)) {
+      const material = substrates.find(own.materialId);
+      const row = substrates.find(own.finishId ?? own.materialId);
+      if (!row || !material) {
+        const known = findings.some(
+          (finding) => finding.code === 'recipe.unknownSubstrate' && finding.where.id === facts.id,
+        );
+        if (!known)
+          findings.push({
+            code: 'recipe.unknownSubstrate',
+            severity: 'refuse',
+            where: { kind: 'find', id: facts.id },
+            figures: {
+              substrate: material ? (own.finishId ?? own.materialId) : own.materialId,
+              accepted: substrates.ids.join(', '),
+            },
+          });
+        continue;
+      }
+      const conditions = edit?.conditions ?? [];
+      const noSand = isNoSand(own);
+      const works = worksOf({ key, substrate: row, material, conditions, noSand }, body);
+      const found = foundState(own, row, material, conditions);
+      const projectedAreaM2 = zoneAreaM2(zone);
+      const measured = projectedAreaM2 > 0 && projectedAreaM2 <= LARGEST_ZONE_M2;
+      if (zone.included && !measured)
         findings.push({
-          code: 'zone.noArea',
+          code: projectedAreaM2 > LARGEST_ZONE_M2 ? 'zone.tooLarge' : 'zone.noArea',
           severity: 'warn',
           where: { kind: 'zone', id: key },
-          figures: { zone: zone.name },
+          figures: { zone: zone.name, most: LARGEST_ZONE_M2 },
         });
-      }
+      const area = measured ? projectedAreaM2 : 0;
+      const texture =
+        zone.textureFactor ??
+        shapeTexture(zone.shape) ??
+        context.assumptions.number(`substrate.${material.id}.texture`);
       zones.push({
         key,
         pieceId: piece.id,
         findId: piece.findId,
         zone,
         pieceCount: piece.count,
-        projectedAreaM2,
+        projectedAreaM2: area,
         texture,
-        areaM2: projectedAreaM2 * texture,
+        areaM2: area * texture,
+        material,
         substrate: row,
-        present: state,
-        colorEstimated: estimated,
-        noSand: isNoSand(facts),
+        conditions,
+        works,
+        found,
+        present: preparedState(found, material, works),
+        colorEstimated: own.color === null,
+        noSand,
       });
     }
   }

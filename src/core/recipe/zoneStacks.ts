@@ -1,21 +1,29 @@
 import type { Coating } from '../catalog/coating';
 import { coatings } from '../catalog/coatings';
-import { type Lab, labFromHex } from '../color/lab';
-import type { Finding } from '../kernel/finding';
+import { useDemands } from '../catalog/uses.data';
+import type { Lab } from '../color/lab';
+import type { Finding, Fix } from '../kernel/finding';
 import type { Joint } from '../state/joint';
 import type { Sheen, SurfaceState } from '../state/surfaceState';
-import { techniques } from '../technique';
-import { checkJoint } from './checkJoint';
+import type { Technique, TechniqueValues } from '../technique/technique';
+import { barrierFor, isBroken } from './barriers';
+import { type Candidate, type CandidateWork, chosenCandidates, coversZone, proposedCandidate } from './candidates';
 import { type CoatCount, coatCountFor } from './coatCount';
-import type { ChosenLayer, RecipeBody } from './recipeBody';
+import { decisiveJoint, type Exposed, uppermost } from './exposed';
+import { colorLaid, stateAfter } from './laidState';
+import type { RecipeBody } from './recipeBody';
 import type { RecipeContext } from './recipeContext';
 import { supplyKey } from './supplyKey';
+import { tintOffer } from './tintedPrimer';
+import { asksForTopcoat, topcoatFor } from './topcoats';
 import type { ZonePlan } from './zonePlans';
 
 /** A layer of the plan: chosen by the stylist, or proposed because a joint or a use asks for it. */
 export interface PlannedLayer {
   id: string;
   origin: 'chosen' | 'proposed';
+  technique: Technique;
+  values: TechniqueValues;
   coating: Coating;
   colorCardId: string | null;
   color: Lab | null;
@@ -25,87 +33,328 @@ export interface PlannedLayer {
   order: number;
 }
 
+/** A work of the plan that lays nothing, with the zones it is done on. */
+export interface PlannedWork {
+  id: string;
+  technique: Technique;
+  values: TechniqueValues;
+  order: number;
+  zoneKeys: string[];
+  waitHours: number;
+}
+
 /** One layer on one zone: the joint below it, its coats, what it takes of one piece, the state it leaves. */
 export interface StackEntry {
   layerId: string;
   joint: Joint;
   coats: CoatCount;
+  /** What comes out of the can, in the coating's unit. */
   amount: number;
+  /** Water that a mix takes beside it, mL. */
+  waterMl: number;
   absorption: number;
+  /** Area that the technique reaches, projected and with its texture, m². */
+  reachedM2: { projected: number; textured: number };
   below: SurfaceState;
   leaves: SurfaceState;
 }
 
 export interface ZoneStacks {
   layers: PlannedLayer[];
+  works: PlannedWork[];
   stacks: Map<string, StackEntry[]>;
   findings: Finding[];
 }
 
-interface Candidate {
-  id: string;
-  origin: PlannedLayer['origin'];
-  coating: Coating;
-  colorCardId: string | null;
-  color: Lab | null;
-  sheen: Sheen;
-  coats: number | null;
-  order: number;
+/** A surface lighter than this step up counts as the same: a stain may be a shade lighter than what is there. */
+const LIGHTER_L = 3;
+
+/** What the zones of a recipe have in common. */
+interface Shared {
+  layers: Map<string, PlannedLayer>;
+  works: Map<string, PlannedWork>;
+  findings: Finding[];
 }
 
-const isBroken = (joint: Joint) => joint.verdict === 'barrierPrimer' || joint.verdict === 'never';
+/** Stacks layers on one zone; what is found goes to the shared lists. */
+class ZoneStacker {
+  readonly entries: StackEntry[] = [];
+  exposed: Exposed;
+  /** Coatings that lie open at the end, each asking for its own protection. */
+  open: Coating[] = [];
 
-function colorLaidBy(candidate: Candidate, below: SurfaceState): Lab | null {
-  if (candidate.coating.primer) return labFromHex(candidate.coating.primer.color);
-  return candidate.coating.role === 'clear' ? below.color : candidate.color;
+  private readonly zone: ZonePlan;
+  private readonly body: RecipeBody;
+  private readonly context: RecipeContext;
+  private readonly shared: Shared;
+
+  constructor(zone: ZonePlan, body: RecipeBody, context: RecipeContext, shared: Shared) {
+    this.zone = zone;
+    this.body = body;
+    this.context = context;
+    this.shared = shared;
+    this.exposed = [zone.present];
+  }
+
+  private find(
+    code: string,
+    severity: Finding['severity'],
+    where: Finding['where'],
+    figures: Finding['figures'],
+    fix?: Fix,
+  ) {
+    this.shared.findings.push({ code, severity, where, figures, ...(fix ? { fix } : {}) });
+  }
+
+  jointOf(candidate: Candidate): Joint {
+    return decisiveJoint(this.exposed, { ...candidate, noSand: this.zone.noSand });
+  }
+
+  lay(candidate: Candidate, joint: Joint): void {
+    const { zone, context, body } = this;
+    const { coating, technique, values } = candidate;
+    const below = uppermost(this.exposed);
+    const key = supplyKey(coating.id, candidate.colorCardId, candidate.sheen);
+    const coats = coatCountFor({
+      coating,
+      technique,
+      overruled: candidate.coats,
+      school: body.school ?? context.school,
+      labelCoats: body.labelCoats,
+      eye: context.eye,
+      under: below.color,
+      target: candidate.color,
+      use: zone.zone.use,
+    });
+    if (!this.shared.layers.has(candidate.id))
+      this.shared.layers.set(candidate.id, {
+        id: candidate.id,
+        origin: candidate.origin,
+        technique,
+        values,
+        coating,
+        colorCardId: candidate.colorCardId,
+        color: colorLaid(candidate, below.color, coats.coats),
+        sheen: candidate.sheen,
+        supplyKey: key,
+        order: candidate.order,
+      });
+    // Absorption belongs to the first layer alone: a primer, when there is one, takes it.
+    const absorption =
+      this.entries.length === 0
+        ? context.assumptions.number(
+            `substrate.${zone.present.origin === 'material' ? zone.material.id : zone.substrate.id}.absorption`,
+          )
+        : 1;
+    const reach = technique.reach(values);
+    const scopes = [`supply:${key}`];
+    const put = technique.quantity(
+      {
+        projectedAreaM2: zone.projectedAreaM2 * reach,
+        texture: zone.texture,
+        absorption,
+        coats: coats.coats,
+        spreadingRate: context.assumptions.number(spreadingRateKey(coating, technique), scopes),
+        lossPercent:
+          coating.unit === 'mL' ? context.assumptions.number(`coating.${coating.id}.lossPercent`, scopes) : 0,
+        detail: zone.zone.detail,
+      },
+      values,
+    );
+    const amount = put * technique.paintShare(values);
+    const leaves = stateAfter(candidate, below, coats.coats);
+    this.entries.push({
+      layerId: candidate.id,
+      joint,
+      coats,
+      amount,
+      waterMl: put - amount,
+      absorption,
+      reachedM2: { projected: zone.projectedAreaM2 * reach, textured: zone.areaM2 * reach },
+      below,
+      leaves,
+    });
+    this.exposed = technique.partial ? [...this.exposed, leaves] : [leaves];
+    this.open = technique.partial ? [...this.open, coating] : [coating];
+    this.checkUse(candidate);
+  }
+
+  /** What a use forbids of a layer. */
+  private checkUse(candidate: Candidate): void {
+    const { zone } = this;
+    const where = { kind: 'layer', id: candidate.id } as const;
+    const figures = { coating: candidate.coating.name, zone: zone.zone.name };
+    if (zone.zone.use === 'outdoors' && candidate.coating.outdoors === 'no')
+      this.find('layer.notOutdoors', 'warn', where, figures);
+    if (zone.zone.use === 'outdoors' && candidate.coating.outdoors === 'ifLabelled')
+      this.find('layer.outdoorsIfLabelled', 'note', where, figures);
+    for (const forbidden of useDemands[zone.zone.use].forbids)
+      if (forbidden.groups.includes(candidate.coating.group))
+        this.find('layer.forbiddenByUse', 'stop', where, {
+          ...figures,
+          use: useDemands[zone.zone.use].name,
+          reason: forbidden.reason,
+        });
+  }
+
+  /** A stain, glaze or dark wax cannot lighten: refused with the nearest thing that works. A wash is only a veil. */
+  private checkLightening(candidate: Candidate): void {
+    const under = uppermost(this.exposed).color;
+    if (!under || !candidate.color || candidate.technique.opacity(candidate.coating, candidate.values) === null) return;
+    if (candidate.color.L <= under.L + LIGHTER_L) return;
+    const where = { kind: 'layer', id: candidate.id } as const;
+    const figures = { coating: candidate.coating.name, zone: this.zone.zone.name };
+    if (candidate.coating.role === 'translucent')
+      this.find('layer.cannotLighten', 'refuse', where, figures, {
+        kind: 'replaceCoating',
+        layerId: candidate.id,
+        coatingId: 'mineralPaint',
+      });
+    else this.find('layer.veilOnly', 'note', where, figures);
+  }
+
+  layChosen(candidate: Candidate): void {
+    const { zone, body, context } = this;
+    this.checkLightening(candidate);
+    let joint = this.jointOf(candidate);
+    // The school "clean, sand, prime" puts a primer under every paint; the other only where a joint asks for it.
+    const bySchool =
+      context.preparation === 'cleanSandPrime' &&
+      this.entries.length === 0 &&
+      candidate.coating.role === 'paint' &&
+      candidate.technique.mixedLifeHours === null;
+    let primer: Candidate | null = null;
+    if (joint.verdict === 'barrierPrimer' || (bySchool && joint.verdict !== 'never')) {
+      const coating = barrierFor(zone, this.exposed, joint, candidate);
+      const proposal = coating ? `primer:${coating.id}@${candidate.id}` : null;
+      if (coating && proposal && !body.dropped.includes(proposal)) {
+        const tint = context.colorCards.get(body.primerTints[proposal] ?? '') ?? null;
+        primer = proposedCandidate(proposal, coating, candidate.order - 1, coating.sheens[0] ?? 'matt', tint);
+        this.lay(primer, this.jointOf(primer));
+        joint = this.jointOf(candidate);
+      } else this.reportBroken(candidate, joint, coating, proposal);
+    } else this.reportBroken(candidate, joint, null, null);
+    if (joint.verdict === 'notKnown')
+      this.find(
+        'joint.notKnown',
+        'warn',
+        { kind: 'joint', id: `${zone.key}|${candidate.id}` },
+        { zone: zone.zone.name, coating: candidate.coating.name, surface: zone.substrate.name },
+      );
+    this.lay(candidate, joint);
+    this.offerTint(primer, candidate);
+  }
+
+  private reportBroken(candidate: Candidate, joint: Joint, barrier: Coating | null, proposal: string | null): void {
+    if (!isBroken(joint)) return;
+    const below = uppermost(this.exposed);
+    const surface = (below.productId && coatings.find(below.productId)?.name) || this.zone.substrate.name;
+    this.find(
+      joint.verdict === 'never' ? 'joint.never' : 'joint.wouldPeel',
+      joint.verdict === 'never' ? 'refuse' : 'stop',
+      { kind: 'joint', id: `${this.zone.key}|${candidate.id}` },
+      {
+        zone: this.zone.zone.name,
+        coating: candidate.coating.name,
+        surface,
+        reason: joint.reason,
+        remedy: barrier?.name ?? '',
+      },
+      proposal ? { kind: 'restoreProposal', proposal } : undefined,
+    );
+  }
+
+  private offerTint(primer: Candidate | null, paint: Candidate): void {
+    const entry = this.entries.at(-1);
+    if (!primer || entry?.coats.reason !== 'untilHidden') return;
+    const offer = tintOffer(primer, paint, entry.coats.coats, this.context.eye);
+    if (!offer) return;
+    this.find(
+      'primer.tintSaves',
+      'note',
+      { kind: 'layer', id: primer.id },
+      {
+        primer: primer.coating.name,
+        paint: paint.coating.name,
+        kind: offer.kind,
+        coats: offer.coats,
+        instead: entry.coats.coats,
+      },
+      { kind: 'tintPrimer', layerId: primer.id, tint: offer.kind, lab: offer.lab },
+    );
+  }
+
+  /** A work that lays nothing: rubbing through opens what lies beneath the uppermost layer. */
+  work(work: CandidateWork): void {
+    const { zone } = this;
+    const demand = zone.noSand
+      ? { verdict: 'never' as const, waitHours: 0, reason: 'it would rub into an old finish that may hold lead' }
+      : work.technique.demands(uppermost(this.exposed));
+    if (demand?.verdict === 'never') {
+      this.find(
+        'work.impossible',
+        'warn',
+        { kind: 'layer', id: work.id },
+        { technique: work.technique.name, zone: zone.zone.name, reason: demand.reason },
+      );
+      return;
+    }
+    const known = this.shared.works.get(work.id);
+    if (known) {
+      known.zoneKeys.push(zone.key);
+      known.waitHours = Math.max(known.waitHours, demand?.waitHours ?? 0);
+    } else this.shared.works.set(work.id, { ...work, zoneKeys: [zone.key], waitHours: demand?.waitHours ?? 0 });
+    const beneath = this.entries.at(-1)?.below;
+    if (beneath) {
+      const top = uppermost(this.exposed);
+      const shown = {
+        ...top,
+        color: top.color && beneath.color ? mixToward(top.color, beneath.color, work) : top.color,
+      };
+      this.exposed = [beneath, shown];
+    }
+  }
+
+  /** The clear coats that what lies open asks for, proposed at the very top. */
+  protect(): void {
+    const { zone, body } = this;
+    const asking = this.open.filter((coating) => asksForTopcoat(coating, zone.zone.use)).at(-1);
+    if (!asking) return;
+    const clear = topcoatFor(asking, zone.zone.use);
+    const proposal = `topcoat:${clear.id}`;
+    if (body.dropped.includes(proposal)) {
+      this.find(
+        'topcoat.missing',
+        'warn',
+        { kind: 'zone', id: zone.key },
+        { zone: zone.zone.name, coating: asking.name, clear: clear.name },
+        { kind: 'restoreProposal', proposal },
+      );
+      return;
+    }
+    const sheen: Sheen = clear.sheens.includes('satin') ? 'satin' : (clear.sheens[0] ?? 'matt');
+    const candidate = proposedCandidate(proposal, clear, 100_000, sheen);
+    const joint = this.jointOf(candidate);
+    this.reportBroken(candidate, joint, null, null);
+    this.lay(candidate, joint);
+  }
 }
 
-function stateAfter(candidate: Candidate, below: SurfaceState): SurfaceState {
-  const { coating } = candidate;
+function mixToward(top: Lab, beneath: Lab, work: CandidateWork): Lab {
+  const share = work.technique.reach(work.values);
   return {
-    substrateId: below.substrateId,
-    film: coating.film,
-    sheen: candidate.sheen,
-    age: 'dry',
-    porous: coating.film === 'powdery',
-    bleed: coating.primer?.blocksBleed ? 'none' : below.bleed,
-    sealed: coating.role === 'clear',
-    productId: coating.id,
-    overHard: below.overHard,
-    color: colorLaidBy(candidate, below),
+    L: top.L + (beneath.L - top.L) * share,
+    a: top.a + (beneath.a - top.a) * share,
+    b: top.b + (beneath.b - top.b) * share,
   };
 }
 
-/** The primer that repairs a broken joint: the rule's remedy, then the substrate's column, the first that itself holds. */
-function primerFor(zone: ZonePlan, below: SurfaceState, joint: Joint, over: Candidate): Coating | null {
-  const group =
-    over.coating.group === 'solventPaint'
-      ? 'solventPaint'
-      : over.coating.role === 'clear'
-        ? 'clear'
-        : 'waterbornePaint';
-  const wanted = [joint.remedy, ...zone.substrate.primer[group].primers];
-  if (zone.noSand) wanted.unshift('bondingPrimer');
-  if (!isBroken(joint)) wanted.push('bondingPrimer');
-  for (const id of wanted) {
-    const primer = id === null ? undefined : coatings.find(id);
-    if (!primer?.primer) continue;
-    const lower = checkJoint(below, { coating: primer, sheen: 'matt', color: null, noSand: zone.noSand });
-    if (isBroken(lower)) continue;
-    const primed = stateAfter({ ...over, coating: primer, sheen: 'matt' }, below);
-    const upper = checkJoint(primed, {
-      coating: over.coating,
-      sheen: over.sheen,
-      color: over.color,
-      noSand: zone.noSand,
-    });
-    if (!isBroken(upper)) return primer;
-  }
-  return null;
-}
-
-function covers(layer: ChosenLayer, zone: ZonePlan): boolean {
-  return layer.zoneKeys === 'all' || layer.zoneKeys.includes(zone.key);
+/** The assumption that a layer's spreading rate stands under. */
+export function spreadingRateKey(coating: Coating, technique: Technique): string {
+  return (
+    technique.spreadingRateKey ??
+    `coating.${coating.id}.${coating.unit === 'can' ? 'spreadingRateM2PerCan' : 'spreadingRateM2PerL'}`
+  );
 }
 
 /**
@@ -113,206 +362,71 @@ function covers(layer: ChosenLayer, zone: ZonePlan): boolean {
  * fail and a top coat where the finish asks for one. What was dropped stays out, and its joint says what follows.
  */
 export function zoneStacksOf(body: RecipeBody, zones: readonly ZonePlan[], context: RecipeContext): ZoneStacks {
-  const layers = new Map<string, PlannedLayer>();
+  const { chosen, findings } = chosenCandidates(body, context);
+  const shared: Shared = {
+    layers: new Map(),
+    works: new Map(),
+    findings: [...findings],
+  };
   const stacks = new Map<string, StackEntry[]>();
-  const findings: Finding[] = [];
-  const chosen: Candidate[] = [];
-  body.layers.forEach((layer, index) => {
-    const coating = coatings.find(layer.coatingId);
-    if (!coating) {
-      findings.push({
-        code: 'layer.unknownCoating',
-        severity: 'refuse',
-        where: { kind: 'layer', id: layer.id },
-        figures: { coating: layer.coatingId, accepted: coatings.ids.join(', ') },
-      });
-      return;
-    }
-    const card = layer.colorCardId === null ? undefined : context.colorCards.get(layer.colorCardId);
-    if (coating.role === 'paint' && !card) {
-      findings.push({
-        code: 'layer.noColor',
-        severity: 'warn',
-        where: { kind: 'layer', id: layer.id },
-        figures: { coating: coating.name },
-      });
-    }
-    chosen.push({
-      id: layer.id,
-      origin: 'chosen',
-      coating,
-      colorCardId: coating.role === 'paint' ? (card?.id ?? null) : null,
-      color: coating.role === 'paint' ? (card?.lab ?? null) : null,
-      sheen: coating.sheens.includes(layer.sheen) ? layer.sheen : (coating.sheens[0] ?? 'matt'),
-      coats: layer.coats,
-      order: (index + 1) * 10,
-    });
-  });
-
   for (const zone of zones) {
     if (!zone.zone.included || zone.projectedAreaM2 <= 0) continue;
-    const entries: StackEntry[] = [];
-    let state = zone.present;
-
-    const lay = (candidate: Candidate, joint: Joint): void => {
-      const { coating } = candidate;
-      const key = supplyKey(coating.id, candidate.colorCardId, candidate.sheen);
-      if (!layers.has(candidate.id)) {
-        layers.set(candidate.id, {
-          id: candidate.id,
-          origin: candidate.origin,
-          coating,
-          colorCardId: candidate.colorCardId,
-          color: colorLaidBy(candidate, state),
-          sheen: candidate.sheen,
-          supplyKey: key,
-          order: candidate.order,
-        });
-      }
-      const coats = coatCountFor(
-        coating,
-        candidate.coats,
-        body.school ?? context.school,
-        body.labelCoats,
-        context.eye,
-        state.color,
-        candidate.color,
-        zone.zone.use,
-      );
-      const technique = techniques.get(coating.techniqueId);
-      const scopes = [`supply:${key}`];
-      // Absorption belongs to the first layer alone: a primer, when there is one, takes it.
-      const absorption =
-        entries.length === 0 ? context.assumptions.number(`substrate.${zone.substrate.id}.absorption`) : 1;
-      const rateName = coating.unit === 'can' ? 'spreadingRateM2PerCan' : 'spreadingRateM2PerL';
-      const amount = technique.quantity({
-        projectedAreaM2: zone.projectedAreaM2,
-        texture: zone.texture,
-        absorption,
-        coats: coats.coats,
-        spreadingRate: context.assumptions.number(`coating.${coating.id}.${rateName}`, scopes),
-        lossPercent:
-          coating.unit === 'mL' ? context.assumptions.number(`coating.${coating.id}.lossPercent`, scopes) : 0,
-        detail: zone.zone.detail,
-      });
-      const leaves = stateAfter(candidate, state);
-      entries.push({ layerId: candidate.id, joint, coats, amount, absorption, below: state, leaves });
-      state = leaves;
-    };
-
-    for (const candidate of chosen) {
-      const source = body.layers.find((layer) => layer.id === candidate.id);
-      if (!source || !covers(source, zone)) continue;
-      const over = { coating: candidate.coating, sheen: candidate.sheen, color: candidate.color, noSand: zone.noSand };
-      let joint = checkJoint(state, over);
-      // The school "clean, sand, prime" puts a primer under every paint; the other only where a joint asks for it.
-      const bySchool =
-        context.preparation === 'cleanSandPrime' && entries.length === 0 && candidate.coating.role === 'paint';
-      if (isBroken(joint) || bySchool) {
-        const primer = primerFor(zone, state, joint, candidate);
-        const proposal = primer ? `primer:${primer.id}@${candidate.id}` : null;
-        if (primer && proposal && !body.dropped.includes(proposal)) {
-          const below = checkJoint(state, { coating: primer, sheen: 'matt', color: null, noSand: zone.noSand });
-          lay(
-            {
-              id: proposal,
-              origin: 'proposed',
-              coating: primer,
-              colorCardId: null,
-              color: null,
-              sheen: primer.sheens[0] ?? 'matt',
-              coats: null,
-              order: candidate.order - 1,
-            },
-            below,
-          );
-          joint = checkJoint(state, over);
-        } else if (isBroken(joint)) {
-          findings.push({
-            code: joint.verdict === 'never' ? 'joint.never' : 'joint.wouldPeel',
-            severity: joint.verdict === 'never' ? 'refuse' : 'stop',
-            where: { kind: 'joint', id: `${zone.key}|${candidate.id}` },
-            figures: {
-              zone: zone.zone.name,
-              coating: candidate.coating.name,
-              surface: zone.substrate.name,
-              reason: joint.reason,
-              remedy: primer?.name ?? '',
-            },
-            ...(proposal ? { fix: { kind: 'restoreProposal' as const, proposal } } : {}),
-          });
-        }
-      }
-      if (joint.verdict === 'notKnown') {
-        findings.push({
-          code: 'joint.notKnown',
-          severity: 'warn',
-          where: { kind: 'joint', id: `${zone.key}|${candidate.id}` },
-          figures: { zone: zone.zone.name, coating: candidate.coating.name, surface: zone.substrate.name },
-        });
-      }
-      lay(candidate, joint);
+    const stacker = new ZoneStacker(zone, body, context, shared);
+    for (const entry of chosen) {
+      if (!coversZone(entry.layer, zone)) continue;
+      if (entry.kind === 'coat') stacker.layChosen(entry.candidate);
+      else stacker.work(entry.work);
     }
-
-    const top = chosen.filter((candidate) => entries.some((entry) => entry.layerId === candidate.id)).at(-1);
-    if (top && top.coating.topcoat === 'always') {
-      const clear = coatings.get(top.coating.techniqueId === 'sprayOn' ? 'aerosolClear' : 'waterClear');
-      const proposal = `topcoat:${clear.id}`;
-      if (!body.dropped.includes(proposal)) {
-        const sheen: Sheen = clear.sheens.includes('satin') ? 'satin' : 'matt';
-        const joint = checkJoint(state, { coating: clear, sheen, color: state.color, noSand: zone.noSand });
-        lay(
-          {
-            id: proposal,
-            origin: 'proposed',
-            coating: clear,
-            colorCardId: null,
-            color: null,
-            sheen,
-            coats: null,
-            order: 100_000,
-          },
-          joint,
-        );
-      } else {
-        findings.push({
-          code: 'topcoat.missing',
-          severity: 'warn',
-          where: { kind: 'zone', id: zone.key },
-          figures: { zone: zone.zone.name, coating: top.coating.name, clear: clear.name },
-          fix: { kind: 'restoreProposal', proposal },
-        });
-      }
-    }
-    if (zone.zone.use === 'outdoors') {
-      for (const entry of entries) {
-        const layer = layers.get(entry.layerId);
-        if (layer?.coating.outdoors === 'no') {
-          findings.push({
-            code: 'layer.notOutdoors',
-            severity: 'warn',
-            where: { kind: 'layer', id: layer.id },
-            figures: { coating: layer.coating.name, zone: zone.zone.name },
-          });
-        }
-      }
-    }
-    stacks.set(zone.key, entries);
+    stacker.protect();
+    stacks.set(zone.key, stacker.entries);
   }
+  shared.findings.push(...stillShowing(shared.layers, stacks));
+  return {
+    layers: [...shared.layers.values()].sort((a, b) => a.order - b.order || (a.id < b.id ? -1 : 1)),
+    works: [...shared.works.values()],
+    stacks,
+    findings: folded(shared.findings),
+  };
+}
 
+/** Layers whose table maximum ended the count while a difference still shows. */
+function stillShowing(layers: ReadonlyMap<string, PlannedLayer>, stacks: ReadonlyMap<string, StackEntry[]>): Finding[] {
+  const findings: Finding[] = [];
   for (const layer of layers.values()) {
-    const shown = [...stacks.values()]
-      .flat()
-      .filter((entry) => entry.layerId === layer.id && entry.coats.hiding?.cutShort);
-    const worst = Math.max(0, ...shown.map((entry) => entry.coats.hiding?.showing.at(-1) ?? 0));
-    if (worst > 0) {
+    const entries = [...stacks.values()].flat();
+    const worst = Math.max(
+      0,
+      ...entries
+        .filter((entry) => entry.layerId === layer.id && entry.coats.hiding?.cutShort)
+        .map((entry) => entry.coats.hiding?.showing.at(-1) ?? 0),
+    );
+    if (worst > 0)
       findings.push({
         code: 'coats.stillShows',
         severity: 'note',
         where: { kind: 'layer', id: layer.id },
         figures: { coating: layer.coating.name, difference: Math.round(worst * 10) / 10 },
       });
-    }
   }
-  return { layers: [...layers.values()].sort((a, b) => a.order - b.order || (a.id < b.id ? -1 : 1)), stacks, findings };
+  return findings;
+}
+
+/** The same thing said of a layer on several zones is said once, naming them all; joints speak for themselves. */
+function folded(findings: readonly Finding[]): Finding[] {
+  const kept: Finding[] = [];
+  for (const finding of findings) {
+    const same = kept.find(
+      (known) =>
+        finding.where.kind === 'layer' &&
+        known.where.kind === 'layer' &&
+        known.where.id === finding.where.id &&
+        known.code === finding.code &&
+        known.figures.reason === finding.figures.reason,
+    );
+    const zone = finding.figures.zone;
+    if (!same) kept.push({ ...finding, figures: { ...finding.figures } });
+    else if (zone !== undefined && !String(same.figures.zone).split(', ').includes(String(zone)))
+      same.figures.zone = `${same.figures.zone}, ${zone}`;
+  }
+  return kept;
 }

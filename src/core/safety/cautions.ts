@@ -3,42 +3,74 @@ import { createRegistry } from '../kernel/registry';
 import type { SafetyFacts } from './facts';
 import { aerosolAir } from './rules/aerosolAir';
 import { aerosolIgnition } from './rules/aerosolIgnition';
+import { asbestosTile } from './rules/asbestosTile';
 import { buildingWorks } from './rules/buildingWorks';
 import { childContact } from './rules/childContact';
 import { dampRoom } from './rules/dampRoom';
+import { dryingRoom } from './rules/dryingRoom';
+import { epoxyKit } from './rules/epoxyKit';
+import { foamFire } from './rules/foamFire';
 import { foodContact } from './rules/foodContact';
 import { foodNear } from './rules/foodNear';
 import { heatNear } from './rules/heatNear';
+import { heavyLift } from './rules/heavyLift';
 import { hotAppliances } from './rules/hotAppliances';
+import { hotGlass } from './rules/hotGlass';
 import { lampWiring } from './rules/lampWiring';
+import { leadArea } from './rules/leadArea';
 import { leadChild } from './rules/leadChild';
 import { leadFound } from './rules/leadFound';
 import { leadOldFinish } from './rules/leadOldFinish';
+import { limePowder } from './rules/limePowder';
+import { mold } from './rules/mold';
+import { neverMix } from './rules/neverMix';
+import { oldGlaze } from './rules/oldGlaze';
 import { openFlame } from './rules/openFlame';
 import { petsNearby } from './rules/petsNearby';
+import { pregnancySolvents } from './rules/pregnancySolvents';
 import { recalledKinds } from './rules/recalledKinds';
 import { sandingDust } from './rules/sandingDust';
+import { shadeHeat } from './rules/shadeHeat';
 import { solventAir } from './rules/solventAir';
 import { solventRags } from './rules/solventRags';
+import { stripperChoice } from './rules/stripperChoice';
+import { tipOver } from './rules/tipOver';
+import { treatedTimber } from './rules/treatedTimber';
 import type { SafetyRule } from './safetyRule';
 
 /** Every caution we know, in the order cards are shown within a step. */
 export const safetyRules = createRegistry<SafetyRule>('cautions', [
   recalledKinds,
   hotAppliances,
+  epoxyKit,
   leadFound,
   leadOldFinish,
+  leadArea,
   leadChild,
   lampWiring,
   aerosolAir,
   aerosolIgnition,
+  stripperChoice,
+  neverMix,
+  limePowder,
+  asbestosTile,
   solventAir,
+  pregnancySolvents,
   solventRags,
   sandingDust,
+  treatedTimber,
+  mold,
   foodContact,
+  oldGlaze,
   openFlame,
+  shadeHeat,
+  hotGlass,
+  foamFire,
   childContact,
+  tipOver,
+  heavyLift,
   petsNearby,
+  dryingRoom,
   heatNear,
   dampRoom,
   foodNear,

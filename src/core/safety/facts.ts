@@ -1,3 +1,4 @@
+import type { Hazard } from '../catalog/coating';
 import type { Household } from '../state/brief';
 import type { Place, StepKind } from '../state/step';
 import type { ZoneUse } from '../surface/zone';
@@ -8,7 +9,7 @@ export interface SafetyFacts {
   steps: {
     id: string;
     kind: StepKind;
-    hazard: 'waterborne' | 'aerosol' | 'spirit' | 'oil' | null;
+    hazard: Hazard | null;
     place: Place;
     material: string | null;
   }[];
@@ -29,6 +30,16 @@ export interface SafetyFacts {
     era: 'unknown' | 'old' | 'recent';
     leadTest: 'notTested' | 'negative' | 'positive';
     cordCondition: 'unknown' | 'sound' | 'damaged' | 'none';
+    /** Materials of its zones, and the coatings that are put on. */
+    materials: readonly string[];
+    coated: readonly string[];
+    /** Overall height, mm, or null when it is not known. */
+    heightMm: number | null;
+    storesThings: boolean;
+    isShade: boolean;
+    isMusty: boolean;
+    /** Area of old finish that is worked on, m², all like pieces together. */
+    disturbedM2: number;
   } | null;
   uses: ReadonlySet<ZoneUse>;
   foodSafeFinish: boolean;

@@ -38,7 +38,7 @@ describe('the quick line', () => {
     expect(name('iron')).toBe('Iron');
     expect(readQuickLine('solid oak, nightstand', 'USD', 'us')).toMatchObject({
       name: 'Nightstand',
-      note: 'solid oak',
+      materialId: 'hardwood',
     });
   });
   it('keeps the comma of a number and of thousands', () => {

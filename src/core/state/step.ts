@@ -1,17 +1,28 @@
 import type { Finding } from '../kernel/finding';
 import type { Source } from '../kernel/source';
 import type { AllowedInterval } from './joint';
+import type { PreparationKind } from './preparation';
 
 export type StepKind =
+  | PreparationKind
   | 'leadTest'
   | 'testPatch'
   | 'dismantle'
-  | 'clean'
-  | 'wetClean'
-  | 'scuff'
-  | 'removeRust'
+  | 'mask'
   | 'coat'
+  | 'sandBetween'
+  | 'work'
+  | 'finish'
+  | 'mend'
+  | 'own'
   | 'reassemble';
+
+/** Paint and water of a mixed portion, and how long it keeps. */
+export interface Mix {
+  paint: number;
+  waterMl: number;
+  keepsHours: number | null;
+}
 
 /** Where a step can be done. */
 export type Place = 'indoors' | 'ventilated' | 'outdoors';
@@ -53,6 +64,12 @@ export interface Step {
   tools: string[];
   cautions: Finding[];
   after: { stepId: string; allowed: AllowedInterval[] }[];
+  /** What is mixed for it, when it is let down with water. */
+  mix: Mix | null;
+  /** How it is done, or what to look for. */
+  hint: string;
+  /** Taken out by the stylist: it stays in the list and takes nothing. */
+  skipped: boolean;
   overruled: ('minutes' | 'wait')[];
   source: Source;
 }

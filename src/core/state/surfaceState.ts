@@ -1,19 +1,25 @@
 import type { Lab } from '../color/lab';
 
-export type Film = 'none' | 'waterborne' | 'oil' | 'solvent' | 'shellac' | 'wax' | 'powdery';
-export type Sheen = 'raw' | 'matt' | 'satin' | 'gloss' | 'unknown';
+export const films = ['none', 'waterborne', 'oil', 'solvent', 'shellac', 'wax', 'powdery'] as const;
+export type Film = (typeof films)[number];
+export const sheens = ['raw', 'matt', 'satin', 'gloss', 'unknown'] as const;
+export type Sheen = (typeof sheens)[number];
 export type FilmAge = 'wet' | 'recoatable' | 'dry' | 'cured';
 export type Bleed = 'none' | 'tannin' | 'stain';
 
 /** What lies on top of a zone at a moment: a layer needs such a state and leaves another. */
 export interface SurfaceState {
   substrateId: string;
+  /** A bare material, an old finish found on the piece, or a layer of this recipe. */
+  origin: 'material' | 'oldFinish' | 'laid';
   film: Film;
   sheen: Sheen;
   age: FilmAge;
   porous: boolean;
   bleed: Bleed;
   sealed: boolean;
+  /** Whether wax or polish was washed off twice: traces stay, and only shellac ties over them. */
+  dewaxed: boolean;
   /** The coating that made the film, or null for a bare material or an old finish of unknown make. */
   productId: string | null;
   /** Whether the film was laid over gloss or a hard plastic, which some primers take longer on. */

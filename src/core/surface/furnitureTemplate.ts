@@ -27,7 +27,7 @@ export interface FurnitureTemplate {
   /** Which measures stand for the overall width, depth and height of the piece. */
   overall: { width: string; depth: string | null; height: string };
   /** A property that cautions look at: mains wiring, a flame, holding food. */
-  traits: readonly ('lamp' | 'storesThings' | 'hangs')[];
+  traits: readonly ('lamp' | 'shade' | 'storesThings' | 'hangs')[];
   /** Fixed small work in minutes at a practiced hand: knobs, drawers. Zero when there is none. */
   hardwareMinutes(measures: Measures): number;
   zones(measures: Measures): Zone[];

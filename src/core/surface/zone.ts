@@ -1,18 +1,6 @@
-import { shapeAreaM2, type ZoneShape } from './shapes';
+import { shapeAreaM2, shapeEdgeM, type ZoneShape } from './shapes';
 
-/** How a zone is used; it decides top coats, limits and the day it counts as usable. */
-export type ZoneUse =
-  | 'seen'
-  | 'handled'
-  | 'tableTop'
-  | 'wet'
-  | 'outdoors'
-  | 'nearHeat'
-  | 'food'
-  | 'childReach'
-  | 'flame';
-
-export const zoneUses: readonly ZoneUse[] = [
+export const zoneUses = [
   'seen',
   'handled',
   'tableTop',
@@ -22,10 +10,13 @@ export const zoneUses: readonly ZoneUse[] = [
   'food',
   'childReach',
   'flame',
-];
+] as const;
+/** How a zone is used; it decides top coats, limits and the day it counts as usable. */
+export type ZoneUse = (typeof zoneUses)[number];
 
+export const detailKinds = ['flat', 'profiles', 'spindles', 'weave'] as const;
 /** How fiddly the surface is to brush; multiplies hands-on minutes. */
-export type DetailKind = 'flat' | 'profiles' | 'spindles';
+export type DetailKind = (typeof detailKinds)[number];
 
 /** One surface of a piece, as its template proposes it. `letter` names it in the drawing. */
 export interface Zone {
@@ -35,7 +26,7 @@ export interface Zone {
   shape: ZoneShape;
   count: number;
   sides: 1 | 2;
-  /** Texture factor of the shape, or null to take the substrate's. */
+  /** Texture factor of this zone, or null to take the shape's, else the material's. */
   textureFactor: number | null;
   detail: DetailKind;
   use: ZoneUse;
@@ -46,4 +37,9 @@ export interface Zone {
 /** Geometric area of a zone in m²: shape × count × sides, before any texture factor. */
 export function zoneAreaM2(zone: Zone): number {
   return shapeAreaM2(zone.shape) * zone.count * zone.sides;
+}
+
+/** Raw edge of a zone in meters: shape × count. */
+export function zoneEdgeM(zone: Zone): number {
+  return shapeEdgeM(zone.shape) * zone.count;
 }

@@ -1,5 +1,8 @@
 import type { Coating } from '../catalog/coating';
+import type { laborEach, laborRates } from '../catalog/labor.data';
+import type { Verdict } from '../state/joint';
 import type { Place } from '../state/step';
+import type { SurfaceState } from '../state/surfaceState';
 import type { DetailKind } from '../surface/zone';
 
 /** What a technique needs to know of a zone and a layer to say how much of a supply it takes. */
@@ -18,20 +21,84 @@ export interface QuantityInput {
   detail: DetailKind;
 }
 
+/** One thing to set on a technique: a ratio, a share, a width. Values are plain numbers. */
+export interface TechniqueParameter {
+  id: string;
+  label: string;
+  unit: 'percent' | 'parts';
+  standard: number;
+  minimum: number;
+  maximum: number;
+}
+export type TechniqueValues = Readonly<Record<string, number>>;
+
+/** A work that follows the last coat of a technique: buffing, seasoning. */
+export interface FinishingWork {
+  id: string;
+  title: string;
+  rate: keyof typeof laborRates;
+  /** Hours after the last coat. */
+  waitHours: number;
+}
+
+/** How a technique reads a surface that its coating alone would take or leave. */
+export interface TechniqueDemand {
+  verdict: Verdict;
+  waitHours: number;
+  reason: string;
+}
+
 /**
- * A way to put a layer on. To add one: a folder with its object, a line in `technique/index.ts`, and coatings that
- * name it; menus, schemas and forms derive from the registry.
+ * A way to put a layer on, or to work what lies there. To add one: a folder with its object and a line in
+ * `technique/index.ts`; menus, schemas and forms derive from the registry.
  */
 export interface Technique {
   id: string;
   name: string;
-  /** Where it can be done. */
+  family: 'cover' | 'translucent' | 'decorate' | 'age' | 'protect';
+  /** What it is, for someone who has not done it. */
+  remark: string;
+  /** What it asks of a hand: 1 a first piece, 2 practice, 3 a steady hand. */
+  difficulty: 1 | 2 | 3;
+  skillAsked: string;
+  /** Coatings it can put on; a technique that lays nothing takes none. */
+  accepts(coating: Coating): boolean;
+  lays: boolean;
+  /** Whether only parts of the zone are reached, so that what lies beneath stays open too. */
+  partial: boolean;
+  parameters: readonly TechniqueParameter[];
   place: Place;
-  /** Assumption keys of its hands-on rate and of its clean-up. */
-  rateKey: string;
-  cleanUpKey(coating: Coating): string;
+  /** Hands-on rate: by the square meter, or each (a leaf). */
+  rate: { perM2: keyof typeof laborRates } | { each: keyof typeof laborEach };
   detailFactor(detail: DetailKind): number;
   toolIds: readonly string[];
-  /** Amount of supply in the coating's unit (mL or cans). */
-  quantity(input: QuantityInput): number;
+  /** Share of the zone that it reaches, 0 to 1. */
+  reach(values: TechniqueValues): number;
+  /** Share of what is put on that comes out of the can; the rest is water. */
+  paintShare(values: TechniqueValues): number;
+  /** Amount of what is put on, in the coating's unit (mL or cans), water included. */
+  quantity(input: QuantityInput, values: TechniqueValues): number;
+  /** The assumption its spreading rate stands under, or null to take the coating's own. */
+  spreadingRateKey: string | null;
+  /** Supplies beside the coating, a square meter reached. */
+  extras: readonly { kindId: string; perM2: number }[];
+  /** How coats are counted: until it hides, by the table, or so many. */
+  coats: 'untilHidden' | 'table' | number;
+  /** For a see-through coat: the share of the difference that one coat covers; null when it hides as paint does. */
+  opacity(coating: Coating | null, values: TechniqueValues): number | null;
+  /** Hours that a mixed portion keeps, or null when nothing is mixed. */
+  mixedLifeHours: number | null;
+  /** What it needs of the surface beyond what its coating asks; null when nothing. */
+  demands(state: SurfaceState): TechniqueDemand | null;
+  finishing: readonly FinishingWork[];
+}
+
+/** The values of a technique, filled from what was set, else from its standards, held within its limits. */
+export function completeValues(technique: Technique, set: TechniqueValues): TechniqueValues {
+  const complete: Record<string, number> = {};
+  for (const parameter of technique.parameters) {
+    const value = set[parameter.id] ?? parameter.standard;
+    complete[parameter.id] = Math.min(parameter.maximum, Math.max(parameter.minimum, value));
+  }
+  return complete;
 }

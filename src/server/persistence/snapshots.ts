@@ -1,3 +1,4 @@
+import { withPresentRecipes } from '@contract/upgrades/recipes';
 import type { ProjectRows, SlotRow } from '@core/plan/rows';
 import type { Transaction } from './scope';
 import { rowJsonSql, specOf, type TableSpec, tableSpecs } from './tables';
@@ -125,7 +126,7 @@ export async function projectRows(
   pieceIds: readonly string[] = [],
 ): Promise<ProjectRows | null> {
   const text = await snapshotText(transaction, projectId, pieceIds);
-  return text ? (JSON.parse(text.body) as ProjectRows) : null;
+  return text ? withPresentRecipes(JSON.parse(text.body) as ProjectRows) : null;
 }
 
 /** One slot with what a ranking for it asks of its project, without the rest of the snapshot; null when it is not there. */

@@ -10,6 +10,7 @@ import type {
   PieceQuery,
   RiserAnswer,
 } from '@contract/house';
+import { withPresentRecipes } from '@contract/upgrades/recipes';
 import type { ProjectRows } from '@core/plan/rows';
 import type { Rim } from './words';
 
@@ -101,7 +102,7 @@ export const api = {
     );
     if (response.status === 304) return null;
     return {
-      rows: (await response.json()) as ProjectRows,
+      rows: withPresentRecipes((await response.json()) as ProjectRows),
       tag: (response.headers.get('etag') ?? '').replace(/^W\//, '').replaceAll('"', ''),
     };
   },

@@ -1,9 +1,8 @@
 import type { PayloadOf } from '@contract/commands';
-import { coatings } from '@core/catalog/coatings';
 import type { Lab } from '@core/color/lab';
 import type { Price } from '@core/kernel/price';
 import type { ColorCardRow, FindRow, OfferRow, OptionRow, ProjectRows, RecipeRow } from '@core/plan/rows';
-import { type RecipeBody, recipeFor } from '@core/recipe/recipeBody';
+import { chosenLayer, type RecipeBody, recipeFor } from '@core/recipe/recipeBody';
 import { completeMeasures } from '@core/surface/furnitureTemplate';
 import { furnitureTemplates } from '@core/surface/templates';
 
@@ -61,16 +60,7 @@ export function makeoverOption(
 ): AddOption & { recipe: RecipeRow } {
   const body: RecipeBody = recipeFor(find.id, find.templateId, find.measures, newId());
   body.pieces = body.pieces.map((piece) => ({ ...piece, count: Math.max(1, pieces) }));
-  body.layers = [
-    {
-      id: newId(),
-      coatingId,
-      colorCardId: card?.id ?? null,
-      sheen: coatings.get(coatingId).sheens[0] ?? 'matt',
-      zoneKeys: 'all',
-      coats: null,
-    },
-  ];
+  body.layers = [chosenLayer(newId(), coatingId, { colorCardId: card?.id ?? null })];
   const recipe = { id: newId(), version: 1, name: find.name, body, doneOn: null };
   return {
     option: optionRow(slotId, 'makeover', onePiece(find.id), recipe.id),

@@ -92,6 +92,11 @@ export function supplyWords(amount: number, unit: SupplyUnit, units: UnitSystem)
 
 const trimmed = (value: number, digits: number) => String(Math.round(value * 10 ** digits) / 10 ** digits);
 
+/** A temperature as the project's people say it: °F in US units, °C else. */
+export function temperatureWords(celsius: number, units: UnitSystem): string {
+  return units === 'us' ? `${trimmed(celsius * 1.8 + 32, 0)} °F` : `${trimmed(celsius, 1)} °C`;
+}
+
 function unitWords(value: number, unit: Unit, rim: Rim): string {
   switch (unit) {
     case 'money':
@@ -127,6 +132,8 @@ function unitWords(value: number, unit: Unit, rim: Rim): string {
       return `${trimmed(value, 2)} m² a can`;
     case 'minPerM2':
       return `${trimmed(value, 1)} min/m²`;
+    case 'celsius':
+      return temperatureWords(value, rim.units);
     case 'percent':
       return `${trimmed(value, 2)} %`;
     case 'ratio':

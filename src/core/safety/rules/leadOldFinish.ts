@@ -1,5 +1,8 @@
 import { type SafetyRule, stepsOf } from '../safetyRule';
 
+/** Steps that break into an old finish. */
+const disturbing = new Set(['scuff', 'sandBack', 'strip', 'removeRust', 'work']);
+
 /** Disturbing an old finish whose age is open: the plan takes the no-sand route until a test says otherwise. */
 export const leadOldFinish: SafetyRule = {
   id: 'lead.oldFinish',
@@ -8,9 +11,9 @@ export const leadOldFinish: SafetyRule = {
   source: { kind: 'standard', document: '16 CFR 1303; 40 CFR 745', memory: true },
   check: (facts) => {
     if (!facts.piece?.oldFinish || facts.piece.era === 'recent' || facts.piece.leadTest !== 'notTested') return null;
-    const disturbing = stepsOf(facts, (step) => step.kind === 'scuff');
+    const disturbs = stepsOf(facts, (step) => disturbing.has(step.kind));
     const gentle = stepsOf(facts, (step) => step.kind === 'leadTest' || step.kind === 'wetClean');
-    if (disturbing.length > 0) return { stepIds: disturbing, severity: 'stop' };
+    if (disturbs.length > 0) return { stepIds: disturbs, severity: 'stop' };
     return { stepIds: gentle.slice(0, 1), severity: 'warn' };
   },
 };

@@ -1,5 +1,8 @@
 import { type SafetyRule, stepsOf } from '../safetyRule';
 
+/** Steps that make dust. */
+const dusty = new Set(['scuff', 'removeRust', 'sandBack', 'fill', 'sandBetween', 'work', 'mend']);
+
 /** Dust from scuffing and rust removal. */
 export const sandingDust: SafetyRule = {
   id: 'dust.mask',
@@ -7,7 +10,7 @@ export const sandingDust: SafetyRule = {
   instead: null,
   source: { kind: 'standard', document: 'EN 149; 42 CFR 84', memory: true },
   check: (facts) => {
-    const stepIds = stepsOf(facts, (step) => step.kind === 'scuff' || step.kind === 'removeRust');
+    const stepIds = stepsOf(facts, (step) => dusty.has(step.kind));
     return stepIds.length > 0 ? { stepIds, severity: 'warn' } : null;
   },
 };

@@ -9,7 +9,10 @@ export const solventAir: SafetyRule = {
   check: (facts) => {
     const stepIds = stepsOf(
       facts,
-      (step) => step.kind === 'coat' && (step.hazard === 'spirit' || step.hazard === 'oil'),
+      (step) =>
+        step.kind === 'dewax' ||
+        step.kind === 'strip' ||
+        (step.kind === 'coat' && (step.hazard === 'spirit' || step.hazard === 'oil' || step.hazard === 'wax')),
     );
     return stepIds.length > 0 ? { stepIds, severity: facts.household.pregnancy ? 'stop' : 'warn' } : null;
   },

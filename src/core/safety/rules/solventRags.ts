@@ -7,7 +7,7 @@ export const solventRags: SafetyRule = {
   instead: null,
   source: { kind: 'reference', document: 'fire-safety guidance on spontaneous heating', memory: true },
   check: (facts) => {
-    const stepIds = stepsOf(facts, (step) => step.kind === 'coat' && step.hazard === 'oil');
+    const stepIds = stepsOf(facts, (step) => step.kind === 'coat' && (step.hazard === 'oil' || step.hazard === 'wax'));
     return stepIds.length > 0 ? { stepIds, severity: 'stop' } : null;
   },
 };

@@ -20,7 +20,7 @@ export const basket: FurnitureTemplate = {
   hardwareMinutes: () => 0,
   zones: ({ widthMm = 0, depthMm = 0, heightMm = 0 }) => {
     const girdle = { kind: 'custom' as const, areaM2: 2 * (widthMm + depthMm) * heightMm * 1e-6 };
-    const weave = { textureFactor: WICKER, detail: 'spindles' as const };
+    const weave = { textureFactor: WICKER, detail: 'weave' as const };
     return [
       zone('outside', 'A', 'Outside', girdle, weave),
       zone('inside', 'B', 'Inside', girdle, { ...weave, included: false }),

@@ -5,7 +5,7 @@ import type { FurnitureTemplate } from '../furnitureTemplate';
 export const freeBox: FurnitureTemplate = {
   id: 'freeBox',
   name: 'Box of any size',
-  words: ['box', 'crate', 'chest', 'shelf', 'trunk', 'cabinet'],
+  words: ['box', 'chest', 'trunk'],
   measures: [
     { id: 'widthMm', label: 'Width', kind: 'length', standard: 450, minimum: 10, maximum: 4000 },
     { id: 'depthMm', label: 'Depth', kind: 'length', standard: 350, minimum: 10, maximum: 4000 },

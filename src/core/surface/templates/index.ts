@@ -1,19 +1,32 @@
 import { createRegistry } from '../../kernel/registry';
 import type { FurnitureTemplate } from '../furnitureTemplate';
 import { basket } from './basket';
+import { bedHead } from './bedHead';
 import { bookcase } from './bookcase';
+import { cabinet } from './cabinet';
 import { candlestick } from './candlestick';
+import { chair } from './chair';
+import { consoleTable } from './consoleTable';
+import { crate } from './crate';
 import { door } from './door';
+import { dresser } from './dresser';
+import { foliage } from './foliage';
 import { freeBox } from './freeBox';
 import { lampBase } from './lampBase';
+import { lampShade } from './lampShade';
 import { lantern } from './lantern';
 import { mirror } from './mirror';
 import { nightstand } from './nightstand';
 import { pictureFrame } from './pictureFrame';
 import { planter } from './planter';
+import { screen } from './screen';
+import { shelf } from './shelf';
+import { stool } from './stool';
 import { table } from './table';
+import { tiles } from './tiles';
 import { tray } from './tray';
 import { vase } from './vase';
+import { wreath } from './wreath';
 
 /** Every kind of piece we can draw and measure; menus, schemas and the quick line derive from it. */
 export const furnitureTemplates = createRegistry<FurnitureTemplate>('furniture templates', [
@@ -30,5 +43,18 @@ export const furnitureTemplates = createRegistry<FurnitureTemplate>('furniture t
   table,
   tray,
   vase,
+  bedHead,
+  cabinet,
+  chair,
+  consoleTable,
+  crate,
+  dresser,
+  foliage,
+  lampShade,
+  screen,
+  shelf,
+  stool,
+  tiles,
+  wreath,
   freeBox,
 ]);

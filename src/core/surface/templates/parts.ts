@@ -1,4 +1,4 @@
-import type { DrawnShape } from '../drawing';
+import { type DrawnShape, drawnRectangle } from '../drawing';
 import type { Measure } from '../furnitureTemplate';
 import type { ZoneShape } from '../shapes';
 import type { Zone } from '../zone';
@@ -54,4 +54,43 @@ export function dimensions(widthMm: number, heightMm: number) {
     { fromX: 0, fromY: heightMm, toX: widthMm, toY: heightMm, lengthMm: widthMm },
     { fromX: 0, fromY: 0, toX: 0, toY: heightMm, lengthMm: heightMm },
   ];
+}
+
+/** A round knob on a front. */
+export function knob(cx: number, cy: number, r: number): DrawnShape {
+  return { kind: 'ellipse', zoneId: null, cx, cy, rx: r, ry: r, shade: 0 };
+}
+
+/** A box seen a little from above and from the right: its top, its side, its front; `frontY` is where the front begins. */
+export function slantedBox(bodyZone: string, topZone: string, widthMm: number, depthMm: number, heightMm: number) {
+  const slantX = depthMm * 0.35;
+  const frontY = depthMm * 0.22;
+  return {
+    slantX,
+    frontY,
+    size: { widthMm: widthMm + slantX, heightMm: heightMm + frontY },
+    shapes: [
+      polygon(
+        topZone,
+        [
+          [0, frontY],
+          [widthMm, frontY],
+          [widthMm + slantX, 0],
+          [slantX, 0],
+        ],
+        10,
+      ),
+      polygon(
+        bodyZone,
+        [
+          [widthMm, frontY],
+          [widthMm + slantX, 0],
+          [widthMm + slantX, heightMm],
+          [widthMm, heightMm + frontY],
+        ],
+        -10,
+      ),
+      drawnRectangle(bodyZone, 0, frontY, widthMm, heightMm),
+    ],
+  };
 }

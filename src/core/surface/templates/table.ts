@@ -6,7 +6,7 @@ import { dimensions, lengthMeasure, zone } from './parts';
 export const table: FurnitureTemplate = {
   id: 'table',
   name: 'Table, stool or bench',
-  words: ['side table', 'console table', 'coffee table', 'table', 'stool', 'bench', 'desk', 'step stool'],
+  words: ['side table', 'coffee table', 'table', 'stool', 'bench', 'desk', 'step stool'],
   measures: [
     lengthMeasure('widthMm', 'Width', 500, 100, 3500),
     lengthMeasure('depthMm', 'Depth', 400, 100, 1800),

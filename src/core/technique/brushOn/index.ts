@@ -1,23 +1,11 @@
-import { detailFactors } from '../../catalog/labor.data';
-import type { Technique } from '../technique';
+import { technique } from '../parts';
 
-/**
- * Brushing: V = area × texture × (k + n − 1) ÷ spreading rate × (1 + loss), in mL, with the absorption k on the first
- * coat only and the loss once. Source: the quantity model of the trade (common practice, from memory).
- */
-export const brushOn: Technique = {
+/** Brush paint, primer, barrier coats and medium, all over. */
+export const brushOn = technique({
   id: 'brushOn',
   name: 'By brush',
-  place: 'ventilated',
-  rateKey: 'labor.brushMinutesPerM2',
-  cleanUpKey: (coating) =>
-    coating.cleanUp === 'water' ? 'session.cleanUpWaterMinutes' : 'session.cleanUpSolventMinutes',
-  detailFactor: (detail) => detailFactors[detail].brush,
-  toolIds: ['brush'],
-  quantity: (input) =>
-    input.coats <= 0
-      ? 0
-      : ((input.projectedAreaM2 * input.texture * (input.absorption + input.coats - 1)) / input.spreadingRate) *
-        1000 *
-        (1 + input.lossPercent / 100),
-};
+  family: 'cover',
+  remark: 'thin coats, with the grain, tip off at the end',
+  accepts: (coating) =>
+    coating.unit === 'mL' && (coating.role === 'paint' || coating.role === 'primer' || coating.group === 'decoupage'),
+});

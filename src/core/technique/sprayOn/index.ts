@@ -1,17 +1,17 @@
-import { detailFactors, sprayEfficiency } from '../../catalog/labor.data';
-import type { Technique } from '../technique';
+import { detailFactors } from '../../catalog/labor.data';
+import { sprayedAmount, technique } from '../parts';
 
-/**
- * Spraying from a can: cans = projected area × n ÷ (rate × e), with e the share that lands on the piece and no texture
- * factor, absorption or further loss. Source: the quantity model of the trade (common practice, from memory).
- */
-export const sprayOn: Technique = {
+/** Spraying from a can, in light coats. */
+export const sprayOn = technique({
   id: 'sprayOn',
   name: 'By aerosol',
+  family: 'cover',
+  remark: 'three or four light coats from 10 in away, half overlapping; start and stop beside the piece',
+  skillAsked: 'a steady sweep; practice on cardboard',
+  accepts: (coating) => coating.unit === 'can' && coating.id !== 'aerosolStone',
   place: 'outdoors',
-  rateKey: 'labor.sprayMinutesPerM2',
-  cleanUpKey: () => 'session.cleanUpAerosolMinutes',
+  rate: { perM2: 'spray' },
   detailFactor: (detail) => detailFactors[detail].spray,
   toolIds: ['respirator'],
-  quantity: (input) => (input.projectedAreaM2 * input.coats) / (input.spreadingRate * sprayEfficiency[input.detail]),
-};
+  quantity: sprayedAmount,
+});

@@ -1,3 +1,4 @@
+import { isColored } from '@core/catalog/coating';
 import { coatings } from '@core/catalog/coatings';
 import { hexFromLab, labFromHex } from '@core/color/lab';
 import { currencyExponent } from '@core/kernel/currencies.data';
@@ -24,7 +25,7 @@ const plainMoney = (minor: number, currency: string) =>
   (minor / 10 ** currencyExponent(currency)).toFixed(currencyExponent(currency));
 
 const paints = coatings.all
-  .filter((coating) => coating.role === 'paint')
+  .filter((coating) => isColored(coating) && coating.group !== 'wax')
   .map((coating) => ({ value: coating.id, label: coating.name }));
 
 /**

@@ -1,3 +1,4 @@
+import { isColored } from '@core/catalog/coating';
 import { coatings } from '@core/catalog/coatings';
 import { consumables } from '@core/catalog/consumables';
 import { supplyKinds, unitOfKind } from '@core/catalog/supplyKinds';
@@ -28,7 +29,7 @@ export function AddSupply(props: { onDone: () => void }) {
   const coating = coatings.find(kindId);
   const consumable = consumables.find(kindId);
   const unit = unitOfKind(kindId);
-  const colored = coating ? coating.role === 'paint' : (consumable?.colored ?? false);
+  const colored = coating ? isColored(coating) : (consumable?.colored ?? false);
   const sheens = coating?.sheens ?? [];
   const packs = (coating?.packs ?? consumable?.packs ?? []).filter(
     (pack) => pack.market === (rim.units === 'us' ? 'us' : 'metric'),

@@ -1,198 +1,84 @@
-import type { Finding } from '@core/kernel/finding';
-import { sourceTag } from '@core/kernel/source';
-import { acknowledgmentTrigger } from '@core/plan/acknowledgment';
-import { formatMinutes, sentenceFor } from '@core/plan/sentences';
-import { safetyRules } from '@core/safety/cautions';
+import { formatMinutes } from '@core/plan/sentences';
+import { mendings, setbackProblems } from '@core/recipe/setbacks.data';
 import type { Step } from '@core/state/step';
 import { Button } from 'antd';
 import { useState } from 'react';
-import { deviceName } from '../../app/api';
 import { useProject } from '../../app/projectStore';
 import { useRim } from '../../app/useRim';
-import { SourceTag } from '../../ui/basics';
-import { NumberField } from '../../ui/fields';
+import { supplyWords, temperatureWords } from '../../app/words';
+import { NumberField, TextField } from '../../ui/fields';
+import { Caution } from './Caution';
 import styles from './makeover.module.css';
 import type { RecipeAccess } from './useRecipe';
+import { Weather } from './Weather';
 
-/** One caution card; a stop has to be acknowledged, and lapses when what raised it changes. */
-export function Caution(props: { finding: Finding; recipeId: string; recipe?: RecipeAccess }) {
-  const { rows, run } = useProject();
-  const rim = useRim();
-  const { finding, recipe } = props;
-  const trigger = acknowledgmentTrigger(finding);
-  const done = rows.acknowledgments.find((entry) => entry.recipeId === props.recipeId && entry.trigger === trigger);
-  const rule = finding.code.startsWith('caution.')
-    ? safetyRules.find(finding.code.slice('caution.'.length))
-    : undefined;
-  const { fix } = finding;
-  return (
-    <div className={styles.caution} data-severity={finding.severity}>
-      {finding.severity === 'refuse' && <b>Refused. </b>}
-      {finding.severity === 'stop' && <b>Stop. </b>}
-      {sentenceFor(finding, rim)} {rule && <SourceTag>{sourceTag(rule.source)}</SourceTag>}
-      {finding.severity === 'stop' &&
-        (done ? (
-          <div className="muted">
-            Acknowledged{' '}
-            {new Intl.DateTimeFormat('en-US', {
-              dateStyle: 'medium',
-              timeStyle: 'short',
-              timeZone: rim.timeZone,
-            }).format(done.atMs)}
-          </div>
-        ) : (
-          <div>
-            <Button
-              size="small"
-              onClick={() =>
-                run('acknowledge', {
-                  acknowledgment: {
-                    id: crypto.randomUUID(),
-                    version: 1,
-                    recipeId: props.recipeId,
-                    trigger,
-                    by: deviceName,
-                    atMs: Date.now(),
-                  },
-                })
-              }
-            >
-              I have read this
-            </Button>
-          </div>
-        ))}
-      {fix?.kind === 'restoreProposal' && recipe && (
-        <div>
-          <Button
-            size="small"
-            onClick={() =>
-              recipe.setBody({ dropped: recipe.row.body.dropped.filter((entry) => entry !== fix.proposal) })
-            }
-          >
-            Put it back
-          </Button>
-        </div>
-      )}
-      {fix?.kind === 'setLeadTest' && (
-        <div style={{ display: 'flex', flexWrap: 'wrap', gap: 6, marginTop: 4 }}>
-          <Button size="small" onClick={() => run('editFind', { id: fix.findId, values: { leadTest: 'negative' } })}>
-            Tested: negative
-          </Button>
-          <Button size="small" onClick={() => run('editFind', { id: fix.findId, values: { leadTest: 'positive' } })}>
-            Tested: positive
-          </Button>
-          <Button size="small" onClick={() => run('editFind', { id: fix.findId, values: { era: 'recent' } })}>
-            It is newer
-          </Button>
-        </div>
-      )}
-    </div>
-  );
-}
+const hourWords = (hours: number): string => {
+  const rounded = Math.round(hours * 10) / 10;
+  if (hours >= 48) return `${Math.round(hours / 24)} days`;
+  return hours < 1 ? `${Math.round(hours * 60)} min` : `${rounded} h`;
+};
 
 const waitWords = (step: Step): string => {
   const words = step.after.flatMap((link) =>
     link.allowed.map((interval) => {
-      const from =
-        interval.fromHours >= 48
-          ? `${Math.round(interval.fromHours / 24)} days`
-          : interval.fromHours < 1
-            ? `${Math.round(interval.fromHours * 60)} min`
-            : `${interval.fromHours} h`;
+      const from = hourWords(interval.fromHours);
       const scuff = interval.extraSteps.includes('scuff') ? ', scuffed' : '';
       if (interval.toHours === null) return interval.fromHours > 0 ? `after ${from}${scuff}` : '';
-      return `${from} to ${interval.toHours >= 48 ? `${Math.round(interval.toHours / 24)} days` : `${interval.toHours} h`}${scuff}`;
+      return `${from} to ${hourWords(interval.toHours)}${scuff}`;
     }),
   );
-  return words.filter((part) => part !== '').join(', or ');
+  return [...new Set(words.filter((part) => part !== ''))].join(', or ');
 };
 
-/** The ordered steps with minutes, waits and the cautions where they matter; minutes and waits can be overruled. */
+const difficultyWords = {
+  1: 'a first piece',
+  2: 'wants some practice',
+  3: 'wants a steady hand and patience',
+} as const;
+
+/** The ordered steps with minutes, waits and the cautions where they matter; all of it can be overruled. */
 export function Steps(props: { recipe: RecipeAccess }) {
   const { plan } = useProject();
   const { recipe } = props;
   const [open, setOpen] = useState<string | null>(null);
   const overhead = 1 + plan.assumptions.number('labor.overheadPercent') / 100;
-  const edit = (stepId: string, change: { runMinutes?: number; waitHours?: number }) =>
-    recipe.setBody({
-      stepEdits: { ...recipe.row.body.stepEdits, [stepId]: { ...recipe.row.body.stepEdits[stepId], ...change } },
-    });
-  const reset = (stepId: string) => {
-    const { [stepId]: _gone, ...rest } = recipe.row.body.stepEdits;
-    recipe.setBody({ stepEdits: rest });
-  };
-  const total =
-    recipe.plan.steps.reduce((sum, step) => sum + step.setUpMinutes + step.runMinutes + step.cleanUpMinutes, 0) *
-    overhead;
+  const minutesOf = (step: Step) => (step.setUpMinutes + step.runMinutes + step.cleanUpMinutes) * overhead;
+  const total = recipe.plan.steps.reduce((sum, step) => sum + minutesOf(step), 0);
+  const { difficulty } = recipe.plan;
+  const count = recipe.plan.steps.filter((step) => !step.skipped).length;
   return (
     <>
       <h2>Steps</h2>
       <span className="muted">
-        about {formatMinutes(total)} hands-on in {recipe.plan.steps.length} steps
+        about {formatMinutes(total)} hands-on in {count} steps · {difficultyWords[difficulty.level]}
+        {difficulty.because.length > 0 && `: ${difficulty.because.join('; ')}`}
       </span>
+      <Weather />
       {recipe.plan.steps.map((step, index) => {
-        const wait = waitWords(step);
-        const minutes = (step.setUpMinutes + step.runMinutes + step.cleanUpMinutes) * overhead;
-        const limits = step.limits;
+        const wait = step.skipped ? '' : waitWords(step);
         return (
           <div key={step.id}>
             {wait !== '' && <div className={styles.wait}>{wait}</div>}
-            <div className={styles.step}>
+            <div className={styles.step} data-skipped={step.skipped}>
               <b>{index + 1}</b>
               <span>{step.title}</span>
               <time>
-                {step.kind === 'leadTest' ? (
-                  'if wanted'
-                ) : (
-                  <button
-                    type="button"
-                    className={styles.minutes}
-                    onClick={() => setOpen(open === step.id ? null : step.id)}
-                    aria-expanded={open === step.id}
-                    aria-label={`${step.title}: ${Math.round(minutes)} minutes, change`}
-                  >
-                    {Math.round(minutes)} min
-                  </button>
-                )}
+                <button
+                  type="button"
+                  className={styles.minutes}
+                  onClick={() => setOpen(open === step.id ? null : step.id)}
+                  aria-expanded={open === step.id}
+                  aria-label={`${step.title}: ${Math.round(minutesOf(step))} minutes, change`}
+                >
+                  {step.kind === 'leadTest'
+                    ? 'if wanted'
+                    : step.skipped
+                      ? 'left out'
+                      : `${Math.round(minutesOf(step))} min`}
+                </button>
               </time>
-              {(step.overruled.length > 0 || (limits && step.place === 'outdoors')) && (
-                <small>
-                  {step.overruled.length > 0 && 'your own figures. '}
-                  {limits &&
-                    step.place === 'outdoors' &&
-                    `Outdoors, ${limits.minimumC} to ${limits.maximumC} °C, under ${limits.maximumHumidity} % humidity.`}
-                </small>
-              )}
-              {open === step.id && (
-                <div style={{ gridColumn: '2 / -1' }}>
-                  <div className={styles.two}>
-                    <NumberField
-                      label="Work, minutes"
-                      value={step.runMinutes}
-                      digits={1}
-                      least={0}
-                      most={6000}
-                      onCommit={(runMinutes) => edit(step.id, { runMinutes })}
-                      hint={`plus set-up ${step.setUpMinutes}, clean-up ${step.cleanUpMinutes}, overhead`}
-                    />
-                    {step.after.length > 0 && (
-                      <NumberField
-                        label="Wait before, hours"
-                        value={step.after[0]?.allowed[0]?.fromHours ?? 0}
-                        digits={2}
-                        least={0}
-                        most={2000}
-                        onCommit={(waitHours) => edit(step.id, { waitHours })}
-                      />
-                    )}
-                  </div>
-                  {step.overruled.length > 0 && (
-                    <Button size="small" onClick={() => reset(step.id)}>
-                      Back to computed
-                    </Button>
-                  )}
-                </div>
-              )}
+              <StepNotes step={step} />
+              {open === step.id && <StepEditor step={step} recipe={recipe} />}
               {step.cautions.map((finding) => (
                 <Caution key={finding.code} finding={finding} recipeId={recipe.row.id} recipe={recipe} />
               ))}
@@ -202,5 +88,160 @@ export function Steps(props: { recipe: RecipeAccess }) {
       })}
       {recipe.plan.steps.length === 0 && <p className="muted">No step yet: choose a finish.</p>}
     </>
+  );
+}
+
+/** What is to be known of a step in small print: how, the mix, the weather. */
+function StepNotes(props: { step: Step }) {
+  const rim = useRim();
+  const { step } = props;
+  const { limits, mix } = step;
+  const notes = [
+    step.overruled.length > 0 ? 'your own figures' : '',
+    mix
+      ? `mix ${supplyWords(mix.paint, 'mL', rim.units)} paint and ${supplyWords(mix.waterMl, 'mL', rim.units)} water${mix.keepsHours === null ? '' : `; keeps ${hourWords(mix.keepsHours)}`}`
+      : step.potLifeHours !== null
+        ? `mixed, it keeps ${hourWords(step.potLifeHours)}`
+        : '',
+    step.hint,
+    limits && step.place === 'outdoors'
+      ? `outdoors, ${temperatureWords(limits.minimumC, rim.units)} to ${temperatureWords(limits.maximumC, rim.units)}, under ${limits.maximumHumidity} % humidity`
+      : '',
+  ].filter((note) => note !== '');
+  return notes.length > 0 && !step.skipped ? <small>{notes.join('. ')}.</small> : null;
+}
+
+function StepEditor(props: { step: Step; recipe: RecipeAccess }) {
+  const { step, recipe } = props;
+  const { body } = recipe.row;
+  const own = body.ownSteps.find((entry) => entry.id === step.id);
+  const setOwn = (change: Partial<NonNullable<typeof own>>) =>
+    recipe.setBody({
+      ownSteps: body.ownSteps.map((entry) => (entry.id === step.id ? { ...entry, ...change } : entry)),
+    });
+  const addOwn = () =>
+    recipe.setBody({
+      ownSteps: [
+        ...body.ownSteps,
+        { id: crypto.randomUUID(), title: 'A step of my own', minutes: 10, waitHours: 0, afterStepId: step.id },
+      ],
+    });
+  if (own)
+    return (
+      <div className={styles.stepEditor}>
+        <TextField
+          label="What is done"
+          value={own.title}
+          least={1}
+          most={120}
+          onCommit={(title) => setOwn({ title })}
+        />
+        <div className={styles.two}>
+          <NumberField
+            label="Work, minutes"
+            value={own.minutes}
+            digits={1}
+            least={0}
+            most={6000}
+            onCommit={(minutes) => setOwn({ minutes })}
+          />
+          <NumberField
+            label="Then wait, hours"
+            value={own.waitHours}
+            digits={2}
+            least={0}
+            most={2000}
+            onCommit={(waitHours) => setOwn({ waitHours })}
+          />
+        </div>
+        <Button
+          size="small"
+          onClick={() => recipe.setBody({ ownSteps: body.ownSteps.filter((entry) => entry.id !== own.id) })}
+        >
+          Remove this step
+        </Button>
+      </div>
+    );
+  return (
+    <div className={styles.stepEditor}>
+      {!step.skipped && step.kind !== 'leadTest' && (
+        <div className={styles.two}>
+          <NumberField
+            label="Work, minutes"
+            value={step.runMinutes}
+            digits={1}
+            least={0}
+            most={6000}
+            onCommit={(runMinutes) => recipe.setStep(step.id, { runMinutes })}
+            hint={`plus set-up ${step.setUpMinutes}, clean-up ${step.cleanUpMinutes}, overhead`}
+          />
+          {step.after.length > 0 && (
+            <NumberField
+              label="Wait before, hours"
+              value={step.after[0]?.allowed[0]?.fromHours ?? 0}
+              digits={2}
+              least={0}
+              most={2000}
+              onCommit={(waitHours) => recipe.setStep(step.id, { waitHours })}
+            />
+          )}
+        </div>
+      )}
+      <div className={styles.fixes}>
+        {step.overruled.length > 0 && (
+          <Button size="small" onClick={() => recipe.setStep(step.id, null)}>
+            Back to computed
+          </Button>
+        )}
+        <Button
+          size="small"
+          onClick={() => (step.skipped ? recipe.setStep(step.id, null) : recipe.setStep(step.id, { skipped: true }))}
+        >
+          {step.skipped ? 'Put it back in' : 'Leave this step out'}
+        </Button>
+        <Button size="small" onClick={addOwn}>
+          Add a step after it
+        </Button>
+      </div>
+      {step.kind === 'coat' && step.layerId !== null && step.coat !== null && (
+        <WentWrong layerId={step.layerId} coat={step.coat} recipe={recipe} />
+      )}
+    </div>
+  );
+}
+
+/** A coat that went wrong is mended in the plan from there on, and the lesson is kept. */
+function WentWrong(props: { layerId: string; coat: number; recipe: RecipeAccess }) {
+  const { layerId, coat, recipe } = props;
+  const { setbacks } = recipe.row.body;
+  const here = setbacks.find((setback) => setback.layerId === layerId && setback.coat === coat);
+  if (here)
+    return (
+      <p className="small">
+        <b>{mendings[here.problem].name}:</b> {mendings[here.problem].lesson}.{' '}
+        <Button
+          size="small"
+          type="text"
+          onClick={() => recipe.setBody({ setbacks: setbacks.filter((setback) => setback.id !== here.id) })}
+        >
+          It did not
+        </Button>
+      </p>
+    );
+  return (
+    <fieldset className={styles.wrong}>
+      <legend>Went wrong?</legend>
+      {setbackProblems.map((problem) => (
+        <Button
+          key={problem}
+          size="small"
+          onClick={() =>
+            recipe.setBody({ setbacks: [...setbacks, { id: crypto.randomUUID(), layerId, coat, problem, note: '' }] })
+          }
+        >
+          {mendings[problem].name}
+        </Button>
+      ))}
+    </fieldset>
   );
 }

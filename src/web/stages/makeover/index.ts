@@ -1,1 +1,2 @@
+export { LabelsPage } from './LabelsPage';
 export { MakeoverPage } from './MakeoverPage';

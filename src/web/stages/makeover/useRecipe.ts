@@ -1,16 +1,21 @@
+import { recipeContextOf } from '@core/plan/computePlan';
 import type { RecipeRow } from '@core/plan/rows';
 import type { RecipePlan } from '@core/recipe/computeRecipe';
-import type { ChosenLayer, RecipeBody, RecipePiece, ZoneEdit } from '@core/recipe/recipeBody';
+import type { ChosenLayer, RecipeBody, RecipePiece, StepEdit, ZoneEdit } from '@core/recipe/recipeBody';
+import type { RecipeContext } from '@core/recipe/recipeContext';
 import { useProject } from '../../app/projectStore';
 
 /** One recipe with its plan, and edits that save the whole body. */
 export interface RecipeAccess {
   row: RecipeRow;
   plan: RecipePlan;
+  /** What it is computed against, for trying changes out. */
+  context(): RecipeContext;
   setBody(change: Partial<RecipeBody>): void;
   setPiece(pieceId: string, change: Partial<RecipePiece>): void;
   setZone(pieceId: string, zoneId: string, edit: ZoneEdit): void;
   setLayer(layerId: string, change: Partial<ChosenLayer>): void;
+  setStep(stepId: string, edit: StepEdit | null): void;
 }
 
 /** The recipe of an id, or null when it is not (any more) in the project. */
@@ -26,6 +31,7 @@ export function useRecipe(recipeId: string): RecipeAccess | null {
   return {
     row,
     plan: computed,
+    context: () => recipeContextOf(rows, plan.assumptions),
     setBody,
     setPiece,
     setZone: (pieceId, zoneId, edit) => {
@@ -35,5 +41,9 @@ export function useRecipe(recipeId: string): RecipeAccess | null {
     },
     setLayer: (layerId, change) =>
       setBody({ layers: row.body.layers.map((layer) => (layer.id === layerId ? { ...layer, ...change } : layer)) }),
+    setStep: (stepId, edit) => {
+      const { [stepId]: present, ...rest } = row.body.stepEdits;
+      setBody({ stepEdits: edit === null ? rest : { ...rest, [stepId]: { ...present, ...edit } } });
+    },
   };
 }

@@ -1,0 +1,43 @@
+/** The air while working and drying: °C, percent, and the measured surface in °C or null when nobody measured. */
+export interface Climate {
+  airC: number;
+  humidityPercent: number;
+  surfaceC: number | null;
+}
+
+/** What every drying time of the tables holds for. */
+export const tableClimate: Climate = { airC: 21, humidityPercent: 50, surfaceC: null };
+
+/** Saturation vapor pressure in hPa at °C, −40 to 50: 6.1094·exp(17.625 T ÷ (243.04 + T)). Alduchov & Eskridge 1996. */
+export function saturationPressureHPa(celsius: number): number {
+  return 6.1094 * Math.exp((17.625 * celsius) / (243.04 + celsius));
+}
+
+/** Dew point in °C of air at °C and percent humidity (above 0). Alduchov & Eskridge 1996, J. Appl. Meteor. 35:601. */
+export function dewPointC(airC: number, humidityPercent: number): number {
+  const gamma = Math.log(humidityPercent / 100) + (17.625 * airC) / (243.04 + airC);
+  return (243.04 * gamma) / (17.625 - gamma);
+}
+
+/**
+ * How far the surface is above the dew point, °C, as a difference. ISO 8502-4 asks for 3 °C before coating (from memory).
+ * Without a measured surface the air stands in for it.
+ */
+export function dewSpreadC(climate: Climate): number {
+  return (climate.surfaceC ?? climate.airC) - dewPointC(climate.airC, climate.humidityPercent);
+}
+
+/**
+ * How much longer drying takes than the tables say: 2^((21 − T)/10), held between 0.6 and 3, and for waterborne films
+ * over 50 % humidity also × (1 + (RH − 50)/50). A modelling choice, not a standard.
+ */
+export function dryingFactor(climate: Climate, isWaterborne: boolean): number {
+  const warmth = Math.min(3, Math.max(0.6, 2 ** ((21 - climate.airC) / 10)));
+  const damp = isWaterborne && climate.humidityPercent > 50 ? 1 + (climate.humidityPercent - 50) / 50 : 1;
+  return warmth * damp;
+}
+
+/** The same for full cure, which warmth never shortens below 0.8 of the table. */
+export function cureFactor(climate: Climate, isWaterborne: boolean): number {
+  return Math.max(0.8, dryingFactor(climate, isWaterborne));
+}

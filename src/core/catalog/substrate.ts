@@ -1,0 +1,54 @@
+import type { Source } from '../kernel/source';
+import type { Verdict } from '../state/joint';
+import type { PreparationKind } from '../state/preparation';
+import type { Bleed, Film } from '../state/surfaceState';
+import type { Figure } from './figure';
+
+/** `primers` in order of preference; empty means the layer may lie on the prepared surface itself. */
+export interface PrimerDemand {
+  verdict: Verdict;
+  primers: readonly string[];
+  reason: string;
+}
+
+/** What a family of finishes asks for as the first layer on a substrate. */
+export interface PrimerColumn {
+  waterbornePaint: PrimerDemand;
+  oilPaint: PrimerDemand;
+  solventPaint: PrimerDemand;
+  clear: PrimerDemand;
+  stain: PrimerDemand;
+  wax: PrimerDemand;
+  decoupage: PrimerDemand;
+  film: PrimerDemand;
+}
+
+/**
+ * One row of the substrates table: a bare material, or an old finish that lies on one.
+ * `absorption` multiplies the first coat; `texture` multiplies the area.
+ */
+export interface Substrate {
+  id: string;
+  name: string;
+  layer: 'material' | 'oldFinish';
+  film: Film;
+  porous: boolean;
+  hard: boolean;
+  bleed: Bleed;
+  absorption: Figure;
+  texture: Figure;
+  prepare: readonly PreparationKind[];
+  /** Hours until it is dry after washing. */
+  dryHours: Figure;
+  /** Null for a film of a known product: the compatibility table speaks of it by that name. */
+  primer: PrimerColumn | null;
+  /** The coating that made this film, when it is known. */
+  productId: string | null;
+  /** How sure a finish is to fail on it: 0 low to 3 will fail. */
+  risk: 0 | 1 | 2 | 3;
+  /** How a piece of it looks when nobody has picked a color, for drawing and hiding. */
+  usualColor: string;
+  words: readonly string[];
+  remark: string;
+  source: Source;
+}

@@ -1,0 +1,57 @@
+import type { Coating } from '../catalog/coating';
+import { coatings } from '../catalog/coatings';
+import type { PrimerColumn } from '../catalog/substrate';
+import type { Joint } from '../state/joint';
+import { type Candidate, proposedCandidate } from './candidates';
+import { decisiveJoint, type Exposed } from './exposed';
+import { stateAfter } from './laidState';
+import type { ZonePlan } from './zonePlans';
+
+export const isBroken = (joint: Joint): boolean => joint.verdict === 'barrierPrimer' || joint.verdict === 'never';
+
+/** A coat that lets the ground show must not be given an opaque primer: that would hide what it is meant to show. */
+function showsGround(over: Candidate): boolean {
+  return over.technique.opacity(over.coating, over.values) !== null;
+}
+
+const columnOf: Partial<Record<Coating['group'], keyof PrimerColumn>> = {
+  waterbornePaint: 'waterbornePaint',
+  oilPaint: 'oilPaint',
+  solventPaint: 'solventPaint',
+  waterborneClear: 'clear',
+  oilClear: 'clear',
+  solventClear: 'clear',
+  waterborneStain: 'stain',
+  oilStain: 'stain',
+  sealingStain: 'stain',
+  wax: 'wax',
+  decoupage: 'decoupage',
+};
+
+/** Conditioners go with a stain of their own base. */
+function sameBase(primer: Coating, over: Coating): boolean {
+  return primer.group !== 'conditioner' || (primer.cleanUp === 'water') === (over.cleanUp === 'water');
+}
+
+/**
+ * The barrier that repairs a joint: the rule's remedy, then the substrate's column, the first that itself holds and
+ * carries what comes above; null when none does.
+ */
+export function barrierFor(zone: ZonePlan, exposed: Exposed, joint: Joint, over: Candidate): Coating | null {
+  const column = columnOf[over.coating.group];
+  const wanted = [joint.remedy, ...(column ? (zone.substrate.primer?.[column].primers ?? []) : [])];
+  if (zone.noSand) wanted.unshift('bondingPrimer');
+  if (!isBroken(joint)) wanted.push('bondingPrimer');
+  for (const id of wanted) {
+    const barrier = id === null ? undefined : coatings.find(id);
+    if (!barrier || (barrier.role !== 'primer' && barrier.role !== 'clear')) continue;
+    if (!sameBase(barrier, over.coating)) continue;
+    if (showsGround(over) && barrier.role === 'primer' && barrier.primer?.color !== null) continue;
+    const laid = proposedCandidate('', barrier, 0, barrier.sheens[0] ?? 'matt');
+    const lower = decisiveJoint(exposed, { ...laid, noSand: zone.noSand });
+    if (isBroken(lower)) continue;
+    const on: Exposed = [stateAfter(laid, exposed[exposed.length - 1] ?? exposed[0], 1)];
+    if (!isBroken(decisiveJoint(on, { ...over, noSand: zone.noSand }))) return barrier;
+  }
+  return null;
+}

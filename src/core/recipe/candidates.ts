@@ -1,0 +1,143 @@
+import { type Coating, isColored } from '../catalog/coating';
+import { coatings } from '../catalog/coatings';
+import type { Lab } from '../color/lab';
+import type { Finding } from '../kernel/finding';
+import type { Sheen } from '../state/surfaceState';
+import { techniques } from '../technique';
+import { completeValues, type Technique, type TechniqueValues } from '../technique/technique';
+import type { ChosenLayer, RecipeBody } from './recipeBody';
+import type { RecipeContext } from './recipeContext';
+import type { ZonePlan } from './zonePlans';
+
+/** A layer that may be laid: chosen, or proposed between and above the chosen ones. */
+export interface Candidate {
+  id: string;
+  origin: 'chosen' | 'proposed';
+  technique: Technique;
+  values: TechniqueValues;
+  coating: Coating;
+  colorCardId: string | null;
+  color: Lab | null;
+  sheen: Sheen;
+  coats: number | null;
+  order: number;
+}
+
+/** A work on a layer that lays nothing. */
+export interface CandidateWork {
+  id: string;
+  technique: Technique;
+  values: TechniqueValues;
+  order: number;
+}
+
+export type ChosenCandidate = { layer: ChosenLayer } & (
+  | { kind: 'coat'; candidate: Candidate }
+  | { kind: 'work'; work: CandidateWork }
+);
+
+/** A layer that the plan proposes: in its coating's usual technique, with the color card of a tinted primer. */
+export function proposedCandidate(
+  id: string,
+  coating: Coating,
+  order: number,
+  sheen: Sheen,
+  tint: { id: string; lab: Lab } | null = null,
+): Candidate {
+  const technique = techniques.get(coating.techniqueId);
+  return {
+    id,
+    origin: 'proposed',
+    technique,
+    values: completeValues(technique, {}),
+    coating,
+    colorCardId: tint?.id ?? null,
+    color: tint?.lab ?? null,
+    sheen,
+    coats: null,
+    order,
+  };
+}
+
+export const coversZone = (layer: Pick<ChosenLayer, 'zoneKeys'>, zone: ZonePlan): boolean =>
+  layer.zoneKeys === 'all' || layer.zoneKeys.includes(zone.key);
+
+/**
+ * The layers of a recipe as they can be laid, from the bottom up. What the tables do not know (any more) and what a
+ * technique cannot put on is named in `findings`; the rest still computes.
+ */
+export function chosenCandidates(
+  body: RecipeBody,
+  context: RecipeContext,
+): { chosen: ChosenCandidate[]; findings: Finding[] } {
+  const chosen: ChosenCandidate[] = [];
+  const findings: Finding[] = [];
+  const refuse = (layer: ChosenLayer, code: string, figures: Finding['figures'], fix?: Finding['fix']) => {
+    findings.push({
+      code,
+      severity: 'refuse',
+      where: { kind: 'layer', id: layer.id },
+      figures,
+      ...(fix ? { fix } : {}),
+    });
+  };
+  body.layers.forEach((layer, index) => {
+    const order = (index + 1) * 10;
+    const technique = techniques.find(layer.techniqueId);
+    if (!technique) {
+      refuse(layer, 'layer.unknownTechnique', {
+        technique: layer.techniqueId,
+        accepted: techniques.all.map((entry) => entry.name).join(', '),
+      });
+      return;
+    }
+    const values = completeValues(technique, layer.values);
+    if (!technique.lays) {
+      chosen.push({ kind: 'work', layer, work: { id: layer.id, technique, values, order } });
+      return;
+    }
+    const coating = coatings.find(layer.coatingId ?? '');
+    if (!coating) {
+      refuse(layer, 'layer.unknownCoating', {
+        coating: layer.coatingId ?? '',
+        accepted: coatings.all.map((entry) => entry.name).join(', '),
+      });
+      return;
+    }
+    if (!technique.accepts(coating)) {
+      refuse(
+        layer,
+        'layer.wrongTechnique',
+        { coating: coating.name, technique: technique.name, usual: techniques.get(coating.techniqueId).name },
+        { kind: 'setTechnique', layerId: layer.id, techniqueId: coating.techniqueId },
+      );
+      return;
+    }
+    const card = layer.colorCardId === null ? undefined : context.colorCards.get(layer.colorCardId);
+    const isTinted = isColored(coating) || (coating.primer?.tintable ?? false);
+    if (isColored(coating) && !card)
+      findings.push({
+        code: 'layer.noColor',
+        severity: 'warn',
+        where: { kind: 'layer', id: layer.id },
+        figures: { coating: coating.name },
+      });
+    chosen.push({
+      kind: 'coat',
+      layer,
+      candidate: {
+        id: layer.id,
+        origin: 'chosen',
+        technique,
+        values,
+        coating,
+        colorCardId: isTinted ? (card?.id ?? null) : null,
+        color: isTinted ? (card?.lab ?? null) : null,
+        sheen: coating.sheens.includes(layer.sheen) ? layer.sheen : (coating.sheens[0] ?? 'matt'),
+        coats: layer.coats,
+        order,
+      },
+    });
+  });
+  return { chosen, findings };
+}

@@ -1,0 +1,35 @@
+import { type Lab, labFromHex, mixLab } from '../color/lab';
+import type { SurfaceState } from '../state/surfaceState';
+import type { Candidate } from './candidates';
+
+/** The color that a layer leaves: its own, the primer's, the ground's under a clear coat, a mix where it lets through. */
+export function colorLaid(candidate: Candidate, under: Lab | null, coats: number): Lab | null {
+  const { coating, technique, values } = candidate;
+  const own =
+    coating.role === 'clear'
+      ? null
+      : (candidate.color ?? (coating.primer?.color ? labFromHex(coating.primer.color) : null));
+  if (own === null) return under;
+  const opacity = technique.opacity(coating, values);
+  const laid = opacity === null || under === null ? own : mixLab(own, under, (1 - opacity) ** coats);
+  return technique.partial && under !== null ? mixLab(under, laid, technique.reach(values)) : laid;
+}
+
+/** The state that a layer leaves on a surface. */
+export function stateAfter(candidate: Candidate, below: SurfaceState, coats: number): SurfaceState {
+  const { coating } = candidate;
+  return {
+    substrateId: below.substrateId,
+    origin: 'laid',
+    film: coating.film,
+    sheen: candidate.sheen,
+    age: 'dry',
+    porous: coating.film === 'powdery' || (coating.film === 'none' && below.porous),
+    bleed: coating.primer?.blocksBleed ? 'none' : below.bleed,
+    sealed: coating.role === 'clear',
+    dewaxed: false,
+    productId: coating.id,
+    overHard: below.overHard,
+    color: colorLaid(candidate, below.color, coats),
+  };
+}

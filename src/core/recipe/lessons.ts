@@ -1,0 +1,36 @@
+import { substrates } from '../catalog/substrates';
+import type { Finding } from '../kernel/finding';
+import type { RecipeContext } from './recipeContext';
+import { mendings } from './setbacks.data';
+import type { ZonePlan } from './zonePlans';
+import type { PlannedLayer } from './zoneStacks';
+
+/** What went wrong before with the same coating on the same surface, said once for each layer and problem. */
+export function lessonFindings(
+  recipeId: string,
+  zones: readonly ZonePlan[],
+  layers: readonly PlannedLayer[],
+  context: RecipeContext,
+): Finding[] {
+  const surfaces = new Set(zones.filter((zone) => zone.zone.included).map((zone) => zone.substrate.id));
+  const findings: Finding[] = [];
+  for (const lesson of context.lessons) {
+    const layer = layers.find((candidate) => candidate.coating.id === lesson.coatingId);
+    if (!layer || lesson.recipeId === recipeId || !surfaces.has(lesson.substrateId)) continue;
+    const code = 'lesson.learned';
+    if (findings.some((known) => known.where.id === layer.id && known.figures.problem === lesson.problem)) continue;
+    findings.push({
+      code,
+      severity: 'note',
+      where: { kind: 'layer', id: layer.id },
+      figures: {
+        problem: lesson.problem,
+        name: mendings[lesson.problem].name.toLowerCase(),
+        lesson: mendings[lesson.problem].lesson,
+        coating: layer.coating.name,
+        surface: substrates.find(lesson.substrateId)?.name ?? lesson.substrateId,
+      },
+    });
+  }
+  return findings;
+}

@@ -1,0 +1,66 @@
+import { describe, expect, it } from 'vitest';
+import { finishLeftBy } from '../catalog/substrates.data';
+import { find, recipe } from '../fixtures/projectRows';
+import { recipeContext } from '../fixtures/recipes';
+import type { FindRow } from '../plan/rows';
+import { computeRecipe } from './computeRecipe';
+import { chosenLayer } from './recipeBody';
+import { isRepairable, repairsFor } from './repairs';
+
+/** The repairs of the first broken joint, with a cent for each milliliter and a dollar for each can. */
+function repairsOf(of: FindRow, row: ReturnType<typeof recipe>) {
+  const context = recipeContext([of]);
+  const finding = computeRecipe(row.id, row.body, context).findings.find(isRepairable);
+  if (!finding) throw new Error('nothing is broken');
+  const cashOf = (needs: ReadonlyMap<string, number>) => [...needs.values()].reduce((sum, amount) => sum + amount, 0);
+  return { repairs: repairsFor(row.id, row.body, context, finding, cashOf), context };
+}
+const ids = (repairs: { id: string }[]) => repairs.map((repair) => repair.id);
+
+describe('the cheapest repair of a joint', () => {
+  it('washes wax off twice and ties over it with shellac', () => {
+    const of = find('waxed', 900, { finishId: finishLeftBy('clearWax') });
+    const { repairs, context } = repairsOf(of, recipe('r', of, 'wallAcrylic', 'teal'));
+    expect(ids(repairs)).toContain('dewax:shellacPrimer');
+    const dewaxed = repairs.find((repair) => repair.kind === 'dewax');
+    const plan = computeRecipe('r', dewaxed?.body ?? recipe('r', of, 'chalk', null).body, context);
+    expect(plan.steps.map((step) => step.kind)).toContain('dewax');
+    expect(plan.findings.filter(isRepairable)).toEqual([]);
+  });
+  it('puts clear wax under dark wax on bare chalk-type paint', () => {
+    const of = find('oak', 900, { materialId: 'veneer' });
+    const row = recipe('r', of, 'chalk', 'teal');
+    row.body.layers = [...row.body.layers, chosenLayer('dark', 'darkWax', { colorCardId: 'walnut' })];
+    const { repairs } = repairsOf(of, row);
+    expect(ids(repairs)).toContain('barrier:clearWax');
+  });
+  it('changes the base where conditioner and stain differ', () => {
+    const of = find('pine', 900, { materialId: 'pine' });
+    const row = recipe('r', of, 'oilConditioner', null);
+    row.body.layers = [...row.body.layers, chosenLayer('stain', 'waterborneStain', { colorCardId: 'walnut' })];
+    const { repairs } = repairsOf(of, row);
+    expect(repairs.find((repair) => repair.kind === 'changeCoating')?.coating).toBe('oilStain');
+  });
+  it('lays a gel stain, or strips, where varnish keeps a stain out', () => {
+    const of = find('oak', 900, { finishId: 'glossyVarnish', era: 'recent' });
+    const { repairs } = repairsOf(of, recipe('r', of, 'oilStain', 'walnut'));
+    expect(ids(repairs)).toContain('strip:');
+    expect(['gelStain', 'stainAndSealOil', 'stainAndSealWater']).toContain(
+      repairs.find((repair) => repair.kind === 'changeCoating')?.coating,
+    );
+  });
+  it('primes galvanized steel before it takes an enamel', () => {
+    const of = find('pail', 900, { materialId: 'galvanizedSteel' });
+    const { repairs } = repairsOf(of, recipe('r', of, 'alkydEnamel', 'teal'));
+    expect(repairs.find((repair) => repair.kind === 'barrier')?.coating).toBeDefined();
+  });
+  it('never leaves anything else broken, and says what it adds', () => {
+    const of = find('foam', 900, { materialId: 'polystyreneFoam', templateId: 'freeBox', measures: {} });
+    const { repairs, context } = repairsOf(of, recipe('r', of, 'aerosolEnamel', 'teal'));
+    expect(ids(repairs)).toContain('barrier:gesso');
+    for (const repair of repairs) {
+      expect(computeRecipe('r', repair.body, context).findings.filter(isRepairable)).toEqual([]);
+      expect(Number.isFinite(repair.minutes + repair.cash)).toBe(true);
+    }
+  });
+});

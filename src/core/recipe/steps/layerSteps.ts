@@ -1,0 +1,352 @@
+import { coatings } from '../../catalog/coatings';
+import type { AllowedInterval } from '../../state/joint';
+import type { Place, Step } from '../../state/step';
+import { cleanUpKey, laborKey, techniques } from '../../technique';
+import type { Technique } from '../../technique/technique';
+import type { Setback } from '../recipeBody';
+import { mendings } from '../setbacks.data';
+import { supplyKey } from '../supplyKey';
+import type { ZonePlan } from '../zonePlans';
+import type { PlannedLayer, PlannedWork, StackEntry, ZoneStacks } from '../zoneStacks';
+import { prepare } from './prepareSteps';
+import { openInterval, type StepBook } from './stepBook';
+
+interface LaidOn {
+  zone: ZonePlan;
+  entry: StackEntry;
+}
+
+const isWaterborne = (layer: Pick<PlannedLayer, 'coating'>): boolean => layer.coating.cleanUp === 'water';
+
+/** The share of a layer's amount that one coat takes: the first coat also takes the absorption. */
+function coatShare(entry: StackEntry, coat: number): number {
+  const total = entry.absorption + entry.coats.coats - 1;
+  return (coat === 1 ? entry.absorption : 1) / total;
+}
+
+/** Units of work on one zone: square meters reached (a spray sees no texture), or leaves. */
+function workUnits(technique: Technique, layer: PlannedLayer | null, zone: ZonePlan, entry: StackEntry | null): number {
+  if ('each' in technique.rate)
+    return (zone.zone.shape.kind === 'leaves' ? zone.zone.shape.leaves : 1) * zone.zone.count;
+  if (entry === null) return zone.areaM2;
+  return layer?.coating.unit === 'can' ? entry.reachedM2.projected : entry.reachedM2.textured;
+}
+
+function placeOf(layer: PlannedLayer): Place {
+  const { hazard } = layer.coating;
+  return hazard === 'spirit' || hazard === 'oil' || hazard === 'wax' ? 'ventilated' : layer.technique.place;
+}
+
+/** Lays one layer: its coats on one face, then, where both faces are coated, on the other after handling time. */
+class LayerSteps {
+  private readonly scopes: string[];
+  private readonly rateKey: string;
+  private readonly handleHours: number;
+  private readonly recoatIntervals: AllowedInterval[];
+  private readonly coats: number;
+
+  private readonly book: StepBook;
+  private readonly layer: PlannedLayer;
+  private readonly on: readonly LaidOn[];
+
+  constructor(book: StepBook, layer: PlannedLayer, on: readonly LaidOn[]) {
+    this.book = book;
+    this.layer = layer;
+    this.on = on;
+    const { coating } = layer;
+    this.scopes = [`supply:${layer.supplyKey}`];
+    this.rateKey = laborKey(layer.technique.rate);
+    this.handleHours = book.drying(book.number(`coating.${coating.id}.handleHours`, this.scopes), isWaterborne(layer));
+    const recoat = book.number(`coating.${coating.id}.recoatHours`, this.scopes);
+    const isLabelled =
+      book.context.assumptions.get(`coating.${coating.id}.recoatHours`, this.scopes).source.kind !==
+      coating.recoatHours.source.kind;
+    this.recoatIntervals = book.dryingIntervals(
+      coating.recoatIntervals.map((interval, index) =>
+        index === 0 && isLabelled ? { ...interval, fromHours: recoat } : interval,
+      ),
+      isWaterborne(layer),
+    );
+    this.coats = Math.max(0, ...on.map(({ entry }) => entry.coats.coats));
+  }
+
+  /** What the first coat follows: the prepared surface, or the layer beneath by the joint that decides. */
+  private firstAfter(below: { stepId: string; layer: PlannedLayer } | null): Step['after'] {
+    const { book, layer } = this;
+    const decisive = [...this.on].sort((a, b) => b.entry.joint.waitHours - a.entry.joint.waitHours)[0]?.entry.joint;
+    if (below === null || !decisive) return book.afterLast();
+    const allowed = decisive.allowed.length > 0 ? decisive.allowed : openInterval(decisive.waitHours);
+    if (allowed[0]?.extraSteps.includes('scuff')) {
+      const id = `scuff:${layer.id}`;
+      const zones = this.on.map(({ zone }) => zone);
+      book.last = { stepId: below.stepId, waitHours: book.drying(decisive.waitHours, isWaterborne(below.layer)) };
+      prepare(book, 'scuff', zones, id);
+      const step = book.steps.at(-1);
+      if (step) step.title = `Scuff lightly before the ${layer.coating.name.toLowerCase()}, wipe`;
+      return book.afterLast();
+    }
+    return [{ stepId: below.stepId, allowed: book.dryingIntervals(allowed, isWaterborne(below.layer)) }];
+  }
+
+  private coat(coat: number, face: 'all' | 'front' | 'back', after: Step['after'], again: Setback | null): string {
+    const { book, layer } = this;
+    const { coating, technique } = layer;
+    const here = this.on.filter(
+      ({ entry, zone }) => entry.coats.coats >= coat && (face !== 'back' || zone.zone.sides === 2),
+    );
+    const part = ({ zone }: LaidOn) => (face !== 'all' && zone.zone.sides === 2 ? 0.5 : 1);
+    const suffix = `${face === 'back' ? ':back' : ''}${again ? `:${again.id}` : ''}`;
+    const id = `coat:${layer.id}:${coat}${suffix}`;
+    const zones = here.map(({ zone }) => zone);
+    const of = (zone: ZonePlan) => here.find((candidate) => candidate.zone === zone);
+    const rate = book.number(this.rateKey);
+    const runMinutes = book.run(id, zones, this.rateKey, (zone) => {
+      const laid = of(zone);
+      if (!laid) return 0;
+      return (
+        workUnits(technique, layer, zone, laid.entry) * rate * technique.detailFactor(zone.zone.detail) * part(laid)
+      );
+    });
+    const amountOf = (laid: LaidOn) => coatShare(laid.entry, coat) * part(laid) * laid.zone.pieceCount;
+    const paint = here.reduce((sum, laid) => sum + amountOf(laid) * laid.entry.amount, 0);
+    const waterMl = here.reduce((sum, laid) => sum + amountOf(laid) * laid.entry.waterMl, 0);
+    if (again && !book.isSkipped(id))
+      book.take(id, zones, layer.supplyKey, (zone) => {
+        const laid = of(zone);
+        return laid ? coatShare(laid.entry, coat) * laid.entry.amount * part(laid) : 0;
+      });
+    const name = technique.partial ? `${technique.name}: ${coating.name.toLowerCase()}` : coating.name;
+    const words = [
+      this.coats === 1 ? name : `${name}, coat ${coat} of ${this.coats}`,
+      face === 'front' ? 'the first face' : face === 'back' ? 'the other face' : '',
+      again ? 'once more' : '',
+    ].filter((word) => word !== '');
+    book.add({
+      id,
+      kind: 'coat',
+      title: words.join(', '),
+      hint: coat === 1 && face !== 'back' ? technique.remark : '',
+      zoneKeys: zones.map((zone) => zone.key),
+      layerId: layer.id,
+      coat,
+      // Front and back are one session: the paint is open once.
+      setUpMinutes: face === 'back' || again ? 0 : book.number('session.setUpMinutes'),
+      runMinutes,
+      cleanUpMinutes: face === 'back' || again ? 0 : book.number(cleanUpKey(coating)),
+      splittable: false,
+      batchKey: `${layer.supplyKey}|${technique.id}`,
+      place: placeOf(layer),
+      limits: coating.limits,
+      drying: {
+        untilHours: this.handleHours,
+        footprintM2: Math.max(0.1, here.reduce((sum, { zone }) => sum + zone.projectedAreaM2 * zone.pieceCount, 0) / 4),
+      },
+      potLifeHours: coating.mixedLifeHours ?? technique.mixedLifeHours,
+      supplies: [{ supplyKey: layer.supplyKey, amount: paint }],
+      mix: waterMl > 0 ? { paint, waterMl, keepsHours: technique.mixedLifeHours } : null,
+      tools: [...technique.toolIds],
+      after,
+    });
+    return id;
+  }
+
+  /** A light scuff between two coats; gives what the next coat follows. */
+  private sandBetween(coat: number, face: string, afterStepId: string): Step['after'] {
+    const { book, layer } = this;
+    const id = `sandBetween:${layer.id}:${coat}${face === 'back' ? ':back' : ''}`;
+    const zones = this.on.filter(({ entry }) => entry.coats.coats > coat).map(({ zone }) => zone);
+    const key = 'labor.sandBetweenMinutesPerM2';
+    const half = face === 'all' ? 1 : 0.5;
+    book.add({
+      id,
+      kind: 'sandBetween',
+      title: 'Scuff lightly with P320, wipe',
+      zoneKeys: zones.map((zone) => zone.key),
+      layerId: layer.id,
+      runMinutes: book.run(
+        id,
+        zones,
+        key,
+        (zone) => zone.areaM2 * book.number(key) * (zone.zone.sides === 2 ? half : 1),
+      ),
+      tools: ['sandingBlock', 'dustMask'],
+      after: [{ stepId: afterStepId, allowed: this.recoatIntervals }],
+    });
+    return [{ stepId: id, allowed: openInterval(0) }];
+  }
+
+  /** What mends a coat that went wrong, then the coats it takes again. */
+  private mend(setback: Setback, face: 'all' | 'front', failedStepId: string): string {
+    const { book, layer } = this;
+    const mending = mendings[setback.problem];
+    const zones = this.on.map(({ zone }) => zone);
+    book.last = { stepId: failedStepId, waitHours: book.drying(mending.restHours, isWaterborne(layer)) };
+    for (const work of mending.works) {
+      prepare(book, work, zones, `mend:${setback.id}:${work}`);
+      const step = book.steps.at(-1);
+      if (step) step.kind = 'mend';
+    }
+    const primer = mending.primerId === null ? undefined : coatings.find(mending.primerId);
+    if (primer) this.mendingPrimer(setback, primer.id, zones);
+    let after = book.afterLast();
+    let last = failedStepId;
+    for (let coat = mending.repeats === 'layer' ? 1 : setback.coat; coat <= setback.coat; coat += 1) {
+      last = this.coat(coat, face, after, setback);
+      after = [{ stepId: last, allowed: this.recoatIntervals }];
+    }
+    return last;
+  }
+
+  private mendingPrimer(setback: Setback, primerId: string, zones: readonly ZonePlan[]): void {
+    const { book } = this;
+    const primer = coatings.get(primerId);
+    const id = `mend:${setback.id}:primer`;
+    const key = supplyKey(primer.id, null, primer.sheens[0] ?? 'matt');
+    const rateKey = laborKey(techniques.get(primer.techniqueId).rate);
+    const rate = book.number(rateKey);
+    const spread = book.number(`coating.${primer.id}.spreadingRateM2PerL`);
+    const loss = 1 + book.number(`coating.${primer.id}.lossPercent`) / 100;
+    book.next(
+      {
+        id,
+        kind: 'mend',
+        title: `${primer.name} over what failed`,
+        zoneKeys: zones.map((zone) => zone.key),
+        setUpMinutes: book.number('session.setUpMinutes'),
+        runMinutes: book.run(id, zones, rateKey, (zone) => zone.areaM2 * rate),
+        cleanUpMinutes: book.number(cleanUpKey(primer)),
+        limits: primer.limits,
+        place: 'ventilated',
+        supplies: [
+          { supplyKey: key, amount: book.take(id, zones, key, (zone) => (zone.areaM2 / spread) * 1000 * loss) },
+        ],
+        tools: ['brush'],
+      },
+      book.drying(primer.recoatHours.usual, primer.cleanUp === 'water'),
+    );
+  }
+
+  /** All steps of the layer; gives the step that the next layer follows. */
+  build(below: { stepId: string; layer: PlannedLayer } | null): { stepId: string; layer: PlannedLayer } | null {
+    const { book, layer } = this;
+    if (this.coats === 0) return below;
+    let after = this.firstAfter(below);
+    const faces: ('all' | 'front' | 'back')[] = this.on.some(({ zone }) => zone.zone.sides === 2)
+      ? ['front', 'back']
+      : ['all'];
+    let last = '';
+    for (const face of faces) {
+      if (face === 'back') after = [{ stepId: last, allowed: openInterval(this.handleHours) }];
+      for (let coat = 1; coat <= this.coats; coat += 1) {
+        last = this.coat(coat, face, after, null);
+        after = [{ stepId: last, allowed: this.recoatIntervals }];
+        if (face !== 'back')
+          for (const setback of book.body.setbacks)
+            if (setback.layerId === layer.id && setback.coat === coat) {
+              last = this.mend(setback, face, last);
+              after = [{ stepId: last, allowed: this.recoatIntervals }];
+            }
+        if (layer.coating.sandBetween && coat < this.coats) after = this.sandBetween(coat, face, last);
+      }
+    }
+    this.extras();
+    const finished = this.finishing(last);
+    return { stepId: finished, layer };
+  }
+
+  /** Supplies beside the coating: rags, tape. */
+  private extras(): void {
+    const { book, layer } = this;
+    const firstCoat = book.steps.find((step) => step.layerId === layer.id && step.coat === 1);
+    for (const extra of layer.technique.extras) {
+      const key = supplyKey(extra.kindId, null, null);
+      const zones = this.on.map(({ zone }) => zone);
+      const amount = book.take(firstCoat?.id ?? '', zones, key, (zone) => {
+        const laid = this.on.find((candidate) => candidate.zone === zone);
+        return laid ? laid.entry.reachedM2.textured * extra.perM2 : 0;
+      });
+      firstCoat?.supplies.push({ supplyKey: key, amount });
+    }
+  }
+
+  private finishing(afterStepId: string): string {
+    const { book, layer } = this;
+    let last = afterStepId;
+    for (const work of layer.technique.finishing) {
+      const id = `finish:${layer.id}:${work.id}`;
+      const zones = this.on.map(({ zone }) => zone);
+      const key = `labor.${work.rate}MinutesPerM2`;
+      book.add({
+        id,
+        kind: 'finish',
+        title: work.title,
+        zoneKeys: zones.map((zone) => zone.key),
+        layerId: layer.id,
+        runMinutes: book.run(id, zones, key, (zone) => zone.areaM2 * book.number(key)),
+        after: [{ stepId: last, allowed: openInterval(book.drying(work.waitHours, isWaterborne(layer))) }],
+      });
+      last = id;
+    }
+    return last;
+  }
+}
+
+/** A work that lays nothing: rubbing through a layer. */
+function workStep(
+  book: StepBook,
+  work: PlannedWork,
+  worked: readonly ZonePlan[],
+  below: { stepId: string; layer: PlannedLayer } | null,
+): string {
+  const id = `work:${work.id}`;
+  const zones = worked.filter((zone) => work.zoneKeys.includes(zone.key));
+  const rateKey = laborKey(work.technique.rate);
+  const reach = work.technique.reach(work.values);
+  const rate = book.number(rateKey);
+  // A rubbed edge takes the walk around the zone, however little of it is reached.
+  const runMinutes = book.run(id, zones, rateKey, (zone) => zone.areaM2 * rate * Math.max(reach, 0.25));
+  book.add({
+    id,
+    kind: 'work',
+    title: work.technique.name,
+    hint: work.technique.remark,
+    zoneKeys: zones.map((zone) => zone.key),
+    layerId: work.id,
+    runMinutes,
+    tools: [...work.technique.toolIds],
+    supplies: work.technique.extras.map((extra) => {
+      const key = supplyKey(extra.kindId, null, null);
+      return { supplyKey: key, amount: book.take(id, zones, key, (zone) => zone.areaM2 * extra.perM2 * reach) };
+    }),
+    after: below
+      ? [{ stepId: below.stepId, allowed: openInterval(book.drying(work.waitHours, true)) }]
+      : book.afterLast(),
+  });
+  return id;
+}
+
+/** The steps of all layers and works from the bottom up; gives the last one with its layer. */
+export function layerSteps(
+  book: StepBook,
+  worked: readonly ZonePlan[],
+  stacked: ZoneStacks,
+): { stepId: string; layer: PlannedLayer } | null {
+  let below: { stepId: string; layer: PlannedLayer } | null = null;
+  const order = [
+    ...stacked.layers.map((layer) => ({ order: layer.order, layer, work: null })),
+    ...stacked.works.map((work) => ({ order: work.order, layer: null, work })),
+  ].sort((a, b) => a.order - b.order);
+  for (const { layer, work } of order) {
+    if (layer) {
+      const on = worked.flatMap((zone) => {
+        const entry = stacked.stacks.get(zone.key)?.find((candidate) => candidate.layerId === layer.id);
+        return entry ? [{ zone, entry }] : [];
+      });
+      below = new LayerSteps(book, layer, on).build(below);
+    } else if (work) {
+      const stepId = workStep(book, work, worked, below);
+      if (below) below = { stepId, layer: below.layer };
+    }
+  }
+  return below;
+}

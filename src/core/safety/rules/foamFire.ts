@@ -1,0 +1,15 @@
+import { type SafetyRule, stepsOf } from '../safetyRule';
+
+/** Plastic foam and faux leaves burn fast. */
+export const foamFire: SafetyRule = {
+  id: 'foam.fire',
+  text: 'Plastic foam and faux leaves burn fast and drip: nowhere near a flame, a candle or a hot bulb.',
+  instead: null,
+  source: { kind: 'reference', document: 'fire-safety guidance on plastics', memory: true },
+  check: (facts) => {
+    const flammable = facts.piece?.materials.some((id) => id === 'polystyreneFoam' || id === 'fauxLeaf') ?? false;
+    if (!flammable) return null;
+    const isNear = facts.uses.has('flame') || facts.uses.has('nearHeat') || facts.household.heatNear;
+    return { stepIds: stepsOf(facts, (step) => step.kind === 'coat').slice(-1), severity: isNear ? 'stop' : 'warn' };
+  },
+};

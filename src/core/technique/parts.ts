@@ -1,0 +1,76 @@
+import type { Coating } from '../catalog/coating';
+import { detailFactors, sprayEfficiency } from '../catalog/labor.data';
+import type { QuantityInput, Technique, TechniqueParameter, TechniqueValues } from './technique';
+
+/**
+ * What a brush takes: V = area × texture × (k + n − 1) ÷ spreading rate × (1 + loss), in mL, with the absorption k on
+ * the first coat only and the loss once. Source: the quantity model of the trade (common practice, from memory).
+ */
+export function brushedAmount(input: QuantityInput): number {
+  return input.coats <= 0
+    ? 0
+    : ((input.projectedAreaM2 * input.texture * (input.absorption + input.coats - 1)) / input.spreadingRate) *
+        1000 *
+        (1 + input.lossPercent / 100);
+}
+
+/**
+ * What a spray can gives: cans = projected area × n ÷ (rate × e), with e the share that lands on the piece and no
+ * texture factor, absorption or further loss. Source: the quantity model of the trade (common practice, from memory).
+ */
+export function sprayedAmount(input: QuantityInput): number {
+  return (input.projectedAreaM2 * input.coats) / (input.spreadingRate * sprayEfficiency[input.detail]);
+}
+
+/** The share of a zone that a partial technique reaches, as a parameter in percent. */
+export function shareParameter(standard: number, label = 'Reaches, % of the zone'): TechniqueParameter {
+  return { id: 'sharePercent', label, unit: 'percent', standard, minimum: 1, maximum: 100 };
+}
+
+export const shareOf = (values: TechniqueValues): number => (values.sharePercent ?? 100) / 100;
+
+/** Brushable waterborne paint in one of the ordinary tins. */
+export const isBrushPaint = (coating: Coating): boolean =>
+  coating.unit === 'mL' && coating.group === 'waterbornePaint' && coating.techniqueId === 'brushOn';
+
+/** A technique with what is usual: all over, by brush, nothing beside, nothing after. */
+export function technique(
+  own: Pick<Technique, 'id' | 'name' | 'family' | 'remark' | 'accepts'> & Partial<Technique>,
+): Technique {
+  return {
+    difficulty: 1,
+    skillAsked: 'a first piece',
+    lays: true,
+    partial: false,
+    parameters: [],
+    place: 'ventilated',
+    rate: { perM2: 'brush' },
+    detailFactor: (detail) => detailFactors[detail].brush,
+    toolIds: ['brush'],
+    reach: () => 1,
+    paintShare: () => 1,
+    quantity: brushedAmount,
+    spreadingRateKey: null,
+    extras: [],
+    coats: 'untilHidden',
+    opacity: (coating) => coating?.opacity ?? null,
+    mixedLifeHours: null,
+    demands: () => null,
+    finishing: [],
+    ...own,
+  };
+}
+
+/** A technique that reaches only part of a zone, once over. */
+export function partialTechnique(
+  standardPercent: number,
+  own: Pick<Technique, 'id' | 'name' | 'family' | 'remark' | 'accepts'> & Partial<Technique>,
+): Technique {
+  return technique({
+    partial: true,
+    parameters: [shareParameter(standardPercent)],
+    reach: shareOf,
+    coats: 1,
+    ...own,
+  });
+}

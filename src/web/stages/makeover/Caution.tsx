@@ -1,0 +1,128 @@
+import type { Finding, Fix } from '@core/kernel/finding';
+import { sourceTag } from '@core/kernel/source';
+import { acknowledgmentTrigger } from '@core/plan/acknowledgment';
+import { sentenceFor } from '@core/plan/sentences';
+import { isRepairable } from '@core/recipe/repairs';
+import { safetyRules } from '@core/safety/cautions';
+import { Button } from 'antd';
+import { deviceName } from '../../app/api';
+import { newColorCard } from '../../app/newOption';
+import { useProject } from '../../app/projectStore';
+import { useRim } from '../../app/useRim';
+import { SourceTag } from '../../ui/basics';
+import styles from './makeover.module.css';
+import { Repairs } from './Repairs';
+import type { RecipeAccess } from './useRecipe';
+
+/** One caution card; a stop has to be acknowledged, and lapses when what raised it changes. */
+export function Caution(props: { finding: Finding; recipeId: string; recipe?: RecipeAccess }) {
+  const rim = useRim();
+  const { finding, recipe } = props;
+  const rule = finding.code.startsWith('caution.')
+    ? safetyRules.find(finding.code.slice('caution.'.length))
+    : undefined;
+  return (
+    <div className={styles.caution} data-severity={finding.severity}>
+      {finding.severity === 'refuse' && <b>Refused. </b>}
+      {finding.severity === 'stop' && <b>Stop. </b>}
+      {sentenceFor(finding, rim)} {rule && <SourceTag>{sourceTag(rule.source)}</SourceTag>}
+      {finding.severity === 'stop' && <Acknowledgment finding={finding} recipeId={props.recipeId} />}
+      {finding.fix && <FixButtons fix={finding.fix} recipe={recipe} />}
+      {recipe && isRepairable(finding) && <Repairs finding={finding} recipe={recipe} />}
+    </div>
+  );
+}
+
+function Acknowledgment(props: { finding: Finding; recipeId: string }) {
+  const { rows, run } = useProject();
+  const rim = useRim();
+  const trigger = acknowledgmentTrigger(props.finding);
+  const done = rows.acknowledgments.find((entry) => entry.recipeId === props.recipeId && entry.trigger === trigger);
+  if (done)
+    return (
+      <div className="muted">
+        Acknowledged{' '}
+        {new Intl.DateTimeFormat('en-US', { dateStyle: 'medium', timeStyle: 'short', timeZone: rim.timeZone }).format(
+          done.atMs,
+        )}
+      </div>
+    );
+  const acknowledge = () =>
+    run('acknowledge', {
+      acknowledgment: {
+        id: crypto.randomUUID(),
+        version: 1,
+        recipeId: props.recipeId,
+        trigger,
+        by: deviceName,
+        atMs: Date.now(),
+      },
+    });
+  return (
+    <div>
+      <Button size="small" onClick={acknowledge}>
+        I have read this
+      </Button>
+    </div>
+  );
+}
+
+/** What one press mends, as the finding offers it. */
+function FixButtons(props: { fix: Fix; recipe: RecipeAccess | undefined }) {
+  const { rows, run } = useProject();
+  const { fix, recipe } = props;
+  switch (fix.kind) {
+    case 'setLeadTest':
+      return (
+        <div className={styles.fixes}>
+          <Button size="small" onClick={() => run('editFind', { id: fix.findId, values: { leadTest: 'negative' } })}>
+            Tested: negative
+          </Button>
+          <Button size="small" onClick={() => run('editFind', { id: fix.findId, values: { leadTest: 'positive' } })}>
+            Tested: positive
+          </Button>
+          <Button size="small" onClick={() => run('editFind', { id: fix.findId, values: { era: 'recent' } })}>
+            It is newer
+          </Button>
+        </div>
+      );
+    case 'restoreProposal':
+      return recipe ? (
+        <Button
+          size="small"
+          onClick={() => recipe.setBody({ dropped: recipe.row.body.dropped.filter((entry) => entry !== fix.proposal) })}
+        >
+          Put it back
+        </Button>
+      ) : null;
+    case 'setTechnique':
+      return recipe ? (
+        <Button size="small" onClick={() => recipe.setLayer(fix.layerId, { techniqueId: fix.techniqueId, values: {} })}>
+          Put it on so
+        </Button>
+      ) : null;
+    case 'replaceCoating':
+      // The repairs beneath the card offer this and more.
+      return null;
+    case 'tintPrimer': {
+      const name = fix.tint === 'gray' ? 'Primer gray' : 'Primer tint';
+      const tint = () => {
+        const known = rows.colorCards.find(
+          (card) =>
+            card.name === name &&
+            Math.hypot(card.lab.L - fix.lab.L, card.lab.a - fix.lab.a, card.lab.b - fix.lab.b) < 0.5,
+        );
+        const card = known ?? newColorCard(name, fix.lab);
+        if (!known) run('addColorCard', { row: card });
+        recipe?.setBody({ primerTints: { ...recipe.row.body.primerTints, [fix.layerId]: card.id } });
+      };
+      return recipe ? (
+        <Button size="small" onClick={tint}>
+          {fix.tint === 'gray' ? 'Prime in gray' : 'Tint the primer'}
+        </Button>
+      ) : null;
+    }
+    default:
+      return fix satisfies never;
+  }
+}

@@ -1,0 +1,60 @@
+import { colorFamilies } from '@core/plan/colorFamilies';
+import { useMemo } from 'react';
+import { Link } from 'react-router';
+import { useProject } from '../../app/projectStore';
+import { useRim } from '../../app/useRim';
+import { amountWords, supplyWords } from '../../app/words';
+import { Swatch } from '../../ui/basics';
+import styles from './makeover.module.css';
+
+/** Pieces of one color across the project: one can, what it serves, what one more would cost. */
+export function ColorFamilies() {
+  const { plan } = useProject();
+  const rim = useRim();
+  const families = useMemo(() => colorFamilies(plan), [plan]);
+  if (families.length === 0) return null;
+  return (
+    <section aria-label="Colors in use">
+      <h2>One can, many pieces</h2>
+      <ul className={styles.families}>
+        {families.map((family) => {
+          const { unit } = plan.sums.book.get(family.supplyKey);
+          const words = (amount: number) => supplyWords(amount, unit, rim.units);
+          const packs = family.purchase.packs
+            .map((pack) => {
+              const known = plan.sums.book.get(family.supplyKey).packs.find((entry) => entry.id === pack.id);
+              return `${pack.count} × ${known?.name ?? ''}`;
+            })
+            .join(' + ');
+          return (
+            <li key={family.supplyKey}>
+              <b>
+                <Swatch color={family.color} /> {family.name}
+              </b>
+              <p>
+                {family.uses.map((use, index) => (
+                  <span key={use.recipeId}>
+                    {index > 0 && ', '}
+                    <Link to={use.recipeId}>{use.name}</Link> {words(use.amount)}
+                  </span>
+                ))}
+              </p>
+              <p>
+                Together {words(family.need)}
+                {family.stash > 0 ? `; ${words(family.stash)} on the shelf` : ''};{' '}
+                {packs === '' ? 'nothing to buy' : `${packs}, ${amountWords(family.purchase.cash, rim)}`}.{' '}
+                {family.left > 0 &&
+                  `${words(family.left)} stay${family.keepsMonths === null ? '' : `, good for about ${family.keepsMonths} months once opened`}.`}
+              </p>
+              <p>
+                <b>One more piece</b> of about {words(family.oneMore.amount)}:{' '}
+                {family.oneMore.cash.likely === 0 ? 'no cash, the can holds it' : amountWords(family.oneMore.cash, rim)}
+                .
+              </p>
+            </li>
+          );
+        })}
+      </ul>
+    </section>
+  );
+}

@@ -1,0 +1,119 @@
+import { colorFamilies } from '@core/plan/colorFamilies';
+import { completeMeasures } from '@core/surface/furnitureTemplate';
+import { furnitureTemplates } from '@core/surface/templates';
+import { Button } from 'antd';
+import { Link } from 'react-router';
+import { localToday } from '../../app/houseStore';
+import { useProject } from '../../app/projectStore';
+import shell from '../../app/shell.module.css';
+import { useRim } from '../../app/useRim';
+import { dateWords, supplyWords } from '../../app/words';
+import { Empty, Swatch } from '../../ui/basics';
+import styles from './makeover.module.css';
+
+/** Labels to print: lids of cans, bags of hardware, numbered parts. */
+export function LabelsPage() {
+  const { rows, plan } = useProject();
+  const rim = useRim();
+  const today = dateWords(localToday(rim.timeZone));
+  const lids = colorFamilies(plan);
+  const open = rows.recipes.filter((recipe) => recipe.doneOn === null);
+  const bags = open.flatMap((recipe) =>
+    recipe.body.pieces.flatMap((piece) => {
+      const template = furnitureTemplates.find(piece.templateId);
+      if (!template || template.hardwareMinutes(completeMeasures(template, piece.measures)) <= 0) return [];
+      return Array.from({ length: piece.count }, (_, n) => ({
+        id: `${piece.id}-${n}`,
+        name: piece.count > 1 ? `${recipe.name}, ${n + 1} of ${piece.count}` : recipe.name,
+      }));
+    }),
+  );
+  const parts = open.flatMap((recipe) =>
+    (plan.recipes.get(recipe.id)?.zones ?? [])
+      .filter((zone) => zone.zone.included && zone.zone.count > 1 && zone.zone.count <= 24)
+      .flatMap((zone) =>
+        Array.from({ length: zone.zone.count }, (_, n) => ({
+          id: `${zone.key}-${n}`,
+          mark: `${zone.zone.letter}${n + 1}`,
+          name: `${recipe.name} · ${zone.zone.name.toLowerCase()}`,
+        })),
+      ),
+  );
+  const ratios = new Map<string, string>();
+  for (const recipe of open)
+    for (const layer of plan.recipes.get(recipe.id)?.layers ?? []) {
+      const share = layer.technique.paintShare(layer.values);
+      if (layer.technique.mixedLifeHours !== null && share < 1)
+        ratios.set(layer.supplyKey, `wash ${layer.values.paintParts} paint : ${layer.values.waterParts} water`);
+    }
+  if (lids.length + bags.length + parts.length === 0)
+    return (
+      <main className={shell.page}>
+        <Empty title="No labels yet">
+          <p>
+            Lids, bags and parts come from the <Link to="../makeover">makeovers</Link>.
+          </p>
+        </Empty>
+      </main>
+    );
+  return (
+    <main className={`${shell.page} ${styles.labelsPage}`}>
+      <header className={styles.labelsHead}>
+        <h1>Labels</h1>
+        <Link to="../makeover">Makeovers</Link>
+        <Button type="primary" onClick={() => window.print()}>
+          Print
+        </Button>
+      </header>
+      {lids.length > 0 && (
+        <section aria-label="Lids">
+          <h2>Lids</h2>
+          <ul className={styles.labels}>
+            {lids.map((lid) => {
+              const { unit } = plan.sums.book.get(lid.supplyKey);
+              return (
+                <li key={lid.supplyKey}>
+                  <Swatch color={lid.color} />
+                  <b>{lid.name}</b>
+                  <span>{ratios.get(lid.supplyKey) ?? 'undiluted'}</span>
+                  <span>{today}</span>
+                  <span>
+                    left when done: {supplyWords(lid.left, unit, rim.units)}
+                    {lid.keepsMonths === null ? '' : `, use within ${lid.keepsMonths} months`}
+                  </span>
+                </li>
+              );
+            })}
+          </ul>
+        </section>
+      )}
+      {bags.length > 0 && (
+        <section aria-label="Bags of hardware">
+          <h2>Bags of hardware</h2>
+          <ul className={styles.labels}>
+            {bags.map((bag) => (
+              <li key={bag.id}>
+                <b>{bag.name}</b>
+                <span>knobs, screws, hinges</span>
+                <span>taken off {today}</span>
+              </li>
+            ))}
+          </ul>
+        </section>
+      )}
+      {parts.length > 0 && (
+        <section aria-label="Parts">
+          <h2>Parts, numbered from the top left</h2>
+          <ul className={styles.labels}>
+            {parts.map((part) => (
+              <li key={part.id}>
+                <b className={styles.mark}>{part.mark}</b>
+                <span>{part.name}</span>
+              </li>
+            ))}
+          </ul>
+        </section>
+      )}
+    </main>
+  );
+}

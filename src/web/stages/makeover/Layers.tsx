@@ -1,0 +1,226 @@
+import { isColored } from '@core/catalog/coating';
+import { coatings } from '@core/catalog/coatings';
+import { type ChosenLayer, chosenLayer } from '@core/recipe/recipeBody';
+import { techniques } from '@core/technique';
+import { Button, Checkbox, Select } from 'antd';
+import { useState } from 'react';
+import { cardsByUse, newColorCard } from '../../app/newOption';
+import { useProject } from '../../app/projectStore';
+import { Swatch } from '../../ui/basics';
+import { ColorCardPicker } from '../../ui/ColorCardPicker';
+import { Choice, NumberField } from '../../ui/fields';
+import { coatingsFor, techniqueGroups } from './choices';
+import styles from './makeover.module.css';
+import type { RecipeAccess } from './useRecipe';
+
+/** A new layer in a technique: its first coating, the color of the layer below where it takes one. */
+function layerIn(techniqueId: string, like: ChosenLayer | undefined): ChosenLayer {
+  const technique = techniques.get(techniqueId);
+  const coatingId = coatingsFor(technique)[0]?.value ?? null;
+  const more = { techniqueId, colorCardId: like?.colorCardId ?? null };
+  return coatingId === null
+    ? { ...chosenLayer(crypto.randomUUID(), ''), ...more, coatingId: null, colorCardId: null }
+    : chosenLayer(crypto.randomUUID(), coatingId, more);
+}
+
+/** The layers the stylist chose, from the bottom up; each opens to be changed. */
+export function Layers(props: { recipe: RecipeAccess }) {
+  const { recipe } = props;
+  const { layers } = recipe.row.body;
+  const [open, setOpen] = useState<string | null>(layers.length === 1 ? (layers[0]?.id ?? null) : null);
+  const add = (techniqueId: string) => {
+    const layer = layerIn(techniqueId, layers.at(-1));
+    recipe.setBody({ layers: [...layers, layer] });
+    setOpen(layer.id);
+  };
+  const move = (index: number, by: number) => {
+    const next = [...layers];
+    const [layer] = next.splice(index, 1);
+    if (layer) next.splice(index + by, 0, layer);
+    recipe.setBody({ layers: next });
+  };
+  return (
+    <>
+      <h3>What it shall become</h3>
+      <ol className={styles.layers}>
+        {layers.map((layer, index) => (
+          <li key={layer.id}>
+            <LayerHead
+              layer={layer}
+              open={open === layer.id}
+              onToggle={() => setOpen(open === layer.id ? null : layer.id)}
+            >
+              <Button
+                size="small"
+                type="text"
+                disabled={index === 0}
+                onClick={() => move(index, -1)}
+                aria-label={`Layer ${index + 1} down, nearer to the material`}
+              >
+                ↓
+              </Button>
+              <Button
+                size="small"
+                type="text"
+                disabled={index === layers.length - 1}
+                onClick={() => move(index, 1)}
+                aria-label={`Layer ${index + 1} up`}
+              >
+                ↑
+              </Button>
+              <Button
+                size="small"
+                type="text"
+                onClick={() => recipe.setBody({ layers: layers.filter((entry) => entry.id !== layer.id) })}
+                aria-label={`Remove layer ${index + 1}`}
+              >
+                ✕
+              </Button>
+            </LayerHead>
+            {open === layer.id && <LayerEditor layer={layer} recipe={recipe} />}
+          </li>
+        ))}
+      </ol>
+      <Select
+        aria-label="Add a layer"
+        placeholder={layers.length === 0 ? 'Choose the first layer' : 'Add a layer on top'}
+        value={null}
+        onChange={(value: string | null) => value !== null && add(value)}
+        options={techniqueGroups}
+        style={{ minWidth: 230 }}
+        popupMatchSelectWidth={false}
+      />
+    </>
+  );
+}
+
+function LayerHead(props: { layer: ChosenLayer; open: boolean; onToggle: () => void; children: React.ReactNode }) {
+  const { rows } = useProject();
+  const { layer } = props;
+  const technique = techniques.find(layer.techniqueId);
+  const coating = coatings.find(layer.coatingId ?? '');
+  const card = rows.colorCards.find((candidate) => candidate.id === layer.colorCardId);
+  const name = coating?.name ?? layer.coatingId ?? technique?.name ?? layer.techniqueId;
+  const zones = layer.zoneKeys === 'all' ? '' : ` · ${layer.zoneKeys.length} zones`;
+  return (
+    <div className={styles.layerHead}>
+      <button type="button" aria-expanded={props.open} onClick={props.onToggle}>
+        {card && coating && isColored(coating) && <Swatch color={card.lab} />}
+        <b>{name}</b>
+        <span className="muted small">
+          {[
+            card && coating && isColored(coating) ? card.name : '',
+            coating ? (technique?.name.toLowerCase() ?? '') : '',
+          ]
+            .filter((word) => word !== '')
+            .join(' · ')}
+          {zones}
+        </span>
+      </button>
+      {props.children}
+    </div>
+  );
+}
+
+function LayerEditor(props: { layer: ChosenLayer; recipe: RecipeAccess }) {
+  const { rows, run } = useProject();
+  const { layer, recipe } = props;
+  const technique = techniques.find(layer.techniqueId);
+  const coating = coatings.find(layer.coatingId ?? '');
+  const zones = recipe.plan.zones.filter((zone) => zone.zone.included);
+  const covered = layer.zoneKeys === 'all' ? zones.map((zone) => zone.key) : layer.zoneKeys;
+  const setTechnique = (techniqueId: string) => {
+    const next = techniques.get(techniqueId);
+    const fits = coating && next.accepts(coating) ? coating.id : (coatingsFor(next)[0]?.value ?? null);
+    recipe.setLayer(layer.id, { techniqueId, coatingId: next.lays ? fits : null, values: {} });
+  };
+  const setCovered = (keys: string[]) =>
+    recipe.setLayer(layer.id, { zoneKeys: keys.length === zones.length ? 'all' : keys });
+  return (
+    <div className={styles.editor}>
+      <div className={styles.two}>
+        <div className={styles.choice}>
+          <span>Technique</span>
+          <Select
+            aria-label="Technique"
+            value={layer.techniqueId}
+            onChange={setTechnique}
+            options={techniqueGroups}
+            popupMatchSelectWidth={false}
+          />
+        </div>
+        {technique?.lays !== false && (
+          <Choice
+            label="Paint or coat"
+            value={layer.coatingId ?? ''}
+            options={technique ? coatingsFor(technique) : []}
+            onChange={(coatingId) =>
+              recipe.setLayer(layer.id, { coatingId, sheen: coatings.get(coatingId).sheens[0] ?? 'matt' })
+            }
+          />
+        )}
+        {coating && coating.sheens.length > 1 && (
+          <Choice
+            label="Sheen"
+            value={layer.sheen}
+            options={coating.sheens.map((sheen) => ({ value: sheen, label: sheen }))}
+            onChange={(sheen) => recipe.setLayer(layer.id, { sheen })}
+          />
+        )}
+        {technique?.lays !== false && (
+          <NumberField
+            label="Coats, overruled"
+            value={layer.coats}
+            nullable
+            least={0}
+            most={12}
+            whole
+            onCommit={(coats) => recipe.setLayer(layer.id, { coats })}
+            hint="empty: computed"
+          />
+        )}
+        {technique?.parameters.map((parameter) => (
+          <NumberField
+            key={parameter.id}
+            label={parameter.label}
+            value={layer.values[parameter.id] ?? parameter.standard}
+            least={parameter.minimum}
+            most={parameter.maximum}
+            digits={1}
+            onCommit={(value) => recipe.setLayer(layer.id, { values: { ...layer.values, [parameter.id]: value } })}
+          />
+        ))}
+      </div>
+      {technique && <p className="muted small">{technique.remark}.</p>}
+      {coating && (isColored(coating) || coating.primer?.tintable) && (
+        <ColorCardPicker
+          label={coating.primer ? 'Tint, if any' : 'Color'}
+          cards={cardsByUse(rows)}
+          value={layer.colorCardId}
+          onPick={(colorCardId) => recipe.setLayer(layer.id, { colorCardId })}
+          onMake={(name, lab) => {
+            const card = newColorCard(name, lab);
+            run('addColorCard', { row: card });
+            recipe.setLayer(layer.id, { colorCardId: card.id });
+          }}
+        />
+      )}
+      {zones.length > 1 && (
+        <fieldset className={styles.onZones}>
+          <legend>On</legend>
+          {zones.map((zone) => (
+            <Checkbox
+              key={zone.key}
+              checked={covered.includes(zone.key)}
+              onChange={(event) =>
+                setCovered(event.target.checked ? [...covered, zone.key] : covered.filter((key) => key !== zone.key))
+              }
+            >
+              {zone.zone.letter}
+            </Checkbox>
+          ))}
+        </fieldset>
+      )}
+    </div>
+  );
+}

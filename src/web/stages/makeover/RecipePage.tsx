@@ -1,0 +1,91 @@
+import { coatings } from '@core/catalog/coatings';
+import { needsOf } from '@core/recipe/repairs';
+import { Button } from 'antd';
+import { useState } from 'react';
+import { Link } from 'react-router';
+import { useProject } from '../../app/projectStore';
+import shell from '../../app/shell.module.css';
+import { useRim } from '../../app/useRim';
+import { dayWords } from '../../app/words';
+import { Empty } from '../../ui/basics';
+import { DoneBox } from './DoneBox';
+import { Findings } from './Findings';
+import { Layers } from './Layers';
+import styles from './makeover.module.css';
+import { PieceColumn } from './PieceColumn';
+import { Coats, Stack } from './Stack';
+import { Steps } from './Steps';
+import { Supplies } from './Supplies';
+import { ToolList } from './ToolList';
+import { useRecipe } from './useRecipe';
+
+/** One recipe: the piece and its zones, its layers, its steps. */
+export function RecipePage(props: { recipeId: string }) {
+  const { plan } = useProject();
+  const rim = useRim();
+  const recipe = useRecipe(props.recipeId);
+  const [zoneKey, setZoneKey] = useState<string | null>(null);
+  if (!recipe)
+    return (
+      <main className={shell.page}>
+        <Empty title="This recipe is not here any more">
+          <Link to="../makeover">All makeovers</Link>
+        </Empty>
+      </main>
+    );
+  const { row, plan: computed } = recipe;
+  const zone =
+    computed.zones.find((candidate) => candidate.key === zoneKey) ??
+    computed.zones.find((candidate) => candidate.zone.id === 'carcass') ??
+    computed.zones[0];
+  const needs = needsOf(computed, row.body);
+  const using = plan.slots.flatMap((slot) => slot.options).find((option) => option.option.recipeId === row.id);
+  return (
+    <main className={styles.layout}>
+      <section className={styles.column} aria-label="Piece and zones">
+        <h2>{row.name}</h2>
+        {row.body.pieces.map((piece) => (
+          <PieceColumn key={piece.id} piece={piece} recipe={recipe} zone={zone} onZone={setZoneKey} />
+        ))}
+      </section>
+      <section className={styles.column} aria-label="Layers">
+        <h2>{zone ? `${zone.zone.letter} · ${zone.zone.name}` : 'Layers'}</h2>
+        <span className="muted">from the material up; every joint is checked</span>
+        <Layers recipe={recipe} />
+        <Findings recipe={recipe} />
+        {zone?.zone.included ? (
+          <>
+            <h3>Layers of {zone.zone.letter}</h3>
+            <Stack zone={zone} recipe={recipe} />
+            <Coats zone={zone} recipe={recipe} />
+          </>
+        ) : (
+          <p className="muted">This zone stays as it is.</p>
+        )}
+        {row.body.dropped.length > 0 && (
+          <p className="small">
+            Dropped:{' '}
+            {row.body.dropped
+              .map((entry) => coatings.find(entry.split(':')[1]?.split('@')[0] ?? '')?.name ?? entry)
+              .join(', ')}{' '}
+            <Button size="small" onClick={() => recipe.setBody({ dropped: [] })}>
+              Propose again
+            </Button>
+          </p>
+        )}
+        <Supplies needs={needs} />
+        <ToolList recipe={recipe} />
+        {needs.size > 0 && <DoneBox recipe={row} needs={needs} />}
+        {using && (
+          <p>
+            Stands in place {dayWords(using.standsMs, plan.asOfMs, rim.timeZone)}, usable{' '}
+            {dayWords(using.usableMs, plan.asOfMs, rim.timeZone)}. <Link to="../compare">Back to the board</Link>
+          </p>
+        )}
+      </section>
+      <section className={styles.column} aria-label="Steps">
+        <Steps recipe={recipe} />
+      </section>
+    </main>
+  );
+}

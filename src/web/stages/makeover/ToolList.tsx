@@ -1,0 +1,41 @@
+import { tools } from '@core/catalog/tools';
+import { Button } from 'antd';
+import { useProject } from '../../app/projectStore';
+import { useRim } from '../../app/useRim';
+import { amountWords } from '../../app/words';
+import styles from './makeover.module.css';
+import type { RecipeAccess } from './useRecipe';
+
+/** Tools a recipe needs: what the studio has, what must be bought and is then owned. */
+export function ToolList(props: { recipe: RecipeAccess }) {
+  const { plan, run } = useProject();
+  const rim = useRim();
+  const needed = props.recipe.plan.toolIds;
+  if (needed.length === 0) return null;
+  const owned = needed.filter((id) => plan.sums.ownsTool(id));
+  const missing = needed.filter((id) => !plan.sums.ownsTool(id));
+  return (
+    <>
+      <h3>Tools</h3>
+      {owned.length > 0 && (
+        <p className="small">Owned: {owned.map((id) => tools.get(id).name.toLowerCase()).join(', ')}.</p>
+      )}
+      {missing.map((id) => (
+        <div key={id} className={styles.supply}>
+          <div className={styles.supplyHead}>
+            <span>{tools.get(id).name}</span>
+            <span className="muted">{amountWords(plan.sums.toolCash(id), rim)}, to buy</span>
+            <Button
+              size="small"
+              onClick={() =>
+                run('setTool', { tool: { id: crypto.randomUUID(), version: 1, toolId: id, owned: true, wear: 'good' } })
+              }
+            >
+              I have it
+            </Button>
+          </div>
+        </div>
+      ))}
+    </>
+  );
+}

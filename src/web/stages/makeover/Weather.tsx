@@ -1,0 +1,81 @@
+import { dewPointC, dryingFactor } from '@core/calendar/climate';
+import { climateOf } from '@core/recipe/recipeContext';
+import { Button } from 'antd';
+import { useState } from 'react';
+import { useProject } from '../../app/projectStore';
+import { useRim } from '../../app/useRim';
+import { temperatureWords } from '../../app/words';
+import { SourceTag } from '../../ui/basics';
+import { NumberField } from '../../ui/fields';
+import styles from './makeover.module.css';
+
+/** The air while working and drying: waits follow it, and it may forbid spraying. */
+export function Weather() {
+  const { rows, plan, run } = useProject();
+  const rim = useRim();
+  const [open, setOpen] = useState(false);
+  const climate = climateOf(plan.assumptions);
+  const us = rim.units === 'us';
+  const shown = (celsius: number) => (us ? celsius * 1.8 + 32 : celsius);
+  const read = (value: number) => (us ? (value - 32) / 1.8 : value);
+  const set = (key: string, value: number) =>
+    run('setOverride', { override: { id: crypto.randomUUID(), version: 1, key, scope: 'project', value, note: '' } });
+  const own = rows.overrides.filter((row) => row.key.startsWith('climate.'));
+  const factor = dryingFactor(climate, true);
+  const unit = us ? '°F' : '°C';
+  return (
+    <div className={styles.weather}>
+      <button type="button" aria-expanded={open} onClick={() => setOpen(!open)}>
+        Air {temperatureWords(climate.airC, rim.units)}, {Math.round(climate.humidityPercent)} %
+        {Math.abs(factor - 1) > 0.02 ? `: water paint dries ${Math.round(factor * 10) / 10} × as long` : ''}
+      </button>
+      {open && (
+        <div className={styles.editor}>
+          <div className={styles.three}>
+            <NumberField
+              label={`Air, ${unit}`}
+              value={shown(climate.airC)}
+              digits={1}
+              least={shown(-10)}
+              most={shown(45)}
+              onCommit={(value) => set('climate.airC', read(value))}
+            />
+            <NumberField
+              label="Humidity, %"
+              value={climate.humidityPercent}
+              digits={0}
+              least={1}
+              most={100}
+              onCommit={(value) => set('climate.humidityPercent', value)}
+            />
+            <NumberField
+              label={`Surface, ${unit}`}
+              value={climate.surfaceC === null ? null : shown(climate.surfaceC)}
+              nullable
+              digits={1}
+              least={shown(-10)}
+              most={shown(60)}
+              hint="empty: as the air"
+              onCommit={(value) =>
+                value === null
+                  ? run('resetOverrides', {
+                      ids: own.filter((row) => row.key === 'climate.surfaceC').map((row) => row.id),
+                    })
+                  : set('climate.surfaceC', read(value))
+              }
+            />
+          </div>
+          <p className="small">
+            Dew point {temperatureWords(dewPointC(climate.airC, climate.humidityPercent), rim.units)}. Waits are the
+            label’s at 21 °C (70 °F) and 50 %, scaled: <SourceTag>modelling choice</SourceTag>
+          </p>
+          {own.length > 0 && (
+            <Button size="small" onClick={() => run('resetOverrides', { ids: own.map((row) => row.id) })}>
+              Back to 21 °C and 50 %
+            </Button>
+          )}
+        </div>
+      )}
+    </div>
+  );
+}

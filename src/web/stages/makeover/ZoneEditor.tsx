@@ -1,0 +1,218 @@
+import { substrates } from '@core/catalog/substrates';
+import { useDemands } from '@core/catalog/uses.data';
+import { hexFromLab } from '@core/color/lab';
+import { formatLength } from '@core/kernel/formatLength';
+import type { EnteredShape, ZoneEdit } from '@core/recipe/recipeBody';
+import type { ZonePlan } from '@core/recipe/zonePlans';
+import { type Condition, conditions } from '@core/state/preparation';
+import { sheens } from '@core/state/surfaceState';
+import { shapeForms } from '@core/surface/shapeForms';
+import { type DetailKind, detailKinds, zoneUses } from '@core/surface/zone';
+import { Button, Checkbox, Select } from 'antd';
+import { useState } from 'react';
+import { useRim } from '../../app/useRim';
+import { LabField } from '../../ui/ColorCardPicker';
+import { Choice, LengthField, NumberField, TextField } from '../../ui/fields';
+import { BARE, finishGroups, materialOptions } from './choices';
+import styles from './makeover.module.css';
+import type { RecipeAccess } from './useRecipe';
+
+const conditionWords: Record<Condition, string> = {
+  greasy: 'greasy',
+  dented: 'dented or holed',
+  flaking: 'flaking',
+  stained: 'smoke, water or marker stains',
+  polished: 'silicone polish or wax on it',
+  musty: 'musty',
+};
+const detailWords: Record<DetailKind, string> = {
+  flat: 'flat',
+  profiles: 'profiles and edges',
+  spindles: 'spindles, open work',
+  weave: 'weave, wire',
+};
+
+/** What is there on a zone, how it is used, and its shape; every answer may differ from the piece's. */
+export function ZoneEditor(props: { zone: ZonePlan; recipe: RecipeAccess }) {
+  const { zone, recipe } = props;
+  const [measuring, setMeasuring] = useState(false);
+  const piece = recipe.row.body.pieces.find((candidate) => candidate.id === zone.pieceId);
+  const edit = piece?.zoneEdits[zone.zone.id];
+  const isOwn = piece?.ownZones.some((own) => own.id === zone.zone.id) ?? false;
+  const set = (change: ZoneEdit) => recipe.setZone(zone.pieceId, zone.zone.id, change);
+  const clear = (...keys: (keyof ZoneEdit)[]) => {
+    if (!piece) return;
+    const rest = Object.fromEntries(
+      Object.entries(edit ?? {}).filter(([key]) => !keys.includes(key as keyof ZoneEdit)),
+    );
+    recipe.setPiece(piece.id, { zoneEdits: { ...piece.zoneEdits, [zone.zone.id]: rest } });
+  };
+  const differs = edit?.materialId !== undefined || edit?.finishId !== undefined || edit?.color !== undefined;
+  const isOld = zone.substrate.layer === 'oldFinish';
+  return (
+    <>
+      <h3>{zone.zone.letter}, what is there now</h3>
+      <Choice
+        label="Material"
+        value={zone.material.id}
+        options={materialOptions}
+        onChange={(materialId) => set({ materialId })}
+      />
+      <div className={styles.choice}>
+        <span>Finish on it</span>
+        <Select
+          aria-label="Finish on it"
+          value={isOld ? zone.substrate.id : BARE}
+          showSearch={{ optionFilterProp: 'label' }}
+          onChange={(value) => set({ finishId: value === BARE ? null : value })}
+          options={[{ value: BARE, label: 'none: bare' }, ...finishGroups]}
+          popupMatchSelectWidth={false}
+        />
+      </div>
+      {isOld && (
+        <Choice
+          label="Its sheen"
+          value={zone.found.sheen}
+          options={sheens.filter((sheen) => sheen !== 'raw').map((sheen) => ({ value: sheen, label: sheen }))}
+          onChange={(sheen) => set({ sheen })}
+        />
+      )}
+      <LabField
+        label="Color now"
+        value={zone.colorEstimated ? null : zone.found.color}
+        fallbackHex={zone.found.color ? hexFromLab(zone.found.color) : substrates.get(zone.substrate.id).usualColor}
+        onChange={(color) => set({ color })}
+      />
+      <div className={styles.choice}>
+        <span>Condition</span>
+        <Select
+          mode="multiple"
+          aria-label="Condition"
+          placeholder="sound"
+          value={[...zone.conditions]}
+          onChange={(value: Condition[]) => set({ conditions: value })}
+          options={conditions.map((value) => ({ value, label: conditionWords[value] }))}
+        />
+      </div>
+      {differs && (
+        <Button size="small" type="text" onClick={() => clear('materialId', 'finishId', 'sheen', 'color')}>
+          As the rest of the piece
+        </Button>
+      )}
+      <h3>{zone.zone.letter}, used as</h3>
+      <Choice
+        label="Used as"
+        hideLabel
+        value={zone.zone.use}
+        options={zoneUses.map((use) => ({ value: use, label: useDemands[use].name }))}
+        onChange={(use) => set({ use })}
+      />
+      <div>
+        <Checkbox checked={zone.zone.included} onChange={(event) => set({ included: event.target.checked })}>
+          coat this zone
+        </Checkbox>
+        <Checkbox checked={zone.zone.sides === 2} onChange={(event) => set({ sides: event.target.checked ? 2 : 1 })}>
+          both sides
+        </Checkbox>
+      </div>
+      <Button size="small" type="text" aria-expanded={measuring} onClick={() => setMeasuring(!measuring)}>
+        {measuring ? 'Close shape and count' : 'Shape and count'}
+      </Button>
+      {measuring && (
+        <div className={styles.editor}>
+          <TextField label="Name" value={zone.zone.name} least={1} most={80} onCommit={(name) => set({ name })} />
+          <div className={styles.two}>
+            <NumberField
+              label="How many"
+              value={zone.zone.count}
+              least={1}
+              most={500}
+              whole
+              onCommit={(count) => set({ count })}
+            />
+            <NumberField
+              label="Texture factor"
+              value={edit?.textureFactor ?? null}
+              nullable
+              digits={2}
+              least={0.5}
+              most={5}
+              hint={`empty: ${Math.round(zone.texture * 100) / 100}`}
+              onCommit={(value) => (value === null ? clear('textureFactor') : set({ textureFactor: value }))}
+            />
+          </div>
+          <Choice
+            label="Detail"
+            value={zone.zone.detail}
+            options={detailKinds.map((value) => ({ value, label: detailWords[value] }))}
+            onChange={(detail) => set({ detail })}
+          />
+          <ShapeFields
+            shape={edit?.shape ?? null}
+            onChange={(shape) => (shape === null ? clear('shape', 'areaM2') : set({ shape }))}
+          />
+          {isOwn && piece && (
+            <Button
+              size="small"
+              danger
+              onClick={() =>
+                recipe.setPiece(piece.id, { ownZones: piece.ownZones.filter((own) => own.id !== zone.zone.id) })
+              }
+            >
+              Remove this zone
+            </Button>
+          )}
+        </div>
+      )}
+    </>
+  );
+}
+
+/** A shape of the library with its measures; none leaves the template's. */
+export function ShapeFields(props: { shape: EnteredShape | null; onChange: (shape: EnteredShape | null) => void }) {
+  const rim = useRim();
+  const { shape, onChange } = props;
+  const form = shapeForms.find((candidate) => candidate.kind === shape?.kind);
+  return (
+    <>
+      <Choice
+        label="Shape"
+        value={shape?.kind ?? 'template'}
+        options={[
+          { value: 'template', label: 'as the kind of piece has it' },
+          ...shapeForms.map((entry) => ({ value: entry.kind as string, label: entry.name })),
+        ]}
+        onChange={(kind) => onChange(kind === 'template' ? null : { kind, values: {} })}
+      />
+      {shape && form && (
+        <div className={styles.two}>
+          {form.fields.map((field) => {
+            const value = shape.values[field.id] ?? field.standard;
+            const commit = (next: number) => onChange({ ...shape, values: { ...shape.values, [field.id]: next } });
+            return field.kind === 'length' ? (
+              <LengthField
+                key={field.id}
+                label={field.label}
+                value={value}
+                units={rim.units}
+                onCommit={commit}
+                hint={shape.values[field.id] === undefined ? `usual ${formatLength(field.standard, rim.units)}` : ''}
+              />
+            ) : (
+              <NumberField
+                key={field.id}
+                label={field.label}
+                value={value}
+                least={field.kind === 'count' ? 0 : 0.0001}
+                most={field.kind === 'count' ? 2000 : 100}
+                whole={field.kind === 'count'}
+                digits={field.kind === 'count' ? 0 : 4}
+                onCommit={commit}
+              />
+            );
+          })}
+        </div>
+      )}
+    </>
+  );
+}
