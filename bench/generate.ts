@@ -160,5 +160,6 @@ export function largeProject(seed: number): ProjectRows {
     gaps: [],
     searches: [],
     supplyUses: [],
+    studioRecipes: [],
   };
 }

@@ -98,6 +98,7 @@ export function writeProjectFile(rows: ProjectRows, asOf: string, studioId: stri
     gaps: [],
     searches: [],
     supplyUses: [],
+    studioRecipes: [],
   };
 }
 

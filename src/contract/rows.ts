@@ -478,6 +478,13 @@ const supplyUseSchema = z.strictObject({
   onDate: localDate,
 }) satisfies z.ZodType<house.SupplyUseRow>;
 
+const studioRecipeSchema = z.strictObject({
+  ...row,
+  name: line(1, 120),
+  templateId: line(1, 60),
+  body: recipeBodySchema,
+}) satisfies z.ZodType<house.StudioRecipeRow>;
+
 /** Every table of a project by its name in the snapshot; schemas of files, commands and answers derive from it. */
 export const tableSchemas = {
   spots: spotSchema,
@@ -502,6 +509,7 @@ export const tableSchemas = {
   gaps: gapSchema,
   searches: searchSchema,
   supplyUses: supplyUseSchema,
+  studioRecipes: studioRecipeSchema,
 } as const;
 
 export type TableName = keyof typeof tableSchemas;
@@ -519,6 +527,7 @@ export const studioTables: ReadonlySet<TableName> = new Set<TableName>([
   'gaps',
   'searches',
   'supplyUses',
+  'studioRecipes',
 ]);
 
 /** The row of a table. */

@@ -356,6 +356,8 @@ const definitions = [
   editCommand('editGap', 'gaps', 'Gap changed'),
   addCommand('keepSearch', 'searches', 'Search kept'),
   removeCommand('removeSearch', 'searches', 'Search removed'),
+  addCommand('keepRecipe', 'studioRecipes', 'Recipe kept for the studio'),
+  removeCommand('forgetRecipe', 'studioRecipes', 'Studio recipe removed'),
   undo,
 ] as const;
 

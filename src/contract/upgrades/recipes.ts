@@ -10,11 +10,14 @@ export function withPresentRecipes<T extends { recipes: readonly { body: unknown
   return recipes.every((recipe, index) => recipe === rows.recipes[index]) ? rows : ({ ...rows, recipes } as T);
 }
 
-/** Version 3 knew a layer by its coating alone: no techniques, preparations, own zones and steps, no setbacks. */
+/** Version 3 knew a layer by its coating alone: no techniques, preparations, own zones and steps, no setbacks, no studio recipes. */
 export const recipes: FileUpgrade = {
   from: 3,
   upgrade: (file) =>
     Array.isArray(file.recipes)
-      ? withPresentRecipes(file as Record<string, unknown> & { recipes: { body: unknown }[] })
+      ? {
+          ...withPresentRecipes(file as Record<string, unknown> & { recipes: { body: unknown }[] }),
+          studioRecipes: file.studioRecipes ?? [],
+        }
       : file,
 };

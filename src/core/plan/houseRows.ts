@@ -1,5 +1,6 @@
 import type { Lab } from '../color/lab';
 import type { Price } from '../kernel/price';
+import type { RecipeBody } from '../recipe/recipeBody';
 import type { PieceFacts } from '../recipe/recipeContext';
 import type { Sheen } from '../state/surfaceState';
 import type { Row, SlotRole } from './rows';
@@ -74,6 +75,14 @@ export interface GapRow extends Row {
 export interface SearchRow extends Row {
   name: string;
   query: string;
+}
+
+/** A recipe kept by the studio, without its pieces: zones stand as `*` and the zone's own id. */
+export interface StudioRecipeRow extends Row {
+  name: string;
+  /** The kind of piece it was made on. */
+  templateId: string;
+  body: RecipeBody;
 }
 
 /** What a new piece of a kind, or a tool, costs: one line of the price book. */

@@ -12,7 +12,7 @@ import type { PieceFacts } from '../recipe/recipeContext';
 import type { Brief, Household } from '../state/brief';
 import type { Sheen } from '../state/surfaceState';
 import type { Measures } from '../surface/furnitureTemplate';
-import type { GapRow, PieceRow, PriceNoteRow, SearchRow, SupplyUseRow } from './houseRows';
+import type { GapRow, PieceRow, PriceNoteRow, SearchRow, StudioRecipeRow, SupplyUseRow } from './houseRows';
 
 /** Every row has an id made on the device and a version that each write raises. */
 export interface Row {
@@ -322,6 +322,7 @@ export interface ProjectRows {
   gaps: GapRow[];
   searches: SearchRow[];
   supplyUses: SupplyUseRow[];
+  studioRecipes: StudioRecipeRow[];
 }
 
 export type { OverrideRow };

@@ -16,6 +16,7 @@ export async function shownColorCards({ scope, manager }: Transaction, ids: read
        exists (select 1 from "supply" s where s.studio_id = $1 and s.deleted_at is null and s.color_card_id = c.id)
        or exists (select 1 from "project" p where p.studio_id = $1 and p.deleted_at is null and position(c.id::text in p.brief::text) > 0)
        or exists (select 1 from "slot" t where t.studio_id = $1 and t.deleted_at is null and t.color_card_ids @> jsonb_build_array(c.id::text))
+       or exists (select 1 from "studio_recipe" k where k.studio_id = $1 and k.deleted_at is null and position(c.id::text in k.body::text) > 0)
        or exists (select 1 from "recipe" r where r.studio_id = $1 and r.deleted_at is null and position(c.id::text in r.body::text) > 0)`,
     [scope.studioId, ids],
   );

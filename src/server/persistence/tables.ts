@@ -340,6 +340,13 @@ export const tableSpecs: readonly TableSpec[] = [
   },
   {
     ...owned,
+    table: 'studioRecipes',
+    name: 'studio_recipe',
+    owner: 'studio',
+    columns: columns('name', 'templateId', 'body:json'),
+  },
+  {
+    ...owned,
     table: 'gaps',
     name: 'gap',
     owner: 'studio',

@@ -43,6 +43,7 @@ const order: TableName[] = [
   'gaps',
   'searches',
   'supplyUses',
+  'studioRecipes',
 ];
 
 /**

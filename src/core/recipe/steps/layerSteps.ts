@@ -115,7 +115,8 @@ class LayerSteps {
         const laid = of(zone);
         return laid ? coatShare(laid.entry, coat) * laid.entry.amount * part(laid) : 0;
       });
-    const name = technique.partial ? `${technique.name}: ${coating.name.toLowerCase()}` : coating.name;
+    const isUsual = !technique.partial && technique.id === coating.techniqueId;
+    const name = isUsual ? coating.name : `${technique.name}: ${coating.name.toLowerCase()}`;
     const words = [
       this.coats === 1 ? name : `${name}, coat ${coat} of ${this.coats}`,
       face === 'front' ? 'the first face' : face === 'back' ? 'the other face' : '',
@@ -150,11 +151,18 @@ class LayerSteps {
     return id;
   }
 
+  /** A weave is not sanded: the paper reaches only what stands up. */
+  private isSandedBetween(): boolean {
+    return this.layer.coating.sandBetween && this.on.some(({ zone }) => zone.zone.detail !== 'weave');
+  }
+
   /** A light scuff between two coats; gives what the next coat follows. */
   private sandBetween(coat: number, face: string, afterStepId: string): Step['after'] {
     const { book, layer } = this;
     const id = `sandBetween:${layer.id}:${coat}${face === 'back' ? ':back' : ''}`;
-    const zones = this.on.filter(({ entry }) => entry.coats.coats > coat).map(({ zone }) => zone);
+    const zones = this.on
+      .filter(({ entry, zone }) => entry.coats.coats > coat && zone.zone.detail !== 'weave')
+      .map(({ zone }) => zone);
     const key = 'labor.sandBetweenMinutesPerM2';
     const half = face === 'all' ? 1 : 0.5;
     book.add({
@@ -231,9 +239,9 @@ class LayerSteps {
     const { book, layer } = this;
     if (this.coats === 0) return below;
     let after = this.firstAfter(below);
-    const faces: ('all' | 'front' | 'back')[] = this.on.some(({ zone }) => zone.zone.sides === 2)
-      ? ['front', 'back']
-      : ['all'];
+    // What is wiped off can be turned at once; a film has to bear its own weight first.
+    const isTurned = layer.coating.film !== 'none' && this.on.some(({ zone }) => zone.zone.sides === 2);
+    const faces: ('all' | 'front' | 'back')[] = isTurned ? ['front', 'back'] : ['all'];
     let last = '';
     for (const face of faces) {
       if (face === 'back') after = [{ stepId: last, allowed: openInterval(this.handleHours) }];
@@ -246,7 +254,7 @@ class LayerSteps {
               last = this.mend(setback, face, last);
               after = [{ stepId: last, allowed: this.recoatIntervals }];
             }
-        if (layer.coating.sandBetween && coat < this.coats) after = this.sandBetween(coat, face, last);
+        if (this.isSandedBetween() && coat < this.coats) after = this.sandBetween(coat, face, last);
       }
     }
     this.extras();

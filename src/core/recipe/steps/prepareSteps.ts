@@ -192,7 +192,9 @@ export function prepareSteps(
       worked.filter((zone) => {
         if (kind !== 'scuff') return zone.works.includes(kind);
         const verdict = stacked.stacks.get(zone.key)?.[0]?.joint.verdict;
-        return !zone.noSand && (verdict === 'scuff' || verdict === 'notKnown');
+        // A weave is brushed out, not scuffed.
+        const isScuffed = verdict === 'scuff' || verdict === 'notKnown';
+        return isScuffed && !zone.noSand && zone.zone.detail !== 'weave';
       }),
     );
   mask(book, worked, all, stacked);

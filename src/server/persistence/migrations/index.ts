@@ -1,6 +1,12 @@
 import { Initial1764000000000 } from './1764000000000-initial';
 import { BriefAndSketch1764100000000 } from './1764100000000-brief-and-sketch';
 import { House1764200000000 } from './1764200000000-house';
+import { StudioRecipes1764300000000 } from './1764300000000-studio-recipes';
 
 /** All migrations, oldest first. */
-export const migrations = [Initial1764000000000, BriefAndSketch1764100000000, House1764200000000];
+export const migrations = [
+  Initial1764000000000,
+  BriefAndSketch1764100000000,
+  House1764200000000,
+  StudioRecipes1764300000000,
+];

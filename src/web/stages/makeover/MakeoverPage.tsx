@@ -7,6 +7,7 @@ import { ColorFamilies } from './ColorFamilies';
 import styles from './makeover.module.css';
 import { finalColor } from './PieceColumn';
 import { RecipePage } from './RecipePage';
+import { KeptRecipes } from './StudioRecipes';
 
 /** All recipes, or one of them in full. */
 export function MakeoverPage() {
@@ -60,6 +61,7 @@ function RecipeList() {
             <Link to="labels">Labels to print: lids, bags, parts</Link>
           </p>
           <ColorFamilies />
+          <KeptRecipes />
         </>
       )}
     </main>

@@ -15,6 +15,7 @@ import styles from './makeover.module.css';
 import { PieceColumn } from './PieceColumn';
 import { Coats, Stack } from './Stack';
 import { Steps } from './Steps';
+import { StudioRecipes } from './StudioRecipes';
 import { Supplies } from './Supplies';
 import { ToolList } from './ToolList';
 import { useRecipe } from './useRecipe';
@@ -52,6 +53,7 @@ export function RecipePage(props: { recipeId: string }) {
         <h2>{zone ? `${zone.zone.letter} · ${zone.zone.name}` : 'Layers'}</h2>
         <span className="muted">from the material up; every joint is checked</span>
         <Layers recipe={recipe} />
+        <StudioRecipes recipe={recipe} />
         <Findings recipe={recipe} />
         {zone?.zone.included ? (
           <>

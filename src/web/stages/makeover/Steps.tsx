@@ -74,7 +74,9 @@ export function Steps(props: { recipe: RecipeAccess }) {
                     ? 'if wanted'
                     : step.skipped
                       ? 'left out'
-                      : `${Math.round(minutesOf(step))} min`}
+                      : minutesOf(step) < 0.5
+                        ? 'a moment'
+                        : `${Math.round(minutesOf(step))} min`}
                 </button>
               </time>
               <StepNotes step={step} />
@@ -108,7 +110,8 @@ function StepNotes(props: { step: Step }) {
       ? `outdoors, ${temperatureWords(limits.minimumC, rim.units)} to ${temperatureWords(limits.maximumC, rim.units)}, under ${limits.maximumHumidity} % humidity`
       : '',
   ].filter((note) => note !== '');
-  return notes.length > 0 && !step.skipped ? <small>{notes.join('. ')}.</small> : null;
+  const sentences = notes.map((note) => `${note.charAt(0).toUpperCase()}${note.slice(1)}`);
+  return sentences.length > 0 && !step.skipped ? <small>{sentences.join('. ')}.</small> : null;
 }
 
 function StepEditor(props: { step: Step; recipe: RecipeAccess }) {

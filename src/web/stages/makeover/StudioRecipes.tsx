@@ -1,0 +1,72 @@
+import { studioRecipeOf, withStudioRecipe } from '@core/recipe/studioRecipe';
+import { Button, Select } from 'antd';
+import { useProject } from '../../app/projectStore';
+import styles from './makeover.module.css';
+import type { RecipeAccess } from './useRecipe';
+
+/** Keeps a recipe for the studio, and puts a kept one on this piece: amounts follow from its own zones. */
+export function StudioRecipes(props: { recipe: RecipeAccess }) {
+  const { rows, run } = useProject();
+  const { recipe } = props;
+  const { body } = recipe.row;
+  const keep = () =>
+    run('keepRecipe', {
+      row: {
+        id: crypto.randomUUID(),
+        version: 1,
+        name: recipe.row.name,
+        templateId: body.pieces[0]?.templateId ?? 'freeBox',
+        body: studioRecipeOf(body),
+      },
+    });
+  const apply = (id: string) => {
+    const kept = rows.studioRecipes.find((row) => row.id === id);
+    if (kept) recipe.setBody(withStudioRecipe(body, kept.body, recipe.plan.zones, () => crypto.randomUUID()));
+  };
+  return (
+    <div className={styles.fixes}>
+      {rows.studioRecipes.length > 0 && (
+        <Select
+          aria-label="Take a studio recipe"
+          placeholder="Take a studio recipe"
+          value={null}
+          onChange={(id: string | null) => id !== null && apply(id)}
+          options={rows.studioRecipes.map((row) => ({ value: row.id, label: row.name }))}
+          style={{ minWidth: 190 }}
+          popupMatchSelectWidth={false}
+        />
+      )}
+      {body.layers.length > 0 && (
+        <Button type="text" onClick={keep}>
+          Keep as a studio recipe
+        </Button>
+      )}
+    </div>
+  );
+}
+
+/** The recipes that the studio keeps; one that is not wanted any more goes. */
+export function KeptRecipes() {
+  const { rows, run } = useProject();
+  if (rows.studioRecipes.length === 0) return null;
+  return (
+    <section aria-label="Studio recipes">
+      <h2>Studio recipes</h2>
+      <ul className={styles.kept}>
+        {rows.studioRecipes.map((row) => (
+          <li key={row.id}>
+            {row.name}{' '}
+            <Button
+              size="small"
+              type="text"
+              onClick={() => run('forgetRecipe', { id: row.id })}
+              aria-label={`Remove the studio recipe ${row.name}`}
+            >
+              Remove
+            </Button>
+          </li>
+        ))}
+      </ul>
+    </section>
+  );
+}
