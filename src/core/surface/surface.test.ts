@@ -2,7 +2,8 @@ import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { MM_PER_INCH } from '../kernel/units';
 import { completeMeasures } from './furnitureTemplate';
-import { shapeAreaM2, type ZoneShape } from './shapes';
+import { shapeForms } from './shapeForms';
+import { shapeAreaM2, shapeEdgeM, shapeTexture, type ZoneShape } from './shapes';
 import { furnitureTemplates } from './templates';
 import { zoneAreaM2 } from './zone';
 
@@ -32,7 +33,78 @@ describe('shape areas against worked geometry', () => {
       { kind: 'rectangle', widthMm: inches(24), heightMm: inches(30), edgeMm: inches(0.75) },
       (720 + 81) * 0.00064516,
     ],
+    [
+      'a door 24 × 30 in, raised 1.15, one face and half of its 3/4 in edge (868.5 in²)',
+      {
+        kind: 'panelDoor',
+        widthMm: inches(24),
+        heightMm: inches(30),
+        edgeMm: inches(0.75),
+        profile: 'raised',
+      },
+      868.5 * 0.00064516,
+    ],
+    [
+      'a table top 60 × 36 in with its 1 in edges (2160 + 192 in²)',
+      { kind: 'rectangle', widthMm: inches(60), heightMm: inches(36), edgeMm: inches(1) },
+      2352 * 0.00064516,
+    ],
+    [
+      'one of its legs, 2.5 in square and 29 in (290 in²)',
+      { kind: 'squareLeg', topMm: inches(2.5), footMm: inches(2.5), heightMm: inches(29) },
+      290 * 0.00064516,
+    ],
+    ['a round tray Ø 24 cm, face alone (452.3893 cm²)', { kind: 'disc', diameterMm: 240, edgeMm: 0 }, 452.3893e-4],
+    [
+      'a hexagonal prism, side 10 cm, 20 cm high, both ends (6sh + 3√3 s²)',
+      { kind: 'prism', sides: 6, sideMm: 100, heightMm: 200, ends: 2 },
+      (1200 + 3 * Math.sqrt(3) * 100) * 1e-4,
+    ],
+    [
+      'a wreath 14 in across, 2.5 in thick (4π²Rr)',
+      { kind: 'torus', ringDiameterMm: inches(14), tubeDiameterMm: inches(2.5) },
+      4 * Math.PI ** 2 * 5.75 * 1.25 * 0.00064516,
+    ],
+    [
+      'joints of 10 cm tiles, 3 mm wide, on 1 m²',
+      { kind: 'tileJoints', widthMm: 1000, heightMm: 1000, tileWidthMm: 100, tileHeightMm: 100, jointMm: 3 },
+      1 - 10_000 / 103 ** 2,
+    ],
   ])('%s', (_name, shape, expected) => expect(shapeAreaM2(shape)).toBeCloseTo(expected, 4));
+  it('gives an egg the area that summing rings of it gives, long or flat, and a ball when it is round', () => {
+    /** Surface of revolution of an ellipse by Simpson's rule, mm²: an independent way to the same number. */
+    const byRings = (across: number, along: number): number => {
+      const ring = (t: number) => {
+        const [r, slope] = [across * Math.sin(t), Math.hypot(across * Math.cos(t), along * Math.sin(t))];
+        return 2 * Math.PI * r * slope;
+      };
+      const parts = 2000;
+      const step = Math.PI / parts;
+      let sum = ring(0) + ring(Math.PI);
+      for (let n = 1; n < parts; n += 1) sum += (n % 2 === 0 ? 2 : 4) * ring(n * step);
+      return (sum * step) / 3;
+    };
+    for (const [lengthMm, diameterMm] of [
+      [70, 50],
+      [40, 90],
+      [80, 80],
+    ] as const)
+      expect(shapeAreaM2({ kind: 'egg', lengthMm, diameterMm }) * 1e6).toBeCloseTo(
+        byRings(diameterMm / 2, lengthMm / 2),
+        1,
+      );
+  });
+  it('brings its own texture: turning a quarter more, a spindle back 1.8, a leaf both faces', () => {
+    expect(shapeTexture({ kind: 'turned', meanDiameterMm: 40, heightMm: 700 })).toBe(1.25);
+    expect(shapeTexture({ kind: 'spindleBack', widthMm: 400, heightMm: 500 })).toBe(1.8);
+    expect(shapeTexture({ kind: 'leaves', leaves: 1, lengthMm: 80, widthMm: 40 })).toBe(2);
+    expect(shapeTexture({ kind: 'sphere', diameterMm: 80 })).toBeNull();
+  });
+  it('counts the raw edge of flat shapes only', () => {
+    expect(shapeEdgeM({ kind: 'rectangle', widthMm: 600, heightMm: 400 })).toBeCloseTo(2, 9);
+    expect(shapeEdgeM({ kind: 'disc', diameterMm: 1000, edgeMm: 20 })).toBeCloseTo(Math.PI, 9);
+    expect(shapeEdgeM({ kind: 'sphere', diameterMm: 80 })).toBe(0);
+  });
   it('gives four turned legs Ø 1.75 × 28 in with texture 1.25 5.3451 ft²', () => {
     const one = shapeAreaM2({ kind: 'turned', meanDiameterMm: inches(1.75), heightMm: inches(28) });
     expect((4 * one * 1.25) / 0.09290304).toBeCloseTo(5.3451, 3);
@@ -50,6 +122,49 @@ describe('shape areas against worked geometry', () => {
         );
       }),
     );
+  });
+});
+
+describe('the shape library', () => {
+  it('builds every shape from its standard measures, larger ones larger', () => {
+    expect(new Set(shapeForms.map((form) => form.kind)).size).toBe(shapeForms.length);
+    for (const form of shapeForms) {
+      const standard = shapeAreaM2(form.build({}));
+      expect(standard).toBeGreaterThan(0);
+      const doubled = Object.fromEntries(
+        form.fields.filter((field) => field.kind !== 'count').map((field) => [field.id, field.standard * 2]),
+      );
+      expect(shapeAreaM2(form.build(doubled))).toBeGreaterThan(standard);
+    }
+  });
+  it('has at least twenty kinds of furniture that ask for two to five measures each', () => {
+    expect(furnitureTemplates.all.length).toBeGreaterThanOrEqual(20);
+    for (const template of furnitureTemplates.all) {
+      expect(template.measures.length).toBeGreaterThanOrEqual(2);
+      expect(template.measures.length).toBeLessThanOrEqual(5);
+    }
+  });
+  it('estimates whole pieces as the trade does (common practice, from memory)', () => {
+    // Square meters of a whole piece, low and high.
+    const usual: Record<string, [number, number]> = {
+      chair: [0.9, 1.6],
+      nightstand: [0.8, 1.6],
+      dresser: [2.2, 3.5],
+      bookcase: [3.5, 6],
+      stool: [0.4, 1.1],
+      lampBase: [0.08, 0.2],
+      tray: [0.2, 0.4],
+      // A kitchen cabinet door 24 × 30 in, both faces and edge.
+      door: [1.05, 1.2],
+    };
+    for (const [id, [low, high]] of Object.entries(usual)) {
+      const template = furnitureTemplates.get(id);
+      const total = template
+        .zones(completeMeasures(template, {}))
+        .filter((zone) => zone.included)
+        .reduce((sum, zone) => sum + zoneAreaM2(zone) * (zone.textureFactor ?? shapeTexture(zone.shape) ?? 1), 0);
+      expect([id, total >= low * 0.9 && total <= high * 1.1, total]).toEqual([id, true, total]);
+    }
   });
 });
 

@@ -32,12 +32,16 @@ export function PieceDrawing(props: {
   const withDimensions = props.units !== undefined;
   const margin = most * (withDimensions ? 0.16 : 0.03);
   const stroke = most * 0.006;
+  const across = drawing.widthMm + margin * 1.4;
+  const down = drawing.heightMm + margin * 1.5;
+  // With its dimensions it takes the height it needs; small pictures stay square, so that lists line up.
+  const height = withDimensions ? props.size * Math.min(1, down / across) : props.size;
   const font = most * 0.055;
   return (
     <svg
-      viewBox={`${-margin} ${-margin * 0.4} ${drawing.widthMm + margin * 1.4} ${drawing.heightMm + margin * 1.5}`}
+      viewBox={`${-margin} ${-margin * 0.4} ${across} ${down}`}
       width={props.size}
-      height={props.size}
+      height={height}
       role="img"
       aria-label={props.label}
       aria-hidden={props.label === ''}

@@ -23,7 +23,7 @@ export function LabelsPage() {
       const template = furnitureTemplates.find(piece.templateId);
       if (!template || template.hardwareMinutes(completeMeasures(template, piece.measures)) <= 0) return [];
       return Array.from({ length: piece.count }, (_, n) => ({
-        id: `${piece.id}-${n}`,
+        id: `${recipe.id}-${piece.id}-${n}`,
         name: piece.count > 1 ? `${recipe.name}, ${n + 1} of ${piece.count}` : recipe.name,
       }));
     }),
@@ -33,7 +33,7 @@ export function LabelsPage() {
       .filter((zone) => zone.zone.included && zone.zone.count > 1 && zone.zone.count <= 24)
       .flatMap((zone) =>
         Array.from({ length: zone.zone.count }, (_, n) => ({
-          id: `${zone.key}-${n}`,
+          id: `${recipe.id}-${zone.key}-${n}`,
           mark: `${zone.zone.letter}${n + 1}`,
           name: `${recipe.name} · ${zone.zone.name.toLowerCase()}`,
         })),
