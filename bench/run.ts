@@ -3,11 +3,13 @@ import { Pool } from 'pg';
 import { Person } from '../e2e/lib/browser';
 import { Euporia } from '../e2e/lib/euporia';
 import { temporaryCluster, temporaryFolder } from '../scripts/lib/temporary.mjs';
+import { PROJECT_FILE_VERSION } from '../src/contract/projectFile';
 import { SNAPSHOT_SQL } from '../src/server/persistence/snapshots';
 import { largeProject } from './generate';
 import { houseBench } from './house';
 import { paletteBench, sketchBench } from './interface';
 import { calibrationLoop, type Timing, timing } from './measure';
+import { recipeBench } from './recipe';
 
 /** What npm run bench measures. Times are of this machine; the ratios to the calibration loop are what to compare. */
 const calibration = await timing(30, calibrationLoop);
@@ -42,6 +44,8 @@ show(
   'under 16 ms',
 );
 
+await recipeBench(show);
+
 const cluster = await temporaryCluster('euporia-bench');
 const euporia = await Euporia.start({ env: { DATABASE_URL: cluster.url } });
 const person = await Person.open();
@@ -50,7 +54,7 @@ const pool = new Pool({ connectionString: cluster.url, max: 2 });
 try {
   const file = {
     format: 'euporia.project',
-    formatVersion: 3,
+    formatVersion: PROJECT_FILE_VERSION,
     coreVersion: CORE_VERSION,
     figuresVersion: FIGURES_VERSION,
     studioId: 'bench',

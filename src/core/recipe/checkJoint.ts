@@ -22,10 +22,14 @@ export interface LayerAbove {
 const LIGHT_L = 60;
 const isLight = (color: Lab | null): boolean => color !== null && color.L > LIGHT_L;
 
+function has<T>(allowed: readonly T[] | undefined, value: T): boolean {
+  return allowed === undefined || allowed.includes(value);
+}
+function is(wanted: boolean | undefined, value: boolean): boolean {
+  return wanted === undefined || wanted === value;
+}
+
 function underMatches(condition: UnderCondition, state: SurfaceState): boolean {
-  const has = <T>(allowed: readonly T[] | undefined, value: T): boolean =>
-    allowed === undefined || allowed.includes(value);
-  const is = (wanted: boolean | undefined, value: boolean): boolean => wanted === undefined || wanted === value;
   if (condition.products && !(state.productId !== null && condition.products.includes(state.productId))) return false;
   if (condition.groups) {
     const product = state.productId === null ? undefined : coatings.find(state.productId);
@@ -49,9 +53,12 @@ function underMatches(condition: UnderCondition, state: SurfaceState): boolean {
 /** Whether a technique lets the ground show, so that what bleeds through it would be seen anyway. */
 const isThinned = (over: LayerAbove): boolean => over.technique?.mixedLifeHours != null;
 
+/** Whether a row can speak of a coating at all, whatever its color and how it is put on. */
+function speaksOf(condition: OverCondition, coating: Coating | DryLayer): boolean {
+  return has(condition.products, coating.id) && has(condition.groups, coating.group);
+}
+
 function overMatches(condition: OverCondition, over: LayerAbove): boolean {
-  if (condition.products && !condition.products.includes(over.coating.id)) return false;
-  if (condition.groups && !condition.groups.includes(over.coating.group)) return false;
   if (condition.covers !== undefined && condition.covers === isThinned(over)) return false;
   return condition.light === undefined || condition.light === isLight(over.color);
 }
@@ -242,13 +249,22 @@ function columnFor(over: LayerAbove): Column | 'none' {
 /** A check over a table of rules; the app has one, tests make others to see that each row matters. */
 export function createJointCheck(rules: readonly JointRule[]) {
   const ordered = bySpecificity(rules);
+  // Each coating's own rows, sorted once: a recipe asks of the same few coatings on every zone.
+  const byCoating = new Map<string, JointRule[]>();
+  const rulesFor = (coating: Coating | DryLayer): JointRule[] => {
+    const known = byCoating.get(coating.id);
+    if (known) return known;
+    const own = ordered.filter((entry) => speaksOf(entry.over, coating));
+    byCoating.set(coating.id, own);
+    return own;
+  };
 
   function judgeOne(state: SurfaceState, over: LayerAbove): Joint {
     const { coating } = over;
     const product = 'role' in coating ? coating : null;
     if (product && state.productId === product.id && state.age !== 'cured' && !state.dewaxed)
       return onItself(state, product);
-    const rule = ordered.find((entry) => underMatches(entry.under, state) && overMatches(entry.over, over));
+    const rule = rulesFor(coating).find((entry) => underMatches(entry.under, state) && overMatches(entry.over, over));
     if (rule) return judge(state, rule.verdict, rule.id, rule.waitHours, rule.reason, rule.remedy, rule.withinHours);
     return (
       (product ? classRule(state, product) : null) ??

@@ -107,7 +107,8 @@ class ZoneStacker {
   }
 
   jointOf(candidate: Candidate): Joint {
-    return decisiveJoint(this.exposed, { ...candidate, noSand: this.zone.noSand });
+    const { coating, technique, sheen, color } = candidate;
+    return decisiveJoint(this.exposed, { coating, technique, sheen, color, noSand: this.zone.noSand });
   }
 
   lay(candidate: Candidate, joint: Joint): void {
@@ -391,24 +392,20 @@ export function zoneStacksOf(body: RecipeBody, zones: readonly ZonePlan[], conte
 
 /** Layers whose table maximum ended the count while a difference still shows. */
 function stillShowing(layers: ReadonlyMap<string, PlannedLayer>, stacks: ReadonlyMap<string, StackEntry[]>): Finding[] {
-  const findings: Finding[] = [];
-  for (const layer of layers.values()) {
-    const entries = [...stacks.values()].flat();
-    const worst = Math.max(
-      0,
-      ...entries
-        .filter((entry) => entry.layerId === layer.id && entry.coats.hiding?.cutShort)
-        .map((entry) => entry.coats.hiding?.showing.at(-1) ?? 0),
-    );
-    if (worst > 0)
-      findings.push({
-        code: 'coats.stillShows',
-        severity: 'note',
-        where: { kind: 'layer', id: layer.id },
-        figures: { coating: layer.coating.name, difference: Math.round(worst * 10) / 10 },
-      });
-  }
-  return findings;
+  const worst = new Map<string, number>();
+  for (const entries of stacks.values())
+    for (const { layerId, coats } of entries)
+      if (coats.hiding?.cutShort)
+        worst.set(layerId, Math.max(worst.get(layerId) ?? 0, coats.hiding.showing.at(-1) ?? 0));
+  return [...worst].map(([layerId, difference]) => ({
+    code: 'coats.stillShows',
+    severity: 'note',
+    where: { kind: 'layer', id: layerId },
+    figures: {
+      coating: layers.get(layerId)?.coating.name ?? layerId,
+      difference: Math.round(difference * 10) / 10,
+    },
+  }));
 }
 
 /** The same thing said of a layer on several zones is said once, naming them all; joints speak for themselves. */
