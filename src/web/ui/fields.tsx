@@ -324,6 +324,8 @@ export function Choice<T extends string>(props: {
         onChange={props.onChange}
         style={{ width: '100%' }}
         popupMatchSelectWidth={false}
+        // Every entry is in the page, for whoever reads it by ear.
+        virtual={false}
       />
       {props.hint && <span className={styles.hint}>{props.hint}</span>}
     </div>

@@ -89,6 +89,7 @@ export function Layers(props: { recipe: RecipeAccess }) {
         options={techniqueGroups}
         style={{ minWidth: 230 }}
         popupMatchSelectWidth={false}
+        virtual={false}
       />
     </>
   );
@@ -147,6 +148,7 @@ function LayerEditor(props: { layer: ChosenLayer; recipe: RecipeAccess }) {
             onChange={setTechnique}
             options={techniqueGroups}
             popupMatchSelectWidth={false}
+            virtual={false}
           />
         </div>
         {technique?.lays !== false && (

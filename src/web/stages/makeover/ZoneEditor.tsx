@@ -67,6 +67,7 @@ export function ZoneEditor(props: { zone: ZonePlan; recipe: RecipeAccess }) {
           onChange={(value) => set({ finishId: value === BARE ? null : value })}
           options={[{ value: BARE, label: 'none: bare' }, ...finishGroups]}
           popupMatchSelectWidth={false}
+          virtual={false}
         />
       </div>
       {isOld && (
