@@ -3,7 +3,6 @@ import { Pool } from 'pg';
 import { Person } from '../e2e/lib/browser';
 import { Euporia } from '../e2e/lib/euporia';
 import { temporaryCluster, temporaryFolder } from '../scripts/lib/temporary.mjs';
-import { PROJECT_FILE_VERSION } from '../src/contract/projectFile';
 import { SNAPSHOT_SQL } from '../src/server/persistence/snapshots';
 import { largeProject } from './generate';
 import { houseBench } from './house';
@@ -54,7 +53,7 @@ const pool = new Pool({ connectionString: cluster.url, max: 2 });
 try {
   const file = {
     format: 'euporia.project',
-    formatVersion: PROJECT_FILE_VERSION,
+    formatVersion: 4,
     coreVersion: CORE_VERSION,
     figuresVersion: FIGURES_VERSION,
     studioId: 'bench',

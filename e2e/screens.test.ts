@@ -7,11 +7,16 @@ import { Euporia } from './lib/euporia';
 let euporia: Euporia;
 let person: Person;
 let project: string;
+let recipe: string;
 beforeAll(async () => {
   euporia = await Euporia.start();
   person = await Person.open();
   const list = (await euporia.json('/api/projects')) as { projects: { id: string; name: string }[] };
   project = `/p/${list.projects.find((entry) => entry.name === 'Attic bedroom')?.id}`;
+  const snapshot = (await euporia.json(`/api/projects/${project.slice(3)}/snapshot`)) as {
+    recipes: { id: string; name: string }[];
+  };
+  recipe = snapshot.recipes.find((entry) => entry.name === 'Oak nightstand in teal')?.id ?? '';
 });
 afterAll(async () => {
   await person?.close();
@@ -33,6 +38,8 @@ const places: [string, () => string, string][] = [
   ['hunting list', () => `${project}/list`, 'pieces for'],
   ['hunt', () => `${project}/hunt`, 'At the till'],
   ['makeovers', () => `${project}/makeover`, 'Makeovers'],
+  ['labels', () => `${project}/makeover/labels`, 'Bags of hardware'],
+  ['a makeover', () => `${project}/makeover/${recipe}`, 'Coats until it hides'],
   ['board', () => `${project}/compare`, 'Which way for each slot?'],
   ['assumptions', () => `${project}/assumptions`, 'Assumptions'],
 ];

@@ -1,15 +1,12 @@
-import { assumptionDefinitions } from '../catalog/assumptions';
-import { preparations } from '../catalog/preparations.data';
 import { tools } from '../catalog/tools';
 import { type Amount, subtractAmounts } from '../kernel/amount';
 import { type Explained, explain } from '../kernel/explained';
-import { calculated, commonPractice, estimated, fromYou, modellingChoice, type Source } from '../kernel/source';
+import { calculated, commonPractice, estimated, fromYou, type Source } from '../kernel/source';
 import { offerDelivery, offerPackPrice } from '../pricing/offer';
 import { receiptOf } from '../pricing/receipt';
-import { spreadingRateKey } from '../recipe/zoneStacks';
-import { isPreparation } from '../state/preparation';
-import { laborKey } from '../technique';
 import type { OptionPlan, Plan } from './computePlan';
+import { explainAssumption } from './explainAssumption';
+import { explainRecipeNeed, rateKeysOf } from './explainRecipe';
 import type { FindRow } from './rows';
 
 /** The figures of an option that a person may ask about. */
@@ -26,17 +23,6 @@ export type OptionFigure =
 
 const money = (label: string, amount: Amount, rest: Partial<Explained> = {}): Explained =>
   explain(label, amount.likely, 'money', { low: amount.low, high: amount.high, atLeast: amount.atLeast, ...rest });
-
-/** An assumption in force as a line that can be changed where it is read. */
-export function explainAssumption(plan: Plan, key: string, scopes: readonly string[] = []): Explained {
-  const value = plan.assumptions.get(key, scopes);
-  const definition = assumptionDefinitions.get(key);
-  return explain(definition?.label ?? key, value.value, definition?.unit ?? 'ratio', {
-    source: value.source,
-    ...(definition ? { low: definition.figure.low, high: definition.figure.high } : {}),
-    assumption: { key, scope: value.scope },
-  });
-}
 
 const receiptLabels = {
   tag: 'Tag',
@@ -78,70 +64,14 @@ function explainFind(plan: Plan, find: FindRow): Explained {
 
 /** Why a supply's need is what it is, over the fills of this option: zone by zone. */
 export function explainNeed(plan: Plan, option: OptionPlan, key: string): Explained {
-  const { recipe } = option.footprint;
+  const { recipe, finds, needs } = option.footprint;
+  const amount = (needs.get(key) ?? 0) * option.count;
   const supply = plan.sums.book.get(key);
-  const amount = (option.footprint.needs.get(key) ?? 0) * option.count;
-  const because: Explained[] = [];
-  for (const layer of recipe?.layers ?? []) {
-    if (layer.supplyKey !== key) continue;
-    const scopes = [`supply:${key}`];
-    for (const zone of recipe?.zones ?? []) {
-      const entry = recipe?.stacks.get(zone.key)?.find((candidate) => candidate.layerId === layer.id);
-      if (!entry || !option.footprint.finds.some((find) => find.id === zone.findId)) continue;
-      because.push(
-        explain(`${zone.zone.name}, one piece`, entry.amount, supply.unit === 'can' ? 'can' : 'mL', {
-          source: calculated,
-          note:
-            layer.coating.unit === 'can'
-              ? 'area × coats ÷ (rate × efficiency)'
-              : 'area × texture × (absorption + coats − 1) ÷ rate × (1 + loss)',
-          because: [
-            explain('Area', zone.projectedAreaM2, 'm2', { source: calculated }),
-            ...(layer.coating.unit === 'can'
-              ? []
-              : [
-                  explain('Texture factor', zone.texture, 'ratio', {
-                    source: zone.zone.textureFactor === null ? zone.material.texture.source : commonPractice,
-                  }),
-                ]),
-            explain('Coats', entry.coats.coats, 'coats', {
-              source: entry.coats.reason === 'overruled' ? fromYou : modellingChoice,
-              note: entry.coats.reason,
-            }),
-            ...(entry.absorption === 1 ? [] : [explainAssumption(plan, `substrate.${zone.substrate.id}.absorption`)]),
-            ...(entry.waterMl > 0
-              ? [explain('Water mixed in', entry.waterMl, 'mL', { source: calculated, note: layer.technique.name })]
-              : []),
-          ],
-        }),
-      );
-    }
-    because.push(explainAssumption(plan, spreadingRateKey(layer.coating, layer.technique), scopes));
-    if (layer.coating.unit === 'mL')
-      because.push(explainAssumption(plan, `coating.${layer.coating.id}.lossPercent`, scopes));
-  }
-  if (because.length === 0) because.push(...explainSideNeed(plan, option, key));
-  return explain(supply.name, amount, supply.unit === 'mL' ? 'mL' : supply.unit === 'can' ? 'can' : 'each', {
-    source: calculated,
-    because,
-  });
-}
-
-/** Which steps take a supply that is no layer: sandpaper, rags, spirits, tape. */
-function explainSideNeed(plan: Plan, option: OptionPlan, key: string): Explained[] {
-  const { recipe } = option.footprint;
-  const { unit } = plan.sums.book.get(key);
-  const lines = (recipe?.steps ?? []).flatMap((step) =>
-    step.supplies
-      .filter((taken) => taken.supplyKey === key && taken.amount > 0)
-      .map((taken) =>
-        explain(step.title, taken.amount, unit === 'mL' ? 'mL' : 'each', {
-          source: calculated,
-          note: 'all like pieces',
-        }),
-      ),
-  );
-  return key.startsWith('sandpaper|') ? [...lines, explainAssumption(plan, 'prepare.sandpaperSheetsPerM2')] : lines;
+  if (!recipe)
+    return explain(supply.name, amount, supply.unit === 'mL' ? 'mL' : supply.unit === 'can' ? 'can' : 'each', {
+      source: calculated,
+    });
+  return explainRecipeNeed(plan, recipe, key, amount, (zone) => finds.some((find) => find.id === zone.findId));
 }
 
 /** The rest of the plan without this option's slot, as fills. */
@@ -269,13 +199,7 @@ function explainHours(plan: Plan, option: OptionPlan, alone: boolean): Explained
           ...(step.overruled.includes('minutes') ? { note: 'your own figure' } : {}),
         }),
       );
-      if (step.kind === 'coat') {
-        const layer = recipe.layers.find((candidate) => candidate.id === step.layerId);
-        if (layer) usedKeys.add(laborKey(layer.technique.rate));
-      } else if (isPreparation(step.kind)) {
-        const { rate } = preparations[step.kind];
-        usedKeys.add(rate === 'sealEdge' ? 'labor.sealEdgeMinutesEach' : `labor.${rate}MinutesPerM2`);
-      } else if (step.kind === 'sandBetween') usedKeys.add('labor.sandBetweenMinutesPerM2');
+      for (const key of rateKeysOf(recipe, step)) usedKeys.add(key);
     }
     const rest = alone ? [] : withoutSlot(plan, option);
     for (const [key, coats] of recipe.sessions) {

@@ -102,7 +102,8 @@ function LayerHead(props: { layer: ChosenLayer; open: boolean; onToggle: () => v
   const coating = coatings.find(layer.coatingId ?? '');
   const card = rows.colorCards.find((candidate) => candidate.id === layer.colorCardId);
   const name = coating?.name ?? layer.coatingId ?? technique?.name ?? layer.techniqueId;
-  const zones = layer.zoneKeys === 'all' ? '' : ` · ${layer.zoneKeys.length} zones`;
+  const onZones = layer.zoneKeys === 'all' ? 0 : layer.zoneKeys.length;
+  const zones = layer.zoneKeys === 'all' ? '' : ` · ${onZones} ${onZones === 1 ? 'zone' : 'zones'}`;
   return (
     <div className={styles.layerHead}>
       <button type="button" aria-expanded={props.open} onClick={props.onToggle}>

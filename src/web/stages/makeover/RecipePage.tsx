@@ -75,7 +75,7 @@ export function RecipePage(props: { recipeId: string }) {
             </Button>
           </p>
         )}
-        <Supplies needs={needs} />
+        <Supplies needs={needs} recipe={recipe} />
         <ToolList recipe={recipe} />
         {needs.size > 0 && <DoneBox recipe={row} needs={needs} />}
         {using && (

@@ -1,13 +1,15 @@
-import { coatings } from '@core/catalog/coatings';
 import { substrates } from '@core/catalog/substrates';
 import { hexFromLab, type Lab, labFromHex } from '@core/color/lab';
+import { explainArea, explainCoats, explainLayerAmount } from '@core/plan/explainRecipe';
 import type { ZonePlan } from '@core/recipe/zonePlans';
 import type { Joint } from '@core/state/joint';
 import { useProject } from '../../app/projectStore';
 import { useRim } from '../../app/useRim';
 import { areaWords, supplyWords } from '../../app/words';
+import { PieceDrawing } from '../../ui/PieceDrawing';
 import styles from './makeover.module.css';
 import type { RecipeAccess } from './useRecipe';
+import { Why } from './Why';
 
 /** Ink or white, whichever reads better on a color. */
 export function readableOn(color: Lab): string {
@@ -25,7 +27,7 @@ const verdictWords: Record<Joint['verdict'], { words: string; tone: 'holds' | 'c
 
 /** The layers of a zone from the bare material up, each joint with its verdict. */
 export function Stack(props: { zone: ZonePlan; recipe: RecipeAccess }) {
-  const { rows } = useProject();
+  const { rows, plan: whole } = useProject();
   const rim = useRim();
   const { zone, recipe } = props;
   const { plan } = recipe;
@@ -40,7 +42,11 @@ export function Stack(props: { zone: ZonePlan; recipe: RecipeAccess }) {
     <div className={styles.stack}>
       <div className={styles.layer} style={band(materialColor)}>
         <span>{material?.name ?? zone.substrate.name}</span>
-        <span>{areaWords(zone.projectedAreaM2, rim.units)}</span>
+        <span>
+          <Why label={`area of ${zone.zone.name.toLowerCase()}`} explain={() => explainArea(zone)}>
+            {areaWords(zone.projectedAreaM2, rim.units)}
+          </Why>
+        </span>
       </div>
       {isOld && (
         <>
@@ -67,10 +73,18 @@ export function Stack(props: { zone: ZonePlan; recipe: RecipeAccess }) {
             <div className={styles.layer} style={band(shown)}>
               <span>
                 {layer.coating.name}
-                {card ? `, ${card.name}` : ''} · {entry.coats.coats} {entry.coats.coats === 1 ? 'coat' : 'coats'}
+                {card ? `, ${card.name}` : ''} ·{' '}
+                <Why label={`coats of ${layer.coating.name}`} explain={() => explainCoats(whole, entry)}>
+                  {entry.coats.coats} {entry.coats.coats === 1 ? 'coat' : 'coats'}
+                </Why>
               </span>
               <span>
-                {supplyWords(entry.amount, layer.coating.unit, rim.units)}
+                <Why
+                  label={`amount of ${layer.coating.name}`}
+                  explain={() => explainLayerAmount(whole, zone, layer, entry)}
+                >
+                  {supplyWords(entry.amount, layer.coating.unit, rim.units)}
+                </Why>
                 {layer.origin === 'proposed' && (
                   <button
                     type="button"
@@ -125,6 +139,7 @@ export function Coats(props: { zone: ZonePlan; recipe: RecipeAccess }) {
       <h3>Coats until it hides</h3>
       {hiding && under && entry ? (
         <>
+          <CoatPictures zone={zone} recipe={recipe} layerId={entry.layerId} coats={hiding.colors.length} />
           <div className={styles.coats} role="img" aria-label={`Color now and after ${hiding.colors.length} coats`}>
             <i style={{ background: hexFromLab(under), color: readableOn(under) }}>
               {entry.below.productId === null ? 'now' : 'primed'}
@@ -180,4 +195,29 @@ export function Coats(props: { zone: ZonePlan; recipe: RecipeAccess }) {
   );
 }
 
-export const coatingNames = coatings.all.map((coating) => ({ value: coating.id, label: coating.name }));
+/** The whole piece as it is now and after each coat, every zone in its computed color. */
+function CoatPictures(props: { zone: ZonePlan; recipe: RecipeAccess; layerId: string; coats: number }) {
+  const { zone, recipe, layerId } = props;
+  const piece = recipe.row.body.pieces.find((candidate) => candidate.id === zone.pieceId);
+  if (!piece) return null;
+  const colorAfter = (zoneId: string, coat: number): Lab | null => {
+    const key = `${piece.id}/${zoneId}`;
+    const laid = recipe.plan.stacks.get(key)?.find((candidate) => candidate.layerId === layerId);
+    if (!laid) return recipe.plan.zones.find((candidate) => candidate.key === key)?.present.color ?? null;
+    return coat === 0 ? laid.below.color : (laid.coats.hiding?.colors[coat - 1] ?? laid.leaves.color);
+  };
+  return (
+    <div className={styles.coatPictures}>
+      {Array.from({ length: props.coats + 1 }, (_, coat) => (
+        <PieceDrawing
+          key={coat}
+          templateId={piece.templateId}
+          measures={piece.measures}
+          colorOf={(zoneId) => colorAfter(zoneId, coat)}
+          label={coat === 0 ? `${recipe.row.name} before` : `${recipe.row.name} after coat ${coat}`}
+          size={92}
+        />
+      ))}
+    </div>
+  );
+}

@@ -1,3 +1,4 @@
+import { explainStep } from '@core/plan/explainRecipe';
 import { formatMinutes } from '@core/plan/sentences';
 import { mendings, setbackProblems } from '@core/recipe/setbacks.data';
 import type { Step } from '@core/state/step';
@@ -7,6 +8,7 @@ import { useProject } from '../../app/projectStore';
 import { useRim } from '../../app/useRim';
 import { supplyWords, temperatureWords } from '../../app/words';
 import { NumberField, TextField } from '../../ui/fields';
+import { WhyTree } from '../compare';
 import { Caution } from './Caution';
 import styles from './makeover.module.css';
 import type { RecipeAccess } from './useRecipe';
@@ -115,6 +117,7 @@ function StepNotes(props: { step: Step }) {
 }
 
 function StepEditor(props: { step: Step; recipe: RecipeAccess }) {
+  const { plan } = useProject();
   const { step, recipe } = props;
   const { body } = recipe.row;
   const own = body.ownSteps.find((entry) => entry.id === step.id);
@@ -190,6 +193,7 @@ function StepEditor(props: { step: Step; recipe: RecipeAccess }) {
           )}
         </div>
       )}
+      <WhyTree tree={explainStep(plan, recipe.plan, step)} />
       <div className={styles.fixes}>
         {step.overruled.length > 0 && (
           <Button size="small" onClick={() => recipe.setStep(step.id, null)}>

@@ -1,5 +1,7 @@
+import { supplyKind } from '@core/catalog/supplyKinds';
 import { UNIT_PRICE_SCALE } from '@core/kernel/money';
 import { stated } from '@core/kernel/price';
+import { explainRecipeNeed } from '@core/plan/explainRecipe';
 import { newPack, newSupply } from '@core/plan/newRows';
 import type { PackRow, SupplyRow } from '@core/plan/rows';
 import type { PackPurchase } from '@core/pricing/cheapestPacks';
@@ -13,9 +15,11 @@ import { SourceTag } from '../../ui/basics';
 import { MoneyField, NumberField, TextField } from '../../ui/fields';
 import { SettleBox } from '../../ui/SettleBox';
 import styles from './makeover.module.css';
+import type { RecipeAccess } from './useRecipe';
+import { Why } from './Why';
 
 /** What a recipe takes: each supply with stash and packs, editable where it is read. */
-export function Supplies(props: { needs: ReadonlyMap<string, number> }) {
+export function Supplies(props: { needs: ReadonlyMap<string, number>; recipe: RecipeAccess }) {
   const [open, setOpen] = useState<string | null>(null);
   return (
     <>
@@ -26,6 +30,7 @@ export function Supplies(props: { needs: ReadonlyMap<string, number> }) {
           key={key}
           supplyKey={key}
           need={need}
+          recipe={props.recipe}
           open={open === key}
           onToggle={() => setOpen(open === key ? null : key)}
         />
@@ -34,7 +39,13 @@ export function Supplies(props: { needs: ReadonlyMap<string, number> }) {
   );
 }
 
-function SupplyLine(props: { supplyKey: string; need: number; open: boolean; onToggle: () => void }) {
+function SupplyLine(props: {
+  supplyKey: string;
+  need: number;
+  recipe: RecipeAccess;
+  open: boolean;
+  onToggle: () => void;
+}) {
   const { plan } = useProject();
   const rim = useRim();
   const supply = plan.sums.book.get(props.supplyKey);
@@ -42,6 +53,13 @@ function SupplyLine(props: { supplyKey: string; need: number; open: boolean; onT
   const packs = purchase.packs
     .map((pack) => `${pack.count} × ${supply.packs.find((known) => known.id === pack.id)?.name ?? ''}`)
     .join(' + ');
+  const bought = purchase.packs.reduce(
+    (sum, pack) => sum + pack.count * (supply.packs.find((known) => known.id === pack.id)?.size ?? 0),
+    0,
+  );
+  const left = supply.stash + bought - props.need;
+  const kind = supplyKind(partsOfSupplyKey(props.supplyKey).kindId);
+  const keepsMonths = kind && 'openedLifeMonths' in kind ? kind.openedLifeMonths.usual : null;
   return (
     <div className={styles.supply}>
       <div className={styles.supplyHead}>
@@ -56,9 +74,23 @@ function SupplyLine(props: { supplyKey: string; need: number; open: boolean; onT
           <span className="muted small">
             {packs === '' ? 'the stash covers it' : `to buy: ${packs}, ${amountWords(purchase.cash, rim)}`}{' '}
             {packs !== '' && supply.estimated && <SourceTag>estimated</SourceTag>}
+            {left > 0.5 && (
+              <>
+                <br />
+                {supplyWords(left, supply.unit, rim.units)} stay
+                {keepsMonths === null ? '' : `, good for about ${keepsMonths} months once opened`}
+              </>
+            )}
           </span>
         </span>
-        <b>{supplyWords(props.need, supply.unit, rim.units)}</b>
+        <b>
+          <Why
+            label={`amount of ${supply.name}`}
+            explain={() => explainRecipeNeed(plan, props.recipe.plan, props.supplyKey, props.need)}
+          >
+            {supplyWords(props.need, supply.unit, rim.units)}
+          </Why>
+        </b>
         <Button
           size="small"
           aria-expanded={props.open}
