@@ -70,7 +70,6 @@ try {
     await person.driver.sleep(600);
   });
   await take('house-supplies', `${attic}/house?tab=supplies`, 'Note a can');
-  await take('house-prices', `${attic}/house?tab=prices`, 'Note a price');
   await take('sketch', `${attic}/sketch`, 'Number what each spot calls for');
   await take('patterns', `${attic}/sketch`, 'Number what each spot calls for', async () => {
     await person.press('Landing console');
@@ -81,6 +80,11 @@ try {
   await take('hunting-list', `${attic}/list`, 'pieces for');
   await take('hunt', `${attic}/hunt`, 'At the till');
   await take('recipe', `${attic}/makeover/${recipe}`, 'from the material up');
+  await take('recipe-layers', `${attic}/makeover/${recipe}`, 'from the material up', async () => {
+    await person.driver.executeScript('window.scrollTo(0, 560)');
+    await person.driver.sleep(400);
+  });
+  await take('makeovers', `${attic}/makeover`, 'One can, many pieces');
   await take('board', `${attic}/compare`, 'Which way for each slot?');
   await take('why', `${attic}/compare`, 'Which way for each slot?', async () => {
     await person.press('Hour earns');
@@ -90,7 +94,6 @@ try {
   await take('house-phone', `${attic}/house?tab=fits`, 'pieces are free');
   await take('board-phone', `${attic}/compare`, 'Which way for each slot?');
   await take('hunting-list-phone', `${attic}/list`, 'pieces for');
-  await take('brief-phone', `${attic}/brief`, 'Household and place');
   await take('hunt-phone', `${attic}/hunt`, 'At the till');
 } finally {
   await person.close();

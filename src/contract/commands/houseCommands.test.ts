@@ -213,6 +213,14 @@ describe('a makeover that is done', () => {
     expect(following(opened, 'finishRecipe', finish(use(180))).supplies[0]?.openedOn).toBe('2026-01-01');
   });
 
+  it('gives the piece of the house its new finish; a piece that is not there is refused', () => {
+    const surface = { finishId: 'laid.wallAcrylic', sheen: 'matt', color: { L: 36, a: -14, b: -8 } };
+    const owned = { ...before, pieces: [lantern] };
+    const payload = { ...finish(use(180)), pieces: [{ id: PIECE, ...surface }] };
+    expect(following(owned, 'finishRecipe', payload).pieces[0]).toMatchObject(surface);
+    expect(refusal(before, 'finishRecipe', payload).field).toBe('pieces.id');
+  });
+
   it('never leaves less than nothing, and is done once', () => {
     const done = following(before, 'finishRecipe', finish(use(900)));
     expect(done.supplies[0]?.stash).toEqual({ state: 'none', amount: 0 });

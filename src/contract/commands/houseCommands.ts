@@ -1,7 +1,10 @@
+import { substrates } from '@core/catalog/substrates';
 import { z } from 'zod';
-import { id, localDate, wholeNumber } from '../accept';
+import { id, localDate, registered, wholeNumber } from '../accept';
 import { insert, type RowChange, remove, update } from '../changes';
+import { recipeBodySchema } from '../recipeBody';
 import { tableSchemas } from '../rows';
+import { lab, sheen } from '../surface';
 import { defineCommand, refuse } from './command';
 import { editCommand, fillSlot } from './rowCommands';
 
@@ -100,12 +103,23 @@ export const finishRecipe = defineCommand({
     recipeId: id,
     doneOn: localDate,
     uses: z.array(tableSchemas.supplyUses).max(60, 'at most 60 supplies'),
+    /** The recipe with what was there written down, and the house's pieces as they are now. */
+    body: recipeBodySchema.optional(),
+    pieces: z
+      .array(z.strictObject({ id, finishId: registered(substrates), sheen, color: lab.nullable() }))
+      .max(30, 'at most 30 pieces')
+      .default([]),
   }),
   decide: (rows, payload) => {
     const recipe = rows.recipes.find((row) => row.id === payload.recipeId);
     if (!recipe) return refuse('recipeId', payload.recipeId, 'a recipe of this project');
     if (recipe.doneOn !== null) return refuse('recipeId', recipe.name, 'a recipe that is not done yet');
-    const changes: RowChange[] = [update('recipes', recipe.id, { doneOn: payload.doneOn })];
+    const body = payload.body ? { body: payload.body } : {};
+    const changes: RowChange[] = [update('recipes', recipe.id, { doneOn: payload.doneOn, ...body })];
+    for (const { id: pieceId, ...surface } of payload.pieces) {
+      if (!rows.pieces.some((row) => row.id === pieceId)) return refuse('pieces.id', pieceId, 'a piece of the house');
+      changes.push(update('pieces', pieceId, surface));
+    }
     for (const use of payload.uses) {
       const supply = rows.supplies.find((row) => row.id === use.supplyId);
       if (!supply) return refuse('uses.supplyId', use.supplyId, 'a supply of the studio');

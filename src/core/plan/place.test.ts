@@ -73,8 +73,8 @@ describe('what the place demands', () => {
   });
 
   it('only what can be undone concerns paint on what is ours', () => {
-    expect(saidOf(three({ reversibleOnly: true }), 'frame')).toContain('place.reversibleOnly:warn');
-    expect(saidOf(three({ reversibleOnly: true }), 'chest')).not.toContain('place.reversibleOnly:warn');
+    expect(saidOf(three({ reversibleOnly: true }), 'frame')).toContain('place.reversibleOnly:refuse');
+    expect(saidOf(three({ reversibleOnly: true }), 'chest')).not.toContain('place.reversibleOnly:refuse');
   });
 
   it('the reach of a cord concerns lamps', () => {

@@ -22,8 +22,11 @@ export function placeFindings(footprint: Footprint, rows: ProjectRows): Finding[
     say(household.noDrilling ? 'noDrilling' : 'rentedWall', 'note');
   if (traits.has('lamp') && household.cordReachMm !== null)
     say('cordReach', 'note', { reachMm: household.cordReachMm });
-  if (recipe && household.reversibleOnly && footprint.finds.some((find) => find.state === 'owned'))
-    say('reversibleOnly', 'warn', { piece: footprint.finds[0]?.name ?? '' });
+  // Wax washes off again; every other finish stays.
+  const lasting = recipe?.layers.filter((layer) => layer.coating.group !== 'wax') ?? [];
+  const [owned] = footprint.finds.filter((find) => find.state === 'owned');
+  if (household.reversibleOnly && owned && lasting.length > 0)
+    say('reversibleOnly', 'refuse', { piece: owned.name, coating: lasting[0]?.coating.name ?? '' });
   if (household.outdoors && recipe) {
     const indoors = recipe.layers.filter((layer) => layer.coating.outdoors === 'no');
     if (indoors.length > 0) say('outdoors', 'warn', { coating: indoors.map((layer) => layer.coating.name).join(', ') });

@@ -69,7 +69,7 @@ const sentences: Record<string, (figures: Figures, rim: SentenceRim) => string> 
   'place.cordReach': (f, rim) =>
     `The next socket is ${formatLength(Number(f.reachMm), rim.units)} away: measure the lamp’s cord; no chained extension leads.`,
   'place.reversibleOnly': (f) =>
-    `Only what can be undone is wanted here, and a finish on ${f.piece} cannot. What can: film that peels off, a cover, strips that hold without a hole, a piece of your own beside it.`,
+    `Only what can be undone is wanted here, and ${String(f.coating).toLowerCase()} on ${f.piece} cannot. What can: wax that washes off again, film that peels off, a cover, strips that hold without a hole, or a bought piece in its place.`,
   'place.outdoors': (f) => `It will stand outdoors, and ${f.coating} is for indoors.`,
   'price.unknown': (f) => `${f.piece ?? 'It'} has no price yet: totals read “at least”.`,
   'coupon.readBothWays': () => 'The coupon may be money or percent: both are counted, the dearer one is planned with.',

@@ -1,4 +1,6 @@
 import type { RecipeRow } from '@core/plan/rows';
+import type { RecipePlan } from '@core/recipe/computeRecipe';
+import { finishedSurface, withFoundSurfaces } from '@core/recipe/finished';
 import { Button } from 'antd';
 import { localToday } from '../../app/houseStore';
 import { useProject } from '../../app/projectStore';
@@ -7,8 +9,8 @@ import { dateWords, supplyWords } from '../../app/words';
 import styles from './makeover.module.css';
 
 /** A makeover that is done takes what it used off the shelf, and is remembered with each can. */
-export function DoneBox(props: { recipe: RecipeRow; needs: ReadonlyMap<string, number> }) {
-  const { plan, run } = useProject();
+export function DoneBox(props: { recipe: RecipeRow; computed: RecipePlan; needs: ReadonlyMap<string, number> }) {
+  const { rows, plan, run } = useProject();
   const rim = useRim();
   const { recipe } = props;
   if (recipe.doneOn !== null)
@@ -25,6 +27,11 @@ export function DoneBox(props: { recipe: RecipeRow; needs: ReadonlyMap<string, n
     return supply.row === null ? [] : [{ supply, row: supply.row, amount }];
   });
   const today = localToday(rim.timeZone);
+  const pieces = recipe.body.pieces.flatMap((piece) => {
+    const pieceId = rows.finds.find((find) => find.id === piece.findId)?.pieceId ?? null;
+    const surface = pieceId === null ? null : finishedSurface(props.computed, piece.findId);
+    return pieceId !== null && surface ? [{ id: pieceId, ...surface }] : [];
+  });
   return (
     <p className={styles.done}>
       <Button
@@ -32,6 +39,8 @@ export function DoneBox(props: { recipe: RecipeRow; needs: ReadonlyMap<string, n
           run('finishRecipe', {
             recipeId: recipe.id,
             doneOn: today,
+            body: withFoundSurfaces(recipe.body, props.computed),
+            pieces,
             uses: used.map(({ row, amount }) => ({
               id: crypto.randomUUID(),
               version: 1,
@@ -49,6 +58,7 @@ export function DoneBox(props: { recipe: RecipeRow; needs: ReadonlyMap<string, n
         {used.length === 0
           ? 'nothing of it is on the shelf to be taken off'
           : `takes ${used.map(({ supply, amount }) => `${supplyWords(amount, supply.unit, rim.units)} ${supply.name}`).join(', ')} off the shelf`}
+        {pieces.length > 0 ? '; the piece in the house takes on its new finish' : ''}
       </span>
     </p>
   );

@@ -77,7 +77,7 @@ export function RecipePage(props: { recipeId: string }) {
         )}
         <Supplies needs={needs} recipe={recipe} />
         <ToolList recipe={recipe} />
-        {needs.size > 0 && <DoneBox recipe={row} needs={needs} />}
+        {needs.size > 0 && <DoneBox recipe={row} computed={computed} needs={needs} />}
         {using && (
           <p>
             Stands in place {dayWords(using.standsMs, plan.asOfMs, rim.timeZone)}, usable{' '}
