@@ -10,7 +10,6 @@ import type {
   PieceQuery,
   RiserAnswer,
 } from '@contract/house';
-import { withPresentRecipes } from '@contract/upgrades/recipes';
 import type { ProjectRows } from '@core/plan/rows';
 import type { Rim } from './words';
 
@@ -102,7 +101,7 @@ export const api = {
     );
     if (response.status === 304) return null;
     return {
-      rows: withPresentRecipes((await response.json()) as ProjectRows),
+      rows: (await response.json()) as ProjectRows,
       tag: (response.headers.get('etag') ?? '').replace(/^W\//, '').replaceAll('"', ''),
     };
   },

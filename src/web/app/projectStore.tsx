@@ -1,3 +1,4 @@
+import { withPresentRecipes } from '@contract/upgrades/recipes';
 import { computePlan, type Plan } from '@core/plan/computePlan';
 import type { ProjectRows } from '@core/plan/rows';
 import { withPieces } from '@core/plan/stashPieces';
@@ -98,7 +99,7 @@ export function ProjectProvider(props: {
     stuck: () => void client.invalidateQueries({ queryKey }),
   });
 
-  const rows = useMemo(() => (queue.rows ? withPieces(queue.rows) : null), [queue.rows]);
+  const rows = useMemo(() => (queue.rows ? withPieces(withPresentRecipes(queue.rows)) : null), [queue.rows]);
   const lastPlan = useRef<Plan | null>(null);
   const plan = useMemo(() => (rows ? computePlan(rows, now, lastPlan.current) : null), [rows, now]);
   lastPlan.current = plan;
