@@ -1,4 +1,5 @@
 import { substrates } from '@core/catalog/substrates';
+import { readableOn } from '@core/color/contrast';
 import { hexFromLab, type Lab, labFromHex } from '@core/color/lab';
 import { explainArea, explainCoats, explainLayerAmount } from '@core/plan/explainRecipe';
 import type { ZonePlan } from '@core/recipe/zonePlans';
@@ -10,11 +11,6 @@ import { PieceDrawing } from '../../ui/PieceDrawing';
 import styles from './makeover.module.css';
 import type { RecipeAccess } from './useRecipe';
 import { Why } from './Why';
-
-/** Ink or white, whichever reads better on a color. */
-export function readableOn(color: Lab): string {
-  return color.L > 62 ? '#1d2b3a' : '#ffffff';
-}
 
 const verdictWords: Record<Joint['verdict'], { words: string; tone: 'holds' | 'care' | 'fails' }> = {
   ok: { words: 'holds', tone: 'holds' },

@@ -45,6 +45,11 @@ export function Steps(props: { recipe: RecipeAccess }) {
   const [open, setOpen] = useState<string | null>(null);
   const overhead = 1 + plan.assumptions.number('labor.overheadPercent') / 100;
   const minutesOf = (step: Step) => (step.setUpMinutes + step.runMinutes + step.cleanUpMinutes) * overhead;
+  const shown = (step: Step): string => {
+    if (step.kind === 'leadTest') return 'if wanted';
+    if (step.skipped) return 'left out';
+    return minutesOf(step) < 0.5 ? 'a moment' : `${Math.round(minutesOf(step))} min`;
+  };
   const total = recipe.plan.steps.reduce((sum, step) => sum + minutesOf(step), 0);
   const { difficulty } = recipe.plan;
   const count = recipe.plan.steps.filter((step) => !step.skipped).length;
@@ -70,15 +75,9 @@ export function Steps(props: { recipe: RecipeAccess }) {
                   className={styles.minutes}
                   onClick={() => setOpen(open === step.id ? null : step.id)}
                   aria-expanded={open === step.id}
-                  aria-label={`${step.title}: ${Math.round(minutesOf(step))} minutes, change`}
+                  aria-label={`${step.title}: ${shown(step)}, change`}
                 >
-                  {step.kind === 'leadTest'
-                    ? 'if wanted'
-                    : step.skipped
-                      ? 'left out'
-                      : minutesOf(step) < 0.5
-                        ? 'a moment'
-                        : `${Math.round(minutesOf(step))} min`}
+                  {shown(step)}
                 </button>
               </time>
               <StepNotes step={step} />

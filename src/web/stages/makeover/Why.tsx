@@ -9,8 +9,9 @@ export function Why(props: { label: string; explain: () => Explained; children: 
   const [open, setOpen] = useState(false);
   return (
     <>
-      <button type="button" className={styles.why} onClick={() => setOpen(true)} aria-label={`Why: ${props.label}`}>
+      <button type="button" className={styles.why} onClick={() => setOpen(true)}>
         {props.children}
+        <span className="visually-hidden">, why: {props.label}</span>
       </button>
       <Drawer open={open} onClose={() => setOpen(false)} title={`Why: ${props.label}`} size={380} destroyOnHidden>
         {open && <WhyTree tree={props.explain()} />}
