@@ -1,9 +1,10 @@
 import type { Coating } from '../catalog/coating';
 import { coatings } from '../catalog/coatings';
 import type { PrimerColumn } from '../catalog/substrate';
+import { substrates } from '../catalog/substrates';
 import type { Joint } from '../state/joint';
 import { type Candidate, proposedCandidate } from './candidates';
-import { decisiveJoint, type Exposed } from './exposed';
+import { decisiveJoint, type Exposed, uppermost } from './exposed';
 import { stateAfter } from './laidState';
 import type { ZonePlan } from './zonePlans';
 
@@ -39,8 +40,11 @@ function sameBase(primer: Coating, over: Coating): boolean {
  */
 export function barrierFor(zone: ZonePlan, exposed: Exposed, joint: Joint, over: Candidate): Coating | null {
   const column = columnOf[over.coating.group];
-  const wanted = [joint.remedy, ...(column ? (zone.substrate.primer?.[column].primers ?? []) : [])];
-  if (zone.noSand) wanted.unshift('bondingPrimer');
+  // What lies there once it is prepared: stripped, it is the material's column that speaks.
+  const ground = uppermost(exposed);
+  const primers = column ? (substrates.find(ground.substrateId)?.primer?.[column].primers ?? []) : [];
+  const wanted = [joint.remedy, ...primers];
+  if (zone.noSand && ground.origin === 'oldFinish') wanted.unshift('bondingPrimer');
   if (!isBroken(joint)) wanted.push('bondingPrimer');
   for (const id of wanted) {
     const barrier = id === null ? undefined : coatings.find(id);
@@ -50,7 +54,7 @@ export function barrierFor(zone: ZonePlan, exposed: Exposed, joint: Joint, over:
     const laid = proposedCandidate('', barrier, 0, barrier.sheens[0] ?? 'matt');
     const lower = decisiveJoint(exposed, { ...laid, noSand: zone.noSand });
     if (isBroken(lower)) continue;
-    const on: Exposed = [stateAfter(laid, exposed[exposed.length - 1] ?? exposed[0], 1)];
+    const on: Exposed = [stateAfter(laid, ground, 1)];
     if (!isBroken(decisiveJoint(on, { ...over, noSand: zone.noSand }))) return barrier;
   }
   return null;

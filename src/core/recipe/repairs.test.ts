@@ -49,6 +49,14 @@ describe('the cheapest repair of a joint', () => {
       repairs.find((repair) => repair.kind === 'changeCoating')?.coating,
     );
   });
+  it('strips where lead is open and nothing may be scuffed, and conditions the bare wood', () => {
+    const of = find('old', 900, { materialId: 'pine', finishId: 'glossyVarnish', era: 'unknown', color: null });
+    const { repairs, context } = repairsOf(of, recipe('r', of, 'oilStain', 'walnut'));
+    const strip = repairs.find((repair) => repair.kind === 'strip');
+    const plan = computeRecipe('r', strip?.body ?? recipe('r', of, 'chalk', null).body, context);
+    expect(plan.layers.map((layer) => layer.coating.id)).toEqual(['oilConditioner', 'oilStain', 'waterClear']);
+    expect(plan.findings.map((finding) => finding.code)).toContain('caution.lead.oldFinish');
+  });
   it('primes galvanized steel before it takes an enamel', () => {
     const of = find('pail', 900, { materialId: 'galvanizedSteel' });
     const { repairs } = repairsOf(of, recipe('r', of, 'alkydEnamel', 'teal'));

@@ -212,6 +212,9 @@ describe.each(furnitureTemplates.all)('the template $id', (template) => {
                 true,
               );
         }
+        // What a dimension line says is a measure that was given, or as long as the line is drawn.
+        for (const line of drawing.dimensions)
+          expect(line.lengthMm).toBeCloseTo(Math.hypot(line.toX - line.fromX, line.toY - line.fromY), 6);
         for (const zone of zones) expect(zoneAreaM2(zone)).toBeGreaterThanOrEqual(0);
         expect(Number.isFinite(template.hardwareMinutes(measures as Record<string, number>))).toBe(true);
       }),

@@ -1,6 +1,6 @@
 import { drawnRectangle } from '../drawing';
 import type { FurnitureTemplate } from '../furnitureTemplate';
-import { dimensions, knob, lengthMeasure, slantedBox, zone } from './parts';
+import { knob, lengthMeasure, slantedBox, zone } from './parts';
 
 /** A cabinet with doors: top, sides and frame, raised doors on both faces, inside on request. */
 export const cabinet: FurnitureTemplate = {
@@ -81,7 +81,7 @@ export const cabinet: FurnitureTemplate = {
         { letter: 'B', xMm: widthMm + box.slantX * 0.5, yMm: heightMm * 0.55 },
         { letter: 'C', xMm: x0 + door.width * 0.5, yMm: y0 + door.height * 0.5 },
       ],
-      dimensions: dimensions(widthMm, heightMm + box.frontY),
+      dimensions: box.dimensions,
     };
   },
 };

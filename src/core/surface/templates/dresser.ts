@@ -1,6 +1,6 @@
 import { drawnRectangle } from '../drawing';
 import type { FurnitureTemplate } from '../furnitureTemplate';
-import { dimensions, knob, lengthMeasure, slantedBox, zone } from './parts';
+import { knob, lengthMeasure, slantedBox, zone } from './parts';
 
 const GAP_MM = 24;
 
@@ -68,7 +68,7 @@ export const dresser: FurnitureTemplate = {
         { letter: 'B', xMm: widthMm + box.slantX * 0.5, yMm: heightMm * 0.55 },
         { letter: 'C', xMm: GAP_MM + front.width * 0.15, yMm: box.frontY + GAP_MM + front.height * 0.5 },
       ],
-      dimensions: dimensions(widthMm, heightMm + box.frontY),
+      dimensions: box.dimensions,
     };
   },
 };

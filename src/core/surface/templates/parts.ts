@@ -69,6 +69,10 @@ export function slantedBox(bodyZone: string, topZone: string, widthMm: number, d
     slantX,
     frontY,
     size: { widthMm: widthMm + slantX, heightMm: heightMm + frontY },
+    dimensions: [
+      { fromX: 0, fromY: heightMm + frontY, toX: widthMm, toY: heightMm + frontY, lengthMm: widthMm },
+      { fromX: 0, fromY: frontY, toX: 0, toY: heightMm + frontY, lengthMm: heightMm },
+    ],
     shapes: [
       polygon(
         topZone,

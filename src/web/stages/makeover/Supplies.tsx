@@ -74,7 +74,7 @@ function SupplyLine(props: {
           <span className="muted small">
             {packs === '' ? 'the stash covers it' : `to buy: ${packs}, ${amountWords(purchase.cash, rim)}`}{' '}
             {packs !== '' && supply.estimated && <SourceTag>estimated</SourceTag>}
-            {left > 0.5 && (
+            {left >= props.need * 0.02 && left > 0 && (
               <>
                 <br />
                 {supplyWords(left, supply.unit, rim.units)} stay
