@@ -343,6 +343,18 @@ describe('steps', () => {
   });
 });
 
+describe('two layers of one coating', () => {
+  it('are told apart by their colors', () => {
+    const row = withLayer(recipe('r', painted, 'chalk', 'teal'), 'chalk', { colorCardId: 'white' });
+    const titles = compute(painted, row).steps.map((step) => step.title);
+    expect(titles).toContain('Chalk-type paint, Teal, coat 1 of 2');
+    expect(titles.some((title) => title.startsWith('Chalk-type paint, White'))).toBe(true);
+    expect(compute(painted, recipe('r', painted, 'chalk', 'teal')).steps.map((step) => step.title)).toContain(
+      'Chalk-type paint, coat 1 of 2',
+    );
+  });
+});
+
 describe('accents and aging', () => {
   it('an accent leaves what is beneath open: the clear coat has to hold on both', () => {
     const row = withLayer(recipe('r', painted, 'chalk', 'teal'), 'craftAcrylic', {

@@ -44,12 +44,14 @@ class LayerSteps {
   private readonly handleHours: number;
   private readonly recoatIntervals: AllowedInterval[];
   private readonly coats: number;
+  /** The color's name, where another layer is of the same coating and only the color tells them apart. */
+  private readonly colorName: string | null;
 
   private readonly book: StepBook;
   private readonly layer: PlannedLayer;
   private readonly on: readonly LaidOn[];
 
-  constructor(book: StepBook, layer: PlannedLayer, on: readonly LaidOn[]) {
+  constructor(book: StepBook, layer: PlannedLayer, on: readonly LaidOn[], hasTwin: boolean) {
     this.book = book;
     this.layer = layer;
     this.on = on;
@@ -67,6 +69,8 @@ class LayerSteps {
       ),
       isWaterborne(layer),
     );
+    const card = layer.colorCardId === null ? undefined : book.context.colorCards.get(layer.colorCardId);
+    this.colorName = hasTwin ? (card?.name ?? null) : null;
     this.coats = Math.max(0, ...on.map(({ entry }) => entry.coats.coats));
   }
 
@@ -116,7 +120,8 @@ class LayerSteps {
         return laid ? coatShare(laid.entry, coat) * laid.entry.amount * part(laid) : 0;
       });
     const isUsual = !technique.partial && technique.id === coating.techniqueId;
-    const name = isUsual ? coating.name : `${technique.name}: ${coating.name.toLowerCase()}`;
+    const what = isUsual ? coating.name : `${technique.name}: ${coating.name.toLowerCase()}`;
+    const name = this.colorName === null ? what : `${what}, ${this.colorName}`;
     const words = [
       this.coats === 1 ? name : `${name}, coat ${coat} of ${this.coats}`,
       face === 'front' ? 'the first face' : face === 'back' ? 'the other face' : '',
@@ -350,7 +355,8 @@ export function layerSteps(
         const entry = stacked.stacks.get(zone.key)?.find((candidate) => candidate.layerId === layer.id);
         return entry ? [{ zone, entry }] : [];
       });
-      below = new LayerSteps(book, layer, on).build(below);
+      const hasTwin = stacked.layers.some((other) => other !== layer && other.coating === layer.coating);
+      below = new LayerSteps(book, layer, on, hasTwin).build(below);
     } else if (work) {
       const stepId = workStep(book, work, worked, below);
       if (below) below = { stepId, layer: below.layer };

@@ -1,4 +1,4 @@
-import { materials, oldFinishes, substrates } from '@core/catalog/substrates';
+import { substrates } from '@core/catalog/substrates';
 import { G_PER_POUND, parseWeight } from '@core/kernel/parseQuantity';
 import { type PieceRow, seasons } from '@core/plan/houseRows';
 import { slotRoles } from '@core/plan/rows';
@@ -7,6 +7,7 @@ import type { Placement } from '@core/sourcing/placements';
 import { furnitureTemplates } from '@core/surface/templates';
 import { Button, Checkbox, Select } from 'antd';
 import { useHouse } from '../../app/houseStore';
+import { FinishField, MaterialField } from '../../app/SurfaceFields';
 import { dayOf } from '../../app/words';
 import { LabField } from '../../ui/ColorCardPicker';
 import { Choice, DateField, LengthField, MoneyField, NumberField, TextField, TypedField } from '../../ui/fields';
@@ -170,21 +171,8 @@ export function PieceSheet(props: {
       <details>
         <summary>Material, weight and care</summary>
         <div className={styles.two}>
-          <Choice
-            label="Material"
-            value={piece.materialId}
-            options={materials.map((row) => ({ value: row.id, label: row.name }))}
-            onChange={(materialId) => set({ materialId })}
-          />
-          <Choice<string>
-            label="Present finish"
-            value={piece.finishId ?? 'bare'}
-            options={[
-              { value: 'bare', label: 'Bare' },
-              ...oldFinishes.map((row) => ({ value: row.id, label: row.name })),
-            ]}
-            onChange={(value) => set({ finishId: value === 'bare' ? null : value })}
-          />
+          <MaterialField value={piece.materialId} onChange={(materialId) => set({ materialId })} />
+          <FinishField label="Present finish" value={piece.finishId} onChange={(finishId) => set({ finishId })} />
           <TypedField
             label="Weight"
             value={piece.weightG}

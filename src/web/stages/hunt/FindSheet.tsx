@@ -1,4 +1,4 @@
-import { materials, oldFinishes, substrates } from '@core/catalog/substrates';
+import { substrates } from '@core/catalog/substrates';
 import type { FindRow } from '@core/plan/rows';
 import { linesInForce } from '@core/pricing/ledger';
 import { receiptOf } from '@core/pricing/receipt';
@@ -8,6 +8,7 @@ import { furnitureTemplates } from '@core/surface/templates';
 import { Button } from 'antd';
 import { Link } from 'react-router';
 import { useProject } from '../../app/projectStore';
+import { FinishField, MaterialField } from '../../app/SurfaceFields';
 import { useRim } from '../../app/useRim';
 import { LabField } from '../../ui/ColorCardPicker';
 import { Choice, LengthField, NumberField, TextField } from '../../ui/fields';
@@ -111,25 +112,11 @@ export function FindSheet(props: { find: FindRow }) {
       <div className={styles.sheet}>
         <h3>What it is made of</h3>
         <div className={styles.three}>
-          <Choice
-            label="Material"
-            value={find.materialId}
-            options={materials.map((row) => ({ value: row.id, label: row.name }))}
-            onChange={(materialId) => set({ materialId })}
-          />
-          <Choice<string>
+          <MaterialField value={find.materialId} onChange={(materialId) => set({ materialId })} />
+          <FinishField
             label="Present finish"
-            value={find.finishId ?? 'bare'}
-            options={[
-              { value: 'bare', label: 'Bare' },
-              ...oldFinishes.map((row) => ({ value: row.id, label: row.name })),
-            ]}
-            onChange={(value) =>
-              set({
-                finishId: value === 'bare' ? null : value,
-                sheen: value === 'glossyVarnish' ? 'gloss' : find.sheen,
-              })
-            }
+            value={find.finishId}
+            onChange={(finishId) => set({ finishId, sheen: finishId === 'glossyVarnish' ? 'gloss' : find.sheen })}
           />
           <Choice
             label="Sheen"

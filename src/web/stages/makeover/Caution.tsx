@@ -15,17 +15,30 @@ import { Repairs } from './Repairs';
 import type { RecipeAccess } from './useRecipe';
 
 /** One caution card; a stop has to be acknowledged, and lapses when what raised it changes. */
-export function Caution(props: { finding: Finding; recipeId: string; recipe?: RecipeAccess }) {
+export function Caution(props: {
+  finding: Finding;
+  recipeId: string;
+  recipe?: RecipeAccess;
+  /** Whether it was said in full at an earlier step. */
+  again?: boolean;
+}) {
   const rim = useRim();
   const { finding, recipe } = props;
   const rule = finding.code.startsWith('caution.')
     ? safetyRules.find(finding.code.slice('caution.'.length))
     : undefined;
+  const sentence = sentenceFor(finding, rim);
+  if (props.again)
+    return (
+      <div className={styles.caution} data-severity={finding.severity}>
+        As before: {sentence.split(/[.;:]/)[0]}.
+      </div>
+    );
   return (
     <div className={styles.caution} data-severity={finding.severity}>
       {finding.severity === 'refuse' && <b>Refused. </b>}
       {finding.severity === 'stop' && <b>Stop. </b>}
-      {sentenceFor(finding, rim)} {rule && <SourceTag>{sourceTag(rule.source)}</SourceTag>}
+      {sentence} {rule && <SourceTag>{sourceTag(rule.source)}</SourceTag>}
       {finding.severity === 'stop' && <Acknowledgment finding={finding} recipeId={props.recipeId} />}
       {finding.fix && <FixButtons fix={finding.fix} recipe={recipe} />}
       {recipe && isRepairable(finding) && <Repairs finding={finding} recipe={recipe} />}

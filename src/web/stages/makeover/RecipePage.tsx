@@ -1,7 +1,7 @@
 import { coatings } from '@core/catalog/coatings';
 import { needsOf } from '@core/recipe/repairs';
 import { Button } from 'antd';
-import { useState } from 'react';
+import { useRef, useState } from 'react';
 import { Link } from 'react-router';
 import { useProject } from '../../app/projectStore';
 import shell from '../../app/shell.module.css';
@@ -26,6 +26,10 @@ export function RecipePage(props: { recipeId: string }) {
   const rim = useRim();
   const recipe = useRecipe(props.recipeId);
   const [zoneKey, setZoneKey] = useState<string | null>(null);
+  const columns = useRef<(HTMLElement | null)[]>([]);
+  const columnAt = (index: number) => (element: HTMLElement | null) => {
+    columns.current[index] = element;
+  };
   if (!recipe)
     return (
       <main className={shell.page}>
@@ -43,13 +47,20 @@ export function RecipePage(props: { recipeId: string }) {
   const using = plan.slots.flatMap((slot) => slot.options).find((option) => option.option.recipeId === row.id);
   return (
     <main className={styles.layout}>
-      <section className={styles.column} aria-label="Piece and zones">
+      <nav className={styles.jump} aria-label="Parts of the recipe">
+        {(['Piece', 'Layers', 'Steps'] as const).map((part, index) => (
+          <button key={part} type="button" onClick={() => columns.current[index]?.scrollIntoView({ block: 'start' })}>
+            {part}
+          </button>
+        ))}
+      </nav>
+      <section className={styles.column} aria-label="Piece and zones" ref={columnAt(0)}>
         <h2>{row.name}</h2>
         {row.body.pieces.map((piece) => (
           <PieceColumn key={piece.id} piece={piece} recipe={recipe} zone={zone} onZone={setZoneKey} />
         ))}
       </section>
-      <section className={styles.column} aria-label="Layers">
+      <section className={styles.column} aria-label="Layers" ref={columnAt(1)}>
         <h2>{zone ? `${zone.zone.letter} · ${zone.zone.name}` : 'Layers'}</h2>
         <span className="muted">from the material up; every joint is checked</span>
         <Layers recipe={recipe} />
@@ -85,7 +96,7 @@ export function RecipePage(props: { recipeId: string }) {
           </p>
         )}
       </section>
-      <section className={styles.column} aria-label="Steps">
+      <section className={styles.column} aria-label="Steps" ref={columnAt(2)}>
         <Steps recipe={recipe} />
       </section>
     </main>

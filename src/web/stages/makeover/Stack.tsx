@@ -120,7 +120,7 @@ export function Coats(props: { zone: ZonePlan; recipe: RecipeAccess }) {
   const { zone, recipe } = props;
   const { rows } = useProject();
   const entries = recipe.plan.stacks.get(zone.key) ?? [];
-  const entry = entries.find((candidate) => candidate.coats.hiding !== null);
+  const entry = [...entries].reverse().find((candidate) => candidate.coats.hiding !== null);
   const school = recipe.row.body.school ?? rows.project.school;
   const schools: [typeof school, string][] = [
     ['untilHidden', 'until it hides'],

@@ -1,3 +1,4 @@
+import type { Finding } from '@core/kernel/finding';
 import { explainStep } from '@core/plan/explainRecipe';
 import { formatMinutes } from '@core/plan/sentences';
 import { mendings, setbackProblems } from '@core/recipe/setbacks.data';
@@ -50,6 +51,10 @@ export function Steps(props: { recipe: RecipeAccess }) {
     if (step.skipped) return 'left out';
     return minutesOf(step) < 0.5 ? 'a moment' : `${Math.round(minutesOf(step))} min`;
   };
+  /** A warning that an earlier step says in full is said in its first words here; a stop is always said in full. */
+  const saidBefore = (finding: Finding, index: number): boolean =>
+    finding.severity !== 'stop' &&
+    recipe.plan.steps.slice(0, index).some((step) => step.cautions.some((earlier) => earlier.code === finding.code));
   const total = recipe.plan.steps.reduce((sum, step) => sum + minutesOf(step), 0);
   const { difficulty } = recipe.plan;
   const count = recipe.plan.steps.filter((step) => !step.skipped).length;
@@ -83,7 +88,13 @@ export function Steps(props: { recipe: RecipeAccess }) {
               <StepNotes step={step} />
               {open === step.id && <StepEditor step={step} recipe={recipe} />}
               {step.cautions.map((finding) => (
-                <Caution key={finding.code} finding={finding} recipeId={recipe.row.id} recipe={recipe} />
+                <Caution
+                  key={finding.code}
+                  finding={finding}
+                  recipeId={recipe.row.id}
+                  recipe={recipe}
+                  again={saidBefore(finding, index)}
+                />
               ))}
             </div>
           </div>

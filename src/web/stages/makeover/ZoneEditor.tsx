@@ -10,10 +10,10 @@ import { shapeForms } from '@core/surface/shapeForms';
 import { type DetailKind, detailKinds, zoneUses } from '@core/surface/zone';
 import { Button, Checkbox, Select } from 'antd';
 import { useState } from 'react';
+import { FinishField, MaterialField } from '../../app/SurfaceFields';
 import { useRim } from '../../app/useRim';
 import { LabField } from '../../ui/ColorCardPicker';
 import { Choice, LengthField, NumberField, TextField } from '../../ui/fields';
-import { BARE, finishGroups, materialOptions } from './choices';
 import styles from './makeover.module.css';
 import type { RecipeAccess } from './useRecipe';
 
@@ -52,24 +52,12 @@ export function ZoneEditor(props: { zone: ZonePlan; recipe: RecipeAccess }) {
   return (
     <>
       <h3>{zone.zone.letter}, what is there now</h3>
-      <Choice
-        label="Material"
-        value={zone.material.id}
-        options={materialOptions}
-        onChange={(materialId) => set({ materialId })}
+      <MaterialField value={zone.material.id} onChange={(materialId) => set({ materialId })} />
+      <FinishField
+        label="Finish on it"
+        value={isOld ? zone.substrate.id : null}
+        onChange={(finishId) => set({ finishId })}
       />
-      <div className={styles.choice}>
-        <span>Finish on it</span>
-        <Select
-          aria-label="Finish on it"
-          value={isOld ? zone.substrate.id : BARE}
-          showSearch={{ optionFilterProp: 'label' }}
-          onChange={(value) => set({ finishId: value === BARE ? null : value })}
-          options={[{ value: BARE, label: 'none: bare' }, ...finishGroups]}
-          popupMatchSelectWidth={false}
-          virtual={false}
-        />
-      </div>
       {isOld && (
         <Choice
           label="Its sheen"

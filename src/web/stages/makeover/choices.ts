@@ -1,6 +1,4 @@
 import { coatings } from '@core/catalog/coatings';
-import type { Substrate } from '@core/catalog/substrate';
-import { materials, oldFinishes } from '@core/catalog/substrates';
 import { techniques } from '@core/technique';
 import type { Technique } from '@core/technique/technique';
 
@@ -36,21 +34,3 @@ export function coatingsFor(technique: Technique): { value: string; label: strin
     label: coating.name,
   }));
 }
-
-const option = (row: Substrate) => ({ value: row.id, label: row.name });
-
-export const materialOptions = materials.map(option);
-
-/** Old finishes: what one sees first, then what a known product left behind. */
-export const finishGroups: Group[] = [
-  { label: 'Not known what it was', options: oldFinishes.filter((row) => row.productId === null).map(option) },
-  {
-    label: 'A known product',
-    options: oldFinishes
-      .filter((row) => row.productId !== null)
-      .map((row) => ({ value: row.id, label: coatings.get(row.productId ?? '').name })),
-  },
-];
-
-/** Said in a menu for "no finish". */
-export const BARE = 'bare';

@@ -1,0 +1,55 @@
+import { coatings } from '@core/catalog/coatings';
+import type { Substrate } from '@core/catalog/substrate';
+import { materials, oldFinishes } from '@core/catalog/substrates';
+import { Select } from 'antd';
+import { useId } from 'react';
+import { Choice } from '../ui/fields';
+import styles from '../ui/ui.module.css';
+
+const option = (row: Substrate) => ({ value: row.id, label: row.name });
+const materialOptions = materials.map(option);
+const BARE = 'bare';
+
+/** What one sees first, then what a known product left behind. */
+const finishOptions = [
+  { value: BARE, label: 'None: bare' },
+  { label: 'Not known what it was', options: oldFinishes.filter((row) => row.productId === null).map(option) },
+  {
+    label: 'A known product',
+    options: oldFinishes
+      .filter((row) => row.productId !== null)
+      .map((row) => ({ value: row.id, label: coatings.get(row.productId ?? '').name })),
+  },
+];
+
+/** What a piece or a zone is made of. */
+export function MaterialField(props: { value: string; onChange: (materialId: string) => void }) {
+  return <Choice label="Material" value={props.value} options={materialOptions} onChange={props.onChange} />;
+}
+
+/** The finish that lies on it now; null is bare. */
+export function FinishField(props: {
+  label: string;
+  value: string | null;
+  onChange: (finishId: string | null) => void;
+}) {
+  const id = useId();
+  return (
+    <div className={styles.field}>
+      <span>
+        <label htmlFor={id}>{props.label}</label>
+      </span>
+      <Select
+        id={id}
+        aria-label={props.label}
+        value={props.value ?? BARE}
+        showSearch={{ optionFilterProp: 'label' }}
+        onChange={(value) => props.onChange(value === BARE ? null : value)}
+        options={finishOptions}
+        style={{ width: '100%' }}
+        popupMatchSelectWidth={false}
+        virtual={false}
+      />
+    </div>
+  );
+}
