@@ -5,14 +5,6 @@ export interface Climate {
   surfaceC: number | null;
 }
 
-/** What every drying time of the tables holds for. */
-export const tableClimate: Climate = { airC: 21, humidityPercent: 50, surfaceC: null };
-
-/** Saturation vapor pressure in hPa at °C, −40 to 50: 6.1094·exp(17.625 T ÷ (243.04 + T)). Alduchov & Eskridge 1996. */
-export function saturationPressureHPa(celsius: number): number {
-  return 6.1094 * Math.exp((17.625 * celsius) / (243.04 + celsius));
-}
-
 /** Dew point in °C of air at °C and percent humidity (above 0). Alduchov & Eskridge 1996, J. Appl. Meteor. 35:601. */
 export function dewPointC(airC: number, humidityPercent: number): number {
   const gamma = Math.log(humidityPercent / 100) + (17.625 * airC) / (243.04 + airC);

@@ -88,6 +88,8 @@ const sentences: Record<string, (figures: Figures, rim: SentenceRim) => string> 
     `Thinned with water it is a veil, no cover (${f.zone}): the darker ground shows through. Undiluted it covers.`,
   'layer.forbiddenByUse': (f) => `${f.coating} does not last where it is ${f.use} (${f.zone}): ${f.reason}.`,
   'layer.outdoorsIfLabelled': (f) => `${f.coating} outdoors (${f.zone}): only when its label says so.`,
+  'layer.nowhereNearFood': (f) =>
+    `${f.coating} has no place near food or lips (${f.zone}): leave that part bare, or take a clear coat whose label allows food contact after full cure.`,
   'work.impossible': (f) => `${f.technique} is left out (${f.zone}): ${f.reason}.`,
   'primer.tintSaves': (f) =>
     `${f.kind === 'gray' ? 'A gray' : 'A tinted'} ${String(f.primer).toLowerCase()} saves coats: ${f.coats} instead of ${f.instead} of ${String(f.paint).toLowerCase()}.`,

@@ -20,6 +20,7 @@ export interface Candidate {
   color: Lab | null;
   sheen: Sheen;
   coats: number | null;
+  /** Sort order from the bottom up. */
   order: number;
 }
 

@@ -157,6 +157,10 @@ describe('a use', () => {
       expect(codes(plan)).toContain('stop:layer.forbiddenByUse');
     }
   });
+  it('near food refuses what has no place there', () => {
+    expect(codes(used('food', 'aerosolStone'))).toContain('refuse:layer.nowhereNearFood');
+    expect(codes(used('seen', 'aerosolStone'))).not.toContain('refuse:layer.nowhereNearFood');
+  });
   it('a chalkboard gets no clear coat, and is seasoned after three days', () => {
     const plan = used('handled', 'chalkboardPaint');
     expect(layerIds(plan)).toEqual(['chalkboardPaint']);

@@ -9,6 +9,7 @@ import { completeMeasures } from '../surface/furnitureTemplate';
 import { shapeForms } from '../surface/shapeForms';
 import { shapeTexture, type ZoneShape } from '../surface/shapes';
 import { furnitureTemplates } from '../surface/templates';
+import { zone as usualZone } from '../surface/templates/parts';
 import { type Zone, zoneAreaM2 } from '../surface/zone';
 import type { EnteredShape, RecipeBody, RecipePiece, ZoneEdit } from './recipeBody';
 import type { PieceFacts, RecipeContext } from './recipeContext';
@@ -139,23 +140,7 @@ function zonesOf(piece: RecipePiece, findings: Finding[]): Zone[] {
       continue;
     }
     const letter = LETTERS.split('').find((candidate) => !zones.some((zone) => zone.letter === candidate)) ?? '+';
-    zones.push(
-      editedZone(
-        {
-          id: own.id,
-          letter,
-          name: own.name,
-          shape,
-          count: 1,
-          sides: 1,
-          textureFactor: null,
-          detail: 'flat',
-          use: 'handled',
-          included: true,
-        },
-        piece.zoneEdits[own.id],
-      ),
-    );
+    zones.push(editedZone(usualZone(own.id, letter, own.name, shape), piece.zoneEdits[own.id]));
   }
   return zones;
 }

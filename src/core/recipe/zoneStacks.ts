@@ -5,7 +5,7 @@ import type { Lab } from '../color/lab';
 import type { Finding, Fix } from '../kernel/finding';
 import type { Joint } from '../state/joint';
 import type { Sheen, SurfaceState } from '../state/surfaceState';
-import type { Technique, TechniqueValues } from '../technique/technique';
+import type { Technique } from '../technique/technique';
 import { barrierFor, isBroken } from './barriers';
 import { type Candidate, type CandidateWork, chosenCandidates, coversZone, proposedCandidate } from './candidates';
 import { type CoatCount, coatCountFor } from './coatCount';
@@ -19,26 +19,12 @@ import { asksForTopcoat, topcoatFor } from './topcoats';
 import type { ZonePlan } from './zonePlans';
 
 /** A layer of the plan: chosen by the stylist, or proposed because a joint or a use asks for it. */
-export interface PlannedLayer {
-  id: string;
-  origin: 'chosen' | 'proposed';
-  technique: Technique;
-  values: TechniqueValues;
-  coating: Coating;
-  colorCardId: string | null;
-  color: Lab | null;
-  sheen: Sheen;
+export interface PlannedLayer extends Omit<Candidate, 'coats'> {
   supplyKey: string;
-  /** Sort order from the bottom up. */
-  order: number;
 }
 
 /** A work of the plan that lays nothing, with the zones it is done on. */
-export interface PlannedWork {
-  id: string;
-  technique: Technique;
-  values: TechniqueValues;
-  order: number;
+export interface PlannedWork extends CandidateWork {
   zoneKeys: string[];
   waitHours: number;
 }
@@ -127,19 +113,11 @@ class ZoneStacker {
       target: candidate.color,
       use: zone.zone.use,
     });
-    if (!this.shared.layers.has(candidate.id))
-      this.shared.layers.set(candidate.id, {
-        id: candidate.id,
-        origin: candidate.origin,
-        technique,
-        values,
-        coating,
-        colorCardId: candidate.colorCardId,
-        color: colorLaid(candidate, below.color, coats.coats),
-        sheen: candidate.sheen,
-        supplyKey: key,
-        order: candidate.order,
-      });
+    if (!this.shared.layers.has(candidate.id)) {
+      const { coats: _asked, ...layer } = candidate;
+      const color = colorLaid(candidate, below.color, coats.coats);
+      this.shared.layers.set(candidate.id, { ...layer, color, supplyKey: key });
+    }
     // Absorption belongs to the first layer alone: a primer, when there is one, takes it.
     const absorption =
       this.entries.length === 0
@@ -185,6 +163,8 @@ class ZoneStacker {
     const { zone } = this;
     const where = { kind: 'layer', id: candidate.id } as const;
     const figures = { coating: candidate.coating.name, zone: zone.zone.name };
+    if (zone.zone.use === 'food' && candidate.coating.foodUse === 'nowhereNear')
+      this.find('layer.nowhereNearFood', 'refuse', where, figures);
     if (zone.zone.use === 'outdoors' && candidate.coating.outdoors === 'no')
       this.find('layer.notOutdoors', 'warn', where, figures);
     if (zone.zone.use === 'outdoors' && candidate.coating.outdoors === 'ifLabelled')

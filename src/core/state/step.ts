@@ -57,8 +57,11 @@ export interface Step {
   batchKey: string | null;
   place: Place;
   limits: WeatherLimits | null;
-  /** Drying place taken after the step until it may be handled: hours and footprint in m². */
-  drying: { untilHours: number; footprintM2: number } | null;
+  /**
+   * Drying after the step, in the air of the project: dry to touch, may be handled, fully cured; and the drying place
+   * it takes until it may be handled, m².
+   */
+  drying: { touchHours: number; untilHours: number; cureDays: number; footprintM2: number } | null;
   potLifeHours: number | null;
   supplies: { supplyKey: string; amount: number }[];
   tools: string[];

@@ -24,7 +24,7 @@ export function sprayedAmount(input: QuantityInput): number {
 
 /** The share of a zone that a partial technique reaches, as a parameter in percent. */
 export function shareParameter(standard: number, label = 'Reaches, % of the zone'): TechniqueParameter {
-  return { id: 'sharePercent', label, unit: 'percent', standard, minimum: 1, maximum: 100 };
+  return { id: 'sharePercent', label, standard, minimum: 1, maximum: 100 };
 }
 
 export const shareOf = (values: TechniqueValues): number => (values.sharePercent ?? 100) / 100;

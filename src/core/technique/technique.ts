@@ -25,7 +25,6 @@ export interface QuantityInput {
 export interface TechniqueParameter {
   id: string;
   label: string;
-  unit: 'percent' | 'parts';
   standard: number;
   minimum: number;
   maximum: number;

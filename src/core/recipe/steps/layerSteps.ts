@@ -1,3 +1,4 @@
+import { cureFactor } from '../../calendar/climate';
 import { coatings } from '../../catalog/coatings';
 import type { AllowedInterval } from '../../state/joint';
 import type { Place, Step } from '../../state/step';
@@ -144,7 +145,11 @@ class LayerSteps {
       place: placeOf(layer),
       limits: coating.limits,
       drying: {
+        touchHours: book.drying(coating.touchHours.usual, isWaterborne(layer)),
         untilHours: this.handleHours,
+        cureDays:
+          book.number(`coating.${coating.id}.fullCureDays`, this.scopes) *
+          cureFactor(book.climate, isWaterborne(layer)),
         footprintM2: Math.max(0.1, here.reduce((sum, { zone }) => sum + zone.projectedAreaM2 * zone.pieceCount, 0) / 4),
       },
       potLifeHours: coating.mixedLifeHours ?? technique.mixedLifeHours,

@@ -51,6 +51,9 @@ export function Steps(props: { recipe: RecipeAccess }) {
     if (step.skipped) return 'left out';
     return minutesOf(step) < 0.5 ? 'a moment' : `${Math.round(minutesOf(step))} min`;
   };
+  const isLastCoat = (step: Step, index: number): boolean =>
+    step.kind === 'coat' &&
+    !recipe.plan.steps.slice(index + 1).some((later) => later.kind === 'coat' && later.layerId === step.layerId);
   /** A warning that an earlier step says in full is said in its first words here; a stop is always said in full. */
   const saidBefore = (finding: Finding, index: number): boolean =>
     finding.severity !== 'stop' &&
@@ -85,7 +88,7 @@ export function Steps(props: { recipe: RecipeAccess }) {
                   {shown(step)}
                 </button>
               </time>
-              <StepNotes step={step} />
+              <StepNotes step={step} isLastCoat={isLastCoat(step, index)} />
               {open === step.id && <StepEditor step={step} recipe={recipe} />}
               {step.cautions.map((finding) => (
                 <Caution
@@ -106,10 +109,10 @@ export function Steps(props: { recipe: RecipeAccess }) {
 }
 
 /** What is to be known of a step in small print: how, the mix, the weather. */
-function StepNotes(props: { step: Step }) {
+function StepNotes(props: { step: Step; isLastCoat: boolean }) {
   const rim = useRim();
   const { step } = props;
-  const { limits, mix } = step;
+  const { limits, mix, drying } = step;
   const notes = [
     step.overruled.length > 0 ? 'your own figures' : '',
     mix
@@ -118,6 +121,12 @@ function StepNotes(props: { step: Step }) {
         ? `mixed, it keeps ${hourWords(step.potLifeHours)}`
         : '',
     step.hint,
+    drying && props.isLastCoat
+      ? `dry to touch after ${hourWords(drying.touchHours)}, handle after ${hourWords(drying.untilHours)}, full cure ${Math.round(drying.cureDays)} days`
+      : '',
+    limits?.dewSpreadC != null && step.place !== 'outdoors'
+      ? `the surface at least ${rim.units === 'us' ? `${Math.round(limits.dewSpreadC * 18) / 10} °F` : `${limits.dewSpreadC} °C`} over the dew point`
+      : '',
     limits && step.place === 'outdoors'
       ? `outdoors, ${temperatureWords(limits.minimumC, rim.units)} to ${temperatureWords(limits.maximumC, rim.units)}, under ${limits.maximumHumidity} % humidity`
       : '',
