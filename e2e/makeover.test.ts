@@ -217,6 +217,22 @@ describe('across pieces', () => {
     await person.saved();
   });
 
+  it('one recipe covers another find too, which gets its own makeover on the board', async () => {
+    await open('Lamps in black');
+    await person.choose('Cover another find too', 'Gilt frame');
+    await person.seeText('Take this piece out of the recipe');
+    await person.saved();
+    await person.goto(`${euporia.address}/p/${attic}/compare`);
+    await person.see('//*[@data-chip and starts-with(@aria-label, "Makeover: Gilt frame")]');
+    await open('Lamps in black');
+    expect(await sectionText('Piece and zones')).toContain('2A');
+    await person.click(
+      '(//section[@aria-label="Piece and zones"]//button[contains(., "Take this piece out of the recipe")])[2]',
+    );
+    await person.notText('Take this piece out of the recipe');
+    await person.saved();
+  });
+
   it('labels are ready to print: lids, bags, numbered parts', async () => {
     await person.goto(`${euporia.address}/p/${attic}/makeover`);
     await person.press('Labels to print');

@@ -331,3 +331,41 @@ describe('a change', () => {
     for (const table of tableNames) expect(Array.isArray(empty[table])).toBe(true);
   });
 });
+
+describe('one recipe for several finds', () => {
+  const stray = find(uuid(70), 300, { name: 'Stray frame' });
+  const withStray = () => ({ ...small(), finds: [...small().finds, stray] });
+  const covering = (rowsBefore: ProjectRows, change: object = {}) => {
+    const body = rowsBefore.recipes[0]?.body;
+    const [piece] = recipe(uuid(71), stray, 'chalk', CARD).body.pieces;
+    return {
+      recipeId: RECIPE,
+      findId: stray.id,
+      body: { ...body, pieces: [...(body?.pieces ?? []), { ...piece, id: uuid(72) }] },
+      option: option(uuid(73), SLOT, 'makeover', { parts: [part(stray.id)], recipeId: RECIPE }),
+      ...change,
+    };
+  };
+  it('covers the other find and gives it a makeover that shares the sessions', () => {
+    const start = withStray();
+    const { rows: after } = run(start, 'coverFind', covering(start));
+    if (!after) throw new Error('refused');
+    expect(after.recipes[0]?.body.pieces.map((piece) => piece.findId)).toEqual([FIND, stray.id]);
+    const plan = computePlan(after, AS_OF);
+    const [first, second] = [OPTION, uuid(73)].map((id) =>
+      plan.slots.flatMap((entry) => entry.options).find((entry) => entry.option.id === id),
+    );
+    expect(second?.footprint.recipe).toBe(first?.footprint.recipe);
+    expect([...(second?.footprint.needs.keys() ?? [])]).toContain(`chalk|${CARD}|matt`);
+  });
+  it('refuses what is not there, or a body that leaves the find out', () => {
+    const start = withStray();
+    const field = (change: object) => outcomeOf(start, 'coverFind', covering(start, change)).refused?.field;
+    expect(field({ recipeId: uuid(99) })).toBe('recipeId');
+    expect(field({ findId: uuid(99) })).toBe('findId');
+    expect(field({ body: start.recipes[0]?.body })).toBe('body.pieces');
+    expect(field({ option: option(uuid(73), SLOT, 'makeover', { parts: [part(FIND)], recipeId: RECIPE }) })).toBe(
+      'option',
+    );
+  });
+});

@@ -1,5 +1,6 @@
 import { createRegistry } from '@core/kernel/registry';
 import { sameValue } from '@core/kernel/sameValue';
+import type { ProjectRows } from '@core/plan/rows';
 import { supplyKey } from '@core/recipe/supplyKey';
 import { z } from 'zod';
 import { id, wholeNumber } from '../accept';
@@ -110,6 +111,45 @@ const removeOption = defineCommand({
 });
 
 /** A new way to fill a slot, with whatever is new about it: the find, the offer, the recipe, the color. */
+/** The borrowed piece among some finds whose owner was not asked yet: nothing borrowed is altered before. */
+function lentPiece(rows: ProjectRows, findIds: readonly (string | null)[]) {
+  return findIds
+    .map((findId) => rows.finds.find((row) => row.id === findId)?.pieceId)
+    .map((pieceId) => rows.pieces.find((piece) => piece.id === pieceId))
+    .find((piece) => piece && piece.borrowedFrom !== '' && !piece.mayAlter);
+}
+
+/** One recipe for one more find: strays sprayed one color. Its makeover for a slot comes along, when it has one. */
+const coverFind = defineCommand({
+  kind: 'coverFind',
+  title: 'Covered by the same recipe',
+  payload: z.strictObject({
+    recipeId: id,
+    findId: id,
+    body: tableSchemas.recipes.shape.body,
+    option: tableSchemas.options.nullable(),
+  }),
+  decide: (rows, payload) => {
+    const { recipeId, findId, body, option } = payload;
+    if (!rows.recipes.some((row) => row.id === recipeId))
+      return refuse('recipeId', recipeId, 'a recipe of this project');
+    if (!rows.finds.some((row) => row.id === findId)) return refuse('findId', findId, 'a find of this project');
+    if (!body.pieces.some((piece) => piece.findId === findId))
+      return refuse('body.pieces', findId, 'a body that covers this find');
+    const lent = lentPiece(rows, [findId]);
+    if (lent) return refuse('findId', lent.name, `a piece of ours, or one that ${lent.borrowedFrom} lets us alter`);
+    const changes: RowChange[] = [update('recipes', recipeId, { body })];
+    if (option) {
+      if (!rows.slots.some((slot) => slot.id === option.slotId))
+        return refuse('option.slotId', option.slotId, 'a slot of this project');
+      if (option.recipeId !== recipeId || !option.parts.every((part) => part.findId === findId))
+        return refuse('option', option.id, 'a makeover of this find by this recipe');
+      changes.push(insert('options', option));
+    }
+    return changes;
+  },
+});
+
 const addOption = defineCommand({
   kind: 'addOption',
   title: 'Option added',
@@ -131,11 +171,10 @@ const addOption = defineCommand({
         return refuse('option.parts', part.offerId, 'an offer of this project');
     }
     if (option.recipeId !== null) {
-      // Nothing borrowed is altered before its owner was asked.
-      const lent = option.parts
-        .map((part) => rows.finds.find((row) => row.id === part.findId)?.pieceId)
-        .map((pieceId) => rows.pieces.find((piece) => piece.id === pieceId))
-        .find((piece) => piece && piece.borrowedFrom !== '' && !piece.mayAlter);
+      const lent = lentPiece(
+        rows,
+        option.parts.map((part) => part.findId),
+      );
       if (lent)
         return refuse('option.parts', lent.name, `a piece of ours, or one that ${lent.borrowedFrom} lets us alter`);
     }
@@ -325,6 +364,7 @@ const definitions = [
   editFind,
   removeFind,
   addOption,
+  coverFind,
   editCommand('editOption', 'options', 'Option changed'),
   removeOption,
   editCommand('editOffer', 'offers', 'Offer changed'),

@@ -71,6 +71,17 @@ export function makeoverOption(
   };
 }
 
+/** One recipe for one more find: its piece in the recipe, and its makeover for the slot it is thought for. */
+export function coveredFind(recipe: RecipeRow, find: FindRow, slotId: string | null): PayloadOf<'coverFind'> {
+  const [piece] = recipeFor(find.id, find.templateId, find.measures, newId()).pieces;
+  return {
+    recipeId: recipe.id,
+    findId: find.id,
+    body: { ...recipe.body, pieces: piece ? [...recipe.body.pieces, piece] : recipe.body.pieces },
+    option: slotId === null ? null : optionRow(slotId, 'makeover', onePiece(find.id), recipe.id),
+  };
+}
+
 /** Something sold new. */
 export function buyNewOption(
   slotId: string,

@@ -38,7 +38,8 @@ export function Caution(props: {
     <div className={styles.caution} data-severity={finding.severity}>
       {finding.severity === 'refuse' && <b>Refused. </b>}
       {finding.severity === 'stop' && <b>Stop. </b>}
-      {sentence} {rule && <SourceTag>{sourceTag(rule.source)}</SourceTag>}
+      {sentence} {rule && finding.severity === 'stop' && 'Local codes and licensed practice come first. '}
+      {rule && <SourceTag>{sourceTag(rule.source)}</SourceTag>}
       {finding.severity === 'stop' && <Acknowledgment finding={finding} recipeId={props.recipeId} />}
       {finding.fix && <FixButtons fix={finding.fix} recipe={recipe} />}
       {recipe && isRepairable(finding) && <Repairs finding={finding} recipe={recipe} />}

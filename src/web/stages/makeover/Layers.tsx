@@ -12,6 +12,7 @@ import { Choice, NumberField } from '../../ui/fields';
 import { coatingsFor, techniqueGroups } from './choices';
 import styles from './makeover.module.css';
 import type { RecipeAccess } from './useRecipe';
+import { zoneMark } from './zoneMark';
 
 /** A new layer in a technique: its first coating, the color of the layer below where it takes one. */
 function layerIn(techniqueId: string, like: ChosenLayer | undefined): ChosenLayer {
@@ -219,7 +220,7 @@ function LayerEditor(props: { layer: ChosenLayer; recipe: RecipeAccess }) {
                 setCovered(event.target.checked ? [...covered, zone.key] : covered.filter((key) => key !== zone.key))
               }
             >
-              {zone.zone.letter}
+              {zoneMark(recipe.row.body, zone)}
             </Checkbox>
           ))}
         </fieldset>

@@ -11,10 +11,12 @@ import { useRim } from '../../app/useRim';
 import { areaWords } from '../../app/words';
 import { LengthField, NumberField } from '../../ui/fields';
 import { PieceDrawing } from '../../ui/PieceDrawing';
+import { LeavePiece } from './MorePieces';
 import styles from './makeover.module.css';
 import { SurfaceTests } from './SurfaceTests';
 import type { RecipeAccess } from './useRecipe';
 import { ZoneEditor } from './ZoneEditor';
+import { zoneMark } from './zoneMark';
 
 /** The color of a zone after its last layer, or as it is now. */
 export function finalColor(plan: RecipePlan | undefined, key: string): Lab | null {
@@ -113,7 +115,7 @@ export function PieceColumn(props: {
             aria-pressed={entry.key === zone?.key}
             onClick={() => props.onZone(entry.key)}
           >
-            <b>{entry.zone.letter}</b>
+            <b>{zoneMark(recipe.row.body, entry)}</b>
             <span>
               {color && <i className={styles.dot} style={{ background: hexFromLab(color) }} />}
               {entry.zone.included ? entry.zone.name : <s>{entry.zone.name}</s>}
@@ -127,6 +129,7 @@ export function PieceColumn(props: {
       </Button>
       {zone && zone.pieceId === piece.id && <ZoneEditor key={zone.key} zone={zone} recipe={recipe} />}
       <SurfaceTests piece={piece} recipe={recipe} />
+      <LeavePiece pieceId={piece.id} recipe={recipe} />
     </>
   );
 }

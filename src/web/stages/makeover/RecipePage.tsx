@@ -11,6 +11,7 @@ import { Empty } from '../../ui/basics';
 import { DoneBox } from './DoneBox';
 import { Findings } from './Findings';
 import { Layers } from './Layers';
+import { MorePieces } from './MorePieces';
 import styles from './makeover.module.css';
 import { PieceColumn } from './PieceColumn';
 import { Coats, Stack } from './Stack';
@@ -59,6 +60,7 @@ export function RecipePage(props: { recipeId: string }) {
         {row.body.pieces.map((piece) => (
           <PieceColumn key={piece.id} piece={piece} recipe={recipe} zone={zone} onZone={setZoneKey} />
         ))}
+        <MorePieces recipe={recipe} />
       </section>
       <section className={styles.column} aria-label="Layers" ref={columnAt(1)}>
         <h2>{zone ? `${zone.zone.letter} · ${zone.zone.name}` : 'Layers'}</h2>
