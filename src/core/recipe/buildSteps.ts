@@ -2,12 +2,12 @@ import type { Finding } from '../kernel/finding';
 import type { Step } from '../state/step';
 import type { RecipeBody } from './recipeBody';
 import type { RecipeContext } from './recipeContext';
+import type { ZoneStacks } from './stack';
 import { layerSteps } from './steps/layerSteps';
 import { hardwareOf, prepareSteps } from './steps/prepareSteps';
 import { type RunShare, type SideNeed, StepBook } from './steps/stepBook';
 import { weatherFindings } from './steps/weatherFindings';
 import type { ZonePlan } from './zonePlans';
-import type { ZoneStacks } from './zoneStacks';
 
 export interface BuiltSteps {
   steps: Step[];

@@ -10,9 +10,10 @@ import { lessonFindings } from './lessons';
 import type { RecipeBody } from './recipeBody';
 import type { RecipeContext } from './recipeContext';
 import { safetyFactsOf } from './safetyFacts';
+import type { PlannedLayer, PlannedWork, StackEntry } from './stack';
 import type { RunShare } from './steps/stepBook';
 import { type ZonePlan, zonePlansOf } from './zonePlans';
-import { type PlannedLayer, type PlannedWork, type StackEntry, zoneStacksOf } from './zoneStacks';
+import { zoneStacksOf } from './zoneStacks';
 
 /** What one piece of a find takes in a recipe: supplies and hands-on run minutes (without overhead). */
 export interface PieceTake {

@@ -1,5 +1,5 @@
+import type { ZoneStacks } from './stack';
 import type { ZonePlan } from './zonePlans';
-import type { ZoneStacks } from './zoneStacks';
 
 /** What a recipe asks of a hand: 1 a first piece, 2 practice, 3 a steady hand and patience; and why. */
 export interface Difficulty {

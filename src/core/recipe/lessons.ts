@@ -2,8 +2,8 @@ import { substrates } from '../catalog/substrates';
 import type { Finding } from '../kernel/finding';
 import type { RecipeContext } from './recipeContext';
 import { mendings } from './setbacks.data';
+import type { PlannedLayer } from './stack';
 import type { ZonePlan } from './zonePlans';
-import type { PlannedLayer } from './zoneStacks';
 
 /** What went wrong before with the same coating on the same surface, said once for each layer and problem. */
 export function lessonFindings(

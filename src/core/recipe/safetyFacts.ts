@@ -4,8 +4,8 @@ import { completeMeasures } from '../surface/furnitureTemplate';
 import { furnitureTemplates } from '../surface/templates';
 import type { RecipeBody } from './recipeBody';
 import type { PieceFacts, RecipeContext } from './recipeContext';
+import type { PlannedLayer } from './stack';
 import type { ZonePlan } from './zonePlans';
-import type { PlannedLayer } from './zoneStacks';
 
 /** The neutral record that cautions look at, for each piece of a recipe. */
 export function safetyFactsOf(

@@ -2,15 +2,17 @@ import { cureFactor } from '../../calendar/climate';
 import { coatings } from '../../catalog/coatings';
 import type { AllowedInterval } from '../../state/joint';
 import type { Place, Step } from '../../state/step';
-import { cleanUpKey, laborKey, techniques } from '../../technique';
+import { cleanUpKey, laborKey } from '../../technique';
 import type { Technique } from '../../technique/technique';
 import type { Setback } from '../recipeBody';
 import { mendings } from '../setbacks.data';
+import type { PlannedLayer, StackEntry, ZoneStacks } from '../stack';
 import { supplyKey } from '../supplyKey';
 import type { ZonePlan } from '../zonePlans';
-import type { PlannedLayer, PlannedWork, StackEntry, ZoneStacks } from '../zoneStacks';
+import { mendingPrimer } from './mendingPrimer';
 import { prepare } from './prepareSteps';
 import { openInterval, type StepBook } from './stepBook';
+import { workStep } from './workStep';
 
 interface LaidOn {
   zone: ZonePlan;
@@ -205,7 +207,7 @@ class LayerSteps {
       if (step) step.kind = 'mend';
     }
     const primer = mending.primerId === null ? undefined : coatings.find(mending.primerId);
-    if (primer) this.mendingPrimer(setback, primer.id, zones);
+    if (primer) mendingPrimer(book, setback, primer, zones);
     let after = book.afterLast();
     let last = failedStepId;
     for (let coat = mending.repeats === 'layer' ? 1 : setback.coat; coat <= setback.coat; coat += 1) {
@@ -213,35 +215,6 @@ class LayerSteps {
       after = [{ stepId: last, allowed: this.recoatIntervals }];
     }
     return last;
-  }
-
-  private mendingPrimer(setback: Setback, primerId: string, zones: readonly ZonePlan[]): void {
-    const { book } = this;
-    const primer = coatings.get(primerId);
-    const id = `mend:${setback.id}:primer`;
-    const key = supplyKey(primer.id, null, primer.sheens[0] ?? 'matt');
-    const rateKey = laborKey(techniques.get(primer.techniqueId).rate);
-    const rate = book.number(rateKey);
-    const spread = book.number(`coating.${primer.id}.spreadingRateM2PerL`);
-    const loss = 1 + book.number(`coating.${primer.id}.lossPercent`) / 100;
-    book.next(
-      {
-        id,
-        kind: 'mend',
-        title: `${primer.name} over what failed`,
-        zoneKeys: zones.map((zone) => zone.key),
-        setUpMinutes: book.number('session.setUpMinutes'),
-        runMinutes: book.run(id, zones, rateKey, (zone) => zone.areaM2 * rate),
-        cleanUpMinutes: book.number(cleanUpKey(primer)),
-        limits: primer.limits,
-        place: 'ventilated',
-        supplies: [
-          { supplyKey: key, amount: book.take(id, zones, key, (zone) => (zone.areaM2 / spread) * 1000 * loss) },
-        ],
-        tools: ['brush'],
-      },
-      book.drying(primer.recoatHours.usual, primer.cleanUp === 'water'),
-    );
   }
 
   /** All steps of the layer; gives the step that the next layer follows. */
@@ -307,40 +280,6 @@ class LayerSteps {
     }
     return last;
   }
-}
-
-/** A work that lays nothing: rubbing through a layer. */
-function workStep(
-  book: StepBook,
-  work: PlannedWork,
-  worked: readonly ZonePlan[],
-  below: { stepId: string; layer: PlannedLayer } | null,
-): string {
-  const id = `work:${work.id}`;
-  const zones = worked.filter((zone) => work.zoneKeys.includes(zone.key));
-  const rateKey = laborKey(work.technique.rate);
-  const reach = work.technique.reach(work.values);
-  const rate = book.number(rateKey);
-  // A rubbed edge takes the walk around the zone, however little of it is reached.
-  const runMinutes = book.run(id, zones, rateKey, (zone) => zone.areaM2 * rate * Math.max(reach, 0.25));
-  book.add({
-    id,
-    kind: 'work',
-    title: work.technique.name,
-    hint: work.technique.remark,
-    zoneKeys: zones.map((zone) => zone.key),
-    layerId: work.id,
-    runMinutes,
-    tools: [...work.technique.toolIds],
-    supplies: work.technique.extras.map((extra) => {
-      const key = supplyKey(extra.kindId, null, null);
-      return { supplyKey: key, amount: book.take(id, zones, key, (zone) => zone.areaM2 * extra.perM2 * reach) };
-    }),
-    after: below
-      ? [{ stepId: below.stepId, allowed: openInterval(book.drying(work.waitHours, true)) }]
-      : book.afterLast(),
-  });
-  return id;
 }
 
 /** The steps of all layers and works from the bottom up; gives the last one with its layer. */

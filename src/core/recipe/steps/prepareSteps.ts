@@ -5,9 +5,9 @@ import { type PreparationKind, preparationKinds } from '../../state/preparation'
 import { completeMeasures } from '../../surface/furnitureTemplate';
 import { furnitureTemplates } from '../../surface/templates';
 import { zoneEdgeM } from '../../surface/zone';
+import type { ZoneStacks } from '../stack';
 import { supplyKey } from '../supplyKey';
 import type { ZonePlan } from '../zonePlans';
-import type { ZoneStacks } from '../zoneStacks';
 import type { StepBook } from './stepBook';
 
 /** Minutes of a test patch, and the hours until tape is pulled off it (common practice, from memory). */

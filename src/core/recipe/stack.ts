@@ -1,0 +1,49 @@
+import type { Coating } from '../catalog/coating';
+import type { Finding } from '../kernel/finding';
+import type { Joint } from '../state/joint';
+import type { SurfaceState } from '../state/surfaceState';
+import type { Technique } from '../technique/technique';
+import type { Candidate, CandidateWork } from './candidates';
+import type { CoatCount } from './coatCount';
+
+/** A layer of the plan: chosen by the stylist, or proposed because a joint or a use asks for it. */
+export interface PlannedLayer extends Omit<Candidate, 'coats'> {
+  supplyKey: string;
+}
+
+/** A work of the plan that lays nothing, with the zones it is done on. */
+export interface PlannedWork extends CandidateWork {
+  zoneKeys: string[];
+  waitHours: number;
+}
+
+/** One layer on one zone: the joint below it, its coats, what it takes of one piece, the state it leaves. */
+export interface StackEntry {
+  layerId: string;
+  joint: Joint;
+  coats: CoatCount;
+  /** What comes out of the can, in the coating's unit. */
+  amount: number;
+  /** Water that a mix takes beside it, mL. */
+  waterMl: number;
+  absorption: number;
+  /** Area that the technique reaches, projected and with its texture, m². */
+  reachedM2: { projected: number; textured: number };
+  below: SurfaceState;
+  leaves: SurfaceState;
+}
+
+export interface ZoneStacks {
+  layers: PlannedLayer[];
+  works: PlannedWork[];
+  stacks: Map<string, StackEntry[]>;
+  findings: Finding[];
+}
+
+/** The assumption that a layer's spreading rate stands under. */
+export function spreadingRateKey(coating: Coating, technique: Technique): string {
+  return (
+    technique.spreadingRateKey ??
+    `coating.${coating.id}.${coating.unit === 'can' ? 'spreadingRateM2PerCan' : 'spreadingRateM2PerL'}`
+  );
+}

@@ -1,0 +1,289 @@
+import type { Coating } from '../catalog/coating';
+import { coatings } from '../catalog/coatings';
+import { useDemands } from '../catalog/uses.data';
+import { mixLab } from '../color/lab';
+import type { Finding, Fix } from '../kernel/finding';
+import type { Joint } from '../state/joint';
+import type { Sheen } from '../state/surfaceState';
+import { barrierFor, isBroken } from './barriers';
+import { type Candidate, type CandidateWork, proposedCandidate } from './candidates';
+import { coatCountFor } from './coatCount';
+import { decisiveJoint, type Exposed, uppermost } from './exposed';
+import { colorLaid, stateAfter } from './laidState';
+import type { RecipeBody } from './recipeBody';
+import type { RecipeContext } from './recipeContext';
+import { type PlannedLayer, type PlannedWork, type StackEntry, spreadingRateKey } from './stack';
+import { supplyKey } from './supplyKey';
+import { tintOffer } from './tintedPrimer';
+import { asksForTopcoat, topcoatFor } from './topcoats';
+import type { ZonePlan } from './zonePlans';
+
+/** A surface lighter than this step up counts as the same: a stain may be a shade lighter than what is there. */
+const LIGHTER_L = 3;
+
+/** What the zones of a recipe have in common. */
+export interface Shared {
+  layers: Map<string, PlannedLayer>;
+  works: Map<string, PlannedWork>;
+  findings: Finding[];
+}
+
+/** Stacks layers on one zone; what is found goes to the shared lists. */
+export class ZoneStacker {
+  readonly entries: StackEntry[] = [];
+  exposed: Exposed;
+  /** Coatings that lie open at the end, each asking for its own protection. */
+  open: Coating[] = [];
+
+  private readonly zone: ZonePlan;
+  private readonly body: RecipeBody;
+  private readonly context: RecipeContext;
+  private readonly shared: Shared;
+
+  constructor(zone: ZonePlan, body: RecipeBody, context: RecipeContext, shared: Shared) {
+    this.zone = zone;
+    this.body = body;
+    this.context = context;
+    this.shared = shared;
+    this.exposed = [zone.present];
+  }
+
+  private find(
+    code: string,
+    severity: Finding['severity'],
+    where: Finding['where'],
+    figures: Finding['figures'],
+    fix?: Fix,
+  ) {
+    this.shared.findings.push({ code, severity, where, figures, ...(fix ? { fix } : {}) });
+  }
+
+  jointOf(candidate: Candidate): Joint {
+    const { coating, technique, sheen, color } = candidate;
+    return decisiveJoint(this.exposed, { coating, technique, sheen, color, noSand: this.zone.noSand });
+  }
+
+  lay(candidate: Candidate, joint: Joint): void {
+    const { zone, context, body } = this;
+    const { coating, technique, values } = candidate;
+    const below = uppermost(this.exposed);
+    const key = supplyKey(coating.id, candidate.colorCardId, candidate.sheen);
+    const coats = coatCountFor({
+      coating,
+      technique,
+      overruled: candidate.coats,
+      school: body.school ?? context.school,
+      labelCoats: body.labelCoats,
+      eye: context.eye,
+      under: below.color,
+      target: candidate.color,
+      use: zone.zone.use,
+    });
+    if (!this.shared.layers.has(candidate.id)) {
+      const { coats: _asked, ...layer } = candidate;
+      const color = colorLaid(candidate, below.color, coats.coats);
+      this.shared.layers.set(candidate.id, { ...layer, color, supplyKey: key });
+    }
+    // Absorption belongs to the first layer alone: a primer, when there is one, takes it.
+    const absorption =
+      this.entries.length === 0
+        ? context.assumptions.number(
+            `substrate.${zone.present.origin === 'material' ? zone.material.id : zone.substrate.id}.absorption`,
+          )
+        : 1;
+    const reach = technique.reach(values);
+    const scopes = [`supply:${key}`];
+    const put = technique.quantity(
+      {
+        projectedAreaM2: zone.projectedAreaM2 * reach,
+        texture: zone.texture,
+        absorption,
+        coats: coats.coats,
+        spreadingRate: context.assumptions.number(spreadingRateKey(coating, technique), scopes),
+        lossPercent:
+          coating.unit === 'mL' ? context.assumptions.number(`coating.${coating.id}.lossPercent`, scopes) : 0,
+        detail: zone.zone.detail,
+      },
+      values,
+    );
+    const amount = put * technique.paintShare(values);
+    const leaves = stateAfter(candidate, below, coats.coats);
+    this.entries.push({
+      layerId: candidate.id,
+      joint,
+      coats,
+      amount,
+      waterMl: put - amount,
+      absorption,
+      reachedM2: { projected: zone.projectedAreaM2 * reach, textured: zone.areaM2 * reach },
+      below,
+      leaves,
+    });
+    this.exposed = technique.partial ? [...this.exposed, leaves] : [leaves];
+    this.open = technique.partial ? [...this.open, coating] : [coating];
+    this.checkUse(candidate);
+  }
+
+  /** What a use forbids of a layer. */
+  private checkUse(candidate: Candidate): void {
+    const { zone } = this;
+    const where = { kind: 'layer', id: candidate.id } as const;
+    const figures = { coating: candidate.coating.name, zone: zone.zone.name };
+    if (zone.zone.use === 'food' && candidate.coating.foodUse === 'nowhereNear')
+      this.find('layer.nowhereNearFood', 'refuse', where, figures);
+    if (zone.zone.use === 'outdoors' && candidate.coating.outdoors === 'no')
+      this.find('layer.notOutdoors', 'warn', where, figures);
+    if (zone.zone.use === 'outdoors' && candidate.coating.outdoors === 'ifLabelled')
+      this.find('layer.outdoorsIfLabelled', 'note', where, figures);
+    for (const forbidden of useDemands[zone.zone.use].forbids)
+      if (forbidden.groups.includes(candidate.coating.group))
+        this.find('layer.forbiddenByUse', 'stop', where, {
+          ...figures,
+          use: useDemands[zone.zone.use].name,
+          reason: forbidden.reason,
+        });
+  }
+
+  /** A stain, glaze or dark wax cannot lighten: refused with the nearest thing that works. A wash is only a veil. */
+  private checkLightening(candidate: Candidate): void {
+    const under = uppermost(this.exposed).color;
+    if (!under || !candidate.color || candidate.technique.opacity(candidate.coating, candidate.values) === null) return;
+    if (candidate.color.L <= under.L + LIGHTER_L) return;
+    const where = { kind: 'layer', id: candidate.id } as const;
+    const figures = { coating: candidate.coating.name, zone: this.zone.zone.name };
+    if (candidate.coating.role === 'translucent')
+      this.find('layer.cannotLighten', 'refuse', where, figures, {
+        kind: 'replaceCoating',
+        layerId: candidate.id,
+        coatingId: 'mineralPaint',
+      });
+    else this.find('layer.veilOnly', 'note', where, figures);
+  }
+
+  layChosen(candidate: Candidate): void {
+    const { zone, body, context } = this;
+    this.checkLightening(candidate);
+    let joint = this.jointOf(candidate);
+    // The school "clean, sand, prime" puts a primer under every paint; the other only where a joint asks for it.
+    const bySchool =
+      context.preparation === 'cleanSandPrime' &&
+      this.entries.length === 0 &&
+      candidate.coating.role === 'paint' &&
+      candidate.technique.mixedLifeHours === null;
+    let primer: Candidate | null = null;
+    if (joint.verdict === 'barrierPrimer' || (bySchool && joint.verdict !== 'never')) {
+      const coating = barrierFor(zone, this.exposed, joint, candidate);
+      const proposal = coating ? `primer:${coating.id}@${candidate.id}` : null;
+      if (coating && proposal && !body.dropped.includes(proposal)) {
+        const tint = context.colorCards.get(body.primerTints[proposal] ?? '') ?? null;
+        primer = proposedCandidate(proposal, coating, candidate.order - 1, coating.sheens[0] ?? 'matt', tint);
+        this.lay(primer, this.jointOf(primer));
+        joint = this.jointOf(candidate);
+      } else this.reportBroken(candidate, joint, coating, proposal);
+    } else this.reportBroken(candidate, joint, null, null);
+    if (joint.verdict === 'notKnown')
+      this.find(
+        'joint.notKnown',
+        'warn',
+        { kind: 'joint', id: `${zone.key}|${candidate.id}` },
+        { zone: zone.zone.name, coating: candidate.coating.name, surface: zone.substrate.name },
+      );
+    this.lay(candidate, joint);
+    this.offerTint(primer, candidate);
+  }
+
+  private reportBroken(candidate: Candidate, joint: Joint, barrier: Coating | null, proposal: string | null): void {
+    if (!isBroken(joint)) return;
+    const below = uppermost(this.exposed);
+    const surface = (below.productId && coatings.find(below.productId)?.name) || this.zone.substrate.name;
+    this.find(
+      joint.verdict === 'never' ? 'joint.never' : 'joint.wouldPeel',
+      joint.verdict === 'never' ? 'refuse' : 'stop',
+      { kind: 'joint', id: `${this.zone.key}|${candidate.id}` },
+      {
+        zone: this.zone.zone.name,
+        coating: candidate.coating.name,
+        surface,
+        reason: joint.reason,
+        remedy: barrier?.name ?? '',
+      },
+      proposal ? { kind: 'restoreProposal', proposal } : undefined,
+    );
+  }
+
+  private offerTint(primer: Candidate | null, paint: Candidate): void {
+    const entry = this.entries.at(-1);
+    if (!primer || entry?.coats.reason !== 'untilHidden') return;
+    const offer = tintOffer(primer, paint, entry.coats.coats, this.context.eye);
+    if (!offer) return;
+    this.find(
+      'primer.tintSaves',
+      'note',
+      { kind: 'layer', id: primer.id },
+      {
+        primer: primer.coating.name,
+        paint: paint.coating.name,
+        kind: offer.kind,
+        coats: offer.coats,
+        instead: entry.coats.coats,
+      },
+      { kind: 'tintPrimer', layerId: primer.id, tint: offer.kind, lab: offer.lab },
+    );
+  }
+
+  /** A work that lays nothing: rubbing through opens what lies beneath the uppermost layer. */
+  work(work: CandidateWork): void {
+    const { zone } = this;
+    const demand = zone.noSand
+      ? { verdict: 'never' as const, waitHours: 0, reason: 'it would rub into an old finish that may hold lead' }
+      : work.technique.demands(uppermost(this.exposed));
+    if (demand?.verdict === 'never') {
+      this.find(
+        'work.impossible',
+        'warn',
+        { kind: 'layer', id: work.id },
+        { technique: work.technique.name, zone: zone.zone.name, reason: demand.reason },
+      );
+      return;
+    }
+    const known = this.shared.works.get(work.id);
+    if (known) {
+      known.zoneKeys.push(zone.key);
+      known.waitHours = Math.max(known.waitHours, demand?.waitHours ?? 0);
+    } else this.shared.works.set(work.id, { ...work, zoneKeys: [zone.key], waitHours: demand?.waitHours ?? 0 });
+    const beneath = this.entries.at(-1)?.below;
+    if (beneath) {
+      const top = uppermost(this.exposed);
+      const shown = {
+        ...top,
+        color:
+          top.color && beneath.color ? mixLab(top.color, beneath.color, work.technique.reach(work.values)) : top.color,
+      };
+      this.exposed = [beneath, shown];
+    }
+  }
+
+  /** The clear coats that what lies open asks for, proposed at the very top. */
+  protect(): void {
+    const { zone, body } = this;
+    const asking = this.open.filter((coating) => asksForTopcoat(coating, zone.zone.use)).at(-1);
+    if (!asking) return;
+    const clear = topcoatFor(asking, zone.zone.use);
+    const proposal = `topcoat:${clear.id}`;
+    if (body.dropped.includes(proposal)) {
+      this.find(
+        'topcoat.missing',
+        'warn',
+        { kind: 'zone', id: zone.key },
+        { zone: zone.zone.name, coating: asking.name, clear: clear.name },
+        { kind: 'restoreProposal', proposal },
+      );
+      return;
+    }
+    const sheen: Sheen = clear.sheens.includes('satin') ? 'satin' : (clear.sheens[0] ?? 'matt');
+    const candidate = proposedCandidate(proposal, clear, 100_000, sheen);
+    const joint = this.jointOf(candidate);
+    this.reportBroken(candidate, joint, null, null);
+    this.lay(candidate, joint);
+  }
+}
