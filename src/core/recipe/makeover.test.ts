@@ -238,6 +238,28 @@ describe('what is there, zone by zone', () => {
   });
 });
 
+describe('grout', () => {
+  const wall = find('wall', 0, {
+    templateId: 'tiles',
+    measures: { widthMm: 1000, heightMm: 1000, tileMm: 100, jointMm: 3 },
+    materialId: 'glazedCeramic',
+    color: labFromHex('#2f5d62'),
+  });
+  it('is a zone of its own material between the tiles; only its joints take colorant', () => {
+    const plan = compute(wall, recipe('r', wall, 'groutColorant', 'white'));
+    const joints = plan.zones.find((zone) => zone.zone.id === 'joints');
+    expect(joints).toMatchObject({ material: { id: 'groutJoint' }, colorEstimated: true });
+    expect(joints?.projectedAreaM2).toBeCloseTo(1 - 10_000 / 103 ** 2, 9);
+    expect(plan.stacks.get('piece-wall/joints')?.[0]?.joint.verdict).toBe('ok');
+    expect(codes(plan)).not.toContain('refuse:joint.never');
+  });
+  it('that was sealed is stripped first; old grout is tested for asbestos before it is worked on', () => {
+    const old = { ...wall, era: 'unknown' as const };
+    const plan = compute(old, recipe('r', old, 'groutColorant', 'white'));
+    expect(codes(plan)).toContain('stop:caution.asbestos.old');
+  });
+});
+
 describe('steps', () => {
   it('coat one face, wait until it can be handled, then the other', () => {
     const door = find('door', 900, { materialId: 'laminate', templateId: 'door', measures: {} });
@@ -606,12 +628,18 @@ describe('any recipe at all', () => {
     );
   });
   it('never abrades an old finish while lead is open', () => {
+    const abrasive = new Set(['scuff', 'sandBack', 'fill', 'removeRust']);
     fc.assert(
       fc.property(anyRecipe, ({ plan, entry }) => {
-        if (entry.finishId === null || entry.era === 'recent') return;
+        const closed = new Set(plan.zones.filter((zone) => zone.noSand).map((zone) => zone.key));
+        const ownMaterial = entry.templateId === 'tiles';
+        expect(closed.size > 0).toBe(
+          entry.finishId !== null && entry.era === 'unknown' && (!ownMaterial || plan.zones.length > 1),
+        );
         const first = plan.steps.findIndex((step) => step.kind === 'coat');
         const before = plan.steps.slice(0, first < 0 ? plan.steps.length : first);
-        for (const step of before) expect(['scuff', 'sandBack', 'fill', 'removeRust']).not.toContain(step.kind);
+        for (const step of before)
+          if (abrasive.has(step.kind)) expect(step.zoneKeys.filter((key) => closed.has(key))).toEqual([]);
       }),
       runs,
     );

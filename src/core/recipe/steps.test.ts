@@ -111,7 +111,12 @@ describe('the steps of any recipe', () => {
           (entry.leadTest === 'positive' || (entry.leadTest === 'notTested' && entry.era !== 'recent'));
         const first = plan.steps.findIndex((step) => step.kind === 'coat');
         const before = plan.steps.slice(0, first < 0 ? plan.steps.length : first);
-        if (open) expect(before.some((step) => step.kind === 'scuff' || step.kind === 'removeRust')).toBe(false);
+        const onOldFinish = (key: string) =>
+          plan.zones.find((zone) => zone.key === key)?.substrate.layer === 'oldFinish';
+        if (open)
+          for (const step of before)
+            if (step.kind === 'scuff' || step.kind === 'removeRust')
+              expect(step.zoneKeys.filter(onOldFinish)).toEqual([]);
       }),
       runs,
     );

@@ -185,10 +185,10 @@ export function zonePlansOf(body: RecipeBody, context: RecipeContext): { zones: 
       const edit = piece.zoneEdits[zone.id];
       const own: PieceFacts = {
         ...facts,
-        materialId: edit?.materialId ?? facts.materialId,
-        finishId: edit?.finishId === undefined ? facts.finishId : edit.finishId,
+        materialId: edit?.materialId ?? zone.materialId ?? facts.materialId,
+        finishId: edit?.finishId === undefined ? (zone.materialId ? null : facts.finishId) : edit.finishId,
         sheen: edit?.sheen ?? facts.sheen,
-        color: edit?.color === undefined ? facts.color : edit.color,
+        color: edit?.color === undefined ? (zone.materialId ? null : facts.color) : edit.color,
       };
       const key = `${piece.id}/${zone.id}`;
       const material = substrates.find(own.materialId);

@@ -30,6 +30,8 @@ export interface Zone {
   textureFactor: number | null;
   detail: DetailKind;
   use: ZoneUse;
+  /** What this zone is made of, where that is never the piece's own material: the joints between tiles. */
+  materialId?: string;
   /** Whether the template proposes to coat it (a closed-in back usually stays as it is). */
   included: boolean;
 }

@@ -25,7 +25,7 @@ export const tiles: FurnitureTemplate = {
       'A',
       'Joints',
       { kind: 'tileJoints', widthMm, heightMm, tileWidthMm: tileMm, tileHeightMm: tileMm, jointMm },
-      { use: 'wet' },
+      { use: 'wet', materialId: 'groutJoint' },
     ),
     zone('tiles', 'B', 'Tiles', { kind: 'rectangle', widthMm, heightMm }, { use: 'wet', included: false }),
   ],
