@@ -223,7 +223,7 @@ describe('across pieces', () => {
     await person.seeText('Take this piece out of the recipe');
     await person.saved();
     await person.goto(`${euporia.address}/p/${attic}/compare`);
-    await person.see('//*[@data-chip and starts-with(@aria-label, "Makeover: Gilt frame")]');
+    await person.see('//button[starts-with(@aria-label, "Why: Makeover, Gilt frame")]');
     await open('Lamps in black');
     expect(await sectionText('Piece and zones')).toContain('2A');
     await person.click(
