@@ -81,6 +81,13 @@ export function computeRecipe(recipeId: string, body: RecipeBody, context: Recip
     }
   }
   for (const side of built.needs) need(side.findId, side.supplyKey, side.amount);
+  // A primer that mends is opened once more than its layer, if it has one, asks for.
+  for (const step of built.steps) {
+    const key = step.supplies[0]?.supplyKey;
+    if (step.kind !== 'mend' || step.setUpMinutes === 0 || key === undefined) continue;
+    sessions.set(key, (sessions.get(key) ?? 0) + 1);
+    sessionMinutes.set(key, step.setUpMinutes + step.cleanUpMinutes);
+  }
   for (const run of built.runs) addRun(take(run.findId), run);
 
   const findings: Finding[] = [

@@ -479,6 +479,15 @@ describe('a coat that went wrong', () => {
       expect.arrayContaining(['mend:s:primer', 'coat:layer-r:1:s', 'coat:layer-r:2:s']),
     );
   });
+  it('counts the session of a primer that mends, as its step shows it', () => {
+    const plan = setback('peeled');
+    const step = plan.steps.find((entry) => entry.id === 'mend:s:primer');
+    expect(plan.sessions.get('bondingPrimer||matt')).toBe(1);
+    expect(plan.sessionMinutes.get('bondingPrimer||matt')).toBe(
+      (step?.setUpMinutes ?? 0) + (step?.cleanUpMinutes ?? 0),
+    );
+    expect(plain.sessions.has('bondingPrimer||matt')).toBe(false);
+  });
   it('the clear coat waits for the coat that was repeated', () => {
     const plan = setback('ran');
     const clear = plan.steps.find(
