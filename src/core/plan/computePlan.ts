@@ -186,7 +186,12 @@ function isSameFootprint(
 function unplannedPiece(find: FindRow): NonNullable<SafetyFacts['piece']> {
   const template = furnitureTemplates.find(find.templateId);
   return {
-    ...find,
+    id: find.id,
+    name: find.name,
+    kind: find.kind,
+    era: find.era,
+    leadTest: find.leadTest,
+    cordCondition: find.cordCondition,
     oldFinish: find.finishId !== null,
     materials: [find.materialId],
     coated: [],
