@@ -26,10 +26,11 @@ function figuresOf(rows: ProjectFile) {
   const plan = computePlan(rows, Date.parse(attics.asOf));
   // Sums of amounts may differ in their last bit with the order of rows: six decimals of a milliliter are enough.
   const rounded = (_key: string, value: unknown) => (typeof value === 'number' ? Math.round(value * 1e6) / 1e6 : value);
+  const even = (value: unknown) => JSON.parse(JSON.stringify(value, rounded));
   const sorted = (list: unknown[]) => list.map((entry) => JSON.stringify(entry, rounded)).sort();
   return {
-    purse: plan.purse,
-    fullCash: plan.fullCash,
+    purse: even(plan.purse),
+    fullCash: even(plan.fullCash),
     slots: plan.slots.map(({ slot, options, open }) => [
       slot.name,
       open,
