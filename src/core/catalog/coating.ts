@@ -97,4 +97,9 @@ export function isColored(coating: Coating): boolean {
   return coating.role === 'paint' || coating.role === 'translucent';
 }
 
+/** Whether a coating dries by giving off water, so that damp air holds it up. */
+export function isWaterborne(coating: Coating): boolean {
+  return coating.cleanUp === 'water';
+}
+
 export type { CoatRange };

@@ -10,6 +10,11 @@ export function supplyKind(kindId: string): Coating | Consumable | undefined {
   return coatings.find(kindId) ?? consumables.find(kindId);
 }
 
+/** How long an opened one of a kind usually keeps, months; null when nothing is said of it. */
+export function openedLifeMonths(kindId: string): number | null {
+  return coatings.find(kindId)?.openedLifeMonths.usual ?? null;
+}
+
 /** What a supply of a kind is counted in; pieces when nobody knows the kind. */
 export function unitOfKind(kindId: string): SupplyUnit {
   return supplyKind(kindId)?.unit ?? 'piece';

@@ -1,9 +1,9 @@
-import { supplyKind } from '../catalog/supplyKinds';
+import { openedLifeMonths, supplyKind } from '../catalog/supplyKinds';
 import type { Lab } from '../color/lab';
 import type { Amount } from '../kernel/amount';
 import { subtractAmounts } from '../kernel/amount';
 import type { PackPurchase } from '../pricing/cheapestPacks';
-import { needsOf } from '../recipe/repairs';
+import { needsOf } from '../recipe/needsOf';
 import { partsOfSupplyKey } from '../recipe/supplyKey';
 import type { Plan } from './computePlan';
 
@@ -46,16 +46,11 @@ export function colorFamilies(plan: Plan): ColorFamily[] {
     .flatMap(([supplyKey, uses]): ColorFamily[] => {
       const { kindId, colorCardId } = partsOfSupplyKey(supplyKey);
       const card = plan.rows.colorCards.find((candidate) => candidate.id === colorCardId);
-      const kind = supplyKind(kindId);
-      if (!card || !kind) return [];
+      if (!card || !supplyKind(kindId)) return [];
       const supply = plan.sums.book.get(supplyKey);
       const need = uses.reduce((sum, use) => sum + use.amount, 0);
       const pieces = uses.reduce((sum, use) => sum + use.pieces, 0);
       const purchase = plan.sums.book.purchase(supplyKey, need);
-      const bought = purchase.packs.reduce(
-        (sum, pack) => sum + pack.count * (supply.packs.find((known) => known.id === pack.id)?.size ?? 0),
-        0,
-      );
       const amount = need / Math.max(1, pieces);
       return [
         {
@@ -66,8 +61,8 @@ export function colorFamilies(plan: Plan): ColorFamily[] {
           need,
           stash: supply.stash,
           purchase,
-          left: Math.max(0, supply.stash + bought - need),
-          keepsMonths: 'openedLifeMonths' in kind ? kind.openedLifeMonths.usual : null,
+          left: Math.max(0, supply.stash + purchase.size - need),
+          keepsMonths: openedLifeMonths(kindId),
           oneMore: {
             amount,
             cash: subtractAmounts(plan.sums.book.purchase(supplyKey, need + amount).cash, purchase.cash),

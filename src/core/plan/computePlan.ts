@@ -9,13 +9,7 @@ import { computeRecipe, type RecipePlan } from '../recipe/computeRecipe';
 import { layWork, type ReadyDates, readyDates } from '../recipe/readyDates';
 import { coatingOfLayer, type RecipeBody } from '../recipe/recipeBody';
 import type { Lesson, RecipeContext } from '../recipe/recipeContext';
-import { cautionsFor } from '../safety/cautions';
-import type { SafetyFacts } from '../safety/facts';
-import { completeMeasures } from '../surface/furnitureTemplate';
-import { furnitureTemplates } from '../surface/templates';
-import { fitFindings } from './fitFindings';
 import { type Footprint, footprintOf, indexRows, type Minutes, type RowIndex } from './footprint';
-import { houseFindings } from './houseFindings';
 import {
   beatsYardstick,
   type Comparison,
@@ -24,10 +18,10 @@ import {
   type SideOfComparison,
   worthUpTo,
 } from './makeOrBuy';
-import { placeFindings } from './placeFindings';
+import { optionFindings } from './optionFindings';
 import { type BaseTerms, type PlannedFill, PlanSums } from './planSums';
 import { type Purse, purseOf } from './purse';
-import type { FindRow, OptionRow, ProjectRows, SlotRow } from './rows';
+import type { OptionRow, ProjectRows, SlotRow } from './rows';
 import { withPieces } from './stashPieces';
 
 /** Version of the core's figures and formulas; files and snapshots carry it. */
@@ -182,69 +176,6 @@ function isSameFootprint(
   );
 }
 
-/** A piece that nothing is done to, as cautions see it. */
-function unplannedPiece(find: FindRow): NonNullable<SafetyFacts['piece']> {
-  const template = furnitureTemplates.find(find.templateId);
-  return {
-    id: find.id,
-    name: find.name,
-    kind: find.kind,
-    era: find.era,
-    leadTest: find.leadTest,
-    cordCondition: find.cordCondition,
-    oldFinish: find.finishId !== null,
-    materials: [find.materialId],
-    coated: [],
-    heightMm: template ? (completeMeasures(template, find.measures)[template.overall.height] ?? null) : null,
-    storesThings: template?.traits.includes('storesThings') ?? false,
-    isShade: template?.traits.includes('shade') ?? false,
-    isMusty: false,
-    disturbedM2: 0,
-  };
-}
-
-/** Findings of an option beyond its recipe's: size, refused kinds, unknown prices, dates. */
-function findingsOf(footprint: Footprint, rows: ProjectRows): Finding[] {
-  const { option, slot } = footprint;
-  const findings: Finding[] = [...(footprint.recipe?.findings ?? [])];
-  for (const find of footprint.finds) {
-    findings.push(...fitFindings(slot, option.id, find.templateId, find.measures));
-    if (!footprint.recipe) {
-      const facts = { steps: [], uses: new Set<never>(), foodSafeFinish: false, household: rows.project.household };
-      for (const caution of cautionsFor({ ...facts, piece: unplannedPiece(find) }, option.id)) {
-        findings.push({ ...caution, where: { kind: 'option', id: option.id } });
-      }
-    }
-    if (find.story.tag.state === 'unknown')
-      findings.push({
-        code: 'price.unknown',
-        severity: 'warn',
-        where: { kind: 'find', id: find.id },
-        figures: { piece: find.name },
-      });
-  }
-  for (const { offer } of footprint.offers) {
-    findings.push(...fitFindings(slot, option.id, offer.templateId, offer.measures));
-    if (offer.price.state === 'unknown')
-      findings.push({
-        code: 'price.unknown',
-        severity: 'warn',
-        where: { kind: 'option', id: option.id },
-        figures: { piece: offer.name },
-      });
-  }
-  findings.push(...placeFindings(footprint, rows), ...houseFindings(footprint, rows));
-  if (footprint.capacity < slot.quantity) {
-    findings.push({
-      code: 'option.coversPart',
-      severity: 'note',
-      where: { kind: 'option', id: option.id },
-      figures: { covers: footprint.capacity, asked: slot.quantity },
-    });
-  }
-  return findings;
-}
-
 /** Yardstick of a slot: the marked offer, else the cheapest buy new with a known price, else the cheapest as found. */
 function yardstickOf(options: readonly OptionPlan[]): OptionPlan | null {
   const usable = options.filter((option) => !option.refused && option.count > 0);
@@ -340,7 +271,7 @@ export function computePlan(given: ProjectRows, asOfMs: number, previous: Plan |
       const footprint = footprints.get(option.id);
       if (!footprint) return [];
       const before = known.get(option.id);
-      const findings = samePlace && before?.footprint === footprint ? before.findings : findingsOf(footprint, rows);
+      const findings = samePlace && before?.footprint === footprint ? before.findings : optionFindings(footprint, rows);
       const refused = worstSeverity(findings) === 'refuse';
       const count = fillByOption.get(option.id) ?? Math.min(slot.quantity, footprint.capacity);
       const fill = { footprint, count };

@@ -8,6 +8,7 @@ import type { OptionPlan, Plan } from './computePlan';
 import { explainAssumption } from './explainAssumption';
 import { explainRecipeNeed, rateKeysOf } from './explainRecipe';
 import type { FindRow } from './rows';
+import { packWords } from './supplyBook';
 
 /** The figures of an option that a person may ask about. */
 export type OptionFigure =
@@ -114,9 +115,7 @@ function explainCash(plan: Plan, option: OptionPlan, alone: boolean): Explained 
     const without = before.get(key) ?? 0;
     const bought = plan.sums.book.purchase(key, full);
     const boughtWithout = plan.sums.book.purchase(key, without);
-    const packs = bought.packs
-      .map((pack) => `${pack.count} × ${supply.packs.find((known) => known.id === pack.id)?.name ?? ''}`)
-      .join(' + ');
+    const packs = packWords(supply, bought);
     const note = [
       packs === '' ? 'the stash covers it' : `${packs} for the plan${without > 0 ? ', shared' : ''}`,
       boughtWithout.packs.length > 0 ? 'another option of the plan buys it anyway' : '',

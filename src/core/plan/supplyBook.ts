@@ -37,6 +37,13 @@ export interface BookSupply {
   unitCost: { value: number; from: 'paid' | 'replace' } | null;
 }
 
+/** What is bought of a supply, in packs: "1 × quart + 2 × sample". Empty when the stash covers the need. */
+export function packWords(supply: BookSupply, purchase: PackPurchase): string {
+  return purchase.packs
+    .map((pack) => `${pack.count} × ${supply.packs.find((known) => known.id === pack.id)?.name ?? ''}`)
+    .join(' + ');
+}
+
 /** Looks supplies up by key and remembers the cheapest packs for a need. */
 export class SupplyBook {
   private readonly known = new Map<string, BookSupply>();

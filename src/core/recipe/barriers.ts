@@ -1,11 +1,11 @@
-import type { Coating } from '../catalog/coating';
+import { type Coating, isWaterborne } from '../catalog/coating';
 import { coatings } from '../catalog/coatings';
-import type { PrimerColumn } from '../catalog/substrate';
 import { substrates } from '../catalog/substrates';
 import type { Joint } from '../state/joint';
 import { type Candidate, proposedCandidate } from './candidates';
 import { decisiveJoint, type Exposed, uppermost } from './exposed';
 import { stateAfter } from './laidState';
+import { primerColumnOf } from './primerColumn';
 import type { ZonePlan } from './zonePlans';
 
 export const isBroken = (joint: Joint): boolean => joint.verdict === 'barrierPrimer' || joint.verdict === 'never';
@@ -15,23 +15,9 @@ function showsGround(over: Candidate): boolean {
   return over.technique.opacity(over.coating, over.values) !== null;
 }
 
-const columnOf: Partial<Record<Coating['group'], keyof PrimerColumn>> = {
-  waterbornePaint: 'waterbornePaint',
-  oilPaint: 'oilPaint',
-  solventPaint: 'solventPaint',
-  waterborneClear: 'clear',
-  oilClear: 'clear',
-  solventClear: 'clear',
-  waterborneStain: 'stain',
-  oilStain: 'stain',
-  sealingStain: 'stain',
-  wax: 'wax',
-  decoupage: 'decoupage',
-};
-
 /** Conditioners go with a stain of their own base. */
 function sameBase(primer: Coating, over: Coating): boolean {
-  return primer.group !== 'conditioner' || (primer.cleanUp === 'water') === (over.cleanUp === 'water');
+  return primer.group !== 'conditioner' || isWaterborne(primer) === isWaterborne(over);
 }
 
 /**
@@ -39,7 +25,7 @@ function sameBase(primer: Coating, over: Coating): boolean {
  * carries what comes above; null when none does.
  */
 export function barrierFor(zone: ZonePlan, exposed: Exposed, joint: Joint, over: Candidate): Coating | null {
-  const column = columnOf[over.coating.group];
+  const column = primerColumnOf(over.coating);
   // What lies there once it is prepared: stripped, it is the material's column that speaks.
   const ground = uppermost(exposed);
   const primers = column ? (substrates.find(ground.substrateId)?.primer?.[column].primers ?? []) : [];

@@ -1,3 +1,4 @@
+import { isWaterborne } from '../catalog/coating';
 import type { Finding } from '../kernel/finding';
 import type { Step } from '../state/step';
 import type { RecipeBody } from './recipeBody';
@@ -68,7 +69,7 @@ export function buildSteps(
     const { coating, supplyKey } = last.layer;
     const handle = book.drying(
       book.number(`coating.${coating.id}.handleHours`, [`supply:${supplyKey}`]),
-      coating.cleanUp === 'water',
+      isWaterborne(coating),
     );
     book.last = { stepId: last.stepId, waitHours: handle };
     book.next(

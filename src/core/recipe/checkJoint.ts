@@ -7,6 +7,7 @@ import type { Lab } from '../color/lab';
 import { type AllowedInterval, type Joint, type Verdict, verdictSeverity } from '../state/joint';
 import type { Sheen, SurfaceState } from '../state/surfaceState';
 import type { Technique } from '../technique/technique';
+import { primerColumnOf } from './primerColumn';
 
 /** What lies above: the coating with its color, how it is put on, and whether abrasion of the old finish is allowed. */
 export interface LayerAbove {
@@ -209,41 +210,10 @@ function firstLayer(state: SurfaceState, over: LayerAbove): Joint | null {
   if (!row?.primer) return null;
   if (isThinned(over) && state.film === 'none' && state.porous)
     return judge(state, 'ok', 'class.washOnOpenGround', 0, 'a wash soaks into an open ground');
-  const column = columnFor(over);
-  if (column === 'none') return null;
+  const column = primerColumnOf(over.coating);
+  if (column === null) return null;
   const demand = row.primer[column];
   return judge(state, demand.verdict, `substrate.${row.id}`, 0, demand.reason, demand.primers[0] ?? null);
-}
-
-type Column = keyof NonNullable<ReturnType<typeof substrates.get>['primer']>;
-
-/** The column of the substrates table that speaks of a layer; a primer stands in none. */
-function columnFor(over: LayerAbove): Column | 'none' {
-  const { group } = over.coating;
-  switch (group) {
-    case 'waterbornePaint':
-    case 'glaze':
-      return 'waterbornePaint';
-    case 'oilPaint':
-    case 'solventPaint':
-    case 'wax':
-    case 'decoupage':
-    case 'film':
-      return group;
-    case 'waterborneClear':
-    case 'oilClear':
-    case 'solventClear':
-      return 'clear';
-    case 'waterborneStain':
-    case 'oilStain':
-    case 'sealingStain':
-      return 'stain';
-    case 'conditioner':
-    case 'primer':
-      return 'none';
-    default:
-      return group satisfies never;
-  }
 }
 
 /** A check over a table of rules; the app has one, tests make others to see that each row matters. */

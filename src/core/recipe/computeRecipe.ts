@@ -106,7 +106,7 @@ export function computeRecipe(recipeId: string, body: RecipeBody, context: Recip
       if (!findings.some((known) => known.code === caution.code && known.where.id === caution.where.id))
         findings.push(caution);
     }
-    if (facts.finishId !== null && facts.era !== 'recent' && facts.leadTest === 'notTested') {
+    if (facts.leadTest === 'notTested' && zones.some((zone) => zone.findId === facts.id && zone.noSand)) {
       findings.push({
         code: 'lead.testOffered',
         severity: 'note',

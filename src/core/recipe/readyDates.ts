@@ -1,6 +1,7 @@
 import { cureFactor, dryingFactor } from '../calendar/climate';
 import type { WorkWindows } from '../calendar/workWindows';
 import type { Assumptions } from '../catalog/assumptions';
+import { isWaterborne } from '../catalog/coating';
 import { useDemands } from '../catalog/uses.data';
 import type { Step } from '../state/step';
 import type { ZoneUse } from '../surface/zone';
@@ -113,11 +114,11 @@ export function readyDates(
     const last = Math.max(0, ...coats.map((step) => ends.get(step.id) ?? 0));
     if (last === 0) continue;
     const scopes = [`supply:${layer.supplyKey}`];
-    const isWaterborne = layer.coating.cleanUp === 'water';
+    const waterborne = isWaterborne(layer.coating);
     const handle =
-      assumptions.number(`coating.${layer.coating.id}.handleHours`, scopes) * dryingFactor(climate, isWaterborne);
+      assumptions.number(`coating.${layer.coating.id}.handleHours`, scopes) * dryingFactor(climate, waterborne);
     const cureHours =
-      assumptions.number(`coating.${layer.coating.id}.fullCureDays`, scopes) * 24 * cureFactor(climate, isWaterborne);
+      assumptions.number(`coating.${layer.coating.id}.fullCureDays`, scopes) * 24 * cureFactor(climate, waterborne);
     const share = assumptions.number('readiness.handledCurePercent') / 100;
     const needed =
       strictest === 'handle'

@@ -136,6 +136,25 @@ describe('cautions at the step where they matter', () => {
     expect(layerIds(plan)[0]).toBe('bondingPrimer');
     expect(codes(plan)).toEqual(expect.arrayContaining(['warn:caution.lead.oldFinish', 'note:lead.testOffered']));
   });
+  it('offers the test where only one zone of a piece has an old finish, and not where none has', () => {
+    const bare = find('oak', 1200, { era: 'unknown' });
+    const row = recipe('r', bare, 'chalk', 'teal');
+    expect(codes(compute(bare, row))).not.toContain('note:lead.testOffered');
+    const zone = compute(bare, row).zones[0]?.zone.id ?? '';
+    const edited: typeof row = {
+      ...row,
+      body: {
+        ...row.body,
+        pieces: row.body.pieces.map((piece) => ({ ...piece, zoneEdits: { [zone]: { finishId: 'soundOldPaint' } } })),
+      },
+    };
+    const plan = compute(bare, edited);
+    expect(plan.steps.map((step) => step.kind)).toContain('leadTest');
+    expect(plan.findings.find((finding) => finding.code === 'lead.testOffered')?.fix).toEqual({
+      kind: 'setLeadTest',
+      findId: 'oak',
+    });
+  });
   it('scuffs again once the test is negative, and stops when it is positive', () => {
     const negative = find('oak', 1200, { finishId: 'soundOldPaint', sheen: 'matt', leadTest: 'negative' });
     expect(compute(negative, recipe('r', negative, 'chalk', 'teal')).steps.map((step) => step.kind)).toContain('scuff');

@@ -2,6 +2,7 @@ import type { Coating } from '../catalog/coating';
 import { coatings } from '../catalog/coatings';
 import type { Finding } from '../kernel/finding';
 import { computeRecipe, type RecipePlan } from './computeRecipe';
+import { needsOf } from './needsOf';
 import { type ChosenLayer, chosenLayer, type RecipeBody } from './recipeBody';
 import type { RecipeContext } from './recipeContext';
 
@@ -31,19 +32,6 @@ const isUnknown = (finding: Finding): boolean => finding.code === 'joint.notKnow
 
 function handsOn(plan: RecipePlan): number {
   return plan.steps.reduce((sum, step) => sum + step.setUpMinutes + step.runMinutes + step.cleanUpMinutes, 0);
-}
-
-/** What a recipe takes of each supply, all like pieces together. */
-export function needsOf(plan: RecipePlan, body: RecipeBody): Map<string, number> {
-  const needs = new Map<string, number>();
-  const counted = new Set<string>();
-  for (const piece of body.pieces) {
-    if (counted.has(piece.findId)) continue;
-    counted.add(piece.findId);
-    for (const [key, amount] of plan.takes.get(piece.findId)?.needs ?? [])
-      needs.set(key, (needs.get(key) ?? 0) + amount * piece.count);
-  }
-  return needs;
 }
 
 function withBarrier(body: RecipeBody, layer: ChosenLayer, barrier: Coating): RecipeBody {

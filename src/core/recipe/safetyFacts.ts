@@ -37,7 +37,6 @@ export function safetyFactsOf(
                 kind: step.kind,
                 hazard: step.kind === 'coat' ? (layer?.coating.hazard ?? null) : null,
                 place: step.place,
-                material: own[0]?.material.id ?? facts.materialId,
               };
             }),
           piece: {
@@ -49,7 +48,6 @@ export function safetyFactsOf(
             leadTest: facts.leadTest,
             cordCondition: facts.cordCondition,
             materials: [...new Set(own.map((zone) => zone.material.id))],
-            coated: [...new Set(layers.map((layer) => layer.coating.id))],
             heightMm: template ? (measures[template.overall.height] ?? null) : null,
             storesThings: template?.traits.includes('storesThings') ?? false,
             isShade: template?.traits.includes('shade') ?? false,

@@ -11,7 +11,6 @@ export interface SafetyFacts {
     kind: StepKind;
     hazard: Hazard | null;
     place: Place;
-    material: string | null;
   }[];
   piece: {
     id: string;
@@ -30,9 +29,8 @@ export interface SafetyFacts {
     era: 'unknown' | 'old' | 'recent';
     leadTest: 'notTested' | 'negative' | 'positive';
     cordCondition: 'unknown' | 'sound' | 'damaged' | 'none';
-    /** Materials of its zones, and the coatings that are put on. */
+    /** Materials of its zones. */
     materials: readonly string[];
-    coated: readonly string[];
     /** Overall height, mm, or null when it is not known. */
     heightMm: number | null;
     storesThings: boolean;

@@ -13,7 +13,6 @@ const step = (kind: StepFacts['kind'], change: Partial<StepFacts> = {}): StepFac
   kind,
   hazard: null,
   place: 'indoors',
-  material: 'veneer',
   ...change,
 });
 const piece = (change: Partial<Piece> = {}): Piece => ({
@@ -25,7 +24,6 @@ const piece = (change: Partial<Piece> = {}): Piece => ({
   leadTest: 'notTested',
   cordCondition: 'none',
   materials: ['veneer'],
-  coated: ['wallAcrylic'],
   heightMm: 400,
   storesThings: false,
   isShade: false,

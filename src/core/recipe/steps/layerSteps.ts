@@ -1,9 +1,9 @@
 import { cureFactor } from '../../calendar/climate';
+import { isWaterborne } from '../../catalog/coating';
 import { coatings } from '../../catalog/coatings';
 import type { AllowedInterval } from '../../state/joint';
 import type { Place, Step } from '../../state/step';
 import { cleanUpKey, laborKey } from '../../technique';
-import type { Technique } from '../../technique/technique';
 import type { Setback } from '../recipeBody';
 import { mendings } from '../setbacks.data';
 import type { PlannedLayer, StackEntry, ZoneStacks } from '../stack';
@@ -19,8 +19,6 @@ interface LaidOn {
   entry: StackEntry;
 }
 
-const isWaterborne = (layer: Pick<PlannedLayer, 'coating'>): boolean => layer.coating.cleanUp === 'water';
-
 /** The share of a layer's amount that one coat takes: the first coat also takes the absorption. */
 function coatShare(entry: StackEntry, coat: number): number {
   const total = entry.absorption + entry.coats.coats - 1;
@@ -28,11 +26,9 @@ function coatShare(entry: StackEntry, coat: number): number {
 }
 
 /** Units of work on one zone: square meters reached (a spray sees no texture), or leaves. */
-function workUnits(technique: Technique, layer: PlannedLayer | null, zone: ZonePlan, entry: StackEntry | null): number {
-  if ('each' in technique.rate)
-    return (zone.zone.shape.kind === 'leaves' ? zone.zone.shape.leaves : 1) * zone.zone.count;
-  if (entry === null) return zone.areaM2;
-  return layer?.coating.unit === 'can' ? entry.reachedM2.projected : entry.reachedM2.textured;
+function workUnits({ technique, coating }: PlannedLayer, { zone: { zone }, entry }: LaidOn): number {
+  if ('each' in technique.rate) return (zone.shape.kind === 'leaves' ? zone.shape.leaves : 1) * zone.count;
+  return coating.unit === 'can' ? entry.reachedM2.projected : entry.reachedM2.textured;
 }
 
 function placeOf(layer: PlannedLayer): Place {
@@ -61,7 +57,10 @@ class LayerSteps {
     const { coating } = layer;
     this.scopes = [`supply:${layer.supplyKey}`];
     this.rateKey = laborKey(layer.technique.rate);
-    this.handleHours = book.drying(book.number(`coating.${coating.id}.handleHours`, this.scopes), isWaterborne(layer));
+    this.handleHours = book.drying(
+      book.number(`coating.${coating.id}.handleHours`, this.scopes),
+      isWaterborne(layer.coating),
+    );
     const recoat = book.number(`coating.${coating.id}.recoatHours`, this.scopes);
     const isLabelled =
       book.context.assumptions.get(`coating.${coating.id}.recoatHours`, this.scopes).source.kind !==
@@ -70,7 +69,7 @@ class LayerSteps {
       coating.recoatIntervals.map((interval, index) =>
         index === 0 && isLabelled ? { ...interval, fromHours: recoat } : interval,
       ),
-      isWaterborne(layer),
+      isWaterborne(layer.coating),
     );
     const card = layer.colorCardId === null ? undefined : book.context.colorCards.get(layer.colorCardId);
     this.colorName = hasTwin ? (card?.name ?? null) : null;
@@ -86,13 +85,16 @@ class LayerSteps {
     if (allowed[0]?.extraSteps.includes('scuff')) {
       const id = `scuff:${layer.id}`;
       const zones = this.on.map(({ zone }) => zone);
-      book.last = { stepId: below.stepId, waitHours: book.drying(decisive.waitHours, isWaterborne(below.layer)) };
+      book.last = {
+        stepId: below.stepId,
+        waitHours: book.drying(decisive.waitHours, isWaterborne(below.layer.coating)),
+      };
       prepare(book, 'scuff', zones, id);
       const step = book.steps.at(-1);
       if (step) step.title = `Scuff lightly before the ${layer.coating.name.toLowerCase()}, wipe`;
       return book.afterLast();
     }
-    return [{ stepId: below.stepId, allowed: book.dryingIntervals(allowed, isWaterborne(below.layer)) }];
+    return [{ stepId: below.stepId, allowed: book.dryingIntervals(allowed, isWaterborne(below.layer.coating)) }];
   }
 
   private coat(coat: number, face: 'all' | 'front' | 'back', after: Step['after'], again: Setback | null): string {
@@ -110,9 +112,7 @@ class LayerSteps {
     const runMinutes = book.run(id, zones, this.rateKey, (zone) => {
       const laid = of(zone);
       if (!laid) return 0;
-      return (
-        workUnits(technique, layer, zone, laid.entry) * rate * technique.detailFactor(zone.zone.detail) * part(laid)
-      );
+      return workUnits(layer, laid) * rate * technique.detailFactor(zone.zone.detail) * part(laid);
     });
     const amountOf = (laid: LaidOn) => coatShare(laid.entry, coat) * part(laid) * laid.zone.pieceCount;
     const paint = here.reduce((sum, laid) => sum + amountOf(laid) * laid.entry.amount, 0);
@@ -147,11 +147,11 @@ class LayerSteps {
       place: placeOf(layer),
       limits: coating.limits,
       drying: {
-        touchHours: book.drying(coating.touchHours.usual, isWaterborne(layer)),
+        touchHours: book.drying(coating.touchHours.usual, isWaterborne(layer.coating)),
         untilHours: this.handleHours,
         cureDays:
           book.number(`coating.${coating.id}.fullCureDays`, this.scopes) *
-          cureFactor(book.climate, isWaterborne(layer)),
+          cureFactor(book.climate, isWaterborne(layer.coating)),
         footprintM2: Math.max(0.1, here.reduce((sum, { zone }) => sum + zone.projectedAreaM2 * zone.pieceCount, 0) / 4),
       },
       potLifeHours: coating.mixedLifeHours ?? technique.mixedLifeHours,
@@ -200,7 +200,7 @@ class LayerSteps {
     const { book, layer } = this;
     const mending = mendings[setback.problem];
     const zones = this.on.map(({ zone }) => zone);
-    book.last = { stepId: failedStepId, waitHours: book.drying(mending.restHours, isWaterborne(layer)) };
+    book.last = { stepId: failedStepId, waitHours: book.drying(mending.restHours, isWaterborne(layer.coating)) };
     for (const work of mending.works) {
       prepare(book, work, zones, `mend:${setback.id}:${work}`);
       const step = book.steps.at(-1);
@@ -274,7 +274,7 @@ class LayerSteps {
         zoneKeys: zones.map((zone) => zone.key),
         layerId: layer.id,
         runMinutes: book.run(id, zones, key, (zone) => zone.areaM2 * book.number(key)),
-        after: [{ stepId: last, allowed: openInterval(book.drying(work.waitHours, isWaterborne(layer))) }],
+        after: [{ stepId: last, allowed: openInterval(book.drying(work.waitHours, isWaterborne(layer.coating))) }],
       });
       last = id;
     }

@@ -1,4 +1,4 @@
-import type { Coating } from '../../catalog/coating';
+import { type Coating, isWaterborne } from '../../catalog/coating';
 import { cleanUpKey, laborKey, techniques } from '../../technique';
 import type { Setback } from '../recipeBody';
 import { supplyKey } from '../supplyKey';
@@ -27,6 +27,6 @@ export function mendingPrimer(book: StepBook, setback: Setback, primer: Coating,
       supplies: [{ supplyKey: key, amount: book.take(id, zones, key, (zone) => (zone.areaM2 / spread) * 1000 * loss) }],
       tools: ['brush'],
     },
-    book.drying(primer.recoatHours.usual, primer.cleanUp === 'water'),
+    book.drying(primer.recoatHours.usual, isWaterborne(primer)),
   );
 }

@@ -1,4 +1,5 @@
 import { colorFamilies } from '@core/plan/colorFamilies';
+import { packWords } from '@core/plan/supplyBook';
 import { useMemo } from 'react';
 import { Link } from 'react-router';
 import { useProject } from '../../app/projectStore';
@@ -18,14 +19,9 @@ export function ColorFamilies() {
       <h2>One can, many pieces</h2>
       <ul className={styles.families}>
         {families.map((family) => {
-          const { unit } = plan.sums.book.get(family.supplyKey);
-          const words = (amount: number) => supplyWords(amount, unit, rim.units);
-          const packs = family.purchase.packs
-            .map((pack) => {
-              const known = plan.sums.book.get(family.supplyKey).packs.find((entry) => entry.id === pack.id);
-              return `${pack.count} × ${known?.name ?? ''}`;
-            })
-            .join(' + ');
+          const supply = plan.sums.book.get(family.supplyKey);
+          const words = (amount: number) => supplyWords(amount, supply.unit, rim.units);
+          const packs = packWords(supply, family.purchase);
           return (
             <li key={family.supplyKey}>
               <b>

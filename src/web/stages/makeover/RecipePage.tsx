@@ -1,5 +1,5 @@
 import { coatings } from '@core/catalog/coatings';
-import { needsOf } from '@core/recipe/repairs';
+import { needsOf } from '@core/recipe/needsOf';
 import { Button } from 'antd';
 import { useRef, useState } from 'react';
 import { Link } from 'react-router';

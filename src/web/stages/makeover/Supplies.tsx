@@ -1,9 +1,10 @@
-import { supplyKind } from '@core/catalog/supplyKinds';
+import { openedLifeMonths } from '@core/catalog/supplyKinds';
 import { UNIT_PRICE_SCALE } from '@core/kernel/money';
 import { stated } from '@core/kernel/price';
 import { explainRecipeNeed } from '@core/plan/explainRecipe';
 import { newPack, newSupply } from '@core/plan/newRows';
 import type { PackRow, SupplyRow } from '@core/plan/rows';
+import { packWords } from '@core/plan/supplyBook';
 import type { PackPurchase } from '@core/pricing/cheapestPacks';
 import { partsOfSupplyKey } from '@core/recipe/supplyKey';
 import { Button } from 'antd';
@@ -50,16 +51,9 @@ function SupplyLine(props: {
   const rim = useRim();
   const supply = plan.sums.book.get(props.supplyKey);
   const purchase = plan.sums.book.purchase(props.supplyKey, props.need);
-  const packs = purchase.packs
-    .map((pack) => `${pack.count} × ${supply.packs.find((known) => known.id === pack.id)?.name ?? ''}`)
-    .join(' + ');
-  const bought = purchase.packs.reduce(
-    (sum, pack) => sum + pack.count * (supply.packs.find((known) => known.id === pack.id)?.size ?? 0),
-    0,
-  );
-  const left = supply.stash + bought - props.need;
-  const kind = supplyKind(partsOfSupplyKey(props.supplyKey).kindId);
-  const keepsMonths = kind && 'openedLifeMonths' in kind ? kind.openedLifeMonths.usual : null;
+  const packs = packWords(supply, purchase);
+  const left = supply.stash + purchase.size - props.need;
+  const keepsMonths = openedLifeMonths(partsOfSupplyKey(props.supplyKey).kindId);
   return (
     <div className={styles.supply}>
       <div className={styles.supplyHead}>
@@ -145,10 +139,7 @@ function SupplyEditor(props: { supplyKey: string; purchase: PackPurchase }) {
           ? 0
           : null;
   const { purchase } = props;
-  const amount = purchase.packs.reduce(
-    (sum, pack) => sum + pack.count * (supply.packs.find((known) => known.id === pack.id)?.size ?? 0),
-    0,
-  );
+  const amount = purchase.size;
   return (
     <div className={styles.editor}>
       {amount > 0 && (

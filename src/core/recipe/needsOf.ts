@@ -1,0 +1,15 @@
+import type { RecipePlan } from './computeRecipe';
+import type { RecipeBody } from './recipeBody';
+
+/** What a recipe takes of each supply, all like pieces together. */
+export function needsOf(plan: RecipePlan, body: RecipeBody): Map<string, number> {
+  const needs = new Map<string, number>();
+  const counted = new Set<string>();
+  for (const piece of body.pieces) {
+    if (counted.has(piece.findId)) continue;
+    counted.add(piece.findId);
+    for (const [key, amount] of plan.takes.get(piece.findId)?.needs ?? [])
+      needs.set(key, (needs.get(key) ?? 0) + amount * piece.count);
+  }
+  return needs;
+}
