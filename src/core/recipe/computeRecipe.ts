@@ -97,10 +97,16 @@ export function computeRecipe(recipeId: string, body: RecipeBody, context: Recip
     ...lessonFindings(recipeId, zones, stacked.layers, context),
   ];
   const uses = new Set<ZoneUse>(zones.filter((zone) => stacked.stacks.has(zone.key)).map((zone) => zone.zone.use));
-  const foodSafe = stacked.layers.at(-1)?.coating.foodUse === 'afterFullCureIfLabelled';
+  const foodSafeFinish = zones
+    .filter((zone) => zone.zone.use === 'food')
+    .every((zone) => {
+      const top = stacked.stacks.get(zone.key)?.at(-1);
+      const layer = top && layerById.get(top.layerId);
+      return !layer || (!layer.technique.partial && layer.coating.foodUse === 'afterFullCureIfLabelled');
+    });
   const factsByPiece = safetyFactsOf(body, zones, stacked.layers, built.steps, context);
   for (const { facts, safety } of factsByPiece) {
-    const cautions = cautionsFor({ ...safety, uses, foodSafeFinish: foodSafe }, recipeId);
+    const cautions = cautionsFor({ ...safety, uses, foodSafeFinish }, recipeId);
     for (const caution of cautions) {
       // Repeats fold into one card per step.
       if (!findings.some((known) => known.code === caution.code && known.where.id === caution.where.id))

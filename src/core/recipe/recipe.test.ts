@@ -227,6 +227,7 @@ describe('cautions at the step where they matter', () => {
       return compute(piece, row, { household: { ...emptyHousehold, youngestChildYears: 3, pregnancy: false } });
     };
     expect(at(used('food'), 'food.contact').every((finding) => finding.severity === 'stop')).toBe(true);
+    expect(at(used('food'), 'food.contact').length).toBeGreaterThan(0);
     expect(at(used('flame'), 'flame.clearance')).toHaveLength(1);
     expect(at(used('childReach'), 'child.contact')[0]?.severity).toBe('stop');
     expect(at(used('food', { kind: 'dropSideCot' }), 'kind.recalled')[0]).toMatchObject({
@@ -234,6 +235,26 @@ describe('cautions at the step where they matter', () => {
       figures: { instead: expect.stringContaining('boards') },
     });
     expect(at(used('food', { kind: 'spaceHeater' }), 'kind.hotAppliance')[0]?.severity).toBe('refuse');
+  });
+  it('asks of every zone that food touches whether what lies uppermost there is safe', () => {
+    const of = find('oak', 900);
+    const row = recipe('r', of, 'waterborneEnamel', 'teal');
+    const zones = compute(of, row).zones;
+    const [food, other] = [zones[0], zones.at(-1)];
+    expect(food?.key).not.toBe(other?.key);
+    row.body.pieces = row.body.pieces.map((entry) => ({
+      ...entry,
+      zoneEdits: { [food?.zone.id ?? '']: { use: 'food' } },
+    }));
+    const stops = (...more: ReturnType<typeof chosenLayer>[]) =>
+      at(compute(of, { ...row, body: { ...row.body, layers: [...row.body.layers, ...more] } }), 'food.contact').length >
+      0;
+    const clear = (zoneKeys: string[] | 'all') => chosenLayer('clear', 'waterClear', { zoneKeys });
+    expect(stops()).toBe(true);
+    expect(stops(clear('all'))).toBe(false);
+    expect(stops(clear([other?.key ?? '']))).toBe(true);
+    const accent = chosenLayer('accent', 'waterborneEnamel', { colorCardId: 'teal', zoneKeys: [other?.key ?? ''] });
+    expect(stops(clear([food?.key ?? '']), accent)).toBe(false);
   });
 });
 
