@@ -1,13 +1,14 @@
 import { labFromHex } from '@core/color/lab';
 import { stated } from '@core/kernel/price';
 import { seededRandom } from '@core/kernel/seededRandom';
+import type { FindRow, OfferRow, OptionRow, ProjectRows, RecipeRow } from '@core/model/rows';
 import { newSlot, newSpot } from '@core/plan/newRows';
-import type { FindRow, OfferRow, OptionRow, ProjectRows, RecipeRow } from '@core/plan/rows';
 import { plainStory } from '@core/pricing/priceStory';
 import { chosenLayer, recipeFor } from '@core/recipe/recipeBody';
 import { emptyBrief, emptyHousehold } from '@core/state/brief';
 import { completeMeasures } from '@core/surface/furnitureTemplate';
 import { furnitureTemplates } from '@core/surface/templates';
+import { rows } from '../src/core/fixtures/projectRows';
 
 const hexes = ['#2f5d62', '#f1efe6', '#2b2a2c', '#b5651d', '#8a9a5b', '#40407a'];
 const finishes = [null, 'soundOldPaint', 'glossyVarnish'];
@@ -76,12 +77,13 @@ export function largeProject(seed: number): ProjectRows {
         ...plainStory(stated(300 + Math.floor(random() * 4000))),
         lines: random() < 0.5 ? [{ kind: 'markdown', percentThousandths: 50_000 }] : [],
         pieces: slot.quantity,
-        usable: slot.quantity,
       },
       repairMinutes: Math.floor(random() * 20),
       note: '',
       reason: '',
-      pieceId: null,
+      count: slot.quantity,
+      inHouse: false,
+      pieceId: id(),
     };
     finds.push(find);
     const offer: OfferRow = {
@@ -107,13 +109,13 @@ export function largeProject(seed: number): ProjectRows {
     if (withRecipe) {
       const body = recipeFor(find.id, template.id, find.measures, id());
       body.layers = [chosenLayer(id(), pick(paints), { colorCardId: pick(colorCards).id })];
-      const recipe = { id: id(), version: 1, name: find.name, body, doneOn: null };
+      const recipe = { id: id(), version: 1, name: find.name, body, doneOn: null, uses: [] };
       recipes.push(recipe);
       option(slot.id, 'makeover', part, recipe.id);
     } else option(slot.id, 'own', part, null);
     option(slot.id, 'buyNew', [{ findId: null, offerId: offer.id, pieces: 2 }], null);
   }
-  return {
+  return rows({
     project: {
       id: id(),
       version: 1,
@@ -146,20 +148,5 @@ export function largeProject(seed: number): ProjectRows {
     }),
     recipes,
     colorCards,
-    supplies: [],
-    packs: [],
-    tools: [],
-    ledger: [],
-    overrides: [],
-    acknowledgments: [],
-    photos: [],
-    inspirations: [],
-    patterns: [],
-    pieces: [],
-    priceNotes: [],
-    gaps: [],
-    searches: [],
-    supplyUses: [],
-    studioRecipes: [],
-  };
+  });
 }

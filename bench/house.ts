@@ -1,4 +1,4 @@
-import { slotRoles } from '@core/plan/rows';
+import { slotRoles } from '@core/model/rows';
 import type { Euporia } from '../e2e/lib/euporia';
 import { type Timing, timing } from './measure';
 

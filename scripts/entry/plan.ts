@@ -1,7 +1,7 @@
 import { readFile } from 'node:fs/promises';
 import { errorCodes } from '@contract/errors';
 import { planReport } from '@contract/planReport';
-import { readProjectFile } from '@contract/projectFile';
+import { readProjectFile } from '@core/formats/project/read';
 import { computePlan } from '@core/plan/computePlan';
 
 const USAGE = 'usage: npm run --silent plan -- [--as-of 2026-06-01T09:00-04:00] file.json';

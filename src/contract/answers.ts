@@ -16,11 +16,17 @@ const rowConflict = z.object({
 });
 export type RowConflict = z.infer<typeof rowConflict>;
 
+/** A later act that would have to be taken back together with the one that was asked for. */
+const actInTheWay = z.object({ actId: z.string(), title: z.string(), atMs: z.number(), ownDevice: z.boolean() });
+export type ActInTheWay = z.infer<typeof actInTheWay>;
+
 export const refusedAnswer = z.object({
   code: z.enum(Object.keys(errorCodes) as [keyof typeof errorCodes, ...(keyof typeof errorCodes)[]]),
   sentence: z.string(),
   fields: z.array(fieldErrorAnswer).optional(),
   conflicts: z.array(rowConflict).optional(),
+  /** Latest first; empty where the act cannot be taken back even with others. */
+  acts: z.array(actInTheWay).optional(),
 });
 export type RefusedAnswer = z.infer<typeof refusedAnswer>;
 
@@ -90,5 +96,11 @@ export const projectListAnswer = z.object({
 });
 export type ProjectListAnswer = z.infer<typeof projectListAnswer>;
 
-export const importedAnswer = z.object({ projectId: z.string(), name: z.string(), mode: z.enum(['copy', 'update']) });
+export const importedAnswer = z.object({
+  projectId: z.string(),
+  name: z.string(),
+  mode: z.enum(['copy', 'update']),
+  /** The act, to be taken back from the message that tells of it; none where nothing was to be changed. */
+  actId: z.string().nullable(),
+});
 export type ImportedAnswer = z.infer<typeof importedAnswer>;

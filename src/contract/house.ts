@@ -1,13 +1,12 @@
 import { supplyKind } from '@core/catalog/supplyKinds';
 import { houseTables } from '@core/formats/house/planImport';
 import { currencyCodes } from '@core/kernel/currencies.data';
-import { seasons } from '@core/plan/houseRows';
-import { slotRoles } from '@core/plan/rows';
+import { rowSchema } from '@core/model/entities';
+import { id, localDate, oneOf, registered } from '@core/model/fields';
+import { seasons, slotRoles } from '@core/model/rows';
 import { fitAspects } from '@core/sourcing/fitRanking';
 import { furnitureTemplates } from '@core/surface/templates';
 import { z } from 'zod';
-import { localDate, oneOf, registered } from './accept';
-import { tableSchemas } from './rows';
 
 /** The largest file that the house takes in, in characters. */
 export const HOUSE_FILE_LIMIT = 10 * 1024 * 1024;
@@ -64,7 +63,7 @@ const placement = z.object({
 export const piecePageAnswer = z.object({
   total: z.number(),
   offset: z.number(),
-  pieces: z.array(tableSchemas.pieces),
+  pieces: z.array(rowSchema('pieces')),
   /** Where the pieces of the page are promised. */
   placements: z.array(placement),
 });
@@ -76,7 +75,7 @@ export const fitAnswer = z.object({
   offset: z.number(),
   fits: z.array(
     z.object({
-      piece: tableSchemas.pieces,
+      piece: rowSchema('pieces'),
       score: z.number(),
       free: z.boolean(),
       reasons: z.array(
@@ -121,8 +120,8 @@ export const housePanelsAnswer = z.object({
   things: z.number(),
   unsorted: z.number(),
   value: valueByCurrency,
-  sleeping: z.object({ count: z.number(), value: valueByCurrency, pieces: z.array(tableSchemas.pieces) }),
-  borrowed: z.array(tableSchemas.pieces),
+  sleeping: z.object({ count: z.number(), value: valueByCurrency, pieces: z.array(rowSchema('pieces')) }),
+  borrowed: z.array(rowSchema('pieces')),
   /** What the chosen ways of all projects need of each supply, for all that nobody has made yet. */
   needs: z.array(
     z.object({
@@ -151,6 +150,8 @@ export type HousePanelsAnswer = z.infer<typeof housePanelsAnswer>;
 
 /** A file for the house, as text, with how it is to be read; what is not said is taken from the file. */
 export const houseImportSchema = z.strictObject({
+  /** One key for one wish: sent again, it is not done again. */
+  key: id.optional(),
   kind: oneOf(houseTables),
   text: z.string({ error: 'the text of a CSV file' }).max(HOUSE_FILE_LIMIT, 'a file of at most 10 MB'),
   mapping: z.array(z.string().max(60).nullable()).max(200, 'at most 200 columns').optional(),

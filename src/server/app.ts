@@ -1,9 +1,10 @@
 import { readFile } from 'node:fs/promises';
 import { join } from 'node:path';
 import { errorCodes } from '@contract/errors';
-import { fieldErrorsOf } from '@contract/fieldErrors';
 import { HOUSE_FILE_LIMIT, type HouseImportProgress } from '@contract/house';
-import { PROJECT_FILE_LIMIT, writeProjectFile } from '@contract/projectFile';
+import { problemsOfSchema } from '@core/acts/problems';
+import { PROJECT_FILE_LIMIT } from '@core/formats/project/projectFile';
+import { writeProjectFile } from '@core/formats/project/write';
 import { serveStatic } from '@hono/node-server/serve-static';
 import { OpenAPIHono } from '@hono/zod-openapi';
 import { bodyLimit } from 'hono/body-limit';
@@ -101,7 +102,7 @@ export function createApp(settings: AppSettings) {
       result.success
         ? undefined
         : errorAnswer(context, 'fields.refused', {
-            fields: fieldErrorsOf(result.error as never, (result as { data?: unknown }).data),
+            fields: problemsOfSchema(result.error as never, (result as { data?: unknown }).data),
           }),
   });
   // The one place that says who acts. On loopback that is the local studio; sign-in will change only this.
@@ -189,8 +190,9 @@ export function createApp(settings: AppSettings) {
   });
 
   app.openapi(importFile, async (context) => {
-    const { mode, file } = context.req.valid('json');
-    const answer = await importProject(database, actor(context.req.header('x-device')), file, mode, around);
+    const { mode, file, key } = context.req.valid('json');
+    const scope = actor(context.req.header('x-device'));
+    const answer = await importProject(database, scope, file, mode, key ?? around.newId(), around);
     return context.json(answer.body as never, answer.status as 200);
   });
 

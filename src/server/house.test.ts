@@ -1,6 +1,6 @@
 import { randomUUID } from 'node:crypto';
 import { labFromHex } from '@core/color/lab';
-import type { PieceRow } from '@core/plan/houseRows';
+import type { PieceRow } from '@core/model/rows';
 import { findFromPiece } from '@core/plan/stashPieces';
 import { unknownPiece } from '@core/sourcing/newPiece';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';

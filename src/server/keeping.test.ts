@@ -1,7 +1,8 @@
 import { randomUUID } from 'node:crypto';
 import { readFileSync } from 'node:fs';
 import { fileURLToPath } from 'node:url';
-import { type ProjectFile, readProjectFile } from '@contract/projectFile';
+import type { ProjectFile } from '@core/formats/project/projectFile';
+import { readProjectFile } from '@core/formats/project/read';
 import { computePlan } from '@core/plan/computePlan';
 import { emptyBrief, emptyHousehold } from '@core/state/brief';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';

@@ -1,8 +1,8 @@
 import { randomUUID } from 'node:crypto';
 import { readdir, readFile } from 'node:fs/promises';
 import { join } from 'node:path';
-import type { ProjectFile } from '@contract/projectFile';
 import { houseTables } from '@core/formats/house/planImport';
+import type { ProjectFile } from '@core/formats/project/projectFile';
 import { MS_PER_DAY } from '@core/kernel/units';
 import { serve } from '@hono/node-server';
 import 'reflect-metadata';
@@ -74,6 +74,7 @@ if (demo && !(await hasProjects(database))) {
       studioScope(studioId, 'demo'),
       moveDates(file, around.nowMs()),
       'copy',
+      randomUUID(),
       around,
     );
     if (answer.status !== 200) throw new Error(`the demo project ${name} was refused: ${JSON.stringify(answer.body)}`);

@@ -259,7 +259,7 @@ describe('slots for each seat', () => {
     const payload = nightstandOption(slotId);
     await studio.command(projectId, 'addOption', {
       ...payload,
-      find: { ...payload.find, story: { ...payload.find.story, pieces: 8, usable: 8 } },
+      find: { ...payload.find, story: { ...payload.find.story, pieces: 8 }, count: 8 },
     });
     await studio.command(projectId, 'choose', { slotId, optionId: payload.option.id, count: 8, fillId: randomUUID() });
     const fewer = await studio.command(projectId, 'editSpot', { id: spotId, values: { measures: { seats: 4 } } });

@@ -18,7 +18,7 @@ async function withMakeover() {
   const way = nightstandOption(slotId);
   const body = recipeFor(way.find.id, 'nightstand', way.find.measures, 'piece');
   body.layers = [chosenLayer('layer', 'wallAcrylic')];
-  const recipe = { id: randomUUID(), version: 1, name: 'Nightstand in white', body, doneOn: null };
+  const recipe = { id: randomUUID(), version: 1, name: 'Nightstand in white', body, doneOn: null, uses: [] };
   await studio.command(projectId, 'addOption', {
     ...way,
     option: { ...way.option, kind: 'makeover', recipeId: recipe.id },

@@ -1,8 +1,10 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
+import { sketchRoom } from '../catalog/spotKind';
+import { spotKinds } from '../catalog/spotKinds';
 import { slot } from '../fixtures/projectRows';
+import type { SlotBox, SlotRow, SpotRow } from '../model/rows';
 import { newSpot } from '../plan/newRows';
-import type { SlotBox, SlotRow, SpotRow } from '../plan/rows';
 import { sentenceFor } from '../plan/sentences';
 import { emptyBrief } from '../state/brief';
 import { patternFromSlots, patternsFor, slotsFromPattern, startingPatterns } from './patterns';
@@ -10,8 +12,6 @@ import { repeatsOf } from './repeats';
 import { quantityOf, seatsOf } from './seats';
 import { insideRoom, sketchBoxes, snapped } from './sketchBoxes';
 import { checkSketch, sketchChecks } from './sketchChecks';
-import { sketchRoom } from './spotKind';
-import { spotKinds } from './spotKinds';
 
 const inches = (n: number) => n * 25.4;
 const box = (x: number, y: number, width: number, height: number): SlotBox => ({

@@ -1,4 +1,4 @@
-import type { PatternSlot, SlotRole } from '../plan/rows';
+import type { PatternSlot, SlotRole } from '../model/rows';
 
 /** A starting pattern: what a kind of spot may call for, where, and why it works. */
 export interface StartingPattern {

@@ -1,10 +1,10 @@
+import { sketchRoom } from '../catalog/spotKind';
+import { spotKindOf } from '../catalog/spotKinds';
 import { createRegistry } from '../kernel/registry';
+import type { PatternSlot, SlotRow, SpotRow } from '../model/rows';
 import { newSlot } from '../plan/newRows';
-import type { PatternSlot, SlotRow, SpotRow } from '../plan/rows';
 import { patternRows, type StartingPattern } from './patterns.data';
 import { quantityOf } from './seats';
-import { sketchRoom } from './spotKind';
-import { spotKindOf } from './spotKinds';
 
 /** Every starting pattern by id. */
 export const startingPatterns = createRegistry<StartingPattern>('starting patterns', patternRows);

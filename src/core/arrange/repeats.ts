@@ -1,5 +1,5 @@
-import type { SlotBox, SlotRow } from '../plan/rows';
-import type { SketchRoom } from './spotKind';
+import type { SketchRoom } from '../catalog/spotKind';
+import type { SlotBox, SlotRow } from '../model/rows';
 
 /** More pieces than this are only counted, not drawn. */
 const MOST_DRAWN = 24;

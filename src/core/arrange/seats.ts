@@ -1,6 +1,7 @@
-import type { SlotRow, SpotRow } from '../plan/rows';
-import { spotMeasure } from './spotKind';
-import { spotKindOf } from './spotKinds';
+import { spotMeasure } from '../catalog/spotKind';
+import { spotKindOf } from '../catalog/spotKinds';
+import { MOST_QUANTITY } from '../model/entities/slot';
+import type { SlotRow, SpotRow } from '../model/rows';
 
 /** Seats of a spot: as counted, else as usual for its kind; 0 where nobody sits. */
 export function seatsOf(spot: Pick<SpotRow, 'kind' | 'measures'>): number {
@@ -9,6 +10,7 @@ export function seatsOf(spot: Pick<SpotRow, 'kind' | 'measures'>): number {
 
 /**
  * The quantity a slot asks for: as typed, or seats × parts + spares.
+ * No more than a slot may ask for.
  * @example six seats, one plate each, two spares → 8
  */
 export function quantityOf(
@@ -16,5 +18,6 @@ export function quantityOf(
   spot: Pick<SpotRow, 'kind' | 'measures'> | undefined,
 ): number {
   if (slot.perSeat === null || !spot) return slot.quantity;
-  return Math.max(1, seatsOf(spot) * slot.perSeat.parts + slot.perSeat.spares);
+  const asked = seatsOf(spot) * slot.perSeat.parts + slot.perSeat.spares;
+  return Math.min(MOST_QUANTITY, Math.max(1, asked));
 }

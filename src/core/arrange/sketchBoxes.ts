@@ -1,6 +1,6 @@
-import type { SlotBox, SlotRow, SpotRow } from '../plan/rows';
-import { type SketchRoom, sketchRoom } from './spotKind';
-import { spotKindOf } from './spotKinds';
+import { type SketchRoom, sketchRoom } from '../catalog/spotKind';
+import { spotKindOf } from '../catalog/spotKinds';
+import type { SlotBox, SlotRow, SpotRow } from '../model/rows';
 
 /** A slot with its place in the sketch; `placed` is false while the place is only proposed. */
 export interface PlacedSlot {

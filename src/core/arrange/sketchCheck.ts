@@ -1,9 +1,9 @@
+import type { SketchRoom, SpotKind } from '../catalog/spotKind';
 import type { Finding } from '../kernel/finding';
 import type { Source } from '../kernel/source';
-import type { SpotRow } from '../plan/rows';
+import type { SpotRow } from '../model/rows';
 import type { Brief } from '../state/brief';
 import type { PlacedSlot } from './sketchBoxes';
-import type { SketchRoom, SpotKind } from './spotKind';
 
 /** What a check of a sketch looks at. */
 export interface SketchFacts {

@@ -1,6 +1,8 @@
+import { sketchRoom } from '../catalog/spotKind';
+import { spotKindOf } from '../catalog/spotKinds';
 import type { Finding } from '../kernel/finding';
 import { createRegistry } from '../kernel/registry';
-import type { SlotRow, SpotRow } from '../plan/rows';
+import type { SlotRow, SpotRow } from '../model/rows';
 import type { Brief } from '../state/brief';
 import { artWidth } from './checks/artWidth';
 import { centerpieceSight } from './checks/centerpieceSight';
@@ -16,8 +18,6 @@ import { widthsInRow } from './checks/widthsInRow';
 import { seatsOf } from './seats';
 import { sketchBoxes } from './sketchBoxes';
 import type { SketchCheck } from './sketchCheck';
-import { sketchRoom } from './spotKind';
-import { spotKindOf } from './spotKinds';
 
 /** Every check of a sketch. */
 export const sketchChecks = createRegistry<SketchCheck>('checks of a sketch', [

@@ -1,5 +1,5 @@
 import { multiplyDivideRound, PERCENT_SCALE, splitAmount } from '../kernel/money';
-import type { Importance, ProjectRows, SlotRow } from './rows';
+import type { Importance, ProjectRows, SlotRow } from '../model/rows';
 import { starOf } from './starOf';
 
 /** Weight of a slot in the spread of the budget: must 5, wanted 3, nice 1, for each of its quantity. */

@@ -2,12 +2,12 @@ import type { Coating } from '../catalog/coating';
 import { BRUSH_LOSS_PERCENT, coatings } from '../catalog/coatings';
 
 import { MS_PER_DAY } from '../kernel/units';
+import type { SupplyRow } from '../model/rows';
 import { completeMeasures } from '../surface/furnitureTemplate';
 import { furnitureTemplates } from '../surface/templates';
 import { zoneAreaM2 } from '../surface/zone';
 import { techniques } from '../technique';
 import { completeValues, type QuantityInput } from '../technique/technique';
-import type { SupplyRow } from './rows';
 
 /** Something of a usual size that a can would cover so many times. */
 export interface CoverOf {

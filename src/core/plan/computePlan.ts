@@ -4,6 +4,7 @@ import type { SupplyUnit } from '../catalog/consumables';
 import { type Amount, exactly, subtractAmounts } from '../kernel/amount';
 import { type Finding, worstSeverity } from '../kernel/finding';
 import { MS_PER_DAY } from '../kernel/units';
+import type { OptionRow, ProjectRows, SlotRow } from '../model/rows';
 import { largestTagFor } from '../pricing/receipt';
 import { computeRecipe, type RecipePlan } from '../recipe/computeRecipe';
 import { layWork, type ReadyDates, readyDates } from '../recipe/readyDates';
@@ -21,8 +22,6 @@ import {
 import { optionFindings } from './optionFindings';
 import { type BaseTerms, type PlannedFill, PlanSums } from './planSums';
 import { type Purse, purseOf } from './purse';
-import type { OptionRow, ProjectRows, SlotRow } from './rows';
-import { withPieces } from './stashPieces';
 
 /** Version of the core's figures and formulas; files and snapshots carry it. */
 export const CORE_VERSION = '1.0.0';
@@ -197,8 +196,7 @@ const costOf = (option: OptionPlan) => option.cashAdded.likely + option.stashUse
  * @param previous an earlier plan of the same project; recipes whose every input is the same object are taken over from
  * it, which changes the time this takes and nothing else
  */
-export function computePlan(given: ProjectRows, asOfMs: number, previous: Plan | null = null): Plan {
-  const rows = withPieces(given);
+export function computePlan(rows: ProjectRows, asOfMs: number, previous: Plan | null = null): Plan {
   const assumptions = new Assumptions(rows.overrides);
   const context = recipeContextOf(rows, assumptions);
   const recipes = new Map<string, RecipePlan>();

@@ -2,12 +2,12 @@ import { tools } from '../catalog/tools';
 import { type Amount, subtractAmounts } from '../kernel/amount';
 import { type Explained, explain } from '../kernel/explained';
 import { calculated, commonPractice, estimated, fromYou, type Source } from '../kernel/source';
+import type { FindRow } from '../model/rows';
 import { offerDelivery, offerPackPrice } from '../pricing/offer';
 import { receiptOf } from '../pricing/receipt';
 import type { OptionPlan, Plan } from './computePlan';
 import { explainAssumption } from './explainAssumption';
 import { explainRecipeNeed, rateKeysOf } from './explainRecipe';
-import type { FindRow } from './rows';
 import { packWords } from './supplyBook';
 
 /** The figures of an option that a person may ask about. */

@@ -1,7 +1,7 @@
 import type { Finding } from '../kernel/finding';
+import type { SizeRange, SlotRow } from '../model/rows';
 import { completeMeasures, type Measures } from '../surface/furnitureTemplate';
 import { furnitureTemplates } from '../surface/templates';
-import type { SizeRange, SlotRow } from './rows';
 
 /** Overall width, depth and height of a piece by its template, in mm; null where the template has none. */
 export function overallSize(

@@ -1,5 +1,5 @@
+import type { FindRow, OfferRow, OptionRow, ProjectRows, SlotRow } from '../model/rows';
 import type { RecipePlan } from '../recipe/computeRecipe';
-import type { FindRow, OfferRow, OptionRow, ProjectRows, SlotRow } from './rows';
 
 /** Minutes as a range: low, likely, high. */
 export interface Minutes {
@@ -56,7 +56,7 @@ export function footprintOf(
     if (find) {
       finds.push(find);
       if (!done) fixedMinutes += find.repairMinutes;
-      capacity = Math.min(capacity, Math.floor((find.story.usable * find.story.quantity) / part.pieces));
+      capacity = Math.min(capacity, Math.floor(find.count / part.pieces));
       const take = done ? undefined : recipe?.takes.get(find.id);
       if (take) {
         for (const [key, amount] of take.needs) needs.set(key, (needs.get(key) ?? 0) + amount * part.pieces);

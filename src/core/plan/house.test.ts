@@ -1,11 +1,11 @@
 import { describe, expect, it } from 'vitest';
 import { AS_OF, card, fill, find, option, pack, project, recipe, rows, slot, supply } from '../fixtures/projectRows';
 import { stated } from '../kernel/price';
+import type { PieceRow } from '../model/rows';
 import { unknownPiece } from '../sourcing/newPiece';
 import { budgetShares } from './budgetShares';
 import { ASK_AGAIN_AFTER_DAYS, canGauge, wantsLook } from './canGauge';
 import { computePlan } from './computePlan';
-import type { PieceRow } from './houseRows';
 import { ownedShare } from './ownedShare';
 import { starOf } from './starOf';
 import { findFromPiece } from './stashPieces';

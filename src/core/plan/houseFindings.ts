@@ -1,6 +1,6 @@
 import type { Finding } from '../kernel/finding';
+import type { ProjectRows } from '../model/rows';
 import type { Footprint } from './footprint';
-import type { ProjectRows } from './rows';
 
 /**
  * What a borrowed piece of the house says against a way to fill a slot: nothing is altered before its owner was asked,
@@ -11,7 +11,7 @@ export function houseFindings(footprint: Footprint, rows: ProjectRows): Finding[
   const { revealDate, standsUntil } = rows.project;
   const findings: Finding[] = [];
   for (const find of footprint.finds) {
-    const piece = find.pieceId === null ? undefined : rows.pieces.find((row) => row.id === find.pieceId);
+    const piece = rows.pieces.find((row) => row.id === find.pieceId);
     if (!piece || piece.borrowedFrom === '') continue;
     const where = { kind: 'option' as const, id: option.id };
     if (recipe && !piece.mayAlter)

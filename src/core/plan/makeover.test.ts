@@ -2,12 +2,13 @@ import { describe, expect, it } from 'vitest';
 import { finishLeftBy } from '../catalog/substrates.data';
 import { AS_OF, card, find, option, pack, recipe, rows, slot, supply } from '../fixtures/projectRows';
 import type { Explained } from '../kernel/explained';
+import type { ProjectRows } from '../model/rows';
 import { chosenLayer } from '../recipe/recipeBody';
-import { readSurfaceTests, surfaceTestIds, surfaceTests } from '../recipe/surfaceTests';
+import { readSurfaceTests, surfaceTests } from '../recipe/surfaceTests';
+import { surfaceTestIds } from '../state/surfaceTest';
 import { colorFamilies } from './colorFamilies';
 import { computePlan, type Plan } from './computePlan';
 import { explainArea, explainCoats, explainLayerAmount, explainRecipeNeed, explainStep } from './explainRecipe';
-import type { ProjectRows } from './rows';
 import { sentenceCodes, sentenceFor } from './sentences';
 
 const teal = card('teal', 'Teal', '#2f5d62');

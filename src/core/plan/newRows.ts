@@ -1,5 +1,5 @@
 import type { Price } from '../kernel/price';
-import type { PackRow, SlotRow, SpotRow, SupplyRow } from './rows';
+import type { PackRow, SlotRow, SpotRow, SupplyRow } from '../model/rows';
 
 /** A slot of which only its spot, number and name are known; everything else is open to be said later. */
 export function newSlot(id: string, spotId: string, number: number, name: string): SlotRow {

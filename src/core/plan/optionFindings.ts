@@ -1,4 +1,5 @@
 import type { Finding } from '../kernel/finding';
+import type { FindRow, ProjectRows } from '../model/rows';
 import { cautionsFor } from '../safety/cautions';
 import type { SafetyFacts } from '../safety/facts';
 import { completeMeasures } from '../surface/furnitureTemplate';
@@ -7,7 +8,6 @@ import { fitFindings } from './fitFindings';
 import type { Footprint } from './footprint';
 import { houseFindings } from './houseFindings';
 import { placeFindings } from './placeFindings';
-import type { FindRow, ProjectRows } from './rows';
 
 /** A piece that nothing is done to, as cautions see it. */
 function unplannedPiece(find: FindRow): NonNullable<SafetyFacts['piece']> {

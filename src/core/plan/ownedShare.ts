@@ -26,7 +26,7 @@ export function ownedShare(plan: Plan): OwnedShare {
     if (!owned) continue;
     share.fromHouse += count;
     for (const find of footprint.finds) {
-      const piece = find.pieceId === null ? undefined : pieces.get(find.pieceId);
+      const piece = pieces.get(find.pieceId);
       if (piece?.value === null || piece?.value === undefined || piece.currency !== plan.rows.project.currency) {
         share.unvalued += count;
         continue;

@@ -1,11 +1,11 @@
 import { describe, expect, it } from 'vitest';
 import { labFromHex } from '../color/lab';
 import { AS_OF, card, fill, find, offer, option, project, recipe, rows, slot } from '../fixtures/projectRows';
+import type { FindRow } from '../model/rows';
 import { emptyBrief, emptyHousehold, type Household } from '../state/brief';
 import { briefFeeds } from './briefFeeds';
 import { computePlan, type Plan } from './computePlan';
 import { paletteShares } from './paletteShares';
-import type { FindRow } from './rows';
 
 const part = (findId: string) => ({ findId, offerId: null, pieces: 1 });
 const household = (change: Partial<Household>): Household => ({ ...emptyHousehold, ...change });

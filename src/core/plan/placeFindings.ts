@@ -1,7 +1,7 @@
 import type { Finding } from '../kernel/finding';
+import type { ProjectRows } from '../model/rows';
 import { furnitureTemplates } from '../surface/templates';
 import type { Footprint } from './footprint';
-import type { ProjectRows } from './rows';
 
 /**
  * What the place of the brief says against a way to fill a slot: rented, no drilling, reversible only, outdoors, the

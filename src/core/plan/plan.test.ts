@@ -8,6 +8,7 @@ import {
   offer,
   option,
   pack,
+  pieceIdOf,
   project,
   recipe,
   rows,
@@ -16,12 +17,12 @@ import {
 } from '../fixtures/projectRows';
 import { exactly } from '../kernel/amount';
 import { stated } from '../kernel/price';
+import type { FindRow, ProjectRows } from '../model/rows';
 import { safetyRules } from '../safety/cautions';
 import { computePlan, type OptionPlan, type Plan } from './computePlan';
 import { explainOption, type OptionFigure } from './explainOption';
 import { explainPurse } from './explainPurse';
 import { beatsYardstick, compareWithYardstick, worthUpTo } from './makeOrBuy';
-import type { FindRow, ProjectRows } from './rows';
 import { sentenceCodes, sentenceFor } from './sentences';
 
 const optionOf = (plan: Plan, id: string): OptionPlan => {
@@ -121,7 +122,7 @@ describe('two nightstands, one can', () => {
   });
   it('costs nothing more once it is bought, and moves from planned to spent', () => {
     const start = twoNightstands();
-    const bought: ProjectRows = {
+    const bought: ProjectRows = rows({
       ...start,
       finds: start.finds.map((row): FindRow => (row.id === 'left' ? { ...row, state: 'bought' } : row)),
       ledger: [
@@ -131,14 +132,12 @@ describe('two nightstands, one can', () => {
           kind: 'payment',
           amount: 1200,
           atMs: AS_OF,
-          findId: 'left',
-          offerId: null,
-          supplyId: null,
+          subject: { kind: 'piece', id: pieceIdOf('left') },
           reversesId: null,
           note: '',
         },
       ],
-    };
+    });
     const after = computePlan(bought, AS_OF);
     expect(optionOf(after, 'left-painted').cashAdded.likely).toBe(0);
     expect(after.purse.money).toMatchObject({ spent: 1200, planned: exactly(3600) });
@@ -213,7 +212,8 @@ describe('quantities of a slot', () => {
     const frames = find('frames', 1100, {
       templateId: 'pictureFrame',
       measures: {},
-      story: { ...find('x', 1100).story, pieces: 6, usable: 2 },
+      story: { ...find('x', 1100).story, pieces: 6 },
+      count: 2,
     });
     const base = rows({
       slots: [slot('1', { quantity: 3 })],
@@ -335,9 +335,7 @@ const anyProject = fc
                 kind: 'payment',
                 amount: spent,
                 atMs: AS_OF,
-                findId: null,
-                offerId: null,
-                supplyId: null,
+                subject: { kind: 'fee', id: 'project' },
                 reversesId: null,
                 note: '',
               },

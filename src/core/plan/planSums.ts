@@ -3,11 +3,11 @@ import { estimatedShelfPrice } from '../catalog/assumptions';
 import { tools as toolRegistry } from '../catalog/tools';
 import { type Amount, addAmounts, nothing, subtractAmounts } from '../kernel/amount';
 import { amountOfPrice } from '../kernel/price';
+import type { FindRow, OfferRow, ProjectRows } from '../model/rows';
 import { settledIds } from '../pricing/ledger';
 import { offerCash, withTax } from '../pricing/offer';
 import { receiptOf } from '../pricing/receipt';
 import type { Footprint, Minutes } from './footprint';
-import type { FindRow, OfferRow, ProjectRows } from './rows';
 import { SupplyBook } from './supplyBook';
 
 /** A fill as the sums see it: an option's footprint and how many of the slot it covers. */
@@ -69,8 +69,15 @@ export class PlanSums {
   /** Whether a find is paid or promised, so that only leaving it unused remains a choice. */
   isSettled(find: FindRow): boolean {
     return (
-      find.state === 'bought' || find.state === 'promised' || find.state === 'owned' || this.settled.finds.has(find.id)
+      find.state === 'bought' ||
+      find.state === 'promised' ||
+      find.state === 'owned' ||
+      this.isSettledSubject('piece', find.pieceId)
     );
+  }
+
+  private isSettledSubject(kind: string, id: string): boolean {
+    return this.settled.get(kind)?.has(id) ?? false;
   }
 
   /** Whether a tool is owned; until the studio says so the table's usual answer holds. */
@@ -206,7 +213,7 @@ export class PlanSums {
       total = addAmounts(total, this.findCash(find));
     }
     for (const { offer, pieces } of terms.offers.values()) {
-      if (view === 'toGo' && this.settled.offers.has(offer.id)) continue;
+      if (view === 'toGo' && this.isSettledSubject('offer', offer.id)) continue;
       total = addAmounts(total, offerCash(offer, pieces, tax));
     }
     for (const [key, need] of terms.needs) total = addAmounts(total, this.book.purchase(key, need).cash);

@@ -1,4 +1,4 @@
-import type { ProjectRows, SlotRow } from './rows';
+import type { ProjectRows, SlotRow } from '../model/rows';
 
 /**
  * What of our own a slot is filled from: the piece that was named, or the pieces of the house that fill all of it as

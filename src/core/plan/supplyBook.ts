@@ -5,10 +5,10 @@ import { supplyKind } from '../catalog/supplyKinds';
 import type { Amount } from '../kernel/amount';
 import { UNIT_PRICE_SCALE } from '../kernel/money';
 import { amountOfPrice, type Price } from '../kernel/price';
+import type { ProjectRows, SupplyRow } from '../model/rows';
 import { cheapestPacks, type PackChoice, type PackPurchase } from '../pricing/cheapestPacks';
 import { withTax } from '../pricing/offer';
 import { partsOfSupplyKey, supplyKey } from '../recipe/supplyKey';
-import type { ProjectRows, SupplyRow } from './rows';
 
 /** A pack as it can be bought: its shelf price and where that is from. */
 export interface BookPack {

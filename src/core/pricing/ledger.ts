@@ -1,5 +1,12 @@
 /** What moved money: a payment, a promise (ordered, not paid yet), a refund, the sale of something owned. */
-export type LedgerKind = 'payment' | 'promise' | 'refund' | 'saleIncome';
+export const ledgerKinds = ['payment', 'promise', 'refund', 'saleIncome'] as const;
+export type LedgerKind = (typeof ledgerKinds)[number];
+
+/** What a line is about: a piece, an offer, a supply and the like. */
+export interface Subject {
+  kind: string;
+  id: string;
+}
 
 /** One line of the ledger; never changed, only reversed by another line, once. Amount in minor units, positive. */
 export interface LedgerLine {
@@ -7,9 +14,7 @@ export interface LedgerLine {
   kind: LedgerKind;
   amount: number;
   atMs: number;
-  findId: string | null;
-  offerId: string | null;
-  supplyId: string | null;
+  subject: Subject;
   reversesId: string | null;
   note: string;
 }
@@ -18,12 +23,15 @@ export interface LedgerLine {
  * The lines that count: a reversed line and its reversal count nothing, a reversal that was itself reversed (an act
  * taken back and done again) lets the first line count again.
  */
-export function linesInForce(lines: readonly LedgerLine[]): LedgerLine[] {
-  const reversalOf = new Map<string, LedgerLine>();
+export function linesInForce<L extends LedgerLine>(lines: readonly L[]): L[] {
+  const reversalOf = new Map<string, L>();
   for (const line of lines) if (line.reversesId !== null) reversalOf.set(line.reversesId, line);
-  const stands = (line: LedgerLine): boolean => {
-    const reversal = reversalOf.get(line.id);
-    return reversal === undefined || !stands(reversal);
+  // Followed in a loop: an act can be taken back and done again as often as one likes.
+  const stands = (line: L): boolean => {
+    let count = 0;
+    for (let at = reversalOf.get(line.id); at !== undefined && count <= lines.length; at = reversalOf.get(at.id))
+      count += 1;
+    return count % 2 === 0;
   };
   return lines.filter((line) => line.reversesId === null && stands(line));
 }
@@ -51,16 +59,14 @@ export function ledgerSums(lines: readonly LedgerLine[]): { spent: number; promi
   return { spent, promised };
 }
 
-/** Ids of finds and offers that the ledger holds as paid or promised, by the lines in force. */
-export function settledIds(lines: readonly LedgerLine[]): { finds: Set<string>; offers: Set<string> } {
-  const finds = new Set<string>();
-  const offers = new Set<string>();
-  for (const line of linesInForce(lines)) {
-    if (line.kind !== 'payment' && line.kind !== 'promise') continue;
-    if (line.findId) finds.add(line.findId);
-    if (line.offerId) offers.add(line.offerId);
+/** Ids of what the ledger holds as paid or promised, by kind of subject and by the lines in force. */
+export function settledIds(lines: readonly LedgerLine[]): ReadonlyMap<string, ReadonlySet<string>> {
+  const settled = new Map<string, Set<string>>();
+  for (const { kind, subject } of linesInForce(lines)) {
+    if (kind !== 'payment' && kind !== 'promise') continue;
+    settled.set(subject.kind, (settled.get(subject.kind) ?? new Set()).add(subject.id));
   }
-  return { finds, offers };
+  return settled;
 }
 
 /**
@@ -69,19 +75,13 @@ export function settledIds(lines: readonly LedgerLine[]): { finds: Set<string>; 
  */
 export function ledgerInOrder<L extends Pick<LedgerLine, 'id' | 'reversesId'>>(lines: readonly L[]): L[] {
   const ids = new Set(lines.map((line) => line.id));
-  const done = new Set<string>();
+  const waiting = new Map<string, L[]>();
   const ordered: L[] = [];
-  let rest = [...lines];
-  for (;;) {
-    const waiting: L[] = [];
-    for (const line of rest) {
-      if (line.reversesId !== null && ids.has(line.reversesId) && !done.has(line.reversesId)) waiting.push(line);
-      else {
-        ordered.push(line);
-        done.add(line.id);
-      }
-    }
-    if (waiting.length === rest.length) return ordered;
-    rest = waiting;
+  for (const line of lines) {
+    if (line.reversesId === null || !ids.has(line.reversesId)) ordered.push(line);
+    else waiting.set(line.reversesId, [...(waiting.get(line.reversesId) ?? []), line]);
   }
+  // The list grows while it is gone through: each line brings along those that reverse it.
+  for (const line of ordered) ordered.push(...(waiting.get(line.id) ?? []));
+  return ordered;
 }

@@ -19,9 +19,9 @@ export type PriceLine =
 /** Where the till rounds: every piece, every line of the receipt, or the receipt as a whole. */
 export type Rounding = 'piece' | 'line' | 'receipt';
 
-/** How a price came about. `pieces` and `usable` are what one tag buys and how much of that serves. */
+/** How a price came about. `pieces` is what one tag buys; how many of them serve is the piece's own count. */
 export interface PriceStory {
-  version: 1;
+  version: 2;
   tag: Price;
   quantity: number;
   lines: PriceLine[];
@@ -29,10 +29,12 @@ export interface PriceStory {
   tax: Tax | null;
   rounding: Rounding;
   pieces: number;
-  usable: number;
 }
+
+/** How many pieces a story buys. */
+export const piecesBought = (story: PriceStory): number => story.pieces * story.quantity;
 
 /** A plain story: one tag, one piece, the project's tax. */
 export function plainStory(tag: Price): PriceStory {
-  return { version: 1, tag, quantity: 1, lines: [], tax: null, rounding: 'line', pieces: 1, usable: 1 };
+  return { version: 2, tag, quantity: 1, lines: [], tax: null, rounding: 'line', pieces: 1 };
 }

@@ -95,9 +95,9 @@ describe('price stories to the cent', () => {
     ).toMatchObject({ low: 0, likely: 450, high: 450 });
   });
   it('pays a pack once and divides it by the pieces that serve', () => {
-    const receipt = receiptOf(story(1100, { pieces: 6, usable: 4 }), 'USD', noTax);
+    const receipt = receiptOf(story(1100, { pieces: 6 }), 'USD', noTax, 4);
     expect([receipt.pieces, receipt.usable, receipt.perUsable?.likely]).toEqual([6, 4, 275]);
-    expect(receiptOf(story(1100, { pieces: 6, usable: 0 }), 'USD', noTax).perUsable).toBeNull();
+    expect(receiptOf(story(1100, { pieces: 6 }), 'USD', noTax, 0).perUsable).toBeNull();
   });
   it('finds included tax in the price and adds nothing', () => {
     const receipt = receiptOf(story(12_300), 'EUR', { percentThousandths: 23_000, included: true });
@@ -260,7 +260,7 @@ describe('offers and the ledger', () => {
       kind: LedgerLine['kind'],
       amount: number,
       reversesId: string | null = null,
-    ): LedgerLine => ({ id, kind, amount, atMs: 0, findId: null, offerId: null, supplyId: null, reversesId, note: '' });
+    ): LedgerLine => ({ id, kind, amount, atMs: 0, subject: { kind: 'fee', id: 'project' }, reversesId, note: '' });
     expect(
       ledgerSums([
         line('a', 'payment', 1200),

@@ -3,7 +3,7 @@ import { currencyExponent } from '../kernel/currencies.data';
 import type { Finding } from '../kernel/finding';
 import { PERCENT_SCALE } from '../kernel/money';
 import { amountOfPrice } from '../kernel/price';
-import type { PriceLine, PriceStory, Tax } from './priceStory';
+import { type PriceLine, type PriceStory, piecesBought, type Tax } from './priceStory';
 
 /** One printed line of a till receipt. */
 export interface ReceiptLine {
@@ -129,8 +129,14 @@ function readings(story: PriceStory, tag: number, tax: Tax, unit: number): Till[
  * The till receipt of a price story, to the minor unit. Lines stand in the order of the story; tax comes last.
  * An unclear coupon is read both ways: the total is then a range whose likely end is the dearer reading.
  * @param projectTax used when the story names no tax of its own
+ * @param usable how many of the bought pieces serve; all of them while nobody said otherwise
  */
-export function receiptOf(story: PriceStory, currency: string, projectTax: Tax): Receipt {
+export function receiptOf(
+  story: PriceStory,
+  currency: string,
+  projectTax: Tax,
+  usable: number = piecesBought(story),
+): Receipt {
   const unit = 10 ** currencyExponent(currency);
   const tax = story.tax ?? projectTax;
   const tag = amountOfPrice(story.tag);
@@ -161,8 +167,7 @@ export function receiptOf(story: PriceStory, currency: string, projectTax: Tax):
       percentThousandths: tax.percentThousandths,
     },
   ];
-  const pieces = story.pieces * story.quantity;
-  const usable = story.usable * story.quantity;
+  const pieces = piecesBought(story);
   const findings: Finding[] = [];
   if (story.tag.state === 'unknown')
     findings.push({ code: 'price.unknown', severity: 'warn', where: { kind: 'find', id: '' }, figures: {} });

@@ -7,15 +7,15 @@ import { finishLeftBy } from '../catalog/substrates.data';
 import { hexFromLab, labFromHex } from '../color/lab';
 import { card, find, recipe } from '../fixtures/projectRows';
 import { cards, recipeContext } from '../fixtures/recipes';
-import type { FindRow, RecipeRow } from '../plan/rows';
+import type { FindRow, RecipeRow } from '../model/rows';
 import { conditions, preparationKinds } from '../state/preparation';
+import { setbackProblems } from '../state/setback';
 import { furnitureTemplates } from '../surface/templates';
 import { zoneUses } from '../surface/zone';
 import { techniques } from '../technique';
 import { computeRecipe } from './computeRecipe';
 import { chosenLayer, type RecipeBody, type ZoneEdit } from './recipeBody';
 import type { RecipeContext } from './recipeContext';
-import { setbackProblems } from './setbacks.data';
 
 const compute = (of: FindRow, row: RecipeRow, change: Partial<RecipeContext> = {}) =>
   computeRecipe(row.id, row.body, recipeContext([of], change));

@@ -5,7 +5,7 @@ import { Assumptions, assumptionDefinitions } from '../catalog/assumptions';
 import { find, recipe } from '../fixtures/projectRows';
 import { recipeContext } from '../fixtures/recipes';
 import { ML_PER_US_FLUID_OUNCE, ML_PER_US_GALLON } from '../kernel/units';
-import type { FindRow, RecipeRow } from '../plan/rows';
+import type { FindRow, RecipeRow } from '../model/rows';
 import { emptyHousehold } from '../state/brief';
 import { techniques } from '../technique';
 import type { QuantityInput } from '../technique/technique';

@@ -4,24 +4,24 @@ import type { Skill } from '../catalog/labor.data';
 import type { HidingEye } from '../color/coatsUntilHidden';
 import type { Lab } from '../color/lab';
 import type { SafetyFacts } from '../safety/facts';
-import type { Brief } from '../state/brief';
+import type { Brief, CoatSchool } from '../state/brief';
+import type { CareKind, CordCondition, Era, LeadTest } from '../state/pieceState';
+import type { SetbackProblem } from '../state/setback';
 import type { Sheen } from '../state/surfaceState';
-import type { CoatSchool } from './recipeBody';
-import type { SetbackProblem } from './setbacks.data';
 
 /** What a recipe needs to know of a piece. */
 export interface PieceFacts {
   id: string;
   name: string;
-  kind: NonNullable<SafetyFacts['piece']>['kind'];
+  kind: CareKind;
   materialId: string;
   /** Old finish on the material, or null when it is bare. */
   finishId: string | null;
   sheen: Sheen;
   color: Lab | null;
-  era: 'unknown' | 'old' | 'recent';
-  leadTest: 'notTested' | 'negative' | 'positive';
-  cordCondition: 'unknown' | 'sound' | 'damaged' | 'none';
+  era: Era;
+  leadTest: LeadTest;
+  cordCondition: CordCondition;
 }
 
 /** A color with a name; the identity of a colored supply. */

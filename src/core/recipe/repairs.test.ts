@@ -2,7 +2,7 @@ import { describe, expect, it } from 'vitest';
 import { finishLeftBy } from '../catalog/substrates.data';
 import { find, recipe } from '../fixtures/projectRows';
 import { recipeContext } from '../fixtures/recipes';
-import type { FindRow } from '../plan/rows';
+import type { FindRow } from '../model/rows';
 import { computeRecipe } from './computeRecipe';
 import { chosenLayer } from './recipeBody';
 import { isRepairable, repairsFor } from './repairs';

@@ -1,7 +1,5 @@
 import type { PreparationKind } from '../state/preparation';
-
-export const setbackProblems = ['wrinkled', 'peeled', 'bled', 'ran'] as const;
-export type SetbackProblem = (typeof setbackProblems)[number];
+import type { SetbackProblem } from '../state/setback';
 
 /** What mends a coat that went wrong, and what it teaches. Common practice, from memory. */
 export interface Mending {

@@ -6,7 +6,7 @@ import { materials, oldFinishes } from '../catalog/substrates';
 import { labFromHex } from '../color/lab';
 import { find, recipe } from '../fixtures/projectRows';
 import { recipeContext } from '../fixtures/recipes';
-import type { FindRow } from '../plan/rows';
+import type { FindRow } from '../model/rows';
 import { furnitureTemplates } from '../surface/templates';
 import { computeRecipe, type RecipePlan } from './computeRecipe';
 import type { RecipeContext } from './recipeContext';

@@ -1,8 +1,6 @@
 import { finishLeftBy } from '../catalog/substrates.data';
 import type { Condition } from '../state/preparation';
-
-export const surfaceTestIds = ['waterBeads', 'alcoholSoftens', 'chalksOff', 'waxCurls', 'magnetHolds'] as const;
-export type SurfaceTestId = (typeof surfaceTestIds)[number];
+import type { SurfaceTestId } from '../state/surfaceTest';
 
 /** A test anyone can make with what is in the kitchen, and how (common practice, no source). */
 export const surfaceTests: Readonly<Record<SurfaceTestId, { question: string; how: string }>> = {

@@ -1,5 +1,6 @@
 import type { Hazard } from '../catalog/coating';
 import type { Household } from '../state/brief';
+import type { CareKind, CordCondition, Era, LeadTest } from '../state/pieceState';
 import type { Place, StepKind } from '../state/step';
 import type { ZoneUse } from '../surface/zone';
 
@@ -15,20 +16,11 @@ export interface SafetyFacts {
   piece: {
     id: string;
     name: string;
-    kind:
-      | 'ordinary'
-      | 'lamp'
-      | 'dropSideCot'
-      | 'oldCot'
-      | 'childSeatOrHelmet'
-      | 'spaceHeater'
-      | 'candle'
-      | 'toyOrCot'
-      | 'tableware';
+    kind: CareKind;
     oldFinish: boolean;
-    era: 'unknown' | 'old' | 'recent';
-    leadTest: 'notTested' | 'negative' | 'positive';
-    cordCondition: 'unknown' | 'sound' | 'damaged' | 'none';
+    era: Era;
+    leadTest: LeadTest;
+    cordCondition: CordCondition;
     /** Materials of its zones. */
     materials: readonly string[];
     /** Overall height, mm, or null when it is not known. */

@@ -1,7 +1,6 @@
 import type { Lab } from '../color/lab';
 import { MS_PER_DAY } from '../kernel/units';
-import type { Season } from '../plan/houseRows';
-import type { ProjectRows, SizeRange, SlotRole, SlotRow } from '../plan/rows';
+import type { ProjectRows, Season, SizeRange, SlotRole, SlotRow } from '../model/rows';
 
 /** What a slot asks of a piece, drawn together from the slot, the brief and the dates. Lengths in mm. */
 export interface FitNeed {

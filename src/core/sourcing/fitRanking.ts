@@ -1,6 +1,5 @@
 import { ciede2000 } from '../color/ciede2000';
-import type { PieceRow } from '../plan/houseRows';
-import type { SizeRange } from '../plan/rows';
+import type { PieceRow, SizeRange } from '../model/rows';
 import { dayNumber, type FitNeed, tellingWords } from './fitNeed';
 
 /** What of a piece the ranking looks at. */

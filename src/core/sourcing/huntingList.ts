@@ -1,7 +1,7 @@
 import { splitAmount } from '../kernel/money';
+import type { SlotRow } from '../model/rows';
 import { budgetShares, importanceWeights } from '../plan/budgetShares';
 import type { Plan } from '../plan/computePlan';
-import type { SlotRow } from '../plan/rows';
 
 /** One line of the hunting list: a slot for which something is still to be found. Money in minor units, mm. */
 export interface HuntingLine {

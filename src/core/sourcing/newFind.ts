@@ -1,4 +1,4 @@
-import type { FindRow } from '../plan/rows';
+import type { FindRow } from '../model/rows';
 import { plainStory } from '../pricing/priceStory';
 import { completeMeasures } from '../surface/furnitureTemplate';
 import { furnitureTemplates } from '../surface/templates';
@@ -7,9 +7,9 @@ import type { QuickLine } from './quickLine';
 /**
  * A find from a quick line: what was not said is proposed from the kind of piece. Its age is open, as nearly every
  * thrift find's is; a lamp's cord is unknown until somebody looks.
- * @param id made on the device
+ * @param id made on the device, as is that of the piece that it is
  */
-export function newFind(id: string, line: QuickLine): Omit<FindRow, 'version'> {
+export function newFind(id: string, pieceId: string, line: QuickLine): Omit<FindRow, 'version'> {
   const template = furnitureTemplates.get(line.templateId ?? 'freeBox');
   const known = Object.fromEntries(
     Object.entries(line.measures).filter(([key]) => template.measures.some((measure) => measure.id === key)),
@@ -34,11 +34,12 @@ export function newFind(id: string, line: QuickLine): Omit<FindRow, 'version'> {
       ...plainStory(line.tag ?? { state: 'unknown' }),
       lines: line.lines,
       pieces: line.pieces,
-      usable: line.usable,
     },
     repairMinutes: line.repairMinutes,
     note: line.note,
     reason: '',
-    pieceId: null,
+    count: line.usable,
+    inHouse: false,
+    pieceId,
   };
 }

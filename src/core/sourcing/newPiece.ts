@@ -1,9 +1,7 @@
 import { parseLength } from '../kernel/parseLength';
 import type { UnitSystem } from '../kernel/units';
+import type { FindRow, PieceRow, Season } from '../model/rows';
 import { overallSize } from '../plan/fitFindings';
-import type { PieceRow, Season } from '../plan/houseRows';
-import type { FindRow } from '../plan/rows';
-import { sharedFields } from '../plan/stashPieces';
 import { type PieceKind, pieceKinds } from './pieceKinds.data';
 import { readQuickLine } from './quickLine';
 
@@ -63,6 +61,9 @@ export function unknownPiece(id: string, name: string, rim: PieceRim): PieceRow 
     era: 'unknown',
     leadTest: 'notTested',
     cordCondition: 'none',
+    measures: {},
+    repairMinutes: 0,
+    inHouse: true,
     roles: [],
     style: '',
     season: 'any',
@@ -221,23 +222,19 @@ export function newPiece(id: string, line: string, rim: PieceRim): PieceRow {
   return piece;
 }
 
-/** A find that stays, as a piece of the house: what is known of it goes along, its worth is what its tag says. */
-export function pieceFromFind(id: string, find: FindRow, rim: Omit<PieceRim, 'today'>): PieceRow {
+/** What is said of a find's piece when it stays in the house: its size, what it can do, its worth as its tag says. */
+export function keptFields(find: FindRow): Partial<PieceRow> {
   const size = overallSize(find.templateId, find.measures);
   const kind = pieceKindOf(find.name);
   const { tag } = find.story;
   return {
-    ...unknownPiece(id, find.name, { ...rim, today: '' }),
-    ...Object.fromEntries(sharedFields.map((field) => [field, find[field]])),
     widthMm: size.width,
     depthMm: size.depth,
     heightMm: size.height,
-    count: Math.max(1, find.story.usable * find.story.quantity),
     value: tag.state === 'stated' ? tag.low : null,
     roles: kind ? [...kind.roles] : [],
     fragile: kind?.fragile ?? false,
     story: find.source === '' ? '' : `from ${find.source}`,
-    seenOn: null,
     sorted: true,
   };
 }

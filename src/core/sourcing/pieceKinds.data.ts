@@ -1,4 +1,4 @@
-import type { SlotRole } from '../plan/rows';
+import type { SlotRole } from '../model/rows';
 import type { PieceFacts } from '../recipe/recipeContext';
 
 /** A kind of thing that houses are full of: the words for it, and what it usually does in an arrangement. */

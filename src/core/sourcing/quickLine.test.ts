@@ -62,7 +62,7 @@ describe('the quick line', () => {
   });
 
   it('becomes a find whose open questions stay open', () => {
-    const find = newFind('id', read('old lamp, free'));
+    const find = newFind('id', 'piece', read('old lamp, free'));
     expect(find).toMatchObject({ kind: 'lamp', cordCondition: 'unknown', era: 'unknown', leadTest: 'notTested' });
     expect(find.story.tag).toEqual({ state: 'free' });
   });

@@ -7,6 +7,9 @@ export const preparationSchools = ['scuffAndGo', 'cleanSandPrime'] as const;
 export const arrangingSchools = ['mirror', 'uneven'] as const;
 export const amountSchools = ['layerUp', 'pareBack'] as const;
 export const groupingSchools = ['odd', 'free'] as const;
+/** Which coats a studio gives: computed, always two, or as the label says. */
+export const coatSchools = ['untilHidden', 'alwaysTwo', 'asLabel'] as const;
+export type CoatSchool = (typeof coatSchools)[number];
 
 export const petKinds = ['cat', 'dog', 'bird', 'smallAnimal', 'fish'] as const;
 export type PetKind = (typeof petKinds)[number];

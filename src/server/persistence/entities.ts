@@ -1,7 +1,7 @@
 import { EntitySchema, type EntitySchemaColumnOptions } from 'typeorm';
 import { type ColumnType, physicalColumns, type TableSpec, tableSpecs } from './tables';
 
-const postgresTypes: Record<Exclude<ColumnType, 'lab'>, EntitySchemaColumnOptions['type']> = {
+const postgresTypes: Record<ColumnType, EntitySchemaColumnOptions['type']> = {
   uuid: 'uuid',
   text: 'text',
   int: 'int',
@@ -68,20 +68,17 @@ function entityOf(spec: TableSpec): EntitySchema<Record<string, unknown>> {
         name: `ix_${spec.name}_${columns.join('_')}`,
         columns: ['studio_id', ...columns],
       })),
-      ...spec.unique.map((columns) => ({
+      ...spec.unique.map(({ columns, nullsCount }) => ({
         name: `uq_${spec.name}_${columns.join('_')}`,
-        columns: ['studio_id', ...columns.filter((column) => column !== 'studio_id')],
+        columns: ['studio_id', ...columns],
         unique: true,
-        where: spec.record ? undefined : 'deleted_at IS NULL',
+        ...(spec.record ? {} : { where: 'deleted_at IS NULL' }),
+        // That nothing said counts as a value is said by the migration that makes the index.
+        ...(nullsCount ? { synchronize: false } : {}),
       })),
-    ]
-      .map(({ where, ...index }: { name: string; columns: string[]; unique?: boolean; where?: string | undefined }) =>
-        where === undefined ? index : { ...index, where },
-      )
-      // Indexes over an expression are made by a migration; the entity only says that they belong there.
-      .concat(
-        spec.table === 'pieces' ? [{ name: 'ix_piece_words', columns: ['name'], synchronize: false } as never] : [],
-      ),
+      // So are indexes over an expression; the entity only says that they belong there.
+      ...(spec.table === 'pieces' ? [{ name: 'ix_piece_words', columns: ['name'], synchronize: false }] : []),
+    ],
   });
 }
 
@@ -107,8 +104,12 @@ export const actEntity = new EntitySchema<Record<string, unknown>>({
     project_id: { type: 'uuid', nullable: true },
     device: { type: 'text' },
     kind: { type: 'text' },
+    /** The shape of the rows in `changes`: an act of an older shape is kept, and cannot be taken back. */
+    shape: { type: 'int', default: 1 },
     changes: { type: 'jsonb' },
     undoes_id: { type: 'uuid', nullable: true },
+    /** Further acts that it takes back, since they built on the first. */
+    also_undoes: { type: 'jsonb', default: [] },
     created_at: moment,
   },
   foreignKeys: [

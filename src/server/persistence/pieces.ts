@@ -1,6 +1,6 @@
 import type { PieceQuery } from '@contract/house';
 import type { Lab } from '@core/color/lab';
-import type { PieceRow } from '@core/plan/houseRows';
+import type { PieceRow } from '@core/model/rows';
 import { type FitPiece, fitPiece } from '@core/sourcing/fitRanking';
 import { PIECE_WORDS_SQL } from './pieceWords';
 import { spokenForSql } from './placements';
@@ -15,7 +15,7 @@ interface Where {
 /** A query's conditions as SQL; the color is not among them, since its difference is computed in the core. */
 function conditions(studioId: string, query: PieceQuery): Where {
   const values: unknown[] = [studioId];
-  const parts = ['t.studio_id = $1', 't.deleted_at is null'];
+  const parts = ['t.studio_id = $1', 't.deleted_at is null', 't.in_house'];
   const bind = (value: unknown) => `$${values.push(value)}`;
   const words = (query.words ?? '').toLowerCase().match(/[\p{L}\p{N}]+/gu) ?? [];
   if (words.length > 0)
@@ -126,7 +126,7 @@ type Compact = [
 export async function piecesToRank({ scope, manager }: Transaction): Promise<FitPiece[]> {
   const found: { list: string }[] = await manager.query(
     `select coalesce(json_agg(json_build_array(id, name, width_mm, depth_mm, height_mm, color_l, color_a, color_b, accent_l, accent_a, accent_b, roles, style, season, count, last_used_on, fragile, borrowed_from, back_by)), '[]'::json)::text as list
-     from "piece" where studio_id = $1 and deleted_at is null`,
+     from "piece" where studio_id = $1 and deleted_at is null and in_house`,
     [scope.studioId],
   );
   return (JSON.parse(found[0]?.list ?? '[]') as Compact[]).map((row) =>
@@ -159,7 +159,7 @@ export async function risersOf({
 > {
   return manager.query(
     `select id, name, height_mm as "heightMm", width_mm as "widthMm", depth_mm as "depthMm", count from "piece"
-     where studio_id = $1 and deleted_at is null and height_mm is not null and roles @> '["riser"]'::jsonb order by height_mm, id`,
+     where studio_id = $1 and deleted_at is null and in_house and height_mm is not null and roles @> '["riser"]'::jsonb order by height_mm, id`,
     [scope.studioId],
   );
 }
@@ -170,15 +170,15 @@ export async function piecePrints({
   manager,
 }: Transaction): Promise<Pick<PieceRow, 'id' | 'name' | 'widthMm' | 'depthMm' | 'heightMm' | 'box' | 'shelf'>[]> {
   return manager.query(
-    'select id, name, width_mm as "widthMm", depth_mm as "depthMm", height_mm as "heightMm", box, shelf from "piece" where studio_id = $1 and deleted_at is null',
+    'select id, name, width_mm as "widthMm", depth_mm as "depthMm", height_mm as "heightMm", box, shelf from "piece" where studio_id = $1 and deleted_at is null and in_house',
     [scope.studioId],
   );
 }
 
-/** Those of some ids that were pieces once and are no more. */
+/** Those of some ids that were pieces of the house once and are no more. */
 export async function buriedPieces({ scope, manager }: Transaction, ids: readonly string[]): Promise<string[]> {
   const found: { id: string }[] = await manager.query(
-    'select id from "piece" where studio_id = $1 and id = any($2) and deleted_at is not null',
+    'select id from "piece" where studio_id = $1 and id = any($2) and (deleted_at is not null or not in_house)',
     [scope.studioId, ids],
   );
   return found.map((row) => row.id);
@@ -187,7 +187,7 @@ export async function buriedPieces({ scope, manager }: Transaction, ids: readonl
 /** All pieces, for a file; by name. */
 export async function allPieces({ scope, manager }: Transaction): Promise<PieceRow[]> {
   const found: { list: PieceRow[] }[] = await manager.query(
-    `select coalesce(json_agg(${rowJsonSql(specOf('pieces'), 't')} order by t.name, t.id), '[]'::json) as list from "piece" t where t.studio_id = $1 and t.deleted_at is null`,
+    `select coalesce(json_agg(${rowJsonSql(specOf('pieces'), 't')} order by t.name, t.id), '[]'::json) as list from "piece" t where t.studio_id = $1 and t.deleted_at is null and t.in_house`,
     [scope.studioId],
   );
   return found[0]?.list ?? [];
@@ -208,8 +208,8 @@ export async function houseCounts({ scope, manager }: Transaction, asleepSince: 
        (count(*) filter (where last_used_on < $2))::int as sleeping,
        (select coalesce(json_agg(json_build_object('currency', v.currency, 'value', v.value, 'sleeping', v.sleeping) order by v.currency), '[]'::json) from
          (select currency, sum(value * count)::bigint as value, coalesce(sum(value * count) filter (where last_used_on < $2), 0)::bigint as sleeping
-          from "piece" where studio_id = $1 and deleted_at is null and value is not null and borrowed_from = '' group by currency) v) as value
-     from "piece" where studio_id = $1 and deleted_at is null`,
+          from "piece" where studio_id = $1 and deleted_at is null and in_house and value is not null and borrowed_from = '' group by currency) v) as value
+     from "piece" where studio_id = $1 and deleted_at is null and in_house`,
     [scope.studioId, asleepSince],
   );
   return counts as HouseCounts;

@@ -6,13 +6,13 @@ const COUNT_SQL = `fl.count * (part ->> 'pieces')::int`;
 
 /** Every promise of a piece: an option that takes it and fills a slot. $1: the studio. */
 const PLACED_SQL = `
-  from "find" f
+  from "sighting" f
   join "project" p on p.studio_id = f.studio_id and p.id = f.project_id and p.deleted_at is null
   join "option" o on o.studio_id = f.studio_id and o.project_id = f.project_id and o.deleted_at is null
   cross join lateral jsonb_array_elements(o.parts) part
   join "fill" fl on fl.studio_id = o.studio_id and fl.option_id = o.id and fl.deleted_at is null
   join "slot" s on s.studio_id = o.studio_id and s.id = fl.slot_id and s.deleted_at is null
-  where f.studio_id = $1 and f.deleted_at is null and f.piece_id is not null and part ->> 'findId' = f.id::text`;
+  where f.studio_id = $1 and f.deleted_at is null and part ->> 'findId' = f.id::text`;
 /** How many of the piece "t" are spoken for between two dates given as SQL, a null date being open. */
 export const spokenForSql = (
   from: string,

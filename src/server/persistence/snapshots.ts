@@ -1,45 +1,54 @@
-import { withPresentRecipes } from '@contract/upgrades/recipes';
-import type { ProjectRows, SlotRow } from '@core/plan/rows';
+import { type HouseRows, type ProjectRows, type SlotRow, type StoredRows, withFinds } from '@core/model/rows';
 import type { Transaction } from './scope';
-import { rowJsonSql, specOf, type TableSpec, tableSpecs } from './tables';
+import { pointersInto, rowJsonSql, specOf, type TableSpec, tableSpecs } from './tables';
 
 /** One table's rows as a JSON list under its name. */
 const listSql = (spec: TableSpec, where: string) =>
   `'${spec.table}', (select coalesce(json_agg(${rowJsonSql(spec, 't')} order by t.created_at, t.id), '[]'::json) from "${spec.name}" t where ${where})`;
-const emptySql = (spec: TableSpec) => `'${spec.table}', '[]'::json`;
 
-/** A piece counts for a project while one of its finds is that piece, even when it has left the house since. */
-const LINKED_SQL = `t.studio_id = p.studio_id and (t.id in (select f.piece_id from "find" f where f.studio_id = p.studio_id and f.project_id = p.id and f.deleted_at is null) or t.id = any($3))`;
+const UUID_SQL = '[0-9a-f]{8}-[0-9a-f]{4}-[0-9a-f]{4}-[0-9a-f]{4}-[0-9a-f]{12}';
 
-/** One statement that builds a project's whole snapshot as JSON text: raw rows, no hydrated entities. $3: further pieces. */
+/** A row counts for a project while one of the project's live rows points to it. */
+function linkedSql(spec: TableSpec): string {
+  const ways = pointersInto(spec.table)
+    .filter((pointer) => pointer.spec.owner === 'project')
+    .map(({ spec: from, column, nested }) => {
+      const ids = nested ? `(regexp_matches(x."${column}"::text, '${UUID_SQL}', 'g'))[1]::uuid` : `x."${column}"`;
+      return `t.id in (select ${ids} from "${from.name}" x where x.studio_id = p.studio_id and x.project_id = p.id and x.deleted_at is null)`;
+    });
+  return ways.length === 0 ? 'false' : `(${ways.join(' or ')})`;
+}
+
+/** One statement that builds a project's whole snapshot as JSON text: raw rows, no hydrated entities. $3: further rows of the house to bring, $4: whether a removed project is read too. */
 export const SNAPSHOT_SQL = (() => {
   const project = specOf('project');
   const lists = tableSpecs
     .filter((spec) => spec.table !== 'project')
     .map((spec) => {
-      if (spec.snapshot === 'none') return emptySql(spec);
-      if (spec.snapshot === 'linked') return listSql(spec, LINKED_SQL);
-      const owner = spec.owner === 'project' ? 'and t.project_id = p.id' : '';
-      return listSql(spec, `t.studio_id = p.studio_id ${owner} and t.deleted_at is null`);
+      const here = 't.studio_id = p.studio_id and t.deleted_at is null';
+      if (spec.owner === 'project') return listSql(spec, `${here} and t.project_id = p.id`);
+      if (spec.snapshot === 'all') return listSql(spec, here);
+      const linked = spec.snapshot === 'linked' ? linkedSql(spec) : 'false';
+      return listSql(spec, `${here} and (${linked} or t.id = any($3))`);
     });
   return `select json_build_object('project', ${rowJsonSql(project, 'p')}, ${lists.join(', ')})::text as body, p.revision, s.revision as studio_revision
     from "project" p join "studio" s on s.id = p.studio_id
-    where p.studio_id = $1 and p.id = $2 and p.deleted_at is null`;
+    where p.studio_id = $1 and p.id = $2 and ($4 or p.deleted_at is null)`;
 })();
 
-/** The studio's shared rows in the shape of a project without any of its own: what the house works on. $2: pieces to bring. */
+/** The studio's shared rows: what the house works on. $2: rows to bring of what there is too much of. */
 const HOUSE_SQL = (() => {
   const lists = tableSpecs
-    .filter((spec) => spec.table !== 'project')
-    .map((spec) => {
-      if (spec.owner === 'project') return emptySql(spec);
-      if (spec.snapshot === 'linked')
-        return listSql(spec, 't.studio_id = s.id and t.id = any($2) and t.deleted_at is null');
-      return listSql(spec, 't.studio_id = s.id and t.deleted_at is null');
-    });
+    .filter((spec) => spec.owner === 'studio' && spec.table !== 'project')
+    .map((spec) =>
+      listSql(
+        spec,
+        `t.studio_id = s.id and t.deleted_at is null${spec.house === 'asked' ? ' and t.id = any($2)' : ''}`,
+      ),
+    );
   // Units, money and clock of the project that was worked on last: what the house shows its figures in.
   const rim = `(select json_build_object('units', p.units, 'currency', p.currency, 'timeZone', p.time_zone) from "project" p where p.studio_id = s.id and p.deleted_at is null order by p.updated_at desc limit 1)`;
-  return `select json_build_object('project', null, 'studioId', s.id, 'rim', ${rim}, ${lists.join(', ')})::text as body, s.revision from "studio" s where s.id = $1`;
+  return `select json_build_object('studioId', s.id, 'rim', ${rim}, ${lists.join(', ')})::text as body, s.revision from "studio" s where s.id = $1`;
 })();
 
 /** The house as JSON text with its tag, pieces only as far as asked for. */
@@ -53,9 +62,10 @@ export async function houseText(
   return { body: row.body, tag: `house.${row.revision}` };
 }
 
-/** The house's rows, parsed. Its `project` is null: what is decided here touches no project. */
-export async function houseRows(transaction: Transaction, pieceIds: readonly string[]): Promise<ProjectRows> {
-  return JSON.parse((await houseText(transaction, pieceIds)).body) as ProjectRows;
+/** The house's rows, parsed. */
+export async function houseRows(transaction: Transaction, pieceIds: readonly string[]): Promise<HouseRows> {
+  const { studioId: _studio, rim: _rim, ...rows } = JSON.parse((await houseText(transaction, pieceIds)).body);
+  return rows as HouseRows;
 }
 
 /** The tag of the house's present state. */
@@ -84,11 +94,6 @@ export async function projectSummaries({
   );
 }
 
-/** Locks the house for the rest of the transaction, so that what is done in it follows one another. */
-export async function lockHouse({ scope, manager }: Transaction): Promise<void> {
-  await manager.query('select 1 from "studio" where id = $1 for update', [scope.studioId]);
-}
-
 export interface SnapshotText {
   /** JSON text of the project's rows, passed on as it is. */
   body: string;
@@ -104,29 +109,38 @@ export async function snapshotTag({ scope, manager }: Transaction, projectId: st
   return found[0] ? `${found[0].revision}.${found[0].studio_revision}` : null;
 }
 
+/** Which rows a snapshot brings beyond the project's own. */
+export interface SnapshotWish {
+  /** Rows of the house by their ids, as far as the project does not speak of them yet. */
+  alsoIds?: readonly string[];
+  /** Whether a removed project is read too. */
+  removedToo?: boolean;
+}
+
 /** A project's snapshot as JSON text, or null when there is no such project. */
 export async function snapshotText(
   { scope, manager }: Transaction,
   projectId: string,
-  pieceIds: readonly string[] = [],
+  { alsoIds = [], removedToo = false }: SnapshotWish = {},
 ): Promise<SnapshotText | null> {
   const found: { body: string; revision: number; studio_revision: number }[] = await manager.query(SNAPSHOT_SQL, [
     scope.studioId,
     projectId,
-    pieceIds,
+    alsoIds,
+    removedToo,
   ]);
   const row = found[0];
   return row ? { body: row.body, tag: `${row.revision}.${row.studio_revision}` } : null;
 }
 
-/** A project's rows, parsed. */
+/** A project's rows, parsed, with their finds. */
 export async function projectRows(
   transaction: Transaction,
   projectId: string,
-  pieceIds: readonly string[] = [],
+  wish: SnapshotWish = {},
 ): Promise<ProjectRows | null> {
-  const text = await snapshotText(transaction, projectId, pieceIds);
-  return text ? withPresentRecipes(JSON.parse(text.body) as ProjectRows) : null;
+  const text = await snapshotText(transaction, projectId, wish);
+  return text ? withFinds(JSON.parse(text.body) as StoredRows) : null;
 }
 
 /** One slot with what a ranking for it asks of its project, without the rest of the snapshot; null when it is not there. */
@@ -153,7 +167,7 @@ export async function lockProject(
   removedToo = false,
 ): Promise<boolean> {
   const found: unknown[] = await manager.query(
-    'select 1 from "project" where studio_id = $1 and id = $2 and ($3 or deleted_at is null) for update',
+    'select 1 from "project" where studio_id = $1 and id = $2 and ($3 or deleted_at is null) for no key update',
     [scope.studioId, projectId, removedToo],
   );
   return found.length > 0;
@@ -203,7 +217,9 @@ export async function storeSummary(
   projectId: string,
   summary: unknown,
 ): Promise<void> {
-  await manager.query(`update "project" set summary = ${SUMMARY_SQL} where studio_id = $1 and id = $2`, [
+  // A project that somebody is working on gets its summary from that work.
+  const free = '(select id from "project" where studio_id = $1 and id = $2 for no key update skip locked)';
+  await manager.query(`update "project" set summary = ${SUMMARY_SQL} where studio_id = $1 and id = ${free}`, [
     scope.studioId,
     projectId,
     JSON.stringify(summary),

@@ -1,6 +1,7 @@
 import { doneAnswer, importedAnswer, projectListAnswer, refusedAnswer } from '@contract/answers';
-import { commandSchema } from '@contract/commands';
-import { PROJECT_FILE_LIMIT } from '@contract/projectFile';
+import { commandSchema } from '@contract/command';
+import { PROJECT_FILE_LIMIT } from '@core/formats/project/projectFile';
+import { id } from '@core/model/fields';
 import { createRoute, z } from '@hono/zod-openapi';
 
 /** An answer as JSON by its schema. */
@@ -60,7 +61,16 @@ export const importFile = createRoute({
   path: '/api/projects/import',
   request: {
     body: {
-      content: { 'application/json': { schema: z.object({ mode: z.enum(['copy', 'update']), file: z.unknown() }) } },
+      content: {
+        'application/json': {
+          schema: z.object({
+            /** One key for one wish: sent again, it is not done again. */
+            key: id.optional(),
+            mode: z.enum(['copy', 'update']),
+            file: z.unknown(),
+          }),
+        },
+      },
       required: true,
       description: `At most ${PROJECT_FILE_LIMIT} bytes`,
     },

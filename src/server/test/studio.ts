@@ -1,12 +1,13 @@
 import { randomUUID } from 'node:crypto';
-import type { Command, CommandKind, PayloadOf } from '@contract/commands';
+import type { Command } from '@contract/command';
+import type { ActKind, PayloadOf } from '@core/acts';
 import { labFromHex } from '@core/color/lab';
 import { stated } from '@core/kernel/price';
 import { completeMeasures } from '@core/surface/furnitureTemplate';
 import { furnitureTemplates } from '@core/surface/templates';
 import { project as projectRow } from '../../core/fixtures/projectRows';
+import { type ProjectRows, type StoredRows, withFinds } from '../../core/model/rows';
 import { newSlot, newSpot } from '../../core/plan/newRows';
-import type { ProjectRows } from '../../core/plan/rows';
 import { plainStory } from '../../core/pricing/priceStory';
 import { createApp } from '../app';
 import { type Database, openDatabase } from '../persistence/database';
@@ -77,14 +78,14 @@ export function studioApp(database: Database, studioId: string) {
     }
     return { status: response.status, json, text, headers: response.headers };
   };
-  const command = <K extends CommandKind>(
+  const command = <K extends ActKind>(
     projectId: string,
     kind: K,
     payload: PayloadOf<K>,
     change: Partial<Command> = {},
   ) => send('POST', '/api/commands', { key: randomUUID(), projectId, kind, payload, expect: {}, ...change });
   const rows = async (projectId: string): Promise<ProjectRows> =>
-    (await send('GET', `/api/projects/${projectId}/snapshot`)).json as ProjectRows;
+    withFinds((await send('GET', `/api/projects/${projectId}/snapshot`)).json as StoredRows);
   return { app, studioId, send, command, rows };
 }
 export type TestStudio = Awaited<ReturnType<typeof testStudio>>;
@@ -139,7 +140,9 @@ export function nightstandOption(slotId: string) {
       repairMinutes: 0,
       note: '',
       reason: '',
-      pieceId: null,
+      pieceId: randomUUID(),
+      count: 1,
+      inHouse: false,
     },
     offer: null,
     recipe: null,

@@ -1,4 +1,4 @@
-import type { FieldError } from '@contract/fieldErrors';
+import type { Problem } from '@core/acts/act';
 import sharp from 'sharp';
 import type { StoredPhoto } from '../persistence/photoBytes';
 
@@ -8,7 +8,7 @@ const THUMBNAIL_PX = 360;
 const KINDS = new Set(['jpeg', 'png', 'webp', 'gif', 'avif', 'tiff']);
 const ACCEPTED = 'a photo as JPEG, PNG, WebP, AVIF, GIF or TIFF, whole, at most 10 MB';
 
-export type AcceptedPhoto = { ok: true; photo: StoredPhoto } | { ok: false; error: FieldError };
+export type AcceptedPhoto = { ok: true; photo: StoredPhoto } | { ok: false; error: Problem };
 
 /**
  * Makes an uploaded picture fit to keep: turned upright by its orientation tag, every tag (location too) left behind,

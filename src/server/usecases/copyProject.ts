@@ -1,11 +1,15 @@
-import type { ProjectFile } from '@contract/projectFile';
-import { writeProjectFile } from '@contract/projectFile';
-import type { ProjectRows } from '@core/plan/rows';
+import { createHash } from 'node:crypto';
+import type { ProjectFile } from '@core/formats/project/projectFile';
+import { writeProjectFile } from '@core/formats/project/write';
+import { withFinds } from '@core/model/finds';
+import type { ProjectRows } from '@core/model/rows';
 import type { Database } from '../persistence/database';
-import { inTransaction, type StudioScope } from '../persistence/scope';
+import type { StudioScope } from '../persistence/scope';
 import { projectRows } from '../persistence/snapshots';
-import { notFound } from './answer';
-import { copyFrom, type ImportAnswer } from './importProject';
+import { Refusal, refused } from './answer';
+import { copyFrom } from './copyFrom';
+import type { ImportAnswer } from './importProject';
+import { onceByKey } from './runCommand';
 import type { Surroundings } from './surroundings';
 
 export type CopyKind = 'duplicate' | 'nextSeason';
@@ -21,6 +25,7 @@ function nextSeason(file: ProjectFile): ProjectFile {
     },
     spots: file.spots.map((spot) => ({ ...spot, tasks: spot.tasks.map((task) => ({ ...task, done: false })) })),
     slots: file.slots.map((slot) => ({ ...slot, star: null, leftOut: false })),
+    sightings: [],
     finds: [],
     pieces: [],
     offers: [],
@@ -28,6 +33,7 @@ function nextSeason(file: ProjectFile): ProjectFile {
     fills: [],
     recipes: [],
     ledger: [],
+    supplyUses: [],
     overrides: file.overrides.filter((row) => !row.scope.startsWith('recipe:')),
     acknowledgments: [],
     inspirations: [],
@@ -46,8 +52,8 @@ function withPhotos(file: ProjectFile, rows: ProjectRows): ProjectFile {
 }
 
 /**
- * Copies a project within its studio under a new name. The new project's id is made by the device: the same request
- * again gives the same copy.
+ * Copies a project within its studio under a new name. The new project's id is made by the device and is the key of the
+ * request too: asked twice, even at once, it gives the same copy.
  */
 export async function copyProject(
   database: Database,
@@ -56,14 +62,14 @@ export async function copyProject(
   wish: { id: string; kind: CopyKind; name: string },
   around: Surroundings,
 ): Promise<ImportAnswer> {
-  return inTransaction(database, scope, async (transaction) => {
-    const present = await projectRows(transaction, wish.id);
-    if (present)
-      return { status: 200, body: { projectId: wish.id, name: present.project.name, mode: 'copy' as const } };
+  const bodyHash = createHash('sha256')
+    .update(JSON.stringify([projectId, wish]))
+    .digest('hex');
+  return onceByKey(database, scope, wish.id, bodyHash, async (transaction) => {
     const rows = await projectRows(transaction, projectId);
-    if (!rows) return notFound();
-    const file = writeProjectFile(rows, new Date(around.nowMs()).toISOString(), scope.studioId);
+    if (!rows) throw new Refusal(refused('notFound'));
+    const file = withFinds(writeProjectFile(rows, new Date(around.nowMs()).toISOString(), scope.studioId));
     const copy = wish.kind === 'duplicate' ? withPhotos(file, rows) : nextSeason(file);
-    return copyFrom(transaction, { ...copy, project: { ...copy.project, name: wish.name } }, around, wish.id);
+    return copyFrom(transaction, { ...copy, project: { ...copy.project, name: wish.name } }, wish.id, around);
   });
 }

@@ -1,24 +1,28 @@
-import type { FieldError } from '@contract/fieldErrors';
-import type { ProjectRows } from '@core/plan/rows';
+import type { Problem } from '@core/acts/act';
+import type { KeptChange } from '@core/acts/undoChanges';
+import type { ProjectRows } from '@core/model/rows';
 import { placementClash } from '@core/sourcing/placements';
-import type { ActChange } from '../persistence/acts';
 import { lockPieces, placements } from '../persistence/placements';
 import type { Transaction } from '../persistence/scope';
 
 const until = (date: string | null) => (date === null ? 'with no end given' : `until ${date}`);
 
 /** Slots of a project whose promises an act may have changed; all of them when its dates changed or it came back. */
-function touchedSlots(rows: ProjectRows, changes: readonly ActChange[]): ReadonlySet<string> {
+function touchedSlots(rows: ProjectRows, changes: readonly KeptChange[]): ReadonlySet<string> {
   const touched = new Set<string>();
-  for (const { table, id, before, after } of changes) {
-    if (after === null) continue;
-    if (table === 'fills' || table === 'options') touched.add(String(after.slotId));
-    if (table === 'finds' && after.pieceId !== (before?.pieceId ?? null))
+  const slotOf = (table: 'fills' | 'options', id: string) => rows[table].find((row) => row.id === id)?.slotId;
+  for (const { table, id, op, before, after } of changes) {
+    if (op === 'remove') continue;
+    if (table === 'fills' || table === 'options') {
+      const slotId = slotOf(table, id);
+      if (slotId !== undefined) touched.add(slotId);
+    }
+    if (table === 'sightings')
       for (const option of rows.options)
         if (option.parts.some((part) => part.findId === id)) touched.add(option.slotId);
     if (
       table === 'project' &&
-      (before === null || before.revealDate !== after.revealDate || before.standsUntil !== after.standsUntil)
+      (op !== 'update' || before?.revealDate !== after?.revealDate || before?.standsUntil !== after?.standsUntil)
     )
       for (const slot of rows.slots) touched.add(slot.id);
   }
@@ -33,15 +37,15 @@ function touchedSlots(rows: ProjectRows, changes: readonly ActChange[]): Readonl
 export async function doublePlaces(
   transaction: Transaction,
   rows: ProjectRows,
-  changes: readonly ActChange[],
-): Promise<FieldError[]> {
+  changes: readonly KeptChange[],
+): Promise<Problem[]> {
   const touched = touchedSlots(rows, changes);
   if (touched.size === 0) return [];
-  const pieceIds = [...new Set(rows.finds.flatMap((find) => (find.pieceId === null ? [] : [find.pieceId])))];
+  const pieceIds = [...new Set(rows.finds.filter((find) => find.inHouse).map((find) => find.pieceId))];
   if (pieceIds.length === 0) return [];
   const pieces = await lockPieces(transaction, pieceIds);
   const all = await placements(transaction, pieceIds);
-  const errors: FieldError[] = [];
+  const errors: Problem[] = [];
   for (const mine of all.filter(
     (placement) => placement.projectId === rows.project.id && touched.has(placement.slotId),
   )) {

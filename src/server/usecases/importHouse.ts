@@ -1,5 +1,8 @@
+import { createHash } from 'node:crypto';
+import { errorCodes } from '@contract/errors';
 import type { HouseImportProgress, HouseImportWish, HousePreviewAnswer } from '@contract/house';
-import { type TableName, tableSchemas } from '@contract/rows';
+import type { AnyRow } from '@core/acts/changes';
+import type { KeptChange } from '@core/acts/undoChanges';
 import type { FileRim } from '@core/formats/house/column';
 import {
   type HouseChange,
@@ -9,12 +12,14 @@ import {
   planImport,
 } from '@core/formats/house/planImport';
 import { readTable } from '@core/formats/table/readTable';
-import { type ActChange, recordAct } from '../persistence/acts';
+import { rowSchema } from '@core/model/entities';
+import { recordAct } from '../persistence/acts';
 import type { Database } from '../persistence/database';
 import { buriedPieces, piecePrints } from '../persistence/pieces';
-import { insertRows, type StoredRow, takeStock, updateRow } from '../persistence/rowStore';
+import { claimKey, storeAnswer } from '../persistence/requestKeys';
+import { insertRows, takeStock, updateRow } from '../persistence/rowStore';
 import { inTransaction, type StudioScope, type Transaction } from '../persistence/scope';
-import { houseRows, lockHouse, raiseHouseRevision } from '../persistence/snapshots';
+import { houseRows, raiseHouseRevision } from '../persistence/snapshots';
 import type { Surroundings } from './surroundings';
 
 /** Rows written with one statement, and told of at once. */
@@ -41,7 +46,7 @@ async function planOf(transaction: Transaction, wish: HouseImportWish, around: S
   const rows = await houseRows(transaction, ids);
   const buried = new Set(await buriedPieces(transaction, ids));
   const present: PresentHouse = {
-    pieces: new Map(rows.pieces.map((piece) => [piece.id, piece])),
+    pieces: new Map(rows.pieces.filter((piece) => piece.inHouse).map((piece) => [piece.id, piece])),
     fingerprints: new Set(wish.kind === 'pieces' ? (await piecePrints(transaction)).map(pieceFingerprint) : []),
     supplies: rows.supplies,
     packs: rows.packs,
@@ -59,7 +64,7 @@ async function planOf(transaction: Transaction, wish: HouseImportWish, around: S
 function refuseBySchema(plan: ImportPlan): ImportPlan {
   const bad = new Map<number, ImportPlan['lines'][number]['problems']>();
   for (const change of plan.changes) {
-    const read = tableSchemas[change.table].safeParse(change.row);
+    const read = rowSchema(change.table).safeParse(change.row);
     if (read.success) continue;
     bad.set(
       change.line,
@@ -91,8 +96,9 @@ export async function previewHouseImport(
 }
 
 /**
- * Writes what a file brings, as one act that can be taken back as one. Progress is told after every few hundred rows;
- * whoever listens may cancel, and then nothing was written.
+ * Writes what a file brings, once for its key, as one act that can be taken back as one. Progress is told after every few
+ * hundred rows; whoever listens may cancel, and then nothing was written. Nobody is kept waiting meanwhile: only the
+ * rows that the file changes are held.
  */
 export async function importHouse(
   database: Database,
@@ -102,11 +108,15 @@ export async function importHouse(
   tell: (progress: HouseImportProgress) => Promise<void>,
   cancelled: () => boolean,
 ): Promise<void> {
+  const key = wish.key ?? around.newId();
+  const bodyHash = createHash('sha256').update(JSON.stringify(wish)).digest('hex');
   const result = await inTransaction(database, scope, async (transaction): Promise<HouseImportProgress> => {
-    await lockHouse(transaction);
+    const known = await claimKey(transaction, key, bodyHash);
+    if (known.state === 'other') return { state: 'failed', sentence: errorCodes['key.reused'].sentence };
+    if (known.state === 'answered') return known.answer as HouseImportProgress;
     const plan = await planOf(transaction, wish, around);
     const actId = around.newId();
-    const done: ActChange[] = [];
+    const done: KeptChange[] = [];
     const of = plan.changes.length;
     const step = async () => {
       if (cancelled()) throw new Cancelled();
@@ -117,38 +127,37 @@ export async function importHouse(
       const here = plan.changes.filter((change) => change.table === table);
       const fresh = here.filter((change) => change.before === null);
       for (let at = 0; at < fresh.length; at += AT_ONCE) {
-        const rows = fresh.slice(at, at + AT_ONCE).map((change) => ({ ...change.row, version: 1 }) as StoredRow);
-        await insertRows(transaction, table, rows, actId);
+        const rows = fresh.slice(at, at + AT_ONCE).map((change) => ({ ...change.row, version: 1 }) as AnyRow);
+        await insertRows(transaction, table, rows, null, actId);
         // The rows stand in their table; the act needs only to know which they were.
-        for (const row of rows) done.push({ table, id: row.id, before: null, after: null, version: 1 });
+        for (const row of rows) done.push({ table, id: row.id, op: 'insert', before: null, after: null, version: 1 });
         await step();
       }
       for (const change of lastOfEach(here.filter((entry) => entry.before !== null))) {
-        const before = change.before as StoredRow;
-        const ok = await updateRow(
-          transaction,
-          table as TableName,
-          before.id,
-          before.version,
-          change.row as StoredRow,
-          actId,
-        );
-        if (!ok) throw new Error('the house was locked, yet a row had another version');
+        const before = change.before as AnyRow;
+        const ok = await updateRow(transaction, table, before.id, before.version, change.row as AnyRow, actId);
+        if (!ok) throw new ChangedMeanwhile();
         const version = before.version + 1;
-        done.push({ table, id: before.id, before, after: { ...change.row, version } as StoredRow, version });
+        done.push({ table, id: before.id, op: 'update', before, after: { ...change.row, version } as AnyRow, version });
         if (done.length % AT_ONCE === 0) await step();
       }
     }
-    await recordAct(transaction, { id: actId, kind: `importHouse.${wish.kind}`, projectId: null, changes: done }, null);
+    await recordAct(transaction, { id: actId, kind: `importHouse.${wish.kind}`, projectId: null, changes: done });
     if (done.length > MANY) await takeStock(transaction, 'pieces');
     await raiseHouseRevision(transaction);
-    return { state: 'done', actId: done.length > 0 ? actId : null, counts: plan.counts };
+    const end: HouseImportProgress = { state: 'done', actId: done.length > 0 ? actId : null, counts: plan.counts };
+    await storeAnswer(transaction, key, 200, end);
+    return end;
   }).catch((error: unknown): HouseImportProgress => {
     if (error instanceof Cancelled) return { state: 'cancelled' };
+    if (error instanceof ChangedMeanwhile) return { state: 'failed', sentence: errorCodes.conflict.sentence };
     throw error;
   });
   await tell(result);
 }
+
+/** Somebody else changed a row that the file changes too. */
+class ChangedMeanwhile extends Error {}
 
 /** The stylist took the import back while it ran. */
 class Cancelled extends Error {}

@@ -1,35 +1,33 @@
 import { createHash } from 'node:crypto';
 import type { DoneAnswer, RowConflict } from '@contract/answers';
-import { applyChanges, type RowChange, rowBefore } from '@contract/changes';
-import { type Command, type CommandKind, commands, type PayloadOf } from '@contract/commands';
-import { isRefusal } from '@contract/commands/command';
-import { fieldErrorsOf } from '@contract/fieldErrors';
-import { referenceErrors } from '@contract/projectFile';
-import { studioTables, type TableName } from '@contract/rows';
-import type { ProjectRows } from '@core/plan/rows';
-import { type ActChange, recordAct } from '../persistence/acts';
+import type { Command } from '@contract/command';
+import { type ActKind, acts, type PayloadOf } from '@core/acts';
+import { type AnyRow, isProject, type RowChange, rowIn, type Workspace } from '@core/acts/changes';
+import { type Outcome, perform } from '@core/acts/perform';
+import type { KeptChange } from '@core/acts/undoChanges';
+import { emptyProject } from '@core/model/emptyRows';
+import { isHouseTable, isTable } from '@core/model/entities';
+import type { ProjectRows } from '@core/model/rows';
+import { recordAct } from '../persistence/acts';
 import type { Database } from '../persistence/database';
 import { claimKey, savepoint, storeAnswer } from '../persistence/requestKeys';
-import { insertRow, readRow, updateRow } from '../persistence/rowStore';
+import { lockTouched, readRow, takenIds } from '../persistence/rowStore';
 import { inTransaction, type StudioScope, type Transaction } from '../persistence/scope';
-import {
-  houseRows,
-  lockHouse,
-  lockProject,
-  projectRows,
-  raiseHouseRevision,
-  raiseRevision,
-} from '../persistence/snapshots';
+import { houseRows, lockProject, projectRows, raiseHouseRevision, raiseRevision } from '../persistence/snapshots';
 import { type Answer, Refusal, refused } from './answer';
 import { doublePlaces } from './doublePlaces';
 import { stillUsed } from './stillUsed';
 import { summaryOf } from './summary';
 import type { Surroundings } from './surroundings';
-import { undoAct } from './undoAct';
+import { actsToUndo, decideUndo, touchedIds } from './undoActs';
+import { writeChanges } from './writeChanges';
+
+/** How often a command is decided anew when the house changed while it was decided. */
+const MOST_TRIES = 6;
 
 /**
- * Runs one command: key and body hash first, then the payload's schema, the versions, the writes, the answer, all in
- * one transaction. The same key with the same body always gets the same answer.
+ * Runs one command: key and body hash first, then what it decides over the rows as they are, the versions, the writes,
+ * the answer, all in one transaction. The same key with the same body always gets the same answer.
  */
 export function runCommand(
   database: Database,
@@ -40,25 +38,39 @@ export function runCommand(
   const bodyHash = createHash('sha256')
     .update(JSON.stringify([command.projectId, command.kind, command.payload, command.expect]))
     .digest('hex');
+  return onceByKey(database, scope, command.key, bodyHash, (transaction) => work(transaction, command, around));
+}
+
+/**
+ * Does something once for a key: whoever asks again with the same body gets the first answer, whoever comes with another
+ * body is refused. A refusal leaves nothing behind but its answer.
+ */
+export function onceByKey<A extends { status: number; body: unknown }>(
+  database: Database,
+  scope: StudioScope,
+  key: string,
+  bodyHash: string,
+  work: (transaction: Transaction) => Promise<A>,
+): Promise<A> {
   return inTransaction(database, scope, async (transaction) => {
-    const key = await claimKey(transaction, command.key, bodyHash);
-    if (key.state === 'other')
+    const known = await claimKey(transaction, key, bodyHash);
+    if (known.state === 'other')
       return refused('key.reused', {
-        fields: [{ field: 'key', value: command.key, accepted: 'a new key for a new request' }],
-      });
-    if (key.state === 'answered') return { status: key.status, body: key.answer as Answer['body'] };
+        fields: [{ field: 'key', value: key, accepted: 'a new key for a new request' }],
+      }) as unknown as A;
+    if (known.state === 'answered') return { status: known.status, body: known.answer } as A;
     const point = await savepoint(transaction);
-    let answer: Answer;
+    let answer: A;
     try {
-      answer = await work(transaction, command, around);
+      answer = await work(transaction);
       await point.release();
     } catch (error) {
-      const known = error instanceof Refusal ? error.answer : refusedByDatabase(error);
-      if (!known) throw error;
+      const refusal = error instanceof Refusal ? error.answer : refusedByDatabase(error);
+      if (!refusal) throw error;
       await point.rollback();
-      answer = known;
+      answer = refusal as unknown as A;
     }
-    await storeAnswer(transaction, command.key, answer.status, answer.body);
+    await storeAnswer(transaction, key, answer.status, answer.body);
     return answer;
   });
 }
@@ -82,113 +94,137 @@ function refusedByDatabase(error: unknown): Answer | null {
 }
 
 async function work(transaction: Transaction, command: Command, around: Surroundings): Promise<Answer> {
-  const entry = commands.find(command.kind);
+  const entry = acts.find(command.kind);
   if (!entry)
     throw new Refusal(
       refused('fields.refused', {
-        fields: [{ field: 'kind', value: command.kind, accepted: `one of ${commands.ids.join(', ')}` }],
+        fields: [{ field: 'kind', value: command.kind, accepted: `one of ${acts.ids.join(', ')}` }],
       }),
     );
-  const parsed = entry.definition.payload.safeParse(command.payload);
-  if (!parsed.success)
-    throw new Refusal(refused('fields.refused', { fields: fieldErrorsOf(parsed.error, command.payload) }));
-  const actId = around.newId();
-  const kind = command.kind as CommandKind;
-
-  if (kind === 'createProject') {
-    const payload = parsed.data as PayloadOf<'createProject'>;
-    if (payload.project.id !== command.projectId)
-      throw new Refusal(
-        refused('fields.refused', {
-          fields: [
-            { field: 'payload.project.id', value: payload.project.id, accepted: 'the projectId of the request' },
-          ],
-        }),
-      );
-    const decision = entry.definition.decide({} as ProjectRows, parsed.data);
-    if (isRefusal(decision)) throw new Refusal(refused('command.refused', { fields: [decision.refused] }));
-    const changes = await writeChanges(transaction, decision, command, null, actId);
-    return finish(transaction, command.projectId, changes, entry.definition.title, actId, kind, null, around);
-  }
-
+  const kind = command.kind as ActKind;
   // The studio's own id stands for the house: what belongs to no project is done there.
   const inHouse = command.projectId === transaction.scope.studioId;
-  if (inHouse) await lockHouse(transaction);
-  else if (!(await lockProject(transaction, command.projectId, kind === 'undo')))
-    throw new Refusal(refused('notFound'));
-  if (kind === 'undo') {
-    const payload = parsed.data as PayloadOf<'undo'>;
-    const changes = await undoAct(transaction, payload, command, actId, around);
-    return finish(transaction, command.projectId, changes, entry.definition.title, actId, kind, payload.actId, around);
-  }
-  const pieceIds = mentionedIds(command.payload);
-  const rows = inHouse
-    ? await houseRows(transaction, pieceIds)
-    : await projectRows(transaction, command.projectId, pieceIds);
-  if (!rows) throw new Refusal(refused('notFound'));
+  if (kind === 'createProject') return make(transaction, command, around);
+  if (kind === 'undo') return takeBack(transaction, command, inHouse, around);
+  if (!inHouse && !(await lockProject(transaction, command.projectId))) throw new Refusal(refused('notFound'));
 
-  const decision = entry.definition.decide(rows, parsed.data);
-  if (isRefusal(decision)) {
-    // A row that another tab removed is a conflict, told with both versions, not a bad field.
-    const conflicts = await conflictsOf(transaction, rows, [], command);
+  const alsoIds = mentionedIds(command.payload);
+  for (let tries = 1; ; tries += 1) {
+    const rows = await rowsFor(transaction, command.projectId, inHouse, alsoIds, false);
+    const outcome = perform(rows, kind, command.payload);
+    if (!outcome.ok) {
+      // A row that another tab removed is a conflict, told with both versions, not a bad field.
+      const conflicts = outcome.why === 'payload' ? [] : await conflictsOf(transaction, rows, [], command);
+      if (conflicts.length > 0) throw new Refusal(refused('conflict', { conflicts }));
+      throw new Refusal(
+        refused(outcome.why === 'payload' ? 'fields.refused' : 'command.refused', { fields: outcome.problems }),
+      );
+    }
+    const conflicts = await conflictsOf(transaction, rows, outcome.changes, command);
     if (conflicts.length > 0) throw new Refusal(refused('conflict', { conflicts }));
-    throw new Refusal(refused('command.refused', { fields: [decision.refused] }));
+    // The house is not locked as a whole: what is touched is, and decided anew if it changed on the way.
+    if (!(await isStillSo(transaction, rows, outcome.changes)) && tries < MOST_TRIES) continue;
+    return finish(transaction, command, rows, outcome, entry.act.title, [], around);
   }
-  const conflicts = await conflictsOf(transaction, rows, decision, command);
-  if (conflicts.length > 0) throw new Refusal(refused('conflict', { conflicts }));
-  if (inHouse) refuseOutside(decision, command);
-  else {
-    const after = applyChanges(
-      rows,
-      decision.filter((change) => !(change.table === 'project' && change.op === 'remove')),
-    );
-    const broken = referenceErrors(after);
-    if (broken.length > 0) throw new Refusal(refused('command.refused', { fields: broken.slice(0, 20) }));
-  }
-  const changes = await writeChanges(transaction, decision, command, rows, actId);
-  return finish(transaction, command.projectId, changes, entry.definition.title, actId, kind, null, around);
 }
 
-/** Ids that a payload speaks of; pieces among them are brought along, since a project holds only its own. */
-function mentionedIds(payload: unknown): string[] {
-  const found = JSON.stringify(payload).match(/[0-9a-f]{8}-[0-9a-f]{4}-[0-9a-f]{4}-[0-9a-f]{4}-[0-9a-f]{12}/gi) ?? [];
-  return [...new Set(found)];
-}
-
-/** In the house only rows of the studio can change. */
-function refuseOutside(changes: readonly RowChange[], command: Command): void {
-  const stranger = changes.find((change) => change.table === 'project' || !studioTables.has(change.table));
-  if (stranger)
+/** A project that is not there yet. */
+async function make(transaction: Transaction, command: Command, around: Surroundings): Promise<Answer> {
+  const { act } = acts.get('createProject');
+  const payload = command.payload as PayloadOf<'createProject'>;
+  const given = payload?.project;
+  const rows = { ...emptyProject(given), ...(await houseRows(transaction, mentionedIds(payload))) };
+  const outcome = perform(rows, 'createProject', payload);
+  if (!outcome.ok) throw new Refusal(refused('fields.refused', { fields: outcome.problems }));
+  if (given.id !== command.projectId)
     throw new Refusal(
-      refused('command.refused', {
-        fields: [{ field: 'projectId', value: command.projectId, accepted: `a project, for ${command.kind}` }],
+      refused('fields.refused', {
+        fields: [{ field: 'payload.project.id', value: given.id, accepted: 'the projectId of the request' }],
       }),
     );
+  return finish(transaction, command, rows, outcome, act.title, [], around);
+}
+
+/** Takes acts back, by the rows as they are. */
+async function takeBack(
+  transaction: Transaction,
+  command: Command,
+  inHouse: boolean,
+  around: Surroundings,
+): Promise<Answer> {
+  const { act } = acts.get('undo');
+  const read = perform(emptyProject({ id: command.projectId } as ProjectRows['project']), 'undo', command.payload);
+  if (!read.ok) throw new Refusal(refused('fields.refused', { fields: read.problems }));
+  if (!inHouse && !(await lockProject(transaction, command.projectId, true))) throw new Refusal(refused('notFound'));
+  const payload = command.payload as PayloadOf<'undo'>;
+  const found = await actsToUndo(transaction, payload, inHouse ? null : command.projectId);
+  for (let tries = 1; ; tries += 1) {
+    const rows = await rowsFor(transaction, command.projectId, inHouse, touchedIds(found), true);
+    const outcome = await decideUndo(transaction, rows, found, payload, around);
+    if (!(await isStillSo(transaction, rows, outcome.changes)) && tries < MOST_TRIES) continue;
+    const undone = found.map((entry) => entry.id);
+    const ordered = [payload.actId, ...undone.filter((id) => id !== payload.actId)];
+    return finish(transaction, command, rows, outcome, act.title, ordered, around);
+  }
+}
+
+async function rowsFor(
+  transaction: Transaction,
+  projectId: string,
+  inHouse: boolean,
+  alsoIds: readonly string[],
+  removedToo: boolean,
+): Promise<Workspace> {
+  const rows = inHouse
+    ? await houseRows(transaction, alsoIds)
+    : await projectRows(transaction, projectId, { alsoIds, removedToo });
+  if (!rows) throw new Refusal(refused('notFound'));
+  return rows;
+}
+
+/** Locks what changes touch in the house, and says whether all of it is still at the version that was read. */
+async function isStillSo(transaction: Transaction, rows: Workspace, changes: readonly RowChange[]): Promise<boolean> {
+  const versions = await lockTouched(transaction, changes);
+  return changes.every((change) => {
+    if (change.op === 'insert' || !isHouseTable(change.table)) return true;
+    const seen = change.op === 'restore' ? change.row.version - 1 : rowIn(rows, change.table, change.id)?.version;
+    const id = change.op === 'restore' ? change.row.id : change.id;
+    return versions.get(`${change.table}:${id}`) === seen;
+  });
+}
+
+const UUID = /[0-9a-f]{8}-[0-9a-f]{4}-[0-9a-f]{4}-[0-9a-f]{4}-[0-9a-f]{12}/gi;
+
+/** Ids that a payload speaks of; rows of the house among them are brought along, since a project holds only its own. */
+function mentionedIds(payload: unknown): string[] {
+  return [...new Set(JSON.stringify(payload ?? null).match(UUID) ?? [])];
 }
 
 /** Rows that are not at the version that the command's author saw. */
 async function conflictsOf(
   transaction: Transaction,
-  rows: ProjectRows,
+  rows: Workspace,
   changes: readonly RowChange[],
   command: Command,
 ): Promise<RowConflict[]> {
   const conflicts: RowConflict[] = [];
   for (const [place, expected] of Object.entries(command.expect)) {
     const [table = '', id = ''] = place.split(':');
+    if (!isTable(table)) continue;
     const change = changes.find(
-      (candidate) => candidate.table === table && (candidate.op === 'insert' ? candidate.row.id : candidate.id) === id,
+      (candidate) => candidate.op === 'update' && candidate.table === table && candidate.id === id,
     );
-    const known = table === 'project' || table in rows;
-    if (!known) continue;
-    const present = rowBefore(rows, { table: table as TableName, op: 'remove', id });
+    const present = rowIn(rows, table, id);
     if (present?.version === expected) continue;
-    const stored = present ?? (await readRow(transaction, table as TableName, id))?.row ?? null;
     const mine = change?.op === 'update' ? change.values : payloadValues(command.payload);
-    conflicts.push({ table, id, expected, theirs: present ? stored : null, mine });
+    const theirs = present ?? (await storedRow(transaction, table, id));
+    conflicts.push({ table, id, expected, theirs: present ? theirs : null, mine });
   }
   return conflicts;
 }
+
+const storedRow = async (transaction: Transaction, table: Parameters<typeof readRow>[1], id: string) =>
+  (await readRow(transaction, table, id))?.row ?? null;
 
 function payloadValues(payload: unknown): Record<string, unknown> | null {
   return payload !== null && typeof payload === 'object' && 'values' in payload
@@ -196,94 +232,64 @@ function payloadValues(payload: unknown): Record<string, unknown> | null {
     : null;
 }
 
-async function writeChanges(
-  transaction: Transaction,
-  changes: readonly RowChange[],
-  command: Command,
-  rows: ProjectRows | null,
-  actId: string,
-): Promise<ActChange[]> {
-  const done: ActChange[] = [];
-  for (const change of changes) {
-    if (change.op === 'insert') {
-      await insertRow(transaction, change.table, change.row, command.projectId, actId);
-      done.push({ table: change.table, id: change.row.id, before: null, after: change.row, version: 1 });
-      continue;
-    }
-    const before = rows ? rowBefore(rows, change) : null;
-    if (!before)
-      throw new Refusal(
-        refused('command.refused', {
-          fields: [{ field: change.table, value: change.id, accepted: 'a row that is still there' }],
-        }),
-      );
-    const values = change.op === 'update' ? change.values : {};
-    const changed = await updateRow(
-      transaction,
-      change.table,
-      change.id,
-      before.version,
-      values,
-      actId,
-      change.op === 'remove' ? true : null,
+/** New rows take no id that another row of the studio has, in whatever table. */
+async function refuseTakenIds(transaction: Transaction, changes: readonly RowChange[]): Promise<void> {
+  const ids = changes.flatMap((change) => (change.op === 'insert' ? [change.row.id] : []));
+  const taken = await takenIds(transaction, ids);
+  const [first] = taken;
+  if (first !== undefined)
+    throw new Refusal(
+      refused('command.refused', { fields: [{ field: 'id', value: first, accepted: 'an id that no other row has' }] }),
     );
-    if (!changed)
-      throw new Refusal(
-        refused('conflict', {
-          conflicts: [
-            {
-              table: change.table,
-              id: change.id,
-              expected: before.version,
-              theirs: (await readRow(transaction, change.table, change.id))?.row ?? null,
-              mine: values,
-            },
-          ],
-        }),
-      );
-    const version = before.version + 1;
-    done.push({
-      table: change.table,
-      id: change.id,
-      before,
-      after: change.op === 'remove' ? null : { ...before, ...values, version },
-      version,
-    });
-  }
-  return done;
 }
 
 async function finish(
   transaction: Transaction,
-  projectId: string,
-  changes: ActChange[],
+  command: Command,
+  rows: Workspace,
+  outcome: Extract<Outcome, { ok: true }>,
   title: string,
-  actId: string,
-  kind: string,
-  undoesId: string | null,
+  undoes: readonly string[],
   around: Surroundings,
 ): Promise<Answer> {
-  const inHouse = projectId === transaction.scope.studioId;
-  await recordAct(transaction, { id: actId, kind, projectId: inHouse ? null : projectId, changes }, undoesId);
-  const rows = inHouse ? null : await projectRows(transaction, projectId);
-  const used = await stillUsed(transaction, changes);
-  if (used.length > 0) throw new Refusal(refused('command.refused', { fields: used }));
-  if (rows) {
-    const fields = await doublePlaces(transaction, rows, changes);
+  const project = isProject(rows) ? command.projectId : null;
+  const actId = around.newId();
+  await refuseTakenIds(transaction, outcome.changes);
+  const kept = await writeChanges(transaction, rows, outcome.changes, project, actId);
+  const { kind } = command;
+  await recordAct(transaction, { id: actId, kind, projectId: project, changes: kept }, undoes);
+  const needed = await stillUsed(transaction, kept);
+  if (needed.length > 0)
+    throw new Refusal(refused('command.refused', { fields: needed.slice(0, 20).map((entry) => entry.problem) }));
+  const isGone = outcome.changes.some((change) => change.table === 'project' && change.op === 'remove');
+  const present = isProject(outcome.after) ? outcome.after : null;
+  if (present && !isGone) {
+    const fields = await doublePlaces(transaction, present, kept);
     if (fields.length > 0) throw new Refusal(refused('command.refused', { fields }));
   }
-  const studioToo = changes.some((change) => change.table !== 'project' && studioTables.has(change.table));
-  const tag = inHouse
-    ? await raiseHouseRevision(transaction)
-    : rows
-      ? await raiseRevision(transaction, projectId, summaryOf(rows, around.nowMs()), studioToo)
-      : '';
-  const body: DoneAnswer = {
-    actId,
-    title,
-    tag,
-    rows: changes.flatMap((change) => (change.after ? [{ table: change.table, row: change.after }] : [])),
-    removed: changes.flatMap((change) => (change.after ? [] : [{ table: change.table, id: change.id }])),
-  };
-  return { status: 200, body };
+  const studioToo = kept.some((change) => isHouseTable(change.table));
+  const tag =
+    present === null
+      ? await raiseHouseRevision(transaction)
+      : await raiseRevision(transaction, present.project.id, summaryOf(present, around.nowMs()), studioToo);
+  return { status: 200, body: doneAnswer(actId, title, tag, kept, outcome) };
+}
+
+/** The rows as they are now, each once; those that are gone by their ids. */
+function doneAnswer(
+  actId: string,
+  title: string,
+  tag: string,
+  kept: readonly KeptChange[],
+  outcome: Extract<Outcome, { ok: true }>,
+): DoneAnswer {
+  const last = new Map(kept.map((change) => [`${change.table}:${change.id}`, change]));
+  const rows: DoneAnswer['rows'] = [];
+  const removed: DoneAnswer['removed'] = [];
+  for (const { table, id, op } of last.values()) {
+    const row: AnyRow | null = op === 'remove' ? null : rowIn(outcome.after, table, id);
+    if (row) rows.push({ table, row });
+    else removed.push({ table, id });
+  }
+  return { actId, title, tag, rows, removed };
 }

@@ -1,23 +1,31 @@
-import type { FieldError } from '@contract/fieldErrors';
-import type { ActChange } from '../persistence/acts';
-import { paidSupplies, shownColorCards } from '../persistence/references';
+import type { Problem } from '@core/acts/act';
+import type { KeptChange } from '@core/acts/undoChanges';
+import { type ChangedTable, entityOf, isHouseTable } from '@core/model/entities';
+import { stillPointedTo } from '../persistence/rowStore';
 import type { Transaction } from '../persistence/scope';
 
+/** A row of the house that an act removed although something still needs it. */
+export interface Needed {
+  table: ChangedTable;
+  id: string;
+  problem: Problem;
+}
+
 /**
- * Shared rows that an act removed although some project refers to them: without them that project could not be worked
- * on any more. Asked after the writes; an answer refuses them.
+ * Shared rows that an act removed although some project, or the house itself, still points to them: without them that
+ * project could not be worked on any more. Asked after the writes; an answer refuses them.
  */
-export async function stillUsed(transaction: Transaction, changes: readonly ActChange[]): Promise<FieldError[]> {
-  const removed = (table: ActChange['table']) =>
-    changes.filter((change) => change.table === table && change.after === null).map((change) => change.id);
-  const errors: FieldError[] = [];
-  const supplies = removed('supplies');
-  if (supplies.length > 0)
-    for (const id of await paidSupplies(transaction, supplies))
-      errors.push({ field: 'supply', value: id, accepted: 'a supply that no project has paid for; note it as empty' });
-  const cards = removed('colorCards');
-  if (cards.length > 0)
-    for (const id of await shownColorCards(transaction, cards))
-      errors.push({ field: 'colorCard', value: id, accepted: 'a color that no palette, slot, recipe or supply shows' });
-  return errors.slice(0, 20);
+export async function stillUsed(transaction: Transaction, changes: readonly KeptChange[]): Promise<Needed[]> {
+  const removed = new Map<ChangedTable, string[]>();
+  for (const { table, id, op } of changes)
+    if (op === 'remove' && isHouseTable(table)) removed.set(table, [...(removed.get(table) ?? []), id]);
+  const needed: Needed[] = [];
+  for (const [table, ids] of removed)
+    for (const id of await stillPointedTo(transaction, table, ids)) {
+      const { noun } = entityOf(table);
+      const name = changes.find((change) => change.id === id)?.before?.name;
+      const accepted = `a ${noun} that nothing shows, needs or was paid for`;
+      needed.push({ table, id, problem: { field: noun, value: name ?? id, accepted } });
+    }
+  return needed;
 }

@@ -1,7 +1,7 @@
 import type { ProjectSummary } from '@contract/answers';
+import type { ProjectRows } from '@core/model/rows';
 import { CORE_VERSION, computePlan } from '@core/plan/computePlan';
 import { ownedShare } from '@core/plan/ownedShare';
-import type { ProjectRows } from '@core/plan/rows';
 import { partsOfSupplyKey } from '@core/recipe/supplyKey';
 import type { Transaction } from '../persistence/scope';
 import { projectRows, staleSummaries, storeSummary } from '../persistence/snapshots';

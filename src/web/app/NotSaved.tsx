@@ -1,4 +1,4 @@
-import { commands } from '@contract/commands';
+import { acts } from '@core/acts';
 import { Button, Modal } from 'antd';
 import styles from './shell.module.css';
 import type { CommandQueue } from './useCommandQueue';
@@ -19,27 +19,44 @@ function differing(mine: Record<string, unknown> | null, theirs: Record<string, 
 }
 
 /** What could not be saved: both versions side by side, and the two ways on. Nothing typed is lost until one is taken. */
-export function NotSaved(props: Pick<CommandQueue, 'entries' | 'resolve'>) {
-  const { entries, resolve } = props;
+export function NotSaved(props: Pick<CommandQueue, 'entries' | 'resolve' | 'undoWith'>) {
+  const { entries, resolve, undoWith } = props;
   const stuck = entries.filter((entry) => entry.state !== 'waiting');
   const first = stuck[0];
   if (!first) return null;
-  const title = commands.get(first.command.kind).definition.title;
+  const title = acts.get(first.command.kind).act.title;
   const conflict = first.state === 'conflict';
+  const builtOn = first.answer?.acts ?? [];
+  const isUndo = first.command.kind === 'undo';
   return (
     <Modal
       open
-      title={conflict ? 'Changed in two places' : 'Not saved'}
+      title={isUndo ? 'Not taken back' : conflict ? 'Changed in two places' : 'Not saved'}
       closable={false}
       maskClosable={false}
       keyboard={false}
       footer={[
         <Button key="theirs" onClick={() => resolve(first.command.key, false)}>
-          {conflict ? 'Keep theirs' : 'Let it go'}
+          {conflict && !isUndo ? 'Keep theirs' : isUndo ? 'Leave it as it is' : 'Let it go'}
         </Button>,
-        <Button key="mine" type="primary" onClick={() => resolve(first.command.key, true)}>
-          {conflict ? 'Keep mine' : 'Try again'}
-        </Button>,
+        builtOn.length > 0 ? (
+          <Button
+            key="also"
+            type="primary"
+            onClick={() =>
+              undoWith(
+                first.command.key,
+                builtOn.map((act) => act.actId),
+              )
+            }
+          >
+            {builtOn.length === 1 ? 'Take that back too' : `Take those ${builtOn.length} back too`}
+          </Button>
+        ) : (
+          <Button key="mine" type="primary" onClick={() => resolve(first.command.key, true)}>
+            {conflict && !isUndo ? 'Keep mine' : 'Try again'}
+          </Button>
+        ),
       ]}
     >
       <p>{first.answer?.sentence}</p>
@@ -47,6 +64,19 @@ export function NotSaved(props: Pick<CommandQueue, 'entries' | 'resolve'>) {
         {title}
         {stuck.length > 1 ? `, and ${stuck.length - 1} more after it` : ''}
       </p>
+      {builtOn.length > 0 && (
+        <>
+          <p>Since then:</p>
+          <ul>
+            {builtOn.map((act) => (
+              <li key={act.actId}>
+                {act.title}
+                {act.ownDevice ? '' : ', on another device'}
+              </li>
+            ))}
+          </ul>
+        </>
+      )}
       {first.answer?.fields?.map((field) => (
         <p key={field.field}>
           <b>{field.field}</b>: “{words(field.value)}”; accepted: {field.accepted}

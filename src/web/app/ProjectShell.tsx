@@ -5,10 +5,12 @@ import { Link, NavLink, Outlet, useLocation, useNavigate, useParams } from 'reac
 import { PurseWhy } from '../stages/compare';
 import { ActToast } from './ActToast';
 import { ApiError } from './api';
+import { isTyping } from './isTyping';
 import { NotSaved } from './NotSaved';
 import { Purse } from './Purse';
 import { ProjectProvider, useProject } from './projectStore';
 import styles from './shell.module.css';
+import { useUndoKey } from './undoKey';
 
 /** The frame of an open project: purse, tape, stages, and what everybody needs to know. */
 export function ProjectShell() {
@@ -62,16 +64,6 @@ function Failed(props: { error: unknown; retry: () => void }) {
   );
 }
 
-/** Tells where the keyboard is typing, so that letters there are not taken as keys. */
-function isTyping(target: EventTarget | null): boolean {
-  return (
-    target instanceof HTMLElement &&
-    (target.isContentEditable ||
-      ['INPUT', 'TEXTAREA', 'SELECT'].includes(target.tagName) ||
-      target.closest('[role="combobox"]') !== null)
-  );
-}
-
 const keySheet: [string, string][] = [
   ['?', 'This sheet'],
   ['b', 'Brief'],
@@ -89,7 +81,7 @@ const keySheet: [string, string][] = [
 
 function Frame() {
   const project = useProject();
-  const { rows, plan, offline, undo, news, dismissNews, entries, retry, resolve } = project;
+  const { rows, plan, offline, notKept, news, dismissNews, entries, retry, resolve, undoWith } = project;
   const navigate = useNavigate();
   const [keysOpen, setKeysOpen] = useState(false);
   const [why, setWhy] = useState<PurseFigure | null>(null);
@@ -112,11 +104,11 @@ function Frame() {
         event.preventDefault();
         void navigate(`${base}/${place}`);
       } else if (event.key === '?') setKeysOpen(true);
-      else if (event.key === 'u') undo();
     };
     window.addEventListener('keydown', onKey);
     return () => window.removeEventListener('keydown', onKey);
-  }, [navigate, base, undo]);
+  }, [navigate, base]);
+  useUndoKey();
 
   // On a phone the tape is longer than the screen: the present stage is brought into view.
   const { pathname } = useLocation();
@@ -183,6 +175,12 @@ function Frame() {
           </Button>
         </div>
       )}
+      {notKept && (
+        <div className={styles.banner} role="status">
+          <b>Not kept on this device.</b> This browser keeps nothing for Euporia (a private window, or no room). What
+          you type goes straight to the server; close the tab only when it says Saved.
+        </div>
+      )}
       {news && (
         <div className={styles.banner} role="status">
           <b>Changed elsewhere.</b> Another tab or device changed this project just now; you see the newest state.
@@ -193,7 +191,7 @@ function Frame() {
       )}
       <Outlet />
       <ActToast queue={project} />
-      <NotSaved entries={entries} resolve={resolve} />
+      <NotSaved entries={entries} resolve={resolve} undoWith={undoWith} />
       <PurseWhy figure={why} onClose={() => setWhy(null)} />
       <Modal open={keysOpen} title="Keys" footer={null} onCancel={() => setKeysOpen(false)}>
         <dl className={styles.keys}>

@@ -1,5 +1,5 @@
 import type { DoneAnswer, ProjectListAnswer, RefusedAnswer } from '@contract/answers';
-import type { Command } from '@contract/commands';
+import type { Command } from '@contract/command';
 import type {
   FitAnswer,
   HouseImportProgress,
@@ -10,7 +10,7 @@ import type {
   PieceQuery,
   RiserAnswer,
 } from '@contract/house';
-import type { ProjectRows } from '@core/plan/rows';
+import { type HouseRows, type ProjectRows, type StoredRows, withFinds } from '@core/model/rows';
 import type { Rim } from './words';
 
 /** A refusal of the server as an error; `gone` says that nobody answered and that trying again makes sense. */
@@ -41,10 +41,16 @@ export const deviceName = (() => {
   return made;
 })();
 
+/** How long an answer may take before the page says that nobody answers, in milliseconds. */
+const READ_LIMIT_MS = 20_000;
+const WRITE_LIMIT_MS = 60_000;
+
 async function request(path: string, init: RequestInit = {}): Promise<Response> {
   let response: Response;
   try {
-    response = await fetch(path, { ...init, headers: { 'x-device': deviceName, ...init.headers } });
+    const limit = AbortSignal.timeout(init.body === undefined ? READ_LIMIT_MS : WRITE_LIMIT_MS);
+    const signal = init.signal ? AbortSignal.any([init.signal, limit]) : limit;
+    response = await fetch(path, { ...init, signal, headers: { 'x-device': deviceName, ...init.headers } });
   } catch {
     throw new ApiError(0, silence);
   }
@@ -58,6 +64,15 @@ async function request(path: string, init: RequestInit = {}): Promise<Response> 
   throw new ApiError(response.status, answer);
 }
 
+/** The body of an answer; one that is cut off on its way is as if nobody had answered. */
+async function read<T>(response: Response): Promise<T> {
+  try {
+    return (await response.json()) as T;
+  } catch {
+    throw new ApiError(0, silence);
+  }
+}
+
 const post = (path: string, body: unknown) =>
   request(path, { method: 'POST', headers: { 'content-type': 'application/json' }, body: JSON.stringify(body) });
 
@@ -68,7 +83,7 @@ export interface Snapshot {
 
 /** The studio's shared rows with the units, money and clock to show them in. */
 export interface HouseSnapshot {
-  rows: ProjectRows;
+  rows: HouseRows;
   rim: Rim;
   studioId: string;
   tag: string;
@@ -91,7 +106,7 @@ const queryText = (query: object) =>
 /** The few calls the page makes. */
 export const api = {
   async projects(): Promise<ProjectListAnswer> {
-    return (await request('/api/projects?limit=200')).json();
+    return read(await request('/api/projects?limit=200'));
   },
   /** A project's rows, or null when they are still those of `tag`. */
   async snapshot(projectId: string, tag: string | null): Promise<Snapshot | null> {
@@ -101,12 +116,12 @@ export const api = {
     );
     if (response.status === 304) return null;
     return {
-      rows: (await response.json()) as ProjectRows,
+      rows: withFinds(await read<StoredRows>(response)),
       tag: (response.headers.get('etag') ?? '').replace(/^W\//, '').replaceAll('"', ''),
     };
   },
   async command(command: Command): Promise<DoneAnswer> {
-    return (await post('/api/commands', command)).json();
+    return read(await post('/api/commands', command));
   },
   /** Sends a picture; the server keeps it upright, without tags, with a thumbnail. */
   async putPhoto(
@@ -119,25 +134,25 @@ export const api = {
       headers: { 'content-type': blob.type || 'image/jpeg' },
       body: blob,
     });
-    return response.json();
+    return read(response);
   },
   /** Copies a project: as it is, or for the next season with its slots open again. */
   async copyProject(
     projectId: string,
     wish: { id: string; kind: 'duplicate' | 'nextSeason'; name: string },
   ): Promise<{ projectId: string; name: string }> {
-    return (await post(`/api/projects/${projectId}/copy`, wish)).json();
+    return read(await post(`/api/projects/${projectId}/copy`, wish));
   },
   async house(): Promise<HouseSnapshot> {
     const response = await request('/api/house');
-    const { studioId, rim, ...rows } = (await response.json()) as ProjectRows & { studioId: string; rim: Rim | null };
+    const { studioId, rim, ...rows } = (await read(response)) as HouseRows & { studioId: string; rim: Rim | null };
     return { rows, studioId, rim: rim ?? firstRim, tag: response.headers.get('etag') ?? '' };
   },
   async pieces(query: PieceQuery, page: { limit: number; offset: number }): Promise<PiecePageAnswer> {
-    return (await request(`/api/house/pieces?${queryText({ ...query, ...page })}`)).json();
+    return read(await request(`/api/house/pieces?${queryText({ ...query, ...page })}`));
   },
   async fits(projectId: string, slotId: string, page: { limit: number; offset: number }): Promise<FitAnswer> {
-    return (await request(`/api/projects/${projectId}/slots/${slotId}/fits?${queryText(page)}`)).json();
+    return read(await request(`/api/projects/${projectId}/slots/${slotId}/fits?${queryText(page)}`));
   },
   async risers(wish: {
     gapMm: number;
@@ -145,13 +160,13 @@ export const api = {
     widthMm?: number | null;
     depthMm?: number | null;
   }): Promise<RiserAnswer> {
-    return (await request(`/api/house/risers?${queryText(wish)}`)).json();
+    return read(await request(`/api/house/risers?${queryText(wish)}`));
   },
   async panels(): Promise<HousePanelsAnswer> {
-    return (await request('/api/house/panels')).json();
+    return read(await request('/api/house/panels'));
   },
   async previewHouse(wish: HouseImportWish): Promise<HousePreviewAnswer> {
-    return (await post('/api/house/import/preview', wish)).json();
+    return read(await post('/api/house/import/preview', wish));
   },
   /** Brings a file into the house; `tell` hears how far it is. Aborting the signal cancels, and nothing is written. */
   async importHouse(
@@ -180,7 +195,12 @@ export const api = {
       }
     }
   },
-  async importFile(file: unknown, mode: 'copy' | 'update'): Promise<{ projectId: string; name: string }> {
-    return (await post('/api/projects/import', { mode, file })).json();
+  /** `key` is one for one wish: sent again, it is not done again. */
+  async importFile(
+    file: unknown,
+    mode: 'copy' | 'update',
+    key: string,
+  ): Promise<{ projectId: string; name: string; actId: string | null }> {
+    return read(await post('/api/projects/import', { key, mode, file }));
   },
 };

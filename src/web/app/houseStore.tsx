@@ -1,5 +1,4 @@
-import type { PieceRow } from '@core/plan/houseRows';
-import type { ProjectRows } from '@core/plan/rows';
+import type { HouseRows, PieceRow } from '@core/model/rows';
 import { useQuery, useQueryClient } from '@tanstack/react-query';
 import { createContext, type ReactNode, useCallback, useContext, useMemo, useState } from 'react';
 import { api, type HouseSnapshot } from './api';
@@ -9,9 +8,9 @@ import { type CommandQueue, useCommandQueue } from './useCommandQueue';
 import type { Rim } from './words';
 
 /** What the house needs: the studio's shared rows, the pieces that were looked at, and a queue of its own. */
-export interface HouseAccess extends Omit<CommandQueue, 'rows'> {
-  /** Shared rows; `pieces` holds those that were loaded so far. Its `project` stands for none. */
-  rows: ProjectRows;
+export interface HouseAccess extends Omit<CommandQueue<HouseRows>, 'rows'> {
+  /** Shared rows; `pieces` holds those that were loaded so far. */
+  rows: HouseRows;
   rim: Rim;
   studioId: string;
   /** Local date of today. */
@@ -100,7 +99,7 @@ function LoadedHouse(props: { snapshot: HouseSnapshot; children: ReactNode }) {
       return after;
     });
   }, []);
-  const rows = queue.rows as ProjectRows;
+  const rows = queue.rows as HouseRows;
   const byId = useMemo(() => new Map(rows.pieces.map((piece) => [piece.id, piece])), [rows.pieces]);
   const pieceOf = useCallback((id: string) => byId.get(id) ?? null, [byId]);
   const { studioId } = snapshot;

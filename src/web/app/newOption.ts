@@ -1,7 +1,7 @@
-import type { PayloadOf } from '@contract/commands';
+import type { PayloadOf } from '@core/acts';
 import type { Lab } from '@core/color/lab';
 import type { Price } from '@core/kernel/price';
-import type { ColorCardRow, FindRow, OfferRow, OptionRow, ProjectRows, RecipeRow } from '@core/plan/rows';
+import type { ColorCardRow, FindRow, OfferRow, OptionRow, ProjectRows, RecipeRow } from '@core/model/rows';
 import { chosenLayer, type RecipeBody, recipeFor } from '@core/recipe/recipeBody';
 import { completeMeasures } from '@core/surface/furnitureTemplate';
 import { furnitureTemplates } from '@core/surface/templates';
@@ -61,7 +61,7 @@ export function makeoverOption(
   const body: RecipeBody = recipeFor(find.id, find.templateId, find.measures, newId());
   body.pieces = body.pieces.map((piece) => ({ ...piece, count: Math.max(1, pieces) }));
   body.layers = [chosenLayer(newId(), coatingId, { colorCardId: card?.id ?? null })];
-  const recipe = { id: newId(), version: 1, name: find.name, body, doneOn: null };
+  const recipe = { id: newId(), version: 1, name: find.name, body, doneOn: null, uses: [] };
   return {
     option: optionRow(slotId, 'makeover', onePiece(find.id), recipe.id),
     find: isNew ? find : null,

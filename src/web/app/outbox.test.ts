@@ -1,11 +1,9 @@
 import type { DoneAnswer, RefusedAnswer } from '@contract/answers';
-import { applyChanges } from '@contract/changes';
-import type { Command } from '@contract/commands';
-import { commands } from '@contract/commands';
-import { isRefusal } from '@contract/commands/command';
+import type { Command } from '@contract/command';
+import { perform } from '@core/acts/perform';
 import { beforeEach, describe, expect, it, vi } from 'vitest';
 import { project, rows, slot } from '../../core/fixtures/projectRows';
-import type { ProjectRows } from '../../core/plan/rows';
+import type { ProjectRows } from '../../core/model/rows';
 
 /** The device's storage, the server and the locks of a browser, as far as the outbox asks them. */
 const stored = new Map<string, unknown>();
@@ -62,11 +60,10 @@ const refusal = (status: number): InstanceType<typeof ApiError> =>
 function obedient() {
   let now = base;
   return async (command: Command): Promise<DoneAnswer> => {
-    const { definition } = commands.get(command.kind);
-    const decision = definition.decide(now, definition.payload.parse(command.payload));
-    if (isRefusal(decision)) throw refusal(422);
-    now = applyChanges(now, decision);
-    const changed = decision.flatMap((change) => (change.op === 'update' ? [change.id] : []));
+    const outcome = perform(now, command.kind, command.payload);
+    if (!outcome.ok) throw refusal(422);
+    now = outcome.after;
+    const changed = outcome.changes.flatMap((change) => (change.op === 'update' ? [change.id] : []));
     return {
       actId: uuid(900),
       title: 'done',

@@ -1,8 +1,9 @@
 import type { DoneAnswer } from '@contract/answers';
-import type { Command, CommandKind, PayloadOf } from '@contract/commands';
-import type { ProjectRows } from '@core/plan/rows';
-import { del, get, keys, set } from 'idb-keyval';
+import type { Command } from '@contract/command';
+import type { ActKind, PayloadOf } from '@core/acts';
+import type { Workspace } from '@core/acts/changes';
 import { ApiError, api } from './api';
+import { del, get, keys, set } from './deviceStore';
 import { expectedVersions, type OutboxEntry, withWaiting } from './rowsAfter';
 
 export interface OutboxEvents {
@@ -15,6 +16,12 @@ export interface OutboxEvents {
 const RETRY_MS = 2000;
 /** After so many unexpected errors over one command it is shown as not saved, so that the others go on. */
 const MOST_STUMBLES = 3;
+
+/** Ids for the lines of the ledger that an undo may have to reverse. */
+export const REVERSALS = 60;
+
+/** Whether the server has answered for good: the same wish may then go out under a new key. */
+const isSettled = (entry: OutboxEntry) => entry.answer !== null && entry.answer.code !== 'unexpected';
 
 /** The name of this tab's queue; a copied tab gets a name of its own. */
 async function claimTab(): Promise<string> {
@@ -63,7 +70,7 @@ export class Outbox {
     const own = `outbox:${this.projectId}:${await tab}`;
     const found: OutboxEntry[] = [];
     for (const key of await keys()) {
-      if (typeof key !== 'string' || !key.startsWith(`outbox:${this.projectId}:`)) continue;
+      if (!key.startsWith(`outbox:${this.projectId}:`)) continue;
       if (key === own) found.push(...((await get<OutboxEntry[]>(key)) ?? []));
       else {
         const other = key.split(':')[2] ?? '';
@@ -89,7 +96,7 @@ export class Outbox {
   }
 
   /** Queues a command; `rows` are what its author saw. */
-  enqueue<K extends CommandKind>(kind: K, payload: PayloadOf<K>, rows: ProjectRows): Command {
+  enqueue<K extends ActKind>(kind: K, payload: PayloadOf<K>, rows: Workspace): Command {
     const command: Command = {
       key: crypto.randomUUID(),
       projectId: this.projectId,
@@ -105,23 +112,29 @@ export class Outbox {
   }
 
   /** Sends a stuck command again as a new one, now against the rows as they are; or lets it go. */
-  async resolve(key: string, keepMine: boolean, rows: ProjectRows): Promise<void> {
+  async resolve(key: string, keepMine: boolean, rows: Workspace): Promise<void> {
     const entry = this.entries.find((candidate) => candidate.command.key === key);
     if (!entry) return;
     if (!keepMine) this.entries = this.entries.filter((candidate) => candidate !== entry);
     else {
       const { kind, payload } = entry.command;
-      const again: OutboxEntry = {
-        command: { ...entry.command, key: crypto.randomUUID(), expect: expectedVersions(rows, kind, payload) },
-        state: 'waiting',
-        answer: null,
-      };
+      const again: OutboxEntry = isSettled(entry)
+        ? {
+            command: { ...entry.command, key: crypto.randomUUID(), expect: expectedVersions(rows, kind, payload) },
+            state: 'waiting',
+            answer: null,
+          }
+        : { ...entry, state: 'waiting', answer: null };
       this.entries = this.entries.map((candidate) => (candidate === entry ? again : candidate));
     }
     // Later edits of the same rows were held: they are put against the rows as they are now.
     let at = withWaiting(rows, []);
     this.entries = this.entries.map((candidate) => {
       if (candidate.state !== 'waiting') return candidate;
+      if (candidate.sent) {
+        at = withWaiting(at, [candidate]);
+        return candidate;
+      }
       const fresh = {
         ...candidate,
         command: {
@@ -153,6 +166,24 @@ export class Outbox {
     else await set(this.storeKey, this.entries);
   }
 
+  /** Takes a further act into a stuck undo: what stands in its way is taken back with it. */
+  async undoWith(key: string, also: readonly string[]): Promise<void> {
+    this.entries = this.entries.map((entry) => {
+      if (entry.command.key !== key || entry.command.kind !== 'undo') return entry;
+      const payload = entry.command.payload as PayloadOf<'undo'>;
+      const reversalIds = Array.from({ length: REVERSALS }, () => crypto.randomUUID());
+      const command = {
+        ...entry.command,
+        key: crypto.randomUUID(),
+        payload: { ...payload, also: [...new Set([...(payload.also ?? []), ...also])], reversalIds },
+      };
+      return { command, state: 'waiting', answer: null };
+    });
+    await this.keep();
+    this.events.changed();
+    void this.pump();
+  }
+
   /** Rows that a stuck command holds: later edits of them wait. */
   private heldRows(): Set<string> {
     const held = new Set<string>();
@@ -171,6 +202,11 @@ export class Outbox {
           (entry) => entry.state === 'waiting' && !Object.keys(entry.command.expect).some((place) => held.has(place)),
         );
         if (!next || this.closed) return;
+        // It is noted beforehand: what may be done already is never sent under another key.
+        if (!next.sent) {
+          this.entries = this.entries.map((entry) => (entry === next ? { ...next, sent: true } : entry));
+          await this.keep();
+        }
         try {
           const answer = await api.command(next.command);
           this.offline = false;

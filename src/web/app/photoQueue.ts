@@ -1,4 +1,4 @@
-import type { PhotoKind, PhotoRow } from '@core/plan/rows';
+import type { PhotoKind, PhotoRow } from '@core/model/rows';
 import { get, set } from 'idb-keyval';
 import { useCallback, useEffect, useRef, useState } from 'react';
 import { ApiError, api } from './api';

@@ -1,16 +1,14 @@
-import { withPresentRecipes } from '@contract/upgrades/recipes';
+import type { ProjectRows } from '@core/model/rows';
 import { computePlan, type Plan } from '@core/plan/computePlan';
-import type { ProjectRows } from '@core/plan/rows';
-import { withPieces } from '@core/plan/stashPieces';
 import { useQuery, useQueryClient } from '@tanstack/react-query';
-import { get, set } from 'idb-keyval';
 import { createContext, type ReactNode, useContext, useEffect, useMemo, useRef, useState } from 'react';
 import { ApiError, api, type Snapshot } from './api';
+import { get, set } from './deviceStore';
 import { withAnswer } from './rowsAfter';
 import { type CommandQueue, useCommandQueue } from './useCommandQueue';
 
 /** What a stage needs of the open project. */
-export interface ProjectAccess extends Omit<CommandQueue, 'rows'> {
+export interface ProjectAccess extends Omit<CommandQueue<ProjectRows>, 'rows'> {
   rows: ProjectRows;
   plan: Plan;
   /** When another tab or device changed the project since this page last wrote; cleared by `dismissNews`. */
@@ -72,11 +70,11 @@ export function ProjectProvider(props: {
         // What this page did in the house changes the project too; that is no news.
         if (known && !ownTags.current.has(fresh.tag) && projectPart(fresh.tag) !== projectPart(known.tag))
           setNews(true);
-        void set(`snapshot.3:${projectId}`, fresh);
+        void set(`snapshot.5:${projectId}`, fresh);
         return fresh;
       } catch (error) {
         if (known || !(error instanceof ApiError && error.gone)) throw error;
-        const kept = await get<Snapshot>(`snapshot.3:${projectId}`);
+        const kept = await get<Snapshot>(`snapshot.5:${projectId}`);
         if (kept) return kept;
         throw error;
       }
@@ -87,7 +85,7 @@ export function ProjectProvider(props: {
     staleTime: 0,
   });
 
-  const queue = useCommandQueue(projectId, query.data?.rows ?? null, {
+  const queue = useCommandQueue<ProjectRows>(projectId, query.data?.rows ?? null, {
     answered: (answer) => {
       ownTags.current.add(answer.tag);
       client.setQueryData<Snapshot>(queryKey, (present) =>
@@ -99,7 +97,7 @@ export function ProjectProvider(props: {
     stuck: () => void client.invalidateQueries({ queryKey }),
   });
 
-  const rows = useMemo(() => (queue.rows ? withPieces(withPresentRecipes(queue.rows)) : null), [queue.rows]);
+  const { rows } = queue;
   const lastPlan = useRef<Plan | null>(null);
   const plan = useMemo(() => (rows ? computePlan(rows, now, lastPlan.current) : null), [rows, now]);
   lastPlan.current = plan;

@@ -1,9 +1,11 @@
 import type { DoneAnswer } from '@contract/answers';
-import type { CommandKind, PayloadOf } from '@contract/commands';
-import type { ProjectRows } from '@core/plan/rows';
+import type { ActKind, PayloadOf } from '@core/acts';
+import type { Workspace } from '@core/acts/changes';
 import { useCallback, useEffect, useMemo, useRef, useState } from 'react';
-import { Outbox } from './outbox';
+import { keepsNothing, onStopsKeeping } from './deviceStore';
+import { Outbox, REVERSALS } from './outbox';
 import { type OutboxEntry, withWaiting } from './rowsAfter';
+import { offerUndo } from './undoKey';
 
 /** An act of this page as the message tells it. */
 export interface DoneAct {
@@ -13,11 +15,11 @@ export interface DoneAct {
 }
 
 /** The commands of one scope (a project, or the house): shown at once, sent in order, taken back. */
-export interface CommandQueue {
+export interface CommandQueue<W extends Workspace = Workspace> {
   /** What the server has, with what is on its way. */
-  rows: ProjectRows | null;
+  rows: W | null;
   /** Queues a command; the page shows it at once. */
-  run<K extends CommandKind>(kind: K, payload: PayloadOf<K>): void;
+  run<K extends ActKind>(kind: K, payload: PayloadOf<K>): void;
   entries: readonly OutboxEntry[];
   offline: boolean;
   /** What was done last, for the message; `taken` when it was an act taken back. */
@@ -27,6 +29,10 @@ export interface CommandQueue {
   /** Brings back what was taken back last. */
   bringBack(): void;
   resolve(key: string, keepMine: boolean): void;
+  /** Takes an act back together with those that built on it. */
+  undoWith(key: string, also: readonly string[]): void;
+  /** Whether what is typed is not kept on this device: it is gone when the tab is closed before it is sent. */
+  notKept: boolean;
   retry(): void;
   /** Notes an act that went another way than through the queue (an import), so that it can be taken back too. */
   noteAct(actId: string, title: string): void;
@@ -37,15 +43,17 @@ export interface CommandQueue {
  * @param serverRows the rows as the server gave them last
  * @param events what happens when a command is answered, or waits for the stylist
  */
-export function useCommandQueue(
+export function useCommandQueue<W extends Workspace>(
   scopeId: string,
-  serverRows: ProjectRows | null,
+  serverRows: W | null,
   events: { answered(answer: DoneAnswer): void; stuck(): void },
-): CommandQueue {
+): CommandQueue<W> {
   const [, redraw] = useState(0);
   const [lastAct, setLastAct] = useState<DoneAct | null>(null);
   const acts = useRef<DoneAct[]>([]);
   const takenBack = useRef(new Set<string>());
+  /** When something was done here last, so that a key takes back what was done last anywhere. */
+  const touched = useRef(0);
   /** Key of a command on its way that shall be taken back once it is answered. */
   const undoAfter = useRef<string | null>(null);
   const undoNow = useRef<() => void>(() => {});
@@ -86,16 +94,17 @@ export function useCommandQueue(
 
   const { entries } = outbox;
   const rows = useMemo(() => (serverRows ? withWaiting(serverRows, entries) : null), [serverRows, entries]);
-  const latest = useRef<ProjectRows | null>(null);
+  const latest = useRef<W | null>(null);
   latest.current = rows;
-  const server = useRef<ProjectRows | null>(null);
+  const server = useRef<W | null>(null);
   server.current = serverRows;
 
   const run = useCallback(
-    <K extends CommandKind>(kind: K, payload: PayloadOf<K>) => {
+    <K extends ActKind>(kind: K, payload: PayloadOf<K>) => {
       // Several commands in one breath each see what the one before did.
       const seen = latest.current;
       if (!seen) return;
+      touched.current = performance.now();
       const command = outbox.enqueue(kind, payload, seen);
       latest.current = withWaiting(seen, [{ command, state: 'waiting', answer: null }]);
     },
@@ -103,7 +112,7 @@ export function useCommandQueue(
   );
   const takeBack = useCallback(
     (actId: string) => {
-      run('undo', { actId, reversalIds: Array.from({ length: 4 }, () => crypto.randomUUID()) });
+      run('undo', { actId, reversalIds: Array.from({ length: REVERSALS }, () => crypto.randomUUID()) });
       setLastAct(null);
     },
     [run],
@@ -121,20 +130,24 @@ export function useCommandQueue(
     if (lastAct?.taken) takeBack(lastAct.actId);
   }, [lastAct, takeBack]);
   const resolve = useCallback(
-    (key: string, keepMine: boolean) =>
-      void outbox.resolve(key, keepMine, server.current ?? (latest.current as ProjectRows)),
+    (key: string, keepMine: boolean) => void outbox.resolve(key, keepMine, server.current ?? (latest.current as W)),
     [outbox],
   );
+  useEffect(() => offerUndo({ touchedAt: () => touched.current, undo }), [undo]);
   const noteAct = useCallback((actId: string, title: string) => {
+    touched.current = performance.now();
     const act = { actId, title, taken: false };
     acts.current.push(act);
     setLastAct(act);
   }, []);
   const retry = useCallback(() => outbox.retry(), [outbox]);
+  const undoWith = useCallback((key: string, also: readonly string[]) => void outbox.undoWith(key, also), [outbox]);
+  const [notKept, setNotKept] = useState(keepsNothing);
+  useEffect(() => onStopsKeeping(() => setNotKept(true)), []);
   const { offline } = outbox;
 
   return useMemo(
-    () => ({ rows, run, entries, offline, lastAct, undo, bringBack, resolve, retry, noteAct }),
-    [rows, run, entries, offline, lastAct, undo, bringBack, resolve, retry, noteAct],
+    () => ({ rows, run, entries, offline, notKept, lastAct, undo, undoWith, bringBack, resolve, retry, noteAct }),
+    [rows, run, entries, offline, notKept, lastAct, undo, undoWith, bringBack, resolve, retry, noteAct],
   );
 }

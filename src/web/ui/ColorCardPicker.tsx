@@ -1,5 +1,5 @@
 import { hexFromLab, labFromHex } from '@core/color/lab';
-import type { ColorCardRow } from '@core/plan/rows';
+import type { ColorCardRow } from '@core/model/rows';
 import { Button, Input, Select } from 'antd';
 import { useId, useState } from 'react';
 import { Swatch } from './basics';

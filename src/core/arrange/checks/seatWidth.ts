@@ -1,6 +1,6 @@
+import { spotMeasure } from '../../catalog/spotKind';
 import { commonPractice } from '../../kernel/source';
 import { type SketchCheck, sketchFinding } from '../sketchCheck';
-import { spotMeasure } from '../spotKind';
 
 /** Width of a place setting: 24 in (20 to 30). */
 const SEAT_MM = 24 * 25.4;

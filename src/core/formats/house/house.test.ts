@@ -1,8 +1,7 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { card, pack, rows as projectRows, supply } from '../../fixtures/projectRows';
-import type { PieceRow } from '../../plan/houseRows';
-import type { PackRow } from '../../plan/rows';
+import type { PackRow, PieceRow } from '../../model/rows';
 import { unknownPiece } from '../../sourcing/newPiece';
 import { readTable } from '../table/readTable';
 import type { FileRim } from './column';

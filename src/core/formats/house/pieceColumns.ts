@@ -1,8 +1,7 @@
 import { materials, oldFinishes } from '../../catalog/substrates';
 import { currencyExponent } from '../../kernel/currencies.data';
 import { G_PER_POUND, parseWeight } from '../../kernel/parseQuantity';
-import { type PieceRow, seasons } from '../../plan/houseRows';
-import { slotRoles } from '../../plan/rows';
+import { type PieceRow, seasons, slotRoles } from '../../model/rows';
 import { furnitureTemplates } from '../../surface/templates';
 import {
   type Column,

@@ -1,9 +1,8 @@
 import { supplyKind } from '../../catalog/supplyKinds';
 import { stated } from '../../kernel/price';
 import { sameValue } from '../../kernel/sameValue';
-import type { PieceRow, PriceNoteRow } from '../../plan/houseRows';
+import type { ColorCardRow, PackRow, PieceRow, PriceNoteRow, Row, SupplyRow } from '../../model/rows';
 import { newPack } from '../../plan/newRows';
-import type { ColorCardRow, PackRow, Row, SupplyRow } from '../../plan/rows';
 import { pieceKindOf, unknownPiece } from '../../sourcing/newPiece';
 import type { Sheen } from '../../state/surfaceState';
 import type { Table } from '../table/readTable';

@@ -1,7 +1,7 @@
 import { coatings } from '../../catalog/coatings';
 import type { Lab } from '../../color/lab';
+import type { ColorCardRow, SupplyRow } from '../../model/rows';
 import { newSupply } from '../../plan/newRows';
-import type { ColorCardRow, SupplyRow } from '../../plan/rows';
 import { supplyKey } from '../../recipe/supplyKey';
 import type { Sheen } from '../../state/surfaceState';
 import type { HouseChange, PresentHouse } from './planImport';

@@ -1,7 +1,6 @@
 import { coatings } from '../../catalog/coatings';
 import { amountOfPrice } from '../../kernel/price';
-import type { PieceRow } from '../../plan/houseRows';
-import type { ProjectRows } from '../../plan/rows';
+import type { PieceRow, ProjectRows } from '../../model/rows';
 import { writeTable } from '../table/writeTable';
 import type { Column, FileRim } from './column';
 import { pieceColumns } from './pieceColumns';

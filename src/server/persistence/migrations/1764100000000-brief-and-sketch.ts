@@ -1,5 +1,35 @@
-import { emptyBrief, emptyHousehold } from '@core/state/brief';
 import type { MigrationInterface, QueryRunner } from 'typeorm';
+
+/** What was assumed of a brief and a household when this was written. */
+const emptyBrief = {
+  version: 1,
+  occasion: '',
+  mood: '',
+  functions: [],
+  anchor: null,
+  splurge: null,
+  palette: [],
+  weeks: [],
+  beforePhoto: 'wanted',
+  preparation: 'scuffAndGo',
+  arranging: 'uneven',
+  amount: 'layerUp',
+  grouping: 'odd',
+};
+const emptyHousehold = {
+  youngestChildYears: null,
+  pregnancy: false,
+  pets: [],
+  rented: false,
+  noDrilling: false,
+  reversibleOnly: false,
+  outdoors: false,
+  damp: false,
+  heatNear: false,
+  foodNear: false,
+  buildingWorks: false,
+  cordReachMm: null,
+};
 
 /** Brief, sketch, photos, inspirations and patterns; rows from before get what was assumed of them until now. */
 const statements = [

@@ -1,5 +1,8 @@
 import type { MigrationInterface, QueryRunner } from 'typeorm';
-import { PIECE_WORDS_SQL } from '../pieceWords';
+
+/** The words that a piece was searched by when this was written. */
+const PIECE_WORDS_SQL =
+  "to_tsvector('simple', name || ' ' || style || ' ' || stands_at || ' ' || box || ' ' || shelf || ' ' || story || ' ' || borrowed_from)";
 
 /** The house: pieces, price notes, gaps, kept searches, and what supplies were used on. */
 const statements = [

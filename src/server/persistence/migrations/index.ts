@@ -2,6 +2,7 @@ import { Initial1764000000000 } from './1764000000000-initial';
 import { BriefAndSketch1764100000000 } from './1764100000000-brief-and-sketch';
 import { House1764200000000 } from './1764200000000-house';
 import { StudioRecipes1764300000000 } from './1764300000000-studio-recipes';
+import { PiecesAndSightings1764400000000 } from './1764400000000-pieces-and-sightings';
 
 /** All migrations, oldest first. */
 export const migrations = [
@@ -9,4 +10,5 @@ export const migrations = [
   BriefAndSketch1764100000000,
   House1764200000000,
   StudioRecipes1764300000000,
+  PiecesAndSightings1764400000000,
 ];

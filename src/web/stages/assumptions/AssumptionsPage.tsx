@@ -2,7 +2,7 @@ import { type AssumptionDefinition, assumptionDefinitions } from '@core/catalog/
 import { tools } from '@core/catalog/tools';
 import { explain } from '@core/kernel/explained';
 import { sourceTag } from '@core/kernel/source';
-import type { OverrideRow } from '@core/plan/rows';
+import type { OverrideRow } from '@core/model/rows';
 import { Button, Checkbox, Input } from 'antd';
 import { useState } from 'react';
 import { useProject } from '../../app/projectStore';

@@ -1,5 +1,5 @@
 import { currencyCodes } from '@core/kernel/currencies.data';
-import type { ProjectRow } from '@core/plan/rows';
+import type { ProjectRow } from '@core/model/rows';
 import type { Brief } from '@core/state/brief';
 import { Checkbox } from 'antd';
 import { useProject } from '../../app/projectStore';

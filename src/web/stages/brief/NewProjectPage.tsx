@@ -1,8 +1,8 @@
-import { fieldErrorsOf } from '@contract/fieldErrors';
-import { projectSchema } from '@contract/rows';
+import { problemsOfSchema } from '@core/acts/problems';
 import { currencyCodes, currencyExponent } from '@core/kernel/currencies.data';
 import { parseMoney } from '@core/kernel/parseMoney';
-import type { ProjectRow } from '@core/plan/rows';
+import { projectEntity } from '@core/model/entities';
+import type { ProjectRow } from '@core/model/rows';
 import { Button, Checkbox, Form, Input, Select } from 'antd';
 import { useEffect, useState } from 'react';
 import { Link, useNavigate } from 'react-router';
@@ -95,9 +95,9 @@ function readDraft(
     hourValue,
     revealDate: draft.revealDate === '' ? null : draft.revealDate,
   };
-  const parsed = projectSchema.safeParse(project);
+  const parsed = projectEntity.row.safeParse(project);
   if (!parsed.success) {
-    for (const error of fieldErrorsOf(parsed.error, project)) {
+    for (const error of problemsOfSchema(parsed.error, project)) {
       const name = (error.field.split('.')[0] ?? 'name') as keyof Draft;
       if (!errors.some((known) => known.name === name))
         errors.push({ name, errors: [`“${String(error.value ?? '')}”; accepted: ${error.accepted}`] });

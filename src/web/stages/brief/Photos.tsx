@@ -1,4 +1,4 @@
-import type { PhotoKind, PhotoRow } from '@core/plan/rows';
+import type { PhotoKind, PhotoRow } from '@core/model/rows';
 import { Button } from 'antd';
 import { usePhotoQueue } from '../../app/photoQueue';
 import { useProject } from '../../app/projectStore';

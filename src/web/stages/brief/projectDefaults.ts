@@ -1,4 +1,4 @@
-import type { ProjectRow } from '@core/plan/rows';
+import type { ProjectRow } from '@core/model/rows';
 import { emptyBrief, emptyHousehold } from '@core/state/brief';
 
 const dollarCountries = /^en-US/;

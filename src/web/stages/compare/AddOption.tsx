@@ -4,7 +4,7 @@ import { hexFromLab, labFromHex } from '@core/color/lab';
 import { currencyExponent } from '@core/kernel/currencies.data';
 import { parseMoney } from '@core/kernel/parseMoney';
 import { amountOfPrice, stated } from '@core/kernel/price';
-import type { FindRow, OptionKind, SlotRow } from '@core/plan/rows';
+import type { FindRow, OptionKind, SlotRow } from '@core/model/rows';
 import { formatMoney } from '@core/plan/sentences';
 import { newFind } from '@core/sourcing/newFind';
 import { readQuickLine } from '@core/sourcing/quickLine';
@@ -58,7 +58,7 @@ export function AddOption(props: { slot: SlotRow | null; kind: AddableKind; onCl
 
   const finds = rows.finds.filter((find) => find.state !== 'passed');
   const known = finds.find((find) => find.id === findId) ?? null;
-  const piece = known?.pieceId ? rows.pieces.find((row) => row.id === known.pieceId) : undefined;
+  const piece = known ? rows.pieces.find((row) => row.id === known.pieceId) : undefined;
   /** Lent, and nobody has asked yet whether it may be altered. */
   const borrowed = piece && piece.borrowedFrom !== '' && !piece.mayAlter ? piece : null;
   const line = readQuickLine(what, rim.currency, rim.units);
@@ -69,7 +69,8 @@ export function AddOption(props: { slot: SlotRow | null; kind: AddableKind; onCl
       (note.currency === '' || note.currency === rim.currency),
   );
   const cards = cardsByUse(rows);
-  const draft: FindRow | null = known ?? (what.trim() === '' ? null : { ...newFind('draft', line), version: 1 });
+  const draft: FindRow | null =
+    known ?? (what.trim() === '' ? null : { ...newFind('draft', 'draft', line), version: 1 });
   const coating = coatingId ?? (draft ? firstCoating(draft) : 'chalk');
   const chosenCard = made ? null : (cards.find((card) => card.id === cardId) ?? cards[0] ?? null);
 
@@ -107,6 +108,7 @@ export function AddOption(props: { slot: SlotRow | null; kind: AddableKind; onCl
     const find: FindRow = known ?? {
       ...draft,
       id: crypto.randomUUID(),
+      pieceId: crypto.randomUUID(),
       state: kind === 'own' ? 'owned' : 'seen',
       story:
         kind === 'own'
@@ -126,7 +128,7 @@ export function AddOption(props: { slot: SlotRow | null; kind: AddableKind; onCl
         coating,
         card,
         made !== null,
-        Math.min(slot.quantity, Math.max(1, find.story.usable * find.story.quantity)),
+        Math.min(slot.quantity, Math.max(1, find.count)),
       );
       run('addOption', payload);
       return props.onClose(payload.option.id);

@@ -1,6 +1,6 @@
 import { formatLength } from '@core/kernel/formatLength';
+import type { OptionKind, SizeRange, SlotRow } from '@core/model/rows';
 import type { OptionPlan, Plan, SlotPlan } from '@core/plan/computePlan';
-import type { OptionKind, SizeRange, SlotRow } from '@core/plan/rows';
 import { formatMoney } from '@core/plan/sentences';
 import { starOf } from '@core/plan/starOf';
 import { Fragment, useState } from 'react';

@@ -141,7 +141,9 @@ function OfferFields(props: { option: OptionPlan }) {
   const part = props.option.footprint.offers[0];
   if (!part) return null;
   const { offer } = part;
-  const lines = linesInForce(rows.ledger).filter((line) => line.offerId === offer.id);
+  const lines = linesInForce(rows.ledger).filter(
+    (line) => line.subject.kind === 'offer' && line.subject.id === offer.id,
+  );
   const paid = lines.find((line) => line.kind === 'payment');
   const promise = lines.find((line) => line.kind === 'promise');
   const cash = offerCash(offer, part.pieces, rows.project.tax);

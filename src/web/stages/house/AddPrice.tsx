@@ -1,7 +1,7 @@
 import { unitOfKind } from '@core/catalog/supplyKinds';
 import { tools } from '@core/catalog/tools';
 import { stated } from '@core/kernel/price';
-import type { PriceNoteRow } from '@core/plan/houseRows';
+import type { PriceNoteRow } from '@core/model/rows';
 import { newPack } from '@core/plan/newRows';
 import { furnitureTemplates } from '@core/surface/templates';
 import { Button } from 'antd';

@@ -1,8 +1,8 @@
 import type { SupplyUnit } from '@core/catalog/consumables';
 import { unitOfKind } from '@core/catalog/supplyKinds';
 import { hexFromLab } from '@core/color/lab';
+import type { SupplyRow } from '@core/model/rows';
 import { canGauge } from '@core/plan/canGauge';
-import type { SupplyRow } from '@core/plan/rows';
 import { supplyKey } from '@core/recipe/supplyKey';
 import { Button } from 'antd';
 import { useHouse } from '../../app/houseStore';

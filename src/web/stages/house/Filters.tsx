@@ -1,8 +1,7 @@
 import { hexFromLab } from '@core/color/lab';
 import { formatLength } from '@core/kernel/formatLength';
 import { parseLength } from '@core/kernel/parseLength';
-import { seasons } from '@core/plan/houseRows';
-import { slotRoles } from '@core/plan/rows';
+import { seasons, slotRoles } from '@core/model/rows';
 import { furnitureTemplates } from '@core/surface/templates';
 import { Button, Select } from 'antd';
 import { useHouse } from '../../app/houseStore';

@@ -1,7 +1,6 @@
 import type { FitAnswer } from '@contract/house';
 import { formatLength } from '@core/kernel/formatLength';
-import type { PieceRow } from '@core/plan/houseRows';
-import type { SlotRow } from '@core/plan/rows';
+import type { PieceRow, SlotRow } from '@core/model/rows';
 import { starOf } from '@core/plan/starOf';
 import { keepPreviousData, useInfiniteQuery } from '@tanstack/react-query';
 import { Button } from 'antd';

@@ -5,6 +5,7 @@ import { HouseProvider, useHouse } from '../../app/houseStore';
 import { NotSaved } from '../../app/NotSaved';
 import { useOpenProject } from '../../app/projectStore';
 import shell from '../../app/shell.module.css';
+import { useUndoKey } from '../../app/undoKey';
 import { useSearchState } from '../../app/useSearchState';
 import { Files } from './Files';
 import { Fits } from './Fits';
@@ -32,6 +33,7 @@ export function HouseStage() {
 
 /** The house by itself, outside of any project. */
 export function HousePage() {
+  useUndoKey();
   return (
     <>
       <header className={shell.top}>
@@ -108,13 +110,18 @@ function Rooms() {
           </Button>
         </div>
       )}
+      {house.notKept && project === null && (
+        <div role="status" className={styles.trouble}>
+          Not kept on this device: this browser keeps nothing for Euporia. Close the tab only when it says Kept.
+        </div>
+      )}
       {tab === 'fits' && <Fits />}
       {tab === 'pieces' && <Pieces />}
       {tab === 'supplies' && <Supplies />}
       {tab === 'prices' && <Prices />}
       {tab === 'files' && <Files />}
       <ActToast queue={house} />
-      <NotSaved entries={house.entries} resolve={house.resolve} />
+      <NotSaved entries={house.entries} resolve={house.resolve} undoWith={house.undoWith} />
     </>
   );
 }

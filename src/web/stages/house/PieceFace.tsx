@@ -1,7 +1,7 @@
 import { substrates } from '@core/catalog/substrates';
 import { labFromHex } from '@core/color/lab';
-import type { PieceRow } from '@core/plan/houseRows';
-import { measuresOf } from '@core/plan/stashPieces';
+import { measuresOf } from '@core/model/finds';
+import type { PieceRow } from '@core/model/rows';
 import { PieceDrawing } from '../../ui/PieceDrawing';
 import { photoAddress } from '../../ui/photoAddress';
 
@@ -24,7 +24,7 @@ export function PieceFace(props: { piece: PieceRow; size: number }) {
   return (
     <PieceDrawing
       templateId={piece.templateId}
-      measures={measuresOf(piece, {})}
+      measures={measuresOf(piece, piece.measures)}
       colorOf={() => color}
       label=""
       size={size}

@@ -1,7 +1,6 @@
 import { substrates } from '@core/catalog/substrates';
 import { G_PER_POUND, parseWeight } from '@core/kernel/parseQuantity';
-import { type PieceRow, seasons } from '@core/plan/houseRows';
-import { slotRoles } from '@core/plan/rows';
+import { type PieceRow, seasons, slotRoles } from '@core/model/rows';
 import { pieceKindOf } from '@core/sourcing/newPiece';
 import type { Placement } from '@core/sourcing/placements';
 import { furnitureTemplates } from '@core/surface/templates';

@@ -1,6 +1,5 @@
 import { formatLength } from '@core/kernel/formatLength';
-import type { PieceRow } from '@core/plan/houseRows';
-import type { SlotRow } from '@core/plan/rows';
+import type { PieceRow, SlotRow } from '@core/model/rows';
 import { useQuery } from '@tanstack/react-query';
 import { useState } from 'react';
 import { api } from '../../app/api';

@@ -1,7 +1,7 @@
 import type { SupplyUnit } from '@core/catalog/consumables';
 import { unitOfKind } from '@core/catalog/supplyKinds';
+import type { SupplyRow } from '@core/model/rows';
 import { newSupply } from '@core/plan/newRows';
-import type { SupplyRow } from '@core/plan/rows';
 import { supplyKey } from '@core/recipe/supplyKey';
 import { useHouse } from '../../app/houseStore';
 import { supplyWords } from '../../app/words';

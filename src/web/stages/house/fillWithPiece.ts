@@ -1,6 +1,5 @@
-import type { PayloadOf } from '@contract/commands';
-import type { PieceRow } from '@core/plan/houseRows';
-import type { ProjectRows, SlotRow } from '@core/plan/rows';
+import type { PayloadOf } from '@core/acts';
+import type { PieceRow, ProjectRows, SlotRow } from '@core/model/rows';
 import { findFromPiece } from '@core/plan/stashPieces';
 import { plainOption } from '../../app/newOption';
 

@@ -1,6 +1,6 @@
 import { coatings } from '@core/catalog/coatings';
 import { supplyKind } from '@core/catalog/supplyKinds';
-import type { SupplyRow } from '@core/plan/rows';
+import type { SupplyRow } from '@core/model/rows';
 
 /** What a supply is: the name of its kind, color and sheen. */
 export function supplyName(supply: SupplyRow, cards: readonly { id: string; name: string }[]): string {

@@ -1,5 +1,5 @@
 import { type PieceQuery, pieceQuerySchema } from '@contract/house';
-import type { PieceRow } from '@core/plan/houseRows';
+import type { PieceRow } from '@core/model/rows';
 import type { Placement } from '@core/sourcing/placements';
 import { keepPreviousData, useQueries } from '@tanstack/react-query';
 import { useEffect, useMemo } from 'react';

@@ -1,5 +1,5 @@
 import { formatLength } from '@core/kernel/formatLength';
-import type { PieceRow } from '@core/plan/houseRows';
+import type { PieceRow } from '@core/model/rows';
 import type { FitReason } from '@core/sourcing/fitRanking';
 import type { Placement } from '@core/sourcing/placements';
 import { dateWords, type Rim } from '../../app/words';

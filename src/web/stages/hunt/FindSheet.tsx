@@ -1,8 +1,9 @@
+import type { PayloadOf } from '@core/acts';
 import { substrates } from '@core/catalog/substrates';
-import type { FindRow } from '@core/plan/rows';
+import type { FindRow } from '@core/model/rows';
 import { linesInForce } from '@core/pricing/ledger';
 import { receiptOf } from '@core/pricing/receipt';
-import { pieceFromFind } from '@core/sourcing/newPiece';
+import { keptFields } from '@core/sourcing/newPiece';
 import { completeMeasures } from '@core/surface/furnitureTemplate';
 import { furnitureTemplates } from '@core/surface/templates';
 import { Button } from 'antd';
@@ -23,10 +24,10 @@ export function FindSheet(props: { find: FindRow }) {
   const rim = useRim();
   const { find } = props;
   const template = furnitureTemplates.find(find.templateId);
-  const set = (values: Partial<Omit<FindRow, 'id' | 'version'>>) => run('editFind', { id: find.id, values });
+  const set = (values: PayloadOf<'editFind'>['values']) => run('editFind', { id: find.id, values });
   const fallback = substrates.find(find.finishId ?? find.materialId)?.usualColor ?? '#cccccc';
   const till = receiptOf(find.story, rim.currency, rows.project.tax).total;
-  const promise = linesInForce(rows.ledger).find((line) => line.findId === find.id && line.kind === 'promise');
+  const promise = linesInForce(rows.ledger).find((line) => line.subject.id === find.pieceId && line.kind === 'promise');
   const bought = find.state === 'bought' || find.state === 'promised' || find.state === 'owned';
   return (
     <div>
@@ -107,7 +108,7 @@ export function FindSheet(props: { find: FindRow }) {
       </div>
       <div className={styles.sheet}>
         <h3>Price, from tag to till</h3>
-        <PriceStoryEditor story={find.story} onChange={(story) => set({ story })} />
+        <PriceStoryEditor story={find.story} usable={find.count} onChange={set} />
       </div>
       <div className={styles.sheet}>
         <h3>What it is made of</h3>
@@ -187,14 +188,12 @@ export function FindSheet(props: { find: FindRow }) {
       )}
       <p style={{ display: 'flex', gap: 8, flexWrap: 'wrap' }}>
         {!bought && <Button onClick={() => set({ state: 'owned' })}>It is ours already</Button>}
-        {find.pieceId === null && (find.state === 'bought' || find.state === 'owned') && (
-          <Button
-            onClick={() => run('keepFind', { findId: find.id, piece: pieceFromFind(crypto.randomUUID(), find, rim) })}
-          >
+        {!find.inHouse && (find.state === 'bought' || find.state === 'owned') && (
+          <Button onClick={() => run('keepFind', { findId: find.id, values: keptFields(find) })}>
             Keep it in the house
           </Button>
         )}
-        {find.pieceId !== null && <Link to={`../house?tab=pieces&piece=${find.pieceId}`}>Its page in the house</Link>}
+        {find.inHouse && <Link to={`../house?tab=pieces&piece=${find.pieceId}`}>Its page in the house</Link>}
         {find.state === 'seen' && <Button onClick={() => set({ state: 'passed' })}>Pass</Button>}
         {find.state === 'passed' && <Button onClick={() => set({ state: 'seen' })}>Look at it again</Button>}
         <Button type="text" onClick={() => run('removeFind', { id: find.id })}>

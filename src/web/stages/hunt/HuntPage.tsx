@@ -1,4 +1,4 @@
-import type { FindRow } from '@core/plan/rows';
+import type { FindRow } from '@core/model/rows';
 import { receiptOf } from '@core/pricing/receipt';
 import { Button } from 'antd';
 import { useState } from 'react';
@@ -67,7 +67,7 @@ export function HuntPage() {
           {selected && <FindSheet key={selected.id} find={selected} />}
           {selected && (
             <div>
-              <Receipt title={selected.name} source={selected.source} story={selected.story} />
+              <Receipt title={selected.name} source={selected.source} story={selected.story} usable={selected.count} />
               <UseFor key={selected.id} find={selected} wantedSlot={wantedSlot} />
             </div>
           )}

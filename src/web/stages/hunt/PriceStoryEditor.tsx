@@ -1,5 +1,5 @@
 import { stated } from '@core/kernel/price';
-import type { PriceLine, PriceStory } from '@core/pricing/priceStory';
+import { type PriceLine, type PriceStory, piecesBought } from '@core/pricing/priceStory';
 import { Button, Dropdown } from 'antd';
 import { useRim } from '../../app/useRim';
 import { Choice, MoneyField, NumberField } from '../../ui/fields';
@@ -19,10 +19,22 @@ const kinds: { key: PriceLine['kind']; label: string; make: () => PriceLine }[] 
 ];
 
 /** Edits a price story: the tag and what happens to it in order, tax, rounding, pack. */
-export function PriceStoryEditor(props: { story: PriceStory; onChange: (story: PriceStory) => void }) {
+export function PriceStoryEditor(props: {
+  story: PriceStory;
+  /** How many of what was bought serve. */
+  usable: number;
+  onChange: (change: { story?: PriceStory; count?: number }) => void;
+}) {
   const { story } = props;
   const rim = useRim();
-  const set = (change: Partial<PriceStory>) => props.onChange({ ...story, ...change });
+  const bought = piecesBought(story);
+  const set = (change: Partial<PriceStory>) => {
+    const next = { ...story, ...change };
+    const all = piecesBought(next);
+    // What serves follows what is bought, until somebody has said how many that are.
+    const count = props.usable === bought ? all : Math.min(props.usable, all);
+    props.onChange({ story: next, ...(count === props.usable ? {} : { count }) });
+  };
   const setLine = (index: number, line: PriceLine | null) =>
     set({
       lines:
@@ -217,17 +229,15 @@ export function PriceStoryEditor(props: { story: PriceStory; onChange: (story: P
           least={1}
           most={1000}
           whole
-          onCommit={(pieces) =>
-            set({ pieces, usable: story.usable === story.pieces ? pieces : Math.min(story.usable, pieces) })
-          }
+          onCommit={(pieces) => set({ pieces })}
         />
         <NumberField
           label="Usable of them"
-          value={story.usable}
+          value={props.usable}
           least={0}
-          most={story.pieces}
+          most={Math.max(bought, props.usable)}
           whole
-          onCommit={(usable) => set({ usable })}
+          onCommit={(count) => props.onChange({ count })}
         />
         <Choice
           label="The till rounds"

@@ -18,10 +18,10 @@ const names: Record<ReceiptLine['kind'], string> = {
 };
 
 /** A price story as the till prints it, to the cent. */
-export function Receipt(props: { title: string; source: string; story: PriceStory }) {
+export function Receipt(props: { title: string; source: string; story: PriceStory; usable: number }) {
   const { rows } = useProject();
   const rim = useRim();
-  const receipt = receiptOf(props.story, rim.currency, rows.project.tax);
+  const receipt = receiptOf(props.story, rim.currency, rows.project.tax, props.usable);
   return (
     <section className={styles.receipt} aria-label="Receipt">
       <h3>{props.title}</h3>

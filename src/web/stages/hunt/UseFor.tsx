@@ -1,4 +1,4 @@
-import type { FindRow, SlotRow } from '@core/plan/rows';
+import type { FindRow, SlotRow } from '@core/model/rows';
 import { Button, Select } from 'antd';
 import { useState } from 'react';
 import { Link, useNavigate } from 'react-router';
@@ -24,7 +24,7 @@ export function UseFor(props: { find: FindRow; wantedSlot: string | null }) {
   const slot = rows.slots.find((candidate) => candidate.id === target);
   const has = (kind: string) => using.some((option) => option.slotId === target && option.kind === kind);
   const makeOver = (chosen: SlotRow) => {
-    const pieces = Math.min(chosen.quantity, Math.max(1, find.story.usable * find.story.quantity));
+    const pieces = Math.min(chosen.quantity, Math.max(1, find.count));
     const card = cardsByUse(rows)[0] ?? null;
     const payload = makeoverOption(chosen.id, find, false, firstCoating(find), card, false, pieces);
     run('addOption', payload);

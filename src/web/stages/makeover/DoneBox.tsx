@@ -1,4 +1,4 @@
-import type { RecipeRow } from '@core/plan/rows';
+import type { RecipeRow } from '@core/model/rows';
 import type { RecipePlan } from '@core/recipe/computeRecipe';
 import { finishedSurface, withFoundSurfaces } from '@core/recipe/finished';
 import { Button } from 'antd';
@@ -17,7 +17,7 @@ export function DoneBox(props: { recipe: RecipeRow; computed: RecipePlan; needs:
     return (
       <p className={styles.done}>
         <b>Done {dateWords(recipe.doneOn)}.</b> What it used is off the shelf; nothing more is planned for it.{' '}
-        <Button size="small" type="text" onClick={() => run('editRecipe', { id: recipe.id, values: { doneOn: null } })}>
+        <Button size="small" type="text" onClick={() => run('reopenRecipe', { recipeId: recipe.id })}>
           Not done after all
         </Button>
       </p>
@@ -28,7 +28,8 @@ export function DoneBox(props: { recipe: RecipeRow; computed: RecipePlan; needs:
   });
   const today = localToday(rim.timeZone);
   const pieces = recipe.body.pieces.flatMap((piece) => {
-    const pieceId = rows.finds.find((find) => find.id === piece.findId)?.pieceId ?? null;
+    const find = rows.finds.find((row) => row.id === piece.findId);
+    const pieceId = find?.inHouse ? find.pieceId : null;
     const surface = pieceId === null ? null : finishedSurface(props.computed, piece.findId);
     return pieceId !== null && surface ? [{ id: pieceId, ...surface }] : [];
   });

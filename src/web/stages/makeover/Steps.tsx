@@ -1,7 +1,8 @@
 import type { Finding } from '@core/kernel/finding';
 import { explainStep } from '@core/plan/explainRecipe';
 import { formatMinutes } from '@core/plan/sentences';
-import { mendings, setbackProblems } from '@core/recipe/setbacks.data';
+import { mendings } from '@core/recipe/setbacks.data';
+import { setbackProblems } from '@core/state/setback';
 import type { Step } from '@core/state/step';
 import { Button } from 'antd';
 import { useState } from 'react';

@@ -1,9 +1,9 @@
 import { openedLifeMonths } from '@core/catalog/supplyKinds';
 import { UNIT_PRICE_SCALE } from '@core/kernel/money';
 import { stated } from '@core/kernel/price';
+import type { PackRow, SupplyRow } from '@core/model/rows';
 import { explainRecipeNeed } from '@core/plan/explainRecipe';
 import { newPack, newSupply } from '@core/plan/newRows';
-import type { PackRow, SupplyRow } from '@core/plan/rows';
 import { packWords } from '@core/plan/supplyBook';
 import type { PackPurchase } from '@core/pricing/cheapestPacks';
 import { partsOfSupplyKey } from '@core/recipe/supplyKey';

@@ -1,6 +1,7 @@
 import { substrates } from '@core/catalog/substrates';
 import type { RecipePiece } from '@core/recipe/recipeBody';
-import { readSurfaceTests, surfaceTestIds, surfaceTests } from '@core/recipe/surfaceTests';
+import { readSurfaceTests, surfaceTests } from '@core/recipe/surfaceTests';
+import { surfaceTestIds } from '@core/state/surfaceTest';
 import { Button } from 'antd';
 import { useState } from 'react';
 import { useProject } from '../../app/projectStore';

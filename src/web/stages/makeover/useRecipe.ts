@@ -1,5 +1,5 @@
+import type { RecipeRow } from '@core/model/rows';
 import { recipeContextOf } from '@core/plan/computePlan';
-import type { RecipeRow } from '@core/plan/rows';
 import type { RecipePlan } from '@core/recipe/computeRecipe';
 import type { ChosenLayer, RecipeBody, RecipePiece, StepEdit, ZoneEdit } from '@core/recipe/recipeBody';
 import type { RecipeContext } from '@core/recipe/recipeContext';

@@ -1,10 +1,10 @@
 import { patternFromSlots, patternsFor, slotsFromPattern, startingPatterns } from '@core/arrange/patterns';
 import { repeatsOf } from '@core/arrange/repeats';
 import { quantityOf } from '@core/arrange/seats';
-import { sketchRoom } from '@core/arrange/spotKind';
-import { spotKindOf } from '@core/arrange/spotKinds';
+import { sketchRoom } from '@core/catalog/spotKind';
+import { spotKindOf } from '@core/catalog/spotKinds';
+import type { PatternSlot, SlotRow, SpotRow } from '@core/model/rows';
 import { nextSlotNumber } from '@core/plan/newRows';
-import type { PatternSlot, SlotRow, SpotRow } from '@core/plan/rows';
 import { Button, Input, Modal } from 'antd';
 import { useState } from 'react';
 import { useProject } from '../../app/projectStore';

@@ -1,11 +1,11 @@
 import { repeatsOf } from '@core/arrange/repeats';
 import { insideRoom, type PlacedSlot, sketchBoxes, snapped } from '@core/arrange/sketchBoxes';
 import { checkSketch } from '@core/arrange/sketchChecks';
-import { sketchRoom } from '@core/arrange/spotKind';
-import { spotKindOf } from '@core/arrange/spotKinds';
+import { sketchRoom } from '@core/catalog/spotKind';
+import { spotKindOf } from '@core/catalog/spotKinds';
 import { hexFromLab } from '@core/color/lab';
 import { formatLength } from '@core/kernel/formatLength';
-import type { SlotBox, SlotRow, SpotRow } from '@core/plan/rows';
+import type { SlotBox, SlotRow, SpotRow } from '@core/model/rows';
 import { sentenceFor } from '@core/plan/sentences';
 import { starOf } from '@core/plan/starOf';
 import type { DrawnShape } from '@core/surface/drawing';

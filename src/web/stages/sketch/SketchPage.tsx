@@ -1,4 +1,4 @@
-import { spotKinds } from '@core/arrange/spotKinds';
+import { spotKinds } from '@core/catalog/spotKinds';
 import { newSpot } from '@core/plan/newRows';
 import { huntingList } from '@core/sourcing/huntingList';
 import { Button, Input, Select } from 'antd';

@@ -1,8 +1,8 @@
 import { seatsOf } from '@core/arrange/seats';
 import { sketchBoxes } from '@core/arrange/sketchBoxes';
-import { spotKindOf } from '@core/arrange/spotKinds';
+import { spotKindOf } from '@core/catalog/spotKinds';
+import { type SizeRange, type SlotRow, type SpotRow, slotRoles } from '@core/model/rows';
 import { budgetShares } from '@core/plan/budgetShares';
-import { type SizeRange, type SlotRow, type SpotRow, slotRoles } from '@core/plan/rows';
 import { formatMoney } from '@core/plan/sentences';
 import { starOf } from '@core/plan/starOf';
 import { Button, Checkbox, Select } from 'antd';

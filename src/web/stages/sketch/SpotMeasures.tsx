@@ -1,5 +1,5 @@
-import { spotKindOf, spotKinds } from '@core/arrange/spotKinds';
-import type { SpotFeature, SpotRow } from '@core/plan/rows';
+import { spotKindOf, spotKinds } from '@core/catalog/spotKinds';
+import type { SpotFeature, SpotRow } from '@core/model/rows';
 import { Button, Checkbox } from 'antd';
 import { useProject } from '../../app/projectStore';
 import { useRim } from '../../app/useRim';

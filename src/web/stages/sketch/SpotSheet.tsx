@@ -1,5 +1,5 @@
+import type { SlotRow, SpotRow } from '@core/model/rows';
 import { newSlot, nextSlotNumber } from '@core/plan/newRows';
-import type { SlotRow, SpotRow } from '@core/plan/rows';
 import { starOf } from '@core/plan/starOf';
 import { Button, Input } from 'antd';
 import { useState } from 'react';

@@ -1,6 +1,6 @@
 import { formatLength } from '@core/kernel/formatLength';
 import type { UnitSystem } from '@core/kernel/units';
-import type { SizeRange, SlotRole } from '@core/plan/rows';
+import type { SizeRange, SlotRole } from '@core/model/rows';
 
 /** A wished size as one would type it again. */
 export function sizeText(range: SizeRange, units: UnitSystem): string {

@@ -1,0 +1,13 @@
+import { z } from 'zod';
+import { id } from '../../model/fields';
+import { projectAct } from '../act';
+import { remove } from '../changes';
+
+/** Back to the figures of the tables; what is gone already is no matter. */
+export const resetOverrides = projectAct({
+  kind: 'resetOverrides',
+  title: 'Assumptions reset',
+  payload: z.strictObject({ ids: z.array(id).max(500) }),
+  decide: (rows, payload) =>
+    rows.overrides.filter((row) => payload.ids.includes(row.id)).map((row) => remove('overrides', row.id)),
+});

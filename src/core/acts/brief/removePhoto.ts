@@ -1,0 +1,25 @@
+import { z } from 'zod';
+import { id } from '../../model/fields';
+import { projectAct, refuse } from '../act';
+import { remove, update, updateProject } from '../changes';
+
+/** A picture goes; what points to it lets go of it. */
+export const removePhoto = projectAct({
+  kind: 'removePhoto',
+  title: 'Photo removed',
+  payload: z.strictObject({ id }),
+  decide: (rows, payload) => {
+    if (!rows.photos.some((photo) => photo.id === payload.id))
+      return refuse('id', payload.id, 'a photo that is still there');
+    const { brief } = rows.project;
+    return [
+      ...rows.inspirations
+        .filter((row) => row.photoId === payload.id)
+        .map((row) => update('inspirations', row.id, { photoId: null })),
+      ...(brief.anchor?.photoId === payload.id
+        ? [updateProject(rows.project.id, { brief: { ...brief, anchor: { ...brief.anchor, photoId: null } } })]
+        : []),
+      remove('photos', payload.id),
+    ];
+  },
+});

@@ -1,0 +1,58 @@
+import { describe, expect, it } from 'vitest';
+import { outcomeOf, uuid } from '../fixtures/following';
+import { card, find, option, project, rows, slot } from '../fixtures/projectRows';
+import type { ProjectRows } from '../model/rows';
+import { acts } from '.';
+
+describe('every command', () => {
+  it.each(acts.all.map((entry) => entry.id))('%s refuses an empty and an unknown field', (kind) => {
+    const { payload } = acts.get(kind).act;
+    expect(payload.safeParse({ nobody: 1 }).success).toBe(false);
+    expect(payload.safeParse(null).success).toBe(false);
+  });
+
+  it('has a title for the message that offers to undo it', () => {
+    for (const { act } of acts.all) expect(act.title).toMatch(/^[A-Z].+/);
+  });
+});
+
+/** Rows after a command, or the refusal. */
+function after(before: ProjectRows, kind: string, payload: unknown): ProjectRows {
+  const { rows: changed, refused } = outcomeOf(before, kind, payload);
+  if (!changed) throw new Error(refused.accepted);
+  return changed;
+}
+
+describe('choosing', () => {
+  const slotId = uuid(1);
+  const base = rows({
+    project: project({ id: uuid(9) }),
+    slots: [slot(slotId, { quantity: 2 })],
+    finds: [find(uuid(2), 1200), find(uuid(3), 900)],
+    options: [
+      option(uuid(4), slotId, 'asFound', { parts: [{ findId: uuid(2), offerId: null, pieces: 1 }] }),
+      option(uuid(5), slotId, 'asFound', { parts: [{ findId: uuid(3), offerId: null, pieces: 1 }] }),
+      option(uuid(6), slotId, 'buyNew'),
+    ],
+    colorCards: [card(uuid(7), 'Teal', '#2f5d62')],
+  });
+  const choose = (from: ProjectRows, optionId: string, count: number, n: number) =>
+    after(from, 'choose', { slotId, optionId, count, fillId: uuid(n) });
+  const fills = (of: ProjectRows) => of.fills.map((fill) => [fill.optionId, fill.count]);
+
+  it('keeps what still fits beside it, and lets the rest give way', () => {
+    const one = choose(base, uuid(4), 1, 20);
+    const both = choose(one, uuid(5), 1, 21);
+    expect(fills(both)).toEqual([
+      [uuid(4), 1],
+      [uuid(5), 1],
+    ]);
+    expect(fills(choose(both, uuid(6), 2, 22))).toEqual([[uuid(6), 2]]);
+  });
+
+  it('leaves its inputs untouched', () => {
+    const frozen = Object.freeze({ ...base, fills: Object.freeze([]) as never });
+    expect(() => choose(frozen, uuid(4), 1, 20)).not.toThrow();
+    expect(frozen.fills).toEqual([]);
+  });
+});

@@ -1,0 +1,122 @@
+import type { z } from 'zod';
+import { createRegistry } from '../kernel/registry';
+import type { Act } from './act';
+import { resetOverrides } from './assumptions/resetOverrides';
+import { setOverride } from './assumptions/setOverride';
+import { addInspiration } from './brief/addInspiration';
+import { addPhoto } from './brief/addPhoto';
+import { removeInspiration } from './brief/removeInspiration';
+import { removePhoto } from './brief/removePhoto';
+import { setPalette } from './brief/setPalette';
+import { addFind } from './finds/addFind';
+import { editFind } from './finds/editFind';
+import { keepFind } from './finds/keepFind';
+import { removeFind } from './finds/removeFind';
+import { addPieces } from './house/addPieces';
+import { editPiece } from './house/editPiece';
+import { giveBack } from './house/giveBack';
+import { removePieces } from './house/removePieces';
+import { buyFind } from './money/buyFind';
+import { buySupply } from './money/buySupply';
+import { orderOffer } from './money/orderOffer';
+import { addOption } from './options/addOption';
+import { choose } from './options/choose';
+import { clearChoice } from './options/clearChoice';
+import { leaveOut } from './options/leaveOut';
+import { removeOption } from './options/removeOption';
+import { usePiece } from './options/usePiece';
+import { createProject } from './project/createProject';
+import { editProject } from './project/editProject';
+import { removeProject } from './project/removeProject';
+import { acknowledge } from './recipes/acknowledge';
+import { coverFind } from './recipes/coverFind';
+import { editRecipe } from './recipes/editRecipe';
+import { finishRecipe } from './recipes/finishRecipe';
+import { reopenRecipe } from './recipes/reopenRecipe';
+import { addRow, editRow, removeRow } from './rowActs';
+import { addSlot } from './sketch/addSlot';
+import { addSlots } from './sketch/addSlots';
+import { arrangeSlots } from './sketch/arrangeSlots';
+import { editSlot } from './sketch/editSlot';
+import { editSpot } from './sketch/editSpot';
+import { removeSlot } from './sketch/removeSlot';
+import { removeSpot } from './sketch/removeSpot';
+import { savePattern } from './sketch/savePattern';
+import { removeSupply } from './supplies/removeSupply';
+import { savePrice } from './supplies/savePrice';
+import { saveSupply } from './supplies/saveSupply';
+import { setTool } from './supplies/setTool';
+import { undo } from './undo';
+
+const listed = [
+  createProject,
+  editProject,
+  removeProject,
+  addRow('addSpot', 'spots', 'Spot added'),
+  editSpot,
+  removeSpot,
+  addSlot,
+  editSlot,
+  addSlots,
+  arrangeSlots,
+  removeSlot,
+  savePattern,
+  removeRow('removePattern', 'patterns', 'Pattern removed'),
+  setPalette,
+  addPhoto,
+  removePhoto,
+  addInspiration,
+  editRow('editInspiration', 'inspirations', 'Inspiration changed'),
+  removeInspiration,
+  addFind,
+  editFind,
+  removeFind,
+  keepFind,
+  addOption,
+  editRow('editOption', 'options', 'Option changed'),
+  removeOption,
+  editRow('editOffer', 'offers', 'Offer changed'),
+  coverFind,
+  editRecipe,
+  finishRecipe,
+  reopenRecipe,
+  acknowledge,
+  choose,
+  clearChoice,
+  leaveOut,
+  usePiece,
+  buyFind,
+  orderOffer,
+  buySupply,
+  addRow('addColorCard', 'colorCards', 'Color added'),
+  editRow('editColorCard', 'colorCards', 'Color changed'),
+  saveSupply,
+  editRow('editSupply', 'supplies', 'Supply changed'),
+  removeSupply,
+  setTool,
+  savePrice,
+  removeRow('removePrice', 'priceNotes', 'Price removed'),
+  setOverride,
+  resetOverrides,
+  addPieces,
+  editPiece,
+  removePieces,
+  giveBack,
+  editRow('editGap', 'gaps', 'Gap changed'),
+  addRow('keepSearch', 'searches', 'Search kept'),
+  removeRow('removeSearch', 'searches', 'Search removed'),
+  addRow('keepRecipe', 'studioRecipes', 'Recipe kept for the studio'),
+  removeRow('forgetRecipe', 'studioRecipes', 'Studio recipe removed'),
+  undo,
+] as const;
+
+/** Every act by its kind. To add one: a file in its area, a line in the list above. */
+export const acts = createRegistry(
+  'acts',
+  listed.map((act) => ({ id: act.kind, act: act as unknown as Act })),
+);
+
+type Listed = (typeof listed)[number];
+export type ActKind = Listed['kind'];
+/** The payload that an act takes. */
+export type PayloadOf<K extends ActKind> = z.input<Extract<Listed, { kind: K }>['payload']>;

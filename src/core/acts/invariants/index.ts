@@ -1,0 +1,50 @@
+import { createRegistry } from '../../kernel/registry';
+import type { Problem } from '../act';
+import type { Workspace } from '../changes';
+import type { Breach } from './invariant';
+import { ledgerHolds } from './ledgerHolds';
+import { oneOfAKind } from './oneOfAKind';
+import { pieceCapacity } from './pieceCapacity';
+import { references } from './references';
+import { shelfHolds } from './shelfHolds';
+import { slotCapacity } from './slotCapacity';
+
+export type { Breach } from './invariant';
+
+/** What holds after every act, undo and import. */
+export const invariants = createRegistry('invariants', [
+  references,
+  oneOfAKind,
+  slotCapacity,
+  pieceCapacity,
+  ledgerHolds,
+  shelfHolds,
+]);
+
+const known = new WeakMap<Workspace, readonly Breach[]>();
+
+/** Everything that does not hold of a workspace. */
+export function breachesOf(rows: Workspace): readonly Breach[] {
+  const before = known.get(rows);
+  if (before) return before;
+  const found = invariants.all.flatMap((invariant) => invariant.breaches(rows));
+  known.set(rows, found);
+  return found;
+}
+
+/**
+ * What holds of the workspace before an act and no longer after it. What was broken already (an older file may bring
+ * such a thing) does not stand in the way of other work, unless the act makes it worse.
+ */
+export function newBreaches(before: Workspace, after: Workspace): Breach[] {
+  const key = ({ table, id, field }: Breach) => `${table} ${id} ${field}`;
+  const weights = new Map<string, number>();
+  for (const breach of breachesOf(before)) weights.set(key(breach), (weights.get(key(breach)) ?? 0) + breach.weight);
+  return breachesOf(after).filter(
+    (breach) => breach.weight > (breach.weightIn?.(before) ?? weights.get(key(breach)) ?? 0),
+  );
+}
+
+/** Breaches as refused fields. */
+export const problemsOf = (breaches: readonly Breach[]): Problem[] =>
+  breaches.slice(0, 20).map(({ field, value, accepted }) => ({ field, value, accepted }));

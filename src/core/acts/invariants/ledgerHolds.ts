@@ -1,0 +1,47 @@
+import { sameValue } from '../../kernel/sameValue';
+import { ledgerInOrder, linesInForce } from '../../pricing/ledger';
+import { isProject } from '../changes';
+import type { Breach, Invariant } from './invariant';
+
+/** The books hold: a reversal mirrors its line, none reverse each other in a circle, a thing is paid for once. */
+export const ledgerHolds: Invariant = {
+  id: 'ledgerHolds',
+  breaches: (rows) => {
+    if (!isProject(rows)) return [];
+    const breaches: Breach[] = [];
+    const breach = (id: string, field: string, value: unknown, accepted: string, tolerated?: true) =>
+      breaches.push({
+        table: 'ledger',
+        id,
+        path: [field],
+        field,
+        value,
+        accepted,
+        weight: 1,
+        ...(tolerated ? { tolerated } : {}),
+      });
+    const byId = new Map(rows.ledger.map((line) => [line.id, line]));
+    const placed = new Set(ledgerInOrder(rows.ledger).map((line) => line.id));
+    for (const line of rows.ledger) {
+      if (line.reversesId === null) continue;
+      if (!placed.has(line.id))
+        breach(line.id, 'reversesId', line.reversesId, 'a line that does not reverse this one in turn');
+      const mirrored = byId.get(line.reversesId);
+      if (
+        mirrored &&
+        (mirrored.kind !== line.kind || mirrored.amount !== line.amount || !sameValue(mirrored.subject, line.subject))
+      )
+        breach(line.id, 'amount', line.amount, `the ${mirrored.kind} of ${mirrored.amount} that it takes back`, true);
+    }
+    const settled = new Set<string>();
+    for (const { id, kind, subject, amount } of linesInForce(rows.ledger)) {
+      // A supply is bought again and again; a piece or an order once.
+      if ((kind !== 'payment' && kind !== 'promise') || (subject.kind !== 'piece' && subject.kind !== 'offer'))
+        continue;
+      const key = `${subject.kind} ${subject.id}`;
+      if (settled.has(key)) breach(id, kind, amount, `one payment or promise for each ${subject.kind}`, true);
+      settled.add(key);
+    }
+    return breaches;
+  },
+};

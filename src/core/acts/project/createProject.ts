@@ -1,0 +1,16 @@
+import { z } from 'zod';
+import { rowSchema } from '../../model/entities';
+import { project } from '../../model/entities/project';
+import { projectAct } from '../act';
+import { insert } from '../changes';
+
+/** A new project, with its first spot where one was named. Decided without any rows, as there are none yet. */
+export const createProject = projectAct({
+  kind: 'createProject',
+  title: 'Project made',
+  payload: z.strictObject({ project: project.row, spot: rowSchema('spots').nullable() }),
+  decide: (_rows, payload) => [
+    { table: 'project', op: 'insert', row: { ...payload.project, version: 1 } },
+    ...(payload.spot ? [insert('spots', payload.spot)] : []),
+  ],
+});

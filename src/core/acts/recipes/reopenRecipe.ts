@@ -1,0 +1,28 @@
+import { z } from 'zod';
+import { MOST_AMOUNT } from '../../model/entities/supply';
+import { id } from '../../model/fields';
+import { projectAct, refuse } from '../act';
+import { type RowChange, remove, update } from '../changes';
+
+/** A recipe that is not done after all: what it took off the shelf is back there, and it waits to be done. */
+export const reopenRecipe = projectAct({
+  kind: 'reopenRecipe',
+  title: 'Not done after all',
+  payload: z.strictObject({ recipeId: id }),
+  decide: (rows, payload) => {
+    const recipe = rows.recipes.find((row) => row.id === payload.recipeId);
+    if (!recipe) return refuse('recipeId', payload.recipeId, 'a recipe of this project');
+    if (recipe.doneOn === null) return refuse('recipeId', recipe.name, 'a recipe that is done');
+    const changes: RowChange[] = [];
+    for (const use of rows.supplyUses.filter((row) => recipe.uses.includes(row.id))) {
+      const supply = rows.supplies.find((row) => row.id === use.supplyId);
+      if (supply && use.amount > 0) {
+        const there = supply.stash.state === 'none' ? 0 : supply.stash.amount;
+        const amount = Math.min(MOST_AMOUNT, there + use.amount);
+        changes.push(update('supplies', supply.id, { stash: { state: 'about', amount } }));
+      }
+      changes.push(remove('supplyUses', use.id));
+    }
+    return [update('recipes', recipe.id, { doneOn: null, uses: [] }), ...changes];
+  },
+});

@@ -1,0 +1,108 @@
+import { z } from 'zod';
+import {
+  entityOf,
+  type HouseTable,
+  isHouseTable,
+  type ProjectTable,
+  rowSchema,
+  type TableName,
+} from '../model/entities';
+import { id } from '../model/fields';
+import type { ProjectRows } from '../model/rows';
+import { type Act, type Decision, type Place, refuse } from './act';
+import { type AnyRow, type RowChange, rowIn, type Workspace } from './changes';
+
+type PlaceOf<T extends TableName> = T extends ProjectTable ? 'project' : T extends HouseTable ? 'house' : never;
+type Edit = z.ZodType<{ id: string; values: Record<string, unknown> }>;
+type Add = z.ZodType<{ row: AnyRow }>;
+
+const placeOf = (table: TableName): Place => (isHouseTable(table) ? 'house' : 'project');
+
+/** The fields of a row that an edit may change: all but id and version, each on its own. */
+export function editPayload(table: TableName): Edit {
+  return z.strictObject({
+    id,
+    values: z.strictObject(entityOf(table).fields as z.core.$ZodShape).partial(),
+  }) as unknown as Edit;
+}
+
+/** An edit of one row of a table. */
+export function editRow<const K extends string, T extends TableName>(
+  kind: K,
+  table: T,
+  title: string,
+): Act<K, Edit, PlaceOf<T>> {
+  const act: Act<string, Edit> = {
+    kind,
+    title,
+    place: placeOf(table),
+    payload: editPayload(table),
+    decide: (rows, payload): Decision =>
+      rowIn(rows as Workspace, table, payload.id)
+        ? [{ table, op: 'update', id: payload.id, values: payload.values }]
+        : refuse('id', payload.id, `a ${entityOf(table).noun} that is still there`),
+  };
+  return act as unknown as Act<K, Edit, PlaceOf<T>>;
+}
+
+/** Adds one row to a table. */
+export function addRow<const K extends string, T extends TableName>(
+  kind: K,
+  table: T,
+  title: string,
+): Act<K, Add, PlaceOf<T>> {
+  const act: Act<string, Add> = {
+    kind,
+    title,
+    place: placeOf(table),
+    payload: z.strictObject({ row: rowSchema(table) }) as unknown as Add,
+    decide: (_rows, payload): Decision => [{ table, op: 'insert', row: { ...payload.row, version: 1 } }],
+  };
+  return act as unknown as Act<K, Add, PlaceOf<T>>;
+}
+
+/** Removes one row of a table. */
+export function removeRow<const K extends string, T extends TableName>(
+  kind: K,
+  table: T,
+  title: string,
+): Act<K, z.ZodType<{ id: string }>, PlaceOf<T>> {
+  const act: Act<string, z.ZodType<{ id: string }>> = {
+    kind,
+    title,
+    place: placeOf(table),
+    payload: z.strictObject({ id }),
+    decide: (rows, payload): Decision =>
+      rowIn(rows as Workspace, table, payload.id)
+        ? [{ table, op: 'remove', id: payload.id }]
+        : refuse('id', payload.id, `a ${entityOf(table).noun} that is still there`),
+  };
+  return act as unknown as Act<K, z.ZodType<{ id: string }>, PlaceOf<T>>;
+}
+
+/** Options that go, with their fills and with the recipes that nothing else uses. */
+export function removeOptions(
+  rows: ProjectRows,
+  gone: (option: ProjectRows['options'][number]) => boolean,
+): RowChange[] {
+  const options = rows.options.filter(gone);
+  const ids = new Set(options.map((option) => option.id));
+  const change = (table: TableName, rowId: string): RowChange => ({ table, op: 'remove', id: rowId });
+  const recipes = rows.recipes.filter(
+    (recipe) =>
+      options.some((option) => option.recipeId === recipe.id) &&
+      !rows.options.some((option) => option.recipeId === recipe.id && !ids.has(option.id)),
+  );
+  const recipeIds = new Set(recipes.map((recipe) => recipe.id));
+  return [
+    ...rows.fills.filter((fill) => ids.has(fill.optionId)).map((fill) => change('fills', fill.id)),
+    ...options.map((option) => change('options', option.id)),
+    ...rows.acknowledgments
+      .filter((row) => recipeIds.has(row.recipeId))
+      .map((row) => change('acknowledgments', row.id)),
+    ...rows.overrides
+      .filter((row) => row.scope.startsWith('recipe:') && recipeIds.has(row.scope.slice('recipe:'.length)))
+      .map((row) => change('overrides', row.id)),
+    ...recipes.map((recipe) => change('recipes', recipe.id)),
+  ];
+}

@@ -1,0 +1,155 @@
+import { sameValue } from '../kernel/sameValue';
+import type { ChangedTable } from '../model/rows';
+import type { Problem } from './act';
+import { type AnyRow, idOf, isProject, type RowChange, rowsOf, type Workspace } from './changes';
+import { newBreaches, problemsOf } from './invariants';
+import { after } from './perform';
+
+/** What an act did to one row, as it is kept. Of a row that came or went the contents may be left out: they stand in its table. */
+export interface KeptChange {
+  table: ChangedTable;
+  id: string;
+  op: RowChange['op'];
+  before: AnyRow | null;
+  after: AnyRow | null;
+  /** Version of the row after the act, removed rows included. */
+  version: number;
+}
+
+/** An act as it is kept, with what it did. */
+export interface KeptAct {
+  id: string;
+  changes: readonly KeptChange[];
+}
+
+/** A row that keeps an act from being taken back: it was changed since, or another row has come to need it. */
+export interface Obstacle {
+  table: ChangedTable;
+  id: string;
+}
+
+export type Undoing<W extends Workspace> =
+  | { ok: true; changes: RowChange[]; after: W }
+  | { ok: false; obstacles: Obstacle[]; problems: Problem[] };
+
+const withoutVersion = (row: AnyRow): unknown => ({ ...row, version: 0 });
+const same = (a: AnyRow, b: AnyRow) => sameValue(withoutVersion(a), withoutVersion(b));
+
+/** Rows by table and id, with what is changed on the way; an index for each table that is asked for. */
+class RowBook {
+  private readonly tables = new Map<ChangedTable, Map<string, AnyRow | null>>();
+  private readonly reversals: Map<string, string>;
+  private readonly rows: Workspace;
+
+  constructor(rows: Workspace) {
+    this.rows = rows;
+    this.reversals = new Map(
+      rowsOf(rows, 'ledger').flatMap((line) => (line.reversesId === null ? [] : [[String(line.reversesId), line.id]])),
+    );
+  }
+
+  get(table: ChangedTable, id: string): AnyRow | null {
+    return this.table(table).get(id) ?? null;
+  }
+
+  set(table: ChangedTable, id: string, row: AnyRow | null): void {
+    this.table(table).set(id, row);
+    if (table === 'ledger' && typeof row?.reversesId === 'string') this.reversals.set(row.reversesId, id);
+  }
+
+  /** The line that takes another back, if one does. */
+  reversalOf(id: string): string | undefined {
+    return this.reversals.get(id);
+  }
+
+  private table(table: ChangedTable): Map<string, AnyRow | null> {
+    const known = this.tables.get(table);
+    if (known) return known;
+    const list =
+      table === 'project'
+        ? isProject(this.rows)
+          ? [this.rows.project as unknown as AnyRow]
+          : []
+        : rowsOf(this.rows, table);
+    const made = new Map<string, AnyRow | null>(list.map((row) => [row.id, row]));
+    this.tables.set(table, made);
+    return made;
+  }
+}
+
+/**
+ * Takes acts back, the latest first: what they inserted goes, what they removed or changed returns, what they paid is
+ * reversed by a line of its own. Refused where a row is no longer as the act left it, or where what is left would not
+ * hold together; the rows that stand in the way are named.
+ * @param acts the acts to take back, latest first
+ * @param buried removed rows by `table:id`, as far as the acts removed them
+ * @param reversalIds ids for the lines that reverse payments, in order
+ */
+export function undoChanges<W extends Workspace>(
+  rows: W,
+  acts: readonly KeptAct[],
+  buried: ReadonlyMap<string, AnyRow>,
+  reversalIds: readonly string[],
+  atMs: number,
+): Undoing<W> {
+  const ids = [...reversalIds];
+  const changes: RowChange[] = [];
+  const obstacles: Obstacle[] = [];
+  const book = new RowBook(rows);
+  const take = (change: RowChange, row: AnyRow | null) => {
+    changes.push(change);
+    book.set(change.table, idOf(change), row);
+  };
+  for (const act of acts)
+    for (const done of [...act.changes].reverse()) {
+      const { table, id } = done;
+      const here = book.get(table, id);
+      const gone = buried.get(`${table}:${id}`) ?? null;
+      if (table === 'ledger') {
+        const reversed = book.reversalOf(id);
+        const reversalId = ids.shift();
+        if (!here || reversed !== undefined) obstacles.push({ table, id: reversed ?? id });
+        else if (reversalId === undefined)
+          return {
+            ok: false,
+            obstacles: [],
+            problems: [
+              { field: 'reversalIds', value: reversalIds.length, accepted: 'an id for each line that is taken back' },
+            ],
+          };
+        else {
+          const row = { ...here, id: reversalId, version: 1, atMs, reversesId: id, note: '' };
+          take({ table, op: 'insert', row }, row);
+        }
+        continue;
+      }
+      switch (done.op) {
+        case 'insert':
+        case 'restore':
+          if (here && (done.after === null ? here.version === done.version : same(here, done.after)))
+            take({ table, op: 'remove', id }, null);
+          else obstacles.push({ table, id });
+          break;
+        case 'remove':
+          if (!here && gone) {
+            const row = { ...gone, version: gone.version + 1 };
+            take({ table, op: 'restore', row }, row);
+          } else obstacles.push({ table, id });
+          break;
+        case 'update':
+          if (here && done.before && done.after && same(here, done.after)) {
+            const { id: _id, version: _version, ...values } = done.before;
+            take({ table, op: 'update', id, values }, { ...here, ...values, version: here.version + 1 });
+          } else obstacles.push({ table, id });
+          break;
+        default:
+          done.op satisfies never;
+      }
+    }
+  if (obstacles.length > 0) return { ok: false, obstacles, problems: [] };
+  const present = after(rows, changes);
+  const broken = newBreaches(rows, present);
+  return broken.length > 0
+    ? { ok: false, obstacles: broken.map(({ table, id }) => ({ table, id })), problems: problemsOf(broken) }
+    : { ok: true, changes, after: present };
+}

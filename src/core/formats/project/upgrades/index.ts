@@ -1,0 +1,21 @@
+import { briefAndSketch } from './briefAndSketch';
+import { house } from './house';
+import { piecesAndSightings } from './piecesAndSightings';
+import { recipes } from './recipes';
+
+/** A change of the project file's shape: from version `from` to the next. Input and output are parsed JSON. */
+export interface FileUpgrade {
+  from: number;
+  upgrade(file: Record<string, unknown>): Record<string, unknown>;
+}
+
+/** All upgrades in order; each runs in a test. */
+export const fileUpgrades: readonly FileUpgrade[] = [briefAndSketch, house, recipes, piecesAndSightings];
+
+/** Brings an older file to the present shape, step by step; a file without a known version is given back as it is. */
+export function upgradeFile(file: Record<string, unknown>): Record<string, unknown> {
+  let current = file;
+  for (const { from, upgrade } of fileUpgrades)
+    if (current.formatVersion === from) current = { ...upgrade(current), formatVersion: from + 1 };
+  return current;
+}

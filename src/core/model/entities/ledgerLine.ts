@@ -1,0 +1,23 @@
+import { ledgerKinds } from '../../pricing/ledger';
+import { defineEntity } from '../entity';
+import { line, minorUnits, moment, oneOf, refersTo } from '../fields';
+import { subjectSchema } from '../values/subject';
+
+/** One line of the ledger: what moved money, for what. */
+export const ledgerLine = defineEntity({
+  table: 'ledger',
+  name: 'ledger_line',
+  noun: 'ledger line',
+  owner: 'project',
+  travels: 'always',
+  record: true,
+  unique: [['reversesId']],
+  fields: {
+    kind: oneOf(ledgerKinds),
+    amount: minorUnits,
+    atMs: moment,
+    subject: subjectSchema,
+    reversesId: refersTo('ledger').nullable(),
+    note: line(0, 400),
+  },
+});

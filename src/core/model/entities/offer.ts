@@ -1,0 +1,28 @@
+import { furnitureTemplates } from '../../surface/templates';
+import { defineEntity } from '../entity';
+import { line, minorUnits, registered, wholeNumber, yesNo } from '../fields';
+import { priceSchema } from '../values/price';
+import { lab, measures } from '../values/surface';
+
+/** Something sold new, as it was seen. */
+export const offer = defineEntity({
+  table: 'offers',
+  name: 'offer',
+  noun: 'offer',
+  owner: 'project',
+  travels: 'always',
+  fields: {
+    name: line(1, 120),
+    source: line(0, 120),
+    price: priceSchema,
+    delivery: minorUnits,
+    deliveryTaxed: yesNo,
+    /** Pieces that one pack holds. */
+    pieces: wholeNumber(1, 1000, 'pieces in a pack'),
+    assemblyMinutes: wholeNumber(0, 6000, 'minutes'),
+    leadDays: wholeNumber(0, 365, 'days'),
+    templateId: registered(furnitureTemplates),
+    measures,
+    color: lab.nullable(),
+  },
+});

@@ -1,0 +1,37 @@
+import { z } from 'zod';
+import { defineEntity } from '../entity';
+import { oneOf, refersTo, wholeNumber, yesNo } from '../fields';
+
+export const optionKinds = ['own', 'asFound', 'makeover', 'make', 'buyNew'] as const;
+export type OptionKind = (typeof optionKinds)[number];
+
+/** Pieces taken from a find or an offer, for each one of the slot's quantity. */
+const optionPart = z
+  .strictObject({
+    findId: refersTo('sightings').nullable(),
+    offerId: refersTo('offers').nullable(),
+    pieces: wholeNumber(1, 200, 'pieces'),
+  })
+  .refine((part) => (part.findId === null) !== (part.offerId === null), {
+    error: 'a find or an offer, one of them',
+  });
+export type OptionPart = z.output<typeof optionPart>;
+
+/** One way to fill a slot. */
+export const option = defineEntity({
+  table: 'options',
+  name: 'option',
+  noun: 'option',
+  owner: 'project',
+  travels: 'always',
+  fields: {
+    slotId: refersTo('slots'),
+    kind: oneOf(optionKinds),
+    parts: z.array(optionPart).max(30),
+    recipeId: refersTo('recipes').nullable(),
+    /** Placing and the like, minutes; null takes the kind's usual. */
+    handsOnMinutes: wholeNumber(0, 6000, 'minutes').nullable(),
+    liking: wholeNumber(1, 5).nullable(),
+    yardstick: yesNo,
+  },
+});

@@ -1,0 +1,106 @@
+import { z } from 'zod';
+import { materials, oldFinishes } from '../../catalog/substrates';
+import { careKinds, cordConditions, eras, leadTests } from '../../state/pieceState';
+import { furnitureTemplates } from '../../surface/templates';
+import { defineEntity } from '../entity';
+import {
+  line,
+  localDate,
+  minorUnits,
+  number,
+  oneOf,
+  paragraph,
+  refersTo,
+  registered,
+  wholeNumber,
+  yesNo,
+} from '../fields';
+import { anyCurrency } from '../values/currency';
+import { lab, lengthMm, measures, sheen } from '../values/surface';
+import { slotRoles } from './slot';
+
+export const seasons = ['any', 'spring', 'summer', 'autumn', 'winter'] as const;
+export type Season = (typeof seasons)[number];
+
+/** What is said of a thing's surface and care, whoever speaks of it. */
+export const surfaceFields = {
+  name: line(1, 120),
+  kind: oneOf(careKinds),
+  templateId: registered(furnitureTemplates),
+  materialId: registered({ ids: materials.map((entry) => entry.id) }),
+  /** Old finish on the material, or null when it is bare. */
+  finishId: registered({ ids: oldFinishes.map((entry) => entry.id) }).nullable(),
+  sheen,
+  /** Main color. */
+  color: lab.nullable(),
+  era: oneOf(eras),
+  leadTest: oneOf(leadTests),
+  cordCondition: oneOf(cordConditions),
+};
+
+/** How many pieces there may be of one kind, counted or bought in packs. */
+export const MOST_PIECES = 1_000_000;
+
+/**
+ * One physical thing, or so many alike: what it is, wherever it is. In the house it is part of the stash; a project
+ * that saw it speaks of it through a sighting.
+ */
+export const piece = defineEntity({
+  table: 'pieces',
+  name: 'piece',
+  noun: 'piece',
+  owner: 'studio',
+  travels: 'referred',
+  snapshot: 'linked',
+  house: 'asked',
+  indexed: [['heightMm'], ['lastUsedOn'], ['name']],
+  fields: {
+    ...surfaceFields,
+    /** What its kind asks for, by id; of the overall size only what is usual while nobody measured. */
+    measures,
+    /** Hands-on minutes that its flaws ask for, whatever is done with it. */
+    repairMinutes: wholeNumber(0, 6000, 'minutes'),
+    /** Whether it is in the house, ours or borrowed; false for what was only seen, or has left. */
+    inHouse: yesNo,
+    /** Overall size in mm; null while nobody measured. */
+    widthMm: lengthMm.nullable(),
+    depthMm: lengthMm.nullable(),
+    heightMm: lengthMm.nullable(),
+    weightG: number(1, 1_000_000, 'a weight in g').nullable(),
+    /** A second color where it has one. */
+    accent: lab.nullable(),
+    /** What it can do in an arrangement. */
+    roles: z.array(oneOf(slotRoles)).max(slotRoles.length),
+    /** Style words, as one says them: "coastal, wicker, old". */
+    style: line(0, 200),
+    season: oneOf(seasons),
+    /** Where it stands now; empty while it is stored. */
+    standsAt: line(0, 120),
+    /** Where it is stored: box, shelf, how it is protected. */
+    box: line(0, 60),
+    shelf: line(0, 60),
+    protection: line(0, 120),
+    /** How many alike there are that serve; 0 when none of them does. */
+    count: wholeNumber(0, MOST_PIECES, 'a count'),
+    /** The year since which it is in the house. */
+    sinceYear: wholeNumber(1000, 2200, 'a year').nullable(),
+    uses: wholeNumber(0, 100_000, 'a number of uses'),
+    /** Local date of the last use, or null when nobody knows of one. */
+    lastUsedOn: localDate.nullable(),
+    /** What one is worth, in minor units of `currency`. */
+    value: minorUnits.nullable(),
+    currency: anyCurrency,
+    story: paragraph(0, 2000),
+    fragile: yesNo,
+    /** Whose it is; empty when it is ours. */
+    borrowedFrom: line(0, 120),
+    backBy: localDate.nullable(),
+    /** Whether the owner has said yes to altering it. */
+    mayAlter: yesNo,
+    photoId: refersTo('photoBytes').nullable(),
+    /** Local date on which it was seen in the house last. */
+    seenOn: localDate.nullable(),
+    /** False while a quick entry still waits to be sorted out. */
+    sorted: yesNo,
+  },
+});

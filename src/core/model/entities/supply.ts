@@ -1,0 +1,40 @@
+import { z } from 'zod';
+import { coatings } from '../../catalog/coatings';
+import { consumables } from '../../catalog/consumables';
+import { defineEntity } from '../entity';
+import { fieldFacts, line, localDate, number, oneOf, refersTo, registered, wholeNumber } from '../fields';
+import { sheen } from '../values/surface';
+
+/** The most that there may be of a supply, in its unit. */
+export const MOST_AMOUNT = 1_000_000;
+/** The most that a unit of a supply may cost, in millionths of a minor unit. */
+export const MOST_UNIT_COST = 9_000_000_000_000;
+
+/** An amount of a supply in its unit. */
+export const supplyAmount = (least: number) => number(least, MOST_AMOUNT, 'an amount');
+
+/** A consumable, identified by kind, color card and sheen, with what there is of it. */
+export const supply = defineEntity({
+  table: 'supplies',
+  name: 'supply',
+  noun: 'supply',
+  owner: 'studio',
+  travels: 'companion',
+  fields: {
+    kindId: registered({ ids: [...coatings.ids, ...consumables.ids] }),
+    colorCardId: refersTo('colorCards').nullable(),
+    sheen: sheen.nullable(),
+    /** Amount in the supply's unit; `about` says that it was guessed. */
+    stash: z.strictObject({ state: oneOf(['none', 'exact', 'about']), amount: supplyAmount(0) }),
+    /** What a unit of it cost, in millionths of a minor unit; null values it at what replacing costs. */
+    unitCostMillionths: wholeNumber(0, MOST_UNIT_COST).register(fieldFacts, { column: 'bigint' }).nullable(),
+    /** The tint base as the label says it; empty while nobody looked. */
+    base: line(0, 60),
+    /** What a full can of it holds, in its unit; null while not known. */
+    containerSize: number(0.001, MOST_AMOUNT, 'what a full one holds').nullable(),
+    openedOn: localDate.nullable(),
+    keepsUntil: localDate.nullable(),
+    /** When it was looked into last. */
+    checkedOn: localDate.nullable(),
+  },
+});

@@ -1,0 +1,47 @@
+import type { HouseTable, ProjectTable, RowOf } from './entities';
+import type { FindRow } from './finds';
+
+export type { ChangedTable, HouseTable, ProjectTable, RowOf, TableName } from './entities';
+export { type OptionKind, type OptionPart, optionKinds } from './entities/option';
+export type { PatternSlot } from './entities/pattern';
+export { type PhotoKind, photoKinds } from './entities/photo';
+export { type Season, seasons } from './entities/piece';
+export { type Importance, importances, type SizeRange, type SlotBox, type SlotRole, slotRoles } from './entities/slot';
+export type { SpotFeature, SpotTask } from './entities/spot';
+export type { Row } from './entity';
+export { type FindRow, type FindState, findStates, withFinds } from './finds';
+export type { LedgerSubject } from './values/subject';
+
+export type ProjectRow = RowOf<'project'>;
+export type SpotRow = RowOf<'spots'>;
+export type SlotRow = RowOf<'slots'>;
+export type SightingRow = RowOf<'sightings'>;
+export type OfferRow = RowOf<'offers'>;
+export type OptionRow = RowOf<'options'>;
+export type FillRow = RowOf<'fills'>;
+export type RecipeRow = RowOf<'recipes'>;
+export type ColorCardRow = RowOf<'colorCards'>;
+export type SupplyRow = RowOf<'supplies'>;
+export type PackRow = RowOf<'packs'>;
+export type ToolRow = RowOf<'tools'>;
+export type LedgerRow = RowOf<'ledger'>;
+export type OverrideRow = RowOf<'overrides'>;
+export type AcknowledgmentRow = RowOf<'acknowledgments'>;
+export type PhotoRow = RowOf<'photos'>;
+export type InspirationRow = RowOf<'inspirations'>;
+export type PatternRow = RowOf<'patterns'>;
+export type PieceRow = RowOf<'pieces'>;
+export type PriceNoteRow = RowOf<'priceNotes'>;
+export type GapRow = RowOf<'gaps'>;
+export type SearchRow = RowOf<'searches'>;
+export type SupplyUseRow = RowOf<'supplyUses'>;
+export type StudioRecipeRow = RowOf<'studioRecipes'>;
+
+/** Rows of the studio that all its projects share. */
+export type HouseRows = { [T in HouseTable]: RowOf<T>[] };
+
+/** The rows of one project with every studio row it refers to, as they are stored and travel. */
+export type StoredRows = { project: ProjectRow } & { [T in ProjectTable]: RowOf<T>[] } & HouseRows;
+
+/** Everything a plan is computed from: stored rows, and the finds that they make together (`withFinds`). */
+export type ProjectRows = StoredRows & { finds: FindRow[] };

@@ -1,0 +1,49 @@
+import { z } from 'zod';
+import type { Price } from '../../kernel/price';
+import type { PriceStory, Tax } from '../../pricing/priceStory';
+import { minorUnits, oneOf, percentThousandths, wholeNumber, yesNo } from '../fields';
+
+const inOrder = (range: { low: number; likely?: number; high: number }) =>
+  range.low <= (range.likely ?? range.low) && (range.likely ?? range.low) <= range.high;
+
+/** A price: stated, estimated, free or unknown. A range runs from its low end to its high end. */
+export const priceSchema = z
+  .discriminatedUnion(
+    'state',
+    [
+      z.strictObject({ state: z.literal('stated'), low: minorUnits, high: minorUnits }),
+      z.strictObject({ state: z.literal('estimated'), low: minorUnits, likely: minorUnits, high: minorUnits }),
+      z.strictObject({ state: z.literal('free') }),
+      z.strictObject({ state: z.literal('unknown') }),
+    ],
+    { error: 'a price that is stated, estimated, free or unknown' },
+  )
+  .refine((price) => !('low' in price) || inOrder(price), {
+    error: 'a range from its lowest to its highest price',
+    path: ['low'],
+  }) satisfies z.ZodType<Price>;
+
+export const taxSchema = z.strictObject({
+  percentThousandths: percentThousandths(50_000),
+  included: yesNo,
+}) satisfies z.ZodType<Tax>;
+
+const priceLine = z.discriminatedUnion('kind', [
+  z.strictObject({ kind: z.literal('markdown'), percentThousandths: percentThousandths(100_000) }),
+  z.strictObject({ kind: z.literal('couponMoney'), amount: minorUnits, by: oneOf(['store', 'maker']) }),
+  z.strictObject({ kind: z.literal('couponPercent'), percentThousandths: percentThousandths(100_000) }),
+  z.strictObject({ kind: z.literal('couponUnknown'), value: wholeNumber(0, 100_000, 'a number in thousandths') }),
+  z.strictObject({ kind: z.literal('fee'), amount: minorUnits, taxed: yesNo }),
+  z.strictObject({ kind: z.literal('delivery'), amount: minorUnits, taxed: yesNo }),
+]);
+
+/** The price story of a find, in order. */
+export const priceStorySchema = z.strictObject({
+  version: z.literal(2, { error: '2' }),
+  tag: priceSchema,
+  quantity: wholeNumber(1, 1000),
+  lines: z.array(priceLine).max(20, 'at most 20 price lines'),
+  tax: taxSchema.nullable(),
+  rounding: oneOf(['piece', 'line', 'receipt']),
+  pieces: wholeNumber(1, 1000, 'pieces in a pack'),
+}) satisfies z.ZodType<PriceStory>;

@@ -1,0 +1,25 @@
+/** Kinds of things that cautions look at. */
+export const careKinds = [
+  'ordinary',
+  'lamp',
+  'dropSideCot',
+  'oldCot',
+  'childSeatOrHelmet',
+  'spaceHeater',
+  'candle',
+  'toyOrCot',
+  'tableware',
+] as const;
+export type CareKind = (typeof careKinds)[number];
+
+/** How old a piece is, as far as lead paint goes. */
+export const eras = ['unknown', 'old', 'recent'] as const;
+export type Era = (typeof eras)[number];
+
+/** What a lead test said. */
+export const leadTests = ['notTested', 'negative', 'positive'] as const;
+export type LeadTest = (typeof leadTests)[number];
+
+/** How the cord of something electric is. */
+export const cordConditions = ['unknown', 'sound', 'damaged', 'none'] as const;
+export type CordCondition = (typeof cordConditions)[number];

@@ -1,0 +1,3 @@
+/** What can go wrong on a coat. */
+export const setbackProblems = ['wrinkled', 'peeled', 'bled', 'ran'] as const;
+export type SetbackProblem = (typeof setbackProblems)[number];

@@ -1,0 +1,167 @@
+import { type AnyRow, type RowChange, rowIn, rowsOf } from '@core/acts/changes';
+import { judge } from '@core/acts/perform';
+import type { ProjectFile } from '@core/formats/project/projectFile';
+import { sameValue } from '@core/kernel/sameValue';
+import { withReferences, writeOrder } from '@core/model/derive/references';
+import { type ChangedTable, isHouseTable, type TableName, tableNames } from '@core/model/entities';
+import type { ProjectRows } from '@core/model/rows';
+import { recordAct } from '../persistence/acts';
+import { buriedRows, takenIds } from '../persistence/rowStore';
+import type { Transaction } from '../persistence/scope';
+import { lockProject, projectRows, raiseRevision } from '../persistence/snapshots';
+import { Refusal, refused } from './answer';
+import { doublePlaces } from './doublePlaces';
+import { type ImportAnswer, importKind } from './importProject';
+import { joinHouse } from './joinHouse';
+import { summaryOf } from './summary';
+import type { Surroundings } from './surroundings';
+import { writeChanges } from './writeChanges';
+
+/** A file's rows under the ids that they have here, without what the house has already; new ids where one is somebody else's. */
+async function underIdsOfHere(
+  transaction: Transaction,
+  file: ProjectFile,
+  rows: ProjectRows,
+  joined: ReadonlyMap<string, string>,
+  around: Surroundings,
+): Promise<Record<string, AnyRow[]>> {
+  const ids = new Map(joined);
+  const tables = Object.fromEntries(
+    tableNames.map((table) => [table, (file[table] as readonly AnyRow[]).filter((row) => !joined.has(row.id))]),
+  );
+  const strangers: string[] = [];
+  for (const table of tableNames)
+    for (const row of tables[table] ?? []) if (!ids.has(row.id) && !rowIn(rows, table, row.id)) strangers.push(row.id);
+  const taken = await takenIds(transaction, strangers);
+  // A row that this project had once comes back as itself; any other taken id is that of another project or table.
+  for (const table of tableNames) {
+    const asked = (tables[table] ?? []).filter((row) => taken.has(row.id)).map((row) => row.id);
+    for (const row of await buriedRows(transaction, table, asked, rows.project.id)) taken.delete(row.id);
+  }
+  for (const id of taken) ids.set(id, around.newId());
+  const renamed = (table: ChangedTable, row: AnyRow): AnyRow => ({
+    ...withReferences(table, row, ({ id }) => ids.get(id) ?? id),
+    id: ids.get(row.id) ?? row.id,
+  });
+  return Object.fromEntries(
+    tableNames.map((table) => [table, (tables[table] ?? []).map((row) => renamed(table, row))]),
+  );
+}
+
+/** What the file says of a row, with what only this studio knows: its pictures, and what was really done and taken. */
+function withWhatIsKnown(table: ChangedTable, wanted: AnyRow, present: AnyRow | null, rows: ProjectRows): AnyRow {
+  switch (table) {
+    case 'project': {
+      const brief = wanted.brief as ProjectRows['project']['brief'];
+      const photoId = rows.project.brief.anchor?.photoId ?? null;
+      return { ...wanted, brief: { ...brief, anchor: brief.anchor && { ...brief.anchor, photoId } } };
+    }
+    case 'inspirations':
+      return { ...wanted, photoId: present?.photoId ?? null };
+    case 'recipes':
+      // What was done and taken off the shelf stands in records of the house, which no file changes.
+      return { ...wanted, doneOn: present?.doneOn ?? null, uses: present?.uses ?? [] };
+    default:
+      return wanted;
+  }
+}
+
+/** What brings a project to what a file says of it. */
+async function changesFor(
+  transaction: Transaction,
+  wanted: Record<string, AnyRow[]>,
+  file: ProjectFile,
+  rows: ProjectRows,
+): Promise<RowChange[]> {
+  const changes: RowChange[] = [];
+  const edit = (table: ChangedTable, before: AnyRow, after: AnyRow) => {
+    const values = Object.fromEntries(
+      Object.entries(after).filter(
+        ([field, value]) => field !== 'id' && field !== 'version' && !sameValue(before[field], value),
+      ),
+    );
+    if (Object.keys(values).length > 0) changes.push({ table, op: 'update', id: before.id, values });
+  };
+  const present = rows.project as unknown as AnyRow;
+  edit('project', present, withWhatIsKnown('project', file.project as unknown as AnyRow, present, rows));
+  const order = writeOrder().filter((table): table is TableName => table !== 'project');
+  // What goes goes first, from what points to what is pointed to.
+  const paid = new Set(rows.ledger.map((line) => line.subject.id));
+  for (const table of [...order].reverse()) {
+    if (isHouseTable(table) || table === 'ledger' || table === 'photos') continue;
+    const kept = new Set((wanted[table] ?? []).map((row) => row.id));
+    for (const row of rowsOf(rows, table))
+      if (!kept.has(row.id) && !paid.has(row.id) && !paid.has(String(row.pieceId)))
+        changes.push({ table, op: 'remove', id: row.id });
+  }
+  for (const table of order) {
+    if (table === 'photos') continue;
+    const list = wanted[table] ?? [];
+    const buried = new Map(
+      (
+        await buriedRows(
+          transaction,
+          table,
+          list.filter((row) => !rowIn(rows, table, row.id)).map((row) => row.id),
+          rows.project.id,
+        )
+      ).map((row) => [row.id, row]),
+    );
+    for (const row of list) {
+      const here = rowIn(rows, table, row.id);
+      const gone = buried.get(row.id);
+      const known = withWhatIsKnown(table, row, here ?? gone ?? null, rows);
+      if (here) {
+        // The ledger is a record, and the house belongs to all projects: a file adds to them and changes nothing there.
+        if (table !== 'ledger' && !isHouseTable(table)) edit(table, here, known);
+      } else if (gone) {
+        changes.push({ table, op: 'restore', row: { ...gone, version: gone.version + 1 } });
+        if (!isHouseTable(table)) edit(table, gone, known);
+      } else changes.push({ table, op: 'insert', row: { ...known, version: 1 } });
+    }
+  }
+  return changes;
+}
+
+/**
+ * Brings a project to what a file of the same studio says of it, as one act that can be taken back. Rows of the project
+ * change, come and go; those of the house are only added; what was paid, done and photographed stays as it is.
+ */
+export async function updateFrom(
+  transaction: Transaction,
+  file: ProjectFile,
+  around: Surroundings,
+): Promise<ImportAnswer> {
+  const { studioId } = transaction.scope;
+  const projectId = file.project.id;
+  const joined = await joinHouse(transaction, file, file.studioId === studioId);
+  const rows =
+    file.studioId === studioId && (await lockProject(transaction, projectId))
+      ? await projectRows(transaction, projectId, { alsoIds: [...joined.values()] })
+      : null;
+  if (!rows)
+    throw new Refusal(
+      refused('notFound', {
+        fields: [
+          {
+            field: 'project.id',
+            value: projectId,
+            accepted: 'a project of this studio; import it as a copy instead',
+          },
+        ],
+      }),
+    );
+  const wanted = await underIdsOfHere(transaction, file, rows, joined, around);
+  const outcome = judge(rows, await changesFor(transaction, wanted, file, rows));
+  if (!outcome.ok) throw new Refusal(refused('command.refused', { fields: outcome.problems }));
+  const answer = { projectId, name: outcome.after.project.name, mode: 'update' as const };
+  if (outcome.changes.length === 0) return { status: 200, body: { ...answer, actId: null } };
+  const actId = around.newId();
+  const kept = await writeChanges(transaction, rows, outcome.changes, projectId, actId);
+  await recordAct(transaction, { id: actId, kind: importKind('update'), projectId, changes: kept });
+  const fields = await doublePlaces(transaction, outcome.after, kept);
+  if (fields.length > 0) throw new Refusal(refused('command.refused', { fields }));
+  const touchesHouse = kept.some((change) => isHouseTable(change.table));
+  await raiseRevision(transaction, projectId, summaryOf(outcome.after, around.nowMs()), touchesHouse);
+  return { status: 200, body: { ...answer, actId } };
+}

@@ -1,0 +1,74 @@
+import * as idb from 'idb-keyval';
+
+/**
+ * What is kept on this device, as long as it keeps anything: a browser may refuse (private windows, a full disk). Then
+ * this tab remembers, and says that it does.
+ */
+const memory = new Map<string, unknown>();
+let broken = false;
+const listeners = new Set<() => void>();
+
+/** How long the device may take to answer before it counts as not keeping anything. */
+const PATIENCE_MS = 4000;
+
+function giveUp(): void {
+  if (broken) return;
+  broken = true;
+  for (const listener of listeners) listener();
+}
+
+async function ask<T>(work: () => Promise<T>, instead: () => T): Promise<T> {
+  if (broken) return instead();
+  let timer: ReturnType<typeof setTimeout> | undefined;
+  try {
+    const late = new Promise<never>((_, reject) => {
+      timer = setTimeout(() => reject(new Error('the device does not answer')), PATIENCE_MS);
+    });
+    return await Promise.race([work(), late]);
+  } catch {
+    giveUp();
+    return instead();
+  } finally {
+    clearTimeout(timer);
+  }
+}
+
+export const get = <T>(key: string): Promise<T | undefined> =>
+  ask(
+    () => idb.get<T>(key),
+    () => memory.get(key) as T | undefined,
+  );
+
+export const set = (key: string, value: unknown): Promise<void> => {
+  memory.set(key, value);
+  return ask(
+    async () => {
+      await idb.set(key, value);
+      memory.delete(key);
+    },
+    () => undefined,
+  );
+};
+
+export const del = (key: string): Promise<void> => {
+  memory.delete(key);
+  return ask(
+    () => idb.del(key),
+    () => undefined,
+  );
+};
+
+export const keys = (): Promise<string[]> =>
+  ask(
+    async () => (await idb.keys()).filter((key): key is string => typeof key === 'string'),
+    () => [...memory.keys()],
+  );
+
+/** Whether nothing is kept here beyond this tab. */
+export const keepsNothing = (): boolean => broken;
+
+/** Tells when the device stops keeping things. */
+export function onStopsKeeping(listener: () => void): () => void {
+  listeners.add(listener);
+  return () => listeners.delete(listener);
+}
