@@ -9,7 +9,7 @@ export const errorCodes = {
   'fields.refused': { status: 422, sentence: 'Some fields cannot be accepted as they are.' },
   'key.reused': { status: 422, sentence: 'This request key was used for another request.' },
   'command.refused': { status: 422, sentence: 'This cannot be done as things stand.' },
-  'undo.builtOn': { status: 422, sentence: 'Something else builds on that by now.' },
+  'undo.builtOn': { status: 409, sentence: 'Something else builds on that by now.' },
   'file.unreadable': { status: 422, sentence: 'This is not a project file that can be read.' },
   'file.newer': { status: 422, sentence: 'This file was written by a newer Euporia.' },
   'database.gone': {

@@ -3,6 +3,7 @@ import { readFileSync } from 'node:fs';
 import { fileURLToPath } from 'node:url';
 import type { ProjectFile } from '@core/formats/project/projectFile';
 import { readProjectFile } from '@core/formats/project/read';
+import { withFinds } from '@core/model/finds';
 import { computePlan } from '@core/plan/computePlan';
 import { emptyBrief, emptyHousehold } from '@core/state/brief';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
@@ -24,7 +25,7 @@ const attics = demo('1-attic-bedroom.project.json');
 
 /** Everything a plan says, without the ids of its rows, which an import makes anew. */
 function figuresOf(rows: ProjectFile) {
-  const plan = computePlan(rows, Date.parse(attics.asOf));
+  const plan = computePlan(withFinds(rows), Date.parse(attics.asOf));
   // Sums of amounts may differ in their last bit with the order of rows: six decimals of a milliliter are enough.
   const rounded = (_key: string, value: unknown) => (typeof value === 'number' ? Math.round(value * 1e6) / 1e6 : value);
   const even = (value: unknown) => JSON.parse(JSON.stringify(value, rounded));
@@ -133,7 +134,7 @@ describe('the project file', () => {
     const out = (await studio.send('GET', `/api/projects/${imported.json.projectId}/file`)).json as ProjectFile;
     expect(readProjectFile(out).ok).toBe(true);
     const counts = (file: ProjectFile) =>
-      [file.slots, file.finds, file.options, file.recipes, file.fills].map((list) => list.length);
+      [file.slots, file.sightings, file.options, file.recipes, file.fills].map((list) => list.length);
     expect(counts(out)).toEqual(counts(attics));
     expect(figuresOf(out)).toEqual(figuresOf(attics));
   });
@@ -156,7 +157,9 @@ describe('the project file', () => {
     for (const mode of ['copy', 'update']) {
       const imported = await studio.send('POST', '/api/projects/import', { mode, file });
       expect(imported.status).toBe(200);
-      const back = (await studio.send('GET', `/api/projects/${imported.json.projectId}/file`)).json as ProjectFile;
+      const back = withFinds(
+        (await studio.send('GET', `/api/projects/${imported.json.projectId}/file`)).json as ProjectFile,
+      );
       expect(computePlan(back, 1).purse.money).toMatchObject({ spent: 0, promised: 1200 });
     }
     const [first, second] = file.ledger;
@@ -216,9 +219,9 @@ describe('the project file', () => {
     ['a reference to nowhere', (file) => ({ ...file, spots: [] }), 'file.unreadable', 'slots.0.spotId'],
     [
       'a repeated id',
-      (file) => ({ ...file, finds: [...file.finds, file.finds[0]] }),
+      (file) => ({ ...file, sightings: [...file.sightings, file.sightings[0]] }),
       'file.unreadable',
-      `finds.${attics.finds.length}.id`,
+      `sightings.${attics.sightings.length}.id`,
     ],
     ['no project at all', () => [1, 2, 3], 'file.unreadable', '(all)'],
   ])('refuses %s with the place, and imports nothing', async (_what, damage, code, place) => {

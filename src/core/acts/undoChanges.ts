@@ -40,9 +40,12 @@ class RowBook {
   private readonly tables = new Map<ChangedTable, Map<string, AnyRow | null>>();
   private readonly reversals: Map<string, string>;
   private readonly rows: Workspace;
+  /** Removed rows: a project that was removed is looked at all the same, and counts as gone. */
+  private readonly buried: ReadonlyMap<string, AnyRow>;
 
-  constructor(rows: Workspace) {
+  constructor(rows: Workspace, buried: ReadonlyMap<string, AnyRow>) {
     this.rows = rows;
+    this.buried = buried;
     this.reversals = new Map(
       rowsOf(rows, 'ledger').flatMap((line) => (line.reversesId === null ? [] : [[String(line.reversesId), line.id]])),
     );
@@ -71,7 +74,9 @@ class RowBook {
           ? [this.rows.project as unknown as AnyRow]
           : []
         : rowsOf(this.rows, table);
-    const made = new Map<string, AnyRow | null>(list.map((row) => [row.id, row]));
+    const made = new Map<string, AnyRow | null>(
+      list.map((row) => [row.id, this.buried.has(`${table}:${row.id}`) ? null : row]),
+    );
     this.tables.set(table, made);
     return made;
   }
@@ -95,7 +100,7 @@ export function undoChanges<W extends Workspace>(
   const ids = [...reversalIds];
   const changes: RowChange[] = [];
   const obstacles: Obstacle[] = [];
-  const book = new RowBook(rows);
+  const book = new RowBook(rows, buried);
   const take = (change: RowChange, row: AnyRow | null) => {
     changes.push(change);
     book.set(change.table, idOf(change), row);

@@ -33,6 +33,8 @@ export interface EntityFacts<T extends string, F extends z.core.$ZodLooseShape, 
   unique?: readonly (readonly (string & keyof F)[])[];
   /** Sets of fields that searches go by. */
   indexed?: readonly (readonly (string & keyof F)[])[];
+  /** In whose words it is refused to go while something still points to it. */
+  keptWhile?: string;
   /** Never changed or removed, only reversed. */
   record?: boolean;
   /** The id itself points into this table: the row is about that other row. */
@@ -85,6 +87,7 @@ export function defineEntity<const T extends string, F extends z.core.$ZodLooseS
     indexed: [],
     record: false,
     idRefersTo: null,
+    keptWhile: `a ${facts.noun} that nothing needs any more`,
     ...facts,
     row,
   };

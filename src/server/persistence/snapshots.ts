@@ -1,4 +1,5 @@
-import { type HouseRows, type ProjectRows, type SlotRow, type StoredRows, withFinds } from '@core/model/rows';
+import { presentRows } from '@core/formats/project/presentRows';
+import type { HouseRows, ProjectRows, SlotRow, StoredRows } from '@core/model/rows';
 import type { Transaction } from './scope';
 import { pointersInto, rowJsonSql, specOf, type TableSpec, tableSpecs } from './tables';
 
@@ -140,7 +141,7 @@ export async function projectRows(
   wish: SnapshotWish = {},
 ): Promise<ProjectRows | null> {
   const text = await snapshotText(transaction, projectId, wish);
-  return text ? withFinds(JSON.parse(text.body) as StoredRows) : null;
+  return text ? presentRows(JSON.parse(text.body) as StoredRows) : null;
 }
 
 /** One slot with what a ranking for it asks of its project, without the rest of the snapshot; null when it is not there. */

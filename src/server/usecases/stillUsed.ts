@@ -1,6 +1,7 @@
 import type { Problem } from '@core/acts/act';
+import { stillNeeded } from '@core/acts/invariants';
 import type { KeptChange } from '@core/acts/undoChanges';
-import { type ChangedTable, entityOf, isHouseTable } from '@core/model/entities';
+import { type ChangedTable, isHouseTable } from '@core/model/entities';
 import { stillPointedTo } from '../persistence/rowStore';
 import type { Transaction } from '../persistence/scope';
 
@@ -22,10 +23,8 @@ export async function stillUsed(transaction: Transaction, changes: readonly Kept
   const needed: Needed[] = [];
   for (const [table, ids] of removed)
     for (const id of await stillPointedTo(transaction, table, ids)) {
-      const { noun } = entityOf(table);
-      const name = changes.find((change) => change.id === id)?.before?.name;
-      const accepted = `a ${noun} that nothing shows, needs or was paid for`;
-      needed.push({ table, id, problem: { field: noun, value: name ?? id, accepted } });
+      const row = changes.find((change) => change.id === id)?.before ?? { id, version: 1 };
+      needed.push({ table, id, problem: stillNeeded(table, row) });
     }
   return needed;
 }

@@ -1,7 +1,7 @@
-import type { ActInTheWay } from '@contract/answers';
+import type { ActInTheWay, RowConflict } from '@contract/answers';
 import type { PayloadOf } from '@core/acts';
 import { acts } from '@core/acts';
-import { type AnyRow, rowsOf, type Workspace } from '@core/acts/changes';
+import { type AnyRow, rowIn, rowsOf, type Workspace } from '@core/acts/changes';
 import { type Obstacle, type Undoing, undoChanges } from '@core/acts/undoChanges';
 import type { ChangedTable } from '@core/model/rows';
 import { actsSince, readActs, type StoredAct } from '../persistence/acts';
@@ -32,6 +32,9 @@ export async function actsToUndo(
   return found;
 }
 
+/** Ids for lines that reverse others, where the device sent too few. */
+const spareIds = (around: Surroundings) => Array.from({ length: 2000 }, () => around.newId());
+
 /** Ids of rows of the house that some acts touched: they are brought along, whatever else is loaded. */
 export const touchedIds = (found: readonly StoredAct[]): string[] => [
   ...new Set(found.flatMap((act) => act.changes.map((change) => change.id))),
@@ -45,7 +48,8 @@ export async function decideUndo<W extends Workspace>(
   payload: PayloadOf<'undo'>,
   around: Surroundings,
 ): Promise<Extract<Undoing<W>, { ok: true }>> {
-  const first = await simulate(transaction, rows, found, payload.reversalIds, around);
+  const reversalIds = [...payload.reversalIds, ...spareIds(around)];
+  const first = await simulate(transaction, rows, found, reversalIds, around);
   if (first.ok) return first;
   if (first.obstacles.length === 0) throw new Refusal(refused('command.refused', { fields: first.problems }));
   throw await builtOn(transaction, rows, found, first.obstacles, first.problems, around);
@@ -80,7 +84,7 @@ async function builtOn(
 ): Promise<Refusal> {
   const oldest = found.at(-1);
   const all = new Map(found.map((act) => [act.id, act]));
-  const spare = Array.from({ length: 500 }, () => around.newId());
+  const spare = spareIds(around);
   let standing = obstacles;
   let solved = false;
   for (let round = 0; oldest && round < MOST_ROUNDS && !solved; round += 1) {
@@ -112,6 +116,7 @@ async function builtOn(
   return new Refusal(
     refused('undo.builtOn', {
       acts: inTheWay,
+      conflicts: conflictsAt(rows, found, obstacles),
       fields:
         problems.length > 0
           ? [...problems]
@@ -122,6 +127,18 @@ async function builtOn(
             })),
     }),
   );
+}
+
+/** Both versions of the rows that were changed since the acts. */
+function conflictsAt(rows: Workspace, found: readonly StoredAct[], obstacles: readonly Obstacle[]): RowConflict[] {
+  const touched = new Map(
+    found.flatMap((act) => act.changes.map((change) => [`${change.table}:${change.id}`, change] as const)),
+  );
+  return obstacles.slice(0, 50).flatMap(({ table, id }): RowConflict[] => {
+    const change = touched.get(`${table}:${id}`);
+    if (!change) return [];
+    return [{ table, id, expected: change.version, theirs: rowIn(rows, table, id), mine: change.before }];
+  });
 }
 
 function nameIn(rows: Workspace, table: ChangedTable, id: string): string {

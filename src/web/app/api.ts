@@ -10,7 +10,8 @@ import type {
   PieceQuery,
   RiserAnswer,
 } from '@contract/house';
-import { type HouseRows, type ProjectRows, type StoredRows, withFinds } from '@core/model/rows';
+import { presentRows } from '@core/formats/project/presentRows';
+import type { HouseRows, ProjectRows, StoredRows } from '@core/model/rows';
 import type { Rim } from './words';
 
 /** A refusal of the server as an error; `gone` says that nobody answered and that trying again makes sense. */
@@ -116,7 +117,7 @@ export const api = {
     );
     if (response.status === 304) return null;
     return {
-      rows: withFinds(await read<StoredRows>(response)),
+      rows: presentRows(await read<StoredRows>(response)),
       tag: (response.headers.get('etag') ?? '').replace(/^W\//, '').replaceAll('"', ''),
     };
   },

@@ -1,11 +1,12 @@
 import { createRegistry } from '../../kernel/registry';
+import { type ChangedTable, entityOf, isTable } from '../../model/entities';
 import type { Problem } from '../act';
-import type { Workspace } from '../changes';
+import { type AnyRow, rowIn, type Workspace } from '../changes';
 import type { Breach } from './invariant';
 import { ledgerHolds } from './ledgerHolds';
 import { oneOfAKind } from './oneOfAKind';
 import { pieceCapacity } from './pieceCapacity';
-import { references } from './references';
+import { nameOf, references } from './references';
 import { shelfHolds } from './shelfHolds';
 import { slotCapacity } from './slotCapacity';
 
@@ -40,9 +41,28 @@ export function newBreaches(before: Workspace, after: Workspace): Breach[] {
   const key = ({ table, id, field }: Breach) => `${table} ${id} ${field}`;
   const weights = new Map<string, number>();
   for (const breach of breachesOf(before)) weights.set(key(breach), (weights.get(key(breach)) ?? 0) + breach.weight);
-  return breachesOf(after).filter(
-    (breach) => breach.weight > (breach.weightIn?.(before) ?? weights.get(key(breach)) ?? 0),
-  );
+  return breachesOf(after)
+    .filter((breach) => breach.weight > (breach.weightIn?.(before) ?? weights.get(key(breach)) ?? 0))
+    .map((breach) => inWordsOfWhatGoes(before, breach));
+}
+
+/** Where something goes that others point to, what is said is what may go; otherwise what may be pointed to. */
+function inWordsOfWhatGoes(before: Workspace, breach: Breach): Breach {
+  const { target } = breach;
+  if (!target || !isTable(target.table)) return breach;
+  const gone = rowIn(before, target.table, target.id);
+  return gone ? { ...breach, ...stillNeeded(target.table, gone) } : breach;
+}
+
+/** What is said when a row cannot go because something needs it. */
+export function stillNeeded(table: ChangedTable, row: AnyRow): Problem {
+  const { name, keptWhile } = entityOf(table);
+  const called = nameOf(row) === row.id ? '' : ` (this is “${nameOf(row)}”)`;
+  return {
+    field: name.replace(/_([a-z])/g, (_, letter: string) => letter.toUpperCase()),
+    value: row.id,
+    accepted: `${keptWhile}${called}`,
+  };
 }
 
 /** Breaches as refused fields. */

@@ -11,6 +11,8 @@ export interface Breach {
   field: string;
   value: unknown;
   accepted: string;
+  /** The row that a reference points to, which is not there. */
+  target?: { table: string; id: string };
   /** A file that breaks only such things can be read all the same: an older version let them happen. */
   tolerated?: true;
   /** How bad it is; what an act does not make worse does not stand in its way. */

@@ -22,8 +22,12 @@ export const ledgerHolds: Invariant = {
       });
     const byId = new Map(rows.ledger.map((line) => [line.id, line]));
     const placed = new Set(ledgerInOrder(rows.ledger).map((line) => line.id));
+    const reversed = new Set<string>();
     for (const line of rows.ledger) {
       if (line.reversesId === null) continue;
+      if (reversed.has(line.reversesId))
+        breach(line.id, 'reversesId', line.reversesId, 'a line that no other line reverses');
+      reversed.add(line.reversesId);
       if (!placed.has(line.id))
         breach(line.id, 'reversesId', line.reversesId, 'a line that does not reverse this one in turn');
       const mirrored = byId.get(line.reversesId);

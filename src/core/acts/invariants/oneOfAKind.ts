@@ -6,8 +6,9 @@ import type { Breach, Invariant } from './invariant';
 export const oneOfAKind: Invariant = {
   id: 'oneOfAKind',
   breaches: (rows) =>
-    rowEntities.flatMap(({ table, unique, noun }) =>
-      unique.flatMap((fields) => {
+    rowEntities.flatMap(({ table, unique, noun, record }) =>
+      // That a line of the ledger is reversed once is a rule of the ledger's own.
+      (record ? [] : unique).flatMap((fields) => {
         const breaches: Breach[] = [];
         const seen = new Set<string>();
         for (const row of rowsOf(rows, table)) {

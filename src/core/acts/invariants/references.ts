@@ -54,6 +54,7 @@ export const references: Invariant = {
             value: reference.id,
             accepted: `a ${nounOf(reference.table)} that is still there`,
             weight: 1,
+            target: { table: reference.table, id: reference.id },
           });
         }
     return breaches;

@@ -26,8 +26,12 @@ const SHOWN = 50;
  */
 export function readProjectFile(input: unknown): ReadFile {
   const refuse = (...errors: Problem[]): ReadFile => ({ ok: false, code: 'file.unreadable', errors });
-  if (input === null || typeof input !== 'object')
-    return refuse({ field: '(all)', value: typeof input, accepted: 'a project file as JSON' });
+  if (input === null || typeof input !== 'object' || Array.isArray(input))
+    return refuse({
+      field: '(all)',
+      value: input === null ? null : typeof input,
+      accepted: 'a JSON object written by Euporia',
+    });
   const head = input as { format?: unknown; formatVersion?: unknown };
   if (head.format !== PROJECT_FILE_FORMAT)
     return refuse({ field: 'format', value: head.format ?? null, accepted: `"${PROJECT_FILE_FORMAT}"` });
@@ -35,7 +39,13 @@ export function readProjectFile(input: unknown): ReadFile {
     return {
       ok: false,
       code: 'file.newer',
-      errors: [{ field: 'formatVersion', value: head.formatVersion, accepted: `at most ${PROJECT_FILE_VERSION}` }],
+      errors: [
+        {
+          field: 'formatVersion',
+          value: head.formatVersion,
+          accepted: `at most ${PROJECT_FILE_VERSION}; update Euporia to read it`,
+        },
+      ],
     };
   }
   const present = upgradeFile(input as Record<string, unknown>);

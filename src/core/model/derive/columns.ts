@@ -37,17 +37,16 @@ export function bareSchema(schema: z.core.$ZodType): { schema: z.core.$ZodType; 
 function typeOf(schema: z.core.$ZodType, place: string): ColumnType {
   const said = fieldFacts.get(schema)?.column;
   if (said !== undefined) return said;
-  const { def, bag } = schema._zod as unknown as {
-    def: { type: string; options?: readonly z.core.$ZodType[] };
-    bag: { format?: string; maximum?: number };
+  const { def } = schema._zod as unknown as {
+    def: { type: string; format?: string; options?: readonly z.core.$ZodType[] };
   };
   switch (def.type) {
     case 'string':
     case 'enum':
       return 'text';
     case 'number':
-      if (bag.format !== 'safeint') return 'double';
-      return (bag.maximum ?? Number.POSITIVE_INFINITY) > MOST_INT ? 'bigint' : 'int';
+      if (def.format !== 'safeint') return 'double';
+      return ((schema as z.ZodNumber).maxValue ?? Number.POSITIVE_INFINITY) > MOST_INT ? 'bigint' : 'int';
     case 'boolean':
       return 'boolean';
     case 'union':

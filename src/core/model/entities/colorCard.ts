@@ -9,5 +9,6 @@ export const colorCard = defineEntity({
   noun: 'color',
   owner: 'studio',
   travels: 'referred',
+  keptWhile: 'a color that no palette, slot, recipe or supply shows',
   fields: { name: line(1, 80), lab },
 });

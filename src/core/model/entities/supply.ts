@@ -20,6 +20,8 @@ export const supply = defineEntity({
   noun: 'supply',
   owner: 'studio',
   travels: 'companion',
+  unique: [['kindId', 'colorCardId', 'sheen']],
+  keptWhile: 'a supply that no project has paid for; note it as empty',
   fields: {
     kindId: registered({ ids: [...coatings.ids, ...consumables.ids] }),
     colorCardId: refersTo('colorCards').nullable(),
