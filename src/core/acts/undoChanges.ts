@@ -1,8 +1,10 @@
 import { sameValue } from '../kernel/sameValue';
+import { entityOf, isTable } from '../model/entities';
 import type { ChangedTable } from '../model/rows';
 import type { Problem } from './act';
-import { type AnyRow, idOf, isProject, type RowChange, rowsOf, type Workspace } from './changes';
+import { type AnyRow, idOf, isProject, type RowChange, rowIn, rowsOf, type Workspace } from './changes';
 import { newBreaches, problemsOf } from './invariants';
+import { keptReferences } from './invariants/references';
 import { after } from './perform';
 
 /** What an act did to one row, as it is kept. Of a row that came or went the contents may be left out: they stand in its table. */
@@ -82,6 +84,19 @@ class RowBook {
   }
 }
 
+/** Ids of what the books name for good, and of what that points to in turn: none of it can go any more. */
+export function bookedIds(rows: Workspace): ReadonlySet<string> {
+  const booked = new Set<string>();
+  const waiting = rowsOf(rows, 'ledger').flatMap((line) => keptReferences('ledger', line));
+  for (let next = waiting.pop(); next; next = waiting.pop()) {
+    if (booked.has(next.id) || !isTable(next.table)) continue;
+    booked.add(next.id);
+    const row = rowIn(rows, next.table, next.id);
+    if (row && next.table !== 'project') waiting.push(...keptReferences(next.table, row));
+  }
+  return booked;
+}
+
 /**
  * Takes acts back, the latest first: what they inserted goes, what they removed or changed returns, what they paid is
  * reversed by a line of its own. Refused where a row is no longer as the act left it, or where what is left would not
@@ -101,6 +116,7 @@ export function undoChanges<W extends Workspace>(
   const changes: RowChange[] = [];
   const obstacles: Obstacle[] = [];
   const book = new RowBook(rows, buried);
+  const booked = bookedIds(rows);
   const take = (change: RowChange, row: AnyRow | null) => {
     changes.push(change);
     book.set(change.table, idOf(change), row);
@@ -131,9 +147,17 @@ export function undoChanges<W extends Workspace>(
       switch (done.op) {
         case 'insert':
         case 'restore':
-          if (here && (done.after === null ? here.version === done.version : same(here, done.after)))
-            take({ table, op: 'remove', id }, null);
-          else obstacles.push({ table, id });
+          if (!here || !(done.after === null ? here.version === done.version : same(here, done.after)))
+            obstacles.push({ table, id });
+          else if (!booked.has(id)) take({ table, op: 'remove', id }, null);
+          else {
+            // The books name it for good: it stays, and nothing of it counts.
+            const values = Object.fromEntries(
+              Object.entries(entityOf(table).remains).filter(([field, value]) => !sameValue(here[field], value)),
+            );
+            if (Object.keys(values).length > 0)
+              take({ table, op: 'update', id, values }, { ...here, ...values, version: here.version + 1 });
+          }
           break;
         case 'remove':
           if (!here && gone) {

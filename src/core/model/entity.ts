@@ -35,6 +35,8 @@ export interface EntityFacts<T extends string, F extends z.core.$ZodLooseShape, 
   indexed?: readonly (readonly (string & keyof F)[])[];
   /** In whose words it is refused to go while something still points to it. */
   keptWhile?: string;
+  /** What becomes of a row that would go and cannot, since the books name it: nothing of it counts any more. */
+  remains?: { readonly [K in string & keyof F]?: z.output<F[K]> };
   /** Never changed or removed, only reversed. */
   record?: boolean;
   /** The id itself points into this table: the row is about that other row. */
@@ -87,6 +89,7 @@ export function defineEntity<const T extends string, F extends z.core.$ZodLooseS
     indexed: [],
     record: false,
     idRefersTo: null,
+    remains: {},
     keptWhile: `a ${facts.noun} that nothing needs any more`,
     ...facts,
     row,

@@ -79,12 +79,12 @@ function walkerOf(given: z.core.$ZodType): Walker | null {
     case 'record': {
       const walker = def.valueType ? walkerOf(def.valueType) : null;
       if (!walker) return null;
-      return (value, path, change) =>
-        value === null || typeof value !== 'object'
-          ? value
-          : Object.fromEntries(
-              Object.entries(value).map(([key, entry]) => [key, walker(entry, [...path, key], change)]),
-            );
+      return (value, path, change) => {
+        if (value === null || typeof value !== 'object') return value;
+        const before = Object.entries(value);
+        const after = before.map(([key, entry]) => [key, walker(entry, [...path, key], change)] as const);
+        return after.some(([, entry], n) => entry !== before[n]?.[1]) ? Object.fromEntries(after) : value;
+      };
     }
     case 'union': {
       const options = (def.options ?? []).map((option) => ({ option, walker: walkerOf(option) }));

@@ -54,6 +54,7 @@ export const piece = defineEntity({
   snapshot: 'linked',
   house: 'asked',
   indexed: [['heightMm'], ['lastUsedOn'], ['name']],
+  remains: { inHouse: false },
   fields: {
     ...surfaceFields,
     /** What its kind asks for, by id; of the overall size only what is usual while nobody measured. */

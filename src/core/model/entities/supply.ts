@@ -22,6 +22,7 @@ export const supply = defineEntity({
   travels: 'companion',
   unique: [['kindId', 'colorCardId', 'sheen']],
   keptWhile: 'a supply that no project has paid for; note it as empty',
+  remains: { stash: { state: 'none', amount: 0 }, unitCostMillionths: null },
   fields: {
     kindId: registered({ ids: [...coatings.ids, ...consumables.ids] }),
     colorCardId: refersTo('colorCards').nullable(),
