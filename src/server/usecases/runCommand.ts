@@ -290,6 +290,9 @@ function doneAnswer(
     const row: AnyRow | null = op === 'remove' ? null : rowIn(outcome.after, table, id);
     if (row) rows.push({ table, row });
     else removed.push({ table, id });
+    // A page that did not hold the piece before needs it for its find.
+    const piece = row && table === 'sightings' ? rowIn(outcome.after, 'pieces', String(row.pieceId)) : null;
+    if (piece && !last.has(`pieces:${piece.id}`)) rows.push({ table: 'pieces', row: piece });
   }
   return { actId, title, tag, rows, removed };
 }

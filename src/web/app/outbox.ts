@@ -2,9 +2,10 @@ import type { DoneAnswer } from '@contract/answers';
 import type { Command } from '@contract/command';
 import type { ActKind, PayloadOf } from '@core/acts';
 import type { Workspace } from '@core/acts/changes';
+import type { PieceRow } from '@core/model/rows';
 import { ApiError, api } from './api';
 import { del, get, keys, set } from './deviceStore';
-import { expectedVersions, type OutboxEntry, withWaiting } from './rowsAfter';
+import { expectedVersions, type OutboxEntry, withPieces, withWaiting } from './rowsAfter';
 
 export interface OutboxEvents {
   /** Something in the queue or the connection changed. */
@@ -95,16 +96,22 @@ export class Outbox {
     if (this.timer) clearTimeout(this.timer);
   }
 
-  /** Queues a command; `rows` are what its author saw. */
-  enqueue<K extends ActKind>(kind: K, payload: PayloadOf<K>, rows: Workspace): Command {
+  /** Queues a command; `rows` are what its author saw, `along` what of the house it speaks of beyond them. */
+  enqueue<K extends ActKind>(
+    kind: K,
+    payload: PayloadOf<K>,
+    rows: Workspace,
+    along: readonly PieceRow[] = [],
+  ): Command {
     const command: Command = {
       key: crypto.randomUUID(),
       projectId: this.projectId,
       kind,
       payload,
-      expect: expectedVersions(rows, kind, payload),
+      expect: expectedVersions(withPieces(rows, along), kind, payload),
     };
-    this.entries = [...this.entries, { command, state: 'waiting', answer: null }];
+    const more = along.length > 0 ? { along } : {};
+    this.entries = [...this.entries, { command, state: 'waiting', answer: null, ...more }];
     void this.keep();
     this.events.changed();
     void this.pump();
@@ -120,9 +127,15 @@ export class Outbox {
       const { kind, payload } = entry.command;
       const again: OutboxEntry = isSettled(entry)
         ? {
-            command: { ...entry.command, key: crypto.randomUUID(), expect: expectedVersions(rows, kind, payload) },
+            ...entry,
+            command: {
+              ...entry.command,
+              key: crypto.randomUUID(),
+              expect: expectedVersions(withPieces(rows, entry.along), kind, payload),
+            },
             state: 'waiting',
             answer: null,
+            sent: false,
           }
         : { ...entry, state: 'waiting', answer: null };
       this.entries = this.entries.map((candidate) => (candidate === entry ? again : candidate));
@@ -139,7 +152,7 @@ export class Outbox {
         ...candidate,
         command: {
           ...candidate.command,
-          expect: expectedVersions(at, candidate.command.kind, candidate.command.payload),
+          expect: expectedVersions(withPieces(at, candidate.along), candidate.command.kind, candidate.command.payload),
         },
       };
       at = withWaiting(at, [fresh]);

@@ -4,14 +4,23 @@ import { type AnyRow, idOf, isProject, rowIn, type Workspace } from '@core/acts/
 import { perform } from '@core/acts/perform';
 import { isTable } from '@core/model/entities';
 import { withFinds } from '@core/model/finds';
+import type { PieceRow } from '@core/model/rows';
 
 /** A command on its way. `refused` and `conflict` wait for the stylist; nothing typed is dropped. */
 export interface OutboxEntry {
   command: Command;
   state: 'waiting' | 'refused' | 'conflict';
   answer: RefusedAnswer | null;
+  /** Pieces of the house that it speaks of, which the project does not hold yet. */
+  along?: readonly PieceRow[];
   /** Whether it was on its way to the server already: it may be done there, so it goes out again as it is. */
   sent?: boolean;
+}
+
+/** Rows with further pieces of the house among them. */
+export function withPieces<W extends Workspace>(rows: W, along: readonly PieceRow[] = []): W {
+  const missing = along.filter((piece) => !rows.pieces.some((row) => row.id === piece.id));
+  return missing.length === 0 ? rows : { ...rows, pieces: [...rows.pieces, ...missing] };
 }
 
 /** The rows a decision would change, with the versions their author sees. */
@@ -31,9 +40,9 @@ export function expectedVersions(rows: Workspace, kind: string, payload: unknown
 /** Rows with every waiting command applied; what is refused or in conflict is shown beside the rows, not in them. */
 export function withWaiting<W extends Workspace>(rows: W, entries: readonly OutboxEntry[]): W {
   let result = rows;
-  for (const { command, state } of entries) {
+  for (const { command, state, along } of entries) {
     if (state !== 'waiting') continue;
-    const outcome = perform(result, command.kind, command.payload);
+    const outcome = perform(withPieces(result, along), command.kind, command.payload);
     if (outcome.ok) result = outcome.after;
   }
   return result;

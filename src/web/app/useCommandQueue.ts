@@ -1,6 +1,7 @@
 import type { DoneAnswer } from '@contract/answers';
 import type { ActKind, PayloadOf } from '@core/acts';
 import type { Workspace } from '@core/acts/changes';
+import type { PieceRow } from '@core/model/rows';
 import { useCallback, useEffect, useMemo, useRef, useState } from 'react';
 import { keepsNothing, onStopsKeeping } from './deviceStore';
 import { Outbox, REVERSALS } from './outbox';
@@ -19,7 +20,7 @@ export interface CommandQueue<W extends Workspace = Workspace> {
   /** What the server has, with what is on its way. */
   rows: W | null;
   /** Queues a command; the page shows it at once. */
-  run<K extends ActKind>(kind: K, payload: PayloadOf<K>): void;
+  run<K extends ActKind>(kind: K, payload: PayloadOf<K>, along?: readonly PieceRow[]): void;
   entries: readonly OutboxEntry[];
   offline: boolean;
   /** What was done last, for the message; `taken` when it was an act taken back. */
@@ -100,13 +101,13 @@ export function useCommandQueue<W extends Workspace>(
   server.current = serverRows;
 
   const run = useCallback(
-    <K extends ActKind>(kind: K, payload: PayloadOf<K>) => {
+    <K extends ActKind>(kind: K, payload: PayloadOf<K>, along: readonly PieceRow[] = []) => {
       // Several commands in one breath each see what the one before did.
       const seen = latest.current;
       if (!seen) return;
       touched.current = performance.now();
-      const command = outbox.enqueue(kind, payload, seen);
-      latest.current = withWaiting(seen, [{ command, state: 'waiting', answer: null }]);
+      const command = outbox.enqueue(kind, payload, seen, along);
+      latest.current = withWaiting(seen, [{ command, state: 'waiting', answer: null, along }]);
     },
     [outbox],
   );

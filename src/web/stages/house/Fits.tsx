@@ -119,6 +119,7 @@ function Ranked(props: { slot: SlotRow; project: string }) {
     project.run(
       'usePiece',
       fillWithPiece(project.rows, slot, piece, Math.max(1, piece.count - elsewhere), house.today),
+      [piece],
     );
   };
   const onKey = (event: KeyboardEvent) => {
