@@ -6,6 +6,7 @@ import type { PackPurchase } from '../pricing/cheapestPacks';
 import { needsOf } from '../recipe/needsOf';
 import { partsOfSupplyKey } from '../recipe/supplyKey';
 import type { Plan } from './computePlan';
+import { madeBody } from './madeBody';
 
 /** Pieces that one can of a color serves. */
 export interface ColorFamily {
@@ -34,9 +35,10 @@ export function colorFamilies(plan: Plan): ColorFamily[] {
   for (const recipe of plan.rows.recipes) {
     const computed = plan.recipes.get(recipe.id);
     if (!computed || recipe.doneOn !== null) continue;
-    for (const [key, amount] of needsOf(computed, recipe.body)) {
+    const body = madeBody(plan.rows, recipe);
+    for (const [key, amount] of needsOf(computed, body)) {
       if (partsOfSupplyKey(key).colorCardId === null) continue;
-      const pieces = recipe.body.pieces.reduce((sum, piece) => sum + piece.count, 0);
+      const pieces = body.pieces.reduce((sum, piece) => sum + piece.count, 0);
       const uses = families.get(key) ?? [];
       uses.push({ recipeId: recipe.id, name: recipe.name, pieces, amount });
       families.set(key, uses);

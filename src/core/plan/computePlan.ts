@@ -11,6 +11,7 @@ import { layWork, type ReadyDates, readyDates } from '../recipe/readyDates';
 import { coatingOfLayer, type RecipeBody } from '../recipe/recipeBody';
 import type { Lesson, RecipeContext } from '../recipe/recipeContext';
 import { type Footprint, footprintOf, indexRows, type Minutes, type RowIndex } from './footprint';
+import { madeBody } from './madeBody';
 import {
   beatsYardstick,
   type Comparison,
@@ -202,11 +203,12 @@ export function computePlan(rows: ProjectRows, asOfMs: number, previous: Plan | 
   const recipes = new Map<string, RecipePlan>();
   const recipeInputs = new Map<string, readonly unknown[]>();
   for (const row of rows.recipes) {
-    const inputs = inputsOf(row.body, rows, context);
+    const body = madeBody(rows, row);
+    const inputs = inputsOf(body, rows, context);
     const before = previous?.recipeInputs.get(row.id);
     const same = before?.length === inputs.length && inputs.every((input, n) => input === before[n]);
     const known = same ? previous?.recipes.get(row.id) : undefined;
-    recipes.set(row.id, known ?? computeRecipe(row.id, row.body, context));
+    recipes.set(row.id, known ?? computeRecipe(row.id, body, context));
     recipeInputs.set(row.id, inputs);
   }
   const sums = new PlanSums(rows, assumptions, previous?.sums ?? null);
@@ -347,6 +349,17 @@ export function computePlan(rows: ProjectRows, asOfMs: number, previous: Plan | 
   });
 
   const planned = sums.cash(chosen);
+  const hours = sums.hours(chosen);
+  // What is done is not worked any more, and its hours do not come back.
+  const undone = { ...index, done: new Set<string>() };
+  const asIfOpen = chosen.map((fill) =>
+    fill.footprint.done
+      ? { ...fill, footprint: footprintOf(fill.footprint.option, fill.footprint.slot, recipes, undone) }
+      : fill,
+  );
+  const doneMinutes = asIfOpen.every((fill, n) => fill === chosen[n])
+    ? 0
+    : Math.max(0, sums.hours(asIfOpen).likely - hours.likely);
   const optionPlans = slots.flatMap((slot) => slot.options);
   const chosenPlans = optionPlans.filter((option) => option.chosen);
   const lastUsableMs = chosenPlans.length === 0 ? null : Math.max(...chosenPlans.map((option) => option.usableMs));
@@ -371,7 +384,7 @@ export function computePlan(rows: ProjectRows, asOfMs: number, previous: Plan | 
     chosen,
     fullCash: sums.cash(chosen, 'full'),
     supplies: supplyLines(sums, chosen, chosenPlans),
-    purse: purseOf(rows, asOfMs, planned, sums.hours(chosen), lastUsableMs),
+    purse: purseOf(rows, asOfMs, planned, hours, lastUsableMs, doneMinutes),
     findings,
   };
 }

@@ -65,6 +65,9 @@ export function explainPurse(plan: Plan, figure: PurseFigure): Explained {
           ...(purse.hands.onHandMinutes === null
             ? []
             : [explain('Hours on hand', purse.hands.onHandMinutes, 'minutes', { source: fromYou })]),
+          ...(purse.hands.doneMinutes > 0
+            ? [explain('Done already', purse.hands.doneMinutes, 'minutes', { source: calculated })]
+            : []),
           ...chosen.map((option) =>
             explain(
               `${option.footprint.slot.name}: ${nameOfOption(option)}, alone`,

@@ -19,13 +19,17 @@ export interface Purse {
   };
 }
 
-/** The purse of a project at a moment. `free` runs against the plan: its low end goes with the plan's high end. */
+/**
+ * The purse of a project at a moment. `free` runs against the plan: its low end goes with the plan's high end.
+ * @param doneMinutes what was worked already: it is neither planned nor free any more
+ */
 export function purseOf(
   rows: ProjectRows,
   asOfMs: number,
   planned: Amount,
   hours: Minutes,
   lastUsableMs: number | null,
+  doneMinutes = 0,
 ): Purse {
   const { project } = rows;
   const { spent, promised } = ledgerSums(rows.ledger);
@@ -60,9 +64,9 @@ export function purseOf(
     },
     hands: {
       onHandMinutes: project.hoursOnHandMinutes,
-      doneMinutes: 0,
+      doneMinutes,
       planned: hours,
-      freeMinutes: project.hoursOnHandMinutes === null ? null : project.hoursOnHandMinutes - hours.likely,
+      freeMinutes: project.hoursOnHandMinutes === null ? null : project.hoursOnHandMinutes - doneMinutes - hours.likely,
     },
     days: { toReveal, lastUsableMs, inHand },
   };

@@ -8,12 +8,12 @@ import { chosenLayer } from './recipeBody';
 import { isRepairable, repairsFor } from './repairs';
 
 /** The repairs of the first broken joint, with a cent for each milliliter and a dollar for each can. */
-function repairsOf(of: FindRow, row: ReturnType<typeof recipe>) {
+function repairsOf(of: FindRow, row: ReturnType<typeof recipe>, hourValue = 1500) {
   const context = recipeContext([of]);
   const finding = computeRecipe(row.id, row.body, context).findings.find(isRepairable);
   if (!finding) throw new Error('nothing is broken');
   const cashOf = (needs: ReadonlyMap<string, number>) => [...needs.values()].reduce((sum, amount) => sum + amount, 0);
-  return { repairs: repairsFor(row.id, row.body, context, finding, cashOf), context };
+  return { repairs: repairsFor(row.id, row.body, context, finding, cashOf, hourValue), context };
 }
 const ids = (repairs: { id: string }[]) => repairs.map((repair) => repair.id);
 
@@ -69,6 +69,15 @@ describe('the cheapest repair of a joint', () => {
     for (const repair of repairs) {
       expect(computeRecipe('r', repair.body, context).findings.filter(isRepairable)).toEqual([]);
       expect(Number.isFinite(repair.minutes + repair.cash)).toBe(true);
+    }
+  });
+  it('is ranked by what an hour is worth to the project; where time is free, by cash alone', () => {
+    const of = find('waxed', 900, { finishId: finishLeftBy('clearWax') });
+    const row = recipe('r', of, 'wallAcrylic', 'teal');
+    for (const hourValue of [0, 1500, 40_000]) {
+      const { repairs } = repairsOf(of, row, hourValue);
+      const costs = repairs.map((repair) => repair.cash + (repair.minutes * hourValue) / 60);
+      expect(costs).toEqual([...costs].sort((a, b) => a - b));
     }
   });
 });

@@ -18,9 +18,6 @@ export interface Repair {
   cash: number;
 }
 
-/** What a repair is weighed by: cash, and an hour at fifteen of the currency's units (a modelling choice). */
-const MINOR_UNITS_PER_MINUTE = 25;
-
 /** Findings that say a joint does not hold, or a color cannot be had. */
 const broken = new Set(['joint.never', 'joint.wouldPeel', 'layer.cannotLighten', 'layer.forbiddenByUse']);
 
@@ -106,6 +103,7 @@ function* attempts(body: RecipeBody, layer: ChosenLayer, substrateIds: readonly 
  * What would make a joint hold, cheapest first: each change is tried on the whole recipe and kept only when nothing of
  * the layer is broken any more and nothing else breaks. At most one of each kind, so that the choice stays small.
  * @param cashOf what buying a set of needs takes, minor units
+ * @param hourValue what an hour is worth to the project, minor units; 0 where time is free, and cash alone decides
  * @returns an empty list when the finding is about no chosen layer or nothing helps
  */
 export function repairsFor(
@@ -114,6 +112,7 @@ export function repairsFor(
   context: RecipeContext,
   finding: Finding,
   cashOf: (needs: ReadonlyMap<string, number>) => number,
+  hourValue: number,
 ): Repair[] {
   const layer = body.layers.find((entry) => entry.id === layerOf(finding));
   if (!layer) return [];
@@ -136,7 +135,7 @@ export function repairsFor(
       cash: cashOf(needsOf(after, attempt.body)) - cashOf(needsOf(before, body)),
     });
   }
-  const cost = (repair: Repair) => repair.cash + repair.minutes * MINOR_UNITS_PER_MINUTE;
-  const sorted = repairs.sort((a, b) => cost(a) - cost(b) || (a.id < b.id ? -1 : 1));
+  const cost = (repair: Repair) => repair.cash + (repair.minutes * hourValue) / 60;
+  const sorted = repairs.sort((a, b) => cost(a) - cost(b) || a.minutes - b.minutes || (a.id < b.id ? -1 : 1));
   return sorted.filter((repair, index) => sorted.findIndex((other) => other.kind === repair.kind) === index);
 }

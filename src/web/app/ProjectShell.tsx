@@ -111,7 +111,18 @@ function Frame() {
   useUndoKey();
 
   // On a phone the tape is longer than the screen: the present stage is brought into view.
-  const { pathname } = useLocation();
+  const { pathname, state } = useLocation() as {
+    pathname: string;
+    state: { act?: { actId: string; title: string } | null } | null;
+  };
+  // An act that another page did to this project (a file over it) can be taken back from here.
+  const { noteAct } = project;
+  const act = state?.act ?? null;
+  useEffect(() => {
+    if (!act) return;
+    noteAct(act.actId, act.title);
+    void navigate(pathname, { replace: true, state: null });
+  }, [act, noteAct, navigate, pathname]);
   const tape = useRef<HTMLElement>(null);
   useEffect(() => {
     const here = tape.current?.querySelector<HTMLElement>(`a[href^="${pathname.split('/').slice(0, 4).join('/')}"]`);

@@ -56,11 +56,12 @@ export class Outbox {
   private timer: ReturnType<typeof setTimeout> | null = null;
   private storeKey: string | null = null;
   private closed = false;
-  private readonly projectId: string;
+  /** Whose queue it is: a project's id, or the studio's for the house. */
+  readonly scopeId: string;
   private readonly events: OutboxEvents;
 
-  constructor(projectId: string, events: OutboxEvents) {
-    this.projectId = projectId;
+  constructor(scopeId: string, events: OutboxEvents) {
+    this.scopeId = scopeId;
     this.events = events;
   }
 
@@ -68,10 +69,10 @@ export class Outbox {
   async open(): Promise<void> {
     this.closed = false;
     tab ??= claimTab();
-    const own = `outbox:${this.projectId}:${await tab}`;
+    const own = `outbox:${this.scopeId}:${await tab}`;
     const found: OutboxEntry[] = [];
     for (const key of await keys()) {
-      if (!key.startsWith(`outbox:${this.projectId}:`)) continue;
+      if (!key.startsWith(`outbox:${this.scopeId}:`)) continue;
       if (key === own) found.push(...((await get<OutboxEntry[]>(key)) ?? []));
       else {
         const other = key.split(':')[2] ?? '';
@@ -105,7 +106,7 @@ export class Outbox {
   ): Command {
     const command: Command = {
       key: crypto.randomUUID(),
-      projectId: this.projectId,
+      projectId: this.scopeId,
       kind,
       payload,
       expect: expectedVersions(withPieces(rows, along), kind, payload),

@@ -1,7 +1,7 @@
 import type { PhotoKind, PhotoRow } from '@core/model/rows';
-import { get, set } from 'idb-keyval';
 import { useCallback, useEffect, useRef, useState } from 'react';
 import { ApiError, api } from './api';
+import { get, set } from './deviceStore';
 import { useProject } from './projectStore';
 
 /** Larger files are shrunk in the browser before they are sent; beyond the second limit they are refused. */
@@ -73,16 +73,22 @@ export function usePhotoSender<K extends string>(
   const [queue, setQueue] = useState<WaitingPhoto<K>[]>([]);
   const [refused, setRefused] = useState<RefusedPhoto[]>([]);
   const sending = useRef(false);
+  // Pictures come and go while others are on their way: each change is made to what is there now.
+  const present = useRef<WaitingPhoto<K>[]>([]);
   const keep = useCallback(
-    (next: WaitingPhoto<K>[]) => {
-      setQueue(next);
-      void set(key, next);
+    (change: (now: WaitingPhoto<K>[]) => WaitingPhoto<K>[]) => {
+      present.current = change(present.current);
+      setQueue(present.current);
+      void set(key, present.current);
     },
     [key],
   );
   useEffect(() => {
-    void get<WaitingPhoto<K>[]>(key).then((kept) => kept && kept.length > 0 && setQueue(kept));
-  }, [key]);
+    void get<WaitingPhoto<K>[]>(key).then((kept) => {
+      if (!kept || kept.length === 0) return;
+      keep((now) => [...kept.filter((entry) => !now.some((other) => other.id === entry.id)), ...now]);
+    });
+  }, [key, keep]);
 
   useEffect(() => {
     const [next] = queue;
@@ -91,7 +97,7 @@ export function usePhotoSender<K extends string>(
     let timer: ReturnType<typeof setTimeout> | null = null;
     const done = () => {
       sending.current = false;
-      keep(queue.filter((entry) => entry.id !== next.id));
+      keep((now) => now.filter((entry) => entry.id !== next.id));
     };
     api
       .putPhoto(next.id, next.name, next.blob)
@@ -142,7 +148,7 @@ export function usePhotoSender<K extends string>(
       }
     }
     setRefused(no);
-    if (taken.length > 0) keep([...queue, ...taken]);
+    if (taken.length > 0) keep((now) => [...now, ...taken]);
   };
   return { waiting: queue.length, refused, forget: () => setRefused([]), add };
 }

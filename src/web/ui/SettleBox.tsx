@@ -1,6 +1,6 @@
 import { formatMoney } from '@core/plan/sentences';
 import { Button } from 'antd';
-import { useState } from 'react';
+import { useRef, useState } from 'react';
 import { MoneyField } from './fields';
 import styles from './ui.module.css';
 
@@ -12,6 +12,9 @@ export interface Settlement {
   reversalId: string;
   atMs: number;
 }
+
+/** Presses that follow one another so quickly are one. */
+const SAME_PRESS_MS = 1500;
 
 /** Pays for something, or notes that it is ordered and paid later, at what the till really said. */
 export function SettleBox(props: {
@@ -26,8 +29,11 @@ export function SettleBox(props: {
 }) {
   const [typed, setTyped] = useState<number | null>(null);
   const paid = typed ?? props.proposed;
+  // Pressed again at once is the same press: it buys one thing.
+  const settledAt = useRef(Number.NEGATIVE_INFINITY);
   const settle = (how: Settlement['how']) => {
-    if (paid === null) return;
+    if (paid === null || performance.now() - settledAt.current < SAME_PRESS_MS) return;
+    settledAt.current = performance.now();
     const [ledgerId, reversalId] = [crypto.randomUUID(), crypto.randomUUID()];
     props.onSettle({ how, paid, ledgerId, reversalId, atMs: Date.now() });
     setTyped(null);

@@ -5,8 +5,9 @@ import { parseMoney } from '@core/kernel/parseMoney';
 import { type KnownThing, parseSizeRange, type SizeInWords } from '@core/kernel/sizeWords';
 import type { UnitSystem } from '@core/kernel/units';
 import { sentenceFor } from '@core/plan/sentences';
-import { Input, Select } from 'antd';
-import { type ReactNode, useEffect, useId, useState } from 'react';
+import { Input, type InputRef, Select } from 'antd';
+import { type ReactNode, useEffect, useId, useRef, useState } from 'react';
+import { draftOf, dropDraft, keepDraft } from './draft';
 import styles from './ui.module.css';
 
 type Reading<T> = { ok: true; value: T } | { ok: false; reason: string };
@@ -41,8 +42,27 @@ export function TypedField<T>(props: {
     setText(shown);
     setError(null);
   }, [shown]);
+  const input = useRef<InputRef>(null);
+  // A page that was loaded again gives back what was being typed when it went.
+  // biome-ignore lint/correctness/useExhaustiveDependencies: only once, when the field comes
+  useEffect(() => {
+    const frame = requestAnimationFrame(() => {
+      const element = input.current?.input;
+      const draft = element ? draftOf(props.label, element, shown) : null;
+      if (draft === null) return;
+      setText(draft);
+      input.current?.focus();
+    });
+    return () => cancelAnimationFrame(frame);
+  }, []);
+  const type = (next: string) => {
+    setText(next);
+    const element = input.current?.input;
+    if (element) keepDraft(props.label, element, shown, next);
+  };
   const commit = () => {
     const trimmed = text.trim();
+    dropDraft();
     if (trimmed === shown.trim()) return setError(null);
     const reading = props.read(trimmed);
     if (!reading.ok) return setError(reading.reason);
@@ -57,7 +77,9 @@ export function TypedField<T>(props: {
       <Input
         id={id}
         value={text}
-        onChange={(event) => setText(event.target.value)}
+        ref={input}
+        data-field={props.label}
+        onChange={(event) => type(event.target.value)}
         onBlur={() => {
           setWriting(false);
           commit();

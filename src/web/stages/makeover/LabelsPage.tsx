@@ -1,4 +1,5 @@
 import { colorFamilies } from '@core/plan/colorFamilies';
+import { madeBody } from '@core/plan/madeBody';
 import { completeMeasures } from '@core/surface/furnitureTemplate';
 import { furnitureTemplates } from '@core/surface/templates';
 import { Button } from 'antd';
@@ -19,7 +20,7 @@ export function LabelsPage() {
   const lids = colorFamilies(plan);
   const open = rows.recipes.filter((recipe) => recipe.doneOn === null);
   const bags = open.flatMap((recipe) =>
-    recipe.body.pieces.flatMap((piece) => {
+    madeBody(rows, recipe).pieces.flatMap((piece) => {
       const template = furnitureTemplates.find(piece.templateId);
       if (!template || template.hardwareMinutes(completeMeasures(template, piece.measures)) <= 0) return [];
       return Array.from({ length: piece.count }, (_, n) => ({

@@ -37,6 +37,7 @@ export function PieceColumn(props: {
   const find = rows.finds.find((candidate) => candidate.id === piece.findId);
   const template = furnitureTemplates.find(piece.templateId);
   const zones = recipe.plan.zones.filter((entry) => entry.pieceId === piece.id);
+  const made = recipe.made.pieces.find((entry) => entry.id === piece.id)?.count ?? piece.count;
   const measures = template ? completeMeasures(template, piece.measures) : {};
   const addZone = () => {
     const id = crypto.randomUUID();
@@ -94,14 +95,20 @@ export function PieceColumn(props: {
                 />
               );
             })}
-            <NumberField
-              label="Like pieces"
-              value={piece.count}
-              least={1}
-              most={200}
-              whole
-              onCommit={(count) => recipe.setPiece(piece.id, { count })}
-            />
+            {made === piece.count ? (
+              <NumberField
+                label="Like pieces"
+                value={piece.count}
+                least={1}
+                most={200}
+                whole
+                onCommit={(count) => recipe.setPiece(piece.id, { count })}
+              />
+            ) : (
+              <p className="small">
+                <b>{made} like pieces</b>, as many as are chosen on the board
+              </p>
+            )}
           </div>
         </>
       )}

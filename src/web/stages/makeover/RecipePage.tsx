@@ -44,7 +44,7 @@ export function RecipePage(props: { recipeId: string }) {
     computed.zones.find((candidate) => candidate.key === zoneKey) ??
     computed.zones.find((candidate) => candidate.zone.id === 'carcass') ??
     computed.zones[0];
-  const needs = needsOf(computed, row.body);
+  const needs = needsOf(computed, recipe.made);
   const using = plan.slots.flatMap((slot) => slot.options).find((option) => option.option.recipeId === row.id);
   return (
     <main className={styles.layout}>

@@ -27,14 +27,16 @@ function repairWords(repair: Repair): string {
 
 /** What would make it hold, cheapest first; one press puts it into the recipe. */
 export function Repairs(props: { finding: Finding; recipe: RecipeAccess }) {
-  const { plan } = useProject();
+  const { rows, plan } = useProject();
   const rim = useRim();
   const { finding, recipe } = props;
   const [repairs, setRepairs] = useState<Repair[] | null>(null);
   const look = () => {
     const cashOf = (needs: ReadonlyMap<string, number>) =>
       [...needs].reduce((sum, [key, amount]) => sum + plan.sums.book.purchase(key, amount).cash.likely, 0);
-    setRepairs(repairsFor(recipe.row.id, recipe.row.body, recipe.context(), finding, cashOf));
+    setRepairs(
+      repairsFor(recipe.row.id, recipe.row.body, recipe.context(), finding, cashOf, rows.project.hourValue ?? 0),
+    );
   };
   const cost = (repair: Repair) => {
     const signed = (text: string, value: number) => (value < 0 ? `−${text}` : `+${text}`);

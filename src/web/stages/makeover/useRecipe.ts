@@ -1,5 +1,6 @@
 import type { RecipeRow } from '@core/model/rows';
 import { recipeContextOf } from '@core/plan/computePlan';
+import { madeBody } from '@core/plan/madeBody';
 import type { RecipePlan } from '@core/recipe/computeRecipe';
 import type { ChosenLayer, RecipeBody, RecipePiece, StepEdit, ZoneEdit } from '@core/recipe/recipeBody';
 import type { RecipeContext } from '@core/recipe/recipeContext';
@@ -9,6 +10,8 @@ import { useProject } from '../../app/projectStore';
 export interface RecipeAccess {
   row: RecipeRow;
   plan: RecipePlan;
+  /** The body as it will be made: as many like pieces as were chosen. */
+  made: RecipeBody;
   /** What it is computed against, for trying changes out. */
   context(): RecipeContext;
   setBody(change: Partial<RecipeBody>): void;
@@ -31,6 +34,7 @@ export function useRecipe(recipeId: string): RecipeAccess | null {
   return {
     row,
     plan: computed,
+    made: madeBody(rows, row),
     context: () => recipeContextOf(rows, plan.assumptions),
     setBody,
     setPiece,

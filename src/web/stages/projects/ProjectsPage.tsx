@@ -4,6 +4,7 @@ import { useQuery, useQueryClient } from '@tanstack/react-query';
 import { useRef, useState } from 'react';
 import { Link, useLocation, useNavigate } from 'react-router';
 import { ApiError, api } from '../../app/api';
+import { LeftQueues } from '../../app/LeftQueues';
 import shell from '../../app/shell.module.css';
 import { dateWords } from '../../app/words';
 import { Empty } from '../../ui/basics';
@@ -54,6 +55,10 @@ export function ProjectsPage() {
             </Link>
           </Empty>
         )}
+        <LeftQueues
+          studioId={query.data?.studioId ?? ''}
+          nameOf={(id) => query.data?.projects.find((project) => project.id === id)?.name ?? null}
+        />
         <Removed />
         <ul className={styles.list}>
           {query.data?.projects.map((project) => (
@@ -170,7 +175,8 @@ function ImportButton(props: { studioId: string }) {
       const imported = await api.importFile(file, mode, key);
       await client.invalidateQueries({ queryKey: ['projects'] });
       client.removeQueries({ queryKey: ['project', imported.projectId] });
-      void navigate(`/p/${imported.projectId}`);
+      const act = imported.actId === null ? null : { actId: imported.actId, title: 'Brought to what the file says' };
+      void navigate(`/p/${imported.projectId}`, { state: mode === 'update' ? { act } : null });
     } catch (error) {
       setProblem(
         error instanceof ApiError
