@@ -114,9 +114,7 @@ function offence(entry: Import): string | null {
         : 'the server imports core, contract and server only';
     const place = file.split('/')[2] ?? '';
     if (/^(hono|@hono\/.*)$/.test(target))
-      return place === 'routes' || place === 'app.ts' || place === 'main.ts'
-        ? null
-        : 'hono is for routes and the app only';
+      return place === 'http' || place === 'main.ts' ? null : 'hono is for http only';
     if (target === 'typeorm') return place === 'persistence' ? null : 'typeorm is for persistence only';
     return null;
   }

@@ -16,6 +16,10 @@ export const errorCodes = {
     status: 503,
     sentence: 'The database does not answer. What you typed is kept here and goes on when it is back.',
   },
+  'database.full': {
+    status: 503,
+    sentence: 'There is no room left for the data. What you typed is kept here and goes on when there is.',
+  },
   unexpected: { status: 500, sentence: 'Something went wrong on our side.' },
 } as const;
 

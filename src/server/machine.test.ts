@@ -92,7 +92,10 @@ async function work(seed: number): Promise<Tally> {
       );
       if (!thrown) continue;
       const expectations = expectedVersions(seen, thrown.kind, thrown.payload);
-      const before = inHouse ? null : withPieces(await project(), (await house()).pieces);
+      // Foreseen now and then: the server brings whatever the command speaks of; the page knew it from somewhere.
+      const foresee = !inHouse && dice(3) === 0;
+      const known = foresee ? [...(await house()).pieces, ...device.house.pieces, ...device.project.pieces] : [];
+      const before = foresee ? withPieces(await project(), known) : null;
       const foreseen = before ? perform(before, thrown.kind, thrown.payload) : null;
       const command = { key: randomUUID(), projectId: scopeId, ...thrown, expect: expectations };
       const answer = await send(command, device);

@@ -6,8 +6,9 @@ import type { ProjectFile } from '@core/formats/project/projectFile';
 import { MS_PER_DAY } from '@core/kernel/units';
 import { serve } from '@hono/node-server';
 import 'reflect-metadata';
-import { createApp } from './app';
+import { createApp } from './http/app';
 import { openDatabase } from './persistence/database';
+import { ensureAppRole } from './persistence/roles';
 import { studioScope } from './persistence/scope';
 import { ensureLocalStudio, hasProjects, removeEverything } from './persistence/studios';
 import { importHouse } from './usecases/importHouse';
@@ -26,8 +27,13 @@ const host = process.env.HOST ?? '127.0.0.1';
 const port = Number(process.env.PORT ?? 4810);
 const say = (line: string) => process.stdout.write(`${line}\n`);
 
-const database = await openDatabase(url);
-if (process.env.EUPORIA_DEMO_RESET === '1') await removeEverything(database);
+// Tables are made and changed as their owner; the app itself works in a role that cannot.
+const owner = await openDatabase(url, { poolSize: 2 });
+if (process.env.EUPORIA_DEMO_RESET === '1') await removeEverything(owner);
+const role = await ensureAppRole(owner);
+if (role === null) say('The database’s user may make no role; Euporia works as that user.');
+const database = role === null ? owner : await openDatabase(url, { migrate: false, role });
+if (role !== null) await owner.close();
 const studioId = await ensureLocalStudio(database, randomUUID());
 // A fixed moment is only for pictures and journeys that must look the same every day.
 const fixedNow = process.env.EUPORIA_NOW ? Date.parse(process.env.EUPORIA_NOW) : null;

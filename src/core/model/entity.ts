@@ -33,6 +33,8 @@ export interface EntityFacts<T extends string, F extends z.core.$ZodLooseShape, 
   unique?: readonly (readonly (string & keyof F)[])[];
   /** Sets of fields that searches go by. */
   indexed?: readonly (readonly (string & keyof F)[])[];
+  /** How many there may be, of a project or of the whole studio. */
+  most?: { count: number; per: 'project' | 'studio' };
   /** In whose words it is refused to go while something still points to it. */
   keptWhile?: string;
   /** What becomes of a row that would go and cannot, since the books name it: nothing of it counts any more. */
@@ -48,10 +50,11 @@ export interface Entity<
   T extends string = string,
   F extends z.core.$ZodLooseShape = z.core.$ZodLooseShape,
   O extends Owner = Owner,
-> extends Required<Omit<EntityFacts<T, F, O>, 'idRefersTo' | 'unique' | 'indexed'>> {
+> extends Required<Omit<EntityFacts<T, F, O>, 'idRefersTo' | 'unique' | 'indexed' | 'most'>> {
   unique: readonly (readonly string[])[];
   indexed: readonly (readonly string[])[];
   idRefersTo: string | null;
+  most: { count: number; per: 'project' | 'studio' } | null;
   /** The whole row with id and version, and the rules that hold across its fields. */
   row: z.ZodObject<{ id: typeof id; version: typeof version } & F, z.core.$strict>;
 }
@@ -89,6 +92,7 @@ export function defineEntity<const T extends string, F extends z.core.$ZodLooseS
     indexed: [],
     record: false,
     idRefersTo: null,
+    most: null,
     remains: {},
     keptWhile: `a ${facts.noun} that nothing needs any more`,
     ...facts,

@@ -56,6 +56,21 @@ export async function takenIds({ scope, manager }: Transaction, ids: readonly st
   return new Set(found.map((row) => row.id));
 }
 
+/** How many live rows a table has, of one project or of the whole studio; of the house only what is in it. */
+export async function countRows(
+  { scope, manager }: Transaction,
+  table: ChangedTable,
+  projectId: string | null,
+): Promise<number> {
+  const spec = specOf(table);
+  const found: { count: number }[] = await manager.query(
+    `select count(*)::int as count from "${spec.name}" t where t.studio_id = $1 and t.deleted_at is null
+       ${table === 'pieces' ? 'and t.in_house' : ''} ${projectId === null ? '' : 'and t.project_id = $2'}`,
+    projectId === null ? [scope.studioId] : [scope.studioId, projectId],
+  );
+  return found[0]?.count ?? 0;
+}
+
 /** Inserts rows of one table at version 1, a few hundred at a time. An id that is taken, even by a removed row, throws. */
 export async function insertRows(
   { scope, manager }: Transaction,
@@ -80,9 +95,9 @@ export async function insertRows(
   }
 }
 
-/** Lets the database count a table afresh. */
-export async function takeStock({ manager }: Transaction, table: ChangedTable): Promise<void> {
-  await manager.query(`analyze "${specOf(table).name}"`);
+/** Lets the database count the pieces afresh; only the owner of a table may, so a function of its does it. */
+export async function takeStock({ manager }: Transaction): Promise<void> {
+  await manager.query('select take_stock()');
 }
 
 /** Removes or brings back many rows of one table, each at the version it is thought to have; gives the ids that were not. */

@@ -21,13 +21,24 @@ export interface Transaction {
   readonly manager: EntityManager;
 }
 
+/** Two transactions that waited for each other: one was ended by the database, and simply goes again. */
+const waitedForEachOther = (error: unknown) =>
+  ['40P01', '40001'].includes((error as { driverError?: { code?: string } }).driverError?.code ?? '');
+const MOST_TRIES = 4;
+
 /** Runs work in one transaction; a throw rolls everything back. */
-export function inTransaction<T>(
+export async function inTransaction<T>(
   database: Database,
   scope: StudioScope,
   work: (transaction: Transaction) => Promise<T>,
 ): Promise<T> {
-  return database.source.transaction((manager) => work({ scope, manager }));
+  for (let tries = 1; ; tries += 1) {
+    try {
+      return await database.source.transaction((manager) => work({ scope, manager }));
+    } catch (error) {
+      if (!waitedForEachOther(error) || tries >= MOST_TRIES) throw error;
+    }
+  }
 }
 
 /** Runs work outside a transaction, for reading. */

@@ -20,12 +20,22 @@ export async function removeEverything(database: Database): Promise<void> {
   await database.source.query(`truncate ${names} cascade`);
 }
 
-/** Whether the database answers. */
+/** How long the database may take to say that it is there, in milliseconds. */
+const PATIENCE_MS = 2000;
+
+/** Whether the database answers, and soon: whoever asks for health is not kept waiting. */
 export async function isAlive(database: Database): Promise<boolean> {
+  let timer: NodeJS.Timeout | undefined;
+  const late = new Promise<boolean>((done) => {
+    timer = setTimeout(() => done(false), PATIENCE_MS);
+  });
+  const asked = database.source.query('select 1').then(
+    () => true,
+    () => false,
+  );
   try {
-    await database.source.query('select 1');
-    return true;
-  } catch {
-    return false;
+    return await Promise.race([asked, late]);
+  } finally {
+    clearTimeout(timer);
   }
 }

@@ -9,7 +9,7 @@ import { project as projectRow } from '../../core/fixtures/projectRows';
 import { type ProjectRows, type StoredRows, withFinds } from '../../core/model/rows';
 import { newSlot, newSpot } from '../../core/plan/newRows';
 import { plainStory } from '../../core/pricing/priceStory';
-import { createApp } from '../app';
+import { createApp } from '../http/app';
 import { type Database, openDatabase } from '../persistence/database';
 import { ensureLocalStudio } from '../persistence/studios';
 

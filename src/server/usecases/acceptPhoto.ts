@@ -5,7 +5,7 @@ import type { StoredPhoto } from '../persistence/photoBytes';
 /** Longest side of a kept picture and of its thumbnail, in pixels. */
 const LONGEST_PX = 2400;
 const THUMBNAIL_PX = 360;
-const KINDS = new Set(['jpeg', 'png', 'webp', 'gif', 'avif', 'tiff']);
+const KINDS = new Set(['jpeg', 'png', 'webp', 'gif', 'tiff']);
 const ACCEPTED = 'a photo as JPEG, PNG, WebP, AVIF, GIF or TIFF, whole, at most 10 MB';
 
 export type AcceptedPhoto = { ok: true; photo: StoredPhoto } | { ok: false; error: Problem };
@@ -22,8 +22,11 @@ export async function acceptPhoto(name: string, bytes: Buffer): Promise<Accepted
   if (bytes.length === 0) return refuse('nothing in it');
   try {
     const open = () => sharp(bytes, { failOn: 'error', limitInputPixels: 120_000_000 });
-    const { format } = await open().metadata();
-    if (!format || !KINDS.has(format)) return refuse(`a kind that cannot be decoded (${format ?? 'unknown'})`);
+    const { format, compression } = await open().metadata();
+    // AVIF is the one kind of its container that can be decoded here; the telephones' HEIC is another.
+    const isAvif = format === 'heif' && compression === 'av1';
+    if (!format || !(KINDS.has(format) || isAvif))
+      return refuse(`a kind that cannot be decoded (${format ?? 'unknown'})`);
     const upright = () => open().rotate().flatten({ background: '#ffffff' }).toColorspace('srgb');
     const full = await upright()
       .resize({ width: LONGEST_PX, height: LONGEST_PX, fit: 'inside', withoutEnlargement: true })

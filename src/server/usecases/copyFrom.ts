@@ -7,10 +7,12 @@ import { copyPhotoBytes } from '../persistence/photoBytes';
 import { insertRows } from '../persistence/rowStore';
 import type { Transaction } from '../persistence/scope';
 import { projectRows, raiseRevision } from '../persistence/snapshots';
+import { Refusal, refused } from './answer';
 import { type ImportAnswer, importKind } from './importProject';
 import { joinHouse } from './joinHouse';
 import { summaryOf } from './summary';
 import type { Surroundings } from './surroundings';
+import { overLimits } from './withinLimits';
 
 /**
  * Fills of a file that draw on pieces which are in the house already: they stay behind in a copy, since a piece is in
@@ -67,6 +69,13 @@ export async function copyFrom(
     await insertRows(transaction, table, rows, projectId, actId);
     written[table] = rows;
   }
+  const grown = new Set(
+    Object.keys(written)
+      .filter(isTable)
+      .filter((table) => (written[table]?.length ?? 0) > 0),
+  );
+  const over = await overLimits(transaction, grown, projectId);
+  if (over.length > 0) throw new Refusal(refused('command.refused', { fields: over }));
   // The rows stand in their tables; taking the copy back takes the project away, as removing it does.
   await recordAct(transaction, {
     id: actId,

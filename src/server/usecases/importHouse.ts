@@ -21,6 +21,7 @@ import { insertRows, takeStock, updateRow } from '../persistence/rowStore';
 import { inTransaction, type StudioScope, type Transaction } from '../persistence/scope';
 import { houseRows, raiseHouseRevision } from '../persistence/snapshots';
 import type { Surroundings } from './surroundings';
+import { overLimits, tablesGrown } from './withinLimits';
 
 /** Rows written with one statement, and told of at once. */
 const AT_ONCE = 500;
@@ -142,19 +143,25 @@ export async function importHouse(
         if (done.length % AT_ONCE === 0) await step();
       }
     }
+    const over = await overLimits(transaction, tablesGrown(done), null);
+    if (over[0]) throw new TooMany(`Too many of a kind, ${over[0].field}: accepted are ${over[0].accepted}.`);
     await recordAct(transaction, { id: actId, kind: `importHouse.${wish.kind}`, projectId: null, changes: done });
-    if (done.length > MANY) await takeStock(transaction, 'pieces');
+    if (done.length > MANY) await takeStock(transaction);
     await raiseHouseRevision(transaction);
     const end: HouseImportProgress = { state: 'done', actId: done.length > 0 ? actId : null, counts: plan.counts };
     await storeAnswer(transaction, key, 200, end);
     return end;
   }).catch((error: unknown): HouseImportProgress => {
     if (error instanceof Cancelled) return { state: 'cancelled' };
+    if (error instanceof TooMany) return { state: 'failed', sentence: error.message };
     if (error instanceof ChangedMeanwhile) return { state: 'failed', sentence: errorCodes.conflict.sentence };
     throw error;
   });
   await tell(result);
 }
+
+/** There is no room for all of it. */
+class TooMany extends Error {}
 
 /** Somebody else changed a row that the file changes too. */
 class ChangedMeanwhile extends Error {}

@@ -6,7 +6,7 @@ import { type AnyRow, isProject, type RowChange, rowIn, type Workspace } from '@
 import { type Outcome, perform } from '@core/acts/perform';
 import type { KeptChange } from '@core/acts/undoChanges';
 import { emptyProject } from '@core/model/emptyRows';
-import { isHouseTable, isTable } from '@core/model/entities';
+import { allEntities, isHouseTable, isTable } from '@core/model/entities';
 import type { ProjectRows } from '@core/model/rows';
 import { recordAct } from '../persistence/acts';
 import type { Database } from '../persistence/database';
@@ -20,6 +20,7 @@ import { stillUsed } from './stillUsed';
 import { summaryOf } from './summary';
 import type { Surroundings } from './surroundings';
 import { actsToUndo, decideUndo, touchedIds } from './undoActs';
+import { overLimits, tablesGrown } from './withinLimits';
 import { writeChanges } from './writeChanges';
 
 /** How often a command is decided anew when the house changed while it was decided. */
@@ -59,38 +60,39 @@ export function onceByKey<A extends { status: number; body: unknown }>(
         fields: [{ field: 'key', value: key, accepted: 'a new key for a new request' }],
       }) as unknown as A;
     if (known.state === 'answered') return { status: known.status, body: known.answer } as A;
-    const point = await savepoint(transaction);
-    let answer: A;
-    try {
-      answer = await work(transaction);
-      await point.release();
-    } catch (error) {
-      const refusal = error instanceof Refusal ? error.answer : refusedByDatabase(error);
-      if (!refusal) throw error;
-      await point.rollback();
-      answer = refusal as unknown as A;
-    }
+    const attempt = async (isLast: boolean): Promise<A | null> => {
+      const point = await savepoint(transaction);
+      try {
+        const done = await work(transaction);
+        await point.release();
+        return done;
+      } catch (error) {
+        const refusal = error instanceof Refusal ? error.answer : refusedByDatabase(error);
+        if (!refusal) throw error;
+        await point.rollback();
+        // Somebody made the same thing at the same moment: now that it is there, it is decided anew.
+        return !isLast && isThereAlready(error) ? null : (refusal as unknown as A);
+      }
+    };
+    const answer = (await attempt(false)) ?? ((await attempt(true)) as A);
     await storeAnswer(transaction, key, answer.status, answer.body);
     return answer;
   });
 }
 
+const driverError = (error: unknown) =>
+  (error as { driverError?: { code?: string; table?: string } }).driverError ?? {};
+
+const isThereAlready = (error: unknown): boolean => driverError(error).code === '23505';
+
 /** Constraints of the database that speak of the request, not of a bug. */
 function refusedByDatabase(error: unknown): Answer | null {
-  const code = (error as { driverError?: { code?: string; constraint?: string } }).driverError;
-  if (code?.code === '23505' || code?.code === '23503') {
-    return refused('command.refused', {
-      fields: [
-        {
-          field: code.constraint ?? 'reference',
-          value: null,
-          accepted:
-            code.code === '23505' ? 'something that is not there yet' : 'a reference to something of this studio',
-        },
-      ],
-    });
-  }
-  return null;
+  const { code, table } = driverError(error);
+  if (code !== '23505' && code !== '23503') return null;
+  const noun = allEntities.find((entity) => entity.name === table)?.noun ?? 'row';
+  const accepted =
+    code === '23505' ? `a ${noun} that is not there yet` : `a ${noun} that speaks of things of this studio only`;
+  return refused('command.refused', { fields: [{ field: noun, value: null, accepted }] });
 }
 
 async function work(transaction: Transaction, command: Command, around: Surroundings): Promise<Answer> {
@@ -261,6 +263,8 @@ async function finish(
   const needed = await stillUsed(transaction, kept);
   if (needed.length > 0)
     throw new Refusal(refused('command.refused', { fields: needed.slice(0, 20).map((entry) => entry.problem) }));
+  const over = await overLimits(transaction, tablesGrown(kept), project);
+  if (over.length > 0) throw new Refusal(refused('command.refused', { fields: over }));
   const isGone = outcome.changes.some((change) => change.table === 'project' && change.op === 'remove');
   const present = isProject(outcome.after) ? outcome.after : null;
   if (present && !isGone) {

@@ -15,6 +15,7 @@ import { type ImportAnswer, importKind } from './importProject';
 import { joinHouse } from './joinHouse';
 import { summaryOf } from './summary';
 import type { Surroundings } from './surroundings';
+import { overLimits, tablesGrown } from './withinLimits';
 import { writeChanges } from './writeChanges';
 
 /** A file's rows under the ids that they have here, without what the house has already; new ids where one is somebody else's. */
@@ -159,7 +160,8 @@ export async function updateFrom(
   const actId = around.newId();
   const kept = await writeChanges(transaction, rows, outcome.changes, projectId, actId);
   await recordAct(transaction, { id: actId, kind: importKind('update'), projectId, changes: kept });
-  const fields = await doublePlaces(transaction, outcome.after, kept);
+  const over = await overLimits(transaction, tablesGrown(kept), projectId);
+  const fields = [...over, ...(await doublePlaces(transaction, outcome.after, kept))];
   if (fields.length > 0) throw new Refusal(refused('command.refused', { fields }));
   const touchesHouse = kept.some((change) => isHouseTable(change.table));
   await raiseRevision(transaction, projectId, summaryOf(outcome.after, around.nowMs()), touchesHouse);

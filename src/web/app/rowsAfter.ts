@@ -19,7 +19,8 @@ export interface OutboxEntry {
 
 /** Rows with further pieces of the house among them. */
 export function withPieces<W extends Workspace>(rows: W, along: readonly PieceRow[] = []): W {
-  const missing = along.filter((piece) => !rows.pieces.some((row) => row.id === piece.id));
+  const here = new Set(rows.pieces.map((piece) => piece.id));
+  const missing = along.filter((piece) => !here.has(piece.id) && here.add(piece.id));
   return missing.length === 0 ? rows : { ...rows, pieces: [...rows.pieces, ...missing] };
 }
 

@@ -10,6 +10,7 @@ export const ledgerLine = defineEntity({
   noun: 'ledger line',
   owner: 'project',
   travels: 'always',
+  most: { count: 30_000, per: 'studio' },
   record: true,
   unique: [['reversesId']],
   fields: {

@@ -24,6 +24,7 @@ export const option = defineEntity({
   noun: 'option',
   owner: 'project',
   travels: 'always',
+  most: { count: 400, per: 'project' },
   fields: {
     slotId: refersTo('slots'),
     kind: oneOf(optionKinds),

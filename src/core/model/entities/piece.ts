@@ -51,6 +51,7 @@ export const piece = defineEntity({
   noun: 'piece',
   owner: 'studio',
   travels: 'referred',
+  most: { count: 10_000, per: 'studio' },
   snapshot: 'linked',
   house: 'asked',
   indexed: [['heightMm'], ['lastUsedOn'], ['name']],

@@ -75,6 +75,7 @@ export const project = defineEntity({
   noun: 'project',
   owner: 'studio',
   travels: 'always',
+  most: { count: 200, per: 'studio' },
   fields: {
     name: line(1, 120),
     room: line(0, 120),

@@ -10,6 +10,7 @@ export const recipe = defineEntity({
   noun: 'recipe',
   owner: 'project',
   travels: 'always',
+  most: { count: 60, per: 'project' },
   fields: {
     name: line(1, 120),
     body: recipeBodySchema,

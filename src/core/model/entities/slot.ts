@@ -52,6 +52,7 @@ export const slot = defineEntity({
   noun: 'slot',
   owner: 'project',
   travels: 'always',
+  most: { count: 100, per: 'project' },
   fields: {
     spotId: refersTo('spots'),
     number: wholeNumber(1, 999),

@@ -20,6 +20,7 @@ export const supply = defineEntity({
   noun: 'supply',
   owner: 'studio',
   travels: 'companion',
+  most: { count: 2000, per: 'studio' },
   unique: [['kindId', 'colorCardId', 'sheen']],
   keptWhile: 'a supply that no project has paid for; note it as empty',
   remains: { stash: { state: 'none', amount: 0 }, unitCostMillionths: null },

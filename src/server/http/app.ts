@@ -1,22 +1,29 @@
 import { readFile } from 'node:fs/promises';
 import { join } from 'node:path';
 import { errorCodes } from '@contract/errors';
-import { HOUSE_FILE_LIMIT, type HouseImportProgress } from '@contract/house';
+import type { HouseImportProgress } from '@contract/house';
 import { problemsOfSchema } from '@core/acts/problems';
-import { PROJECT_FILE_LIMIT } from '@core/formats/project/projectFile';
 import { writeProjectFile } from '@core/formats/project/write';
 import { serveStatic } from '@hono/node-server/serve-static';
 import { OpenAPIHono } from '@hono/zod-openapi';
-import { bodyLimit } from 'hono/body-limit';
 import { compress } from 'hono/compress';
 import { HTTPException } from 'hono/http-exception';
 import { stream } from 'hono/streaming';
-import type { Database } from './persistence/database';
-import { photoSize, readPhoto, storePhoto } from './persistence/photoBytes';
-import { reading, type StudioScope, studioScope } from './persistence/scope';
-import { houseTag, houseText, projectList, projectRows, snapshotTag, snapshotText } from './persistence/snapshots';
-import { isAlive } from './persistence/studios';
-import { errorAnswer, guard } from './routes/guard';
+import type { Database } from '../persistence/database';
+import { photoSize, readPhoto, storePhoto } from '../persistence/photoBytes';
+import { reading, type StudioScope, studioScope } from '../persistence/scope';
+import { houseTag, houseText, projectList, projectRows, snapshotTag, snapshotText } from '../persistence/snapshots';
+import { isAlive } from '../persistence/studios';
+import { acceptPhoto } from '../usecases/acceptPhoto';
+import { copyProject } from '../usecases/copyProject';
+import { findRisers, houseFile, housePanels, rankForSlot, searchPieces } from '../usecases/house';
+import { importHouse, previewHouseImport } from '../usecases/importHouse';
+import { importProject } from '../usecases/importProject';
+import { runCommand } from '../usecases/runCommand';
+import { refreshSummaries } from '../usecases/summary';
+import type { Surroundings } from '../usecases/surroundings';
+import { bodies } from './bodies';
+import { errorAnswer, guard, headers } from './guard';
 import {
   exportHouse,
   importHouseRoute,
@@ -26,7 +33,7 @@ import {
   readHouse,
   readPanels,
   slotFits,
-} from './routes/houseRoutes';
+} from './houseRoutes';
 import {
   copyRoute,
   exportFile,
@@ -37,18 +44,8 @@ import {
   postCommand,
   putPhoto,
   readSnapshot,
-} from './routes/projectRoutes';
-import { acceptPhoto } from './usecases/acceptPhoto';
-import { copyProject } from './usecases/copyProject';
-import { findRisers, houseFile, housePanels, rankForSlot, searchPieces } from './usecases/house';
-import { importHouse, previewHouseImport } from './usecases/importHouse';
-import { importProject } from './usecases/importProject';
-import { runCommand } from './usecases/runCommand';
-import { refreshSummaries } from './usecases/summary';
-import type { Surroundings } from './usecases/surroundings';
-
-const COMMAND_LIMIT = 2 * 1024 * 1024;
-const PHOTO_LIMIT = 10 * 1024 * 1024;
+} from './projectRoutes';
+import { troubleOf } from './trouble';
 
 export interface AppSettings {
   database: Database;
@@ -58,40 +55,6 @@ export interface AppSettings {
   webFolder: string | null;
   around: Surroundings;
   log?: (line: string) => void;
-}
-
-/** Errors by which PostgreSQL, its driver or the network says that nobody answers. */
-function isDatabaseGone(error: unknown): boolean {
-  const codes = new Set([
-    'ECONNREFUSED',
-    'ECONNRESET',
-    'ENOENT',
-    'EPIPE',
-    'ETIMEDOUT',
-    '57P01',
-    '57P02',
-    '57P03',
-    '08000',
-    '08001',
-    '08003',
-    '08004',
-    '08006',
-    '53300',
-  ]);
-  let at: unknown = error;
-  for (let depth = 0; at instanceof Error && depth < 4; depth += 1) {
-    const { code, severity } = at as { code?: string; severity?: string };
-    // A fatal answer ends the connection itself: shutting down, starting up, not taking connections.
-    if ((code !== undefined && codes.has(code)) || severity === 'FATAL' || severity === 'PANIC') return true;
-    if (
-      /Connection terminated|timeout exceeded when trying to connect|Client has encountered a connection error|driver is not connected|connection timeout/i.test(
-        at.message,
-      )
-    )
-      return true;
-    at = (at as { driverError?: unknown }).driverError ?? at.cause;
-  }
-  return error instanceof AggregateError && error.errors.some(isDatabaseGone);
 }
 
 /** The whole HTTP side over an open database. Keeps no state of its own. */
@@ -109,38 +72,15 @@ export function createApp(settings: AppSettings) {
   const actor = (device: string | undefined): StudioScope =>
     studioScope(settings.studioId, (device ?? 'unknown').slice(0, 80));
 
+  app.use('*', headers());
   app.use('*', guard(settings.allowedHosts));
-  app.use('*', async (context, next) => {
-    await next();
-    context.header('X-Content-Type-Options', 'nosniff');
-    context.header('Referrer-Policy', 'no-referrer');
-    context.header('X-Frame-Options', 'DENY');
-    context.header(
-      'Content-Security-Policy',
-      "default-src 'self'; style-src 'self' 'unsafe-inline'; img-src 'self' data: blob:; font-src 'self' data:; worker-src 'self' blob:; frame-ancestors 'none'",
-    );
-  });
   app.use('/api/*', compress());
   app.use('/assets/*', compress());
-  app.use(
-    '/api/projects/import',
-    bodyLimit({ maxSize: PROJECT_FILE_LIMIT + 1024, onError: (context) => errorAnswer(context, 'request.tooLarge') }),
-  );
-  app.use(
-    '/api/house/import/*',
-    bodyLimit({ maxSize: HOUSE_FILE_LIMIT * 2, onError: (context) => errorAnswer(context, 'request.tooLarge') }),
-  );
-  app.use(
-    '/api/photos/*',
-    bodyLimit({ maxSize: PHOTO_LIMIT, onError: (context) => errorAnswer(context, 'request.tooLarge') }),
-  );
-  app.use(
-    '/api/commands',
-    bodyLimit({ maxSize: COMMAND_LIMIT, onError: (context) => errorAnswer(context, 'request.tooLarge') }),
-  );
+  app.use('/api/*', bodies());
 
   app.onError((error, context) => {
-    if (isDatabaseGone(error)) return errorAnswer(context, 'database.gone');
+    const trouble = troubleOf(error);
+    if (trouble) return errorAnswer(context, trouble);
     if (error instanceof HTTPException && error.status === 400)
       return errorAnswer(context, 'request.malformed', {
         fields: [{ field: '(all)', value: null, accepted: 'well-formed JSON' }],
@@ -248,8 +188,9 @@ export function createApp(settings: AppSettings) {
       try {
         await importHouse(database, scope, wish, around, tell, () => out.aborted);
       } catch (error) {
-        const { sentence } = errorCodes[isDatabaseGone(error) ? 'database.gone' : 'unexpected'];
-        if (!isDatabaseGone(error)) settings.log?.(`unexpected: ${(error as Error).stack ?? error}`);
+        const trouble = troubleOf(error);
+        if (!trouble) settings.log?.(`unexpected: ${(error as Error).stack ?? error}`);
+        const { sentence } = errorCodes[trouble ?? 'unexpected'];
         await tell({ state: 'failed', sentence });
       }
     }) as never;
@@ -313,7 +254,10 @@ export function createApp(settings: AppSettings) {
     });
     app.use('*', serveStatic({ root: webFolder }));
     app.get('*', async (context) => {
-      context.header('Cache-Control', 'no-cache');
+      // What looks like a file and is none is not there; the page answers for addresses of its own only.
+      context.header('Cache-Control', context.req.path.includes('.') ? 'no-store' : 'no-cache');
+      if (context.req.path.includes('.') || context.req.path.startsWith('/assets/'))
+        return context.text('Not here.', 404);
       return context.html(await readFile(join(webFolder, 'index.html'), 'utf8'));
     });
   }
