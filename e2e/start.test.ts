@@ -53,10 +53,10 @@ const isAlive = (pid: number) => {
 };
 
 /** Runs the start script where it is expected to end by itself, and hears all it says. */
-function tryStart(port: number, data: string, args: readonly string[] = []) {
+function tryStart(port: number, data: string, args: readonly string[] = [], env: Record<string, string> = {}) {
   return new Promise<{ code: number | null; said: string }>((done) => {
     const child = spawn(process.execPath, [join(ROOT, 'scripts/start.mjs'), ...args], {
-      env: { ...process.env, PORT: String(port), EUPORIA_DATA: data },
+      env: { ...process.env, PORT: String(port), EUPORIA_DATA: data, ...env },
     });
     let said = '';
     for (const stream of [child.stdout, child.stderr])
@@ -115,6 +115,70 @@ describe('npm start', () => {
       await new Promise((done) => setTimeout(done, 200));
     }
     expect(await names(euporia)).toEqual(demo);
+  });
+
+  it('started while it is just stopping waits for that, and runs', async () => {
+    const euporia = await start();
+    const stopped = euporia.interrupt();
+    await new Promise((done) => setTimeout(done, 150));
+    const second = await start({ data: euporia.data, port: euporia.port });
+    expect(await stopped).toBe(0);
+    expect(await names(second)).toEqual(demo);
+    expect(await second.interrupt()).toBe(0);
+  });
+
+  it('starts its server again when that dies', async () => {
+    const euporia = await start();
+    const server = spawnSync('pgrep', ['-P', String(euporia.pid), '-f', 'dist/server/main.js'], { encoding: 'utf8' });
+    process.kill(Number(server.stdout.trim()), 'SIGKILL');
+    for (let tries = 0; tries < 100; tries += 1) {
+      const health = await fetch(`${euporia.address}/api/health`).catch(() => null);
+      if (health?.status === 200 && euporia.output.includes('The server ended by itself')) break;
+      await new Promise((done) => setTimeout(done, 200));
+    }
+    expect(await names(euporia)).toEqual(demo);
+  });
+
+  it('ends its server and its database when npm is terminated', async () => {
+    const data = temporaryFolder('euporia-npm');
+    const port = await freePort();
+    const npm = spawn('npm', ['start'], {
+      cwd: ROOT,
+      detached: true,
+      stdio: ['ignore', 'pipe', 'pipe'],
+      env: { ...process.env, PORT: String(port), EUPORIA_DATA: data },
+    });
+    let said = '';
+    npm.stdout.on('data', (chunk) => {
+      said += chunk;
+    });
+    for (let tries = 0; tries < 600 && !said.includes('Euporia is ready'); tries += 1)
+      await new Promise((done) => setTimeout(done, 100));
+    expect(said).toContain('Euporia is ready');
+    const database = Number(readFileSync(join(data, 'postgres/postmaster.pid'), 'utf8').split('\n')[0]);
+    process.kill(npm.pid ?? 0, 'SIGTERM');
+    const isServed = () =>
+      fetch(`http://127.0.0.1:${port}/api/health`).then(
+        () => true,
+        () => false,
+      );
+    for (let tries = 0; tries < 200 && (isAlive(database) || (await isServed())); tries += 1)
+      await new Promise((done) => setTimeout(done, 100));
+    expect([isAlive(database), await isServed()]).toEqual([false, false]);
+    rmSync(data, { recursive: true, force: true, maxRetries: 5 });
+  });
+
+  it.each<[string, Record<string, string>, string]>([
+    ['a port that is none', { PORT: 'eighty' }, 'PORT is “eighty”; accepted: a whole number from 1 to 65535.'],
+    ['a port beyond all ports', { PORT: '70000' }, 'PORT is “70000”'],
+    ['a data folder that is a file', { EUPORIA_DATA: join(ROOT, 'package.json') }, 'it is a file'],
+    ['a database address that is none', { DATABASE_URL: 'the big one' }, 'DATABASE_URL is “the big one”'],
+    ['a database that is not there', { DATABASE_URL: 'postgres://a:b@127.0.0.1:9/x' }, 'does not let Euporia in'],
+  ])('says of %s in a sentence what is wrong', async (_what, env, sentence) => {
+    const result = await tryStart(await freePort(), temporaryFolder('euporia-wrong'), [], env);
+    expect(result.code).toBe(1);
+    expect(result.said).toContain(sentence);
+    expect(result.said).not.toMatch(/\n {4}at /);
   });
 
   it('-- --demo-reset goes back to the demo', async () => {

@@ -5,13 +5,14 @@ import { fileURLToPath } from 'node:url';
 import { ensureNodePackages } from './lib/nodePackages.mjs';
 import { dataFolder, freePort, startLocalCluster } from './lib/postgres.mjs';
 import { say } from './lib/say.mjs';
+import { databaseSetting, portSetting } from './lib/settings.mjs';
 
 const root = dirname(dirname(fileURLToPath(import.meta.url)));
 ensureNodePackages(root);
 const host = '127.0.0.1';
-const port = Number(process.env.PORT ?? 4810);
+const port = portSetting(process.env.PORT, 4810);
 const apiPort = await freePort();
-const external = process.env.DATABASE_URL;
+const external = databaseSetting(process.env.DATABASE_URL);
 const cluster = external ? null : await startLocalCluster(dataFolder(root, process.env.EUPORIA_DATA));
 
 const children = [];

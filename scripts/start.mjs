@@ -1,24 +1,31 @@
 // npm start: everything from a bare machine to a running Euporia at one loopback address.
-import { spawn } from 'node:child_process';
+import { spawn, spawnSync } from 'node:child_process';
 import { existsSync, mkdirSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
 import { createConnection } from 'node:net';
 import { dirname, join } from 'node:path';
 import { fileURLToPath } from 'node:url';
+import { restartsWithBackoff } from './lib/backoff.mjs';
 import { ensureNodePackages } from './lib/nodePackages.mjs';
-import { dataFolder, startLocalCluster } from './lib/postgres.mjs';
+import { whenNpmEnds } from './lib/npmParent.mjs';
+import { dataFolder, ensurePostgresBinaries, startLocalCluster } from './lib/postgres.mjs';
 import { giveUp, say } from './lib/say.mjs';
+import { databaseSetting, portSetting, usableFolder } from './lib/settings.mjs';
 
 const root = dirname(dirname(fileURLToPath(import.meta.url)));
 const demoReset = process.argv.includes('--demo-reset');
 const host = process.env.HOST ?? '127.0.0.1';
-const port = Number(process.env.PORT ?? 4810);
+const port = portSetting(process.env.PORT, 4810);
 const address = `http://${host}:${port}/`;
+const external = databaseSetting(process.env.DATABASE_URL);
 
 ensureNodePackages(root);
 
-const external = process.env.DATABASE_URL;
 const data = dataFolder(root, process.env.EUPORIA_DATA);
+if (!external) ensurePostgresBinaries();
+usableFolder(data);
 const lock = join(data, 'euporia.run');
+/** The server says by this code that starting it again would change nothing. */
+const CANNOT = 3;
 
 /** Another start of the same data that still runs, by its lock. */
 function runningElsewhere() {
@@ -43,7 +50,12 @@ function isTaken() {
   });
 }
 
-const running = runningElsewhere();
+let running = runningElsewhere();
+// One that is just ending is waited for: a stop and a start may follow each other at once.
+for (let waited = 0; running?.ending && waited < 30_000; waited += 200) {
+  await new Promise((done) => setTimeout(done, 200));
+  running = runningElsewhere();
+}
 if (running) {
   say(`Euporia runs already: ${running.address}`);
   if (demoReset) giveUp('The demo is not reset while it runs: end it with Ctrl-C first.', 'npm start -- --demo-reset');
@@ -57,18 +69,21 @@ if (await isTaken()) {
   );
 }
 
-const { buildServer, buildWeb } = await import('./lib/build.mjs');
-await buildServer(root);
-await buildWeb(root);
+// What the build needs of memory goes with its process.
+const built = spawnSync(process.execPath, [join(root, 'scripts/build.mjs')], { cwd: root, stdio: 'inherit' });
+if (built.status !== 0) giveUp('Euporia could not be built; the reason stands above.');
 
 let cluster = null;
 let server = null;
 let ending = false;
 
+const keepLock = (more = {}) => writeFileSync(lock, JSON.stringify({ pid: process.pid, address, ...more }));
+
 async function end(code) {
   if (ending) return;
   ending = true;
-  if (server && server.exitCode === null) {
+  if (existsSync(lock)) keepLock({ ending: true });
+  if (server && server.exitCode === null && server.signalCode === null) {
     const gone = new Promise((done) => server.once('exit', done));
     server.kill('SIGTERM');
     await Promise.race([gone, new Promise((done) => setTimeout(done, 8000))]);
@@ -81,30 +96,31 @@ async function end(code) {
 process.on('SIGINT', () => void end(0));
 process.on('SIGTERM', () => void end(0));
 process.on('SIGHUP', () => void end(0));
+whenNpmEnds(() => void end(0));
 
-let restarts = 0;
+const databaseRestarts = restartsWithBackoff();
+const serverRestarts = restartsWithBackoff();
+
 /** Starts the database; one that ends by itself is started again at the same port, and the server finds it there. */
 async function startCluster(port) {
   const onUnexpectedEnd = () => {
     if (ending) return;
-    restarts += 1;
-    if (restarts > 5) {
+    const pause = databaseRestarts.next();
+    if (pause === null) {
       process.stderr.write('The local database keeps ending; its log is postgres.log in the data folder.\n');
       void end(1);
       return;
     }
     say('The local database ended by itself; starting it again …');
-    setTimeout(() => void startCluster(cluster.port).catch(() => void end(1)), 500 * restarts);
+    setTimeout(() => void startCluster(cluster.port).catch(() => void end(1)), pause);
   };
   cluster = await startLocalCluster(data, { port, onUnexpectedEnd });
   if (ending) await cluster.stop();
 }
 
-if (!external) await startCluster();
-if (ending) await cluster?.stop();
-else {
-  mkdirSync(data, { recursive: true });
-  writeFileSync(lock, JSON.stringify({ pid: process.pid, address }));
+/** Starts the server; one that ends by itself is started again, unless it says that this would change nothing. */
+function startServer() {
+  let isReady = false;
   server = spawn(process.execPath, ['--enable-source-maps', join(root, 'dist/server/main.js')], {
     cwd: root,
     // Its own group, so that Ctrl-C is handled once, in order: the app first, then the database.
@@ -118,17 +134,37 @@ else {
       PORT: String(port),
       EUPORIA_WEB: 'dist/web',
       EUPORIA_DEMO: process.env.EUPORIA_DEMO ?? join(root, 'demo'),
-      EUPORIA_DEMO_RESET: demoReset ? '1' : '',
+      EUPORIA_DEMO_RESET: demoReset && serverStarts === 0 ? '1' : '',
     },
   });
+  serverStarts += 1;
   server.on('message', (message) => {
-    if (message?.ready) say(`Euporia is ready: ${address}   (Ctrl-C ends it)`);
+    if (message?.ready) {
+      isReady = true;
+      say(`Euporia is ready: ${address}   (Ctrl-C ends it)`);
+    }
     if (message?.failed) process.stderr.write(`The server cannot listen on ${address}: ${message.failed}\n`);
   });
   server.once('exit', (code) => {
-    if (!ending) {
+    if (ending) return;
+    if (code === CANNOT && serverStarts === 1) return void end(1);
+    const pause = isReady || serverStarts > 1 ? serverRestarts.next() : null;
+    if (pause === null) {
       process.stderr.write('The server ended unexpectedly; its last words stand above.\n');
-      void end(code || 1);
+      return void end(code || 1);
     }
+    say('The server ended by itself; starting it again …');
+    setTimeout(() => {
+      if (!ending) startServer();
+    }, pause);
   });
+}
+let serverStarts = 0;
+
+if (!external) await startCluster();
+if (ending) await cluster?.stop();
+else {
+  mkdirSync(data, { recursive: true });
+  keepLock();
+  startServer();
 }

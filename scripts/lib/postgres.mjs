@@ -239,7 +239,15 @@ export async function startLocalCluster(data, options = {}) {
   );
   if (!existsSync(socketFolder)) makeFolder(socketFolder, runner);
   const logFile = join(data, 'postgres.log');
-  const log = openSync(logFile, 'a');
+  let log;
+  try {
+    log = openSync(logFile, 'a');
+  } catch (error) {
+    giveUp(
+      `The database’s log ${logFile} cannot be written (${error.code}): it belongs to somebody else. Move it away and start again.`,
+      `mv ${logFile} ${logFile}.old`,
+    );
+  }
   const args = [
     '-D',
     cluster,

@@ -556,12 +556,16 @@ describe('a file for the house', () => {
     }
   });
 
-  it('of ten thousand rows goes in whole and out as one act', async () => {
-    const lines = Array.from({ length: 10_000 }, (_, n) => `Crate ${n},${10 + (n % 60)},box ${n % 40}`);
+  it('of nearly ten thousand rows goes in whole and out as one act; what no longer fits is refused whole', async () => {
+    const lines = Array.from({ length: 9_900 }, (_, n) => `Crate ${n},${10 + (n % 60)},box ${n % 40}`);
     const told = await bring('pieces', `Name,Height,Box\n${lines.join('\n')}`);
-    expect(told.at(-1)).toMatchObject({ state: 'done', counts: { new: 10_000, bad: 0 } });
+    expect(told.at(-1)).toMatchObject({ state: 'done', counts: { new: 9_900, bad: 0 } });
     expect(told.length).toBeGreaterThan(10);
-    expect((await search('words=crate')).total).toBe(10_000);
+    expect((await search('words=crate')).total).toBe(9_900);
+    const more = Array.from({ length: 101 }, (_, n) => `Hamper ${n},30,attic`);
+    const refused = (await bring('pieces', `Name,Height,Box\n${more.join('\n')}`)).at(-1);
+    expect(refused).toMatchObject({ state: 'failed', sentence: expect.stringContaining('at most 10000') });
+    expect((await search('words=hamper')).total).toBe(0);
     expect((await undo(told.at(-1).actId)).status).toBe(200);
     expect((await search('words=crate')).total).toBe(0);
   });

@@ -7,6 +7,7 @@ import { MS_PER_DAY } from '@core/kernel/units';
 import { serve } from '@hono/node-server';
 import 'reflect-metadata';
 import { createApp } from './http/app';
+import { troubleOf } from './http/trouble';
 import { openDatabase } from './persistence/database';
 import { ensureAppRole } from './persistence/roles';
 import { studioScope } from './persistence/scope';
@@ -21,6 +22,9 @@ import { importProject } from './usecases/importProject';
 /** The day on which the demo was written. */
 const DEMO_DAY = '2026-05-28';
 
+/** Tells who started this that starting it again would change nothing. */
+const CANNOT = 3;
+
 const url = process.env.DATABASE_URL;
 if (!url) throw new Error('DATABASE_URL says which PostgreSQL to use; npm start sets it');
 const host = process.env.HOST ?? '127.0.0.1';
@@ -28,7 +32,12 @@ const port = Number(process.env.PORT ?? 4810);
 const say = (line: string) => process.stdout.write(`${line}\n`);
 
 // Tables are made and changed as their owner; the app itself works in a role that cannot.
-const owner = await openDatabase(url, { poolSize: 2 });
+const owner = await openDatabase(url, { poolSize: 2 }).catch((error: unknown) => {
+  // What stands in the way is told in a sentence; starting again would change nothing.
+  if (!troubleOf(error) && (error as { code?: string }).code === undefined) throw error;
+  process.stderr.write(`The database does not let Euporia in: ${(error as Error).message}\n`);
+  process.exit(CANNOT);
+});
 if (process.env.EUPORIA_DEMO_RESET === '1') await removeEverything(owner);
 const role = await ensureAppRole(owner);
 if (role === null) say('The database’s user may make no role; Euporia works as that user.');
@@ -120,8 +129,7 @@ const app = createApp({
 const server = serve({ fetch: app.fetch, hostname: host, port }, () => process.send?.({ ready: true, port }));
 server.on('error', (error: NodeJS.ErrnoException) => {
   process.send?.({ failed: error.code ?? error.message });
-  process.exitCode = 1;
-  void database.close().finally(() => process.exit(1));
+  void database.close().finally(() => process.exit(CANNOT));
 });
 
 let ending = false;

@@ -2,7 +2,7 @@ import { createHash } from 'node:crypto';
 import type { ImportedAnswer, RefusedAnswer } from '@contract/answers';
 import { errorCodes } from '@contract/errors';
 import { PROJECT_FILE_VERSION, type ProjectFile } from '@core/formats/project/projectFile';
-import { readProjectFile } from '@core/formats/project/read';
+import { readProjectFileInParts } from '@core/formats/project/read';
 import type { Database } from '../persistence/database';
 import type { StudioScope } from '../persistence/scope';
 import { copyFrom } from './copyFrom';
@@ -28,7 +28,7 @@ export async function importProject(
   key: string,
   around: Surroundings,
 ): Promise<ImportAnswer> {
-  const read = readProjectFile(input);
+  const read = await readProjectFileInParts(input, () => new Promise(setImmediate));
   if (!read.ok)
     return {
       status: errorCodes[read.code].status,

@@ -45,11 +45,17 @@ export const deviceName = (() => {
 /** How long an answer may take before the page says that nobody answers, in milliseconds. */
 const READ_LIMIT_MS = 20_000;
 const WRITE_LIMIT_MS = 60_000;
+/** Files and photos take their time. */
+const FILE_LIMIT_MS = 600_000;
 
-async function request(path: string, init: RequestInit = {}): Promise<Response> {
+async function request(
+  path: string,
+  init: RequestInit = {},
+  limitMs = init.body === undefined ? READ_LIMIT_MS : WRITE_LIMIT_MS,
+): Promise<Response> {
   let response: Response;
   try {
-    const limit = AbortSignal.timeout(init.body === undefined ? READ_LIMIT_MS : WRITE_LIMIT_MS);
+    const limit = AbortSignal.timeout(limitMs);
     const signal = init.signal ? AbortSignal.any([init.signal, limit]) : limit;
     response = await fetch(path, { ...init, signal, headers: { 'x-device': deviceName, ...init.headers } });
   } catch {
@@ -74,8 +80,12 @@ async function read<T>(response: Response): Promise<T> {
   }
 }
 
-const post = (path: string, body: unknown) =>
-  request(path, { method: 'POST', headers: { 'content-type': 'application/json' }, body: JSON.stringify(body) });
+const post = (path: string, body: unknown, limitMs = WRITE_LIMIT_MS) =>
+  request(
+    path,
+    { method: 'POST', headers: { 'content-type': 'application/json' }, body: JSON.stringify(body) },
+    limitMs,
+  );
 
 export interface Snapshot {
   rows: ProjectRows;
@@ -130,11 +140,15 @@ export const api = {
     name: string,
     blob: Blob,
   ): Promise<{ widthPx: number; heightPx: number; sizeBytes: number }> {
-    const response = await request(`/api/photos/${id}?name=${encodeURIComponent(name.slice(0, 200))}`, {
-      method: 'PUT',
-      headers: { 'content-type': blob.type || 'image/jpeg' },
-      body: blob,
-    });
+    const response = await request(
+      `/api/photos/${id}?name=${encodeURIComponent(name.slice(0, 200))}`,
+      {
+        method: 'PUT',
+        headers: { 'content-type': blob.type || 'image/jpeg' },
+        body: blob,
+      },
+      FILE_LIMIT_MS,
+    );
     return read(response);
   },
   /** Copies a project: as it is, or for the next season with its slots open again. */
@@ -175,12 +189,16 @@ export const api = {
     tell: (progress: HouseImportProgress) => void,
     signal: AbortSignal,
   ): Promise<HouseImportProgress> {
-    const response = await request('/api/house/import', {
-      method: 'POST',
-      headers: { 'content-type': 'application/json' },
-      body: JSON.stringify(wish),
-      signal,
-    });
+    const response = await request(
+      '/api/house/import',
+      {
+        method: 'POST',
+        headers: { 'content-type': 'application/json' },
+        body: JSON.stringify(wish),
+        signal,
+      },
+      FILE_LIMIT_MS,
+    );
     let last: HouseImportProgress = { state: 'failed', sentence: silence.sentence };
     let rest = '';
     const reader = response.body?.pipeThrough(new TextDecoderStream()).getReader();
@@ -202,6 +220,6 @@ export const api = {
     mode: 'copy' | 'update',
     key: string,
   ): Promise<{ projectId: string; name: string; actId: string | null }> {
-    return read(await post('/api/projects/import', { key, mode, file }));
+    return read(await post('/api/projects/import', { key, mode, file }, FILE_LIMIT_MS));
   },
 };

@@ -217,6 +217,97 @@ describe('the outbox', () => {
   });
 });
 
+describe('what may be done already', () => {
+  it('goes out again under its own key, whatever is resolved meanwhile', async () => {
+    const { outbox } = await opened();
+    // The first is refused for good; of the second only the answer is lost.
+    answer = (command) => Promise.reject((command.payload as { id: string }).id === first ? refusal(409) : refusal(0));
+    outbox.enqueue('editSlot', rename(first, 'Mine'), base);
+    outbox.enqueue('editSlot', rename(second, 'Lost on its way'), base);
+    await settle();
+    const [stuck, lost] = outbox.entries;
+    expect([stuck?.state, lost?.state, lost?.sent]).toEqual(['conflict', 'waiting', true]);
+    const theirs = {
+      ...base,
+      slots: base.slots.map((row) => ({ ...row, version: row.version + 3 })),
+    };
+    answer = () => new Promise(() => undefined);
+    await outbox.resolve(stuck?.command.key ?? '', true, theirs);
+    const kept = outbox.entries.find((entry) => (entry.command.payload as { id: string }).id === second);
+    expect(kept?.command).toEqual(lost?.command);
+    outbox.close();
+  });
+
+  it('is what a fault of the server leaves open: tried again, it keeps its key', async () => {
+    vi.useFakeTimers();
+    try {
+      const { outbox } = await opened();
+      answer = () => Promise.reject(new ApiError(500, { code: 'unexpected', sentence: 'Oh.' }));
+      outbox.enqueue('editSlot', rename(first, 'Once'), base);
+      await vi.advanceTimersByTimeAsync(10_000);
+      const [stuck] = outbox.entries;
+      expect(stuck?.state).toBe('refused');
+      answer = obedient();
+      await outbox.resolve(stuck?.command.key ?? '', true, base);
+      await vi.advanceTimersByTimeAsync(100);
+      expect(new Set(sent.map((command) => command.key)).size).toBe(1);
+      expect(outbox.entries).toEqual([]);
+    } finally {
+      vi.useRealTimers();
+    }
+  });
+});
+
+describe('an undo that others have built on', () => {
+  it('goes out once more with what stands in its way', async () => {
+    const { outbox } = await opened();
+    answer = () =>
+      Promise.reject(
+        new ApiError(409, {
+          code: 'undo.builtOn',
+          sentence: 'Built on.',
+          acts: [{ actId: uuid(71), title: 'Option added', atMs: 1, ownDevice: false }],
+        }),
+      );
+    outbox.enqueue('undo', { actId: uuid(70), reversalIds: [] }, base);
+    await settle();
+    const [stuck] = outbox.entries;
+    answer = () => new Promise(() => undefined);
+    await outbox.undoWith(stuck?.command.key ?? '', [uuid(71)]);
+    await settle();
+    expect(sent.at(-1)?.key).not.toBe(stuck?.command.key);
+    expect(sent.at(-1)?.payload).toMatchObject({ actId: uuid(70), also: [uuid(71)] });
+    outbox.close();
+  });
+});
+
+describe('a browser that keeps nothing', () => {
+  it('has its commands sent all the same, and says that they are not kept', async () => {
+    vi.resetModules();
+    vi.doMock('idb-keyval', () => {
+      const no = () => Promise.reject(new Error('no store here'));
+      return { get: no, set: no, del: no, keys: no };
+    });
+    const { Outbox: Bare } = await import('./outbox');
+    const { keepsNothing } = await import('./deviceStore');
+    const done: string[] = [];
+    const outbox = new Bare(projectId, {
+      changed: () => undefined,
+      done: (entry) => done.push((entry.command.payload as { id: string }).id),
+      stuck: () => undefined,
+    });
+    outbox.enqueue('editSlot', rename(first, 'Before it opened'), base);
+    await outbox.open();
+    outbox.enqueue('editSlot', rename(second, 'After'), base);
+    await settle();
+    await settle();
+    expect(done).toEqual([first, second]);
+    expect(keepsNothing()).toBe(true);
+    vi.doUnmock('idb-keyval');
+    outbox.close();
+  });
+});
+
 describe('rows as the page shows them', () => {
   const waiting = (kind: string, payload: unknown) => ({
     command: { key: uuid(50), projectId, kind, payload, expect: {} },

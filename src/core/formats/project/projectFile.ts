@@ -6,7 +6,7 @@ export const PROJECT_FILE_FORMAT = 'euporia.project';
 export const PROJECT_FILE_VERSION = 5;
 export const PROJECT_FILE_LIMIT = 50 * 1024 * 1024;
 /** The most rows of one table that a file may hold. */
-const MOST_ROWS = 30_000;
+export const MOST_ROWS = 30_000;
 
 const moment = z
   .string()

@@ -26,6 +26,13 @@ interface Def {
   keyType?: z.core.$ZodType;
   valueType?: z.core.$ZodType;
   options?: readonly z.core.$ZodType[];
+  discriminator?: string;
+}
+
+/** The values by which one form of a union is told apart. */
+function marksOf(option: z.core.$ZodType, discriminator: string): unknown[] {
+  const mark = (option._zod.def as unknown as Def).shape?.[discriminator];
+  return [...((mark?._zod.def as unknown as { values?: readonly unknown[] } | undefined)?.values ?? [])];
 }
 
 /** Makes the walker of a form once; null where no reference can stand in it. */
@@ -89,6 +96,18 @@ function walkerOf(given: z.core.$ZodType): Walker | null {
     case 'union': {
       const options = (def.options ?? []).map((option) => ({ option, walker: walkerOf(option) }));
       if (options.every(({ walker }) => walker === null)) return null;
+      const { discriminator } = def;
+      if (discriminator !== undefined) {
+        // Told apart by one field, whose value names the form.
+        const byMark = new Map(
+          options.flatMap(({ option, walker }) => marksOf(option, discriminator).map((mark) => [mark, walker])),
+        );
+        return (value, path, change) => {
+          if (value === null || typeof value !== 'object') return value;
+          const walker = byMark.get((value as Record<string, unknown>)[discriminator]);
+          return walker ? walker(value, path, change) : value;
+        };
+      }
       return (value, path, change) => {
         const taken = options.find(({ option }) => (option as z.ZodType).safeParse(value).success);
         return taken?.walker ? taken.walker(value, path, change) : value;

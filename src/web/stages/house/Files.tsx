@@ -11,6 +11,7 @@ import { useRef, useState } from 'react';
 import { ApiError, api } from '../../app/api';
 import { useHouse } from '../../app/houseStore';
 import { BigChoice } from '../../ui/basics';
+import { decodeText } from './decodeText';
 import styles from './house.module.css';
 
 const kinds: readonly { value: HouseTable; title: string; hint: string }[] = [
@@ -26,7 +27,7 @@ export function Files() {
   const client = useQueryClient();
   const input = useRef<HTMLInputElement>(null);
   const [kind, setKind] = useState<HouseTable>('pieces');
-  const [file, setFile] = useState<{ name: string; text: string } | null>(null);
+  const [file, setFile] = useState<{ name: string; text: string; key: string } | null>(null);
   const [preview, setPreview] = useState<HousePreviewAnswer | null>(null);
   const [problem, setProblem] = useState<string | null>(null);
   const [progress, setProgress] = useState<HouseImportProgress | null>(null);
@@ -64,19 +65,12 @@ export function Files() {
       setProblem(`${chosen.name}: ${Math.round(chosen.size / 1024 / 1024)} MB; accepted: a CSV file of at most 10 MB`);
       return;
     }
-    const bytes = new Uint8Array(await chosen.arrayBuffer());
-    // Spreadsheets of the West write either; a file that is no UTF-8 is read as the older one.
-    let text: string;
-    try {
-      text = new TextDecoder('utf-8', { fatal: true }).decode(bytes);
-    } catch {
-      text = new TextDecoder('windows-1252').decode(bytes);
-    }
-    if (text.includes('\u0000')) {
+    const text = decodeText(new Uint8Array(await chosen.arrayBuffer()));
+    if (text === null) {
       setProblem(`${chosen.name}: not a text file; accepted: CSV, as a spreadsheet saves it`);
       return;
     }
-    setFile({ name: chosen.name, text });
+    setFile({ name: chosen.name, text, key: crypto.randomUUID() });
     await look(text, kind);
   };
   const bring = async () => {
@@ -84,7 +78,9 @@ export function Files() {
     const controller = new AbortController();
     stop.current = controller;
     try {
-      const end = await api.importHouse(wish(file.text, kind, preview.mapping), setProgress, controller.signal);
+      // One key for one file as it was shown: pressed twice, or sent again, it is brought in once.
+      const asked = { ...wish(file.text, kind, preview.mapping), key: file.key };
+      const end = await api.importHouse(asked, setProgress, controller.signal);
       if (end.state === 'done') {
         if (end.actId !== null) noteAct(end.actId, `${file.name} brought in`);
         setFile(null);

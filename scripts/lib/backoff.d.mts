@@ -1,0 +1,1 @@
+export function restartsWithBackoff(now?: () => number): { next(): number | null };

@@ -1,0 +1,2 @@
+export function packagesAreThere(root: string): boolean;
+export function ensureNodePackages(root: string): void;
