@@ -40,22 +40,11 @@ describe('two at the same project', () => {
     const second = await atBrief();
     try {
       // The second types while the first saves: its page must not have heard of it yet.
-      await second.devtools('Network.enable', {});
-      await second.devtools('Network.emulateNetworkConditions', {
-        offline: true,
-        latency: 0,
-        downloadThroughput: -1,
-        uploadThroughput: -1,
-      });
+      await second.offline(true);
       await second.fill('Room', 'Attic, by the second');
       await first.fill('Room', 'Attic, by the first');
       await first.saved();
-      await second.devtools('Network.emulateNetworkConditions', {
-        offline: false,
-        latency: 0,
-        downloadThroughput: -1,
-        uploadThroughput: -1,
-      });
+      await second.offline(false);
       await second.seeText('Changed in two places');
       await second.seeText('Attic, by the first');
       await second.seeText('Attic, by the second');
@@ -63,7 +52,7 @@ describe('two at the same project', () => {
       await second.saved();
       expect(await second.valueOf('Room')).toBe('Attic, by the second');
       await first.seeText('Changed elsewhere');
-      await first.driver.wait(async () => (await first.valueOf('Room')) === 'Attic, by the second', 15_000);
+      await first.seeValue('Room', 'Attic, by the second');
     } finally {
       await first.close();
       await second.close();
@@ -80,12 +69,12 @@ describe('the database goes away', () => {
       await person.seeText('Not connected.');
       await person.driver.navigate().refresh();
       await person.seeText('Not connected.');
-      await person.driver.wait(async () => (await person.valueOf('Room')) === 'Under the roof', 15_000);
+      await person.seeValue('Room', 'Under the roof');
       await startDatabase();
       await person.saved();
       await person.notText('Not connected.');
       await person.driver.navigate().refresh();
-      await person.driver.wait(async () => (await person.valueOf('Room')) === 'Under the roof', 15_000);
+      await person.seeValue('Room', 'Under the roof');
     } finally {
       await person.close();
     }

@@ -33,8 +33,11 @@ export class Person {
 
   /**
    * @param fixedNow when given, the page's clock stands at that moment (ISO 8601)
+   * @param keepsNothing the browser refuses to keep a database for the page, as some private windows do
    */
-  static async open(options: { width?: number; height?: number; fixedNow?: string } = {}): Promise<Person> {
+  static async open(
+    options: { width?: number; height?: number; fixedNow?: string; keepsNothing?: boolean } = {},
+  ): Promise<Person> {
     process.env.SE_OFFLINE = 'true';
     const profile = mkdtempSync(join(tmpdir(), 'euporia-browser-'));
     const settings = new chrome.Options();
@@ -53,6 +56,10 @@ export class Person {
         source: `{const R=Date,at=${at};class D extends R{constructor(...a){if(a.length===0)super(at);else super(...a)}static now(){return at}};window.Date=D;}`,
       });
     }
+    if (options.keepsNothing)
+      await person.devtools('Page.addScriptToEvaluateOnNewDocument', {
+        source: `Object.defineProperty(window,'indexedDB',{value:{open(){throw new DOMException('no','SecurityError')}}});`,
+      });
     return person;
   }
 
@@ -60,6 +67,26 @@ export class Person {
     await (
       this.driver as unknown as { sendDevToolsCommand(command: string, parameters: object): Promise<void> }
     ).sendDevToolsCommand(command, parameters);
+  }
+
+  /** Takes the connection of this browser away, or gives it back. */
+  async offline(gone: boolean): Promise<void> {
+    await this.devtools('Network.enable', {});
+    await this.devtools('Network.emulateNetworkConditions', {
+      offline: gone,
+      latency: 0,
+      downloadThroughput: -1,
+      uploadThroughput: -1,
+    });
+  }
+
+  /** Waits until a field holds a value. */
+  async seeValue(label: string, value: string): Promise<void> {
+    await this.driver.wait(
+      async () => (await this.valueOf(label)) === value,
+      PATIENCE_MS,
+      `“${label}” never holds “${value}”`,
+    );
   }
 
   async size(width: number, height: number): Promise<void> {

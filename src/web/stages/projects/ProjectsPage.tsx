@@ -57,7 +57,9 @@ export function ProjectsPage() {
         )}
         <LeftQueues
           studioId={query.data?.studioId ?? ''}
-          nameOf={(id) => query.data?.projects.find((project) => project.id === id)?.name ?? null}
+          nameOf={(id) =>
+            query.data ? (query.data.projects.find((project) => project.id === id)?.name ?? null) : 'Typed before'
+          }
         />
         <Removed />
         <ul className={styles.list}>

@@ -1,0 +1,147 @@
+import { readFileSync, writeFileSync } from 'node:fs';
+import { join } from 'node:path';
+import { afterAll, afterEach, beforeAll, describe, expect, it } from 'vitest';
+import { temporaryCluster, temporaryFolder } from '../scripts/lib/temporary.mjs';
+import { Person } from './lib/browser';
+import { Euporia } from './lib/euporia';
+
+let cluster: Awaited<ReturnType<typeof temporaryCluster>>;
+let euporia: Euporia;
+let attic = '';
+const people: Person[] = [];
+const folder = temporaryFolder('euporia-device');
+
+beforeAll(async () => {
+  cluster = await temporaryCluster('euporia-device');
+  euporia = await Euporia.start({ env: { DATABASE_URL: cluster.url } });
+  const { projects } = (await euporia.json('/api/projects')) as { projects: { id: string; name: string }[] };
+  attic = projects.find((project) => project.name === 'Attic bedroom')?.id ?? '';
+});
+afterEach(async () => {
+  for (const person of people.splice(0)) await person.close();
+});
+afterAll(async () => {
+  await euporia?.remove();
+  await cluster?.stop();
+});
+
+/** A browser of its own, at a page of the attic bedroom. */
+async function at(page: string, settings: Parameters<typeof Person.open>[0] = {}): Promise<Person> {
+  const person = await Person.open(settings);
+  people.push(person);
+  await person.goto(`${euporia.address}${page}`);
+  return person;
+}
+
+const atBrief = async (settings: Parameters<typeof Person.open>[0] = {}): Promise<Person> => {
+  const person = await at(`/p/${attic}/brief`, settings);
+  await person.see('//h1[normalize-space(.)="Brief"]');
+  return person;
+};
+
+/** What the server has. */
+const storedRoom = async (): Promise<string> => {
+  const { project } = (await euporia.json(`/api/projects/${attic}/snapshot`)) as { project: { room: string } };
+  return project.room;
+};
+
+describe('what is typed', () => {
+  it('stands in its field again after a reload in the middle of a word, and is stored when the field is left', async () => {
+    const person = await atBrief();
+    await person.fill('Room', 'Under the sl', 'stay');
+    await person.driver.navigate().refresh();
+    await person.seeValue('Room', 'Under the sl');
+    expect(await storedRoom()).not.toBe('Under the sl');
+    await person.fill('Room', 'Under the slope');
+    await person.saved();
+    expect(await storedRoom()).toBe('Under the slope');
+  });
+
+  it('without a connection waits when its project is closed, is named on the start page, and goes from there', async () => {
+    const person = await atBrief();
+    await person.offline(true);
+    await person.fill('Room', 'Typed on the train');
+    await person.seeText('Not connected');
+    await person.offline(false);
+    // The server is gone for this browser's next page too, until the list is looked at.
+    await person.devtools('Network.setBlockedURLs', { urls: ['*/api/commands*'] });
+    await person.goto(euporia.address);
+    await person.see('//ul[@aria-label="Not sent yet"]//li[contains(., "Attic bedroom: 1 change waits to be sent")]');
+    await person.devtools('Network.setBlockedURLs', { urls: [] });
+    await person.driver.navigate().refresh();
+    await person.notText('waits to be sent');
+    expect(await storedRoom()).toBe('Typed on the train');
+  });
+
+  it('is sent by a browser that keeps nothing; the page says so', async () => {
+    const person = await atBrief({ keepsNothing: true });
+    await person.seeText('Not kept on this device.');
+    await person.fill('Room', 'In a private window');
+    await person.saved();
+    expect(await storedRoom()).toBe('In a private window');
+  });
+});
+
+describe('taking back', () => {
+  it('by the key, in the house, takes the house’s act back, and in the project the project’s', async () => {
+    const person = await at(`/p/${attic}/house?tab=pieces`);
+    await person.seeText('61 pieces');
+    await person.fill('A piece in one line', '2 tin trays, 12 in x 8 in, box 9', 'stay');
+    await person.press('Note it');
+    await person.seeText('62 pieces');
+    await person.driver.executeScript('document.activeElement.blur()');
+    await person.key('u');
+    await person.seeText('61 pieces');
+    const before = await storedRoom();
+    await person.stage('Brief');
+    await person.fill('Room', 'Another name');
+    await person.saved();
+    await person.driver.executeScript('document.activeElement.blur()');
+    await person.key('u');
+    await person.seeValue('Room', before);
+    await person.saved();
+    expect(await storedRoom()).toBe(before);
+  });
+
+  it('what another device built upon is told by name, and both go back with one press', async () => {
+    const before = await storedRoom();
+    const first = await atBrief();
+    const second = await atBrief();
+    await first.fill('Room', 'By the first');
+    await first.saved();
+    await second.seeValue('Room', 'By the first');
+    await second.fill('Room', 'By the second');
+    await second.saved();
+    await first.seeValue('Room', 'By the second');
+    await first.driver.executeScript('document.activeElement.blur()');
+    await first.key('u');
+    await first.seeText('Not taken back');
+    await first.seeText('on another device');
+    await first.press('Take that back too');
+    await first.seeValue('Room', before);
+    await first.saved();
+    expect(await storedRoom()).toBe(before);
+  });
+});
+
+describe('a project file over its project', () => {
+  it('is one act, which can be taken back from the page it leads to', async () => {
+    const before = await storedRoom();
+    const file = JSON.parse(await (await fetch(`${euporia.address}/api/projects/${attic}/file`)).text()) as {
+      project: { room: string };
+    };
+    file.project.room = 'As the file has it';
+    const path = join(folder, 'attic.project.json');
+    writeFileSync(path, JSON.stringify(file));
+    expect(readFileSync(path, 'utf8')).toContain('As the file has it');
+    const person = await at('/');
+    await person.seeText('Attic bedroom');
+    await person.give('Project file to import', path);
+    await person.press('Update it');
+    await person.seeText('Brought to what the file says');
+    expect(await storedRoom()).toBe('As the file has it');
+    await person.press('Take it back');
+    await person.saved();
+    await person.driver.wait(async () => (await storedRoom()) === before, 15_000);
+  });
+});
