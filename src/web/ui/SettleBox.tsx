@@ -29,11 +29,12 @@ export function SettleBox(props: {
 }) {
   const [typed, setTyped] = useState<number | null>(null);
   const paid = typed ?? props.proposed;
-  // Pressed again at once is the same press: it buys one thing.
-  const settledAt = useRef(Number.NEGATIVE_INFINITY);
+  // The same button pressed again at once is the same press: it buys one thing.
+  const lastPress = useRef<{ how: Settlement['how']; at: number } | null>(null);
   const settle = (how: Settlement['how']) => {
-    if (paid === null || performance.now() - settledAt.current < SAME_PRESS_MS) return;
-    settledAt.current = performance.now();
+    const at = performance.now();
+    if (paid === null || (lastPress.current?.how === how && at - lastPress.current.at < SAME_PRESS_MS)) return;
+    lastPress.current = { how, at };
     const [ledgerId, reversalId] = [crypto.randomUUID(), crypto.randomUUID()];
     props.onSettle({ how, paid, ledgerId, reversalId, atMs: Date.now() });
     setTyped(null);
