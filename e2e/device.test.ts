@@ -82,6 +82,34 @@ describe('what is typed', () => {
   });
 });
 
+describe('buying', () => {
+  it('by three quick presses in one place buys one thing, though the page moves under the finger', async () => {
+    const ledger = async () =>
+      ((await euporia.json(`/api/projects/${attic}/snapshot`)) as { ledger: unknown[] }).ledger.length;
+    const before = await ledger();
+    const person = await at(`/p/${attic}/makeover`);
+    await person.click('//main//a[.//*[contains(normalize-space(.), "Oak nightstand in teal")]]');
+    await person.press('Stash and packs of Water-clear topcoat, satin');
+    const bought = '//button[starts-with(normalize-space(.), "Bought for")]';
+    const boxes = await person.count(bought);
+    const button = await person.see(bought);
+    await person.driver.executeScript('arguments[0].scrollIntoView({block: "center"})', button);
+    const { x, y, width, height } = await button.getRect();
+    const [left, top] = (await person.driver.executeScript('return [scrollX, scrollY]')) as [number, number];
+    const place = { x: Math.round(x - left + width / 2), y: Math.round(y - top + height / 2) };
+    const hand = person.driver.actions();
+    await hand.move(place).perform();
+    for (const _ of [1, 2, 3]) await person.driver.actions().press().release().perform();
+    await person.driver.wait(async () => (await person.count(bought)) < boxes, 15_000, 'nothing was bought');
+    await person.saved();
+    expect(await ledger()).toBe(before + 1);
+    // Taken back it stands there still, with the line that reverses it.
+    await person.press('Take it back');
+    await person.saved();
+    expect(await ledger()).toBe(before + 2);
+  });
+});
+
 describe('taking back', () => {
   it('by the key, in the house, takes the house’s act back, and in the project the project’s', async () => {
     const person = await at(`/p/${attic}/house?tab=pieces`);

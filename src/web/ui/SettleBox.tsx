@@ -1,6 +1,6 @@
 import { formatMoney } from '@core/plan/sentences';
 import { Button } from 'antd';
-import { useRef, useState } from 'react';
+import { useId, useState } from 'react';
 import { MoneyField } from './fields';
 import styles from './ui.module.css';
 
@@ -15,6 +15,21 @@ export interface Settlement {
 
 /** Presses that follow one another so quickly are one. */
 const SAME_PRESS_MS = 1500;
+/** A finger does not move further between them, pixels. */
+const SAME_PLACE = 12;
+
+/** The press that settled something last, on any page. */
+let lastPress: { button: string; x: number; y: number; at: number } | null = null;
+
+/** Whether a press is only the last one again: on the same button, or in the same place after the page moved under it. */
+function isSamePress(button: string, { clientX: x, clientY: y, detail }: MouseEvent): boolean {
+  const at = performance.now();
+  const last = lastPress;
+  const samePlace = last !== null && detail > 0 && Math.hypot(last.x - x, last.y - y) <= SAME_PLACE;
+  if (last !== null && at - last.at < SAME_PRESS_MS && (last.button === button || samePlace)) return true;
+  lastPress = { button, x, y, at };
+  return false;
+}
 
 /** Pays for something, or notes that it is ordered and paid later, at what the till really said. */
 export function SettleBox(props: {
@@ -29,12 +44,9 @@ export function SettleBox(props: {
 }) {
   const [typed, setTyped] = useState<number | null>(null);
   const paid = typed ?? props.proposed;
-  // The same button pressed again at once is the same press: it buys one thing.
-  const lastPress = useRef<{ how: Settlement['how']; at: number } | null>(null);
-  const settle = (how: Settlement['how']) => {
-    const at = performance.now();
-    if (paid === null || (lastPress.current?.how === how && at - lastPress.current.at < SAME_PRESS_MS)) return;
-    lastPress.current = { how, at };
+  const box = useId();
+  const settle = (how: Settlement['how'], event: MouseEvent) => {
+    if (paid === null || isSamePress(`${box}${how}`, event)) return;
     const [ledgerId, reversalId] = [crypto.randomUUID(), crypto.randomUUID()];
     props.onSettle({ how, paid, ledgerId, reversalId, atMs: Date.now() });
     setTyped(null);
@@ -47,13 +59,17 @@ export function SettleBox(props: {
         currency={props.currency}
         nullable
         hint={props.proposed === null ? 'the price is not known yet' : undefined}
-        onCommit={setTyped}
+        onCommit={(next) => {
+          // Another sum is another wish.
+          lastPress = null;
+          setTyped(next);
+        }}
       />
-      <Button type="primary" disabled={paid === null} onClick={() => settle('payment')}>
+      <Button type="primary" disabled={paid === null} onClick={(event) => settle('payment', event.nativeEvent)}>
         {paid === null ? 'Bought' : `Bought for ${formatMoney(paid, props.currency)}`}
       </Button>
       {props.canPromise && !props.promised && (
-        <Button disabled={paid === null} onClick={() => settle('promise')}>
+        <Button disabled={paid === null} onClick={(event) => settle('promise', event.nativeEvent)}>
           Ordered, paid later
         </Button>
       )}
