@@ -20,7 +20,7 @@ export type Place = 'project' | 'house';
 
 /**
  * An act: its payload's schema and the decision which rows change. The decision is pure and shared: the page applies it
- * at once to what it shows, the server to what is stored. What every act must leave intact stands in `invariants.ts`.
+ * at once to what it shows, the server to what is stored. What every act must leave intact stands in `invariants/`.
  */
 export interface Act<K extends string = string, S extends z.ZodType = z.ZodType, P extends Place = Place> {
   kind: K;
