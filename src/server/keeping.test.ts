@@ -179,6 +179,21 @@ describe('the project file', () => {
     expect(JSON.stringify(refusedAgain.json)).toContain('a line that no other line reverses');
   });
 
+  it('imported as a copy lists its rows in the order of the file', async () => {
+    const { json } = await studio.send('POST', '/api/projects/import', {
+      key: randomUUID(),
+      mode: 'copy',
+      file: attics,
+    });
+    const copy = await studio.rows(json.projectId);
+    const again = (await studio.send('GET', `/api/projects/${json.projectId}/file`)).json as ProjectFile;
+    const names = (list: readonly { name: string }[]) => list.map(({ name }) => name);
+    for (const table of ['spots', 'slots', 'offers', 'recipes', 'pieces'] as const)
+      expect([names(copy[table]), names(again[table])]).toEqual([names(attics[table]), names(attics[table])]);
+    expect(copy.options.map(({ kind }) => kind)).toEqual(attics.options.map(({ kind }) => kind));
+    expect(copy.ledger.map(({ amount }) => amount)).toEqual(attics.ledger.map(({ amount }) => amount));
+  });
+
   it('imported twice as a copy shares the studio’s supplies instead of doubling them', async () => {
     const { database, drop } = await freshDatabase();
     try {

@@ -88,8 +88,10 @@ export async function insertRows(
   for (let at = 0; at < rows.length; at += AT_ONCE) {
     const list = rows.slice(at, at + AT_ONCE).map((row) => ({ id: row.id, ...toColumns(spec, row) }));
     await manager.query(
-      `insert into "${spec.name}" (studio_id, id, version, act_id, ${names}${owner.column})
-       select $1, id, 1, $2, ${names}${owner.value} from jsonb_to_recordset($3::jsonb) as r(id uuid, ${typed})`,
+      // Rows are listed by when they came: those that come together keep their order by a microsecond each.
+      `insert into "${spec.name}" (studio_id, id, version, act_id, created_at, ${names}${owner.column})
+       select $1, id, 1, $2, statement_timestamp() + ordinality * interval '1 microsecond', ${names}${owner.value}
+       from rows from (jsonb_to_recordset($3::jsonb) as (id uuid, ${typed})) with ordinality`,
       [scope.studioId, actId, JSON.stringify(list), ...(spec.owner === 'project' ? [projectId] : [])],
     );
   }
