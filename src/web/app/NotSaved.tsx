@@ -12,7 +12,7 @@ const words = (value: unknown): string =>
 
 /** Fields that differ between what is stored and what was wanted. */
 function differing(mine: Record<string, unknown> | null, theirs: Record<string, unknown> | null): string[] {
-  const fields = Object.keys(mine ?? {});
+  const fields = Object.keys(mine ?? {}).filter((field) => field !== 'id' && field !== 'version');
   return theirs === null
     ? fields
     : fields.filter((field) => JSON.stringify(theirs[field]) !== JSON.stringify(mine?.[field]));
@@ -27,6 +27,8 @@ export function NotSaved(props: Pick<CommandQueue, 'entries' | 'resolve' | 'undo
   const title = acts.get(first.command.kind).act.title;
   const conflict = first.state === 'conflict';
   const builtOn = first.answer?.acts ?? [];
+  // What stands in the way of an undo is told by the acts that did it; without them by the fields.
+  const refused = builtOn.length > 0 ? [] : (first.answer?.fields ?? []);
   const isUndo = first.command.kind === 'undo';
   return (
     <Modal
@@ -60,10 +62,12 @@ export function NotSaved(props: Pick<CommandQueue, 'entries' | 'resolve' | 'undo
       ]}
     >
       <p>{first.answer?.sentence}</p>
-      <p className="muted small">
-        {title}
-        {stuck.length > 1 ? `, and ${stuck.length - 1} more after it` : ''}
-      </p>
+      {(!isUndo || stuck.length > 1) && (
+        <p className="muted small">
+          {isUndo ? 'This' : title}
+          {stuck.length > 1 ? `, and ${stuck.length - 1} more after it` : ''}
+        </p>
+      )}
       {builtOn.length > 0 && (
         <>
           <p>Since then:</p>
@@ -77,7 +81,7 @@ export function NotSaved(props: Pick<CommandQueue, 'entries' | 'resolve' | 'undo
           </ul>
         </>
       )}
-      {first.answer?.fields?.map((field) => (
+      {refused.map((field) => (
         <p key={field.field}>
           <b>{field.field}</b>: “{words(field.value)}”; accepted: {field.accepted}
         </p>
@@ -85,8 +89,11 @@ export function NotSaved(props: Pick<CommandQueue, 'entries' | 'resolve' | 'undo
       {first.answer?.conflicts?.map((entry) => (
         <div key={entry.id} className={styles.versions}>
           <b>Field</b>
-          <b>Yours</b>
-          <b>Theirs{entry.theirs === null ? ' (removed)' : ''}</b>
+          <b>{isUndo ? 'Before' : 'Yours'}</b>
+          <b>
+            {isUndo ? 'Now' : 'Theirs'}
+            {entry.theirs === null ? ' (removed)' : ''}
+          </b>
           {differing(entry.mine, entry.theirs).map((field) => (
             <FieldVersions key={field} field={field} mine={entry.mine?.[field]} theirs={entry.theirs?.[field]} />
           ))}

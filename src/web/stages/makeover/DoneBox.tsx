@@ -16,7 +16,9 @@ export function DoneBox(props: { recipe: RecipeRow; computed: RecipePlan; needs:
   if (recipe.doneOn !== null)
     return (
       <p className={styles.done}>
-        <b>Done {dateWords(recipe.doneOn)}.</b> What it used is off the shelf; nothing more is planned for it.{' '}
+        <b>Done {dateWords(recipe.doneOn)}.</b>{' '}
+        {recipe.uses.length > 0 ? 'What it used is off the shelf' : 'Nothing of it was on the shelf'}; nothing more is
+        planned for it.{' '}
         <Button size="small" type="text" onClick={() => run('reopenRecipe', { recipeId: recipe.id })}>
           Not done after all
         </Button>

@@ -24,7 +24,7 @@ export function Supplies(props: { needs: ReadonlyMap<string, number>; recipe: Re
   const [open, setOpen] = useState<string | null>(null);
   return (
     <>
-      <h3>It takes</h3>
+      <h3>{props.recipe.row.doneOn === null ? 'It takes' : 'It took'}</h3>
       {props.needs.size === 0 && <p className="muted small">Nothing yet: choose a finish.</p>}
       {[...props.needs].map(([key, need]) => (
         <SupplyLine
@@ -49,6 +49,8 @@ function SupplyLine(props: {
 }) {
   const { plan } = useProject();
   const rim = useRim();
+  // What is done needs nothing any more.
+  const isDone = props.recipe.row.doneOn !== null;
   const supply = plan.sums.book.get(props.supplyKey);
   const purchase = plan.sums.book.purchase(props.supplyKey, props.need);
   const packs = packWords(supply, purchase);
@@ -64,18 +66,22 @@ function SupplyLine(props: {
               ? `${supply.stashState === 'about' ? 'about ' : ''}${supplyWords(supply.stash, supply.unit, rim.units)} in the stash`
               : ''}
           </span>
-          <br />
-          <span className="muted small">
-            {packs === '' ? 'the stash covers it' : `to buy: ${packs}, ${amountWords(purchase.cash, rim)}`}{' '}
-            {packs !== '' && supply.estimated && <SourceTag>estimated</SourceTag>}
-            {left >= props.need * 0.02 && left > 0 && (
-              <>
-                <br />
-                {supplyWords(left, supply.unit, rim.units)} stay
-                {keepsMonths === null ? '' : `, good for about ${keepsMonths} months once opened`}
-              </>
-            )}
-          </span>
+          {!isDone && (
+            <>
+              <br />
+              <span className="muted small">
+                {packs === '' ? 'the stash covers it' : `to buy: ${packs}, ${amountWords(purchase.cash, rim)}`}{' '}
+                {packs !== '' && supply.estimated && <SourceTag>estimated</SourceTag>}
+                {left >= props.need * 0.02 && left > 0 && (
+                  <>
+                    <br />
+                    {supplyWords(left, supply.unit, rim.units)} stay
+                    {keepsMonths === null ? '' : `, good for about ${keepsMonths} months once opened`}
+                  </>
+                )}
+              </span>
+            </>
+          )}
         </span>
         <b>
           <Why
