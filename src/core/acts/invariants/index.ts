@@ -38,7 +38,8 @@ export function breachesOf(rows: Workspace): readonly Breach[] {
  * such a thing) does not stand in the way of other work, unless the act makes it worse.
  */
 export function newBreaches(before: Workspace, after: Workspace): Breach[] {
-  const key = ({ table, id, field }: Breach) => `${table} ${id} ${field}`;
+  // By the place in the row: what a person calls it may change with the act.
+  const key = ({ table, id, path, target }: Breach) => `${table} ${id} ${path.join('.')} ${target?.id ?? ''}`;
   const weights = new Map<string, number>();
   for (const breach of breachesOf(before)) weights.set(key(breach), (weights.get(key(breach)) ?? 0) + breach.weight);
   return breachesOf(after)

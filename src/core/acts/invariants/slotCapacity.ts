@@ -40,7 +40,13 @@ export const slotCapacity: Invariant = {
       if (slot.leftOut && sum > 0)
         breaches.push({ ...told, value: sum, accepted: 'nothing chosen where a slot is left out', weight: sum });
       if (slot.leftOut && slot.importance === 'must')
-        breaches.push({ ...told, value: 'left out', accepted: 'something, as it is a must', weight: 1 });
+        breaches.push({
+          ...told,
+          path: ['importance'],
+          value: 'left out',
+          accepted: 'something, as it is a must',
+          weight: 1,
+        });
     }
     return breaches;
   },
