@@ -1,6 +1,7 @@
 import type { DoneAnswer, RefusedAnswer } from '@contract/answers';
 import type { Command } from '@contract/command';
 import { perform } from '@core/acts/perform';
+import fc from 'fast-check';
 import { beforeEach, describe, expect, it, vi } from 'vitest';
 import { project, rows, slot } from '../../core/fixtures/projectRows';
 import type { ProjectRows } from '../../core/model/rows';
@@ -86,6 +87,10 @@ async function opened() {
   await outbox.open();
   return { outbox, done, stuck };
 }
+/** Lets everything that can go on without waiting go on. */
+const turn = async () => {
+  for (let n = 0; n < 3; n += 1) await new Promise((done) => setTimeout(done, 0));
+};
 const settle = () => new Promise((done) => setTimeout(done, 5));
 const rename = (id: string, name: string) => ({ id, values: { name } });
 
@@ -255,6 +260,107 @@ describe('what may be done already', () => {
     } finally {
       vi.useRealTimers();
     }
+  });
+});
+
+describe('whatever becomes of the connection', () => {
+  type Weather = 'good' | 'lost on the way' | 'answer lost' | 'busy';
+  const steps = fc.array(
+    fc.oneof(
+      { weight: 4, arbitrary: fc.record({ do: fc.constant('edit' as const), slot: fc.constantFrom(first, second) }) },
+      {
+        weight: 3,
+        arbitrary: fc.record({
+          do: fc.constant('weather' as const),
+          is: fc.constantFrom<Weather>('good', 'lost on the way', 'answer lost', 'busy'),
+        }),
+      },
+      fc.constant({ do: 'retry' as const }),
+      fc.constant({ do: 'reload' as const }),
+      fc.constant({ do: 'look' as const }),
+    ),
+    { maxLength: 25 },
+  );
+
+  it('each edit is done once, in its order, and none becomes a conflict with itself', async () => {
+    await fc.assert(
+      fc.asyncProperty(steps, async (wanted) => {
+        stored.clear();
+        sent.length = 0;
+        let now = base;
+        let weather: Weather = 'good';
+        const answers = new Map<string, DoneAnswer>();
+        const executed: string[] = [];
+        /** A server that does a key once, and only over the versions that its author saw. */
+        answer = async (command) => {
+          if (weather === 'lost on the way') throw refusal(0);
+          if (weather === 'busy') throw refusal(503);
+          const known = answers.get(command.key);
+          if (!known) {
+            const { id, values } = command.payload as ReturnType<typeof rename>;
+            const row = now.slots.find((candidate) => candidate.id === id);
+            if (command.expect[`slots:${id}`] !== row?.version) throw refusal(409);
+            const outcome = perform(now, command.kind, command.payload);
+            if (!outcome.ok) throw refusal(422);
+            now = outcome.after;
+            executed.push(values.name);
+            const rowsNow = now.slots.filter((candidate) => candidate.id === id);
+            answers.set(command.key, {
+              actId: uuid(900),
+              title: 'done',
+              tag: '2.1',
+              rows: rowsNow.map((candidate) => ({ table: 'slots', row: { ...candidate } })),
+              removed: [],
+            });
+          }
+          if (weather === 'answer lost') throw refusal(0);
+          return answers.get(command.key) as DoneAnswer;
+        };
+        let seen = now;
+        const problems: string[] = [];
+        const visit = async () => {
+          const outbox = new Outbox(projectId, {
+            changed: () => undefined,
+            done: (_entry, done) => {
+              seen = withAnswer(seen, done);
+            },
+            stuck: (entry) => problems.push(entry.state),
+          });
+          await outbox.open();
+          return outbox;
+        };
+        let outbox = await visit();
+        const typed: string[] = [];
+        for (const step of wanted) {
+          if (step.do === 'weather') weather = step.is;
+          else if (step.do === 'edit') {
+            typed.push(`name ${typed.length}`);
+            outbox.enqueue('editSlot', rename(step.slot, typed.at(-1) ?? ''), withWaiting(seen, outbox.entries));
+          } else if (step.do === 'retry') outbox.retry();
+          else if (step.do === 'look') seen = now;
+          else {
+            await turn();
+            outbox.close();
+            outbox = await visit();
+            seen = now;
+          }
+          if (step.do !== 'edit') await turn();
+        }
+        weather = 'good';
+        for (let tries = 0; tries < 5 && outbox.entries.length > 0; tries += 1) {
+          outbox.retry();
+          await turn();
+        }
+        outbox.close();
+        expect(problems).toEqual([]);
+        expect(executed).toEqual(typed);
+        expect([...stored.keys()]).toEqual([]);
+        expect(seen.slots.map(({ name, version }) => [name, version])).toEqual(
+          now.slots.map(({ name, version }) => [name, version]),
+        );
+      }),
+      { numRuns: 150 },
+    );
   });
 });
 

@@ -206,6 +206,28 @@ export class Outbox {
     return held;
   }
 
+  /**
+   * Lets a done command go. What was typed after it was meant for the rows as it left them, whatever the page saw when:
+   * an answer that comes late, after the page has read the rows afresh, would make the next edit a conflict with itself.
+   */
+  private follow(done: OutboxEntry, answer: DoneAnswer): void {
+    const at = this.entries.findIndex((entry) => entry.command.key === done.command.key);
+    const made = new Map(answer.rows.map(({ table, row }) => [`${table}:${row.id}`, row.version]));
+    this.entries = this.entries.flatMap((entry, n) => {
+      if (n === at) return [];
+      if (n < at || entry.state !== 'waiting' || entry.sent) return [entry];
+      const expect = { ...entry.command.expect };
+      for (const place of Object.keys(expect)) {
+        const version = made.get(place);
+        if (typeof version !== 'number') continue;
+        expect[place] = version;
+        // Later ones are meant for the rows as this one leaves them.
+        made.delete(place);
+      }
+      return [{ ...entry, command: { ...entry.command, expect } }];
+    });
+  }
+
   private async pump(): Promise<void> {
     if (this.sending || this.closed || this.storeKey === null) return;
     this.sending = true;
@@ -224,7 +246,7 @@ export class Outbox {
         try {
           const answer = await api.command(next.command);
           this.offline = false;
-          this.entries = this.entries.filter((entry) => entry.command.key !== next.command.key);
+          this.follow(next, answer);
           this.events.done(next, answer);
         } catch (error) {
           if (!(error instanceof ApiError)) throw error;
