@@ -25,6 +25,9 @@ afterAll(async () => {
   await cluster?.stop();
 });
 
+/** Eight by eight pixels of red. */
+const PNG = 'iVBORw0KGgoAAAANSUhEUgAAAAgAAAAICAIAAABLbSncAAAAEUlEQVR4nGM4o6CAFTEMLQkAWU5DAcK453sAAAAASUVORK5CYII=';
+
 /** A browser of its own, at a page of the attic bedroom. */
 async function at(page: string, settings: Parameters<typeof Person.open>[0] = {}): Promise<Person> {
   const person = await Person.open(settings);
@@ -79,6 +82,32 @@ describe('what is typed', () => {
     await person.fill('Room', 'In a private window');
     await person.saved();
     expect(await storedRoom()).toBe('In a private window');
+  });
+});
+
+describe('a photo', () => {
+  it('added while nobody answers is there once after a reload, however many parts of the page wait for it', async () => {
+    const photos = async () =>
+      ((await euporia.json(`/api/projects/${attic}/snapshot`)) as { photos: { kind: string }[] }).photos.map(
+        ({ kind }) => kind,
+      );
+    const before = await photos();
+    const picture = join(folder, 'wall.png');
+    writeFileSync(picture, Buffer.from(PNG, 'base64'));
+    const person = await atBrief();
+    await person.devtools('Network.enable', {});
+    await person.devtools('Network.setBlockedURLs', { urls: ['*/api/photos/*'] });
+    await person.give('Add before photos', picture);
+    await person.seeText('1 on the way');
+    await person.give('Add a photo of the anchor', picture);
+    await person.driver.navigate().refresh();
+    await person.seeText('1 on the way');
+    await person.devtools('Network.setBlockedURLs', { urls: [] });
+    await person.notText('on the way');
+    await person.driver.wait(async () => (await photos()).length === before.length + 2, 15_000, 'two photos');
+    await person.saved();
+    expect((await photos()).sort()).toEqual([...before, 'anchor', 'before'].sort());
+    await person.notText('Not saved');
   });
 });
 

@@ -184,18 +184,10 @@ describe('the brief', () => {
 
   it('keeps a photo on the device while nobody answers, and sends it when somebody does', async () => {
     const slow = await photo('kept.jpg');
-    await person.devtools('Network.enable', {});
-    const connection = (offline: boolean) =>
-      person.devtools('Network.emulateNetworkConditions', {
-        offline,
-        latency: 0,
-        downloadThroughput: -1,
-        uploadThroughput: -1,
-      });
-    await connection(true);
+    await person.offline(true);
     await (await person.driver.findElement({ css: 'input[aria-label="Add before photos"]' })).sendKeys(slow);
     await person.seeText('1 on the way; kept on this device');
-    await connection(false);
+    await person.offline(false);
     await person.see('//img[contains(@alt,"kept.jpg")]');
     await person.saved();
   });

@@ -10,7 +10,7 @@ import { PhotoCard } from './Photos';
 /** The feeling: occasion, words for the mood, what the place must keep doing, the anchor, one splurge. */
 export function Feeling() {
   const { rows, run } = useProject();
-  const queue = usePhotoQueue();
+  const queue = usePhotoQueue('anchor');
   const { project } = rows;
   const { brief } = project;
   const set = (values: Partial<Brief>) =>
@@ -86,7 +86,7 @@ export function Feeling() {
               label="Add a photo of the anchor"
               hint=""
               busy={queue.waiting > 0}
-              onFiles={(files) => void queue.add(files.slice(0, 1), 'anchor')}
+              onFiles={(files) => void queue.add(files.slice(0, 1))}
             />
             <Refused refused={queue.refused} onForget={queue.forget} />
           </>

@@ -23,9 +23,9 @@ export function PhotoCard(props: { photo: PhotoRow; alt: string; children?: Reac
 /** Before photos: reminded of until there is one, or until they are waived. */
 export function BeforePhotos() {
   const { rows, run } = useProject();
-  const queue = usePhotoQueue();
-  const { project } = rows;
   const kind: PhotoKind = 'before';
+  const queue = usePhotoQueue(kind);
+  const { project } = rows;
   const photos = rows.photos.filter((photo) => photo.kind === kind).sort((a, b) => a.atMs - b.atMs);
   const setWanted = (beforePhoto: 'wanted' | 'waived') =>
     run('editProject', { id: project.id, values: { brief: { ...project.brief, beforePhoto } } });
@@ -41,7 +41,7 @@ export function BeforePhotos() {
         label="Add before photos"
         hint="drop them here, paste them, or take them with the phone’s camera"
         busy={queue.waiting > 0}
-        onFiles={(files) => void queue.add(files, kind)}
+        onFiles={(files) => void queue.add(files)}
       />
       {queue.waiting > 0 && (
         <p role="status" className="muted small">
@@ -82,7 +82,7 @@ export function BeforePhotos() {
 /** Inspirations: the picture, where it was seen, what is taken from it. */
 export function Inspirations() {
   const { rows, run } = useProject();
-  const queue = usePhotoQueue();
+  const queue = usePhotoQueue('inspiration');
   const photos = new Map(rows.photos.map((photo) => [photo.id, photo]));
   return (
     <section className={styles.sheet} aria-label="Inspirations">
@@ -91,7 +91,7 @@ export function Inspirations() {
         label="Add inspirations"
         hint="pictures of what you like; say what you take from each"
         busy={queue.waiting > 0}
-        onFiles={(files) => void queue.add(files, 'inspiration')}
+        onFiles={(files) => void queue.add(files)}
       />
       <Refused refused={queue.refused} onForget={queue.forget} />
       {rows.inspirations.length === 0 && <p className="muted small">Nothing noted yet.</p>}

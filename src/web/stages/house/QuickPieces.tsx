@@ -16,7 +16,7 @@ export function QuickPieces(props: { onAdded: (id: string) => void }) {
   const lines = line.split('\n').filter((entry) => entry.trim() !== '');
   const [first = ''] = lines;
   const understood = first === '' ? null : newPiece('', first, around);
-  const queue = usePhotoSender<'piece'>('photos:house', (entry) => {
+  const queue = usePhotoSender<'piece'>('house', 'piece', (entry) => {
     const id = crypto.randomUUID();
     const add = (colors: { color: typeof blank.color; accent: typeof blank.accent }) =>
       run('addPieces', { pieces: [{ ...blank, ...colors, id, photoId: entry.id }] });
@@ -74,7 +74,7 @@ export function QuickPieces(props: { onAdded: (id: string) => void }) {
         label="Photograph pieces"
         hint="ten in a row is fine: sort them out later"
         busy={queue.waiting > 0}
-        onFiles={(files) => void queue.add(files, 'piece')}
+        onFiles={(files) => void queue.add(files)}
       />
       {queue.waiting > 0 && (
         <p role="status" className="muted small">
