@@ -18,6 +18,7 @@ import { rowProblems } from '../formats/project/read';
 import { stated } from '../kernel/price';
 import type { TableName } from '../model/entities';
 import { tableNames } from '../model/entities';
+import { MOST_AMOUNT, MOST_UNIT_COST } from '../model/entities/supply';
 import type { LedgerRow, ProjectRows, Row } from '../model/rows';
 import { computePlan } from '../plan/computePlan';
 import { newSpot } from '../plan/newRows';
@@ -165,6 +166,37 @@ describe('buying', () => {
     expect(computePlan(twice, AS_OF).purse.money.spent).toBe(5400);
     // Bought paint is stash: the plan plans no can any more.
     expect(computePlan(twice, AS_OF).supplies.find((line) => line.key.startsWith('chalk'))?.cash.likely).toBe(0);
+  });
+
+  it('beside stock of unknown cost keeps its worth: a unit costs what was paid for one', () => {
+    const base = small();
+    const there = base.supplies.map((row) => ({
+      ...row,
+      stash: { state: 'about' as const, amount: 946 },
+      unitCostMillionths: null,
+    }));
+    const bought = following({ ...base, supplies: there }, 'buySupply', {
+      supply: there[0],
+      amount: 946,
+      paid: 2400,
+      ledgerId: uuid(40),
+      atMs: 1,
+    });
+    expect(bought.supplies[0]?.stash).toEqual({ state: 'exact', amount: 1892 });
+    expect((bought.supplies[0]?.unitCostMillionths ?? 0) / 1e6).toBeCloseTo(2400 / 946, 5);
+  });
+
+  it('never writes what a file may not say: too much is refused with what is there, a unit has its dearest price', () => {
+    const [can] = small().supplies;
+    const purchase = { supply: can, amount: MOST_AMOUNT - 1, paid: 0, ledgerId: uuid(40), atMs: 1 };
+    const full = following(small(), 'buySupply', purchase);
+    expect(refusal(full, 'buySupply', { ...purchase, amount: 2, ledgerId: uuid(41) })).toMatchObject({
+      field: 'amount',
+      value: 2,
+      accepted: `so much that there are at most ${MOST_AMOUNT} then`,
+    });
+    const drop = { ...purchase, amount: 0.001, paid: 900_000_000 };
+    expect(following(small(), 'buySupply', drop).supplies[0]?.unitCostMillionths).toBe(MOST_UNIT_COST);
   });
 });
 

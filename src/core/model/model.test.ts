@@ -9,6 +9,7 @@ import { travelling } from './derive/travel';
 import { allEntities, type ChangedTable, entityOf, isTable, rowEntities, tableNames } from './entities';
 import { defineEntity } from './entity';
 import { isKeepable, line, number, paragraph, refersTo, wholeNumber } from './fields';
+import { priceSchema } from './values/price';
 
 const tables = allEntities.map((entity) => entity.table);
 
@@ -150,6 +151,24 @@ describe('texts', () => {
   });
   it('keep whole characters of any script', () => {
     for (const text of ['🪑 stool', '椅子', 'Ω', 'é']) expect(line(0, 40).parse(text)).toBe(text);
+  });
+});
+
+describe('a price', () => {
+  it.each([
+    [{ state: 'stated', low: 900, high: 1200 }, true],
+    [{ state: 'stated', low: 900, high: 900 }, true],
+    [{ state: 'stated', low: 1200, high: 900 }, false],
+    [{ state: 'estimated', low: 900, likely: 1000, high: 1200 }, true],
+    [{ state: 'estimated', low: 900, likely: 1300, high: 1200 }, false],
+    [{ state: 'estimated', low: 900, likely: 800, high: 1200 }, false],
+    [{ state: 'stated', low: -1, high: 900 }, false],
+    [{ state: 'stated', low: 9.5, high: 10 }, false],
+    [{ state: 'free' }, true],
+    [{ state: 'unknown' }, true],
+    [{ state: 'unknown', low: 1, high: 2 }, false],
+  ])('%j can be kept: %s', (price, good) => {
+    expect(priceSchema.safeParse(price).success).toBe(good);
   });
 });
 
