@@ -1,14 +1,13 @@
 import { describe, expect, it } from 'vitest';
-import { z } from 'zod';
 import { uuid } from '../fixtures/following';
+import { lots } from '../fixtures/lots';
 import { card, find, project, recipe, rows, slot, supply } from '../fixtures/projectRows';
 import { sampleRow } from '../fixtures/sampleRow';
 import { columnsOf } from './derive/columns';
 import { nestedReferenceFields, referenceFields, referencesOf, withReferences, writeOrder } from './derive/references';
 import { travelling } from './derive/travel';
 import { allEntities, type ChangedTable, entityOf, isTable, rowEntities, tableNames } from './entities';
-import { defineEntity } from './entity';
-import { isKeepable, line, number, paragraph, refersTo, wholeNumber } from './fields';
+import { isKeepable, line, paragraph } from './fields';
 import { priceSchema } from './values/price';
 
 const tables = allEntities.map((entity) => entity.table);
@@ -86,37 +85,18 @@ describe('the tables together', () => {
 });
 
 describe('a table that is added', () => {
-  const lot = defineEntity(
-    {
-      table: 'lots',
-      name: 'lot',
-      noun: 'lot',
-      owner: 'project',
-      travels: 'always',
-      unique: [['code']],
-      fields: {
-        code: line(1, 20),
-        story: paragraph(0, 100),
-        pieces: wholeNumber(1, 9),
-        weightKg: number(0, 99).nullable(),
-        sightings: z.array(refersTo('sightings')),
-        spotId: refersTo('spots').nullable(),
-      },
-    },
-    (row) => (row.pieces > 3 && row.weightKg === null ? { field: 'weightKg', accepted: 'a weight' } : null),
-  );
-
   it('has its columns, its references and its rules from the one definition', () => {
-    expect(columnsOf(lot)).toEqual([
+    expect(columnsOf(lots)).toEqual([
       { field: 'code', type: 'text', nullable: false },
       { field: 'story', type: 'text', nullable: false },
       { field: 'pieces', type: 'int', nullable: false },
       { field: 'weightKg', type: 'double', nullable: true },
+      { field: 'color', type: 'lab', nullable: true },
       { field: 'sightings', type: 'json', nullable: false },
       { field: 'spotId', type: 'uuid', nullable: true },
     ]);
-    expect(referenceFields(lot)).toEqual([{ field: 'spotId', table: 'spots' }]);
-    expect(nestedReferenceFields(lot)).toEqual([{ field: 'sightings', tables: new Set(['sightings']) }]);
+    expect(referenceFields(lots)).toEqual([{ field: 'spotId', table: 'spots' }]);
+    expect(nestedReferenceFields(lots)).toEqual([{ field: 'sightings', tables: new Set(['sightings']) }]);
     const row = {
       id: uuid(1),
       version: 1,
@@ -124,14 +104,15 @@ describe('a table that is added', () => {
       story: '',
       pieces: 4,
       weightKg: null,
+      color: null,
       sightings: [],
       spotId: null,
     };
-    const read = lot.row.safeParse(row);
+    const read = lots.row.safeParse(row);
     expect(read.error?.issues.map((issue) => [issue.path.join('.'), issue.message])).toEqual([
       ['weightKg', 'a weight'],
     ]);
-    expect(lot.row.safeParse({ ...row, weightKg: 2 }).success).toBe(true);
+    expect(lots.row.safeParse({ ...row, weightKg: 2 }).success).toBe(true);
   });
 });
 

@@ -17,7 +17,8 @@ const moment: EntitySchemaColumnOptions = { type: 'timestamptz', default: () => 
 /** Short, stable names for constraints, well under PostgreSQL's 63 characters. */
 const foreignKeyName = (table: string, column: string) => `fk_${table}_${column}`;
 
-function entityOf(spec: TableSpec): EntitySchema<Record<string, unknown>> {
+/** The table of a spec as the schema builder wants it. */
+export function schemaOf(spec: TableSpec): EntitySchema<Record<string, unknown>> {
   const project = spec.owner === 'project';
   return new EntitySchema<Record<string, unknown>>({
     name: spec.name,
@@ -163,5 +164,5 @@ export const photoBytesEntity = new EntitySchema<Record<string, unknown>>({
   ],
 });
 
-export const rowEntities = new Map(tableSpecs.map((spec) => [spec.name, entityOf(spec)]));
+export const rowEntities = new Map(tableSpecs.map((spec) => [spec.name, schemaOf(spec)]));
 export const allEntities = [studioEntity, actEntity, requestKeyEntity, photoBytesEntity, ...rowEntities.values()];

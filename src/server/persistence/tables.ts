@@ -55,7 +55,8 @@ function physical(field: string, type: FieldType, nullable: boolean): PhysicalCo
   }
 }
 
-function specFor(entity: Entity<ChangedTable>): TableSpec {
+/** How the database keeps an entity. */
+export function specFor(entity: Entity<ChangedTable>): TableSpec {
   const columns = columnsOf(entity).map(({ field, type, nullable }) => ({
     field,
     type,

@@ -1,0 +1,104 @@
+import { randomUUID } from 'node:crypto';
+import { DataSource } from 'typeorm';
+import { afterAll, beforeAll, describe, expect, it } from 'vitest';
+import { lots } from '../../core/fixtures/lots';
+import { sampleRow } from '../../core/fixtures/sampleRow';
+import { type ChangedTable, type Entity, entityOf, tableNames } from '../../core/model/entities';
+import { attic, freshDatabase, type TestStudio, testStudio } from '../test/studio';
+import { allEntities, schemaOf } from './entities';
+import { physicalColumns, rowJsonSql, specFor, specOf, toColumns } from './tables';
+
+let own: Awaited<ReturnType<typeof freshDatabase>>;
+let studio: TestStudio;
+beforeAll(async () => {
+  own = await freshDatabase();
+  studio = await testStudio(own.database);
+});
+afterAll(() => own.drop());
+
+describe('a table that is added to the model', () => {
+  const spec = specFor(lots as unknown as Entity<ChangedTable>);
+  let source: DataSource;
+  let place: { projectId: string; spotId: string };
+  beforeAll(async () => {
+    place = await attic(studio);
+    source = new DataSource({ type: 'postgres', url: own.url, entities: [...allEntities, schemaOf(spec)] });
+    await source.initialize();
+  });
+  afterAll(() => source.destroy());
+
+  const keep = async (row: Record<string, unknown>) => {
+    const columns = toColumns(spec, row);
+    const names = Object.keys(columns);
+    const values = Object.values(columns).map((value) => (Array.isArray(value) ? JSON.stringify(value) : value));
+    await source.query(
+      `insert into "lot" (studio_id, id, project_id, ${names.map((name) => `"${name}"`).join(', ')})
+       values ($1, $2, $3, ${names.map((_, n) => `$${n + 4}`).join(', ')})`,
+      [studio.studioId, row.id, place.projectId, ...values],
+    );
+  };
+  const lot = (change: Record<string, unknown> = {}) => ({
+    id: randomUUID(),
+    version: 1,
+    code: `lot ${randomUUID().slice(0, 8)}`,
+    story: 'two\nlines',
+    pieces: 3,
+    weightKg: 2.5,
+    color: { L: 40, a: -12.5, b: 3 },
+    sightings: [randomUUID()],
+    spotId: place.spotId,
+    ...change,
+  });
+
+  it('wants just its own table, which the test for drift would write down for a migration', async () => {
+    const { upQueries } = await source.driver.createSchemaBuilder().log();
+    const wanted = upQueries.map(({ query }) => query);
+    expect(wanted.every((query) => query.includes('"lot"'))).toBe(true);
+    expect(wanted[0]).toMatch(/^CREATE TABLE "lot" \(.*"weight_kg" double precision,.*"sightings" jsonb NOT NULL/);
+    for (const { query } of upQueries) await source.query(query);
+    expect((await source.driver.createSchemaBuilder().log()).upQueries).toEqual([]);
+  });
+
+  it('keeps rows as its own schema has them', async () => {
+    for (const row of [lot(), lot({ weightKg: null, color: null, spotId: null, sightings: [] })]) {
+      expect(lots.row.safeParse(row).success).toBe(true);
+      await keep(row);
+      const [found] = await source.query(`select ${rowJsonSql(spec, 't')} as row from "lot" t where t.id = $1`, [
+        row.id,
+      ]);
+      expect(found.row).toEqual(row);
+    }
+  });
+
+  it('is guarded by the database: no spot that is not there, no code twice', async () => {
+    await expect(keep(lot({ spotId: randomUUID() }))).rejects.toThrow(/fk_lot_spot_id/);
+    const row = lot();
+    await keep(row);
+    await expect(keep(lot({ code: row.code }))).rejects.toThrow(/uq_lot_project_id_code/);
+  });
+});
+
+describe('every table of the model', () => {
+  it.each([...tableNames])('%s: a row goes into its columns and comes out of them', async (table) => {
+    const spec = specOf(table);
+    const columns = physicalColumns(spec);
+    for (const filled of [false, true]) {
+      const row = sampleRow(table, filled);
+      const kept = toColumns(spec, row);
+      // The same columns as the table has, read back by the very expression that snapshots use.
+      expect(Object.keys(kept).sort()).toEqual(columns.map(({ column }) => column).sort());
+      const types = { int: 'int', bigint: 'bigint', double: 'double precision', json: 'jsonb' } as const;
+      const typed = columns.map(({ column, type }) => `"${column}" ${type in types ? types[type as 'int'] : type}`);
+      const [found] = await own.database.source.query(
+        `select ${rowJsonSql(spec, 'r')} as row from jsonb_to_recordset($1::jsonb) as r(id uuid, version int, ${typed.join(', ')})`,
+        [JSON.stringify([{ id: row.id, version: 1, ...kept }])],
+      );
+      expect(entityOf(table).row.safeParse(found.row).error?.issues ?? []).toEqual([]);
+      expect(found.row).toEqual(row);
+    }
+  });
+
+  it('a field that it does not have is a fault of the caller, not lost', () => {
+    expect(() => toColumns(specOf('spots'), { nobody: 1 })).toThrow('spot has no field "nobody"');
+  });
+});
