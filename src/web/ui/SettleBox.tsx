@@ -18,16 +18,34 @@ const SAME_PRESS_MS = 1500;
 /** A finger does not move further between them, pixels. */
 const SAME_PLACE = 12;
 
-/** The press that settled something last, on any page. */
+/** The press that settled something last, on any page; null once anything else was pressed. */
 let lastPress: { button: string; x: number; y: number; at: number } | null = null;
 
+const isInPlace = ({ clientX, clientY }: MouseEvent): boolean =>
+  lastPress !== null && Math.hypot(lastPress.x - clientX, lastPress.y - clientY) <= SAME_PLACE;
+
+// Whoever presses elsewhere meanwhile, or another key, means the next press.
+document.addEventListener(
+  'pointerdown',
+  (event) => {
+    if (!isInPlace(event)) lastPress = null;
+  },
+  true,
+);
+document.addEventListener(
+  'keydown',
+  ({ key }) => {
+    if (key !== 'Enter' && key !== ' ') lastPress = null;
+  },
+  true,
+);
+
 /** Whether a press is only the last one again: on the same button, or in the same place after the page moved under it. */
-function isSamePress(button: string, { clientX: x, clientY: y, detail }: MouseEvent): boolean {
+function isSamePress(button: string, event: MouseEvent): boolean {
   const at = performance.now();
-  const last = lastPress;
-  const samePlace = last !== null && detail > 0 && Math.hypot(last.x - x, last.y - y) <= SAME_PLACE;
-  if (last !== null && at - last.at < SAME_PRESS_MS && (last.button === button || samePlace)) return true;
-  lastPress = { button, x, y, at };
+  const isSoon = lastPress !== null && at - lastPress.at < SAME_PRESS_MS;
+  if (isSoon && (lastPress?.button === button || (event.detail > 0 && isInPlace(event)))) return true;
+  lastPress = { button, x: event.clientX, y: event.clientY, at };
   return false;
 }
 
@@ -59,11 +77,7 @@ export function SettleBox(props: {
         currency={props.currency}
         nullable
         hint={props.proposed === null ? 'the price is not known yet' : undefined}
-        onCommit={(next) => {
-          // Another sum is another wish.
-          lastPress = null;
-          setTyped(next);
-        }}
+        onCommit={setTyped}
       />
       <Button type="primary" disabled={paid === null} onClick={(event) => settle('payment', event.nativeEvent)}>
         {paid === null ? 'Bought' : `Bought for ${formatMoney(paid, props.currency)}`}
