@@ -18,7 +18,7 @@ export type Workspace = ProjectRows | HouseRows;
 
 /** An insert of a typed row. */
 export function insert<T extends TableName>(table: T, row: Omit<RowOf<T>, 'version'>): RowChange {
-  return { table, op: 'insert', row: { ...row, version: 1 } as unknown as AnyRow };
+  return { table, op: 'insert', row: { ...row, version: 1 } as AnyRow };
 }
 
 /** An update of some fields of a typed row. */
@@ -52,8 +52,7 @@ export function rowsOf(rows: Workspace, table: TableName): readonly AnyRow[] {
 
 /** A row as it stands, or null when it is not there. */
 export function rowIn(rows: Workspace, table: ChangedTable, id: string): AnyRow | null {
-  if (table === 'project')
-    return isProject(rows) && rows.project.id === id ? (rows.project as unknown as AnyRow) : null;
+  if (table === 'project') return isProject(rows) && rows.project.id === id ? (rows.project as AnyRow) : null;
   return rowsOf(rows, table).find((row) => row.id === id) ?? null;
 }
 

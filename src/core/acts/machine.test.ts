@@ -2,11 +2,12 @@ import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { uuid } from '../fixtures/following';
 import { project } from '../fixtures/projectRows';
-import { throwAct } from '../fixtures/randomActs';
+import { throwAct, thrownKinds } from '../fixtures/randomActs';
 import { emptyProject } from '../model/emptyRows';
 import { tableNames } from '../model/entities';
 import type { ProjectRows } from '../model/rows';
 import { computePlan } from '../plan/computePlan';
+import { type ActKind, acts } from '.';
 import { type AnyRow, idOf, type RowChange, rowIn, rowsOf } from './changes';
 import { breachesOf } from './invariants';
 import { after, perform } from './perform';
@@ -148,5 +149,22 @@ describe('any acts, one after the other', () => {
     );
     // Both happen, so neither half of the test is idle.
     expect(Math.min(refusals, undone)).toBeGreaterThan(5);
+  });
+});
+
+describe('the acts that are thrown', () => {
+  it('are all but these: a new act is thrown too, or named here', () => {
+    const others = acts.ids.filter((kind) => !thrownKinds.has(kind as ActKind));
+    expect(others.sort()).toEqual(
+      [
+        // Begin and end a project, or take an act back: the machines do these themselves.
+        ...['createProject', 'removeProject', 'undo'],
+        // Only in tests of their own so far.
+        ...['acknowledge', 'coverFind', 'editOffer', 'editOption', 'keepRecipe', 'forgetRecipe'],
+        ...['addSlots', 'arrangeSlots', 'savePattern', 'removePattern'],
+        ...['addPhoto', 'removePhoto', 'addInspiration', 'editInspiration', 'removeInspiration'],
+        ...['editGap', 'giveBack', 'removePrice', 'removeSearch'],
+      ].sort(),
+    );
   });
 });

@@ -71,11 +71,7 @@ class RowBook {
     const known = this.tables.get(table);
     if (known) return known;
     const list =
-      table === 'project'
-        ? isProject(this.rows)
-          ? [this.rows.project as unknown as AnyRow]
-          : []
-        : rowsOf(this.rows, table);
+      table === 'project' ? (isProject(this.rows) ? [this.rows.project as AnyRow] : []) : rowsOf(this.rows, table);
     const made = new Map<string, AnyRow | null>(
       list.map((row) => [row.id, this.buried.has(`${table}:${row.id}`) ? null : row]),
     );

@@ -24,6 +24,9 @@ const uuid = () => z.uuid({ error: 'an id made by the device (UUID)' }).register
 export const id = uuid();
 export const version = z.int({ error: 'a version number' }).min(1, 'a version number from 1').max(2_000_000_000);
 
+/** How an id reads wherever it stands in a text: for JavaScript and for PostgreSQL alike. */
+export const UUID_PATTERN = '[0-9a-f]{8}-[0-9a-f]{4}-[0-9a-f]{4}-[0-9a-f]{4}-[0-9a-f]{12}';
+
 /** An id that points to a row of another table; the table is checked when the entities are put together. */
 export function refersTo(table: string) {
   return z.uuid({ error: 'an id made by the device (UUID)' }).register(fieldFacts, { column: 'uuid', refersTo: table });

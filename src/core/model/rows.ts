@@ -23,19 +23,11 @@ export type RecipeRow = RowOf<'recipes'>;
 export type ColorCardRow = RowOf<'colorCards'>;
 export type SupplyRow = RowOf<'supplies'>;
 export type PackRow = RowOf<'packs'>;
-export type ToolRow = RowOf<'tools'>;
 export type LedgerRow = RowOf<'ledger'>;
 export type OverrideRow = RowOf<'overrides'>;
-export type AcknowledgmentRow = RowOf<'acknowledgments'>;
 export type PhotoRow = RowOf<'photos'>;
-export type InspirationRow = RowOf<'inspirations'>;
-export type PatternRow = RowOf<'patterns'>;
 export type PieceRow = RowOf<'pieces'>;
 export type PriceNoteRow = RowOf<'priceNotes'>;
-export type GapRow = RowOf<'gaps'>;
-export type SearchRow = RowOf<'searches'>;
-export type SupplyUseRow = RowOf<'supplyUses'>;
-export type StudioRecipeRow = RowOf<'studioRecipes'>;
 
 /** Rows of the studio that all its projects share. */
 export type HouseRows = { [T in HouseTable]: RowOf<T>[] };

@@ -55,9 +55,3 @@ export function coatingOfLayer(body: RecipeBody, layerId: string): string | null
   if (chosen) return chosen.coatingId;
   return /^(?:primer|topcoat):([^@]+)/.exec(layerId)?.[1] ?? null;
 }
-
-/** The color cards that a recipe refers to: of its layers and of its tinted primers. */
-export function cardsOfRecipe(body: RecipeBody): string[] {
-  const cards = [...body.layers.map((layer) => layer.colorCardId), ...Object.values(body.primerTints)];
-  return [...new Set(cards.filter((card) => card !== null))];
-}

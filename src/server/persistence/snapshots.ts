@@ -1,4 +1,5 @@
 import { presentRows } from '@core/formats/project/presentRows';
+import { UUID_PATTERN } from '@core/model/fields';
 import type { HouseRows, ProjectRows, SlotRow, StoredRows } from '@core/model/rows';
 import type { Transaction } from './scope';
 import { pointersInto, rowJsonSql, specOf, type TableSpec, tableSpecs } from './tables';
@@ -7,14 +8,12 @@ import { pointersInto, rowJsonSql, specOf, type TableSpec, tableSpecs } from './
 const listSql = (spec: TableSpec, where: string) =>
   `'${spec.table}', (select coalesce(json_agg(${rowJsonSql(spec, 't')} order by t.created_at, t.id), '[]'::json) from "${spec.name}" t where ${where})`;
 
-const UUID_SQL = '[0-9a-f]{8}-[0-9a-f]{4}-[0-9a-f]{4}-[0-9a-f]{4}-[0-9a-f]{12}';
-
 /** A row counts for a project while one of the project's live rows points to it. */
 function linkedSql(spec: TableSpec): string {
   const ways = pointersInto(spec.table)
     .filter((pointer) => pointer.spec.owner === 'project')
     .map(({ spec: from, column, nested }) => {
-      const ids = nested ? `(regexp_matches(x."${column}"::text, '${UUID_SQL}', 'g'))[1]::uuid` : `x."${column}"`;
+      const ids = nested ? `(regexp_matches(x."${column}"::text, '${UUID_PATTERN}', 'g'))[1]::uuid` : `x."${column}"`;
       return `t.id in (select ${ids} from "${from.name}" x where x.studio_id = p.studio_id and x.project_id = p.id and x.deleted_at is null)`;
     });
   return ways.length === 0 ? 'false' : `(${ways.join(' or ')})`;

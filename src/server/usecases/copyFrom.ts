@@ -57,7 +57,7 @@ export async function copyFrom(
     version: 1,
   });
   for (const photo of file.photos) await copyPhotoBytes(transaction, photo.id, ids.get(photo.id) ?? photo.id);
-  const project = copied('project', file.project as unknown as AnyRow);
+  const project = copied('project', file.project as AnyRow);
   const written: Record<string, AnyRow[]> = {};
   for (const table of writeOrder()) {
     const rows =

@@ -13,6 +13,7 @@ import {
 } from '@core/formats/house/planImport';
 import { readTable } from '@core/formats/table/readTable';
 import { rowSchema } from '@core/model/entities';
+import { UUID_PATTERN } from '@core/model/fields';
 import { recordAct } from '../persistence/acts';
 import type { Database } from '../persistence/database';
 import { buriedPieces, piecePrints } from '../persistence/pieces';
@@ -30,7 +31,7 @@ const MANY = 1000;
 /** Lines of a preview that are sent; the counts are of all. */
 const SHOWN_LINES = 2000;
 
-const uuid = /^[0-9a-f]{8}-[0-9a-f]{4}-[0-9a-f]{4}-[0-9a-f]{4}-[0-9a-f]{12}$/i;
+const uuid = new RegExp(`^${UUID_PATTERN}$`, 'i');
 
 async function planOf(transaction: Transaction, wish: HouseImportWish, around: Surroundings): Promise<ImportPlan> {
   const table = readTable(wish.text);

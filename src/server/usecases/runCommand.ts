@@ -7,6 +7,7 @@ import { type Outcome, perform } from '@core/acts/perform';
 import type { KeptChange } from '@core/acts/undoChanges';
 import { emptyProject } from '@core/model/emptyRows';
 import { allEntities, isHouseTable, isTable } from '@core/model/entities';
+import { UUID_PATTERN } from '@core/model/fields';
 import type { ProjectRows } from '@core/model/rows';
 import { recordAct } from '../persistence/acts';
 import type { Database } from '../persistence/database';
@@ -195,7 +196,7 @@ async function isStillSo(transaction: Transaction, rows: Workspace, changes: rea
   });
 }
 
-const UUID = /[0-9a-f]{8}-[0-9a-f]{4}-[0-9a-f]{4}-[0-9a-f]{4}-[0-9a-f]{12}/gi;
+const UUID = new RegExp(UUID_PATTERN, 'gi');
 
 /** Ids that a payload speaks of; rows of the house among them are brought along, since a project holds only its own. */
 function mentionedIds(payload: unknown): string[] {

@@ -83,8 +83,8 @@ async function changesFor(
     );
     if (Object.keys(values).length > 0) changes.push({ table, op: 'update', id: before.id, values });
   };
-  const present = rows.project as unknown as AnyRow;
-  edit('project', present, withWhatIsKnown('project', file.project as unknown as AnyRow, present, rows));
+  const present = rows.project as AnyRow;
+  edit('project', present, withWhatIsKnown('project', file.project as AnyRow, present, rows));
   const order = writeOrder().filter((table): table is TableName => table !== 'project');
   // What goes goes first, from what points to what is pointed to.
   const paid = new Set(rows.ledger.map((line) => line.subject.id));

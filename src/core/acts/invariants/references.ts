@@ -68,5 +68,5 @@ function tablesOf(rows: Workspace): [ChangedTable, readonly AnyRow[]][] {
   const lists = rowEntities
     .filter((entity) => entity.table in rows)
     .map(({ table }): [ChangedTable, readonly AnyRow[]] => [table, rowsOf(rows, table)]);
-  return isProject(rows) ? [['project', [rows.project as unknown as AnyRow]], ...lists] : lists;
+  return isProject(rows) ? [['project', [rows.project as AnyRow]], ...lists] : lists;
 }

@@ -1,8 +1,8 @@
 import type { Problem } from '../../acts/act';
-import type { AnyRow } from '../../acts/changes';
+import { rowsOf } from '../../acts/changes';
 import { breachesOf } from '../../acts/invariants';
 import { problemsOfSchema } from '../../acts/problems';
-import { rowEntities } from '../../model/entities';
+import { type ChangedTable, rowEntities } from '../../model/entities';
 import { withFinds } from '../../model/finds';
 import type { ProjectRows } from '../../model/rows';
 import {
@@ -109,13 +109,12 @@ export async function readProjectFileInParts(input: unknown, pause: () => Promis
 /** What keeps a project's rows from being read: each problem with its place in the file. */
 export function rowProblems(rows: ProjectRows): Problem[] {
   const places = new Map<string, string>();
-  const placeOf = (table: string, id: string): string => {
+  const placeOf = (table: ChangedTable, id: string): string => {
     const key = `${table}:${id}`;
     const known = places.get(key);
     if (known !== undefined) return known;
     if (table === 'project') return 'project';
-    const list = (rows as unknown as Record<string, readonly AnyRow[]>)[table] ?? [];
-    list.forEach((row, index) => {
+    rowsOf(rows, table).forEach((row, index) => {
       places.set(`${table}:${row.id}`, `${table}.${index}`);
     });
     return places.get(key) ?? table;

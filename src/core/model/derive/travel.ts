@@ -38,7 +38,7 @@ export function travelling(rows: StoredRows): StoredRows {
         if (target) take(target.table, target.row);
       }
   };
-  take('project', rows.project as unknown as AnyRow);
+  take('project', rows.project as AnyRow);
   for (const { table, travels } of rowEntities)
     if (travels === 'always') for (const row of tables[table] ?? []) take(table, row);
   follow();
@@ -57,7 +57,7 @@ export function travelling(rows: StoredRows): StoredRows {
     table,
     (tables[table] ?? []).filter((row) => taken.get(table)?.has(row.id)).map((row) => without(table, row)),
   ]);
-  return { ...Object.fromEntries(lists), project: without('project', rows.project as unknown as AnyRow) } as StoredRows;
+  return { ...Object.fromEntries(lists), project: without('project', rows.project as AnyRow) } as StoredRows;
 }
 
 const count = (taken: ReadonlyMap<string, ReadonlySet<string>>) =>
