@@ -11,6 +11,10 @@ export const errorCodes = {
   'command.refused': { status: 422, sentence: 'This cannot be done as things stand.' },
   'undo.builtOn': { status: 409, sentence: 'Something else builds on that by now.' },
   'file.unreadable': { status: 422, sentence: 'This is not a project file that can be read.' },
+  'file.notReadBack': {
+    status: 409,
+    sentence: 'Something in this project could not be read from its file again. Nothing is lost; the places are named.',
+  },
   'file.newer': { status: 422, sentence: 'This file was written by a newer Euporia.' },
   'database.gone': {
     status: 503,

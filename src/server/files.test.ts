@@ -150,6 +150,20 @@ describe('an older file over its own project', () => {
   });
 });
 
+describe('a file that could not be read again', () => {
+  it('is not sent: the place is named, and the project stays as it is', async () => {
+    const { projectId, slotId } = await attic(studio);
+    expect((await studio.send('GET', `/api/projects/${projectId}/file`)).status).toBe(200);
+    // Nothing that the app does writes this; somebody at the database did.
+    await own.database.source.query('update "slot" set quantity = -3 where id = $1', [slotId]);
+    const refused = await studio.send('GET', `/api/projects/${projectId}/file`);
+    expect(refused.status).toBe(409);
+    expect(refused.json.code).toBe('file.notReadBack');
+    expect(refused.json.fields).toMatchObject([{ field: 'slots.0.quantity', value: -3 }]);
+    expect((await studio.send('GET', `/api/projects/${projectId}/snapshot`)).status).toBe(200);
+  });
+});
+
 describe('the same wish sent again', () => {
   it('an import makes one project, one after the other or at once', async () => {
     const { projectId } = await painted();

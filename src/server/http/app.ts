@@ -3,7 +3,6 @@ import { join } from 'node:path';
 import { errorCodes } from '@contract/errors';
 import type { HouseImportProgress } from '@contract/house';
 import { problemsOfSchema } from '@core/acts/problems';
-import { writeProjectFile } from '@core/formats/project/write';
 import { serveStatic } from '@hono/node-server/serve-static';
 import { OpenAPIHono } from '@hono/zod-openapi';
 import { compress } from 'hono/compress';
@@ -12,10 +11,12 @@ import { stream } from 'hono/streaming';
 import type { Database } from '../persistence/database';
 import { photoSize, readPhoto, storePhoto } from '../persistence/photoBytes';
 import { reading, type StudioScope, studioScope } from '../persistence/scope';
-import { houseTag, houseText, projectList, projectRows, snapshotTag, snapshotText } from '../persistence/snapshots';
+import { houseTag, houseText, projectList, snapshotTag, snapshotText } from '../persistence/snapshots';
 import { isAlive } from '../persistence/studios';
 import { acceptPhoto } from '../usecases/acceptPhoto';
+import { Refusal } from '../usecases/answer';
 import { copyProject } from '../usecases/copyProject';
+import { exportProject } from '../usecases/exportProject';
 import { findRisers, houseFile, housePanels, rankForSlot, searchPieces } from '../usecases/house';
 import { importHouse, previewHouseImport } from '../usecases/importHouse';
 import { importProject } from '../usecases/importProject';
@@ -81,6 +82,7 @@ export function createApp(settings: AppSettings) {
   app.onError((error, context) => {
     const trouble = troubleOf(error);
     if (trouble) return errorAnswer(context, trouble);
+    if (error instanceof Refusal) return context.json(error.answer.body as never, error.answer.status as 409);
     if (error instanceof HTTPException && error.status === 400)
       return errorAnswer(context, 'request.malformed', {
         fields: [{ field: '(all)', value: null, accepted: 'well-formed JSON' }],
@@ -117,11 +119,10 @@ export function createApp(settings: AppSettings) {
 
   app.openapi(exportFile, async (context) => {
     const { projectId } = context.req.valid('param');
-    const rows = await projectRows(reading(database, actor(context.req.header('x-device'))), projectId);
-    if (!rows) return errorAnswer(context, 'notFound') as never;
-    const file = writeProjectFile(rows, new Date(around.nowMs()).toISOString(), settings.studioId);
+    const file = await exportProject(reading(database, actor(context.req.header('x-device'))), projectId, around);
+    if (!file) return errorAnswer(context, 'notFound') as never;
     const name =
-      rows.project.name
+      file.project.name
         .replace(/[^\p{L}\p{N}]+/gu, '-')
         .replace(/^-|-$/g, '')
         .toLowerCase() || 'project';
