@@ -1,9 +1,10 @@
 import type { Amount } from '@core/kernel/amount';
 import type { Finding } from '@core/kernel/finding';
-import { CORE_VERSION, FIGURES_VERSION, type Plan } from '@core/plan/computePlan';
-import { nameOfOption } from '@core/plan/explainOption';
-import type { Minutes } from '@core/plan/footprint';
+import type { Minutes } from '@core/kernel/minutes';
+import type { Plan } from '@core/plan/computePlan';
+import { nameOfOption } from '@core/plan/nameOfOption';
 import { sentenceFor } from '@core/plan/sentences';
+import { CORE_VERSION, FIGURES_VERSION } from '@core/plan/version';
 
 const round = (value: number, digits: number): number => Math.round(value * 10 ** digits) / 10 ** digits;
 const iso = (ms: number) => new Date(Math.round(ms)).toISOString();
@@ -57,7 +58,7 @@ export function planReport(plan: Plan, asOf: string) {
       options: options.map((option) => ({
         id: option.option.id,
         kind: option.option.kind,
-        name: nameOfOption(option),
+        name: nameOfOption(option.model),
         recipe: option.option.recipeId,
         chosen: option.chosen,
         refused: option.refused,

@@ -388,8 +388,8 @@ describe('one recipe for several finds', () => {
     const [first, second] = [OPTION, uuid(73)].map((id) =>
       plan.slots.flatMap((entry) => entry.options).find((entry) => entry.option.id === id),
     );
-    expect(second?.footprint.recipe).toBe(first?.footprint.recipe);
-    expect([...(second?.footprint.needs.keys() ?? [])]).toContain(`chalk|${CARD}|matt`);
+    expect(second?.model.recipe).toBe(first?.model.recipe);
+    expect(second?.model.draws.map((draw) => draw.key)).toContain(`chalk|${CARD}|matt`);
   });
   it('refuses what is not there, or a body that leaves the find out', () => {
     const start = withStray();

@@ -22,15 +22,24 @@ export function addAmounts(a: Amount, b: Amount): Amount {
   return { low: a.low + b.low, likely: a.likely + b.likely, high: a.high + b.high, atLeast: a.atLeast || b.atLeast };
 }
 
+/**
+ * a − b with both at the same end of their prices. Where b grows more than a towards its high end, `low` is the larger:
+ * such differences can still be summed; {@link inOrder} is for showing them.
+ */
+export function differenceByEnds(a: Amount, b: Amount): Amount {
+  return { low: a.low - b.low, likely: a.likely - b.likely, high: a.high - b.high, atLeast: a.atLeast || b.atLeast };
+}
+
+/** The ends of a difference in order: the least of them low, the largest high. */
+export function inOrder(amount: Amount): Amount {
+  const { low, likely, high } = amount;
+  if (low <= likely && likely <= high) return amount;
+  return { ...amount, low: Math.min(low, likely, high), high: Math.max(low, likely, high) };
+}
+
 /** a − b with both at the same end of their prices; the ends are put in order afterwards. */
 export function subtractAmounts(a: Amount, b: Amount): Amount {
-  const ends = [a.low - b.low, a.likely - b.likely, a.high - b.high];
-  return {
-    low: Math.min(...ends),
-    likely: a.likely - b.likely,
-    high: Math.max(...ends),
-    atLeast: a.atLeast || b.atLeast,
-  };
+  return inOrder(differenceByEnds(a, b));
 }
 
 /** Every end passed through the same function of minor units (a tax, a factor with rounding). */

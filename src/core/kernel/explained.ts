@@ -1,3 +1,5 @@
+import { type Amount, inOrder } from './amount';
+import { fromMicro, toMicro } from './micro';
 import type { Source } from './source';
 
 export type Unit =
@@ -41,6 +43,10 @@ export interface Explained {
   atLeast?: boolean;
   source?: Source;
   note?: string;
+  /** Whether the value is the sum of the reasons that are in the same unit. */
+  adds?: true;
+  /** Told beside the reasons that add up, and not counted among them. */
+  aside?: true;
   assumption?: AssumptionRef;
   because: Explained[];
 }
@@ -53,4 +59,41 @@ export function explain(
   rest: Partial<Omit<Explained, 'label' | 'value' | 'unit'>> = {},
 ): Explained {
   return { label, value, unit, because: [], ...rest };
+}
+
+/**
+ * A figure that is the sum of its reasons: those in its own unit are added up, exactly; the others, and what is told
+ * aside, are not counted.
+ * @param rest may tell the range; the value itself is never given
+ */
+export function explainSum(
+  label: string,
+  unit: Exclude<Unit, 'text'>,
+  because: Explained[],
+  rest: Partial<Omit<Explained, 'label' | 'value' | 'unit' | 'because'>> = {},
+): Explained {
+  const inUnit = because.filter((line) => line.unit === unit && !line.aside).map((line) => Number(line.value));
+  // Money is whole already; minutes and amounts are whole in millionths.
+  const value =
+    unit === 'money'
+      ? inUnit.reduce((sum, one) => sum + one, 0)
+      : fromMicro(inUnit.reduce((sum, one) => sum + toMicro(one), 0));
+  return { label, value, unit, because, adds: true, ...rest };
+}
+
+/** A line of money with its range. */
+export function explainMoney(label: string, amount: Amount, rest: Partial<Explained> = {}): Explained {
+  const { low, high, atLeast } = inOrder(amount);
+  return explain(label, amount.likely, 'money', { low, high, atLeast, ...rest });
+}
+
+/** A sum of money with the range that was computed for it. */
+export function explainMoneySum(
+  label: string,
+  range: Amount,
+  because: Explained[],
+  rest: Partial<Omit<Explained, 'label' | 'value' | 'unit' | 'because'>> = {},
+): Explained {
+  const { low, high, atLeast } = inOrder(range);
+  return explainSum(label, 'money', because, { low, high, atLeast, ...rest });
 }

@@ -33,7 +33,7 @@ export interface ColorFamily {
 export function colorFamilies(plan: Plan): ColorFamily[] {
   const families = new Map<string, ColorFamily['uses']>();
   for (const recipe of plan.rows.recipes) {
-    const computed = plan.recipes.get(recipe.id);
+    const computed = plan.model.recipe(recipe.id);
     if (!computed || recipe.doneOn !== null) continue;
     const body = madeBody(plan.rows, recipe);
     for (const [key, amount] of needsOf(computed, body)) {
@@ -49,10 +49,10 @@ export function colorFamilies(plan: Plan): ColorFamily[] {
       const { kindId, colorCardId } = partsOfSupplyKey(supplyKey);
       const card = plan.rows.colorCards.find((candidate) => candidate.id === colorCardId);
       if (!card || !supplyKind(kindId)) return [];
-      const supply = plan.sums.book.get(supplyKey);
+      const supply = plan.model.supply(supplyKey);
       const need = uses.reduce((sum, use) => sum + use.amount, 0);
       const pieces = uses.reduce((sum, use) => sum + use.pieces, 0);
-      const purchase = plan.sums.book.purchase(supplyKey, need);
+      const purchase = plan.model.purchase(supplyKey, need);
       const amount = need / Math.max(1, pieces);
       return [
         {
@@ -67,7 +67,7 @@ export function colorFamilies(plan: Plan): ColorFamily[] {
           keepsMonths: openedLifeMonths(kindId),
           oneMore: {
             amount,
-            cash: subtractAmounts(plan.sums.book.purchase(supplyKey, need + amount).cash, purchase.cash),
+            cash: subtractAmounts(plan.model.purchase(supplyKey, need + amount).cash, purchase.cash),
           },
         },
       ];

@@ -164,10 +164,10 @@ describe('the price book', () => {
       computePlan(
         rows({ supplies: [paint], packs: [{ ...pack('k', 'p', 946, 1234), currency }] }),
         AS_OF,
-      ).sums.book.get('wallAcrylic|teal|matt');
-    expect(book('USD')).toMatchObject({ estimated: false });
-    expect(book('')).toMatchObject({ estimated: false });
-    expect(book('EUR').estimated).toBe(true);
+      ).model.supply('wallAcrylic|teal|matt');
+    expect(book('USD')).toMatchObject({ isEstimated: false });
+    expect(book('')).toMatchObject({ isEstimated: false });
+    expect(book('EUR').isEstimated).toBe(true);
   });
 
   it('gives a tool its price, and one that is worn out is bought anew', () => {
@@ -183,10 +183,10 @@ describe('the price book', () => {
       seenOn: '',
     };
     const tool = { id: 't', version: 1, toolId: 'brush', owned: true, wear: 'good' as const };
-    const good = computePlan(rows({ tools: [tool], priceNotes: [note] }), AS_OF).sums;
-    expect(good.ownsTool('brush')).toBe(true);
-    expect(good.toolCash('brush').likely).toBe(777);
-    const worn = computePlan(rows({ tools: [{ ...tool, wear: 'replace' }] }), AS_OF).sums;
-    expect(worn.ownsTool('brush')).toBe(false);
+    const good = computePlan(rows({ tools: [tool], priceNotes: [note] }), AS_OF).model;
+    expect(good.tool('brush').isOwned).toBe(true);
+    expect(good.tool('brush').price.likely).toBe(777);
+    const worn = computePlan(rows({ tools: [{ ...tool, wear: 'replace' }] }), AS_OF).model;
+    expect(worn.tool('brush').isOwned).toBe(false);
   });
 });

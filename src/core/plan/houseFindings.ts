@@ -1,17 +1,21 @@
 import type { Finding } from '../kernel/finding';
-import type { ProjectRows } from '../model/rows';
-import type { Footprint } from './footprint';
+import type { PieceRow } from '../model/rows';
+import type { OptionModel } from './model/optionModel';
 
 /**
  * What a borrowed piece of the house says against a way to fill a slot: nothing is altered before its owner was asked,
  * and it must not be due back before the look comes down.
  */
-export function houseFindings(footprint: Footprint, rows: ProjectRows): Finding[] {
-  const { option, recipe } = footprint;
-  const { revealDate, standsUntil } = rows.project;
+export function houseFindings(of: {
+  model: OptionModel;
+  pieces: readonly PieceRow[];
+  revealDate: string | null;
+  standsUntil: string | null;
+}): Finding[] {
+  const { option, recipe, finds } = of.model;
   const findings: Finding[] = [];
-  for (const find of footprint.finds) {
-    const piece = rows.pieces.find((row) => row.id === find.pieceId);
+  for (const find of finds) {
+    const piece = of.pieces.find((row) => row.id === find.pieceId);
     if (!piece || piece.borrowedFrom === '') continue;
     const where = { kind: 'option' as const, id: option.id };
     if (recipe && !piece.mayAlter)
@@ -21,7 +25,7 @@ export function houseFindings(footprint: Footprint, rows: ProjectRows): Finding[
         where,
         figures: { piece: piece.name, owner: piece.borrowedFrom },
       });
-    const needed = standsUntil ?? revealDate;
+    const needed = of.standsUntil ?? of.revealDate;
     if (piece.backBy !== null && needed !== null && piece.backBy < needed)
       findings.push({
         code: 'house.goesBack',

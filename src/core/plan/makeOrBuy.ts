@@ -1,4 +1,4 @@
-import type { Minutes } from './footprint';
+import type { Minutes } from '../kernel/minutes';
 
 /** Differences in hands-on time up to this many minutes are not priced; they are told in words. */
 export const SAME_TIME_MINUTES = 15;

@@ -1,5 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import { finishLeftBy } from '../catalog/substrates.data';
+import { needsOfPiece } from '../fixtures/demand';
 import { AS_OF, card, find, option, pack, recipe, rows, slot, supply } from '../fixtures/projectRows';
 import type { Explained } from '../kernel/explained';
 import type { ProjectRows } from '../model/rows';
@@ -8,7 +9,12 @@ import { readSurfaceTests, surfaceTests } from '../recipe/surfaceTests';
 import { surfaceTestIds } from '../state/surfaceTest';
 import { colorFamilies } from './colorFamilies';
 import { computePlan, type Plan } from './computePlan';
-import { explainArea, explainCoats, explainLayerAmount, explainRecipeNeed, explainStep } from './explainRecipe';
+import { madeBody } from './madeBody';
+import { explainArea } from './why/explainArea';
+import { explainCoats } from './why/explainCoats';
+import { explainLayerAmount } from './why/explainLayerAmount';
+import { explainRecipeNeed } from './why/explainNeed';
+import { explainStep } from './why/explainStep';
 import { sentenceCodes, sentenceFor } from './sentences';
 
 const teal = card('teal', 'Teal', '#2f5d62');
@@ -47,7 +53,8 @@ const line = (tree: Explained, label: string) => lines(tree).find((entry) => ent
 describe('why a recipe’s figures are what they are', () => {
   const plan = project();
   const made = plan.recipes.get('a');
-  if (!made) throw new Error('no recipe');
+  const row = plan.rows.recipes[0];
+  if (!made || !row) throw new Error('no recipe');
   const zone = made.zones.find((entry) => entry.zone.id === 'top');
   const layer = made.layers.find((entry) => entry.coating.id === 'chalk');
   const entry = zone && made.stacks.get(zone.key)?.find((candidate) => candidate.layerId === layer?.id);
@@ -86,9 +93,9 @@ describe('why a recipe’s figures are what they are', () => {
     }
   });
   it('a need is the sum of its zones, and sandpaper that of its steps', () => {
-    const needs = made.takes.get('stool')?.needs ?? new Map<string, number>();
+    const needs = needsOfPiece(made, 'stool');
     for (const [key, amount] of needs) {
-      const tree = explainRecipeNeed(plan, made, key, amount);
+      const tree = explainRecipeNeed(plan, made, madeBody(plan.rows, row), key);
       const sum = tree.because
         .filter((reason) => !reason.assumption)
         .reduce((total, reason) => total + Number(reason.value), 0);

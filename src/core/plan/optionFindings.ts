@@ -1,12 +1,14 @@
 import type { Finding } from '../kernel/finding';
-import type { FindRow, ProjectRows } from '../model/rows';
+import type { FindRow, PieceRow } from '../model/rows';
 import { cautionsFor } from '../safety/cautions';
 import type { SafetyFacts } from '../safety/facts';
+import type { Household } from '../state/brief';
 import { completeMeasures } from '../surface/furnitureTemplate';
 import { furnitureTemplates } from '../surface/templates';
 import { fitFindings } from './fitFindings';
-import type { Footprint } from './footprint';
 import { houseFindings } from './houseFindings';
+import type { OptionModel } from './model/optionModel';
+import type { PlanModel } from './model/planModel';
 import { placeFindings } from './placeFindings';
 
 /** A piece that nothing is done to, as cautions see it. */
@@ -29,14 +31,33 @@ function unplannedPiece(find: FindRow): NonNullable<SafetyFacts['piece']> {
   };
 }
 
-/** Findings of an option beyond its recipe's: size, refused kinds, unknown prices, dates. */
-export function optionFindings(footprint: Footprint, rows: ProjectRows): Finding[] {
-  const { option, slot } = footprint;
-  const findings: Finding[] = [...(footprint.recipe?.findings ?? [])];
-  for (const find of footprint.finds) {
+/** The findings of an option, taken over from an earlier plan while nothing that they speak of has changed. */
+export function findingsOfOption(plan: PlanModel, model: OptionModel): readonly Finding[] {
+  const { household, revealDate, standsUntil } = plan.rows.project;
+  return plan.memo.part(optionFindings, model.option.id, {
+    model,
+    household,
+    revealDate,
+    standsUntil,
+    pieces: model.finds.flatMap((find) => plan.piece(find.pieceId) ?? []),
+  });
+}
+
+/** Findings of an option, its recipe's and beyond them: size, refused kinds, unknown prices, the place, dates. */
+export function optionFindings(of: {
+  model: OptionModel;
+  household: Household;
+  revealDate: string | null;
+  standsUntil: string | null;
+  pieces: readonly PieceRow[];
+}): Finding[] {
+  const { model, household } = of;
+  const { option, slot } = model;
+  const findings: Finding[] = [...(model.recipe?.findings ?? [])];
+  for (const find of model.finds) {
     findings.push(...fitFindings(slot, option.id, find.templateId, find.measures));
-    if (!footprint.recipe) {
-      const facts = { steps: [], uses: new Set<never>(), foodSafeFinish: false, household: rows.project.household };
+    if (!model.recipe) {
+      const facts = { steps: [], uses: new Set<never>(), foodSafeFinish: false, household };
       for (const caution of cautionsFor({ ...facts, piece: unplannedPiece(find) }, option.id)) {
         findings.push({ ...caution, where: { kind: 'option', id: option.id } });
       }
@@ -49,7 +70,7 @@ export function optionFindings(footprint: Footprint, rows: ProjectRows): Finding
         figures: { piece: find.name },
       });
   }
-  for (const { offer } of footprint.offers) {
+  for (const { offer } of model.offers) {
     findings.push(...fitFindings(slot, option.id, offer.templateId, offer.measures));
     if (offer.price.state === 'unknown')
       findings.push({
@@ -59,13 +80,13 @@ export function optionFindings(footprint: Footprint, rows: ProjectRows): Finding
         figures: { piece: offer.name },
       });
   }
-  findings.push(...placeFindings(footprint, rows), ...houseFindings(footprint, rows));
-  if (footprint.capacity < slot.quantity) {
+  findings.push(...placeFindings(model, household), ...houseFindings(of));
+  if (model.capacity < slot.quantity) {
     findings.push({
       code: 'option.coversPart',
       severity: 'note',
       where: { kind: 'option', id: option.id },
-      figures: { covers: footprint.capacity, asked: slot.quantity },
+      figures: { covers: model.capacity, asked: slot.quantity },
     });
   }
   return findings;

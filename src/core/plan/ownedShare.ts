@@ -15,17 +15,13 @@ export interface OwnedShare {
 export function ownedShare(plan: Plan): OwnedShare {
   const pieces = new Map(plan.rows.pieces.map((piece) => [piece.id, piece]));
   const share: OwnedShare = { filled: 0, fromHouse: 0, value: 0, fromHouseValue: 0, unvalued: 0 };
-  for (const { footprint, count } of plan.chosen) {
+  for (const { model, count, cashAdded } of plan.chosenOptions) {
     share.filled += count;
-    const owned = footprint.finds.length > 0 && footprint.finds.every((find) => find.state === 'owned');
-    const option = plan.slots
-      .find((slot) => slot.slot.id === footprint.slot.id)
-      ?.options.find((entry) => entry.option.id === footprint.option.id);
-    const cash = Math.max(0, option?.cashAdded.likely ?? 0);
-    share.value += cash;
+    const owned = model.finds.length > 0 && model.finds.every((find) => find.state === 'owned');
+    share.value += Math.max(0, cashAdded.likely);
     if (!owned) continue;
     share.fromHouse += count;
-    for (const find of footprint.finds) {
+    for (const find of model.finds) {
       const piece = pieces.get(find.pieceId);
       if (piece?.value === null || piece?.value === undefined || piece.currency !== plan.rows.project.currency) {
         share.unvalued += count;

@@ -1,7 +1,7 @@
 import { ciede2000 } from '../color/ciede2000';
 import type { Lab } from '../color/lab';
 import type { PaletteRole } from '../state/brief';
-import type { OptionPlan, Plan } from './computePlan';
+import type { Plan, PlannedFill } from './computePlan';
 
 /** The wished shares of a palette: 60 % ground, 30 % main, 10 % accent (others hold 70/20/10; common practice). */
 export const wishedShares: Partial<Record<PaletteRole, number>> = { ground: 0.6, main: 0.3, accent: 0.1 };
@@ -18,15 +18,15 @@ export interface PaletteShare {
 /** A color farther than this from every palette color (ΔE00) belongs to none. */
 const FAR = 20;
 
-/** Visible surfaces of an option's pieces with their final colors. */
-function surfacesOf(option: OptionPlan): { lab: Lab; areaM2: number }[] {
-  const { recipe, finds } = option.footprint;
+/** Visible surfaces of a choice's pieces with their final colors. */
+function surfacesOf({ model, count }: PlannedFill): { lab: Lab; areaM2: number }[] {
+  const { recipe, finds } = model;
   if (recipe)
     return recipe.zones
       .filter((zone) => finds.some((find) => find.id === zone.findId))
       .flatMap((zone) => {
         const color = recipe.stacks.get(zone.key)?.at(-1)?.leaves.color ?? zone.present.color;
-        return color ? [{ lab: color, areaM2: zone.projectedAreaM2 * option.count }] : [];
+        return color ? [{ lab: color, areaM2: zone.projectedAreaM2 * count }] : [];
       });
   return [];
 }
@@ -43,9 +43,8 @@ export function paletteShares(plan: Plan): { shares: PaletteShare[]; otherM2: nu
     return lab ? [{ ...entry, lab, areaM2: 0 }] : [];
   });
   let otherM2 = 0;
-  for (const option of plan.slots.flatMap((slot) => slot.options)) {
-    if (!option.chosen) continue;
-    for (const surface of surfacesOf(option)) {
+  for (const fill of plan.chosen) {
+    for (const surface of surfacesOf(fill)) {
       const nearest = palette
         .map((entry) => ({ entry, distance: ciede2000(entry.lab, surface.lab) }))
         .sort((a, b) => a.distance - b.distance)[0];

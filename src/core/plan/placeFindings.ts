@@ -1,21 +1,20 @@
 import type { Finding } from '../kernel/finding';
-import type { ProjectRows } from '../model/rows';
+import type { Household } from '../state/brief';
 import { furnitureTemplates } from '../surface/templates';
-import type { Footprint } from './footprint';
+import type { OptionModel } from './model/optionModel';
 
 /**
  * What the place of the brief says against a way to fill a slot: rented, no drilling, reversible only, outdoors, the
  * reach of a cord. One finding per demand and option.
  */
-export function placeFindings(footprint: Footprint, rows: ProjectRows): Finding[] {
-  const { household } = rows.project;
-  const { option, recipe } = footprint;
+export function placeFindings(model: OptionModel, household: Household): Finding[] {
+  const { option, recipe } = model;
   const findings: Finding[] = [];
   const say = (code: string, severity: Finding['severity'], figures: Finding['figures'] = {}) =>
     findings.push({ code: `place.${code}`, severity, where: { kind: 'option', id: option.id }, figures });
   const templates = [
-    ...footprint.finds.map((find) => find.templateId),
-    ...footprint.offers.map(({ offer }) => offer.templateId),
+    ...model.finds.map((find) => find.templateId),
+    ...model.offers.map(({ offer }) => offer.templateId),
   ];
   const traits = new Set(templates.flatMap((id) => furnitureTemplates.find(id)?.traits ?? []));
   if (traits.has('hangs') && (household.noDrilling || household.rented))
@@ -24,7 +23,7 @@ export function placeFindings(footprint: Footprint, rows: ProjectRows): Finding[
     say('cordReach', 'note', { reachMm: household.cordReachMm });
   // Wax washes off again; every other finish stays.
   const lasting = recipe?.layers.filter((layer) => layer.coating.group !== 'wax') ?? [];
-  const [owned] = footprint.finds.filter((find) => find.state === 'owned');
+  const [owned] = model.finds.filter((find) => find.state === 'owned');
   if (household.reversibleOnly && owned && lasting.length > 0)
     say('reversibleOnly', 'refuse', { piece: owned.name, coating: lasting[0]?.coating.name ?? '' });
   if (household.outdoors && recipe) {

@@ -16,14 +16,18 @@ import {
   supply,
 } from '../fixtures/projectRows';
 import { exactly } from '../kernel/amount';
+import { fromMicro } from '../kernel/micro';
 import { stated } from '../kernel/price';
 import type { FindRow, ProjectRows } from '../model/rows';
 import { safetyRules } from '../safety/cautions';
+import { sumsOf } from './added';
 import { computePlan, type OptionPlan, type Plan } from './computePlan';
-import { explainOption, type OptionFigure } from './explainOption';
-import { explainPurse } from './explainPurse';
+import { DrawTotals } from './drawTotals';
 import { beatsYardstick, compareWithYardstick, worthUpTo } from './makeOrBuy';
+import { supplyDrawOf } from './model/optionModel';
 import { sentenceCodes, sentenceFor } from './sentences';
+import { explainOption, optionFigureLabels } from './why/explainOption';
+import { explainPurse } from './why/explainPurse';
 
 const optionOf = (plan: Plan, id: string): OptionPlan => {
   const found = plan.slots.flatMap((entry) => entry.options).find((entry) => entry.option.id === id);
@@ -111,7 +115,7 @@ describe('two nightstands, one can', () => {
     const painted = optionOf(stocked, 'left-painted');
     expect(painted.cashAdded.likely).toBe(1200);
     expect(painted.cashAlone.likely).toBe(1200);
-    const need = painted.footprint.needs.get('chalk|teal|matt') ?? 0;
+    const need = fromMicro(supplyDrawOf(painted.model, 'chalk|teal|matt', painted.count));
     expect(painted.stashUsed).toBe(Math.round(need * 2.5));
     expect(stocked.supplies.find((entry) => entry.key.startsWith('chalk'))?.cash.likely).toBe(0);
   });
@@ -422,14 +426,13 @@ describe('for any project', () => {
       fc.property(anyProject, (input) => {
         const plan = computePlan(input, AS_OF);
         for (const entry of plan.slots.flatMap((slotPlan) => slotPlan.options)) {
-          const without = plan.chosen.filter((chosen) => chosen.footprint.slot.id !== entry.slotId);
-          const having = [...without, { footprint: entry.footprint, count: entry.count }];
-          expect(entry.cashAdded.likely).toBe(plan.sums.cash(having).likely - plan.sums.cash(without).likely);
-          expect(entry.hoursAdded.likely).toBeCloseTo(
-            plan.sums.hours(having).likely - plan.sums.hours(without).likely,
-            6,
-          );
-          expect(entry.stashUsed).toBe(Math.round(plan.sums.stashUsed(having) - plan.sums.stashUsed(without)));
+          const without = plan.chosen.filter((chosen) => chosen.model.slot.id !== entry.slotId);
+          const having = [...without, { model: entry.model, count: entry.count }];
+          const [a, b] = [having, without].map((fills) => sumsOf(plan.model, new DrawTotals(fills), fills));
+          if (!a || !b) throw new Error('no sums');
+          expect(entry.cashAdded.likely).toBe(a.cash.likely - b.cash.likely);
+          expect(entry.hoursAdded.likely).toBeCloseTo(a.minutes.likely - b.minutes.likely, 6);
+          expect(entry.stashUsed).toBe(Math.round(a.stash - b.stash));
         }
       }),
       runs,
@@ -471,33 +474,23 @@ describe('for any project', () => {
     fc.assert(
       fc.property(anyProject, (input) => {
         const plan = computePlan(input, AS_OF);
-        const all: OptionFigure[] = [
-          'cashAdded',
-          'cashAlone',
-          'switching',
-          'stashUsed',
-          'hoursAdded',
-          'hoursAlone',
-          'usableOn',
-          'hourEarns',
-          'worthUpTo',
-        ];
         for (const entry of plan.slots.flatMap((slotPlan) => slotPlan.options)) {
-          for (const figure of all) expect(explainOption(plan, entry, figure).label.length).toBeGreaterThan(0);
+          for (const [figure] of optionFigureLabels)
+            expect(explainOption(plan, entry, figure).label.length).toBeGreaterThan(0);
           for (const figure of ['cashAdded', 'cashAlone'] as const) {
             const tree = explainOption(plan, entry, figure);
             expect(tree.because.reduce((sum, line) => sum + Number(line.value), 0)).toBe(tree.value);
           }
           const stash = explainOption(plan, entry, 'stashUsed');
-          expect(
-            Math.abs(stash.because.reduce((sum, line) => sum + Number(line.value), 0) - Number(stash.value)),
-          ).toBeLessThanOrEqual(1);
+          expect(stash.because.reduce((sum, line) => sum + Number(line.value), 0)).toBe(Number(stash.value));
           const hours = explainOption(plan, entry, 'hoursAlone');
-          const work = hours.because.filter((line) => line.unit === 'minutes' && !line.assumption);
+          const work = hours.because.filter((line) => line.unit === 'minutes');
+          expect(work.reduce((sum, line) => sum + Number(line.value), 0)).toBeCloseTo(Number(hours.value), 6);
+          const overhead = work.find((line) => line.assumption);
           const fixed = work
             .filter((line) => ['Placing and small repairs', 'Assembling'].includes(line.label))
             .reduce((sum, line) => sum + Number(line.value), 0);
-          const rest = work.reduce((sum, line) => sum + Number(line.value), 0) - fixed;
+          const rest = Number(hours.value) - fixed - Number(overhead?.value ?? 0);
           expect(rest * 1.15 + fixed).toBeCloseTo(Number(hours.value), 4);
         }
         const money = explainPurse(plan, 'money');

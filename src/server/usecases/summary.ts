@@ -1,7 +1,8 @@
 import type { ProjectSummary } from '@contract/answers';
 import type { ProjectRows } from '@core/model/rows';
-import { CORE_VERSION, computePlan } from '@core/plan/computePlan';
+import { computePlan } from '@core/plan/computePlan';
 import { ownedShare } from '@core/plan/ownedShare';
+import { CORE_VERSION } from '@core/plan/version';
 import { partsOfSupplyKey } from '@core/recipe/supplyKey';
 import type { Transaction } from '../persistence/scope';
 import { projectRows, staleSummaries, storeSummary } from '../persistence/snapshots';

@@ -1,4 +1,4 @@
-import type { PurseFigure } from '@core/plan/explainPurse';
+import type { PurseFigure } from '@core/plan/why/explainPurse';
 import { Button, Modal } from 'antd';
 import { useEffect, useRef, useState } from 'react';
 import { Link, NavLink, Outlet, useLocation, useNavigate, useParams } from 'react-router';

@@ -1,7 +1,7 @@
 import { travelling } from '../../model/derive/travel';
 import { rowEntities } from '../../model/entities';
 import type { StoredRows } from '../../model/rows';
-import { CORE_VERSION, FIGURES_VERSION } from '../../plan/computePlan';
+import { CORE_VERSION, FIGURES_VERSION } from '../../plan/version';
 import { PROJECT_FILE_FORMAT, PROJECT_FILE_VERSION, type WrittenFile } from './projectFile';
 
 /** A project as a file: the rows that travel, each table in the order in which the project lists it. */

@@ -21,8 +21,8 @@ interface LaidOn {
 
 /** The share of a layer's amount that one coat takes: the first coat also takes the absorption. */
 function coatShare(entry: StackEntry, coat: number): number {
-  const total = entry.absorption + entry.coats.coats - 1;
-  return (coat === 1 ? entry.absorption : 1) / total;
+  const { absorption, coats } = entry.quantity;
+  return (coat === 1 ? absorption : 1) / (absorption + coats - 1);
 }
 
 /** Units of work on one zone: square meters reached (a spray sees no texture), or leaves. */

@@ -58,7 +58,12 @@ function testPatch(book: StepBook, worked: readonly ZonePlan[], stacked: ZoneSta
     PATCH_HOURS,
   );
   if (!book.isSkipped('testPatch'))
-    book.runs.push({ findId: first.findId, minutes: PATCH_MINUTES / first.pieceCount, spread: 0.17 });
+    book.runs.push({
+      findId: first.findId,
+      stepId: 'testPatch',
+      minutes: PATCH_MINUTES / first.pieceCount,
+      spread: 0.17,
+    });
 }
 
 /** Minutes of taking apart and putting back, half each; and what the piece is. */
@@ -84,6 +89,7 @@ export function hardwareOf(book: StepBook, worked: readonly ZonePlan[]) {
         if (minutes > 0)
           book.runs.push({
             findId: piece.findId,
+            stepId,
             minutes: minutes * 0.5 * book.skill * factor,
             spread: overruled === undefined ? 0.17 + book.skillSpread : 0,
           });

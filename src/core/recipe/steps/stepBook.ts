@@ -8,17 +8,20 @@ import type { RecipeBody } from '../recipeBody';
 import { climateOf, type RecipeContext } from '../recipeContext';
 import type { ZonePlan } from '../zonePlans';
 
-/** Minutes of one kind of work on one piece of a find: the parts that scale with area and skill. */
+/** Minutes of one step on one piece of a find: the parts that scale with area and skill. */
 export interface RunShare {
   findId: string;
+  stepId: string;
   minutes: number;
   /** Half-width of the range as a share of the minutes: (high − low) ÷ 6 ÷ usual, as in PERT. */
   spread: number;
 }
 
-/** A supply taken beside the coats, of one piece of a find. */
+/** A supply that a step takes beside the coats, of one piece of a find. */
 export interface SideNeed {
   findId: string;
+  stepId: string;
+  zoneKey: string;
   supplyKey: string;
   amount: number;
 }
@@ -162,7 +165,7 @@ export class StepBook {
     const spread = overruled === undefined ? this.spreadOf(rateKey) + this.skillSpread : 0;
     for (const zone of zones) {
       const minutes = minutesOf(zone) * this.skill * factor;
-      if (minutes > 0) this.runs.push({ findId: zone.findId, minutes, spread });
+      if (minutes > 0) this.runs.push({ findId: zone.findId, stepId, minutes, spread });
     }
     return total;
   }
@@ -174,7 +177,7 @@ export class StepBook {
     for (const zone of zones) {
       const amount = amountOf(zone);
       if (amount <= 0) continue;
-      this.needs.push({ findId: zone.findId, supplyKey, amount });
+      this.needs.push({ findId: zone.findId, stepId, zoneKey: zone.key, supplyKey, amount });
       total += amount * zone.pieceCount;
     }
     return total;

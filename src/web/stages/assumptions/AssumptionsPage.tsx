@@ -24,7 +24,7 @@ export function AssumptionsPage() {
     row.scope === 'project'
       ? 'the whole project'
       : row.scope.startsWith('supply:')
-        ? `only ${plan.sums.book.get(row.scope.slice('supply:'.length)).name}`
+        ? `only ${plan.model.supply(row.scope.slice('supply:'.length)).name}`
         : 'one recipe';
   const wanted = [...assumptionDefinitions.values()].filter((definition) =>
     definition.label.toLowerCase().includes(filter.toLowerCase().trim()),
@@ -79,7 +79,7 @@ export function AssumptionsPage() {
         {tools.all.map((tool) => (
           <Checkbox
             key={tool.id}
-            checked={plan.sums.ownsTool(tool.id)}
+            checked={plan.model.tool(tool.id).isOwned}
             onChange={(event) =>
               run('setTool', {
                 tool: {

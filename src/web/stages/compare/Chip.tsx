@@ -1,7 +1,7 @@
 import { hexFromLab } from '@core/color/lab';
 import { worstSeverity } from '@core/kernel/finding';
 import type { OptionPlan } from '@core/plan/computePlan';
-import { nameOfOption } from '@core/plan/explainOption';
+import { nameOfOption } from '@core/plan/nameOfOption';
 import { formatMinutes, formatMoney, sentenceFor } from '@core/plan/sentences';
 import { useProject } from '../../app/projectStore';
 import { useRim } from '../../app/useRim';
@@ -18,7 +18,7 @@ export const kindNames = {
 
 /** The color an option's piece will have. */
 export function edgeColor(option: OptionPlan): string {
-  const { recipe, finds, offers } = option.footprint;
+  const { recipe, finds, offers } = option.model;
   const painted = recipe
     ? [...recipe.stacks.values()]
         .flat()
@@ -72,8 +72,8 @@ function remark(option: OptionPlan, rim: Rim): { words: string; tone: 'warn' | '
   if (fit) return { words: sentenceFor(fit, rim), tone: 'look' };
   if (option.findings.some((finding) => finding.code === 'caution.lamp.wiring'))
     return { words: 'have the cord checked', tone: 'look' };
-  if (option.count < option.footprint.slot.quantity)
-    return { words: `${option.count} of ${option.footprint.slot.quantity} asked`, tone: 'look' };
+  if (option.count < option.model.slot.quantity)
+    return { words: `${option.count} of ${option.model.slot.quantity} asked`, tone: 'look' };
   return null;
 }
 
@@ -84,7 +84,7 @@ export function Chip(props: { option: OptionPlan; looked: boolean; onChoose: () 
   const { option } = props;
   const note = remark(option, rim);
   const against = comparisonWords(option, rim);
-  const name = nameOfOption(option);
+  const name = nameOfOption(option.model);
   const cash = amountWords(option.cashAdded, rim);
   return (
     <div

@@ -1,4 +1,4 @@
-import { explainPurse, type PurseFigure } from '@core/plan/explainPurse';
+import { explainPurse, type PurseFigure } from '@core/plan/why/explainPurse';
 import { Drawer } from 'antd';
 import { useProject } from '../../app/projectStore';
 import { WhyTree } from './WhyTree';

@@ -1,8 +1,9 @@
 import type { Finding } from '@core/kernel/finding';
 import { stated } from '@core/kernel/price';
 import type { OptionPlan } from '@core/plan/computePlan';
-import { explainOption, nameOfOption, type OptionFigure } from '@core/plan/explainOption';
+import { nameOfOption } from '@core/plan/nameOfOption';
 import { formatMoney, sentenceFor } from '@core/plan/sentences';
+import { explainOption, type OptionFigure, optionFigureLabels } from '@core/plan/why/explainOption';
 import { linesInForce } from '@core/pricing/ledger';
 import { offerCash } from '@core/pricing/offer';
 import { Button } from 'antd';
@@ -17,18 +18,6 @@ import { comparisonWords, kindNames } from './Chip';
 import styles from './compare.module.css';
 import { WhyTree } from './WhyTree';
 
-const figures: [OptionFigure, string][] = [
-  ['cashAdded', 'Cash added'],
-  ['stashUsed', 'Stash used'],
-  ['hoursAdded', 'Hours'],
-  ['usableOn', 'Usable on'],
-  ['hourEarns', 'Hour earns'],
-  ['worthUpTo', 'Worth up to'],
-  ['cashAlone', 'Cash alone'],
-  ['hoursAlone', 'Hours alone'],
-  ['switching', 'Switching'],
-];
-
 /** The answer to "why?" for one option: its figures as receipts, what to mind, what can be done with it. */
 export function WhyPanel(props: {
   option: OptionPlan;
@@ -41,7 +30,7 @@ export function WhyPanel(props: {
   const rim = useRim();
   const { option } = props;
   const [figure, setFigure] = useState<OptionFigure>('cashAdded');
-  const { footprint } = option;
+  const { model } = option;
   const findings = unique(option.findings);
   const worth = option.worthUpTo;
   const sentence = comparisonWords(option, rim);
@@ -55,9 +44,9 @@ export function WhyPanel(props: {
         Back to the board
       </button>
       <h2>
-        {footprint.slot.name}: {kindNames[option.option.kind].toLowerCase()}
+        {model.slot.name}: {kindNames[option.option.kind].toLowerCase()}
       </h2>
-      <span className="muted">{nameOfOption(option)}</span>
+      <span className="muted">{nameOfOption(model)}</span>
       <p style={{ margin: '8px 0 0' }}>
         {amountWords(option.cashAdded, rim)} now
         {option.stashUsed > 0 ? ` and ${formatMoney(option.stashUsed, rim.currency)} of the stash` : ''};{' '}
@@ -78,10 +67,10 @@ export function WhyPanel(props: {
         {option.option.recipeId && (
           <LinkButton to={`../makeover/${option.option.recipeId}`}>Open the recipe</LinkButton>
         )}
-        {footprint.finds[0] && <LinkButton to={`../hunt?find=${footprint.finds[0].id}`}>The find</LinkButton>}
+        {model.finds[0] && <LinkButton to={`../hunt?find=${model.finds[0].id}`}>The find</LinkButton>}
       </div>
       <fieldset className={styles.figures} aria-label="Figure">
-        {figures.map(([id, words]) => (
+        {optionFigureLabels.map(([id, words]) => (
           <button key={id} type="button" aria-pressed={figure === id} onClick={() => setFigure(id)}>
             {words}
           </button>
@@ -119,7 +108,7 @@ export function WhyPanel(props: {
           Remove option
         </Button>
       </div>
-      {footprint.offers[0] && <OfferFields option={option} />}
+      {model.offers[0] && <OfferFields option={option} />}
     </aside>
   );
 }
@@ -138,7 +127,7 @@ function unique(findings: readonly Finding[]): Finding[] {
 function OfferFields(props: { option: OptionPlan }) {
   const { rows, run } = useProject();
   const rim = useRim();
-  const part = props.option.footprint.offers[0];
+  const part = props.option.model.offers[0];
   if (!part) return null;
   const { offer } = part;
   const lines = linesInForce(rows.ledger).filter(

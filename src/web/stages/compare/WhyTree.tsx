@@ -67,7 +67,6 @@ function Line(props: { line: Explained; depth: number }) {
         <AssumptionEditor
           assumptionKey={line.assumption.key}
           scope={line.assumption.scope}
-          value={Number(line.value)}
           onDone={() => setEditing(false)}
         />
       )}
@@ -83,8 +82,8 @@ function Line(props: { line: Explained; depth: number }) {
 }
 
 /** Changes an assumption where it is read; it becomes an override of the project, or of the one supply. */
-export function AssumptionEditor(props: { assumptionKey: string; scope: string; value: number; onDone: () => void }) {
-  const { rows, run } = useProject();
+export function AssumptionEditor(props: { assumptionKey: string; scope: string; onDone: () => void }) {
+  const { rows, plan, run } = useProject();
   const definition = assumptionDefinitions.get(props.assumptionKey);
   const isSupply = props.scope.startsWith('supply:');
   const [onlyThis, setOnlyThis] = useState(false);
@@ -97,7 +96,7 @@ export function AssumptionEditor(props: { assumptionKey: string; scope: string; 
     <div style={{ padding: '8px 0 2px 12px' }}>
       <NumberField
         label={definition.label}
-        value={props.value}
+        value={plan.assumptions.get(props.assumptionKey, [props.scope]).value}
         least={definition.minimum}
         most={definition.maximum}
         autoFocus

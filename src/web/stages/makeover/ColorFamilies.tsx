@@ -1,5 +1,5 @@
 import { colorFamilies } from '@core/plan/colorFamilies';
-import { packWords } from '@core/plan/supplyBook';
+import { packWords } from '@core/plan/model/packWords';
 import { useMemo } from 'react';
 import { Link } from 'react-router';
 import { useProject } from '../../app/projectStore';
@@ -19,7 +19,7 @@ export function ColorFamilies() {
       <h2>One can, many pieces</h2>
       <ul className={styles.families}>
         {families.map((family) => {
-          const supply = plan.sums.book.get(family.supplyKey);
+          const supply = plan.model.supply(family.supplyKey);
           const words = (amount: number) => supplyWords(amount, supply.unit, rim.units);
           const packs = packWords(supply, family.purchase);
           return (

@@ -25,7 +25,7 @@ export function DoneBox(props: { recipe: RecipeRow; computed: RecipePlan; needs:
       </p>
     );
   const used = [...props.needs].flatMap(([key, amount]) => {
-    const supply = plan.sums.book.get(key);
+    const supply = plan.model.supply(key);
     return supply.row === null ? [] : [{ supply, row: supply.row, amount }];
   });
   const today = localToday(rim.timeZone);

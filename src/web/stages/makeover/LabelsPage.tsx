@@ -30,7 +30,7 @@ export function LabelsPage() {
     }),
   );
   const parts = open.flatMap((recipe) =>
-    (plan.recipes.get(recipe.id)?.zones ?? [])
+    (plan.model.recipe(recipe.id)?.zones ?? [])
       .filter((zone) => zone.zone.included && zone.zone.count > 1 && zone.zone.count <= 24)
       .flatMap((zone) =>
         Array.from({ length: zone.zone.count }, (_, n) => ({
@@ -42,7 +42,7 @@ export function LabelsPage() {
   );
   const ratios = new Map<string, string>();
   for (const recipe of open)
-    for (const layer of plan.recipes.get(recipe.id)?.layers ?? []) {
+    for (const layer of plan.model.recipe(recipe.id)?.layers ?? []) {
       const share = layer.technique.paintShare(layer.values);
       if (layer.technique.mixedLifeHours !== null && share < 1)
         ratios.set(layer.supplyKey, `wash ${layer.values.paintParts} paint : ${layer.values.waterParts} water`);
@@ -71,7 +71,7 @@ export function LabelsPage() {
           <h2>Lids</h2>
           <ul className={styles.labels}>
             {lids.map((lid) => {
-              const { unit } = plan.sums.book.get(lid.supplyKey);
+              const { unit } = plan.model.supply(lid.supplyKey);
               return (
                 <li key={lid.supplyKey}>
                   <Swatch color={lid.color} />

@@ -32,7 +32,7 @@ function RecipeList() {
           <ul className={styles.list}>
             {rows.recipes.map((recipe) => {
               const piece = recipe.body.pieces[0];
-              const computed = plan.recipes.get(recipe.id);
+              const computed = plan.model.recipe(recipe.id);
               return (
                 <li key={recipe.id}>
                   <Link to={recipe.id}>

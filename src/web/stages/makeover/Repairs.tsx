@@ -33,7 +33,7 @@ export function Repairs(props: { finding: Finding; recipe: RecipeAccess }) {
   const [repairs, setRepairs] = useState<Repair[] | null>(null);
   const look = () => {
     const cashOf = (needs: ReadonlyMap<string, number>) =>
-      [...needs].reduce((sum, [key, amount]) => sum + plan.sums.book.purchase(key, amount).cash.likely, 0);
+      [...needs].reduce((sum, [key, amount]) => sum + plan.model.purchase(key, amount).cash.likely, 0);
     setRepairs(
       repairsFor(recipe.row.id, recipe.row.body, recipe.context(), finding, cashOf, rows.project.hourValue ?? 0),
     );

@@ -1,7 +1,9 @@
 import { substrates } from '@core/catalog/substrates';
 import { readableOn } from '@core/color/contrast';
 import { hexFromLab, type Lab, labFromHex } from '@core/color/lab';
-import { explainArea, explainCoats, explainLayerAmount } from '@core/plan/explainRecipe';
+import { explainArea } from '@core/plan/why/explainArea';
+import { explainCoats } from '@core/plan/why/explainCoats';
+import { explainLayerAmount } from '@core/plan/why/explainLayerAmount';
 import type { ZonePlan } from '@core/recipe/zonePlans';
 import type { Joint } from '@core/state/joint';
 import { useProject } from '../../app/projectStore';

@@ -1,6 +1,6 @@
 import type { Finding } from '@core/kernel/finding';
-import { explainStep } from '@core/plan/explainRecipe';
 import { formatMinutes } from '@core/plan/sentences';
+import { explainStep } from '@core/plan/why/explainStep';
 import { mendings } from '@core/recipe/setbacks.data';
 import { setbackProblems } from '@core/state/setback';
 import type { Step } from '@core/state/step';

@@ -2,9 +2,9 @@ import { openedLifeMonths } from '@core/catalog/supplyKinds';
 import { UNIT_PRICE_SCALE } from '@core/kernel/money';
 import { stated } from '@core/kernel/price';
 import type { PackRow, SupplyRow } from '@core/model/rows';
-import { explainRecipeNeed } from '@core/plan/explainRecipe';
+import { packWords } from '@core/plan/model/packWords';
 import { newPack, newSupply } from '@core/plan/newRows';
-import { packWords } from '@core/plan/supplyBook';
+import { explainRecipeNeed } from '@core/plan/why/explainNeed';
 import type { PackPurchase } from '@core/pricing/cheapestPacks';
 import { partsOfSupplyKey } from '@core/recipe/supplyKey';
 import { Button } from 'antd';
@@ -51,8 +51,8 @@ function SupplyLine(props: {
   const rim = useRim();
   // What is done needs nothing any more.
   const isDone = props.recipe.row.doneOn !== null;
-  const supply = plan.sums.book.get(props.supplyKey);
-  const purchase = plan.sums.book.purchase(props.supplyKey, props.need);
+  const supply = plan.model.supply(props.supplyKey);
+  const purchase = plan.model.purchase(props.supplyKey, props.need);
   const packs = packWords(supply, purchase);
   const left = supply.stash + purchase.size - props.need;
   const keepsMonths = openedLifeMonths(partsOfSupplyKey(props.supplyKey).kindId);
@@ -63,7 +63,7 @@ function SupplyLine(props: {
           {supply.name}{' '}
           <span className="muted">
             {supply.stash > 0
-              ? `${supply.stashState === 'about' ? 'about ' : ''}${supplyWords(supply.stash, supply.unit, rim.units)} in the stash`
+              ? `${supply.row?.stash.state === 'about' ? 'about ' : ''}${supplyWords(supply.stash, supply.unit, rim.units)} in the stash`
               : ''}
           </span>
           {!isDone && (
@@ -71,7 +71,7 @@ function SupplyLine(props: {
               <br />
               <span className="muted small">
                 {packs === '' ? 'the stash covers it' : `to buy: ${packs}, ${amountWords(purchase.cash, rim)}`}{' '}
-                {packs !== '' && supply.estimated && <SourceTag>estimated</SourceTag>}
+                {packs !== '' && supply.isEstimated && <SourceTag>estimated</SourceTag>}
                 {left >= props.need * 0.02 && left > 0 && (
                   <>
                     <br />
@@ -86,7 +86,7 @@ function SupplyLine(props: {
         <b>
           <Why
             label={`amount of ${supply.name}`}
-            explain={() => explainRecipeNeed(plan, props.recipe.plan, props.supplyKey, props.need)}
+            explain={() => explainRecipeNeed(plan, props.recipe.plan, props.recipe.made, props.supplyKey)}
           >
             {supplyWords(props.need, supply.unit, rim.units)}
           </Why>
@@ -109,7 +109,7 @@ function SupplyLine(props: {
 function SupplyEditor(props: { supplyKey: string; purchase: PackPurchase }) {
   const { rows, plan, run } = useProject();
   const rim = useRim();
-  const supply = plan.sums.book.get(props.supplyKey);
+  const supply = plan.model.supply(props.supplyKey);
   const perShown = perShownUnit(supply.unit, rim.units);
   const unitName = supplyUnitWords(supply.unit, rim.units);
   const { kindId, colorCardId, sheen } = partsOfSupplyKey(props.supplyKey);

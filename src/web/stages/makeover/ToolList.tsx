@@ -12,8 +12,8 @@ export function ToolList(props: { recipe: RecipeAccess }) {
   const rim = useRim();
   const needed = props.recipe.plan.toolIds;
   if (needed.length === 0) return null;
-  const owned = needed.filter((id) => plan.sums.ownsTool(id));
-  const missing = needed.filter((id) => !plan.sums.ownsTool(id));
+  const owned = needed.filter((id) => plan.model.tool(id).isOwned);
+  const missing = needed.filter((id) => !plan.model.tool(id).isOwned);
   return (
     <>
       <h3>Tools</h3>
@@ -24,7 +24,7 @@ export function ToolList(props: { recipe: RecipeAccess }) {
         <div key={id} className={styles.supply}>
           <div className={styles.supplyHead}>
             <span>{tools.get(id).name}</span>
-            <span className="muted">{amountWords(plan.sums.toolCash(id), rim)}, to buy</span>
+            <span className="muted">{amountWords(plan.model.tool(id).price, rim)}, to buy</span>
             <Button
               size="small"
               onClick={() =>

@@ -1,5 +1,4 @@
 import type { RecipeRow } from '@core/model/rows';
-import { recipeContextOf } from '@core/plan/computePlan';
 import { madeBody } from '@core/plan/madeBody';
 import type { RecipePlan } from '@core/recipe/computeRecipe';
 import type { ChosenLayer, RecipeBody, RecipePiece, StepEdit, ZoneEdit } from '@core/recipe/recipeBody';
@@ -25,7 +24,7 @@ export interface RecipeAccess {
 export function useRecipe(recipeId: string): RecipeAccess | null {
   const { rows, plan, run } = useProject();
   const row = rows.recipes.find((candidate) => candidate.id === recipeId);
-  const computed = plan.recipes.get(recipeId);
+  const computed = plan.model.recipe(recipeId);
   if (!row || !computed) return null;
   const setBody = (change: Partial<RecipeBody>) =>
     run('editRecipe', { id: row.id, values: { body: { ...row.body, ...change } } });
@@ -35,7 +34,7 @@ export function useRecipe(recipeId: string): RecipeAccess | null {
     row,
     plan: computed,
     made: madeBody(rows, row),
-    context: () => recipeContextOf(rows, plan.assumptions),
+    context: () => plan.model.recipeContext(),
     setBody,
     setPiece,
     setZone: (pieceId, zoneId, edit) => {

@@ -1,0 +1,115 @@
+import { type Amount, addAmounts, differenceByEnds, inOrder, nothing } from '../kernel/amount';
+import { fromMicro } from '../kernel/micro';
+import { addMinutes, type Minutes, minutesFromMicro, noMinutes, sureMinutes } from '../kernel/minutes';
+import { combine, type DrawTotals, drawsOfFills } from './drawTotals';
+import { ownHandsOf } from './model/optionModel';
+import type { PlannedFill, PlanModel } from './model/planModel';
+import { type CashView, type PoolCost, poolCost } from './model/poolCost';
+import type { Draw, Pool } from './model/pools';
+
+/** What one pool contributes to a figure: its cost with the fills, less its cost without them. */
+export interface AddedLine {
+  draw: Draw;
+  pool: Pool;
+  /** What the rest of the plan draws, and what is drawn with the fills. */
+  before: number;
+  after: number;
+  /** By ends, not put in order, so that lines add up at every end. */
+  cash: Amount;
+  stashMicro: number;
+  handsMicro: number;
+}
+
+/** What fills add to the rest of a plan, line by line; the figures are the sums of the lines. */
+export interface Added {
+  lines: readonly AddedLine[];
+  /** Hands-on time that they share with nobody, in millionths of a minute. */
+  ownHands: Minutes;
+  cash: Amount;
+  /** Minor units. */
+  stash: number;
+  minutes: Minutes;
+}
+
+/** The pools that options of a slot draw from, and what the rest of the plan draws from each. */
+export interface Surroundings {
+  poolOf(draw: Draw): Pool | undefined;
+  restOf(draw: Draw): number;
+}
+
+/** Nothing else is planned: the same pools, and nobody else draws. */
+export function alone(of: Surroundings): Surroundings {
+  return { poolOf: of.poolOf, restOf: () => 0 };
+}
+
+/**
+ * What fills of one slot add to what the other slots draw: C(X with them) − C(X with the slot left out), and stash and
+ * hours in the same way. Only the pools that they draw from are looked at; all others cancel.
+ */
+export function addedBy(around: Surroundings, fills: readonly PlannedFill[]): Added {
+  const lines: AddedLine[] = [];
+  let cash = nothing;
+  let [stashMicro, handsMicro] = [0, 0];
+  for (const { draw, drawn } of drawsOfFills(fills).values()) {
+    const pool = around.poolOf(draw);
+    if (!pool) continue;
+    const before = around.restOf(draw);
+    const after = combine(draw.kind, before, drawn);
+    const [a, b] = [poolCost(pool, after), poolCost(pool, before)];
+    const line = {
+      draw,
+      pool,
+      before,
+      after,
+      cash: differenceByEnds(a.cash, b.cash),
+      stashMicro: a.stashMicro - b.stashMicro,
+      handsMicro: a.handsMicro - b.handsMicro,
+    };
+    lines.push(line);
+    cash = addAmounts(cash, line.cash);
+    stashMicro += line.stashMicro;
+    handsMicro += line.handsMicro;
+  }
+  let ownHands = noMinutes;
+  for (const { model, count } of fills) ownHands = addMinutes(ownHands, ownHandsOf(model, count));
+  return {
+    lines,
+    ownHands,
+    cash: inOrder(cash),
+    stash: Math.round(fromMicro(stashMicro)),
+    minutes: minutesFromMicro(addMinutes(ownHands, sureMinutes(handsMicro))),
+  };
+}
+
+/** What a whole plan draws and comes to: P or C, S and H of the definitions. */
+export interface PlanSums {
+  lines: readonly { draw: Draw; pool: Pool; drawn: number; cost: PoolCost }[];
+  cash: Amount;
+  /** Minor units, not rounded. */
+  stash: number;
+  minutes: Minutes;
+}
+
+/** The sums over a set of fills. */
+export function sumsOf(
+  model: PlanModel,
+  totals: DrawTotals,
+  fills: readonly PlannedFill[],
+  view: CashView = 'toGo',
+): PlanSums {
+  const lines: PlanSums['lines'][number][] = [];
+  let cash = nothing;
+  let [stashMicro, handsMicro] = [0, 0];
+  for (const { draw, total } of totals.all()) {
+    const pool = model.pool(draw);
+    if (!pool) continue;
+    const cost = poolCost(pool, total, view);
+    lines.push({ draw, pool, drawn: total, cost });
+    cash = addAmounts(cash, cost.cash);
+    stashMicro += cost.stashMicro;
+    handsMicro += cost.handsMicro;
+  }
+  let hands = sureMinutes(handsMicro);
+  for (const { model: option, count } of fills) hands = addMinutes(hands, ownHandsOf(option, count));
+  return { lines, cash, stash: fromMicro(stashMicro), minutes: minutesFromMicro(hands) };
+}

@@ -1,0 +1,122 @@
+import { type Assumptions, estimatedShelfPrice } from '../../catalog/assumptions';
+import { coatings } from '../../catalog/coatings';
+import { supplyKind } from '../../catalog/supplyKinds';
+import { tools } from '../../catalog/tools';
+import { type Amount, nothing } from '../../kernel/amount';
+import { toMicro } from '../../kernel/micro';
+import { UNIT_PRICE_SCALE } from '../../kernel/money';
+import { amountOfPrice, type Price } from '../../kernel/price';
+import type { UnitSystem } from '../../kernel/units';
+import type { ColorCardRow, FindRow, OfferRow, PackRow, PriceNoteRow, RowOf, SupplyRow } from '../../model/rows';
+import { withTax } from '../../pricing/offer';
+import type { Tax } from '../../pricing/priceStory';
+import { receiptOf } from '../../pricing/receipt';
+import { partsOfSupplyKey } from '../../recipe/supplyKey';
+import { cleanUpKey } from '../../technique';
+import type { FindPool, OrderPool, SessionPool, SupplyPack, SupplyPool, ToolPool } from './pools';
+
+/** A find with what it comes to at the till; what is owned costs nothing any more. */
+export function findPool(of: { find: FindRow; isPaid: boolean; currency: string; tax: Tax }): FindPool {
+  const { find } = of;
+  return {
+    kind: 'find',
+    find,
+    till: find.state === 'owned' ? nothing : receiptOf(find.story, of.currency, of.tax).total,
+    isSettled: of.isPaid || find.state === 'bought' || find.state === 'promised' || find.state === 'owned',
+  };
+}
+
+/** An offer as it would be ordered. */
+export function orderPool(of: { offer: OfferRow; isPaid: boolean; tax: Tax }): OrderPool {
+  return { kind: 'order', offer: of.offer, tax: of.tax, isSettled: of.isPaid };
+}
+
+/** One session of a coating: set up, clean up, and the overhead on both. Anything else is used without a session. */
+export function sessionPool(of: { key: string; assumptions: Assumptions }): SessionPool {
+  const coating = coatings.find(partsOfSupplyKey(of.key).kindId);
+  const minutes = coating
+    ? of.assumptions.number('session.setUpMinutes') + of.assumptions.number(cleanUpKey(coating))
+    : 0;
+  const percent = of.assumptions.number('labor.overheadPercent');
+  return { kind: 'session', key: of.key, micro: toMicro(minutes), overheadMicro: toMicro((minutes * percent) / 100) };
+}
+
+/**
+ * A tool with tax on it: at the cheapest price that the price book has seen, else at the table's estimate. A tool that
+ * is worn out is bought anew; until the studio says so, the table's usual answer tells whether it is owned.
+ */
+export function toolPool(of: {
+  toolId: string;
+  row: RowOf<'tools'> | null;
+  notes: readonly PriceNoteRow[];
+  currency: string;
+  tax: Tax;
+}): ToolPool {
+  const tool = tools.get(of.toolId);
+  const seen = of.notes
+    .filter((note) => note.price.state !== 'unknown' && (note.currency === '' || note.currency === of.currency))
+    .map((note) => amountOfPrice(note.price))
+    .sort((a, b) => a.likely - b.likely)[0];
+  return {
+    kind: 'tool',
+    toolId: of.toolId,
+    name: tool.name,
+    isOwned: of.row ? of.row.owned && of.row.wear !== 'replace' : tool.usuallyOwned,
+    price: withTax(seen ?? amountOfPrice(estimatedShelfPrice(tool.price, of.currency)), of.tax),
+  };
+}
+
+/** A supply from its row and packs; the tables stand in where there are none, so it is never missing. */
+export function supplyPool(of: {
+  key: string;
+  row: SupplyRow | null;
+  packs: readonly PackRow[];
+  card: ColorCardRow | null;
+  currency: string;
+  tax: Tax;
+  units: UnitSystem;
+}): SupplyPool {
+  const { key, row, card, currency, tax } = of;
+  const { kindId, sheen } = partsOfSupplyKey(key);
+  const coating = coatings.find(kindId);
+  const kind = supplyKind(kindId);
+  const till = (price: Price): Amount | null =>
+    price.state === 'unknown' ? null : withTax(amountOfPrice(price), tax);
+  const own = of.packs.filter((pack) => pack.currency === '' || pack.currency === currency);
+  const market = of.units === 'us' ? 'us' : 'metric';
+  const packs: SupplyPack[] =
+    own.length > 0
+      ? own.map(({ id, name, size, price, source }) => ({ id, name, size, price, source, till: till(price) }))
+      : (kind?.packs ?? [])
+          .filter((pack) => pack.market === market)
+          .map(({ id, name, size, estimate }) => {
+            const price = estimatedShelfPrice(estimate, currency);
+            return { id, name, size, price, source: '', till: till(price) };
+          });
+  const names = [kind?.name ?? kindId];
+  if (card) names.push(card.name);
+  if (coating && coating.sheens.length > 1 && sheen) names.push(sheen);
+  const stash = row && row.stash.state !== 'none' ? row.stash.amount : 0;
+  return {
+    kind: 'supply',
+    key,
+    row,
+    name: names.join(', '),
+    color: card?.lab ?? null,
+    unit: kind?.unit ?? 'mL',
+    stash,
+    stashMicro: toMicro(stash),
+    packs,
+    isEstimated: own.length === 0,
+    unitCost: unitCostOf(row, packs),
+  };
+}
+
+/** What the stash is worth: what was paid for it, else the least that replacing it costs. */
+function unitCostOf(row: SupplyRow | null, packs: readonly SupplyPack[]): SupplyPool['unitCost'] {
+  if (row && row.unitCostMillionths !== null) return { millionths: row.unitCostMillionths, from: 'paid' };
+  const rates = packs.flatMap((pack) => (pack.till && pack.size > 0 ? [pack.till.likely / pack.size] : []));
+  return rates.length > 0
+    ? { millionths: Math.round(Math.min(...rates) * UNIT_PRICE_SCALE), from: 'replace' }
+    : null;
+}

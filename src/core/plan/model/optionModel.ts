@@ -1,0 +1,143 @@
+import { toMicro } from '../../kernel/micro';
+import { addMinutes, mapMinutes, type Minutes, noMinutes } from '../../kernel/minutes';
+import type { FindRow, OfferRow, OptionRow, SlotRow } from '../../model/rows';
+import type { RecipePlan } from '../../recipe/computeRecipe';
+import type { SupplyTerm, WorkTerm } from '../../recipe/pieceDemand';
+import { type Draw, drawOf } from './pools';
+
+/** A term of a recipe with how many pieces of its find one of the quantity takes. */
+export interface OptionTerm<T> {
+  findId: string;
+  pieces: number;
+  term: T;
+}
+
+/** Hands-on time of an option that it shares with nobody; in millionths of a minute. */
+export interface OwnHands {
+  /** Making one of the quantity, and the overhead on it. */
+  work: Minutes;
+  overhead: Minutes;
+  /** Once for the option, as stated: placing, small repairs. */
+  onceMicro: number;
+  /** For each one of the quantity, as stated: assembling. */
+  eachMicro: number;
+}
+
+/** One way to fill a slot, compiled: everything that its figures are computed from, and nothing of the plan around it. */
+export interface OptionModel {
+  option: OptionRow;
+  slot: SlotRow;
+  finds: readonly FindRow[];
+  offers: readonly { offer: OfferRow; pieces: number }[];
+  recipe: RecipePlan | null;
+  /** Whether its recipe is done: nothing more is bought for it or worked on it. */
+  isDone: boolean;
+  /** How many of the slot's quantity it can cover. */
+  capacity: number;
+  /** What it draws from pools. */
+  draws: readonly Draw[];
+  /** What drives its draws on supplies, and its work: term by term, for one of the quantity. */
+  supplyTerms: readonly OptionTerm<SupplyTerm>[];
+  workTerms: readonly OptionTerm<WorkTerm>[];
+  hands: OwnHands;
+}
+
+/** Placing what is owned, or found and wiped: usual minutes while the stylist says nothing (estimated). */
+export const usualPlacingMinutes = { own: 10, asFound: 15, makeover: 0, make: 0, buyNew: 0 } as const;
+
+/**
+ * Compiles an option. Parts that point nowhere are left out, and an option without parts covers all that is asked.
+ * @param of.finds the finds of its parts that exist, by id; offers in the same way
+ * @param of.overheadPercent what is added to all work
+ */
+export function compileOption(of: {
+  option: OptionRow;
+  slot: SlotRow;
+  recipe: RecipePlan | null;
+  isDone: boolean;
+  finds: readonly FindRow[];
+  offers: readonly OfferRow[];
+  overheadPercent: number;
+}): OptionModel {
+  const { option, slot, recipe, isDone } = of;
+  const finds: FindRow[] = [];
+  const offers: { offer: OfferRow; pieces: number }[] = [];
+  const supplyTerms: OptionTerm<SupplyTerm>[] = [];
+  const workTerms: OptionTerm<WorkTerm>[] = [];
+  let capacity = Number.POSITIVE_INFINITY;
+  let eachMinutes = 0;
+  let onceMinutes = option.handsOnMinutes ?? usualPlacingMinutes[option.kind];
+  for (const { findId, offerId, pieces } of option.parts) {
+    const find = findId === null ? undefined : of.finds.find((row) => row.id === findId);
+    const offer = offerId === null ? undefined : of.offers.find((row) => row.id === offerId);
+    if (find) {
+      finds.push(find);
+      capacity = Math.min(capacity, Math.floor(find.count / pieces));
+      if (!isDone) {
+        onceMinutes += find.repairMinutes;
+        const demand = recipe?.demands.get(find.id);
+        for (const term of demand?.supplies ?? []) supplyTerms.push({ findId: find.id, pieces, term });
+        for (const term of demand?.work ?? []) workTerms.push({ findId: find.id, pieces, term });
+      }
+    }
+    if (offer) {
+      offers.push({ offer, pieces });
+      eachMinutes += offer.assemblyMinutes * pieces;
+    }
+  }
+  let work = noMinutes;
+  for (const { pieces, term } of workTerms) work = addMinutes(work, term.micro, pieces);
+  return {
+    option,
+    slot,
+    finds,
+    offers,
+    recipe,
+    isDone,
+    capacity: Number.isFinite(capacity) ? capacity : slot.quantity,
+    draws: drawsOf(finds, offers, supplyTerms, recipe),
+    supplyTerms,
+    workTerms,
+    hands: {
+      work,
+      overhead: mapMinutes(work, (micro) => Math.round((micro * of.overheadPercent) / 100)),
+      onceMicro: toMicro(onceMinutes),
+      eachMicro: toMicro(eachMinutes),
+    },
+  };
+}
+
+function drawsOf(
+  finds: OptionModel['finds'],
+  offers: OptionModel['offers'],
+  supplyTerms: OptionModel['supplyTerms'],
+  recipe: RecipePlan | null,
+): Draw[] {
+  const draws = new Map<string, Draw>();
+  const add = (draw: Draw) => {
+    const known = draws.get(draw.poolId);
+    if (known) known.amount += draw.amount;
+    else draws.set(draw.poolId, draw);
+  };
+  for (const find of finds) add(drawOf('find', find.id, 1));
+  for (const { offer, pieces } of offers) add(drawOf('order', offer.id, pieces));
+  for (const { pieces, term } of supplyTerms) add(drawOf('supply', term.supplyKey, term.micro * pieces));
+  // A recipe in which nothing is taken asks for no session and no tool.
+  if (recipe && supplyTerms.length > 0) {
+    for (const [key, coats] of recipe.sessions) add(drawOf('session', key, coats));
+    for (const toolId of recipe.toolIds) add(drawOf('tool', toolId, 1));
+  }
+  return [...draws.values()];
+}
+
+/** Own hands-on time of an option that fills so many of its slot, in millionths of a minute. */
+export function ownHandsOf({ hands }: OptionModel, count: number): Minutes {
+  const stated = hands.onceMicro + hands.eachMicro * count;
+  const end = (of: keyof Minutes) => (hands.work[of] + hands.overhead[of]) * count + stated;
+  return { low: end('low'), likely: end('likely'), high: end('high') };
+}
+
+/** What an option draws of one supply when it fills so many of its slot, in millionths. */
+export function supplyDrawOf(model: OptionModel, key: string, count: number): number {
+  return (model.draws.find((draw) => draw.kind === 'supply' && draw.key === key)?.amount ?? 0) * count;
+}

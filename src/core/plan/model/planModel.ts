@@ -1,0 +1,296 @@
+import { Assumptions } from '../../catalog/assumptions';
+import { grouped } from '../../kernel/grouped';
+import type { Memo } from '../../kernel/memo';
+import { toMicro } from '../../kernel/micro';
+import type {
+  ColorCardRow,
+  FillRow,
+  FindRow,
+  LedgerRow,
+  OptionRow,
+  OverrideRow,
+  PackRow,
+  PieceRow,
+  PriceNoteRow,
+  ProjectRows,
+  RecipeRow,
+  SlotRow,
+  SupplyRow,
+} from '../../model/rows';
+import type { PackPurchase } from '../../pricing/cheapestPacks';
+import { settledIds } from '../../pricing/ledger';
+import { computeRecipe, type RecipePlan } from '../../recipe/computeRecipe';
+import type { RecipeBody } from '../../recipe/recipeBody';
+import type { Lesson, PieceFacts, RecipeContext } from '../../recipe/recipeContext';
+import { supplyKey } from '../../recipe/supplyKey';
+import { madeBody } from '../madeBody';
+import { findPool, orderPool, sessionPool, supplyPool, toolPool } from './compilePools';
+import { lessonsOfRecipe } from './lessonsOfRecipe';
+import { compileOption, type OptionModel } from './optionModel';
+import { purchaseOf } from './poolCost';
+import type { Draw, Pool, SupplyPool, ToolPool } from './pools';
+
+/** A fill as it is planned: a way to fill its slot, and how many of the slot it covers. */
+export interface PlannedFill {
+  model: OptionModel;
+  count: number;
+}
+
+/**
+ * A project's rows as the plan reads them: options with what they draw, pools with what a draw costs, recipes. Every
+ * part is compiled when it is first asked for, and taken over from an earlier model while what it is made from is the
+ * same. Board, purse, reasons and shopping read this one object.
+ */
+export class PlanModel {
+  readonly rows: ProjectRows;
+  readonly assumptions: Assumptions;
+  readonly memo: Memo;
+  private readonly recipes = new Map<string, RecipePlan>();
+  private readonly pools = new Map<string, Pool>();
+  private readonly options = new Map<string, OptionModel>();
+  private readonly index: RowIndex;
+  private knownLessons: readonly Lesson[] | null = null;
+
+  constructor(rows: ProjectRows, memo: Memo) {
+    this.rows = rows;
+    this.memo = memo;
+    this.assumptions = memo.part(assumptionsOf, '', { overrides: rows.overrides });
+    this.index = {
+      slots: memo.part(indexSlots, '', { rows: rows.slots }),
+      finds: memo.part(indexFinds, '', { rows: rows.finds }),
+      offers: memo.part(indexOffers, '', { rows: rows.offers }),
+      options: memo.part(indexOptions, '', { rows: rows.options }),
+      optionsOfSlots: memo.part(groupOptions, '', { rows: rows.options }),
+      pieces: memo.part(indexPieces, '', { rows: rows.pieces }),
+      recipes: memo.part(indexRecipes, '', { rows: rows.recipes }),
+      colorCards: memo.part(indexCards, '', { rows: rows.colorCards }),
+      supplies: memo.part(indexSupplies, '', { rows: rows.supplies }),
+      packsOfSupplies: memo.part(groupPacks, '', { rows: rows.packs }),
+      notesOfTools: memo.part(groupToolNotes, '', { rows: rows.priceNotes }),
+      tools: memo.part(indexTools, '', { rows: rows.tools }),
+      settled: memo.part(settledOf, '', { ledger: rows.ledger }),
+    };
+  }
+
+  /** All ways to fill a slot, in the order of their rows. */
+  optionsOf(slotId: string): OptionModel[] {
+    return (this.index.optionsOfSlots.get(slotId) ?? []).flatMap((row) => this.option(row.id) ?? []);
+  }
+
+  /** An option by its id; undefined when it, or its slot, is not there. */
+  option(id: string): OptionModel | undefined {
+    const known = this.options.get(id);
+    if (known) return known;
+    const row = this.index.options.get(id);
+    const slot = row && this.index.slots.get(row.slotId);
+    if (!row || !slot) return undefined;
+    const isDone = row.recipeId !== null && (this.index.recipes.get(row.recipeId)?.doneOn ?? null) !== null;
+    const model = this.compile(row, slot, isDone);
+    this.options.set(id, model);
+    return model;
+  }
+
+  /** An option as if its recipe were not done yet: what was worked on it is told by this. */
+  asIfOpen(model: OptionModel): OptionModel {
+    return model.isDone ? this.compile(model.option, model.slot, false) : model;
+  }
+
+  private compile(option: OptionRow, slot: SlotRow, isDone: boolean): OptionModel {
+    const { finds, offers } = this.index;
+    return this.memo.part(compileOption, isDone ? `done ${option.id}` : option.id, {
+      option,
+      slot,
+      recipe: option.recipeId === null ? null : (this.recipe(option.recipeId) ?? null),
+      isDone,
+      finds: option.parts.flatMap((part) => finds.get(part.findId ?? '') ?? []),
+      offers: option.parts.flatMap((part) => offers.get(part.offerId ?? '') ?? []),
+      overheadPercent: this.assumptions.number('labor.overheadPercent'),
+    });
+  }
+
+  /** A recipe, computed for as many pieces as the choices take. */
+  recipe(id: string): RecipePlan | undefined {
+    const known = this.recipes.get(id);
+    if (known) return known;
+    const row = this.index.recipes.get(id);
+    if (!row) return undefined;
+    const body = madeBody(this.rows, row);
+    const { skill, school, eye, household, brief } = this.rows.project;
+    const plan = this.memo.part(recipePart, id, {
+      recipeId: id,
+      body,
+      assumptions: this.assumptions,
+      skill,
+      school,
+      eye,
+      household,
+      preparation: brief.preparation,
+      pieces: this.piecesOf(body),
+      colorCards: [
+        ...body.layers.map((layer) => this.index.colorCards.get(layer.colorCardId ?? '')),
+        ...Object.values(body.primerTints).map((cardId) => this.index.colorCards.get(cardId)),
+      ],
+      lessons: this.lessons(),
+    });
+    this.recipes.set(id, plan);
+    return plan;
+  }
+
+  private piecesOf(body: RecipeBody): (PieceFacts | undefined)[] {
+    return body.pieces.map((piece) => this.index.finds.get(piece.findId));
+  }
+
+  /** What went wrong in the recipes of the project, with what on what. */
+  private lessons(): readonly Lesson[] {
+    this.knownLessons ??= this.rows.recipes.flatMap((row) =>
+      row.body.setbacks.length === 0
+        ? []
+        : this.memo.part(lessonsOfRecipe, row.id, { recipeId: row.id, body: row.body, pieces: this.piecesOf(row.body) }),
+    );
+    return this.knownLessons;
+  }
+
+  /** What a recipe that is not saved yet would be computed against. */
+  recipeContext(): RecipeContext {
+    const { skill, school, eye, household, brief } = this.rows.project;
+    return {
+      pieces: this.index.finds,
+      colorCards: this.index.colorCards,
+      assumptions: this.assumptions,
+      skill,
+      school,
+      eye,
+      household,
+      preparation: brief.preparation,
+      lessons: this.lessons(),
+    };
+  }
+
+  /** A piece of the house by its id. */
+  piece(id: string): PieceRow | undefined {
+    return this.index.pieces.get(id);
+  }
+
+  /** The pool that a draw draws from; undefined when its find or offer is not there. */
+  pool(draw: Pick<Draw, 'poolId' | 'kind' | 'key'>): Pool | undefined {
+    const known = this.pools.get(draw.poolId);
+    if (known) return known;
+    const made = this.makePool(draw);
+    if (made) this.pools.set(draw.poolId, made);
+    return made;
+  }
+
+  private makePool({ kind, key }: Pick<Draw, 'kind' | 'key'>): Pool | undefined {
+    const { currency, tax, units } = this.rows.project;
+    const { memo, assumptions, index } = this;
+    switch (kind) {
+      case 'find': {
+        const find = index.finds.get(key);
+        if (!find) return undefined;
+        return memo.part(findPool, key, { find, isPaid: this.isSettled('piece', find.pieceId), currency, tax });
+      }
+      case 'order': {
+        const offer = index.offers.get(key);
+        return offer && memo.part(orderPool, key, { offer, isPaid: this.isSettled('offer', key), tax });
+      }
+      case 'supply': {
+        const row = index.supplies.get(key) ?? null;
+        const packs = row ? (index.packsOfSupplies.get(row.id) ?? []) : [];
+        const card = index.colorCards.get(key.split('|')[1] ?? '') ?? null;
+        return memo.part(supplyPool, key, { key, row, packs, card, currency, tax, units });
+      }
+      case 'session':
+        return memo.part(sessionPool, key, { key, assumptions });
+      case 'tool': {
+        const notes = index.notesOfTools.get(key) ?? [];
+        return memo.part(toolPool, key, { toolId: key, row: index.tools.get(key) ?? null, notes, currency, tax });
+      }
+      default:
+        return kind satisfies never;
+    }
+  }
+
+  private isSettled(subject: string, id: string): boolean {
+    return this.index.settled.get(subject)?.has(id) ?? false;
+  }
+
+  /** A supply by its key, whether or not anything draws on it. */
+  supply(key: string): SupplyPool {
+    return this.pool({ poolId: `supply ${key}`, kind: 'supply', key }) as SupplyPool;
+  }
+
+  /** A tool by its id, whether or not anything asks for it. */
+  tool(toolId: string): ToolPool {
+    return this.pool({ poolId: `tool ${toolId}`, kind: 'tool', key: toolId }) as ToolPool;
+  }
+
+  /** The cheapest packs for a need of a supply beyond its stash; the need in the supply's unit. */
+  purchase(key: string, need: number): PackPurchase {
+    return purchaseOf(this.supply(key), toMicro(need));
+  }
+
+  /** The fills that count, in the order of their rows. */
+  fills(): PlannedFill[] {
+    return this.rows.fills.flatMap((fill: FillRow) => {
+      const model = fill.count > 0 ? this.option(fill.optionId) : undefined;
+      return model ? [{ model, count: fill.count }] : [];
+    });
+  }
+}
+
+interface RowIndex {
+  slots: ReadonlyMap<string, SlotRow>;
+  finds: ReadonlyMap<string, FindRow>;
+  offers: ReadonlyMap<string, ProjectRows['offers'][number]>;
+  options: ReadonlyMap<string, OptionRow>;
+  optionsOfSlots: ReadonlyMap<string, readonly OptionRow[]>;
+  pieces: ReadonlyMap<string, PieceRow>;
+  recipes: ReadonlyMap<string, RecipeRow>;
+  colorCards: ReadonlyMap<string, ColorCardRow>;
+  supplies: ReadonlyMap<string, SupplyRow>;
+  packsOfSupplies: ReadonlyMap<string, readonly PackRow[]>;
+  notesOfTools: ReadonlyMap<string, readonly PriceNoteRow[]>;
+  tools: ReadonlyMap<string, ProjectRows['tools'][number]>;
+  settled: ReadonlyMap<string, ReadonlySet<string>>;
+}
+
+type Rows<T> = { rows: readonly T[] };
+
+function byId<T extends { id: string }>({ rows }: Rows<T>): ReadonlyMap<string, T> {
+  return new Map(rows.map((row) => [row.id, row]));
+}
+
+// Each kind of index is a kind of part of its own.
+const indexSlots = (of: Rows<SlotRow>) => byId(of);
+const indexFinds = (of: Rows<FindRow>) => byId(of);
+const indexOffers = (of: Rows<ProjectRows['offers'][number]>) => byId(of);
+const indexOptions = (of: Rows<OptionRow>) => byId(of);
+const indexPieces = (of: Rows<PieceRow>) => byId(of);
+const indexRecipes = (of: Rows<RecipeRow>) => byId(of);
+const indexCards = (of: Rows<ColorCardRow>) => byId(of);
+const groupOptions = ({ rows }: Rows<OptionRow>) => grouped(rows, (row) => row.slotId);
+const groupPacks = ({ rows }: Rows<PackRow>) => grouped(rows, (row) => row.supplyId);
+const indexSupplies = ({ rows }: Rows<SupplyRow>) =>
+  new Map(rows.map((row) => [supplyKey(row.kindId, row.colorCardId, row.sheen), row]));
+const indexTools = ({ rows }: Rows<ProjectRows['tools'][number]>) => new Map(rows.map((row) => [row.toolId, row]));
+const groupToolNotes = ({ rows }: Rows<PriceNoteRow>) =>
+  grouped(
+    rows.filter((note) => note.subject === 'tool'),
+    (note) => note.subjectId,
+  );
+const settledOf = (of: { ledger: readonly LedgerRow[] }) => settledIds(of.ledger);
+const assumptionsOf = (of: { overrides: readonly OverrideRow[] }) => new Assumptions(of.overrides);
+
+type RecipeInputs = { recipeId: string; body: RecipeBody } & Omit<RecipeContext, 'pieces' | 'colorCards'> & {
+    pieces: readonly (PieceFacts | undefined)[];
+    colorCards: readonly (ColorCardRow | undefined)[];
+  };
+
+function recipePart({ recipeId, body, pieces, colorCards, ...context }: RecipeInputs): RecipePlan {
+  const known = <T>(item: T | undefined): item is T => item !== undefined;
+  return computeRecipe(recipeId, body, {
+    ...context,
+    pieces: new Map(pieces.filter(known).map((piece) => [piece.id, piece])),
+    colorCards: new Map(colorCards.filter(known).map((card) => [card.id, card])),
+  });
+}

@@ -1,0 +1,67 @@
+import { type Amount, nothing } from '../../kernel/amount';
+import { MICRO, fromMicro } from '../../kernel/micro';
+import { multiplyDivideRound } from '../../kernel/money';
+import { cheapestPacks, type PackPurchase } from '../../pricing/cheapestPacks';
+import { offerCash } from '../../pricing/offer';
+import type { Pool, SupplyPool } from './pools';
+
+/** Whether what is already paid or promised counts in full (P of the definitions) or not at all (C). */
+export type CashView = 'full' | 'toGo';
+
+/** What a total draw on a pool comes to. */
+export interface PoolCost {
+  cash: Amount;
+  /** Value of the stash that it takes, in millionths of a minor unit. */
+  stashMicro: number;
+  /** Hands-on time in millionths of a minute, overhead in it. */
+  handsMicro: number;
+}
+
+const purchases = new WeakMap<SupplyPool, Map<number, PackPurchase>>();
+
+/**
+ * The cheapest whole packs for what the stash does not cover; the same need gives the same purchase.
+ * @param needMicro total need in millionths of the supply's unit
+ */
+export function purchaseOf(pool: SupplyPool, needMicro: number): PackPurchase {
+  const short = Math.max(0, needMicro - pool.stashMicro);
+  let known = purchases.get(pool);
+  if (!known) {
+    known = new Map();
+    purchases.set(pool, known);
+  }
+  let purchase = known.get(short);
+  if (!purchase) {
+    const choices = pool.packs.map((pack) => ({ id: pack.id, size: pack.size, price: pack.till }));
+    purchase = cheapestPacks(fromMicro(short), choices);
+    known.set(short, purchase);
+  }
+  return purchase;
+}
+
+/** Value of the stash that a need takes, in millionths of a minor unit, at what it cost, else at what replacing it costs. */
+export function stashValueOf(pool: SupplyPool, needMicro: number): number {
+  if (pool.unitCost === null) return 0;
+  return multiplyDivideRound(Math.min(needMicro, pool.stashMicro), pool.unitCost.millionths, MICRO);
+}
+
+/** What a total draw comes to; nothing drawn costs nothing. */
+export function poolCost(pool: Pool, drawn: number, view: CashView = 'toGo'): PoolCost {
+  if (drawn <= 0) return free;
+  switch (pool.kind) {
+    case 'find':
+      return view === 'toGo' && pool.isSettled ? free : { ...free, cash: pool.till };
+    case 'order':
+      return view === 'toGo' && pool.isSettled ? free : { ...free, cash: offerCash(pool.offer, drawn, pool.tax) };
+    case 'supply':
+      return { ...free, cash: purchaseOf(pool, drawn).cash, stashMicro: stashValueOf(pool, drawn) };
+    case 'session':
+      return { ...free, handsMicro: drawn * (pool.micro + pool.overheadMicro) };
+    case 'tool':
+      return pool.isOwned ? free : { ...free, cash: pool.price };
+    default:
+      return pool satisfies never;
+  }
+}
+
+const free: PoolCost = Object.freeze({ cash: nothing, stashMicro: 0, handsMicro: 0 });

@@ -1,0 +1,178 @@
+import { nothing } from '../kernel/amount';
+import type { Finding } from '../kernel/finding';
+import type { SlotRow } from '../model/rows';
+import type { Tax } from '../pricing/priceStory';
+import { addedBy, type Surroundings } from './added';
+import type { DrawTotals } from './drawTotals';
+import { beatsYardstick, type Comparison, compareWithYardstick, type SideOfComparison } from './makeOrBuy';
+import type { OptionModel } from './model/optionModel';
+import type { PlannedFill, PlanModel } from './model/planModel';
+import type { Draw, Pool } from './model/pools';
+import { type OptionDates, optionDates } from './optionDates';
+import { costOf, type OptionFigures, optionFigures } from './optionFigures';
+import { findingsOfOption } from './optionFindings';
+import { sameFigures } from './sameFigures';
+import { worthOfOption, type WorthUpTo } from './worthUpTo';
+import { yardstickOf } from './yardstick';
+
+/** One option with every figure that the board shows. */
+export interface OptionPlan extends OptionFigures {
+  /** The yardstick of its slot at this option's count; null when there is none. */
+  yardstickSide: SideOfComparison | null;
+  comparison: Comparison;
+  beatsYardstick: boolean | null;
+  worthUpTo: WorthUpTo;
+}
+
+/** The figures of a slot's options, computed together, since each is held against the slot's yardstick. */
+export interface SlotFigures {
+  options: readonly OptionPlan[];
+  yardstickId: string | null;
+}
+
+/** A slot in a plan. Its options are computed when they are first asked for. */
+export class SlotPlan {
+  readonly slot: SlotRow;
+  /** How many of its quantity are covered, and how many are open. */
+  readonly filled: number;
+  readonly open: number;
+  private readonly compute: () => SlotFigures;
+  private known: SlotFigures | null = null;
+
+  constructor(slot: SlotRow, own: readonly PlannedFill[], compute: () => SlotFigures) {
+    this.slot = slot;
+    const covered = own.reduce((sum, fill) => sum + fill.count, 0);
+    this.filled = Math.min(slot.quantity, covered);
+    this.open = slot.leftOut || slot.star !== null ? 0 : slot.quantity - this.filled;
+    this.compute = compute;
+  }
+
+  private get figures(): SlotFigures {
+    this.known ??= this.compute();
+    return this.known;
+  }
+
+  /** Every way to fill it with its figures; the same list, and the same options in it, while nothing of them changed. */
+  get options(): readonly OptionPlan[] {
+    return this.figures.options;
+  }
+
+  get yardstickId(): string | null {
+    return this.figures.yardstickId;
+  }
+}
+
+/** The figures of a slot, taken over from an earlier plan while nothing that they are computed from has changed. */
+export function figuresOfSlot(
+  model: PlanModel,
+  totals: DrawTotals,
+  slot: SlotRow,
+  own: readonly PlannedFill[],
+  asOfMs: number,
+): SlotFigures {
+  const options = model.optionsOf(slot.id);
+  const draws = new Map<string, Draw>();
+  for (const option of options) for (const draw of option.draws) draws.set(draw.poolId, draw);
+  const { hourValue, currency, tax } = model.rows.project;
+  const counts = options.map(
+    (option) =>
+      own.find((fill) => fill.model.option.id === option.option.id)?.count ?? Math.min(slot.quantity, option.capacity),
+  );
+  return model.memo.part(
+    slotFigures,
+    slot.id,
+    {
+      options,
+      counts,
+      chosenModels: own.map((fill) => fill.model),
+      chosenCounts: own.map((fill) => fill.count),
+      poolIds: [...draws.keys()],
+      pools: [...draws.values()].map((draw) => model.pool(draw)),
+      rests: [...draws.values()].map((draw) => totals.without(slot.id, draw)),
+      dates: options.map((option, n) => optionDates(model, option, counts[n] ?? 0, asOfMs)),
+      findings: options.map((option) => findingsOfOption(model, option)),
+      hourValue: hourValue ?? 0,
+      currency,
+      tax,
+    },
+    keepEqual,
+  );
+}
+
+function slotFigures(of: {
+  options: readonly OptionModel[];
+  counts: readonly number[];
+  chosenModels: readonly OptionModel[];
+  chosenCounts: readonly number[];
+  poolIds: readonly string[];
+  pools: readonly (Pool | undefined)[];
+  rests: readonly number[];
+  dates: readonly OptionDates[];
+  findings: readonly (readonly Finding[])[];
+  hourValue: number;
+  currency: string;
+  tax: Tax;
+}): SlotFigures {
+  const places = new Map(of.poolIds.map((id, n) => [id, n]));
+  const placeOf = (draw: Draw) => places.get(draw.poolId) ?? -1;
+  const around: Surroundings = {
+    poolOf: (draw) => of.pools[placeOf(draw)],
+    restOf: (draw) => of.rests[placeOf(draw)] ?? 0,
+  };
+  const own = of.chosenModels.map((model, n) => ({ model, count: of.chosenCounts[n] ?? 0 }));
+  const presentCash = own.length === 0 ? nothing : addedBy(around, own).cash;
+  const options = of.options.map((model, n) =>
+    optionFigures({
+      model,
+      chosenCount: own.find((fill) => fill.model === model)?.count ?? null,
+      count: of.counts[n] ?? 0,
+      around,
+      presentCash,
+      dates: of.dates[n] as OptionDates,
+      findings: of.findings[n] ?? [],
+    }),
+  );
+  const yardstick = yardstickOf(options);
+  const sides = new Map<number, SideOfComparison>();
+  const yardstickSide = (count: number): SideOfComparison | null => {
+    if (!yardstick) return null;
+    let side = sides.get(count);
+    if (!side) {
+      const { cash, stash, minutes } =
+        count === yardstick.count ? yardstick.added : addedBy(around, [{ model: yardstick.model, count }]);
+      side = { cost: cash.likely + stash, minutes, atLeast: cash.atLeast };
+      sides.set(count, side);
+    }
+    return side;
+  };
+  return {
+    yardstickId: yardstick?.option.id ?? null,
+    options: options.map((option) => {
+      const isYardstick = option === yardstick;
+      const against = yardstickSide(option.count);
+      const side = { cost: costOf(option), minutes: option.hoursAdded, atLeast: option.cashAdded.atLeast };
+      const comparison: Comparison =
+        option.count === 0 ? { kind: 'noYardstick' } : compareWithYardstick(side, against, isYardstick);
+      return {
+        ...option,
+        yardstickSide: against,
+        comparison,
+        beatsYardstick: beatsYardstick(comparison, of.hourValue),
+        worthUpTo: worthOfOption(option, against, isYardstick, { ...of, around }),
+      };
+    }),
+  };
+}
+
+/** Options whose figures came out the same stay the very objects that they were, so that nothing of them is redrawn. */
+function keepEqual(before: SlotFigures, now: SlotFigures): SlotFigures {
+  const options = now.options.map((option) => {
+    const was = before.options.find((known) => known.option.id === option.option.id);
+    return was && sameFigures(was, option) ? was : option;
+  });
+  const isSame =
+    now.yardstickId === before.yardstickId &&
+    options.length === before.options.length &&
+    options.every((option, n) => option === before.options[n]);
+  return isSame ? before : { ...now, options };
+}

@@ -1,0 +1,69 @@
+import { type Explained, explainSum } from '../../kernel/explained';
+import { fromMicro } from '../../kernel/micro';
+import { calculated } from '../../kernel/source';
+import type { RecipePlan } from '../../recipe/computeRecipe';
+import type { RecipeBody } from '../../recipe/recipeBody';
+import type { SupplyTerm } from '../../recipe/pieceDemand';
+import type { Plan } from '../computePlan';
+import type { OptionModel } from '../model/optionModel';
+import { explainAssumption } from './explainAssumption';
+import { explainLayerAmount } from './explainLayerAmount';
+import { unitOfSupply } from './supplyUnit';
+
+/** Why an option takes so much of a supply: zone by zone and step by step, for all that it fills of its slot. */
+export function explainNeed(plan: Plan, model: OptionModel, count: number, key: string): Explained {
+  const terms = model.supplyTerms.map(({ term, pieces }) => ({ term, pieces: pieces * count }));
+  return explainTerms(plan, model.recipe, terms, key);
+}
+
+/** Why a recipe takes so much of a supply, all its like pieces together. */
+export function explainRecipeNeed(plan: Plan, recipe: RecipePlan, body: RecipeBody, key: string): Explained {
+  const counted = new Set<string>();
+  const terms = body.pieces.flatMap((piece) => {
+    if (counted.has(piece.findId)) return [];
+    counted.add(piece.findId);
+    return (recipe.demands.get(piece.findId)?.supplies ?? []).map((term) => ({ term, pieces: piece.count }));
+  });
+  return explainTerms(plan, recipe, terms, key);
+}
+
+function explainTerms(
+  plan: Plan,
+  recipe: RecipePlan | null,
+  terms: readonly { term: SupplyTerm; pieces: number }[],
+  key: string,
+): Explained {
+  const supply = plan.model.supply(key);
+  const unit = unitOfSupply(supply.unit);
+  const because: Explained[] = [];
+  for (const { term, pieces } of terms) {
+    if (term.supplyKey !== key || term.micro === 0 || !recipe) continue;
+    because.push(explainTerm(plan, recipe, term, pieces));
+  }
+  if (key.startsWith('sandpaper|')) because.push(explainAssumption(plan.assumptions, 'prepare.sandpaperSheetsPerM2'));
+  return explainSum(supply.name, unit, because, { source: calculated });
+}
+
+/** One reason of a need: a layer on a zone, or a step; for so many pieces. */
+function explainTerm(plan: Plan, recipe: RecipePlan, { driver, micro, supplyKey }: SupplyTerm, pieces: number): Explained {
+  const unit = unitOfSupply(plan.model.supply(supplyKey).unit);
+  const value = fromMicro(micro * pieces);
+  const zone = recipe.zones.find((candidate) => candidate.key === driver.zoneKey);
+  const zoneName = zone ? `, ${zone.zone.name}` : '';
+  const many = pieces === 1 ? {} : { note: `${pieces} pieces` };
+  if (driver.kind === 'step') {
+    const step = recipe.steps.find((candidate) => candidate.id === driver.stepId);
+    return { label: `${step?.title ?? driver.stepId}${zoneName}`, value, unit, source: calculated, because: [], ...many };
+  }
+  const layer = recipe.layers.find((candidate) => candidate.id === driver.layerId);
+  const entry = recipe.stacks.get(driver.zoneKey)?.find((candidate) => candidate.layerId === driver.layerId);
+  const onePiece = layer && zone && entry ? explainLayerAmount(plan, zone, layer, entry) : null;
+  if (onePiece && pieces === 1) return { ...onePiece, value, unit };
+  return {
+    label: pieces === 1 ? (zone?.zone.name ?? driver.zoneKey) : `${zone?.zone.name ?? driver.zoneKey}, ${pieces} pieces`,
+    value,
+    unit,
+    source: calculated,
+    because: onePiece ? [onePiece] : [],
+  };
+}
