@@ -4,6 +4,7 @@ import type { Minutes } from '@core/kernel/minutes';
 import type { Plan } from '@core/plan/computePlan';
 import { nameOfOption } from '@core/plan/nameOfOption';
 import { sentenceFor } from '@core/plan/sentences';
+import { cautionsAt } from '@core/recipe/recipeFindings';
 import { CORE_VERSION, FIGURES_VERSION } from '@core/plan/version';
 
 const round = (value: number, digits: number): number => Math.round(value * 10 ** digits) / 10 ** digits;
@@ -121,7 +122,7 @@ export function planReport(plan: Plan, asOf: string) {
         ...step,
         runMinutes: round(step.runMinutes, 2),
         supplies: step.supplies.map((supply) => ({ ...supply, amount: round(supply.amount, 3) })),
-        cautions: step.cautions.map(finding),
+        cautions: cautionsAt(recipe, step.id).map(finding),
       })),
       works: recipe.works.map((work) => ({ id: work.id, technique: work.technique.id, zones: work.zoneKeys })),
       tools: recipe.toolIds,

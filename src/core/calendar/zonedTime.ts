@@ -49,10 +49,27 @@ export function zonedMoment(instantMs: number, timeZone: string): ZonedMoment {
   return { year, month, day, hour, minute, weekday: new Date(Date.UTC(year, month - 1, day)).getUTCDay() };
 }
 
+/** How far a zone's clock is ahead of UTC at an instant, in milliseconds. */
 function offsetMs(instantMs: number, timeZone: string): number {
-  const m = zonedMoment(instantMs, timeZone);
-  return Date.UTC(m.year, m.month - 1, m.day, m.hour, m.minute) - Math.floor(instantMs / 60_000) * 60_000;
+  const minute = Math.floor(instantMs / 60_000);
+  let offsets = knownOffsets.get(timeZone);
+  if (!offsets) {
+    offsets = new Map();
+    knownOffsets.set(timeZone, offsets);
+  }
+  let offset = offsets.get(minute);
+  if (offset === undefined) {
+    const m = zonedMoment(instantMs, timeZone);
+    offset = Date.UTC(m.year, m.month - 1, m.day, m.hour, m.minute) - minute * 60_000;
+    if (offsets.size >= MOST_OFFSETS) offsets.clear();
+    offsets.set(minute, offset);
+  }
+  return offset;
 }
+
+/** Asking the platform takes long, and the same evenings are asked for again and again. */
+const knownOffsets = new Map<string, Map<number, number>>();
+const MOST_OFFSETS = 4096;
 
 /**
  * The instant of a wall-clock time. A time skipped by a clock change gives the instant after the gap;

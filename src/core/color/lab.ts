@@ -42,6 +42,20 @@ function backward(t: number): number {
  * @throws RangeError when it is not six hex digits
  */
 export function labFromHex(hex: string): Lab {
+  let lab = known.get(hex);
+  if (!lab) {
+    lab = Object.freeze(readHex(hex));
+    if (known.size >= MOST_KNOWN) known.clear();
+    known.set(hex, lab);
+  }
+  return lab;
+}
+
+/** The tables' colors are asked for again and again. */
+const known = new Map<string, Lab>();
+const MOST_KNOWN = 4096;
+
+function readHex(hex: string): Lab {
   const match = /^#?([0-9a-f]{6})$/i.exec(hex);
   if (!match?.[1]) throw new RangeError(`"${hex}" is not a color of six hex digits`);
   const n = Number.parseInt(match[1], 16);

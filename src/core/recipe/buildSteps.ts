@@ -16,7 +16,8 @@ export interface BuiltSteps {
   runs: RunShare[];
   /** Supplies beside the layers' own, of one piece. */
   needs: SideNeed[];
-  findings: Finding[];
+  /** What the air says against them; gathered when it is asked for. */
+  findings(): Finding[];
 }
 
 /** Puts the stylist's own steps where they belong: what follows waits for them. */
@@ -61,7 +62,7 @@ export function buildSteps(
 ): BuiltSteps {
   const book = new StepBook(body, context);
   const worked = zones.filter((zone) => (stacked.stacks.get(zone.key)?.length ?? 0) > 0);
-  if (worked.length === 0) return { steps: [], runs: [], needs: [], findings: [] };
+  if (worked.length === 0) return { steps: [], runs: [], needs: [], findings: () => [] };
   prepareSteps(book, worked, zones, stacked);
   const last = layerSteps(book, worked, stacked);
   const hardware = hardwareOf(book, worked);
@@ -91,5 +92,5 @@ export function buildSteps(
     worked[0]?.findId,
     worked.map((zone) => zone.key),
   );
-  return { steps: book.steps, runs: book.runs, needs: book.needs, findings: weatherFindings(book) };
+  return { steps: book.steps, runs: book.runs, needs: book.needs, findings: () => weatherFindings(book) };
 }

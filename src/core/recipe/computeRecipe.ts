@@ -1,17 +1,14 @@
-import { LEAD_TEST } from '../catalog/labor.data';
 import type { Finding } from '../kernel/finding';
 import { toMicro } from '../kernel/micro';
-import { cautionsFor } from '../safety/cautions';
 import type { Step } from '../state/step';
 import type { ZoneUse } from '../surface/zone';
 import { cleanUpKey } from '../technique';
 import { buildSteps } from './buildSteps';
 import { type Difficulty, difficultyOf } from './difficulty';
-import { lessonFindings } from './lessons';
 import type { PieceDemand, SupplyTerm, WorkTerm } from './pieceDemand';
 import type { RecipeBody } from './recipeBody';
 import type { RecipeContext } from './recipeContext';
-import { safetyFactsOf } from './safetyFacts';
+import { recipeFindings } from './recipeFindings';
 import type { PlannedLayer, PlannedWork, StackEntry } from './stack';
 import type { RunShare } from './steps/stepBook';
 import { type ZonePlan, zonePlansOf } from './zonePlans';
@@ -32,9 +29,9 @@ export interface RecipePlan {
   /** Set-up and clean-up of one session, by supply. */
   sessionMinutes: Map<string, number>;
   toolIds: string[];
-  difficulty: Difficulty;
-  /** Everything to know, cautions included; those at a step also stand in the step. */
-  findings: Finding[];
+  readonly difficulty: Difficulty;
+  /** Everything to know, cautions included; gathered when it is first read. {@link cautionsAt} gives those of a step. */
+  readonly findings: readonly Finding[];
   /** The uses that decide when it is ready. */
   uses: ReadonlySet<ZoneUse>;
 }
@@ -85,61 +82,29 @@ export function computeRecipe(recipeId: string, body: RecipeBody, context: Recip
   }
   for (const run of built.runs) demandOf(run.findId).work.push(workTermOf(run));
 
-  const findings: Finding[] = [
-    ...zoneFindings,
-    ...stacked.findings,
-    ...built.findings,
-    ...lessonFindings(recipeId, zones, stacked.layers, context),
-  ];
   const uses = new Set<ZoneUse>(zones.filter((zone) => stacked.stacks.has(zone.key)).map((zone) => zone.zone.use));
-  const foodSafeFinish = zones
-    .filter((zone) => zone.zone.use === 'food')
-    .every((zone) => {
-      const top = stacked.stacks.get(zone.key)?.at(-1);
-      const layer = top && layerById.get(top.layerId);
-      return !layer || (!layer.technique.partial && layer.coating.foodUse === 'afterFullCureIfLabelled');
-    });
-  const factsByPiece = safetyFactsOf(body, zones, stacked.layers, built.steps, context);
-  for (const { facts, safety } of factsByPiece) {
-    const cautions = cautionsFor({ ...safety, uses, foodSafeFinish }, recipeId);
-    for (const caution of cautions) {
-      // Repeats fold into one card per step.
-      if (!findings.some((known) => known.code === caution.code && known.where.id === caution.where.id))
-        findings.push(caution);
-    }
-    if (facts.leadTest === 'notTested' && zones.some((zone) => zone.findId === facts.id && zone.noSand)) {
-      findings.push({
-        code: 'lead.testOffered',
-        severity: 'note',
-        where: { kind: 'step', id: 'leadTest' },
-        figures: {
-          piece: facts.name,
-          minutes: LEAD_TEST.minutes,
-          kitLow: LEAD_TEST.kit.low,
-          kitHigh: LEAD_TEST.kit.high,
-        },
-        fix: { kind: 'setLeadTest', findId: facts.id },
-      });
-    }
-  }
-  const steps = built.steps.map((step) => ({
-    ...step,
-    cautions: findings.filter((finding) => finding.where.kind === 'step' && finding.where.id === step.id),
-  }));
+  let findings: Finding[] | null = null;
+  let difficulty: Difficulty | null = null;
   return {
     recipeId,
     zones,
     layers: stacked.layers,
     works: stacked.works,
     stacks: stacked.stacks,
-    steps,
+    steps: built.steps,
     demands,
     sessions,
     sessionMinutes,
-    toolIds: [...new Set(steps.flatMap((step) => step.tools))].sort(),
-    difficulty: difficultyOf(zones, stacked),
-    findings,
+    toolIds: [...new Set(built.steps.flatMap((step) => step.tools))].sort(),
     uses,
+    get difficulty() {
+      difficulty ??= difficultyOf(zones, stacked);
+      return difficulty;
+    },
+    get findings() {
+      findings ??= recipeFindings({ recipeId, body, context, zones, zoneFindings, stacked, built, uses });
+      return findings;
+    },
   };
 }
 

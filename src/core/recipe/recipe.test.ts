@@ -10,6 +10,7 @@ import type { FindRow, RecipeRow } from '../model/rows';
 import { emptyHousehold } from '../state/brief';
 import { techniques } from '../technique';
 import type { QuantityInput } from '../technique/technique';
+import { cautionsAt } from './recipeFindings';
 import { computeRecipe } from './computeRecipe';
 import { layWork, readyDates } from './readyDates';
 import { chosenLayer } from './recipeBody';
@@ -188,7 +189,7 @@ describe('cautions at the step where they matter', () => {
     const coats = plan.steps.filter((step) => step.layerId === 'layer-r');
     expect(coats.length).toBeGreaterThan(0);
     for (const step of coats)
-      expect(step.cautions.map((finding) => finding.code)).toEqual(
+      expect(cautionsAt(plan, step.id).map((finding) => finding.code)).toEqual(
         expect.arrayContaining(['caution.aerosol.air', 'caution.vapor.ignition']),
       );
     expect(plan.toolIds).toContain('respirator');

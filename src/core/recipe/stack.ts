@@ -40,7 +40,8 @@ export interface ZoneStacks {
   layers: PlannedLayer[];
   works: PlannedWork[];
   stacks: Map<string, StackEntry[]>;
-  findings: Finding[];
+  /** What there is to say of them; gathered when it is asked for. */
+  findings(): Finding[];
 }
 
 /** The assumption that a layer's spreading rate stands under. */

@@ -26,7 +26,8 @@ const LIGHTER_L = 3;
 export interface Shared {
   layers: Map<string, PlannedLayer>;
   works: Map<string, PlannedWork>;
-  findings: Finding[];
+  /** What there is to say, in the order in which it came up; words that take computing wait until they are asked for. */
+  remarks: (() => Finding | null)[];
 }
 
 /** Stacks layers on one zone; what is found goes to the shared lists. */
@@ -56,7 +57,8 @@ export class ZoneStacker {
     figures: Finding['figures'],
     fix?: Fix,
   ) {
-    this.shared.findings.push({ code, severity, where, figures, ...(fix ? { fix } : {}) });
+    const finding: Finding = { code, severity, where, figures, ...(fix ? { fix } : {}) };
+    this.shared.remarks.push(() => finding);
   }
 
   jointOf(candidate: Candidate): Joint {
@@ -207,23 +209,27 @@ export class ZoneStacker {
   }
 
   private offerTint(primer: Candidate | null, paint: Candidate): void {
-    const entry = this.entries.at(-1);
-    if (!primer || entry?.coats.reason !== 'untilHidden') return;
-    const offer = tintOffer(primer, paint, entry.coats.coats, this.context.eye);
-    if (!offer) return;
-    this.find(
-      'primer.tintSaves',
-      'note',
-      { kind: 'layer', id: primer.id },
-      {
-        primer: primer.coating.name,
-        paint: paint.coating.name,
-        kind: offer.kind,
-        coats: offer.coats,
-        instead: entry.coats.coats,
-      },
-      { kind: 'tintPrimer', layerId: primer.id, tint: offer.kind, lab: offer.lab },
-    );
+    const coats = this.entries.at(-1)?.coats;
+    if (!primer || coats?.reason !== 'untilHidden') return;
+    const { eye } = this.context;
+    this.shared.remarks.push(() => {
+      const offer = tintOffer(primer, paint, coats.coats, eye);
+      return (
+        offer && {
+          code: 'primer.tintSaves',
+          severity: 'note',
+          where: { kind: 'layer', id: primer.id },
+          figures: {
+            primer: primer.coating.name,
+            paint: paint.coating.name,
+            kind: offer.kind,
+            coats: offer.coats,
+            instead: coats.coats,
+          },
+          fix: { kind: 'tintPrimer', layerId: primer.id, tint: offer.kind, lab: offer.lab },
+        }
+      );
+    });
   }
 
   /** A work that lays nothing: rubbing through opens what lies beneath the uppermost layer. */

@@ -15,7 +15,7 @@ export function zoneStacksOf(body: RecipeBody, zones: readonly ZonePlan[], conte
   const shared: Shared = {
     layers: new Map(),
     works: new Map(),
-    findings: [...findings],
+    remarks: findings.map((finding) => () => finding),
   };
   const stacks = new Map<string, StackEntry[]>();
   for (const zone of zones) {
@@ -29,12 +29,11 @@ export function zoneStacksOf(body: RecipeBody, zones: readonly ZonePlan[], conte
     stacker.protect();
     stacks.set(zone.key, stacker.entries);
   }
-  shared.findings.push(...stillShowing(shared.layers, stacks));
   return {
     layers: [...shared.layers.values()].sort((a, b) => a.order - b.order || (a.id < b.id ? -1 : 1)),
     works: [...shared.works.values()],
     stacks,
-    findings: folded(shared.findings),
+    findings: () => folded([...shared.remarks.flatMap((remark) => remark() ?? []), ...stillShowing(shared.layers, stacks)]),
   };
 }
 

@@ -1,4 +1,3 @@
-import type { Finding } from '../kernel/finding';
 import type { Source } from '../kernel/source';
 import type { AllowedInterval } from './joint';
 import type { PreparationKind } from './preparation';
@@ -65,7 +64,6 @@ export interface Step {
   potLifeHours: number | null;
   supplies: { supplyKey: string; amount: number }[];
   tools: string[];
-  cautions: Finding[];
   after: { stepId: string; allowed: AllowedInterval[] }[];
   /** What is mixed for it, when it is let down with water. */
   mix: Mix | null;

@@ -1,6 +1,5 @@
 import { type Climate, dryingFactor } from '../../calendar/climate';
 import { laborEach, laborRates, skillFactors } from '../../catalog/labor.data';
-import type { Finding } from '../../kernel/finding';
 import { commonPractice } from '../../kernel/source';
 import type { AllowedInterval } from '../../state/joint';
 import type { Step } from '../../state/step';
@@ -27,7 +26,8 @@ export interface SideNeed {
 }
 
 /** What a new step must say; the rest is what is usual. */
-export type NewStep = Pick<Step, 'id' | 'kind' | 'title' | 'zoneKeys'> & Partial<Step>;
+export type NewStep = Pick<Step, 'id' | 'kind' | 'title' | 'zoneKeys'> &
+  Partial<Omit<Step, 'people' | 'skipped' | 'overruled'>>;
 
 export const openInterval = (fromHours: number): AllowedInterval[] => [{ fromHours, toHours: null, extraSteps: [] }];
 
@@ -92,30 +92,33 @@ export class StepBook {
   /** Adds a step after the last one, with what was overruled on it. */
   add(step: NewStep): Step {
     const edit = this.body.stepEdits[step.id];
+    // Field by field, so that all steps have one shape: a recipe has dozens of them, a plan thousands.
     const full: Step = {
-      layerId: null,
-      coat: null,
-      setUpMinutes: 0,
-      runMinutes: 0,
-      cleanUpMinutes: 0,
+      id: step.id,
+      kind: step.kind,
+      title: step.title,
+      zoneKeys: step.zoneKeys,
+      layerId: step.layerId ?? null,
+      coat: step.coat ?? null,
+      setUpMinutes: step.setUpMinutes ?? 0,
+      runMinutes: step.runMinutes ?? 0,
+      cleanUpMinutes: step.cleanUpMinutes ?? 0,
       people: 1,
-      splittable: true,
-      leastChunkMinutes: 15,
-      batchKey: null,
-      place: 'indoors',
-      limits: null,
-      drying: null,
-      potLifeHours: null,
-      supplies: [],
-      tools: [],
-      cautions: [] as Finding[],
-      mix: null,
-      hint: '',
+      splittable: step.splittable ?? true,
+      leastChunkMinutes: step.leastChunkMinutes ?? 15,
+      batchKey: step.batchKey ?? null,
+      place: step.place ?? 'indoors',
+      limits: step.limits ?? null,
+      drying: step.drying ?? null,
+      potLifeHours: step.potLifeHours ?? null,
+      supplies: step.supplies ?? [],
+      tools: step.tools ?? [],
+      after: step.after ?? this.afterLast(),
+      mix: step.mix ?? null,
+      hint: step.hint ?? '',
       skipped: edit?.skipped ?? false,
       overruled: [],
-      source: commonPractice,
-      ...step,
-      after: step.after ?? this.afterLast(),
+      source: step.source ?? commonPractice,
     };
     if (full.skipped) {
       full.setUpMinutes = 0;

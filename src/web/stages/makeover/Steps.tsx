@@ -1,6 +1,7 @@
 import type { Finding } from '@core/kernel/finding';
 import { formatMinutes } from '@core/plan/sentences';
 import { explainStep } from '@core/plan/why/explainStep';
+import { cautionsAt } from '@core/recipe/recipeFindings';
 import { mendings } from '@core/recipe/setbacks.data';
 import { setbackProblems } from '@core/state/setback';
 import type { Step } from '@core/state/step';
@@ -58,7 +59,7 @@ export function Steps(props: { recipe: RecipeAccess }) {
   /** A warning that an earlier step says in full is said in its first words here; a stop is always said in full. */
   const saidBefore = (finding: Finding, index: number): boolean =>
     finding.severity !== 'stop' &&
-    recipe.plan.steps.slice(0, index).some((step) => step.cautions.some((earlier) => earlier.code === finding.code));
+    recipe.plan.steps.slice(0, index).some((step) => cautionsAt(recipe.plan, step.id).some((earlier) => earlier.code === finding.code));
   const total = recipe.plan.steps.reduce((sum, step) => sum + minutesOf(step), 0);
   const { difficulty } = recipe.plan;
   const count = recipe.plan.steps.filter((step) => !step.skipped).length;
@@ -91,7 +92,7 @@ export function Steps(props: { recipe: RecipeAccess }) {
               </time>
               <StepNotes step={step} isLastCoat={isLastCoat(step, index)} />
               {open === step.id && <StepEditor step={step} recipe={recipe} />}
-              {step.cautions.map((finding) => (
+              {cautionsAt(recipe.plan, step.id).map((finding) => (
                 <Caution
                   key={finding.code}
                   finding={finding}
