@@ -159,11 +159,8 @@ describe('the acts that are thrown', () => {
       [
         // Begin and end a project, or take an act back: the machines do these themselves.
         ...['createProject', 'removeProject', 'undo'],
-        // Only in tests of their own so far.
-        ...['acknowledge', 'coverFind', 'editOffer', 'editOption', 'keepRecipe', 'forgetRecipe'],
-        ...['addSlots', 'arrangeSlots', 'savePattern', 'removePattern'],
-        ...['addPhoto', 'removePhoto', 'addInspiration', 'editInspiration', 'removeInspiration'],
-        ...['editGap', 'giveBack', 'removePrice', 'removeSearch'],
+        // A picture needs its bytes first, which come by another road: the server's tests send both.
+        ...['addPhoto', 'removePhoto'],
       ].sort(),
     );
   });

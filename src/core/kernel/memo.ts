@@ -24,12 +24,7 @@ export class Memo {
    * @param keep given the part that stood here before and the new one, puts what is equal in the new one back to the
    * very objects of the old
    */
-  part<I extends MemoInputs, T>(
-    make: (inputs: I) => T,
-    key: string,
-    inputs: I,
-    keep?: (before: T, now: T) => T,
-  ): T {
+  part<I extends MemoInputs, T>(make: (inputs: I) => T, key: string, inputs: I, keep?: (before: T, now: T) => T): T {
     let parts = this.kinds.get(make);
     if (!parts) {
       parts = new Map();

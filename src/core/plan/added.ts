@@ -3,7 +3,7 @@ import { fromMicro } from '../kernel/micro';
 import { addMinutes, type Minutes, minutesFromMicro, noMinutes, sureMinutes } from '../kernel/minutes';
 import { combine, type DrawTotals, drawsOfFills } from './drawTotals';
 import { ownHandsOf } from './model/optionModel';
-import type { PlannedFill, PlanModel } from './model/planModel';
+import type { PlanModel, PlannedFill } from './model/planModel';
 import { type CashView, type PoolCost, poolCost } from './model/poolCost';
 import type { Draw, Pool } from './model/pools';
 

@@ -7,7 +7,7 @@ import type { ProjectRows } from '../model/rows';
 import type { RecipePlan } from '../recipe/computeRecipe';
 import { type PlanSums, sumsOf } from './added';
 import { DrawTotals } from './drawTotals';
-import { type PlannedFill, PlanModel } from './model/planModel';
+import { PlanModel, type PlannedFill } from './model/planModel';
 import { optionDates } from './optionDates';
 import { findingsOfOption } from './optionFindings';
 import { type Purse, purseOf } from './purse';

@@ -161,10 +161,9 @@ describe('the price book', () => {
   it('in another currency belongs to other projects', () => {
     const paint = supply('p', 'wallAcrylic', 'teal', 'matt');
     const book = (currency: string) =>
-      computePlan(
-        rows({ supplies: [paint], packs: [{ ...pack('k', 'p', 946, 1234), currency }] }),
-        AS_OF,
-      ).model.supply('wallAcrylic|teal|matt');
+      computePlan(rows({ supplies: [paint], packs: [{ ...pack('k', 'p', 946, 1234), currency }] }), AS_OF).model.supply(
+        'wallAcrylic|teal|matt',
+      );
     expect(book('USD')).toMatchObject({ isEstimated: false });
     expect(book('')).toMatchObject({ isEstimated: false });
     expect(book('EUR').isEstimated).toBe(true);

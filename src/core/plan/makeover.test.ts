@@ -10,12 +10,12 @@ import { surfaceTestIds } from '../state/surfaceTest';
 import { colorFamilies } from './colorFamilies';
 import { computePlan, type Plan } from './computePlan';
 import { madeBody } from './madeBody';
+import { sentenceCodes, sentenceFor } from './sentences';
 import { explainArea } from './why/explainArea';
 import { explainCoats } from './why/explainCoats';
 import { explainLayerAmount } from './why/explainLayerAmount';
 import { explainRecipeNeed } from './why/explainNeed';
 import { explainStep } from './why/explainStep';
-import { sentenceCodes, sentenceFor } from './sentences';
 
 const teal = card('teal', 'Teal', '#2f5d62');
 const stool = find('stool', 900, { name: 'Stool', finishId: 'soundOldPaint', sheen: 'matt' });

@@ -2,13 +2,13 @@ import type { SupplyUnit } from '../catalog/consumables';
 import type { Amount } from '../kernel/amount';
 import { fromMicro } from '../kernel/micro';
 import type { PlanSums } from './added';
+import { sumsOf } from './added';
 import { DrawTotals } from './drawTotals';
 import { SAME_TIME_MINUTES } from './makeOrBuy';
-import type { PlannedFill, PlanModel } from './model/planModel';
+import type { PlanModel, PlannedFill } from './model/planModel';
 import { purchaseOf } from './model/poolCost';
 import { costOf } from './optionFigures';
 import type { OptionPlan, SlotPlan } from './slotPlan';
-import { sumsOf } from './added';
 
 /** A supply that the chosen options take, with what it costs all of them together. */
 export interface SharedSupply {

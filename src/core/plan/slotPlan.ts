@@ -6,13 +6,13 @@ import { addedBy, type Surroundings } from './added';
 import type { DrawTotals } from './drawTotals';
 import { beatsYardstick, type Comparison, compareWithYardstick, type SideOfComparison } from './makeOrBuy';
 import type { OptionModel } from './model/optionModel';
-import type { PlannedFill, PlanModel } from './model/planModel';
+import type { PlanModel, PlannedFill } from './model/planModel';
 import type { Draw, Pool } from './model/pools';
 import { type OptionDates, optionDates } from './optionDates';
 import { costOf, type OptionFigures, optionFigures } from './optionFigures';
 import { findingsOfOption } from './optionFindings';
 import { sameFigures } from './sameFigures';
-import { worthOfOption, type WorthUpTo } from './worthUpTo';
+import { type WorthUpTo, worthOfOption } from './worthUpTo';
 import { yardstickOf } from './yardstick';
 
 /** One option with every figure that the board shows. */

@@ -26,7 +26,7 @@ describe('a recipe that is done', () => {
     const body = withFoundSurfaces(row.body, plan);
     const after = computeRecipe('r', body, recipeContext([{ ...oak, ...surface }]));
     expect(after.layers.map((layer) => layer.coating.id)).toEqual(plan.layers.map((layer) => layer.coating.id));
-    expect([...(needsOfPiece(after, 'oak'))]).toEqual([...(needsOfPiece(plan, 'oak'))]);
+    expect([...needsOfPiece(after, 'oak')]).toEqual([...needsOfPiece(plan, 'oak')]);
   });
   it('makes the next recipe on it start from the new finish', () => {
     const next = { ...oak, ...finishedSurface(plan, 'oak') };

@@ -343,10 +343,7 @@ describe('steps', () => {
       painted,
       recipe('r', painted, 'chalk', 'teal', { stepEdits: { clean: { skipped: true } } }),
     );
-    expect(minutesOfPiece(plan, 'painted').likely - minutesOfPiece(without, 'painted').likely).toBeCloseTo(
-      25,
-      9,
-    );
+    expect(minutesOfPiece(plan, 'painted').likely - minutesOfPiece(without, 'painted').likely).toBeCloseTo(25, 9);
   });
   it('put the test patch first, with its wait and what to look for, where the surface is uncertain', () => {
     const bin = find('bin', 900, { materialId: 'polypropylene', templateId: 'freeBox', measures: {} });
@@ -454,7 +451,7 @@ describe('a tinted primer', () => {
       (entries) => entries.find((entry) => entry.layerId === 'layer-r')?.coats.coats,
     );
     expect(coats).toContain(offer?.figures.coats);
-    expect([...(needsOfPiece(after, 'laminate').keys())]).toContain('bondingPrimer|tint|matt');
+    expect([...needsOfPiece(after, 'laminate').keys()]).toContain('bondingPrimer|tint|matt');
   });
 });
 

@@ -10,11 +10,11 @@ import type { FindRow, RecipeRow } from '../model/rows';
 import { emptyHousehold } from '../state/brief';
 import { techniques } from '../technique';
 import type { QuantityInput } from '../technique/technique';
-import { cautionsAt } from './recipeFindings';
 import { computeRecipe } from './computeRecipe';
 import { layWork, readyDates } from './readyDates';
 import { chosenLayer } from './recipeBody';
 import type { RecipeContext } from './recipeContext';
+import { cautionsAt } from './recipeFindings';
 
 const amount = (id: string, input: QuantityInput): number => techniques.get(id).quantity(input, {});
 const context = (of: FindRow, change: Partial<RecipeContext> = {}): RecipeContext => recipeContext([of], change);

@@ -80,10 +80,12 @@ describe('the steps of any recipe', () => {
           for (const supply of step.supplies)
             inSteps.set(supply.supplyKey, (inSteps.get(supply.supplyKey) ?? 0) + supply.amount);
         // Each term is whole in millionths, so their sum may lie some millionths beside the step's amount.
-        for (const [key, amount] of needs)
-          expect(inSteps.get(key) ?? 0).toBeCloseTo(amount * entry.count, 3);
+        for (const [key, amount] of needs) expect(inSteps.get(key) ?? 0).toBeCloseTo(amount * entry.count, 3);
         expect(inSteps.size).toBe(needs.size);
-        expect(sum(plan.steps.map((step) => step.runMinutes))).toBeCloseTo(minutesOfPiece(plan, 'piece').likely * entry.count, 3);
+        expect(sum(plan.steps.map((step) => step.runMinutes))).toBeCloseTo(
+          minutesOfPiece(plan, 'piece').likely * entry.count,
+          3,
+        );
       }),
       runs,
     );
@@ -99,7 +101,8 @@ describe('the steps of any recipe', () => {
           const { low, likely, high } = minutesOfPiece(plan, findId);
           expect(low).toBeLessThanOrEqual(likely + 1e-9);
           expect(high).toBeGreaterThanOrEqual(likely - 1e-9);
-          for (const amount of needsOfPiece(plan, findId).values()) expect(Number.isFinite(amount) && amount >= 0).toBe(true);
+          for (const amount of needsOfPiece(plan, findId).values())
+            expect(Number.isFinite(amount) && amount >= 0).toBe(true);
         }
       }),
       runs,

@@ -33,7 +33,8 @@ export function zoneStacksOf(body: RecipeBody, zones: readonly ZonePlan[], conte
     layers: [...shared.layers.values()].sort((a, b) => a.order - b.order || (a.id < b.id ? -1 : 1)),
     works: [...shared.works.values()],
     stacks,
-    findings: () => folded([...shared.remarks.flatMap((remark) => remark() ?? []), ...stillShowing(shared.layers, stacks)]),
+    findings: () =>
+      folded([...shared.remarks.flatMap((remark) => remark() ?? []), ...stillShowing(shared.layers, stacks)]),
   };
 }
 

@@ -80,8 +80,7 @@ export function supplyPool(of: {
   const { kindId, sheen } = partsOfSupplyKey(key);
   const coating = coatings.find(kindId);
   const kind = supplyKind(kindId);
-  const till = (price: Price): Amount | null =>
-    price.state === 'unknown' ? null : withTax(amountOfPrice(price), tax);
+  const till = (price: Price): Amount | null => (price.state === 'unknown' ? null : withTax(amountOfPrice(price), tax));
   const own = of.packs.filter((pack) => pack.currency === '' || pack.currency === currency);
   const market = of.units === 'us' ? 'us' : 'metric';
   const packs: SupplyPack[] =
@@ -116,7 +115,5 @@ export function supplyPool(of: {
 function unitCostOf(row: SupplyRow | null, packs: readonly SupplyPack[]): SupplyPool['unitCost'] {
   if (row && row.unitCostMillionths !== null) return { millionths: row.unitCostMillionths, from: 'paid' };
   const rates = packs.flatMap((pack) => (pack.till && pack.size > 0 ? [pack.till.likely / pack.size] : []));
-  return rates.length > 0
-    ? { millionths: Math.round(Math.min(...rates) * UNIT_PRICE_SCALE), from: 'replace' }
-    : null;
+  return rates.length > 0 ? { millionths: Math.round(Math.min(...rates) * UNIT_PRICE_SCALE), from: 'replace' } : null;
 }

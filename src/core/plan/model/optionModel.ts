@@ -1,5 +1,5 @@
 import { toMicro } from '../../kernel/micro';
-import { addMinutes, mapMinutes, type Minutes, noMinutes } from '../../kernel/minutes';
+import { addMinutes, type Minutes, mapMinutes, noMinutes } from '../../kernel/minutes';
 import type { FindRow, OfferRow, OptionRow, SlotRow } from '../../model/rows';
 import type { RecipePlan } from '../../recipe/computeRecipe';
 import type { SupplyTerm, WorkTerm } from '../../recipe/pieceDemand';

@@ -145,7 +145,11 @@ export class PlanModel {
     this.knownLessons ??= this.rows.recipes.flatMap((row) =>
       row.body.setbacks.length === 0
         ? []
-        : this.memo.part(lessonsOfRecipe, row.id, { recipeId: row.id, body: row.body, pieces: this.piecesOf(row.body) }),
+        : this.memo.part(lessonsOfRecipe, row.id, {
+            recipeId: row.id,
+            body: row.body,
+            pieces: this.piecesOf(row.body),
+          }),
     );
     return this.knownLessons;
   }

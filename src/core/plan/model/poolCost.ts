@@ -1,5 +1,5 @@
 import { type Amount, nothing } from '../../kernel/amount';
-import { MICRO, fromMicro } from '../../kernel/micro';
+import { fromMicro, MICRO } from '../../kernel/micro';
 import { multiplyDivideRound } from '../../kernel/money';
 import { cheapestPacks, type PackPurchase } from '../../pricing/cheapestPacks';
 import { offerCash } from '../../pricing/offer';

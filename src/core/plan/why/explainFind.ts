@@ -47,7 +47,6 @@ function explainReceipt(plan: Plan, { find, till }: FindPool): Explained {
   const shown = lines.filter((line, n) => n === 0 || line.value !== 0 || n === lines.length - 1);
   // A receipt that rounds as a whole may differ by a cent from its lines, each rounded by itself.
   const rounding = till.likely - shown.reduce((sum, line) => sum + Number(line.value), 0);
-  if (rounding !== 0)
-    shown.push(explain('Rounding of the whole receipt', rounding, 'money', { source: calculated }));
+  if (rounding !== 0) shown.push(explain('Rounding of the whole receipt', rounding, 'money', { source: calculated }));
   return explainMoneySum(find.name, till, shown, { source });
 }

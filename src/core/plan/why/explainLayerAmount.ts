@@ -32,8 +32,7 @@ export function explainLayerAmount(plan: Plan, zone: ZonePlan, layer: PlannedLay
   if (!isSpray && entry.absorptionKey !== null && entry.quantity.absorption !== 1)
     because.push(explainAssumption(assumptions, entry.absorptionKey));
   because.push(explainAssumption(assumptions, spreadingRateKey(layer.coating, layer.technique), scopes));
-  if (!isSpray)
-    because.push(explainAssumption(assumptions, `coating.${layer.coating.id}.lossPercent`, scopes));
+  if (!isSpray) because.push(explainAssumption(assumptions, `coating.${layer.coating.id}.lossPercent`, scopes));
   else
     because.push(
       explain('Lands on the piece', Math.round(sprayEfficiency[entry.quantity.detail] * 1000) / 10, 'percent', {

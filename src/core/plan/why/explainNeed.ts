@@ -2,8 +2,8 @@ import { type Explained, explainSum } from '../../kernel/explained';
 import { fromMicro } from '../../kernel/micro';
 import { calculated } from '../../kernel/source';
 import type { RecipePlan } from '../../recipe/computeRecipe';
-import type { RecipeBody } from '../../recipe/recipeBody';
 import type { SupplyTerm } from '../../recipe/pieceDemand';
+import type { RecipeBody } from '../../recipe/recipeBody';
 import type { Plan } from '../computePlan';
 import type { OptionModel } from '../model/optionModel';
 import { explainAssumption } from './explainAssumption';
@@ -45,7 +45,12 @@ function explainTerms(
 }
 
 /** One reason of a need: a layer on a zone, or a step; for so many pieces. */
-function explainTerm(plan: Plan, recipe: RecipePlan, { driver, micro, supplyKey }: SupplyTerm, pieces: number): Explained {
+function explainTerm(
+  plan: Plan,
+  recipe: RecipePlan,
+  { driver, micro, supplyKey }: SupplyTerm,
+  pieces: number,
+): Explained {
   const unit = unitOfSupply(plan.model.supply(supplyKey).unit);
   const value = fromMicro(micro * pieces);
   const zone = recipe.zones.find((candidate) => candidate.key === driver.zoneKey);
@@ -53,14 +58,22 @@ function explainTerm(plan: Plan, recipe: RecipePlan, { driver, micro, supplyKey 
   const many = pieces === 1 ? {} : { note: `${pieces} pieces` };
   if (driver.kind === 'step') {
     const step = recipe.steps.find((candidate) => candidate.id === driver.stepId);
-    return { label: `${step?.title ?? driver.stepId}${zoneName}`, value, unit, source: calculated, because: [], ...many };
+    return {
+      label: `${step?.title ?? driver.stepId}${zoneName}`,
+      value,
+      unit,
+      source: calculated,
+      because: [],
+      ...many,
+    };
   }
   const layer = recipe.layers.find((candidate) => candidate.id === driver.layerId);
   const entry = recipe.stacks.get(driver.zoneKey)?.find((candidate) => candidate.layerId === driver.layerId);
   const onePiece = layer && zone && entry ? explainLayerAmount(plan, zone, layer, entry) : null;
   if (onePiece && pieces === 1) return { ...onePiece, value, unit };
   return {
-    label: pieces === 1 ? (zone?.zone.name ?? driver.zoneKey) : `${zone?.zone.name ?? driver.zoneKey}, ${pieces} pieces`,
+    label:
+      pieces === 1 ? (zone?.zone.name ?? driver.zoneKey) : `${zone?.zone.name ?? driver.zoneKey}, ${pieces} pieces`,
     value,
     unit,
     source: calculated,
