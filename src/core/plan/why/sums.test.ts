@@ -1,6 +1,7 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { uuid } from '../../fixtures/following';
+import { furnishedRoom } from '../../fixtures/furnishedRoom';
 import { playActs } from '../../fixtures/playActs';
 import {
   AS_OF,
@@ -11,14 +12,12 @@ import {
   option,
   pack,
   pieceIdOf,
-  project,
   recipe,
   rows,
   slot,
   supply,
 } from '../../fixtures/projectRows';
 import type { Explained } from '../../kernel/explained';
-import { emptyProject } from '../../model/emptyRows';
 import type { FindRow, ProjectRows } from '../../model/rows';
 import { computePlan, type OptionPlan, type Plan } from '../computePlan';
 import { explainOption, type OptionFigure, optionFigureLabels } from './explainOption';
@@ -87,9 +86,9 @@ function check(plan: Plan): number {
   return checked;
 }
 
-const START = emptyProject(project({ id: uuid(1), hourValue: 1500 }));
+const START = furnishedRoom();
 const throws = (most: number) =>
-  fc.array(fc.array(fc.nat(9999), { minLength: 6, maxLength: 12 }), { minLength: Math.ceil(most / 2), maxLength: most, size: 'max' });
+  fc.array(fc.array(fc.nat(9999), { minLength: 6, maxLength: 12 }), { minLength: 1, maxLength: most, size: 'max' });
 const ids = () => {
   let made = 100;
   return () => {
@@ -97,13 +96,13 @@ const ids = () => {
     return uuid(made);
   };
 };
-const runs = Number(process.env.EUPORIA_PLANS ?? 100);
+const runs = Number(process.env.EUPORIA_PLANS ?? 50);
 
 describe('whatever acts made of a project', () => {
   it('every figure is the sum of its lines, at every depth', () => {
     const met = { shared: 0, settledOrder: 0, stripped: 0, done: 0, setback: 0, sums: 0 };
     fc.assert(
-      fc.property(throws(160), (thrown) => {
+      fc.property(throws(60), (thrown) => {
         const state = playActs(START, thrown, ids()).at(-1) ?? START;
         const plan = computePlan(state, AS_OF);
         met.sums += check(plan);
@@ -118,12 +117,12 @@ describe('whatever acts made of a project', () => {
       { numRuns: runs, seed: 21 },
     );
     // What drifted before is among them, so the property is about it.
-    for (const [what, times] of Object.entries(met)) expect([what, times > 3]).toEqual([what, true]);
+    for (const [what, times] of Object.entries(met)) expect([what, times > 10]).toEqual([what, true]);
   });
 
   it('a plan that takes parts over from the one before comes to the same as one from scratch', () => {
     fc.assert(
-      fc.property(throws(120), (thrown) => {
+      fc.property(throws(60), (thrown) => {
         let before: Plan | null = null;
         const states = playActs(START, thrown, ids());
         for (const [n, state] of states.entries()) {
