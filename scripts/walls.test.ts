@@ -24,6 +24,7 @@ const coreOrder = [
   'balance',
   'schedule',
   'arrange',
+  'words',
   'acts',
   'formats',
 ];

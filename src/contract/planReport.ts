@@ -3,9 +3,9 @@ import type { Finding } from '@core/kernel/finding';
 import type { Minutes } from '@core/kernel/minutes';
 import type { Plan } from '@core/plan/computePlan';
 import { nameOfOption } from '@core/plan/nameOfOption';
-import { sentenceFor } from '@core/plan/sentences';
-import { cautionsAt } from '@core/recipe/recipeFindings';
 import { CORE_VERSION, FIGURES_VERSION } from '@core/plan/version';
+import { cautionsAt } from '@core/recipe/recipeFindings';
+import { sentenceFor } from '@core/words/sentences';
 
 const round = (value: number, digits: number): number => Math.round(value * 10 ** digits) / 10 ** digits;
 const iso = (ms: number) => new Date(Math.round(ms)).toISOString();

@@ -1,9 +1,9 @@
 import type { SketchRoom, SpotKind } from '../catalog/spotKind';
-import type { Finding } from '../kernel/finding';
 import type { Source } from '../kernel/source';
 import type { SpotRow } from '../model/rows';
 import type { Brief } from '../state/brief';
 import type { PlacedSlot } from './sketchBoxes';
+import type { SketchFinding } from './sketchSentences';
 
 /** What a check of a sketch looks at. */
 export interface SketchFacts {
@@ -23,21 +23,10 @@ export interface SketchFacts {
 export interface SketchCheck {
   id: string;
   source: Source;
-  check(facts: SketchFacts): Finding[];
+  check(facts: SketchFacts): SketchFinding[];
 }
 
-/** A finding of a sketch about one slot, or about the spot where `slotId` is null. */
-export function sketchFinding(
-  code: string,
-  severity: Finding['severity'],
-  facts: SketchFacts,
-  slotId: string | null,
-  figures: Finding['figures'],
-): Finding {
-  return {
-    code: `sketch.${code}`,
-    severity,
-    where: slotId === null ? { kind: 'slot', id: facts.spot.id } : { kind: 'slot', id: slotId },
-    figures,
-  };
+/** What a finding of a sketch is about: one slot, or the spot where `slotId` is null. */
+export function placeInSketch(facts: SketchFacts, slotId: string | null): SketchFinding['where'] {
+  return { kind: 'slot', id: slotId ?? facts.spot.id };
 }

@@ -1,6 +1,5 @@
 import { sketchRoom } from '../catalog/spotKind';
 import { spotKindOf } from '../catalog/spotKinds';
-import type { Finding } from '../kernel/finding';
 import { createRegistry } from '../kernel/registry';
 import type { SlotRow, SpotRow } from '../model/rows';
 import type { Brief } from '../state/brief';
@@ -18,6 +17,7 @@ import { widthsInRow } from './checks/widthsInRow';
 import { seatsOf } from './seats';
 import { sketchBoxes } from './sketchBoxes';
 import type { SketchCheck } from './sketchCheck';
+import type { SketchFinding } from './sketchSentences';
 
 /** Every check of a sketch. */
 export const sketchChecks = createRegistry<SketchCheck>('checks of a sketch', [
@@ -39,7 +39,7 @@ export function checkSketch(
   spot: SpotRow,
   slots: readonly SlotRow[],
   school: Pick<Brief, 'arranging' | 'grouping' | 'amount'>,
-): Finding[] {
+): SketchFinding[] {
   const kind = spotKindOf(spot.kind);
   const facts = {
     spot,

@@ -1,3 +1,5 @@
+import type { UnitSystem } from './units';
+
 /** note · warn · stop (acknowledged at its step) · refuse (the option cannot be chosen). */
 export type Severity = 'note' | 'warn' | 'stop' | 'refuse';
 
@@ -17,14 +19,37 @@ export type Fix =
   | { kind: 'tintPrimer'; layerId: string; tint: 'gray' | 'tinted'; lab: { L: number; a: number; b: number } }
   | { kind: 'setLeadTest'; findId: string };
 
-/** A problem or a hint as data: a code and its figures. English stands in the table of sentences. */
-export interface Finding {
-  code: string;
+/** What a sentence tells: names, amounts in the units that their names say. */
+export type Figures = Readonly<Record<string, number | string | undefined>>;
+
+/**
+ * A problem or a hint as data: a code and its figures. Each area lists its codes with their figures and sentences
+ * ({@link Sentences}); the union of its findings follows from that list.
+ */
+export interface Finding<Code extends string = string, F extends Figures = Figures> {
+  code: Code;
   severity: Severity;
   where: Where;
-  figures: Record<string, number | string>;
+  figures: F;
   fix?: Fix;
 }
+
+/** How sentences show lengths, temperatures and money. */
+export interface SentenceLocale {
+  units: UnitSystem;
+  currency: string;
+}
+
+/** An area's sentences by code, each with the figures that it tells. */
+export type Sentences = Readonly<Record<string, (figures: never, locale: SentenceLocale) => string>>;
+
+/** The findings that an area's sentences are about. */
+export type FindingOf<S extends Sentences> = {
+  [Code in keyof S & string]: Finding<
+    Code,
+    Parameters<S[Code]> extends [infer F extends Figures, ...unknown[]] ? F : Record<never, never>
+  >;
+}[keyof S & string];
 
 /** The worst severity among findings, or null when there are none. */
 export function worstSeverity(findings: readonly Finding[]): Severity | null {

@@ -41,7 +41,7 @@ export const LONGEST_MM = 30_000;
  * @returns millimeters, more than 0 and at most 30 m; otherwise a finding with the text and what is accepted
  */
 export function parseLength(text: string, system: UnitSystem): Result<number> {
-  const refuse = (code: string) =>
+  const refuse = (code: 'length.unreadable' | 'length.outOfRange') =>
     fail<number>({
       code,
       severity: 'refuse',

@@ -1,4 +1,4 @@
-import type { Finding } from './finding';
+import type { InputFinding } from './inputSentences';
 import { parseLength } from './parseLength';
 import { fail, type Result, succeed } from './result';
 import type { UnitSystem } from './units';
@@ -106,7 +106,12 @@ export function parseSizeRange(
     : succeed({ minimumMm: null, maximumMm: value });
 }
 
-function unreadable(code: string, text: string, system: UnitSystem, things: readonly KnownThing[]): Finding {
+function unreadable(
+  code: Extract<InputFinding, { figures: { things: string } }>['code'],
+  text: string,
+  system: UnitSystem,
+  things: readonly KnownThing[],
+): InputFinding {
   return {
     code,
     severity: 'refuse',

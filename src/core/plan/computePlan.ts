@@ -1,6 +1,5 @@
 import type { Assumptions } from '../catalog/assumptions';
 import type { Amount } from '../kernel/amount';
-import type { Finding } from '../kernel/finding';
 import { grouped } from '../kernel/grouped';
 import { Memo } from '../kernel/memo';
 import type { ProjectRows } from '../model/rows';
@@ -10,6 +9,7 @@ import { DrawTotals } from './drawTotals';
 import { PlanModel, type PlannedFill } from './model/planModel';
 import { optionDates } from './optionDates';
 import { findingsOfOption } from './optionFindings';
+import type { OptionFinding } from './optionSentences';
 import { type Purse, purseOf } from './purse';
 import { type SharedSupply, sharedSupplies } from './sharedSupplies';
 import { figuresOfSlot, type OptionPlan, SlotPlan } from './slotPlan';
@@ -36,7 +36,7 @@ export class Plan {
   private readonly known: {
     fullCash?: Amount;
     supplies?: SharedSupply[];
-    findings?: Finding[];
+    findings?: OptionFinding[];
     recipes?: ReadonlyMap<string, RecipePlan>;
   } = {};
 
@@ -94,7 +94,7 @@ export class Plan {
   }
 
   /** What is wrong with the plan as a whole: a choice that is refused. */
-  get findings(): readonly Finding[] {
+  get findings(): readonly OptionFinding[] {
     this.known.findings ??= this.chosen
       .filter(({ model }) => findingsOfOption(this.model, model).some(({ severity }) => severity === 'refuse'))
       .map(({ model }) => ({

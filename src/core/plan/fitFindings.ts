@@ -1,7 +1,7 @@
-import type { Finding } from '../kernel/finding';
 import type { SizeRange, SlotRow } from '../model/rows';
 import { completeMeasures, type Measures } from '../surface/furnitureTemplate';
 import { furnitureTemplates } from '../surface/templates';
+import type { OptionFinding } from './optionSentences';
 
 /** Overall width, depth and height of a piece by its template, in mm; null where the template has none. */
 export function overallSize(
@@ -20,9 +20,9 @@ export function overallSize(
 }
 
 /** Where a piece's size leaves the slot's range: one finding per direction, with how far off it is in mm. */
-export function fitFindings(slot: SlotRow, optionId: string, templateId: string, measures: Measures): Finding[] {
+export function fitFindings(slot: SlotRow, optionId: string, templateId: string, measures: Measures): OptionFinding[] {
   const size = overallSize(templateId, measures);
-  const findings: Finding[] = [];
+  const findings: OptionFinding[] = [];
   for (const direction of ['width', 'depth', 'height'] as const) {
     const value = size[direction];
     const range: SizeRange = slot[direction];

@@ -1,6 +1,6 @@
-import type { Finding } from '../kernel/finding';
 import type { PieceRow } from '../model/rows';
 import type { OptionModel } from './model/optionModel';
+import type { OptionFinding } from './optionSentences';
 
 /**
  * What a borrowed piece of the house says against a way to fill a slot: nothing is altered before its owner was asked,
@@ -11,9 +11,9 @@ export function houseFindings(of: {
   pieces: readonly PieceRow[];
   revealDate: string | null;
   standsUntil: string | null;
-}): Finding[] {
+}): OptionFinding[] {
   const { option, recipe, finds } = of.model;
-  const findings: Finding[] = [];
+  const findings: OptionFinding[] = [];
   for (const find of finds) {
     const piece = of.pieces.find((row) => row.id === find.pieceId);
     if (!piece || piece.borrowedFrom === '') continue;

@@ -1,11 +1,12 @@
 import { type Amount, subtractAmounts } from '../kernel/amount';
-import { type Finding, worstSeverity } from '../kernel/finding';
+import { worstSeverity } from '../kernel/finding';
 import type { Minutes } from '../kernel/minutes';
 import type { OptionRow } from '../model/rows';
 import type { ReadyDates } from '../recipe/readyDates';
 import { type Added, addedBy, alone, type Surroundings } from './added';
 import type { OptionModel } from './model/optionModel';
 import type { OptionDates } from './optionDates';
+import type { OptionFinding } from './optionSentences';
 
 /** The figures of one option that need no other option of its slot. Money in minor units, time in minutes. */
 export interface OptionFigures {
@@ -31,7 +32,7 @@ export interface OptionFigures {
   /** Days until the last of its offers arrives. */
   leadDays: number;
   ready: ReadyDates | null;
-  findings: readonly Finding[];
+  findings: readonly OptionFinding[];
   /** A refused option cannot be chosen. */
   refused: boolean;
 }
@@ -52,7 +53,7 @@ export function optionFigures(of: {
   around: Surroundings;
   presentCash: Amount;
   dates: OptionDates;
-  findings: readonly Finding[];
+  findings: readonly OptionFinding[];
 }): OptionFigures {
   const { model, count, around, dates, findings } = of;
   const added = addedBy(around, [{ model, count }]);

@@ -1,4 +1,3 @@
-import type { Finding } from '../kernel/finding';
 import type { FindRow, PieceRow } from '../model/rows';
 import { cautionsFor } from '../safety/cautions';
 import type { SafetyFacts } from '../safety/facts';
@@ -9,6 +8,7 @@ import { fitFindings } from './fitFindings';
 import { houseFindings } from './houseFindings';
 import type { OptionModel } from './model/optionModel';
 import type { PlanModel } from './model/planModel';
+import type { OptionFinding } from './optionSentences';
 import { placeFindings } from './placeFindings';
 
 /** A piece that nothing is done to, as cautions see it. */
@@ -32,7 +32,7 @@ function unplannedPiece(find: FindRow): NonNullable<SafetyFacts['piece']> {
 }
 
 /** The findings of an option, taken over from an earlier plan while nothing that they speak of has changed. */
-export function findingsOfOption(plan: PlanModel, model: OptionModel): readonly Finding[] {
+export function findingsOfOption(plan: PlanModel, model: OptionModel): readonly OptionFinding[] {
   const { household, revealDate, standsUntil } = plan.rows.project;
   return plan.memo.part(optionFindings, model.option.id, {
     model,
@@ -50,10 +50,10 @@ export function optionFindings(of: {
   revealDate: string | null;
   standsUntil: string | null;
   pieces: readonly PieceRow[];
-}): Finding[] {
+}): OptionFinding[] {
   const { model, household } = of;
   const { option, slot } = model;
-  const findings: Finding[] = [...(model.recipe?.findings ?? [])];
+  const findings: OptionFinding[] = [...(model.recipe?.findings ?? [])];
   for (const find of model.finds) {
     findings.push(...fitFindings(slot, option.id, find.templateId, find.measures));
     if (!model.recipe) {

@@ -20,12 +20,12 @@ import { fromMicro } from '../kernel/micro';
 import { stated } from '../kernel/price';
 import type { FindRow, ProjectRows } from '../model/rows';
 import { safetyRules } from '../safety/cautions';
+import { sentenceCodes, sentenceFor } from '../words/sentences';
 import { sumsOf } from './added';
 import { computePlan, type OptionPlan, type Plan } from './computePlan';
 import { DrawTotals } from './drawTotals';
 import { beatsYardstick, compareWithYardstick, worthUpTo } from './makeOrBuy';
 import { supplyDrawOf } from './model/optionModel';
-import { sentenceCodes, sentenceFor } from './sentences';
 import { explainOption, optionFigureLabels } from './why/explainOption';
 import { explainPurse } from './why/explainPurse';
 

@@ -1,5 +1,4 @@
 import { nothing } from '../kernel/amount';
-import type { Finding } from '../kernel/finding';
 import type { SlotRow } from '../model/rows';
 import type { Tax } from '../pricing/priceStory';
 import { addedBy, type Surroundings } from './added';
@@ -11,6 +10,7 @@ import type { Draw, Pool } from './model/pools';
 import { type OptionDates, optionDates } from './optionDates';
 import { costOf, type OptionFigures, optionFigures } from './optionFigures';
 import { findingsOfOption } from './optionFindings';
+import type { OptionFinding } from './optionSentences';
 import { sameFigures } from './sameFigures';
 import { type WorthUpTo, worthOfOption } from './worthUpTo';
 import { yardstickOf } from './yardstick';
@@ -108,7 +108,7 @@ function slotFigures(of: {
   pools: readonly (Pool | undefined)[];
   rests: readonly number[];
   dates: readonly OptionDates[];
-  findings: readonly (readonly Finding[])[];
+  findings: readonly (readonly OptionFinding[])[];
   hourValue: number;
   currency: string;
   tax: Tax;

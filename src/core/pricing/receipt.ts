@@ -1,8 +1,8 @@
 import { type Amount, nothing } from '../kernel/amount';
 import { currencyExponent } from '../kernel/currencies.data';
-import type { Finding } from '../kernel/finding';
 import { PERCENT_SCALE } from '../kernel/money';
 import { amountOfPrice } from '../kernel/price';
+import type { PriceFinding } from './priceSentences';
 import { type PriceLine, type PriceStory, piecesBought, type Tax } from './priceStory';
 
 /** One printed line of a till receipt. */
@@ -23,7 +23,7 @@ export interface Receipt {
   usable: number;
   /** Total ÷ usable pieces, rounded; null when nothing is usable. */
   perUsable: Amount | null;
-  findings: Finding[];
+  findings: PriceFinding[];
 }
 
 /** An exact non-negative fraction of minor units, so that half cents are decided once, at the place that rounds. */
@@ -168,7 +168,7 @@ export function receiptOf(
     },
   ];
   const pieces = piecesBought(story);
-  const findings: Finding[] = [];
+  const findings: PriceFinding[] = [];
   if (story.tag.state === 'unknown')
     findings.push({ code: 'price.unknown', severity: 'warn', where: { kind: 'find', id: '' }, figures: {} });
   if (story.lines.some((line) => line.kind === 'couponUnknown')) {

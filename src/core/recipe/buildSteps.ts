@@ -1,8 +1,8 @@
 import { isWaterborne } from '../catalog/coating';
-import type { Finding } from '../kernel/finding';
 import type { Step } from '../state/step';
 import type { RecipeBody } from './recipeBody';
 import type { RecipeContext } from './recipeContext';
+import type { RecipeFinding } from './recipeSentences';
 import type { ZoneStacks } from './stack';
 import { layerSteps } from './steps/layerSteps';
 import { hardwareOf, prepareSteps } from './steps/prepareSteps';
@@ -17,7 +17,7 @@ export interface BuiltSteps {
   /** Supplies beside the layers' own, of one piece. */
   needs: SideNeed[];
   /** What the air says against them; gathered when it is asked for. */
-  findings(): Finding[];
+  findings(): RecipeFinding[];
 }
 
 /** Puts the stylist's own steps where they belong: what follows waits for them. */

@@ -1,12 +1,12 @@
 import { type Coating, isColored } from '../catalog/coating';
 import { coatings } from '../catalog/coatings';
 import type { Lab } from '../color/lab';
-import type { Finding } from '../kernel/finding';
 import type { Sheen } from '../state/surfaceState';
 import { techniques } from '../technique';
 import { completeValues, type Technique, type TechniqueValues } from '../technique/technique';
 import type { ChosenLayer, RecipeBody } from './recipeBody';
 import type { RecipeContext } from './recipeContext';
+import type { RecipeFinding } from './recipeSentences';
 import type { ZonePlan } from './zonePlans';
 
 /** A layer that may be laid: chosen, or proposed between and above the chosen ones. */
@@ -63,6 +63,10 @@ export function proposedCandidate(
 export const coversZone = (layer: Pick<ChosenLayer, 'zoneKeys'>, zone: ZonePlan): boolean =>
   layer.zoneKeys === 'all' || layer.zoneKeys.includes(zone.key);
 
+/** What is said of a layer that cannot be laid. */
+type Refusal = { [C in Refused]: Pick<Extract<RecipeFinding, { code: C }>, 'code' | 'figures' | 'fix'> }[Refused];
+type Refused = 'layer.unknownTechnique' | 'layer.unknownCoating' | 'layer.wrongTechnique';
+
 /**
  * The layers of a recipe as they can be laid, from the bottom up. What the tables do not know (any more) and what a
  * technique cannot put on is named in `findings`; the rest still computes.
@@ -70,25 +74,22 @@ export const coversZone = (layer: Pick<ChosenLayer, 'zoneKeys'>, zone: ZonePlan)
 export function chosenCandidates(
   body: RecipeBody,
   context: RecipeContext,
-): { chosen: ChosenCandidate[]; findings: Finding[] } {
+): { chosen: ChosenCandidate[]; findings: RecipeFinding[] } {
   const chosen: ChosenCandidate[] = [];
-  const findings: Finding[] = [];
-  const refuse = (layer: ChosenLayer, code: string, figures: Finding['figures'], fix?: Finding['fix']) => {
-    findings.push({
-      code,
-      severity: 'refuse',
-      where: { kind: 'layer', id: layer.id },
-      figures,
-      ...(fix ? { fix } : {}),
-    });
-  };
+  const findings: RecipeFinding[] = [];
+  const refuse = (layer: ChosenLayer, said: Refusal) =>
+    // Each refusal's code goes with its figures; put together again the types see only their mixture.
+    findings.push({ ...said, severity: 'refuse', where: { kind: 'layer', id: layer.id } } as RecipeFinding);
   body.layers.forEach((layer, index) => {
     const order = (index + 1) * 10;
     const technique = techniques.find(layer.techniqueId);
     if (!technique) {
-      refuse(layer, 'layer.unknownTechnique', {
-        technique: layer.techniqueId,
-        accepted: techniques.all.map((entry) => entry.name).join(', '),
+      refuse(layer, {
+        code: 'layer.unknownTechnique',
+        figures: {
+          technique: layer.techniqueId,
+          accepted: techniques.all.map((entry) => entry.name).join(', '),
+        },
       });
       return;
     }
@@ -99,19 +100,21 @@ export function chosenCandidates(
     }
     const coating = coatings.find(layer.coatingId ?? '');
     if (!coating) {
-      refuse(layer, 'layer.unknownCoating', {
-        coating: layer.coatingId ?? '',
-        accepted: coatings.all.map((entry) => entry.name).join(', '),
+      refuse(layer, {
+        code: 'layer.unknownCoating',
+        figures: {
+          coating: layer.coatingId ?? '',
+          accepted: coatings.all.map((entry) => entry.name).join(', '),
+        },
       });
       return;
     }
     if (!technique.accepts(coating)) {
-      refuse(
-        layer,
-        'layer.wrongTechnique',
-        { coating: coating.name, technique: technique.name, usual: techniques.get(coating.techniqueId).name },
-        { kind: 'setTechnique', layerId: layer.id, techniqueId: coating.techniqueId },
-      );
+      refuse(layer, {
+        code: 'layer.wrongTechnique',
+        figures: { coating: coating.name, technique: technique.name, usual: techniques.get(coating.techniqueId).name },
+        fix: { kind: 'setTechnique', layerId: layer.id, techniqueId: coating.techniqueId },
+      });
       return;
     }
     const card = layer.colorCardId === null ? undefined : context.colorCards.get(layer.colorCardId);

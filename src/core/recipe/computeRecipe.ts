@@ -1,4 +1,3 @@
-import type { Finding } from '../kernel/finding';
 import { toMicro } from '../kernel/micro';
 import type { Step } from '../state/step';
 import type { ZoneUse } from '../surface/zone';
@@ -9,6 +8,7 @@ import type { PieceDemand, SupplyTerm, WorkTerm } from './pieceDemand';
 import type { RecipeBody } from './recipeBody';
 import type { RecipeContext } from './recipeContext';
 import { recipeFindings } from './recipeFindings';
+import type { RecipeFinding } from './recipeSentences';
 import type { PlannedLayer, PlannedWork, StackEntry } from './stack';
 import type { RunShare } from './steps/stepBook';
 import { type ZonePlan, zonePlansOf } from './zonePlans';
@@ -31,7 +31,7 @@ export interface RecipePlan {
   toolIds: string[];
   readonly difficulty: Difficulty;
   /** Everything to know, cautions included; gathered when it is first read. {@link cautionsAt} gives those of a step. */
-  readonly findings: readonly Finding[];
+  readonly findings: readonly RecipeFinding[];
   /** The uses that decide when it is ready. */
   uses: ReadonlySet<ZoneUse>;
 }
@@ -83,7 +83,7 @@ export function computeRecipe(recipeId: string, body: RecipeBody, context: Recip
   for (const run of built.runs) demandOf(run.findId).work.push(workTermOf(run));
 
   const uses = new Set<ZoneUse>(zones.filter((zone) => stacked.stacks.has(zone.key)).map((zone) => zone.zone.use));
-  let findings: Finding[] | null = null;
+  let findings: RecipeFinding[] | null = null;
   let difficulty: Difficulty | null = null;
   return {
     recipeId,

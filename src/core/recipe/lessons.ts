@@ -1,6 +1,6 @@
 import { substrates } from '../catalog/substrates';
-import type { Finding } from '../kernel/finding';
 import type { RecipeContext } from './recipeContext';
+import type { RecipeFinding } from './recipeSentences';
 import { mendings } from './setbacks.data';
 import type { PlannedLayer } from './stack';
 import type { ZonePlan } from './zonePlans';
@@ -11,14 +11,17 @@ export function lessonFindings(
   zones: readonly ZonePlan[],
   layers: readonly PlannedLayer[],
   context: RecipeContext,
-): Finding[] {
+): RecipeFinding[] {
   const surfaces = new Set(zones.filter((zone) => zone.zone.included).map((zone) => zone.substrate.id));
-  const findings: Finding[] = [];
+  const findings: RecipeFinding[] = [];
+  const said = new Set<string>();
   for (const lesson of context.lessons) {
     const layer = layers.find((candidate) => candidate.coating.id === lesson.coatingId);
     if (!layer || lesson.recipeId === recipeId || !surfaces.has(lesson.substrateId)) continue;
     const code = 'lesson.learned';
-    if (findings.some((known) => known.where.id === layer.id && known.figures.problem === lesson.problem)) continue;
+    const place = `${layer.id} ${lesson.problem}`;
+    if (said.has(place)) continue;
+    said.add(place);
     findings.push({
       code,
       severity: 'note',

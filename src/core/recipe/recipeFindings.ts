@@ -1,11 +1,11 @@
 import { LEAD_TEST } from '../catalog/labor.data';
-import type { Finding } from '../kernel/finding';
 import { cautionsFor } from '../safety/cautions';
 import type { ZoneUse } from '../surface/zone';
 import type { BuiltSteps } from './buildSteps';
 import { lessonFindings } from './lessons';
 import type { RecipeBody } from './recipeBody';
 import type { PieceFacts, RecipeContext } from './recipeContext';
+import type { RecipeFinding } from './recipeSentences';
 import { safetyFactsOf } from './safetyFacts';
 import type { ZoneStacks } from './stack';
 import type { ZonePlan } from './zonePlans';
@@ -16,20 +16,20 @@ export function recipeFindings(of: {
   body: RecipeBody;
   context: RecipeContext;
   zones: readonly ZonePlan[];
-  zoneFindings: readonly Finding[];
+  zoneFindings: readonly RecipeFinding[];
   stacked: ZoneStacks;
   built: BuiltSteps;
   uses: ReadonlySet<ZoneUse>;
-}): Finding[] {
+}): RecipeFinding[] {
   const { recipeId, zones, stacked, built, context, uses } = of;
-  const findings: Finding[] = [
+  const findings: RecipeFinding[] = [
     ...of.zoneFindings,
     ...stacked.findings(),
     ...built.findings(),
     ...lessonFindings(recipeId, zones, stacked.layers, context),
   ];
   // Repeats fold into one card per step.
-  const placeOf = (finding: Finding) => `${finding.code} ${finding.where.id}`;
+  const placeOf = (finding: RecipeFinding) => `${finding.code} ${finding.where.id}`;
   const said = new Set(findings.map(placeOf));
   const foodSafeFinish = isFoodSafe(zones, stacked);
   for (const { facts, safety } of safetyFactsOf(of.body, zones, stacked.layers, built.steps, context)) {
@@ -55,7 +55,7 @@ function isFoodSafe(zones: readonly ZonePlan[], stacked: ZoneStacks): boolean {
     });
 }
 
-function leadTestOffer(facts: PieceFacts): Finding {
+function leadTestOffer(facts: PieceFacts): RecipeFinding {
   return {
     code: 'lead.testOffered',
     severity: 'note',
@@ -71,6 +71,6 @@ function leadTestOffer(facts: PieceFacts): Finding {
 }
 
 /** The cautions and remarks that belong at a step of a recipe, where its card shows them. */
-export function cautionsAt(recipe: { findings: readonly Finding[] }, stepId: string): Finding[] {
+export function cautionsAt(recipe: { findings: readonly RecipeFinding[] }, stepId: string): RecipeFinding[] {
   return recipe.findings.filter(({ where }) => where.kind === 'step' && where.id === stepId);
 }

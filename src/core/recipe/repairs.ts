@@ -1,10 +1,10 @@
 import type { Coating } from '../catalog/coating';
 import { coatings } from '../catalog/coatings';
-import type { Finding } from '../kernel/finding';
 import { computeRecipe, type RecipePlan } from './computeRecipe';
 import { needsOf } from './needsOf';
 import { type ChosenLayer, chosenLayer, type RecipeBody } from './recipeBody';
 import type { RecipeContext } from './recipeContext';
+import type { RecipeFinding } from './recipeSentences';
 
 /** A change of a recipe after which a joint holds, with what it adds. */
 export interface Repair {
@@ -19,13 +19,18 @@ export interface Repair {
 }
 
 /** Findings that say a joint does not hold, or a color cannot be had. */
-const broken = new Set(['joint.never', 'joint.wouldPeel', 'layer.cannotLighten', 'layer.forbiddenByUse']);
+const broken: ReadonlySet<RecipeFinding['code']> = new Set([
+  'joint.never',
+  'joint.wouldPeel',
+  'layer.cannotLighten',
+  'layer.forbiddenByUse',
+]);
 
-const layerOf = (finding: Finding): string => finding.where.id.slice(finding.where.id.lastIndexOf('|') + 1);
+const layerOf = (finding: RecipeFinding): string => finding.where.id.slice(finding.where.id.lastIndexOf('|') + 1);
 
-export const isRepairable = (finding: Finding): boolean => broken.has(finding.code);
+export const isRepairable = (finding: RecipeFinding): boolean => broken.has(finding.code);
 
-const isUnknown = (finding: Finding): boolean => finding.code === 'joint.notKnown';
+const isUnknown = (finding: RecipeFinding): boolean => finding.code === 'joint.notKnown';
 
 function handsOn(plan: RecipePlan): number {
   return plan.steps.reduce((sum, step) => sum + step.setUpMinutes + step.runMinutes + step.cleanUpMinutes, 0);
@@ -110,7 +115,7 @@ export function repairsFor(
   recipeId: string,
   body: RecipeBody,
   context: RecipeContext,
-  finding: Finding,
+  finding: RecipeFinding,
   cashOf: (needs: ReadonlyMap<string, number>) => number,
   hourValue: number,
 ): Repair[] {

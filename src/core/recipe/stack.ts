@@ -1,10 +1,10 @@
 import type { Coating } from '../catalog/coating';
-import type { Finding } from '../kernel/finding';
 import type { Joint } from '../state/joint';
 import type { SurfaceState } from '../state/surfaceState';
 import type { QuantityInput, Technique } from '../technique/technique';
 import type { Candidate, CandidateWork } from './candidates';
 import type { CoatCount } from './coatCount';
+import type { RecipeFinding } from './recipeSentences';
 
 /** A layer of the plan: chosen by the stylist, or proposed because a joint or a use asks for it. */
 export interface PlannedLayer extends Omit<Candidate, 'coats'> {
@@ -41,7 +41,7 @@ export interface ZoneStacks {
   works: PlannedWork[];
   stacks: Map<string, StackEntry[]>;
   /** What there is to say of them; gathered when it is asked for. */
-  findings(): Finding[];
+  findings(): RecipeFinding[];
 }
 
 /** The assumption that a layer's spreading rate stands under. */

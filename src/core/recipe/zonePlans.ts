@@ -2,7 +2,6 @@ import { conditionWorks, preparations } from '../catalog/preparations.data';
 import type { Substrate } from '../catalog/substrate';
 import { substrates } from '../catalog/substrates';
 import { labFromHex } from '../color/lab';
-import type { Finding } from '../kernel/finding';
 import { type Condition, type PreparationKind, preparationKinds } from '../state/preparation';
 import type { SurfaceState } from '../state/surfaceState';
 import { completeMeasures } from '../surface/furnitureTemplate';
@@ -13,6 +12,7 @@ import { zone as usualZone } from '../surface/templates/parts';
 import { type Zone, zoneAreaM2 } from '../surface/zone';
 import type { EnteredShape, RecipeBody, RecipePiece, ZoneEdit } from './recipeBody';
 import type { PieceFacts, RecipeContext } from './recipeContext';
+import type { RecipeFinding } from './recipeSentences';
 
 /** Nothing a stylist makes over is larger; beyond it a digit slipped. */
 const LARGEST_ZONE_M2 = 100;
@@ -124,7 +124,7 @@ function editedZone(zone: Zone, edit: ZoneEdit | undefined): Zone {
 const LETTERS = 'ABCDEFGHIJKLMNOPQRSTUVWXYZ';
 
 /** The zones of a piece: its template's, then the stylist's own, each with its edits and a letter of its own. */
-function zonesOf(piece: RecipePiece, findings: Finding[]): Zone[] {
+function zonesOf(piece: RecipePiece, findings: RecipeFinding[]): Zone[] {
   const template = furnitureTemplates.find(piece.templateId);
   const proposed = template ? template.zones(completeMeasures(template, piece.measures)) : [];
   const zones = proposed.map((zone) => editedZone(zone, piece.zoneEdits[zone.id]));
@@ -166,8 +166,11 @@ function worksOf(
 }
 
 /** The zones of all pieces of a recipe, included or not, with findings for what cannot be used as entered. */
-export function zonePlansOf(body: RecipeBody, context: RecipeContext): { zones: ZonePlan[]; findings: Finding[] } {
-  const findings: Finding[] = [];
+export function zonePlansOf(
+  body: RecipeBody,
+  context: RecipeContext,
+): { zones: ZonePlan[]; findings: RecipeFinding[] } {
+  const findings: RecipeFinding[] = [];
   const zones: ZonePlan[] = [];
   for (const piece of body.pieces) {
     const facts = context.pieces.get(piece.findId);

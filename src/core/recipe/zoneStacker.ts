@@ -2,7 +2,6 @@ import type { Coating } from '../catalog/coating';
 import { coatings } from '../catalog/coatings';
 import { useDemands } from '../catalog/uses.data';
 import { mixLab } from '../color/lab';
-import type { Finding, Fix } from '../kernel/finding';
 import type { Joint } from '../state/joint';
 import type { Sheen } from '../state/surfaceState';
 import type { QuantityInput } from '../technique/technique';
@@ -13,6 +12,7 @@ import { decisiveJoint, type Exposed, uppermost } from './exposed';
 import { colorLaid, stateAfter } from './laidState';
 import type { RecipeBody } from './recipeBody';
 import type { RecipeContext } from './recipeContext';
+import type { RecipeFinding } from './recipeSentences';
 import { type PlannedLayer, type PlannedWork, type StackEntry, spreadingRateKey } from './stack';
 import { supplyKey } from './supplyKey';
 import { tintOffer } from './tintedPrimer';
@@ -27,7 +27,7 @@ export interface Shared {
   layers: Map<string, PlannedLayer>;
   works: Map<string, PlannedWork>;
   /** What there is to say, in the order in which it came up; words that take computing wait until they are asked for. */
-  remarks: (() => Finding | null)[];
+  remarks: (() => RecipeFinding | null)[];
 }
 
 /** Stacks layers on one zone; what is found goes to the shared lists. */
@@ -50,14 +50,7 @@ export class ZoneStacker {
     this.exposed = [zone.present];
   }
 
-  private find(
-    code: string,
-    severity: Finding['severity'],
-    where: Finding['where'],
-    figures: Finding['figures'],
-    fix?: Fix,
-  ) {
-    const finding: Finding = { code, severity, where, figures, ...(fix ? { fix } : {}) };
+  private say(finding: RecipeFinding): void {
     this.shared.remarks.push(() => finding);
   }
 
@@ -127,17 +120,18 @@ export class ZoneStacker {
     const where = { kind: 'layer', id: candidate.id } as const;
     const figures = { coating: candidate.coating.name, zone: zone.zone.name };
     if (zone.zone.use === 'food' && candidate.coating.foodUse === 'nowhereNear')
-      this.find('layer.nowhereNearFood', 'refuse', where, figures);
+      this.say({ code: 'layer.nowhereNearFood', severity: 'refuse', where, figures });
     if (zone.zone.use === 'outdoors' && candidate.coating.outdoors === 'no')
-      this.find('layer.notOutdoors', 'warn', where, figures);
+      this.say({ code: 'layer.notOutdoors', severity: 'warn', where, figures });
     if (zone.zone.use === 'outdoors' && candidate.coating.outdoors === 'ifLabelled')
-      this.find('layer.outdoorsIfLabelled', 'note', where, figures);
+      this.say({ code: 'layer.outdoorsIfLabelled', severity: 'note', where, figures });
     for (const forbidden of useDemands[zone.zone.use].forbids)
       if (forbidden.groups.includes(candidate.coating.group))
-        this.find('layer.forbiddenByUse', 'stop', where, {
-          ...figures,
-          use: useDemands[zone.zone.use].name,
-          reason: forbidden.reason,
+        this.say({
+          code: 'layer.forbiddenByUse',
+          severity: 'stop',
+          where,
+          figures: { ...figures, use: useDemands[zone.zone.use].name, reason: forbidden.reason },
         });
   }
 
@@ -149,12 +143,14 @@ export class ZoneStacker {
     const where = { kind: 'layer', id: candidate.id } as const;
     const figures = { coating: candidate.coating.name, zone: this.zone.zone.name };
     if (candidate.coating.role === 'translucent')
-      this.find('layer.cannotLighten', 'refuse', where, figures, {
-        kind: 'replaceCoating',
-        layerId: candidate.id,
-        coatingId: 'mineralPaint',
+      this.say({
+        code: 'layer.cannotLighten',
+        severity: 'refuse',
+        where,
+        figures,
+        fix: { kind: 'replaceCoating', layerId: candidate.id, coatingId: 'mineralPaint' },
       });
-    else this.find('layer.veilOnly', 'note', where, figures);
+    else this.say({ code: 'layer.veilOnly', severity: 'note', where, figures });
   }
 
   layChosen(candidate: Candidate): void {
@@ -179,12 +175,12 @@ export class ZoneStacker {
       } else this.reportBroken(candidate, joint, coating, proposal);
     } else this.reportBroken(candidate, joint, null, null);
     if (joint.verdict === 'notKnown')
-      this.find(
-        'joint.notKnown',
-        'warn',
-        { kind: 'joint', id: `${zone.key}|${candidate.id}` },
-        { zone: zone.zone.name, coating: candidate.coating.name, surface: zone.substrate.name },
-      );
+      this.say({
+        code: 'joint.notKnown',
+        severity: 'warn',
+        where: { kind: 'joint', id: `${zone.key}|${candidate.id}` },
+        figures: { zone: zone.zone.name, coating: candidate.coating.name, surface: zone.substrate.name },
+      });
     this.lay(candidate, joint);
     this.offerTint(primer, candidate);
   }
@@ -193,19 +189,19 @@ export class ZoneStacker {
     if (!isBroken(joint)) return;
     const below = uppermost(this.exposed);
     const surface = (below.productId && coatings.find(below.productId)?.name) || this.zone.substrate.name;
-    this.find(
-      joint.verdict === 'never' ? 'joint.never' : 'joint.wouldPeel',
-      joint.verdict === 'never' ? 'refuse' : 'stop',
-      { kind: 'joint', id: `${this.zone.key}|${candidate.id}` },
-      {
+    this.say({
+      code: joint.verdict === 'never' ? 'joint.never' : 'joint.wouldPeel',
+      severity: joint.verdict === 'never' ? 'refuse' : 'stop',
+      where: { kind: 'joint', id: `${this.zone.key}|${candidate.id}` },
+      figures: {
         zone: this.zone.zone.name,
         coating: candidate.coating.name,
         surface,
         reason: joint.reason,
         remedy: barrier?.name ?? '',
       },
-      proposal ? { kind: 'restoreProposal', proposal } : undefined,
-    );
+      ...(proposal ? { fix: { kind: 'restoreProposal', proposal } } : {}),
+    });
   }
 
   private offerTint(primer: Candidate | null, paint: Candidate): void {
@@ -239,12 +235,12 @@ export class ZoneStacker {
       ? { verdict: 'never' as const, waitHours: 0, reason: 'it would rub into an old finish that may hold lead' }
       : work.technique.demands(uppermost(this.exposed));
     if (demand?.verdict === 'never') {
-      this.find(
-        'work.impossible',
-        'warn',
-        { kind: 'layer', id: work.id },
-        { technique: work.technique.name, zone: zone.zone.name, reason: demand.reason },
-      );
+      this.say({
+        code: 'work.impossible',
+        severity: 'warn',
+        where: { kind: 'layer', id: work.id },
+        figures: { technique: work.technique.name, zone: zone.zone.name, reason: demand.reason },
+      });
       return;
     }
     const known = this.shared.works.get(work.id);
@@ -272,13 +268,13 @@ export class ZoneStacker {
     const clear = topcoatFor(asking, zone.zone.use);
     const proposal = `topcoat:${clear.id}`;
     if (body.dropped.includes(proposal)) {
-      this.find(
-        'topcoat.missing',
-        'warn',
-        { kind: 'zone', id: zone.key },
-        { zone: zone.zone.name, coating: asking.name, clear: clear.name },
-        { kind: 'restoreProposal', proposal },
-      );
+      this.say({
+        code: 'topcoat.missing',
+        severity: 'warn',
+        where: { kind: 'zone', id: zone.key },
+        figures: { zone: zone.zone.name, coating: asking.name, clear: clear.name },
+        fix: { kind: 'restoreProposal', proposal },
+      });
       return;
     }
     const sheen: Sheen = clear.sheens.includes('satin') ? 'satin' : (clear.sheens[0] ?? 'matt');

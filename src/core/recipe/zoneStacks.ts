@@ -1,7 +1,8 @@
-import type { Finding } from '../kernel/finding';
 import { chosenCandidates, coversZone } from './candidates';
 import type { RecipeBody } from './recipeBody';
 import type { RecipeContext } from './recipeContext';
+import type { RecipeFinding } from './recipeSentences';
+import { saidOnce } from './saidOnce';
 import type { PlannedLayer, StackEntry, ZoneStacks } from './stack';
 import type { ZonePlan } from './zonePlans';
 import { type Shared, ZoneStacker } from './zoneStacker';
@@ -34,12 +35,18 @@ export function zoneStacksOf(body: RecipeBody, zones: readonly ZonePlan[], conte
     works: [...shared.works.values()],
     stacks,
     findings: () =>
-      folded([...shared.remarks.flatMap((remark) => remark() ?? []), ...stillShowing(shared.layers, stacks)]),
+      saidOnce(
+        [...shared.remarks.flatMap((remark) => remark() ?? []), ...stillShowing(shared.layers, stacks)],
+        'layer',
+      ),
   };
 }
 
 /** Layers whose table maximum ended the count while a difference still shows. */
-function stillShowing(layers: ReadonlyMap<string, PlannedLayer>, stacks: ReadonlyMap<string, StackEntry[]>): Finding[] {
+function stillShowing(
+  layers: ReadonlyMap<string, PlannedLayer>,
+  stacks: ReadonlyMap<string, StackEntry[]>,
+): RecipeFinding[] {
   const worst = new Map<string, number>();
   for (const entries of stacks.values())
     for (const { layerId, coats } of entries)
@@ -54,24 +61,4 @@ function stillShowing(layers: ReadonlyMap<string, PlannedLayer>, stacks: Readonl
       difference: Math.round(difference * 10) / 10,
     },
   }));
-}
-
-/** The same thing said of a layer on several zones is said once, naming them all; joints speak for themselves. */
-function folded(findings: readonly Finding[]): Finding[] {
-  const kept: Finding[] = [];
-  for (const finding of findings) {
-    const same = kept.find(
-      (known) =>
-        finding.where.kind === 'layer' &&
-        known.where.kind === 'layer' &&
-        known.where.id === finding.where.id &&
-        known.code === finding.code &&
-        known.figures.reason === finding.figures.reason,
-    );
-    const zone = finding.figures.zone;
-    if (!same) kept.push({ ...finding, figures: { ...finding.figures } });
-    else if (zone !== undefined && !String(same.figures.zone).split(', ').includes(String(zone)))
-      same.figures.zone = `${same.figures.zone}, ${zone}`;
-  }
-  return kept;
 }

@@ -77,9 +77,12 @@ export const safetyRules = createRegistry<SafetyRule>('cautions', [
   buildingWorks,
 ]);
 
+/** A caution; its code names the rule that raised it. */
+export type CautionFinding = Finding<`caution.${string}`>;
+
 /** The cautions that the facts raise, each as one finding at each step it belongs to, or at the recipe when it has none. */
-export function cautionsFor(facts: SafetyFacts, recipeId: string): Finding[] {
-  const findings: Finding[] = [];
+export function cautionsFor(facts: SafetyFacts, recipeId: string): CautionFinding[] {
+  const findings: CautionFinding[] = [];
   for (const rule of safetyRules.all) {
     const caution = rule.check(facts);
     if (!caution) continue;

@@ -1,6 +1,7 @@
+import { formatMinutes } from '@core/kernel/formatMinutes';
+import { formatMoney } from '@core/kernel/formatMoney';
 import { MS_PER_DAY } from '@core/kernel/units';
 import type { Plan } from '@core/plan/computePlan';
-import { formatMinutes, formatMoney } from '@core/plan/sentences';
 import type { PurseFigure } from '@core/plan/why/explainPurse';
 import styles from './shell.module.css';
 import { amountWords, dateWords, dayWords } from './words';

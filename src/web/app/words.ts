@@ -2,8 +2,9 @@ import type { SupplyUnit } from '@core/catalog/consumables';
 import type { Amount } from '@core/kernel/amount';
 import type { Explained, Unit } from '@core/kernel/explained';
 import { formatLength } from '@core/kernel/formatLength';
+import { formatMinutes } from '@core/kernel/formatMinutes';
+import { formatMoney } from '@core/kernel/formatMoney';
 import { M2_PER_SQUARE_FOOT, ML_PER_US_FLUID_OUNCE, MS_PER_DAY, type UnitSystem } from '@core/kernel/units';
-import { formatMinutes, formatMoney } from '@core/plan/sentences';
 
 /** How the page shows figures: the project's units, currency and time zone. */
 export interface Rim {

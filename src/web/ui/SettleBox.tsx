@@ -1,4 +1,4 @@
-import { formatMoney } from '@core/plan/sentences';
+import { formatMoney } from '@core/kernel/formatMoney';
 import { Button } from 'antd';
 import { useId, useState } from 'react';
 import { MoneyField } from './fields';

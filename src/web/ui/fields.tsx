@@ -4,7 +4,7 @@ import { parseLength } from '@core/kernel/parseLength';
 import { parseMoney } from '@core/kernel/parseMoney';
 import { type KnownThing, parseSizeRange, type SizeInWords } from '@core/kernel/sizeWords';
 import type { UnitSystem } from '@core/kernel/units';
-import { sentenceFor } from '@core/plan/sentences';
+import { sentenceFor } from '@core/words/sentences';
 import { Input, type InputRef, Select } from 'antd';
 import { type ReactNode, useEffect, useId, useRef, useState } from 'react';
 import { draftOf, dropDraft, keepDraft } from './draft';

@@ -1,5 +1,5 @@
 import { commonPractice } from '../../kernel/source';
-import { type SketchCheck, sketchFinding } from '../sketchCheck';
+import { placeInSketch, type SketchCheck } from '../sketchCheck';
 
 /** Art or a mirror over a piece is two thirds to three quarters of its width (some hold from one half on). */
 const LEAST = 1 / 2;
@@ -17,11 +17,16 @@ export const artWidth: SketchCheck = {
       const share = box.widthMm / below;
       return share < LEAST - 0.005 || share > MOST + 0.005
         ? [
-            sketchFinding(share < LEAST ? 'artNarrow' : 'artWide', 'note', facts, slot.id, {
-              slot: slot.name,
-              leastMm: below * (2 / 3),
-              mostMm: below * MOST,
-            }),
+            {
+              code: share < LEAST ? 'sketch.artNarrow' : 'sketch.artWide',
+              severity: 'note',
+              where: placeInSketch(facts, slot.id),
+              figures: {
+                slot: slot.name,
+                leastMm: below * (2 / 3),
+                mostMm: below * MOST,
+              },
+            },
           ]
         : [];
     });

@@ -1,5 +1,5 @@
 import { commonPractice } from '../../kernel/source';
-import { type SketchCheck, sketchFinding } from '../sketchCheck';
+import { placeInSketch, type SketchCheck } from '../sketchCheck';
 
 /** Below 12 to 14 in people see each other over it; from 24 in on a stem they see each other beneath it. */
 const SEEN_OVER_MM = 14 * 25.4;
@@ -22,12 +22,17 @@ export const centerpieceSight: SketchCheck = {
       if (tallest === null || tallest <= SEEN_OVER_MM) return [];
       if ((slot.height.minimumMm ?? 0) >= SEEN_UNDER_MM) return [];
       return [
-        sketchFinding('centerpieceSight', 'warn', facts, slot.id, {
-          slot: slot.name,
-          tallestMm: tallest,
-          overMm: SEEN_OVER_MM,
-          underMm: SEEN_UNDER_MM,
-        }),
+        {
+          code: 'sketch.centerpieceSight',
+          severity: 'warn',
+          where: placeInSketch(facts, slot.id),
+          figures: {
+            slot: slot.name,
+            tallestMm: tallest,
+            overMm: SEEN_OVER_MM,
+            underMm: SEEN_UNDER_MM,
+          },
+        },
       ];
     });
   },

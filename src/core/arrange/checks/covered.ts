@@ -1,5 +1,5 @@
 import { calculated } from '../../kernel/source';
-import { type SketchCheck, sketchFinding } from '../sketchCheck';
+import { placeInSketch, type SketchCheck } from '../sketchCheck';
 
 /** A socket, switch or obstacle that a slot would cover. */
 export const covered: SketchCheck = {
@@ -17,10 +17,15 @@ export const covered: SketchCheck = {
           box.yMm < feature.yMm + feature.heightMm &&
           box.yMm + box.heightMm > feature.yMm
             ? [
-                sketchFinding(feature.kind === 'socket' ? 'coversSocket' : 'meetsObstacle', 'note', facts, slot.id, {
-                  slot: slot.name,
-                  feature: feature.name || feature.kind,
-                }),
+                {
+                  code: feature.kind === 'socket' ? 'sketch.coversSocket' : 'sketch.meetsObstacle',
+                  severity: 'note',
+                  where: placeInSketch(facts, slot.id),
+                  figures: {
+                    slot: slot.name,
+                    feature: feature.name || feature.kind,
+                  },
+                },
               ]
             : [],
         ),

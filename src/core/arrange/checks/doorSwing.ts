@@ -1,5 +1,5 @@
 import { commonPractice } from '../../kernel/source';
-import { type SketchCheck, sketchFinding } from '../sketchCheck';
+import { placeInSketch, type SketchCheck } from '../sketchCheck';
 
 /** Clearance beyond a door's own width, mm (2 in). */
 const CLEAR_MM = 2 * 25.4;
@@ -28,11 +28,16 @@ export const doorSwing: SketchCheck = {
             box.yMm + box.heightMm > reach.fromY;
           return meets
             ? [
-                sketchFinding('doorSwing', 'warn', facts, slot.id, {
-                  slot: slot.name,
-                  door: door.name || 'the door',
-                  clearMm: swing,
-                }),
+                {
+                  code: 'sketch.doorSwing',
+                  severity: 'warn',
+                  where: placeInSketch(facts, slot.id),
+                  figures: {
+                    slot: slot.name,
+                    door: door.name || 'the door',
+                    clearMm: swing,
+                  },
+                },
               ]
             : [];
         });

@@ -1,5 +1,5 @@
 import { commonPractice } from '../../kernel/source';
-import { type SketchCheck, sketchFinding } from '../sketchCheck';
+import { placeInSketch, type SketchCheck } from '../sketchCheck';
 
 /** Small things of one kind read as a group in threes and fives; a pair is let pass, since it frames. School: odd numbers. */
 export const oddGroups: SketchCheck = {
@@ -14,7 +14,14 @@ export const oddGroups: SketchCheck = {
       slot.quantity < 10 &&
       slot.quantity % 2 === 0 &&
       ['filler', 'texture', 'scent', 'riser'].includes(slot.role ?? '')
-        ? [sketchFinding('evenGroup', 'note', facts, slot.id, { slot: slot.name, count: slot.quantity })]
+        ? [
+            {
+              code: 'sketch.evenGroup',
+              severity: 'note',
+              where: placeInSketch(facts, slot.id),
+              figures: { slot: slot.name, count: slot.quantity },
+            },
+          ]
         : [],
     );
   },

@@ -1,5 +1,5 @@
 import { commonPractice } from '../../kernel/source';
-import { type SketchCheck, sketchFinding } from '../sketchCheck';
+import { placeInSketch, type SketchCheck } from '../sketchCheck';
 
 /** A third books, a third things, a third air: above two thirds covered there is no air left. */
 const MOST_COVERED = 2 / 3;
@@ -18,7 +18,14 @@ export const paredBack: SketchCheck = {
     );
     const share = covered / (facts.room.widthMm * facts.room.heightMm);
     return share > MOST_COVERED
-      ? [sketchFinding('noAir', 'note', facts, null, { percent: Math.round(Math.min(1, share) * 100) })]
+      ? [
+          {
+            code: 'sketch.noAir',
+            severity: 'note',
+            where: placeInSketch(facts, null),
+            figures: { percent: Math.round(Math.min(1, share) * 100) },
+          },
+        ]
       : [];
   },
 };

@@ -1,6 +1,6 @@
 import { spotMeasure } from '../../catalog/spotKind';
 import { commonPractice } from '../../kernel/source';
-import { type SketchCheck, sketchFinding } from '../sketchCheck';
+import { placeInSketch, type SketchCheck } from '../sketchCheck';
 
 /** Width of a place setting: 24 in (20 to 30). */
 const SEAT_MM = 24 * 25.4;
@@ -20,12 +20,17 @@ export const seatWidth: SketchCheck = {
       : 2 * Math.floor(lengthMm / SEAT_MM) + ends;
     return places < facts.seats
       ? [
-          sketchFinding('seatWidth', 'warn', facts, null, {
-            spot: facts.spot.name,
-            seats: facts.seats,
-            places,
-            seatMm: SEAT_MM,
-          }),
+          {
+            code: 'sketch.seatWidth',
+            severity: 'warn',
+            where: placeInSketch(facts, null),
+            figures: {
+              spot: facts.spot.name,
+              seats: facts.seats,
+              places,
+              seatMm: SEAT_MM,
+            },
+          },
         ]
       : [];
   },

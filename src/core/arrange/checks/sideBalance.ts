@@ -1,5 +1,5 @@
 import { modellingChoice } from '../../kernel/source';
-import { type SketchCheck, sketchFinding } from '../sketchCheck';
+import { placeInSketch, type SketchCheck } from '../sketchCheck';
 
 /** How far the two sides may differ when they shall mirror each other, as a share of both (a modelling choice). */
 const MIRRORED = 0.15;
@@ -29,13 +29,18 @@ export const sideBalance: SketchCheck = {
     const difference = Math.abs(left - right) / both;
     if (facts.school.arranging === 'mirror' && difference > MIRRORED)
       return [
-        sketchFinding('sidesDiffer', 'note', facts, null, {
-          side: left > right ? 'left' : 'right',
-          percent: Math.round((Math.max(left, right) / both) * 100),
-        }),
+        {
+          code: 'sketch.sidesDiffer',
+          severity: 'note',
+          where: placeInSketch(facts, null),
+          figures: {
+            side: left > right ? 'left' : 'right',
+            percent: Math.round((Math.max(left, right) / both) * 100),
+          },
+        },
       ];
     if (facts.school.arranging === 'uneven' && difference < 0.01)
-      return [sketchFinding('sidesAlike', 'note', facts, null, {})];
+      return [{ code: 'sketch.sidesAlike', severity: 'note', where: placeInSketch(facts, null), figures: {} }];
     return [];
   },
 };

@@ -1,5 +1,5 @@
 import { commonPractice } from '../../kernel/source';
-import { type SketchCheck, sketchFinding } from '../sketchCheck';
+import { placeInSketch, type SketchCheck } from '../sketchCheck';
 
 /** Least air between two things that stand side by side, mm (half an inch). */
 const LEAST_GAP_MM = 12.7;
@@ -33,12 +33,17 @@ export const widthsInRow: SketchCheck = {
       const needed = widths + (count - 1) * LEAST_GAP_MM;
       return needed > facts.room.widthMm + 0.5
         ? [
-            sketchFinding('widthsInRow', 'warn', facts, null, {
-              spot: facts.spot.name,
-              count,
-              neededMm: needed,
-              byMm: needed - facts.room.widthMm,
-            }),
+            {
+              code: 'sketch.widthsInRow',
+              severity: 'warn',
+              where: placeInSketch(facts, null),
+              figures: {
+                spot: facts.spot.name,
+                count,
+                neededMm: needed,
+                byMm: needed - facts.room.widthMm,
+              },
+            },
           ]
         : [];
     });

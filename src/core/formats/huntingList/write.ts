@@ -1,7 +1,7 @@
 import { currencyExponent } from '../../kernel/currencies.data';
 import { formatLength } from '../../kernel/formatLength';
+import { formatMoney } from '../../kernel/formatMoney';
 import type { UnitSystem } from '../../kernel/units';
-import { formatMoney } from '../../plan/sentences';
 import type { HuntingLine } from '../../sourcing/huntingList';
 import { writeTable } from '../table/writeTable';
 

@@ -1,5 +1,5 @@
 import { dewPointC, dewSpreadC } from '../../calendar/climate';
-import type { Finding } from '../../kernel/finding';
+import type { RecipeFinding } from '../recipeSentences';
 import type { StepBook } from './stepBook';
 
 /** Over this the film blushes and does not dry, whatever the label says (common industrial practice, from memory). */
@@ -10,29 +10,45 @@ const CAREFUL_SPREAD_C = 5;
 const round = (value: number): number => Math.round(value * 10) / 10;
 
 /** What the air of the project says against a step: too cold, too hot, too damp, too near the dew point. */
-export function weatherFindings(book: StepBook): Finding[] {
+export function weatherFindings(book: StepBook): RecipeFinding[] {
   const { climate } = book;
-  const findings: Finding[] = [];
+  const findings: RecipeFinding[] = [];
   const spread = dewSpreadC(climate);
   for (const step of book.steps) {
     const { limits } = step;
     if (!limits) continue;
-    const say = (code: string, severity: Finding['severity'], figures: Finding['figures']) =>
-      findings.push({ code, severity, where: { kind: 'step', id: step.id }, figures });
+    const where = { kind: 'step', id: step.id } as const;
     if (climate.airC < limits.minimumC)
-      say('weather.tooCold', 'stop', { airC: climate.airC, minimumC: limits.minimumC });
+      findings.push({
+        code: 'weather.tooCold',
+        severity: 'stop',
+        where,
+        figures: { airC: climate.airC, minimumC: limits.minimumC },
+      });
     if (climate.airC > limits.maximumC)
-      say('weather.tooHot', 'stop', { airC: climate.airC, maximumC: limits.maximumC });
+      findings.push({
+        code: 'weather.tooHot',
+        severity: 'stop',
+        where,
+        figures: { airC: climate.airC, maximumC: limits.maximumC },
+      });
     if (climate.humidityPercent > limits.maximumHumidity)
-      say('weather.tooDamp', climate.humidityPercent > DAMPEST_PERCENT ? 'stop' : 'warn', {
-        humidity: climate.humidityPercent,
-        most: limits.maximumHumidity,
+      findings.push({
+        code: 'weather.tooDamp',
+        severity: climate.humidityPercent > DAMPEST_PERCENT ? 'stop' : 'warn',
+        where,
+        figures: { humidity: climate.humidityPercent, most: limits.maximumHumidity },
       });
     if (limits.dewSpreadC !== null && spread < CAREFUL_SPREAD_C)
-      say('weather.dew', spread < limits.dewSpreadC ? 'stop' : 'warn', {
-        spreadC: round(spread),
-        leastC: limits.dewSpreadC,
-        dewPointC: round(dewPointC(climate.airC, climate.humidityPercent)),
+      findings.push({
+        code: 'weather.dew',
+        severity: spread < limits.dewSpreadC ? 'stop' : 'warn',
+        where,
+        figures: {
+          spreadC: round(spread),
+          leastC: limits.dewSpreadC,
+          dewPointC: round(dewPointC(climate.airC, climate.humidityPercent)),
+        },
       });
   }
   return findings;

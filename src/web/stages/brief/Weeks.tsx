@@ -1,6 +1,6 @@
 import { zonedMoment } from '@core/calendar/zonedTime';
+import { formatMinutes } from '@core/kernel/formatMinutes';
 import { MS_PER_DAY } from '@core/kernel/units';
-import { formatMinutes } from '@core/plan/sentences';
 import { Button } from 'antd';
 import { useProject } from '../../app/projectStore';
 import { dateWords } from '../../app/words';

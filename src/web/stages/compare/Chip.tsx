@@ -1,8 +1,10 @@
 import { hexFromLab } from '@core/color/lab';
 import { worstSeverity } from '@core/kernel/finding';
+import { formatMinutes } from '@core/kernel/formatMinutes';
+import { formatMoney } from '@core/kernel/formatMoney';
 import type { OptionPlan } from '@core/plan/computePlan';
 import { nameOfOption } from '@core/plan/nameOfOption';
-import { formatMinutes, formatMoney, sentenceFor } from '@core/plan/sentences';
+import { sentenceFor } from '@core/words/sentences';
 import { useProject } from '../../app/projectStore';
 import { useRim } from '../../app/useRim';
 import { amountWords, dayWords, type Rim } from '../../app/words';

@@ -1,7 +1,7 @@
 import { formatLength } from '@core/kernel/formatLength';
+import { formatMoney } from '@core/kernel/formatMoney';
 import type { OptionKind, SizeRange, SlotRow } from '@core/model/rows';
 import type { OptionPlan, Plan, SlotPlan } from '@core/plan/computePlan';
-import { formatMoney } from '@core/plan/sentences';
 import { starOf } from '@core/plan/starOf';
 import { Fragment, useState } from 'react';
 import { Link } from 'react-router';

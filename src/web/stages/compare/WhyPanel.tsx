@@ -1,11 +1,12 @@
 import type { Finding } from '@core/kernel/finding';
+import { formatMoney } from '@core/kernel/formatMoney';
 import { stated } from '@core/kernel/price';
 import type { OptionPlan } from '@core/plan/computePlan';
 import { nameOfOption } from '@core/plan/nameOfOption';
-import { formatMoney, sentenceFor } from '@core/plan/sentences';
 import { explainOption, type OptionFigure, optionFigureLabels } from '@core/plan/why/explainOption';
 import { linesInForce } from '@core/pricing/ledger';
 import { offerCash } from '@core/pricing/offer';
+import { sentenceFor } from '@core/words/sentences';
 import { Button } from 'antd';
 import { useState } from 'react';
 import { useProject } from '../../app/projectStore';

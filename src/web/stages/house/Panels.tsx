@@ -1,5 +1,5 @@
 import type { HousePanelsAnswer } from '@contract/house';
-import { formatMoney } from '@core/plan/sentences';
+import { formatMoney } from '@core/kernel/formatMoney';
 import { useQuery } from '@tanstack/react-query';
 import { Button } from 'antd';
 import { api } from '../../app/api';

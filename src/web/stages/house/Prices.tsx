@@ -1,9 +1,9 @@
 import { supplyKind, unitOfKind } from '@core/catalog/supplyKinds';
 import { tools } from '@core/catalog/tools';
+import { formatMoney } from '@core/kernel/formatMoney';
 import { amountOfPrice, type Price, stated } from '@core/kernel/price';
 import type { PackRow, SupplyRow } from '@core/model/rows';
 import { newPack, newSupply } from '@core/plan/newRows';
-import { formatMoney } from '@core/plan/sentences';
 import { furnitureTemplates } from '@core/surface/templates';
 import { Button } from 'antd';
 import { useState } from 'react';

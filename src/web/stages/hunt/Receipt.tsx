@@ -1,6 +1,7 @@
-import { formatMoney, sentenceFor } from '@core/plan/sentences';
+import { formatMoney } from '@core/kernel/formatMoney';
 import type { PriceStory } from '@core/pricing/priceStory';
 import { type ReceiptLine, receiptOf } from '@core/pricing/receipt';
+import { sentenceFor } from '@core/words/sentences';
 import { useProject } from '../../app/projectStore';
 import { useRim } from '../../app/useRim';
 import { amountWords } from '../../app/words';

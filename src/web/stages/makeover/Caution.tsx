@@ -1,9 +1,10 @@
-import type { Finding, Fix } from '@core/kernel/finding';
+import type { Fix } from '@core/kernel/finding';
 import { sourceTag } from '@core/kernel/source';
 import { acknowledgmentTrigger } from '@core/plan/acknowledgment';
-import { sentenceFor } from '@core/plan/sentences';
+import type { RecipeFinding } from '@core/recipe/recipeSentences';
 import { isRepairable } from '@core/recipe/repairs';
 import { safetyRules } from '@core/safety/cautions';
+import { sentenceFor } from '@core/words/sentences';
 import { Button } from 'antd';
 import { deviceName } from '../../app/api';
 import { newColorCard } from '../../app/newOption';
@@ -16,7 +17,7 @@ import type { RecipeAccess } from './useRecipe';
 
 /** One caution card; a stop has to be acknowledged, and lapses when what raised it changes. */
 export function Caution(props: {
-  finding: Finding;
+  finding: RecipeFinding;
   recipeId: string;
   recipe?: RecipeAccess;
   /** Whether it was said in full at an earlier step. */
@@ -47,7 +48,7 @@ export function Caution(props: {
   );
 }
 
-function Acknowledgment(props: { finding: Finding; recipeId: string }) {
+function Acknowledgment(props: { finding: RecipeFinding; recipeId: string }) {
   const { rows, run } = useProject();
   const rim = useRim();
   const trigger = acknowledgmentTrigger(props.finding);

@@ -1,6 +1,7 @@
 import { coatings } from '@core/catalog/coatings';
-import type { Finding } from '@core/kernel/finding';
-import { formatMinutes, formatMoney } from '@core/plan/sentences';
+import { formatMinutes } from '@core/kernel/formatMinutes';
+import { formatMoney } from '@core/kernel/formatMoney';
+import type { RecipeFinding } from '@core/recipe/recipeSentences';
 import { type Repair, repairsFor } from '@core/recipe/repairs';
 import { Button } from 'antd';
 import { useState } from 'react';
@@ -26,7 +27,7 @@ function repairWords(repair: Repair): string {
 }
 
 /** What would make it hold, cheapest first; one press puts it into the recipe. */
-export function Repairs(props: { finding: Finding; recipe: RecipeAccess }) {
+export function Repairs(props: { finding: RecipeFinding; recipe: RecipeAccess }) {
   const { rows, plan } = useProject();
   const rim = useRim();
   const { finding, recipe } = props;

@@ -1,5 +1,5 @@
 import type { Finding } from '@core/kernel/finding';
-import { formatMinutes } from '@core/plan/sentences';
+import { formatMinutes } from '@core/kernel/formatMinutes';
 import { explainStep } from '@core/plan/why/explainStep';
 import { cautionsAt } from '@core/recipe/recipeFindings';
 import { mendings } from '@core/recipe/setbacks.data';
@@ -59,7 +59,9 @@ export function Steps(props: { recipe: RecipeAccess }) {
   /** A warning that an earlier step says in full is said in its first words here; a stop is always said in full. */
   const saidBefore = (finding: Finding, index: number): boolean =>
     finding.severity !== 'stop' &&
-    recipe.plan.steps.slice(0, index).some((step) => cautionsAt(recipe.plan, step.id).some((earlier) => earlier.code === finding.code));
+    recipe.plan.steps
+      .slice(0, index)
+      .some((step) => cautionsAt(recipe.plan, step.id).some((earlier) => earlier.code === finding.code));
   const total = recipe.plan.steps.reduce((sum, step) => sum + minutesOf(step), 0);
   const { difficulty } = recipe.plan;
   const count = recipe.plan.steps.filter((step) => !step.skipped).length;

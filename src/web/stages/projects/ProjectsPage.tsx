@@ -1,5 +1,6 @@
 import type { ProjectListAnswer, RefusedAnswer } from '@contract/answers';
-import { formatMinutes, formatMoney } from '@core/plan/sentences';
+import { formatMinutes } from '@core/kernel/formatMinutes';
+import { formatMoney } from '@core/kernel/formatMoney';
 import { useQuery, useQueryClient } from '@tanstack/react-query';
 import { useRef, useState } from 'react';
 import { Link, useLocation, useNavigate } from 'react-router';

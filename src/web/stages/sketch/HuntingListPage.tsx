@@ -1,5 +1,5 @@
 import { huntingListCsv, huntingListText, largestWords } from '@core/formats/huntingList/write';
-import { formatMoney } from '@core/plan/sentences';
+import { formatMoney } from '@core/kernel/formatMoney';
 import { starOf } from '@core/plan/starOf';
 import { huntingList } from '@core/sourcing/huntingList';
 import { Button } from 'antd';

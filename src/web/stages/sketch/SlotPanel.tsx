@@ -1,9 +1,9 @@
 import { seatsOf } from '@core/arrange/seats';
 import { sketchBoxes } from '@core/arrange/sketchBoxes';
 import { spotKindOf } from '@core/catalog/spotKinds';
+import { formatMoney } from '@core/kernel/formatMoney';
 import { type SizeRange, type SlotRow, type SpotRow, slotRoles } from '@core/model/rows';
 import { budgetShares } from '@core/plan/budgetShares';
-import { formatMoney } from '@core/plan/sentences';
 import { starOf } from '@core/plan/starOf';
 import { Button, Checkbox, Select } from 'antd';
 import { Link } from 'react-router';

@@ -1,0 +1,24 @@
+import { currencyExponent } from './currencies.data';
+
+/** Money for words: symbol, decimals by currency, a minus sign before the symbol. */
+export function formatMoney(minor: number, currency: string, options: { cents?: 'always' | 'auto' } = {}): string {
+  const exponent = currencyExponent(currency);
+  const whole = options.cents === 'auto' && minor % 10 ** exponent === 0;
+  return moneyFormat(currency, whole ? 0 : exponent).format(minor / 10 ** exponent);
+}
+
+const moneyFormats = new Map<string, Intl.NumberFormat>();
+function moneyFormat(currency: string, decimals: number): Intl.NumberFormat {
+  const key = `${currency}${decimals}`;
+  let format = moneyFormats.get(key);
+  if (!format) {
+    format = new Intl.NumberFormat('en-US', {
+      style: 'currency',
+      currency,
+      minimumFractionDigits: decimals,
+      maximumFractionDigits: decimals,
+    });
+    moneyFormats.set(key, format);
+  }
+  return format;
+}

@@ -1,0 +1,21 @@
+import type { FindingOf, Sentences } from './finding';
+import { formatLength } from './formatLength';
+
+/** What is said of an entry that cannot be read. */
+export const inputSentences = {
+  'money.unreadable': (f: { text: string; currency: string; example: string }) =>
+    `“${f.text}” is not an amount of money in ${f.currency}; write it like ${f.example}.`,
+  'length.unreadable': (f: { text: string; example: string; longest: number }) =>
+    `“${f.text}” is not a length; write it like ${f.example}.`,
+  'length.outOfRange': (f: { text: string; example: string; longest: number }, locale) =>
+    `“${f.text}” is out of range: more than nothing and at most ${formatLength(f.longest, locale.units)}.`,
+  'size.unreadable': (f: { text: string; example: string; things: string }) =>
+    `“${f.text}” is not a size; write it like ${f.example}.`,
+  'size.backwards': (f: { text: string; example: string; things: string }) =>
+    `“${f.text}” runs backwards: the smaller size comes first, like ${f.example}.`,
+  'size.unknownThing': (f: { text: string; example: string; things: string }) =>
+    `“${f.text}” names nothing with a known size${f.things ? `; known here: ${f.things}` : ''}. Or write it like ${f.example}.`,
+} satisfies Sentences;
+
+/** An entry that cannot be read. */
+export type InputFinding = FindingOf<typeof inputSentences>;

@@ -1,0 +1,34 @@
+import type { FindingOf, Sentences } from '../kernel/finding';
+import { formatLength } from '../kernel/formatLength';
+import type { PriceFinding } from '../pricing/priceSentences';
+import type { RecipeFinding } from '../recipe/recipeSentences';
+
+export type FitDirection = 'width' | 'depth' | 'height';
+
+const tooLarge: Record<FitDirection, string> = { width: 'too wide', depth: 'too deep', height: 'too tall' };
+const tooSmall: Record<FitDirection, string> = { width: 'too narrow', depth: 'too shallow', height: 'too low' };
+
+/** What is said of a way to fill a slot: does it fit, what the place and the house say, what it covers. */
+export const optionSentences = {
+  'house.borrowed': (f: { piece: string; owner: string }) =>
+    `${f.piece} is borrowed: ask ${f.owner} before it is altered, and note the answer in the house. As it is, it can be used.`,
+  'house.goesBack': (f: { piece: string; owner: string; date: string }) =>
+    `${f.piece} goes back to ${f.owner} by ${f.date}, before the look comes down.`,
+  'place.noDrilling': () =>
+    'No drilling here: lean it, or hang it on strips that hold twice its weight on a smooth, cured wall.',
+  'place.rentedWall': () => 'A rented wall: small nails or strips that come off; ask before drilling.',
+  'place.cordReach': (f: { reachMm: number }, locale) =>
+    `The next socket is ${formatLength(f.reachMm, locale.units)} away: measure the lamp’s cord; no chained extension leads.`,
+  'place.reversibleOnly': (f: { piece: string; coating: string }) =>
+    `Only what can be undone is wanted here, and ${f.coating.toLowerCase()} on ${f.piece} cannot. What can: wax that washes off again, film that peels off, a cover, strips that hold without a hole, or a bought piece in its place.`,
+  'place.outdoors': (f: { coating: string }) => `It will stand outdoors, and ${f.coating} is for indoors.`,
+  'fit.tooLarge': (f: { direction: FitDirection; byMm: number }, locale) =>
+    `${formatLength(f.byMm, locale.units)} ${tooLarge[f.direction]} for the slot`,
+  'fit.tooSmall': (f: { direction: FitDirection; byMm: number }, locale) =>
+    `${formatLength(f.byMm, locale.units)} ${tooSmall[f.direction]} for the slot`,
+  'option.coversPart': (f: { covers: number; asked: number }) => `Covers ${f.covers} of the ${f.asked} asked for.`,
+  'option.refusedChosen': (f: { slot: string }) => `The choice for ${f.slot} is refused: choose another way.`,
+} satisfies Sentences;
+
+/** Something to know about a way to fill a slot, its recipe's among it. */
+export type OptionFinding = FindingOf<typeof optionSentences> | PriceFinding | RecipeFinding;

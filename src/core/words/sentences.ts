@@ -1,0 +1,29 @@
+import { sketchSentences } from '../arrange/sketchSentences';
+import type { Finding, SentenceLocale } from '../kernel/finding';
+import { inputSentences } from '../kernel/inputSentences';
+import { optionSentences } from '../plan/optionSentences';
+import { priceSentences } from '../pricing/priceSentences';
+import { recipeSentences } from '../recipe/recipeSentences';
+import { safetyRules } from '../safety/cautions';
+
+/** Every area's sentences; each stands with the findings that it is about. */
+const areas = [inputSentences, priceSentences, recipeSentences, optionSentences, sketchSentences];
+
+type Sentence = (figures: Finding['figures'], locale: SentenceLocale) => string;
+// A code leads to the sentence that takes its figures: the areas' types say so where findings are made.
+const sentences = new Map(areas.flatMap((area) => Object.entries(area)) as [string, Sentence][]);
+
+/** Codes that have a sentence, without cautions. */
+export const sentenceCodes: readonly string[] = [...sentences.keys()];
+
+/**
+ * A finding in English; cautions bring their own text from their rule. An unknown code (from a newer file) is shown as
+ * the code itself, never hidden.
+ */
+export function sentenceFor(finding: Finding, locale: SentenceLocale): string {
+  if (finding.code.startsWith('caution.')) {
+    const rule = safetyRules.find(finding.code.slice('caution.'.length));
+    if (rule) return rule.instead ? `${rule.text} ${rule.instead}` : rule.text;
+  }
+  return sentences.get(finding.code)?.(finding.figures, locale) ?? finding.code;
+}
