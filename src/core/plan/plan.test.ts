@@ -19,8 +19,7 @@ import { exactly } from '../kernel/amount';
 import { fromMicro } from '../kernel/micro';
 import { stated } from '../kernel/price';
 import type { FindRow, ProjectRows } from '../model/rows';
-import { safetyRules } from '../safety/cautions';
-import { sentenceCodes, sentenceFor } from '../words/sentences';
+import { sentenceFor } from '../words/sentences';
 import { sumsOf } from './added';
 import { computePlan, type OptionPlan, type Plan } from './computePlan';
 import { DrawTotals } from './drawTotals';
@@ -498,37 +497,5 @@ describe('for any project', () => {
       }),
       runs,
     );
-  });
-});
-
-describe('sentences', () => {
-  it('stand in the table for every code and say no code themselves', () => {
-    for (const code of sentenceCodes)
-      expect(
-        sentenceFor(
-          {
-            code,
-            severity: 'note',
-            where: { kind: 'field', id: '' },
-            figures: { direction: 'width', byMm: 10, longest: 100 },
-          },
-          { units: 'us', currency: 'USD' },
-        ),
-      ).not.toBe(code);
-    for (const rule of safetyRules.all)
-      expect(
-        sentenceFor(
-          { code: `caution.${rule.id}`, severity: 'warn', where: { kind: 'field', id: '' }, figures: {} },
-          { units: 'us', currency: 'USD' },
-        ),
-      ).toContain(rule.text.slice(0, 20));
-  });
-  it('show an unknown code as itself', () => {
-    expect(
-      sentenceFor(
-        { code: 'from.tomorrow', severity: 'note', where: { kind: 'field', id: '' }, figures: {} },
-        { units: 'us', currency: 'USD' },
-      ),
-    ).toBe('from.tomorrow');
   });
 });
