@@ -6,6 +6,7 @@ import { Person } from '../e2e/lib/browser';
 import { Euporia } from '../e2e/lib/euporia';
 import { temporaryCluster, temporaryFolder } from '../scripts/lib/temporary.mjs';
 import { SNAPSHOT_SQL } from '../src/server/persistence/snapshots';
+import { boardBench } from './board';
 import { largeProject } from './generate';
 import { houseBench } from './house';
 import { paletteBench, sketchBench } from './interface';
@@ -87,6 +88,8 @@ try {
     api,
     `under 3 × bare; it is ${(api.median / bare.median).toFixed(2)} ×`,
   );
+
+  await boardBench(euporia.address, imported.projectId);
 
   const demo = ((await euporia.json('/api/projects')) as { projects: { id: string; name: string }[] }).projects;
   await houseBench(euporia, demo.find((project) => project.name === 'Attic bedroom')?.id ?? '', show);
