@@ -59,6 +59,10 @@ export async function boardBench(address: string, projectId: string): Promise<vo
       await person.close();
     }
   }
-  show(`board of 100 slots, cold browser: first chips after ${middle(first).toFixed(0)} ms; aim: 700 ms; longest task ${middle(longest).toFixed(0)} ms; aim: 100 ms`);
-  show(`one choice: click to next frame ${middle(clicks).toFixed(0)} ms; aim: 60 ms; longest task ${middle(clickTasks).toFixed(0)} ms; components drawn ${middle(drawn)}; aim: 250`);
+  show(
+    `board of 100 slots, cold browser: first chips after ${middle(first).toFixed(0)} ms; aim: 700 ms; longest task ${middle(longest).toFixed(0)} ms; aim: 100 ms`,
+  );
+  show(
+    `one choice: click to next frame ${middle(clicks).toFixed(0)} ms; aim: 60 ms; longest task ${middle(clickTasks).toFixed(0)} ms; components drawn ${middle(drawn)}; aim: 250`,
+  );
 }

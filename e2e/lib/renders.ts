@@ -33,7 +33,8 @@ function watchCommits(): void {
     page.__renders.by[name] = (page.__renders.by[name] ?? 0) + 1;
   };
   const visit = (fiber: Fiber) => {
-    if (components.includes(fiber.tag) && (fiber.alternate === null || (fiber.flags & PERFORMED_WORK) !== 0)) count(fiber);
+    if (components.includes(fiber.tag) && (fiber.alternate === null || (fiber.flags & PERFORMED_WORK) !== 0))
+      count(fiber);
     // Children that were not touched are the very fibers that hung there before.
     if (fiber.alternate !== null && fiber.child === fiber.alternate.child) return;
     for (let child = fiber.child; child !== null; child = child.sibling) visit(child);

@@ -21,8 +21,8 @@ const minutes = (value: Minutes) => ({
  * supplies in mL, cans or sheets, time in minutes, moments in UTC.
  */
 export function planReport(plan: Plan, asOf: string) {
-  const rim = { units: plan.rows.project.units, currency: plan.rows.project.currency };
-  const finding = (entry: Finding) => ({ ...entry, sentence: sentenceFor(entry, rim) });
+  const locale = { units: plan.rows.project.units, currency: plan.rows.project.currency };
+  const finding = (entry: Finding) => ({ ...entry, sentence: sentenceFor(entry, locale) });
   return {
     coreVersion: CORE_VERSION,
     figuresVersion: FIGURES_VERSION,

@@ -18,9 +18,9 @@ beforeAll(async () => {
 });
 afterAll(() => own.drop());
 
-const rim = { units: 'us', currency: 'USD', today: '2026-06-01' } as const;
+const locale = { units: 'us', currency: 'USD', today: '2026-06-01' } as const;
 const piece = (name: string, change: Partial<PieceRow> = {}): PieceRow => ({
-  ...unknownPiece(randomUUID(), name, rim),
+  ...unknownPiece(randomUUID(), name, locale),
   ...change,
 });
 const inHouse: TestStudio['command'] = (_house, kind, payload, change) =>
@@ -470,11 +470,11 @@ describe('the panels', () => {
 });
 
 describe('a file for the house', () => {
-  const rim = { units: 'us', currency: 'USD', today: '2026-06-01' } as const;
+  const locale = { units: 'us', currency: 'USD', today: '2026-06-01' } as const;
   const preview = async (kind: string, text: string, more: object = {}) =>
-    (await studio.send('POST', '/api/house/import/preview', { kind, text, ...rim, ...more })).json;
+    (await studio.send('POST', '/api/house/import/preview', { kind, text, ...locale, ...more })).json;
   const bring = async (kind: string, text: string) => {
-    const answer = await studio.send('POST', '/api/house/import', { kind, text, ...rim });
+    const answer = await studio.send('POST', '/api/house/import', { kind, text, ...locale });
     return answer.text
       .trim()
       .split('\n')
@@ -571,7 +571,7 @@ describe('a file for the house', () => {
   });
 
   it('that is none is refused by name', async () => {
-    const refused = await studio.send('POST', '/api/house/import/preview', { kind: 'pets', text: '', ...rim });
+    const refused = await studio.send('POST', '/api/house/import/preview', { kind: 'pets', text: '', ...locale });
     expect(refused.status).toBe(422);
     expect(refused.json.fields[0]).toMatchObject({ field: 'kind', value: 'pets' });
     expect((await preview('pieces', '')).total).toBe(0);

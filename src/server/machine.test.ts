@@ -57,7 +57,7 @@ async function work(seed: number): Promise<Tally> {
   const project = async (): Promise<ProjectRows> =>
     presentRows((await studio.send('GET', `/api/projects/${projectId}/snapshot`)).json as StoredRows);
   const house = async (): Promise<HouseRows> => {
-    const { studioId: _studio, rim: _rim, ...rows } = (await studio.send('GET', '/api/house')).json;
+    const { studioId: _studio, locale: _locale, ...rows } = (await studio.send('GET', '/api/house')).json;
     const { pieces } = (await studio.send('GET', '/api/house/pieces?limit=200&sort=name')).json;
     return { ...rows, pieces } as HouseRows;
   };

@@ -110,8 +110,8 @@ describe('whatever is sent', () => {
     const stolen = await command(mine.projectId, 'editProject', edit);
     expect([stolen.status, stolen.json.fields[0].field]).toEqual([422, 'id']);
     expect((await studio.rows(other.projectId)).project.name).not.toBe('Stolen');
-    const rim = { units: 'us', currency: 'USD', today: '2026-06-01' } as const;
-    const piece = unknownPiece(other.slotId, 'A vase', rim);
+    const locale = { units: 'us', currency: 'USD', today: '2026-06-01' } as const;
+    const piece = unknownPiece(other.slotId, 'A vase', locale);
     expect((await command(studio.studioId, 'addPieces', { pieces: [piece] })).status).toBe(422);
     const slot = newSlot(other.slotId, mine.spotId, 9, 'Twice');
     expect((await command(mine.projectId, 'addSlot', { row: slot })).status).toBe(422);
@@ -124,8 +124,8 @@ describe('many at once', () => {
   const can = (amount: number) => ({ supply: newSupply(randomUUID(), 'chalk', null, 'satin'), packs: [], amount });
 
   it('house commands do not wait for each other in a circle', async () => {
-    const rim = { units: 'us', currency: 'USD', today: '2026-06-01' } as const;
-    const pieces = Array.from({ length: 6 }, (_, n) => unknownPiece(randomUUID(), `Jug ${n}`, rim));
+    const locale = { units: 'us', currency: 'USD', today: '2026-06-01' } as const;
+    const pieces = Array.from({ length: 6 }, (_, n) => unknownPiece(randomUUID(), `Jug ${n}`, locale));
     await command(studio.studioId, 'addPieces', { pieces });
     const edits = Array.from({ length: 24 }, (_, n) =>
       command(studio.studioId, 'editPiece', { id: pieces[n % 6]?.id, values: { box: `box ${n}` } }),

@@ -18,8 +18,8 @@ const [SPOT, SLOT, FIND, OPTION, RECIPE, CARD, SUPPLY, PIECE] = Array.from({ len
   string,
   string,
 ];
-const rim = { units: 'us', currency: 'USD', today: '2026-06-01' } as const;
-const lantern: PieceRow = { ...unknownPiece(PIECE, 'Storm lantern', rim), heightMm: 280, count: 3 };
+const locale = { units: 'us', currency: 'USD', today: '2026-06-01' } as const;
+const lantern: PieceRow = { ...unknownPiece(PIECE, 'Storm lantern', locale), heightMm: 280, count: 3 };
 const part = (findId: string) => ({ findId, offerId: null, pieces: 1 });
 
 const house = (change: Partial<ProjectRows> = {}) =>

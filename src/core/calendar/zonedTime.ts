@@ -71,6 +71,11 @@ function offsetMs(instantMs: number, timeZone: string): number {
 const knownOffsets = new Map<string, Map<number, number>>();
 const MOST_OFFSETS = 4096;
 
+/** The local day that an instant falls on, counted from 1970-01-01; two instants of one local day have the same. */
+export function localDay(instantMs: number, timeZone: string): number {
+  return Math.floor((instantMs + offsetMs(instantMs, timeZone)) / MS_PER_DAY);
+}
+
 /**
  * The instant of a wall-clock time. A time skipped by a clock change gives the instant after the gap;
  * a repeated one gives the first. `minuteOfDay` may run past 1440 into the next days.

@@ -34,6 +34,7 @@ export class Plan {
   readonly purse: Purse;
   readonly slots: readonly SlotPlan[];
   private readonly known: {
+    slots?: ReadonlyMap<string, SlotPlan>;
     fullCash?: Amount;
     supplies?: SharedSupply[];
     findings?: OptionFinding[];
@@ -63,6 +64,18 @@ export class Plan {
 
   get assumptions(): Assumptions {
     return this.model.assumptions;
+  }
+
+  /** A slot by its id. */
+  slot(slotId: string): SlotPlan | undefined {
+    this.known.slots ??= new Map(this.slots.map((entry) => [entry.slot.id, entry]));
+    return this.known.slots.get(slotId);
+  }
+
+  /** An option with its figures; undefined when it, or its slot, is not there. */
+  option(optionId: string): OptionPlan | undefined {
+    const slotId = this.model.option(optionId)?.slot.id;
+    return this.slot(slotId ?? '')?.options.find((option) => option.option.id === optionId);
   }
 
   /** The chosen options with their figures, slot by slot. */

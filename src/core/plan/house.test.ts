@@ -10,9 +10,9 @@ import { ownedShare } from './ownedShare';
 import { starOf } from './starOf';
 import { findFromPiece } from './stashPieces';
 
-const rim = { units: 'us', currency: 'USD', today: '2026-06-01' } as const;
+const locale = { units: 'us', currency: 'USD', today: '2026-06-01' } as const;
 const piece = (name: string, change: Partial<PieceRow> = {}): PieceRow => ({
-  ...unknownPiece(`piece ${name}`, name, rim),
+  ...unknownPiece(`piece ${name}`, name, locale),
   ...change,
 });
 /** A slot filled by a piece of the house. */

@@ -186,9 +186,9 @@ describe('simple tests of a surface (common practice, no source)', () => {
 });
 
 describe('what recipes say in words', () => {
-  const rim = { units: 'us', currency: 'USD' } as const;
+  const locale = { units: 'us', currency: 'USD' } as const;
   const said = (code: string, figures: Record<string, string | number>) =>
-    sentenceFor({ code, severity: 'note', where: { kind: 'step', id: 'x' }, figures }, rim);
+    sentenceFor({ code, severity: 'note', where: { kind: 'step', id: 'x' }, figures }, locale);
   it('temperatures in the project’s units, differences never with the 32 added', () => {
     expect(said('weather.tooCold', { airC: 8, minimumC: 10 })).toContain('46 °F is too cold: it wants 50 °F');
     expect(said('weather.dew', { spreadC: 2, leastC: 3, dewPointC: 12.5 })).toContain(

@@ -1,12 +1,18 @@
 import type { OptionPlan } from './slotPlan';
 
 /**
- * Whether two computations of an option came to the same, lines and all. What the figures are made of compares by
- * identity; of worth up to, the tag follows from the till and is not worked back for this.
+ * Whether two computations of an option came to the same, the lines that its figures are summed from among it. What the
+ * figures are made of compares by identity; of worth up to, the tag follows from the till and is not worked back here.
  */
 export function sameFigures(a: OptionPlan, b: OptionPlan): boolean {
-  const { worthUpTo: worthA, ...restA } = a;
-  const { worthUpTo: worthB, ...restB } = b;
+  return sameShownFigures(a, b) && isSame(a.added.lines, b.added.lines) && isSame(a.alone.lines, b.alone.lines);
+}
+
+/** Whether they show the same: the figures, not what the rest of the plan draws beside them. */
+export function sameShownFigures(a: OptionPlan, b: OptionPlan): boolean {
+  if (a === b) return true;
+  const { worthUpTo: worthA, added: _addedA, alone: _aloneA, ...restA } = a;
+  const { worthUpTo: worthB, added: _addedB, alone: _aloneB, ...restB } = b;
   const isSameWorth =
     worthA.kind === worthB.kind && (worthA.kind !== 'upTo' || (worthB.kind === 'upTo' && worthA.till === worthB.till));
   return isSameWorth && isSame(restA, restB);

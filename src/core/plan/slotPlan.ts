@@ -12,6 +12,7 @@ import { costOf, type OptionFigures, optionFigures } from './optionFigures';
 import { findingsOfOption } from './optionFindings';
 import type { OptionFinding } from './optionSentences';
 import { sameFigures } from './sameFigures';
+import { ownedIn } from './starOf';
 import { type WorthUpTo, worthOfOption } from './worthUpTo';
 import { yardstickOf } from './yardstick';
 
@@ -36,6 +37,8 @@ export class SlotPlan {
   /** How many of its quantity are covered, and how many are open. */
   readonly filled: number;
   readonly open: number;
+  /** What of our own it is filled from; null while something else is chosen, or part of it is open. */
+  readonly ours: string | null;
   private readonly compute: () => SlotFigures;
   private known: SlotFigures | null = null;
 
@@ -44,6 +47,10 @@ export class SlotPlan {
     const covered = own.reduce((sum, fill) => sum + fill.count, 0);
     this.filled = Math.min(slot.quantity, covered);
     this.open = slot.leftOut || slot.star !== null ? 0 : slot.quantity - this.filled;
+    this.ours = ownedIn(
+      slot,
+      own.map(({ model, count }) => ({ kind: model.option.kind, finds: model.finds, count })),
+    );
     this.compute = compute;
   }
 

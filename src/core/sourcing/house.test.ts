@@ -11,9 +11,9 @@ import { newPiece, pieceKindOf, unknownPiece } from './newPiece';
 import { mostInUse, overlaps, type Placement, placementClash } from './placements';
 import { type Riser, riserCombinations } from './risers';
 
-const rim = { units: 'us', currency: 'USD', today: '2026-06-01' } as const;
+const locale = { units: 'us', currency: 'USD', today: '2026-06-01' } as const;
 const piece = (name: string, change: Partial<PieceRow> = {}): PieceRow => ({
-  ...unknownPiece(name, name, rim),
+  ...unknownPiece(name, name, locale),
   ...change,
 });
 
@@ -21,7 +21,7 @@ const seen = (name: string, change: Partial<PieceRow> = {}) => fitPiece(piece(na
 
 describe('a quick entry', () => {
   it('says what it is, how many, how large, where it is, and proposes what it does', () => {
-    expect(newPiece('id', '3 brass candlesticks, 9 in x 3 in, box 4, shelf 2, $6', rim)).toMatchObject({
+    expect(newPiece('id', '3 brass candlesticks, 9 in x 3 in, box 4, shelf 2, $6', locale)).toMatchObject({
       name: 'Brass candlesticks',
       count: 3,
       widthMm: 228.6,
@@ -32,21 +32,21 @@ describe('a quick entry', () => {
       roles: ['height', 'light'],
       sorted: true,
     });
-    expect(newPiece('id', 'tall blue vase, mantel', rim)).toMatchObject({
+    expect(newPiece('id', 'tall blue vase, mantel', locale)).toMatchObject({
       name: 'Tall blue vase',
       standsAt: 'mantel',
       fragile: true,
       sorted: false,
       seenOn: '2026-06-01',
     });
-    expect(newPiece('id', 'lamp, borrowed from the chapel, since 1998', rim)).toMatchObject({
+    expect(newPiece('id', 'lamp, borrowed from the chapel, since 1998', locale)).toMatchObject({
       borrowedFrom: 'the chapel',
       sinceYear: 1998,
       kind: 'lamp',
       cordCondition: 'unknown',
       templateId: 'lampBase',
     });
-    expect(newPiece('id', 'pumpkin bowl for autumn', rim).season).toBe('autumn');
+    expect(newPiece('id', 'pumpkin bowl for autumn', locale).season).toBe('autumn');
   });
 
   it.each([
@@ -73,7 +73,7 @@ describe('a quick entry', () => {
     ['basket, on the dresser', { standsAt: 'on the dresser' }],
     ['12 in', { name: 'Unnamed piece', heightMm: 304.8, count: 1 }],
   ] as [string, Partial<PieceRow>][])('reads “%s”', (line, expected) => {
-    expect(newPiece('id', line, rim)).toMatchObject(expected);
+    expect(newPiece('id', line, locale)).toMatchObject(expected);
   });
 
   it('takes the longest word that is said', () => {
@@ -86,7 +86,7 @@ describe('a quick entry', () => {
   it('always gives a piece that can be kept, whatever was typed', () => {
     fc.assert(
       fc.property(fc.string({ maxLength: 100 }), (line) => {
-        const made = newPiece('id', line, rim);
+        const made = newPiece('id', line, locale);
         expect(made.name.length).toBeGreaterThan(0);
         expect(made.count).toBeGreaterThan(0);
         for (const size of [made.widthMm, made.depthMm, made.heightMm])

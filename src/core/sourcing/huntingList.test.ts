@@ -9,7 +9,7 @@ import { newSpot } from '../plan/newRows';
 import { emptyBrief } from '../state/brief';
 import { huntingList } from './huntingList';
 
-const rim = { units: 'us', currency: 'USD' } as const;
+const locale = { units: 'us', currency: 'USD' } as const;
 const plain = { contingencyThousandths: 0 };
 
 describe('the spread of the budget', () => {
@@ -137,7 +137,7 @@ describe('the hunting list', () => {
   });
 
   it('reads as text grouped by spot, with the largest size', () => {
-    expect(huntingListText(list(), rim)).toBe(
+    expect(huntingListText(list(), locale)).toBe(
       [
         'Tray',
         '4. 1 × Plant; aim $9, at most $9 each',
@@ -154,7 +154,7 @@ describe('the hunting list', () => {
       ...base,
       slots: [slot('x', { name: '=1+1, "quoted"\nand broken' }), slot('y', { number: 2, name: '+49' })],
     });
-    const csv = huntingListCsv(awkward, rim);
+    const csv = huntingListCsv(awkward, locale);
     const [header, ...data] = Papa.parse<string[]>(csv, { header: false }).data;
     expect(header).toHaveLength(9);
     expect(csv.split('\r\n')[0]).toContain('Target each (USD)');

@@ -35,14 +35,14 @@ export function pieceKindOf(text: string): PieceKind | null {
 const rounded = (mm: number) => Math.round(mm * 100) / 100;
 
 /** What surrounds a new piece: the studio's units and money, and the local date of today. */
-export interface PieceRim {
+export interface PieceLocale {
   units: UnitSystem;
   currency: string;
   today: string;
 }
 
 /** A piece of which nothing is known but that it was seen today. */
-export function unknownPiece(id: string, name: string, rim: PieceRim): PieceRow {
+export function unknownPiece(id: string, name: string, locale: PieceLocale): PieceRow {
   return {
     id,
     version: 1,
@@ -76,14 +76,14 @@ export function unknownPiece(id: string, name: string, rim: PieceRim): PieceRow 
     uses: 0,
     lastUsedOn: null,
     value: null,
-    currency: rim.currency,
+    currency: locale.currency,
     story: '',
     fragile: false,
     borrowedFrom: '',
     backBy: null,
     mayAlter: false,
     photoId: null,
-    seenOn: rim.today,
+    seenOn: locale.today,
     sorted: false,
   };
 }
@@ -155,8 +155,8 @@ function counted(name: string): { count: number; name: string } {
  * is worth, "borrowed from Ana, back by 2026-07-01" whose it is. What is left over becomes its story. What the words name
  * proposes its roles; everything is open to change.
  */
-export function newPiece(id: string, line: string, rim: PieceRim): PieceRow {
-  const piece = unknownPiece(id, '', rim);
+export function newPiece(id: string, line: string, locale: PieceLocale): PieceRow {
+  const piece = unknownPiece(id, '', locale);
   const story: string[] = [];
   const rest: string[] = [];
   const named = pieceKindOf(line.split(',')[0] ?? '');
@@ -165,13 +165,13 @@ export function newPiece(id: string, line: string, rim: PieceRim): PieceRow {
     const text = part.trim();
     if (text === '') continue;
     const words = text.toLowerCase();
-    if (piece.name === '' && setOneSize(piece, text, rim.units)) continue;
+    if (piece.name === '' && setOneSize(piece, text, locale.units)) continue;
     if (piece.name === '') {
       const first = counted(text);
       const measured = measuresAtEnd.exec(first.name);
       const sized = measured ? null : sizeAtEnd.exec(first.name);
-      if (measured && setMeasures(piece, measured[2] ?? '', rim.units, liesFlat)) first.name = measured[1] ?? '';
-      else if (sized && setOneSize(piece, sized[2] ?? '', rim.units)) first.name = sized[1] ?? '';
+      if (measured && setMeasures(piece, measured[2] ?? '', locale.units, liesFlat)) first.name = measured[1] ?? '';
+      else if (sized && setOneSize(piece, sized[2] ?? '', locale.units)) first.name = sized[1] ?? '';
       piece.count = Math.max(1, first.count);
       piece.name = first.name;
       rest.push(first.name);
@@ -192,14 +192,14 @@ export function newPiece(id: string, line: string, rim: PieceRim): PieceRow {
     else if (since) piece.sinceYear = Number(since[1]);
     else if (back) piece.backBy = back[1] as string;
     else if (words === 'fragile') piece.fragile = true;
-    else if (measuresOnly.test(text) && setMeasures(piece, text, rim.units, liesFlat)) continue;
-    else if (setOneSize(piece, text, rim.units)) continue;
+    else if (measuresOnly.test(text) && setMeasures(piece, text, locale.units, liesFlat)) continue;
+    else if (setOneSize(piece, text, locale.units)) continue;
     else if (season && words.split(/\s+/).length <= 2) piece.season = season[0];
     else if (placeWords.test(words) || /^(?:on|in|at|under|by|behind|above) the\b/.test(words))
       piece.standsAt = text.slice(0, 120);
     else rest.push(text);
   }
-  const read = readQuickLine(rest.join(', '), rim.currency, rim.units);
+  const read = readQuickLine(rest.join(', '), locale.currency, locale.units);
   piece.name = (piece.name || 'Unnamed piece').slice(0, 120);
   piece.name = piece.name.charAt(0).toUpperCase() + piece.name.slice(1);
   if (read.materialId !== null) piece.materialId = read.materialId;

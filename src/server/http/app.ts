@@ -201,8 +201,8 @@ export function createApp(settings: AppSettings) {
     const { kind } = context.req.valid('param');
     const transaction = reading(database, actor(context.req.header('x-device')));
     const today = new Date(around.nowMs()).toISOString().slice(0, 10);
-    const rim = { ...context.req.valid('query'), decimal: '.' as const, today };
-    const csv = await houseFile(transaction, kind, rim);
+    const locale = { ...context.req.valid('query'), decimal: '.' as const, today };
+    const csv = await houseFile(transaction, kind, locale);
     context.header('Content-Type', 'text/csv; charset=utf-8');
     context.header('Content-Disposition', `attachment; filename="${kind}.csv"`);
     return context.body(csv) as never;

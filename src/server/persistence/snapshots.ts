@@ -47,8 +47,8 @@ const HOUSE_SQL = (() => {
       ),
     );
   // Units, money and clock of the project that was worked on last: what the house shows its figures in.
-  const rim = `(select json_build_object('units', p.units, 'currency', p.currency, 'timeZone', p.time_zone) from "project" p where p.studio_id = s.id and p.deleted_at is null order by p.updated_at desc limit 1)`;
-  return `select json_build_object('studioId', s.id, 'rim', ${rim}, ${lists.join(', ')})::text as body, s.revision from "studio" s where s.id = $1`;
+  const locale = `(select json_build_object('units', p.units, 'currency', p.currency, 'timeZone', p.time_zone) from "project" p where p.studio_id = s.id and p.deleted_at is null order by p.updated_at desc limit 1)`;
+  return `select json_build_object('studioId', s.id, 'locale', ${locale}, ${lists.join(', ')})::text as body, s.revision from "studio" s where s.id = $1`;
 })();
 
 /** The house as JSON text with its tag, pieces only as far as asked for. */
@@ -64,7 +64,7 @@ export async function houseText(
 
 /** The house's rows, parsed. */
 export async function houseRows(transaction: Transaction, pieceIds: readonly string[]): Promise<HouseRows> {
-  const { studioId: _studio, rim: _rim, ...rows } = JSON.parse((await houseText(transaction, pieceIds)).body);
+  const { studioId: _studio, locale: _locale, ...rows } = JSON.parse((await houseText(transaction, pieceIds)).body);
   return rows as HouseRows;
 }
 

@@ -2,7 +2,7 @@ import { projectSummary } from '@contract/answers';
 import type { FitAnswer, HousePanelsAnswer, PiecePageAnswer, PieceQuery, RiserAnswer } from '@contract/house';
 import { ciede2000 } from '@core/color/ciede2000';
 import { labFromHex } from '@core/color/lab';
-import type { FileRim } from '@core/formats/house/column';
+import type { FileLocale } from '@core/formats/house/column';
 import type { HouseTable } from '@core/formats/house/planImport';
 import { piecesCsv, pricesCsv, suppliesCsv } from '@core/formats/house/write';
 import { MS_PER_DAY } from '@core/kernel/units';
@@ -209,14 +209,14 @@ export async function housePanels(transaction: Transaction, nowMs: number): Prom
 }
 
 /** A table of the house as CSV. */
-export async function houseFile(transaction: Transaction, kind: HouseTable, rim: FileRim): Promise<string> {
+export async function houseFile(transaction: Transaction, kind: HouseTable, locale: FileLocale): Promise<string> {
   switch (kind) {
     case 'pieces':
-      return piecesCsv(await allPieces(transaction), rim);
+      return piecesCsv(await allPieces(transaction), locale);
     case 'supplies':
-      return suppliesCsv(await houseRows(transaction, []), rim);
+      return suppliesCsv(await houseRows(transaction, []), locale);
     case 'prices':
-      return pricesCsv(await houseRows(transaction, []), rim);
+      return pricesCsv(await houseRows(transaction, []), locale);
     default:
       return kind satisfies never;
   }

@@ -3,7 +3,7 @@ import { errorCodes } from '@contract/errors';
 import type { HouseImportProgress, HouseImportWish, HousePreviewAnswer } from '@contract/house';
 import type { AnyRow } from '@core/acts/changes';
 import type { KeptChange } from '@core/acts/undoChanges';
-import type { FileRim } from '@core/formats/house/column';
+import type { FileLocale } from '@core/formats/house/column';
 import {
   type HouseChange,
   type ImportPlan,
@@ -35,7 +35,7 @@ const uuid = new RegExp(`^${UUID_PATTERN}$`, 'i');
 
 async function planOf(transaction: Transaction, wish: HouseImportWish, around: Surroundings): Promise<ImportPlan> {
   const table = readTable(wish.text);
-  const rim: FileRim = {
+  const locale: FileLocale = {
     units: wish.units,
     currency: wish.currency,
     decimal: wish.decimal ?? table.decimal,
@@ -55,7 +55,7 @@ async function planOf(transaction: Transaction, wish: HouseImportWish, around: S
     colorCards: rows.colorCards,
     priceNotes: rows.priceNotes,
   };
-  const plan = planImport(wish.kind, table, rim, present, around.newId, wish.mapping ?? null);
+  const plan = planImport(wish.kind, table, locale, present, around.newId, wish.mapping ?? null);
   // A removed piece does not rise again under its id: its line becomes a piece of its own.
   for (const change of plan.changes)
     if (change.before === null && buried.has(change.row.id)) change.row = { ...change.row, id: around.newId() };

@@ -1,6 +1,8 @@
+import type { ProjectRows } from '@core/model/rows';
+import type { Plan } from '@core/plan/computePlan';
 import type { PurseFigure } from '@core/plan/why/explainPurse';
 import { Button, Modal } from 'antd';
-import { useEffect, useRef, useState } from 'react';
+import { memo, useCallback, useEffect, useRef, useState } from 'react';
 import { Link, NavLink, Outlet, useLocation, useNavigate, useParams } from 'react-router';
 import { PurseWhy } from '../stages/compare';
 import { ActToast } from './ActToast';
@@ -8,11 +10,11 @@ import { ApiError } from './api';
 import { isTyping } from './isTyping';
 import { NotSaved } from './NotSaved';
 import { Purse } from './Purse';
-import { ProjectProvider, useProject } from './projectStore';
+import { ProjectProvider, useCommands, usePlan, useRows, useStatus } from './projectStore';
 import styles from './shell.module.css';
 import { useUndoKey } from './undoKey';
 
-/** The frame of an open project: purse, tape, stages, and what everybody needs to know. */
+/** The frame of an open project: purse, stage bar, stages, and what everybody needs to know. */
 export function ProjectShell() {
   const { projectId = '' } = useParams();
   return (
@@ -43,7 +45,7 @@ function Skeleton() {
         <span className="muted">Opening the project …</span>
       </header>
       <div className={styles.purse} style={{ height: 74 }} />
-      <div className={styles.tape} />
+      <div className={styles.stageBar} />
     </div>
   );
 }
@@ -64,14 +66,68 @@ function Failed(props: { error: unknown; retry: () => void }) {
   );
 }
 
+const count = (n: number, one: string, many: string) => (n === 0 ? '' : `${n} ${n === 1 ? one : many}`);
+
+/** The stages of a project, each with its key, what the key sheet says of it, and how far it is. */
+const stages: readonly {
+  path: string;
+  name: string;
+  key: string;
+  about: string;
+  figure(rows: ProjectRows, plan: Plan): string;
+}[] = [
+  {
+    path: 'brief',
+    name: 'Brief',
+    key: 'b',
+    about: 'Brief',
+    figure: ({ project, photos }) =>
+      project.brief.beforePhoto === 'wanted' && !photos.some((photo) => photo.kind === 'before') ? 'before photo?' : '',
+  },
+  {
+    path: 'house',
+    name: 'House',
+    key: 'o',
+    about: 'House: what we own',
+    figure: ({ finds }) => {
+      const owned = finds.filter((find) => find.state === 'owned').length;
+      return owned > 0 ? `${owned} ours` : '';
+    },
+  },
+  {
+    path: 'sketch',
+    name: 'Sketch',
+    key: 's',
+    about: 'Sketch: spots and slots',
+    figure: ({ slots }) => count(slots.length, 'slot', 'slots'),
+  },
+  {
+    path: 'hunt',
+    name: 'Hunt',
+    key: 'h',
+    about: 'Hunt: finds',
+    figure: ({ finds }) => count(finds.length, 'find', 'finds'),
+  },
+  {
+    path: 'makeover',
+    name: 'Makeover',
+    key: 'm',
+    about: 'Makeover: recipes',
+    figure: ({ recipes }) => (recipes.length > 0 ? String(recipes.length) : ''),
+  },
+  {
+    path: 'compare',
+    name: 'Compare',
+    key: 'c',
+    about: 'Compare: the board',
+    figure: (_rows, { slots }) =>
+      slots.length > 0 ? `${slots.filter((slot) => slot.open === 0).length}/${slots.length}` : '',
+  },
+];
+
 const keySheet: [string, string][] = [
   ['?', 'This sheet'],
-  ['b', 'Brief'],
-  ['o', 'House: what we own'],
-  ['s', 'Sketch: spots and slots'],
-  ['h', 'Hunt: finds'],
-  ['m', 'Makeover: recipes'],
-  ['c', 'Compare: the board'],
+  ...stages.map(({ key, about }): [string, string] => [key, about]),
   ['n', 'New find, by the quick line'],
   ['u', 'Take the last act back'],
   ['arrows', 'On the board: from option to option'],
@@ -79,104 +135,146 @@ const keySheet: [string, string][] = [
   ['w', 'On an option: why'],
 ];
 
+/** The frame itself: what stands around the stages. Each part reads what it shows. */
 function Frame() {
-  const project = useProject();
-  const { rows, plan, offline, notKept, news, dismissNews, entries, retry, resolve, undoWith } = project;
-  const navigate = useNavigate();
   const [keysOpen, setKeysOpen] = useState(false);
-  const [why, setWhy] = useState<PurseFigure | null>(null);
-  const base = `/p/${rows.project.id}`;
+  const openKeys = useCallback(() => setKeysOpen(true), []);
+  return (
+    <>
+      <TopBar onKeys={openKeys} />
+      <PurseBar />
+      <StageBar />
+      <Banners />
+      <Outlet />
+      <SavingNotes />
+      <StageKeys onKeys={openKeys} />
+      <Modal open={keysOpen} title="Keys" footer={null} onCancel={() => setKeysOpen(false)}>
+        <dl className={styles.keys}>
+          {keySheet.map(([key, what]) => (
+            <div key={key}>
+              <dt>
+                <kbd>{key}</kbd>
+              </dt>
+              <dd>{what}</dd>
+            </div>
+          ))}
+        </dl>
+      </Modal>
+    </>
+  );
+}
 
+/** The keys that go from stage to stage. */
+function StageKeys(props: { onKeys: () => void }) {
+  const { onKeys } = props;
+  const { projectId = '' } = useParams();
+  const navigate = useNavigate();
   useEffect(() => {
-    const places: Record<string, string> = {
-      b: 'brief',
-      s: 'sketch',
-      o: 'house',
-      h: 'hunt',
-      m: 'makeover',
-      c: 'compare',
-      n: 'hunt?new=1',
-    };
     const onKey = (event: KeyboardEvent) => {
       if (isTyping(event.target) || event.ctrlKey || event.metaKey || event.altKey) return;
-      const place = places[event.key];
-      if (place) {
+      const place = stages.find((stage) => stage.key === event.key)?.path ?? (event.key === 'n' ? 'hunt?new=1' : null);
+      if (place !== null) {
         event.preventDefault();
-        void navigate(`${base}/${place}`);
-      } else if (event.key === '?') setKeysOpen(true);
+        void navigate(`/p/${projectId}/${place}`);
+      } else if (event.key === '?') onKeys();
     };
     window.addEventListener('keydown', onKey);
     return () => window.removeEventListener('keydown', onKey);
-  }, [navigate, base]);
+  }, [navigate, projectId, onKeys]);
   useUndoKey();
+  return null;
+}
 
-  // On a phone the tape is longer than the screen: the present stage is brought into view.
+function TopBar(props: { onKeys: () => void }) {
+  const { project, overrides } = useRows();
+  const base = `/p/${project.id}`;
+  return (
+    <header className={styles.top}>
+      <Mark />
+      <span className={styles.project}>{project.name}</span>
+      <span className={`muted ${styles.hideNarrow}`}>{project.room}</span>
+      <span className={styles.right}>
+        <SavedMark />
+        <NavLink to={`${base}/assumptions`}>Assumptions{overrides.length > 0 ? ` (${overrides.length})` : ''}</NavLink>
+        <a href={`/api/projects/${project.id}/file`} download className={styles.hideNarrow}>
+          Project file
+        </a>
+        <button type="button" className={`${styles.plainButton} ${styles.hideNarrow}`} onClick={props.onKeys}>
+          Keys <kbd>?</kbd>
+        </button>
+      </span>
+    </header>
+  );
+}
+
+const waitingIn = (entries: readonly { state: string }[]) =>
+  entries.filter((entry) => entry.state === 'waiting').length;
+
+function SavedMark() {
+  const { offline, entries } = useStatus();
+  return <span role="status">{offline ? 'Not connected' : waitingIn(entries) > 0 ? 'Saving …' : 'Saved'}</span>;
+}
+
+function PurseBar() {
+  const plan = usePlan();
+  const [why, setWhy] = useState<PurseFigure | null>(null);
+  const close = useCallback(() => setWhy(null), []);
+  return (
+    <>
+      <Purse plan={plan} onWhy={setWhy} />
+      <PurseWhy figure={why} onClose={close} />
+    </>
+  );
+}
+
+/** The stages with a word on how far each is. On a phone the bar is longer than the screen. */
+function StageBar() {
+  const rows = useRows();
+  const plan = usePlan();
+  const { noteAct } = useCommands();
+  const navigate = useNavigate();
   const { pathname, state } = useLocation() as {
     pathname: string;
     state: { act?: { actId: string; title: string } | null } | null;
   };
   // An act that another page did to this project (a file over it) can be taken back from here.
-  const { noteAct } = project;
   const act = state?.act ?? null;
   useEffect(() => {
     if (!act) return;
     noteAct(act.actId, act.title);
     void navigate(pathname, { replace: true, state: null });
   }, [act, noteAct, navigate, pathname]);
-  const tape = useRef<HTMLElement>(null);
+  const bar = useRef<HTMLElement>(null);
+  // The present stage is brought into view.
   useEffect(() => {
-    const here = tape.current?.querySelector<HTMLElement>(`a[href^="${pathname.split('/').slice(0, 4).join('/')}"]`);
-    if (here && tape.current) tape.current.scrollLeft = here.offsetLeft - 40;
+    const here = bar.current?.querySelector<HTMLElement>(`a[href^="${pathname.split('/').slice(0, 4).join('/')}"]`);
+    if (here && bar.current) bar.current.scrollLeft = here.offsetLeft - 40;
   }, [pathname]);
+  return (
+    <nav className={styles.stageBar} aria-label="Stages" ref={bar}>
+      {stages.map(({ path, name, figure }) => (
+        <StageLink key={path} to={`/p/${rows.project.id}/${path}`} name={name} figure={figure(rows, plan)} />
+      ))}
+    </nav>
+  );
+}
 
-  const noBefore = rows.project.brief.beforePhoto === 'wanted' && !rows.photos.some((photo) => photo.kind === 'before');
-  const owned = rows.finds.filter((find) => find.state === 'owned').length;
-  const settled = plan.slots.filter((slot) => slot.open === 0).length;
-  const waiting = entries.filter((entry) => entry.state === 'waiting').length;
-  const stages: [string, string, string][] = [
-    ['brief', 'Brief', noBefore ? 'before photo?' : ''],
-    ['house', 'House', owned > 0 ? `${owned} ours` : ''],
-    [
-      'sketch',
-      'Sketch',
-      rows.slots.length > 0 ? `${rows.slots.length} ${rows.slots.length === 1 ? 'slot' : 'slots'}` : '',
-    ],
-    ['hunt', 'Hunt', rows.finds.length > 0 ? `${rows.finds.length} ${rows.finds.length === 1 ? 'find' : 'finds'}` : ''],
-    ['makeover', 'Makeover', rows.recipes.length > 0 ? String(rows.recipes.length) : ''],
-    ['compare', 'Compare', plan.slots.length > 0 ? `${settled}/${plan.slots.length}` : ''],
-  ];
+const StageLink = memo(function StageLink(props: { to: string; name: string; figure: string }) {
+  return (
+    <NavLink to={props.to}>
+      {props.name}
+      {props.figure && <small>{props.figure}</small>}
+    </NavLink>
+  );
+});
+
+/** What everybody needs to know: no connection, nothing kept, changed elsewhere. */
+function Banners() {
+  const { offline, notKept, news, entries } = useStatus();
+  const { retry, dismissNews } = useCommands();
+  const waiting = waitingIn(entries);
   return (
     <>
-      <header className={styles.top}>
-        <Mark />
-        <span className={styles.project}>{rows.project.name}</span>
-        <span className={`muted ${styles.hideNarrow}`}>{rows.project.room}</span>
-        <span className={styles.right}>
-          <span role="status">{offline ? 'Not connected' : waiting > 0 ? 'Saving …' : 'Saved'}</span>
-          <NavLink to={`${base}/assumptions`}>
-            Assumptions{rows.overrides.length > 0 ? ` (${rows.overrides.length})` : ''}
-          </NavLink>
-          <a href={`/api/projects/${rows.project.id}/file`} download className={styles.hideNarrow}>
-            Project file
-          </a>
-          <button
-            type="button"
-            className={`${styles.plainButton} ${styles.hideNarrow}`}
-            onClick={() => setKeysOpen(true)}
-          >
-            Keys <kbd>?</kbd>
-          </button>
-        </span>
-      </header>
-      <Purse plan={plan} onWhy={setWhy} />
-      <nav className={styles.tape} aria-label="Stages" ref={tape}>
-        {stages.map(([path, name, figure]) => (
-          <NavLink key={path} to={`${base}/${path}`}>
-            {name}
-            {figure && <small>{figure}</small>}
-          </NavLink>
-        ))}
-      </nav>
       {offline && (
         <div className={styles.banner} role="alert">
           <b>Not connected.</b> The database does not answer. What you typed is kept here
@@ -200,22 +298,18 @@ function Frame() {
           </Button>
         </div>
       )}
-      <Outlet />
-      <ActToast queue={project} />
+    </>
+  );
+}
+
+/** What was done last, with the way back; and what could not be saved. */
+function SavingNotes() {
+  const { lastAct, entries } = useStatus();
+  const { undo, bringBack, resolve, undoWith } = useCommands();
+  return (
+    <>
+      <ActToast queue={{ lastAct, undo, bringBack }} />
       <NotSaved entries={entries} resolve={resolve} undoWith={undoWith} />
-      <PurseWhy figure={why} onClose={() => setWhy(null)} />
-      <Modal open={keysOpen} title="Keys" footer={null} onCancel={() => setKeysOpen(false)}>
-        <dl className={styles.keys}>
-          {keySheet.map(([key, what]) => (
-            <div key={key}>
-              <dt>
-                <kbd>{key}</kbd>
-              </dt>
-              <dd>{what}</dd>
-            </div>
-          ))}
-        </dl>
-      </Modal>
     </>
   );
 }

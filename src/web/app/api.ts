@@ -12,7 +12,7 @@ import type {
 } from '@contract/house';
 import { presentRows } from '@core/formats/project/presentRows';
 import type { HouseRows, ProjectRows, StoredRows } from '@core/model/rows';
-import type { Rim } from './words';
+import type { ProjectLocale } from './words';
 
 /** A refusal of the server as an error; `gone` says that nobody answered and that trying again makes sense. */
 export class ApiError extends Error {
@@ -95,13 +95,13 @@ export interface Snapshot {
 /** The studio's shared rows with the units, money and clock to show them in. */
 export interface HouseSnapshot {
   rows: HouseRows;
-  rim: Rim;
+  locale: ProjectLocale;
   studioId: string;
   tag: string;
 }
 
 /** Shown in where the studio has no project yet. */
-const firstRim: Rim = {
+const firstLocale: ProjectLocale = {
   units: 'us',
   currency: 'USD',
   timeZone: Intl.DateTimeFormat().resolvedOptions().timeZone,
@@ -160,8 +160,11 @@ export const api = {
   },
   async house(): Promise<HouseSnapshot> {
     const response = await request('/api/house');
-    const { studioId, rim, ...rows } = (await read(response)) as HouseRows & { studioId: string; rim: Rim | null };
-    return { rows, studioId, rim: rim ?? firstRim, tag: response.headers.get('etag') ?? '' };
+    const { studioId, locale, ...rows } = (await read(response)) as HouseRows & {
+      studioId: string;
+      locale: ProjectLocale | null;
+    };
+    return { rows, studioId, locale: locale ?? firstLocale, tag: response.headers.get('etag') ?? '' };
   },
   async pieces(query: PieceQuery, page: { limit: number; offset: number }): Promise<PiecePageAnswer> {
     return read(await request(`/api/house/pieces?${queryText({ ...query, ...page })}`));

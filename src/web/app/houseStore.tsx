@@ -2,16 +2,16 @@ import type { HouseRows, PieceRow } from '@core/model/rows';
 import { useQuery, useQueryClient } from '@tanstack/react-query';
 import { createContext, type ReactNode, useCallback, useContext, useMemo, useState } from 'react';
 import { api, type HouseSnapshot } from './api';
-import { useOpenProject } from './projectStore';
+import { useOpenRows } from './projectStore';
 import { withAnswer } from './rowsAfter';
 import { type CommandQueue, useCommandQueue } from './useCommandQueue';
-import type { Rim } from './words';
+import type { ProjectLocale } from './words';
 
 /** What the house needs: the studio's shared rows, the pieces that were looked at, and a queue of its own. */
 export interface HouseAccess extends Omit<CommandQueue<HouseRows>, 'rows'> {
   /** Shared rows; `pieces` holds those that were loaded so far. */
   rows: HouseRows;
-  rim: Rim;
+  locale: ProjectLocale;
   studioId: string;
   /** Local date of today. */
   today: string;
@@ -104,15 +104,15 @@ function LoadedHouse(props: { snapshot: HouseSnapshot; children: ReactNode }) {
   const pieceOf = useCallback((id: string) => byId.get(id) ?? null, [byId]);
   const { studioId } = snapshot;
   // Within a project its own units and money count; else those of the project that was worked on last.
-  const open = useOpenProject()?.rows.project;
-  const rim = useMemo<Rim>(
-    () => (open ? { units: open.units, currency: open.currency, timeZone: open.timeZone } : snapshot.rim),
-    [open, snapshot.rim],
+  const open = useOpenRows()?.project;
+  const locale = useMemo<ProjectLocale>(
+    () => (open ? { units: open.units, currency: open.currency, timeZone: open.timeZone } : snapshot.locale),
+    [open, snapshot.locale],
   );
-  const today = localToday(rim.timeZone);
+  const today = localToday(locale.timeZone);
   const access = useMemo<HouseAccess>(
-    () => ({ ...queue, rows, rim, studioId, today, learn, pieceOf }),
-    [queue, rows, rim, studioId, today, learn, pieceOf],
+    () => ({ ...queue, rows, locale, studioId, today, learn, pieceOf }),
+    [queue, rows, locale, studioId, today, learn, pieceOf],
   );
   return <HouseContext.Provider value={access}>{props.children}</HouseContext.Provider>;
 }

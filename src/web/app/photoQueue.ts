@@ -1,7 +1,8 @@
 import type { PhotoKind, PhotoRow } from '@core/model/rows';
-import { useEffect, useRef, useState } from 'react';
+import { useEffect, useState } from 'react';
 import { type PhotoPage, photoSender, type RefusedPhoto, type WaitingPhoto } from './photoSender';
-import { useProject } from './projectStore';
+import { useCommands, useRows } from './projectStore';
+import { useLatest } from './useLatest';
 
 /** Larger files are shrunk in the browser before they are sent; beyond the second limit they are refused. */
 const SENT_AS_IT_IS = 10 * 1024 * 1024;
@@ -29,7 +30,8 @@ export interface PhotoQueue {
 
 /** The photos of a kind that the project's server does not have yet, and the way to add more. */
 export function usePhotoQueue(kind: PhotoKind): PhotoQueue {
-  const { rows, run } = useProject();
+  const rows = useRows();
+  const { run } = useCommands();
   return usePhotoSender<PhotoKind>(rows.project.id, kind, (entry, size) => {
     const photo: PhotoRow = { id: entry.id, version: 1, kind: entry.kind, name: entry.name, atMs: entry.atMs, ...size };
     run('addPhoto', {
@@ -49,8 +51,7 @@ export function usePhotoQueue(kind: PhotoKind): PhotoQueue {
  */
 export function usePhotoSender<K extends string>(scope: string, kind: K, kept: PhotoPage<K>['kept']): PhotoQueue {
   const sender = photoSender<K>(scope);
-  const onKept = useRef(kept);
-  onKept.current = kept;
+  const onKept = useLatest(kept);
   const [, redraw] = useState(0);
   useEffect(
     () =>

@@ -1,34 +1,55 @@
+import { Memo } from '@core/kernel/memo';
 import type { ProjectRows } from '@core/model/rows';
-import { computePlan, type Plan } from '@core/plan/computePlan';
+import { Plan } from '@core/plan/computePlan';
 import { useQuery, useQueryClient } from '@tanstack/react-query';
-import { createContext, type ReactNode, useContext, useEffect, useMemo, useRef, useState } from 'react';
+import { type Context, createContext, type ReactNode, useContext, useEffect, useMemo, useRef, useState } from 'react';
 import { ApiError, api, type Snapshot } from './api';
 import { get, set } from './deviceStore';
 import { withAnswer } from './rowsAfter';
 import { type CommandQueue, useCommandQueue } from './useCommandQueue';
+import type { ProjectLocale } from './words';
 
-/** What a stage needs of the open project. */
-export interface ProjectAccess extends Omit<CommandQueue<ProjectRows>, 'rows'> {
-  rows: ProjectRows;
-  plan: Plan;
+/** What can be done to a project; the same functions as long as it is open. */
+export type ProjectCommands = Pick<
+  CommandQueue,
+  'run' | 'undo' | 'undoWith' | 'bringBack' | 'resolve' | 'retry' | 'noteAct'
+> & { dismissNews(): void };
+
+/** How saving goes, and what happened elsewhere. */
+export interface ProjectStatus extends Pick<CommandQueue, 'entries' | 'offline' | 'notKept' | 'lastAct'> {
   /** When another tab or device changed the project since this page last wrote; cleared by `dismissNews`. */
   news: boolean;
-  dismissNews(): void;
 }
 
-const ProjectContext = createContext<ProjectAccess | null>(null);
+// One provider for each concern, so that only what shows a change is drawn anew.
+const CommandsContext = createContext<ProjectCommands | null>(null);
+const RowsContext = createContext<ProjectRows | null>(null);
+const PlanContext = createContext<Plan | null>(null);
+const StatusContext = createContext<ProjectStatus | null>(null);
+const LocaleContext = createContext<ProjectLocale | null>(null);
 
-/** The open project; only inside the project's routes. */
-export function useProject(): ProjectAccess {
-  const access = useContext(ProjectContext);
-  if (!access) throw new Error('useProject is used outside a project');
-  return access;
+/** What a context holds; only inside the project's routes. */
+function useOpen<T>(context: Context<T | null>): T {
+  const value = useContext(context);
+  if (value === null) throw new Error('this part of a project is used outside of one');
+  return value;
 }
 
-/** The open project, or null where none is open: the house is used with and without one. */
-export function useOpenProject(): ProjectAccess | null {
-  return useContext(ProjectContext);
-}
+/** What can be done to the open project. */
+export const useCommands = (): ProjectCommands => useOpen(CommandsContext);
+/** The rows of the open project, with what is on its way. */
+export const useRows = (): ProjectRows => useOpen(RowsContext);
+/** The plan of the open project, as of this minute. */
+export const usePlan = (): Plan => useOpen(PlanContext);
+/** How saving goes in the open project. */
+export const useStatus = (): ProjectStatus => useOpen(StatusContext);
+/** The open project's units, currency and time zone. */
+export const useLocale = (): ProjectLocale => useOpen(LocaleContext);
+
+/** The rows of the open project, or null where none is open: the house is used with and without one. */
+export const useOpenRows = (): ProjectRows | null => useContext(RowsContext);
+/** What can be done to the open project, or null where none is open. */
+export const useOpenCommands = (): ProjectCommands | null => useContext(CommandsContext);
 
 const REFRESH_MS = 4000;
 const CLOCK_MS = 60_000;
@@ -97,18 +118,38 @@ export function ProjectProvider(props: {
     stuck: () => void client.invalidateQueries({ queryKey }),
   });
 
-  const { rows } = queue;
-  const lastPlan = useRef<Plan | null>(null);
-  const plan = useMemo(() => (rows ? computePlan(rows, now, lastPlan.current) : null), [rows, now]);
-  lastPlan.current = plan;
-
+  const { rows, run, undo, undoWith, bringBack, resolve, retry, noteAct, entries, notKept, lastAct } = queue;
+  const memo = useMemo(() => new Memo(), []);
+  const plan = useMemo(() => (rows ? new Plan(rows, now, memo) : null), [rows, now, memo]);
+  const commands = useMemo<ProjectCommands>(
+    () => ({ run, undo, undoWith, bringBack, resolve, retry, noteAct, dismissNews: () => setNews(false) }),
+    [run, undo, undoWith, bringBack, resolve, retry, noteAct],
+  );
   const offline = queue.offline || (query.isError && query.error instanceof ApiError && query.error.gone);
-  const access = useMemo<ProjectAccess | null>(
-    () => (rows && plan ? { ...queue, rows, plan, offline, news, dismissNews: () => setNews(false) } : null),
-    [rows, plan, queue, offline, news],
+  const status = useMemo<ProjectStatus>(
+    () => ({ entries, offline, notKept, lastAct, news }),
+    [entries, offline, notKept, lastAct, news],
+  );
+  const units = rows?.project.units ?? null;
+  const currency = rows?.project.currency ?? '';
+  const timeZone = rows?.project.timeZone ?? '';
+  const locale = useMemo<ProjectLocale | null>(
+    () => (units === null ? null : { units, currency, timeZone }),
+    [units, currency, timeZone],
   );
 
-  if (access) return <ProjectContext.Provider value={access}>{props.children}</ProjectContext.Provider>;
+  if (rows && plan && locale)
+    return (
+      <CommandsContext.Provider value={commands}>
+        <LocaleContext.Provider value={locale}>
+          <StatusContext.Provider value={status}>
+            <RowsContext.Provider value={rows}>
+              <PlanContext.Provider value={plan}>{props.children}</PlanContext.Provider>
+            </RowsContext.Provider>
+          </StatusContext.Provider>
+        </LocaleContext.Provider>
+      </CommandsContext.Provider>
+    );
   if (query.isError) return <>{props.failed(query.error, () => void query.refetch())}</>;
   return <>{props.skeleton}</>;
 }

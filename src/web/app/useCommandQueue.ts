@@ -7,6 +7,7 @@ import { keepsNothing, onStopsKeeping } from './deviceStore';
 import { Outbox, REVERSALS } from './outbox';
 import { type OutboxEntry, withWaiting } from './rowsAfter';
 import { offerUndo } from './undoKey';
+import { useLatest } from './useLatest';
 
 /** An act of this page as the message tells it. */
 export interface DoneAct {
@@ -57,16 +58,14 @@ export function useCommandQueue<W extends Workspace>(
   const touched = useRef(0);
   /** Key of a command on its way that shall be taken back once it is answered. */
   const undoAfter = useRef<string | null>(null);
-  const undoNow = useRef<() => void>(() => {});
-  const told = useRef(events);
-  told.current = events;
+  const latestEvents = useLatest(events);
 
   const outbox = useMemo(
     () =>
       new Outbox(scopeId, {
         changed: () => redraw((n) => n + 1),
         done: (entry: OutboxEntry, answer: DoneAnswer) => {
-          told.current.answered(answer);
+          latestEvents.current.answered(answer);
           const undone = entry.command.kind === 'undo' ? (entry.command.payload as PayloadOf<'undo'>).actId : null;
           const taken = undone !== null && !takenBack.current.has(undone);
           const title = taken ? 'Taken back' : undone === null ? answer.title : 'Brought back';
@@ -79,7 +78,7 @@ export function useCommandQueue<W extends Workspace>(
             undoNow.current();
           }
         },
-        stuck: () => told.current.stuck(),
+        stuck: () => latestEvents.current.stuck(),
       }),
     [scopeId],
   );
@@ -95,10 +94,8 @@ export function useCommandQueue<W extends Workspace>(
 
   const { entries } = outbox;
   const rows = useMemo(() => (serverRows ? withWaiting(serverRows, entries) : null), [serverRows, entries]);
-  const latest = useRef<W | null>(null);
-  latest.current = rows;
-  const server = useRef<W | null>(null);
-  server.current = serverRows;
+  const latest = useLatest(rows);
+  const server = useLatest(serverRows);
 
   const run = useCallback(
     <K extends ActKind>(kind: K, payload: PayloadOf<K>, along: readonly PieceRow[] = []) => {
@@ -118,18 +115,19 @@ export function useCommandQueue<W extends Workspace>(
     },
     [run],
   );
-  undoNow.current = () => {
+  const undoNow = useLatest(() => {
     const act = acts.current.pop();
     if (act) takeBack(act.actId);
-  };
+  });
   const undo = useCallback(() => {
     const last = outbox.entries.findLast((entry) => entry.state === 'waiting');
     if (last && last.command.kind !== 'undo') undoAfter.current = last.command.key;
     else undoNow.current();
   }, [outbox]);
+  const latestAct = useLatest(lastAct);
   const bringBack = useCallback(() => {
-    if (lastAct?.taken) takeBack(lastAct.actId);
-  }, [lastAct, takeBack]);
+    if (latestAct.current?.taken) takeBack(latestAct.current.actId);
+  }, [takeBack]);
   const resolve = useCallback(
     (key: string, keepMine: boolean) => void outbox.resolve(key, keepMine, server.current ?? (latest.current as W)),
     [outbox],

@@ -1,60 +1,65 @@
+import { localDay } from '@core/calendar/zonedTime';
 import type { SupplyUnit } from '@core/catalog/consumables';
 import type { Amount } from '@core/kernel/amount';
 import type { Explained, Unit } from '@core/kernel/explained';
 import { formatLength } from '@core/kernel/formatLength';
 import { formatMinutes } from '@core/kernel/formatMinutes';
 import { formatMoney } from '@core/kernel/formatMoney';
-import { M2_PER_SQUARE_FOOT, ML_PER_US_FLUID_OUNCE, MS_PER_DAY, type UnitSystem } from '@core/kernel/units';
+import { M2_PER_SQUARE_FOOT, ML_PER_US_FLUID_OUNCE, type UnitSystem } from '@core/kernel/units';
 
 /** How the page shows figures: the project's units, currency and time zone. */
-export interface Rim {
+export interface ProjectLocale {
   units: UnitSystem;
   currency: string;
   timeZone: string;
 }
 
 /** An amount in words: a range stays a range, an unknown part is said. */
-export function amountWords(amount: Amount, rim: Pick<Rim, 'currency'>): string {
+export function amountWords(amount: Amount, locale: Pick<ProjectLocale, 'currency'>): string {
   const least = amount.atLeast ? 'at least ' : '';
   if (amount.low !== amount.high)
-    return `${least}${formatMoney(amount.low, rim.currency, { cents: 'auto' })} to ${formatMoney(amount.high, rim.currency, { cents: 'auto' })}`;
-  return `${least}${formatMoney(amount.likely, rim.currency)}`;
+    return `${least}${formatMoney(amount.low, locale.currency, { cents: 'auto' })} to ${formatMoney(amount.high, locale.currency, { cents: 'auto' })}`;
+  return `${least}${formatMoney(amount.likely, locale.currency)}`;
 }
 
-const dayFormats = new Map<string, Intl.DateTimeFormat>();
-function dayFormat(timeZone: string, far: boolean): Intl.DateTimeFormat {
-  const key = `${timeZone}${far}`;
-  let format = dayFormats.get(key);
+const weekdayForm = { weekday: 'short', month: 'short', day: 'numeric' } as const;
+const dateFormats = new Map<string, Intl.DateTimeFormat>();
+
+/** A format of dates; making one takes longer than using it a hundred times, so each is made once. */
+function dateFormat(form: Intl.DateTimeFormatOptions): Intl.DateTimeFormat {
+  const key = JSON.stringify(form);
+  let format = dateFormats.get(key);
   if (!format) {
-    format = new Intl.DateTimeFormat(
-      'en-US',
-      far
-        ? { timeZone, month: 'long', day: 'numeric' }
-        : { timeZone, weekday: 'short', month: 'short', day: 'numeric' },
-    );
-    dayFormats.set(key, format);
+    format = new Intl.DateTimeFormat('en-US', form);
+    dateFormats.set(key, format);
   }
   return format;
 }
 
 /** A day as a colleague says it: today, tomorrow, Thu, Jun 4, or July 9. */
 export function dayWords(ms: number, nowMs: number, timeZone: string): string {
-  const day = (at: number) => new Intl.DateTimeFormat('en-CA', { timeZone }).format(at);
-  if (day(ms) === day(nowMs)) return 'today';
-  if (day(ms) === day(nowMs + MS_PER_DAY)) return 'tomorrow';
-  return dayFormat(timeZone, ms - nowMs > 45 * MS_PER_DAY).format(ms);
+  return dayWordsFrom(localDay(nowMs, timeZone), ms, timeZone);
+}
+
+/** The same, where the present day is known by its number: it changes once a day and not every minute. */
+export function dayWordsFrom(today: number, ms: number, timeZone: string): string {
+  const away = localDay(ms, timeZone) - today;
+  if (away === 0) return 'today';
+  if (away === 1) return 'tomorrow';
+  const form = away > 45 ? ({ month: 'long', day: 'numeric' } as const) : weekdayForm;
+  return dateFormat({ timeZone, ...form }).format(ms);
 }
 
 /** A calendar date of the form YYYY-MM-DD in words. */
 export function dateWords(date: string): string {
-  return new Intl.DateTimeFormat('en-US', { timeZone: 'UTC', weekday: 'short', month: 'long', day: 'numeric' }).format(
+  return dateFormat({ timeZone: 'UTC', weekday: 'short', month: 'long', day: 'numeric' }).format(
     Date.parse(`${date}T12:00:00Z`),
   );
 }
 
 /** A calendar date in short, with its year: "May 2, 2026". */
 export function dayOf(date: string): string {
-  return new Intl.DateTimeFormat('en-US', { timeZone: 'UTC', year: 'numeric', month: 'short', day: 'numeric' }).format(
+  return dateFormat({ timeZone: 'UTC', year: 'numeric', month: 'short', day: 'numeric' }).format(
     Date.parse(`${date}T12:00:00Z`),
   );
 }
@@ -98,12 +103,12 @@ export function temperatureWords(celsius: number, units: UnitSystem): string {
   return units === 'us' ? `${trimmed(celsius * 1.8 + 32, 0)} °F` : `${trimmed(celsius, 1)} °C`;
 }
 
-function unitWords(value: number, unit: Unit, rim: Rim): string {
+function unitWords(value: number, unit: Unit, locale: ProjectLocale): string {
   switch (unit) {
     case 'money':
-      return formatMoney(value, rim.currency);
+      return formatMoney(value, locale.currency);
     case 'moneyPerHour':
-      return `${formatMoney(value, rim.currency)} an hour`;
+      return `${formatMoney(value, locale.currency)} an hour`;
     case 'minutes':
       return formatMinutes(value);
     case 'hours':
@@ -111,22 +116,20 @@ function unitWords(value: number, unit: Unit, rim: Rim): string {
     case 'days':
       return `${trimmed(value, 1)} ${value === 1 ? 'day' : 'days'}`;
     case 'instant':
-      return new Intl.DateTimeFormat('en-US', {
-        timeZone: rim.timeZone,
-        weekday: 'short',
-        month: 'short',
-        day: 'numeric',
+      return dateFormat({
+        timeZone: locale.timeZone,
+        ...weekdayForm,
         hour: 'numeric',
         minute: '2-digit',
       }).format(value);
     case 'm2':
-      return areaWords(value, rim.units);
+      return areaWords(value, locale.units);
     case 'mm':
-      return formatLength(value, rim.units);
+      return formatLength(value, locale.units);
     case 'mL':
-      return supplyWords(value, 'mL', rim.units);
+      return supplyWords(value, 'mL', locale.units);
     case 'can':
-      return supplyWords(value, 'can', rim.units);
+      return supplyWords(value, 'can', locale.units);
     case 'm2PerL':
       return `${trimmed(value, 2)} m²/L`;
     case 'm2PerCan':
@@ -134,7 +137,7 @@ function unitWords(value: number, unit: Unit, rim: Rim): string {
     case 'minPerM2':
       return `${trimmed(value, 1)} min/m²`;
     case 'celsius':
-      return temperatureWords(value, rim.units);
+      return temperatureWords(value, locale.units);
     case 'percent':
       return `${trimmed(value, 2)} %`;
     case 'ratio':
@@ -153,16 +156,16 @@ function unitWords(value: number, unit: Unit, rim: Rim): string {
 }
 
 /** The value of an explained line in words; its range where it has one and is no changeable assumption. */
-export function explainedWords(line: Explained, rim: Rim): string {
+export function explainedWords(line: Explained, locale: ProjectLocale): string {
   if (typeof line.value === 'string') return line.value;
-  const words = unitWords(line.value, line.unit, rim);
+  const words = unitWords(line.value, line.unit, locale);
   const least = line.atLeast ? 'at least ' : '';
   if (
     line.assumption ||
     line.low === undefined ||
     line.high === undefined ||
-    unitWords(line.low, line.unit, rim) === unitWords(line.high, line.unit, rim)
+    unitWords(line.low, line.unit, locale) === unitWords(line.high, line.unit, locale)
   )
     return `${least}${words}`;
-  return `${least}${words} (${unitWords(line.low, line.unit, rim)} to ${unitWords(line.high, line.unit, rim)})`;
+  return `${least}${words} (${unitWords(line.low, line.unit, locale)} to ${unitWords(line.high, line.unit, locale)})`;
 }

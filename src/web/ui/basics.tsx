@@ -1,12 +1,12 @@
 import { hexFromLab, type Lab } from '@core/color/lab';
-import type { ReactNode } from 'react';
+import { memo, type ReactNode } from 'react';
 import { Link } from 'react-router';
 import styles from './ui.module.css';
 
 /** A slot's number in its stitched circle. */
-export function StitchedNumber(props: { children: ReactNode }) {
+export const StitchedNumber = memo(function StitchedNumber(props: { children: ReactNode }) {
   return <span className={styles.number}>{props.children}</span>;
-}
+});
 
 /** A small square in a color. */
 export function Swatch(props: { color: Lab }) {

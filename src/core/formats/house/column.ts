@@ -8,7 +8,7 @@ import { plainNumber } from '../table/readTable';
 import { undefused } from '../table/writeTable';
 
 /** How a file writes its figures, and what is taken where it does not say. */
-export interface FileRim {
+export interface FileLocale {
   units: UnitSystem;
   currency: string;
   decimal: '.' | ',';
@@ -23,12 +23,12 @@ export type CellReading<T> = { ok: true; value: T } | { ok: false; accepted: str
 export interface Column<R> {
   id: string;
   /** Heading in our own files; a unit stands in parentheses. */
-  heading(rim: FileRim): string;
+  heading(locale: FileLocale): string;
   /** Further headings that mean it, lower case. */
   words: readonly string[];
   /** Puts a cell that is not empty into the line. `unit` is what the heading says in parentheses. */
-  read(cell: string, into: R, rim: FileRim, unit: string): CellReading<null>;
-  write(from: R, rim: FileRim): string | number;
+  read(cell: string, into: R, locale: FileLocale, unit: string): CellReading<null>;
+  write(from: R, locale: FileLocale): string | number;
 }
 
 const done: CellReading<null> = { ok: true, value: null };
@@ -68,11 +68,11 @@ export function lengthColumn<R>(named: Named<R>): Column<R> {
     id: named.id,
     heading: ({ units }) => `${named.heading} (${units === 'us' ? 'in' : 'cm'})`,
     words: named.words ?? [],
-    read: (cell, into, rim, unit) => {
-      const text = plainNumber(cell, rim.decimal);
+    read: (cell, into, locale, unit) => {
+      const text = plainNumber(cell, locale.decimal);
       const bare = /^[\d.\s/]+$/.test(text) && ['mm', 'cm', 'm', 'in', 'ft'].includes(unit);
-      const read = parseLength(bare ? `${text} ${unit}` : text, rim.units);
-      if (!read.ok) return no(rim.units === 'us' ? 'a length like 34 1/2 or 80 cm' : 'a length like 80 or 0.8 m');
+      const read = parseLength(bare ? `${text} ${unit}` : text, locale.units);
+      if (!read.ok) return no(locale.units === 'us' ? 'a length like 34 1/2 or 80 cm' : 'a length like 80 or 0.8 m');
       return put(into, named.id, Math.round(read.value * 100) / 100);
     },
     write: (from, { units }) => {
@@ -88,8 +88,8 @@ export function countColumn<R>(named: Named<R> & { least: number; most: number }
     id: named.id,
     heading: () => named.heading,
     words: named.words ?? [],
-    read: (cell, into, rim) => {
-      const value = parseNumber(plainNumber(cell, rim.decimal));
+    read: (cell, into, locale) => {
+      const value = parseNumber(plainNumber(cell, locale.decimal));
       if (value === null || !Number.isInteger(value) || value < named.least || value > named.most)
         return no(`a whole number from ${named.least} to ${named.most}`);
       return put(into, named.id, value);
@@ -100,16 +100,16 @@ export function countColumn<R>(named: Named<R> & { least: number; most: number }
 
 /** A quantity with a unit of its own, by a reader that gives null for what it cannot read. */
 export function quantityColumn<R>(
-  named: Named<R> & { accepted: string; unitHeading?: (rim: FileRim) => string },
-  read: (text: string, rim: FileRim, unit: string, into: R) => number | null,
-  write: (from: R, rim: FileRim) => string | number,
+  named: Named<R> & { accepted: string; unitHeading?: (locale: FileLocale) => string },
+  read: (text: string, locale: FileLocale, unit: string, into: R) => number | null,
+  write: (from: R, locale: FileLocale) => string | number,
 ): Column<R> {
   return {
     id: named.id,
-    heading: (rim) => (named.unitHeading ? `${named.heading} (${named.unitHeading(rim)})` : named.heading),
+    heading: (locale) => (named.unitHeading ? `${named.heading} (${named.unitHeading(locale)})` : named.heading),
     words: named.words ?? [],
-    read: (cell, into, rim, unit) => {
-      const value = read(plainNumber(cell, rim.decimal), rim, unit, into);
+    read: (cell, into, locale, unit) => {
+      const value = read(plainNumber(cell, locale.decimal), locale, unit, into);
       if (value === null) return no(named.accepted);
       return put(into, named.id, value);
     },
@@ -120,15 +120,15 @@ export function quantityColumn<R>(
 /** Money in the currency of the line or the studio; minor units. */
 export function moneyColumn<R>(
   named: Named<R>,
-  currencyOf: (of: R, rim: FileRim) => string,
+  currencyOf: (of: R, locale: FileLocale) => string,
   write: (from: R) => string,
 ): Column<R> {
   return {
     id: named.id,
     heading: () => named.heading,
     words: named.words ?? [],
-    read: (cell, into, rim) => {
-      const read = parseMoney(plainNumber(cell, rim.decimal), currencyOf(into, rim));
+    read: (cell, into, locale) => {
+      const read = parseMoney(plainNumber(cell, locale.decimal), currencyOf(into, locale));
       if (!read.ok) return no('an amount of money like 12.50');
       return put(into, named.id, read.value);
     },
@@ -240,11 +240,11 @@ function headingParts(field: string): { word: string; unit: string } {
 export function proposeMapping<R>(
   fields: readonly string[],
   columns: readonly Column<R>[],
-  rim: FileRim,
+  locale: FileLocale,
 ): (string | null)[] {
   const byWord = new Map<string, string>();
   for (const column of columns)
-    for (const word of [headingParts(column.heading(rim)).word, column.id.toLowerCase(), ...column.words])
+    for (const word of [headingParts(column.heading(locale)).word, column.id.toLowerCase(), ...column.words])
       if (!byWord.has(word)) byWord.set(word, column.id);
   const given = new Set<string>();
   return fields.map((field) => {
@@ -269,7 +269,7 @@ export function readLine<R>(
   mapping: readonly (string | null)[],
   columns: ReadonlyMap<string, Column<R>>,
   into: R,
-  rim: FileRim,
+  locale: FileLocale,
 ): CellProblem[] {
   const problems: CellProblem[] = [];
   // What a thing is and its currency are read first, since amounts are read by them.
@@ -281,7 +281,7 @@ export function readLine<R>(
     const cell = cells[index] ?? '';
     if (!column || cell.trim() === '') continue;
     const field = fields[index] ?? '';
-    const reading = column.read(cell, into, rim, headingParts(field).unit);
+    const reading = column.read(cell, into, locale, headingParts(field).unit);
     if (!reading.ok) problems.push({ field, value: cell.slice(0, 80), accepted: reading.accepted });
   }
   return problems;

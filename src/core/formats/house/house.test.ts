@@ -4,12 +4,12 @@ import { card, pack, rows as projectRows, supply } from '../../fixtures/projectR
 import type { PackRow, PieceRow } from '../../model/rows';
 import { unknownPiece } from '../../sourcing/newPiece';
 import { readTable } from '../table/readTable';
-import type { FileRim } from './column';
+import type { FileLocale } from './column';
 import { type HouseTable, type PresentHouse, pieceFingerprint, planImport } from './planImport';
 import { piecesCsv, pricesCsv, suppliesCsv } from './write';
 
-const us: FileRim = { units: 'us', currency: 'USD', decimal: '.', today: '2026-06-01' };
-const eu: FileRim = { units: 'metric', currency: 'EUR', decimal: ',', today: '2026-06-01' };
+const us: FileLocale = { units: 'us', currency: 'USD', decimal: '.', today: '2026-06-01' };
+const eu: FileLocale = { units: 'metric', currency: 'EUR', decimal: ',', today: '2026-06-01' };
 const nothing: PresentHouse = {
   pieces: new Map(),
   fingerprints: new Set(),
@@ -26,12 +26,12 @@ const newId = () => {
 const plan = (
   kind: HouseTable,
   text: string,
-  rim: FileRim = us,
+  locale: FileLocale = us,
   present: PresentHouse = nothing,
   mapping: (string | null)[] | null = null,
-) => planImport(kind, readTable(text), rim, present, newId, mapping);
-const piecesOf = (text: string, rim: FileRim = us) =>
-  plan('pieces', text, rim).changes.map((change) => change.row as PieceRow);
+) => planImport(kind, readTable(text), locale, present, newId, mapping);
+const piecesOf = (text: string, locale: FileLocale = us) =>
+  plan('pieces', text, locale).changes.map((change) => change.row as PieceRow);
 
 describe('pieces from a file', () => {
   it('are read by their headings, in any case, with other words for them and units in parentheses', () => {
@@ -119,14 +119,14 @@ describe('pieces from a file', () => {
           lastUsedOn: fc.constantFrom(null, '2024-02-29', '2026-01-01'),
         }),
         fc.constantFrom(us, { ...us, units: 'metric' as const }),
-        (change, rim) => {
+        (change, locale) => {
           const piece: PieceRow = {
             ...unknownPiece('00000000-0000-4000-8000-0000000000ab', 'x', us),
             ...change,
             sorted: true,
           };
           const present = { ...nothing, pieces: new Map([[piece.id, piece]]) };
-          const again = plan('pieces', piecesCsv([piece], rim), rim, present);
+          const again = plan('pieces', piecesCsv([piece], locale), locale, present);
           const after = again.changes[0]?.row as PieceRow | undefined;
           expect(again.counts.bad).toBe(0);
           expect(after === undefined ? [] : [after]).toEqual([]);
@@ -169,8 +169,8 @@ describe('supplies from a file', () => {
         }),
       ],
     });
-    const rim = { ...eu, decimal: '.' as const };
-    const again = plan('supplies', suppliesCsv(rows, rim), rim, { ...nothing, ...rows, pieces: new Map() });
+    const locale = { ...eu, decimal: '.' as const };
+    const again = plan('supplies', suppliesCsv(rows, locale), locale, { ...nothing, ...rows, pieces: new Map() });
     expect(again.lines.map((line) => [line.fate, line.problems])).toEqual([
       ['same', []],
       ['same', []],

@@ -55,9 +55,9 @@ export const pieceColumns: readonly Column<Draft>[] = [
       accepted: 'a weight like 1.2 kg or 3 lb',
       unitHeading: ({ units }) => (units === 'us' ? 'lb' : 'kg'),
     },
-    (text, rim, unit) => {
+    (text, locale, unit) => {
       const bare = (['g', 'kg', 'lb', 'oz'] as const).find((known) => known === unit);
-      const value = parseWeight(text, bare ?? (rim.units === 'us' ? 'lb' : 'kg'));
+      const value = parseWeight(text, bare ?? (locale.units === 'us' ? 'lb' : 'kg'));
       return value !== null && value >= 1 && value <= 1_000_000 ? Math.round(value) : null;
     },
     (from, { units }) =>
@@ -108,7 +108,7 @@ export const pieceColumns: readonly Column<Draft>[] = [
   dateColumn({ id: 'lastUsedOn', heading: 'Last used', words: ['last used on'] }),
   moneyColumn(
     { id: 'value', heading: 'Value', words: ['worth', 'price', 'cost'] },
-    (of, rim) => of.currency || rim.currency,
+    (of, locale) => of.currency || locale.currency,
     (from) => {
       const exponent = currencyExponent(from.currency || 'USD');
       return from.value === null ? '' : (from.value / 10 ** exponent).toFixed(exponent);

@@ -6,7 +6,7 @@ import { newPack } from '../../plan/newRows';
 import { pieceKindOf, unknownPiece } from '../../sourcing/newPiece';
 import type { Sheen } from '../../state/surfaceState';
 import type { Table } from '../table/readTable';
-import { type CellProblem, type Column, type FileRim, proposeMapping, readLine } from './column';
+import { type CellProblem, type Column, type FileLocale, proposeMapping, readLine } from './column';
 import { pieceColumns } from './pieceColumns';
 import { type PriceLineDraft, priceColumns, type SupplyLineDraft, supplyColumns } from './supplyColumns';
 import { SupplyIndex } from './supplyIndex';
@@ -89,14 +89,16 @@ const same = (before: Row, after: Row) => sameValue({ ...before, version: 0 }, {
 export function planImport(
   kind: HouseTable,
   table: Table,
-  rim: FileRim,
+  locale: FileLocale,
   present: PresentHouse,
   newId: () => string,
   chosen: readonly (string | null)[] | null = null,
 ): ImportPlan {
   const columns = columnsOf[kind];
   const mapping =
-    chosen !== null && chosen.length === table.fields.length ? [...chosen] : proposeMapping(table.fields, columns, rim);
+    chosen !== null && chosen.length === table.fields.length
+      ? [...chosen]
+      : proposeMapping(table.fields, columns, locale);
   const byId = new Map(columns.map((column) => [column.id, column]));
   const lines: ImportLine[] = table.bad.map(({ line, reason }) => ({
     line,
@@ -105,9 +107,9 @@ export function planImport(
     problems: [{ field: `line ${line}`, value: reason, accepted: 'a line as RFC 4180 writes it' }],
   }));
   const changes: HouseChange[] = [];
-  const take = takers[kind](present, rim, newId);
+  const take = takers[kind](present, locale, newId);
   for (const row of table.rows) {
-    const outcome = take((into) => readLine(table.fields, row.cells, mapping, byId, into as never, rim));
+    const outcome = take((into) => readLine(table.fields, row.cells, mapping, byId, into as never, locale));
     lines.push({ line: row.line, fate: outcome.fate, label: outcome.label, problems: outcome.problems });
     for (const change of outcome.changes) changes.push({ ...change, line: row.line });
   }
@@ -117,9 +119,9 @@ export function planImport(
   return {
     fields: table.fields,
     mapping,
-    columns: columns.map((column) => ({ id: column.id, heading: column.heading(rim) })),
+    columns: columns.map((column) => ({ id: column.id, heading: column.heading(locale) })),
     delimiter: table.delimiter,
-    decimal: rim.decimal,
+    decimal: locale.decimal,
     lines,
     changes,
     counts,
@@ -128,11 +130,11 @@ export function planImport(
 
 type Take = (fill: (into: object) => CellProblem[]) => Outcome;
 
-const takers: Record<HouseTable, (present: PresentHouse, rim: FileRim, newId: () => string) => Take> = {
-  pieces: (present, rim, newId) => {
+const takers: Record<HouseTable, (present: PresentHouse, locale: FileLocale, newId: () => string) => Take> = {
+  pieces: (present, locale, newId) => {
     const taken = new Set<string>();
     return (fill) => {
-      const draft = unknownPiece('', '', rim);
+      const draft = unknownPiece('', '', locale);
       draft.sorted = true;
       fill(draft);
       const known = present.pieces.get(draft.id);
@@ -165,7 +167,7 @@ const takers: Record<HouseTable, (present: PresentHouse, rim: FileRim, newId: ()
       return { label: piece.name, fate: 'new', problems: [], changes: [{ table: 'pieces', row: piece, before: null }] };
     };
   },
-  supplies: (present, rim, newId) => {
+  supplies: (present, locale, newId) => {
     const book = new SupplyIndex(present, newId);
     return (fill) => {
       const draft: SupplyLineDraft = {
@@ -202,7 +204,7 @@ const takers: Record<HouseTable, (present: PresentHouse, rim: FileRim, newId: ()
       book.keep(row);
       if (before && same(before, row)) return { label, fate: 'same', problems: [], changes: [] };
       // Who writes down what is left has looked.
-      if (draft.amount !== null) row.checkedOn = rim.today;
+      if (draft.amount !== null) row.checkedOn = locale.today;
       return {
         label,
         fate: before ? 'change' : 'new',
@@ -211,7 +213,7 @@ const takers: Record<HouseTable, (present: PresentHouse, rim: FileRim, newId: ()
       };
     };
   },
-  prices: (present, rim, newId) => {
+  prices: (present, locale, newId) => {
     const book = new SupplyIndex(present, newId);
     const packs = new Map(present.packs.map((pack) => [packKey(pack), pack]));
     const notes = new Map(present.priceNotes.map((note) => [noteKey(note), note]));
@@ -224,7 +226,7 @@ const takers: Record<HouseTable, (present: PresentHouse, rim: FileRim, newId: ()
         name: '',
         size: null,
         price: null,
-        currency: rim.currency,
+        currency: locale.currency,
         source: '',
         seenOn: null,
       };

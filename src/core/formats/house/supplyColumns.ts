@@ -12,7 +12,7 @@ import {
   currencyColumn,
   dateColumn,
   entryColumn,
-  type FileRim,
+  type FileLocale,
   moneyColumn,
   quantityColumn,
   textColumn,
@@ -47,17 +47,17 @@ const shownUnit = (kindId: string, units: UnitSystem) => {
 };
 
 /** An amount of a kind: a volume for what is poured, else a number with or without the unit's name. */
-function readAmount(text: string, kindId: string, rim: FileRim): number | null {
+function readAmount(text: string, kindId: string, locale: FileLocale): number | null {
   const unit = supplyKind(kindId)?.unit;
-  if (unit === 'mL') return parseVolume(text, rim.units === 'us' ? 'floz' : 'ml');
+  if (unit === 'mL') return parseVolume(text, locale.units === 'us' ? 'floz' : 'ml');
   const value = parseNumber(text.replace(/\s*(cans?|sheets?|m|pieces?|g|each)$/i, ''));
   return value === null || value < 0 ? null : value;
 }
 
-function writeAmount(amount: number | null, kindId: string, rim: FileRim): string {
+function writeAmount(amount: number | null, kindId: string, locale: FileLocale): string {
   if (amount === null) return '';
-  const shown = supplyKind(kindId)?.unit === 'mL' && rim.units === 'us' ? amount / ML_PER_US_FLUID_OUNCE : amount;
-  return `${Math.round(shown * 100) / 100} ${shownUnit(kindId, rim.units)}`.trim();
+  const shown = supplyKind(kindId)?.unit === 'mL' && locale.units === 'us' ? amount / ML_PER_US_FLUID_OUNCE : amount;
+  return `${Math.round(shown * 100) / 100} ${shownUnit(kindId, locale.units)}`.trim();
 }
 
 type Kinded = Pick<SupplyLineDraft, 'kindId' | 'colorName' | 'color' | 'sheen'>;
@@ -87,8 +87,8 @@ export const supplyColumns: readonly Column<SupplyLineDraft>[] = [
       words: ['amount', 'amount left', 'stock'],
       accepted: 'an amount like 500 ml, 1 qt or 2',
     },
-    (text, rim, _unit, into) => readAmount(text, into.kindId, rim),
-    (from, rim) => writeAmount(from.amount, from.kindId, rim),
+    (text, locale, _unit, into) => readAmount(text, into.kindId, locale),
+    (from, locale) => writeAmount(from.amount, from.kindId, locale),
   ),
   quantityColumn(
     {
@@ -97,8 +97,8 @@ export const supplyColumns: readonly Column<SupplyLineDraft>[] = [
       words: ['size', 'can', 'container'],
       accepted: 'an amount like 946 ml or 1 qt',
     },
-    (text, rim, _unit, into) => readAmount(text, into.kindId, rim),
-    (from, rim) => writeAmount(from.containerSize, from.kindId, rim),
+    (text, locale, _unit, into) => readAmount(text, into.kindId, locale),
+    (from, locale) => writeAmount(from.containerSize, from.kindId, locale),
   ),
   dateColumn({ id: 'openedOn', heading: 'Opened on', words: ['opened'] }),
   dateColumn({ id: 'keepsUntil', heading: 'Keeps until', words: ['use by', 'best before'] }),
@@ -116,15 +116,15 @@ export const priceColumns: readonly Column<PriceLineDraft>[] = [
   textColumn({ id: 'name', heading: 'Pack', words: ['pack name', 'name'], most: 80 }),
   quantityColumn(
     { id: 'size', heading: 'Size', words: ['pack size', 'contents'], accepted: 'a size like 946 ml, 1 qt or 5' },
-    (text, rim, _unit, into) => {
-      const value = supplyKind(into.kindId) === undefined ? parseNumber(text) : readAmount(text, into.kindId, rim);
+    (text, locale, _unit, into) => {
+      const value = supplyKind(into.kindId) === undefined ? parseNumber(text) : readAmount(text, into.kindId, locale);
       return value !== null && value > 0 ? value : null;
     },
-    (from, rim) => writeAmount(from.size, from.kindId, rim),
+    (from, locale) => writeAmount(from.size, from.kindId, locale),
   ),
   moneyColumn(
     { id: 'price', heading: 'Price', words: ['shelf price', 'cost'] },
-    (of, rim) => of.currency || rim.currency,
+    (of, locale) => of.currency || locale.currency,
     (from) => {
       const exponent = currencyExponent(from.currency || 'USD');
       return from.price === null ? '' : (from.price / 10 ** exponent).toFixed(exponent);

@@ -2,20 +2,20 @@ import { coatings } from '../../catalog/coatings';
 import { amountOfPrice } from '../../kernel/price';
 import type { PieceRow, ProjectRows } from '../../model/rows';
 import { writeTable } from '../table/writeTable';
-import type { Column, FileRim } from './column';
+import type { Column, FileLocale } from './column';
 import { pieceColumns } from './pieceColumns';
 import { type PriceLineDraft, priceColumns, type SupplyLineDraft, supplyColumns } from './supplyColumns';
 
-function table<R>(columns: readonly Column<R>[], rows: readonly R[], rim: FileRim): string {
+function table<R>(columns: readonly Column<R>[], rows: readonly R[], locale: FileLocale): string {
   return writeTable(
-    columns.map((column) => column.heading(rim)),
-    rows.map((row) => columns.map((column) => column.write(row, rim))),
+    columns.map((column) => column.heading(locale)),
+    rows.map((row) => columns.map((column) => column.write(row, locale))),
   );
 }
 
 /** Pieces as CSV; read again, it changes nothing. */
-export function piecesCsv(pieces: readonly PieceRow[], rim: FileRim): string {
-  return table(pieceColumns, pieces, rim);
+export function piecesCsv(pieces: readonly PieceRow[], locale: FileLocale): string {
+  return table(pieceColumns, pieces, locale);
 }
 
 const kinded = (rows: Pick<ProjectRows, 'colorCards'>, supply: ProjectRows['supplies'][number]) => {
@@ -30,7 +30,7 @@ const kinded = (rows: Pick<ProjectRows, 'colorCards'>, supply: ProjectRows['supp
 };
 
 /** Supplies as CSV. */
-export function suppliesCsv(rows: Pick<ProjectRows, 'supplies' | 'colorCards'>, rim: FileRim): string {
+export function suppliesCsv(rows: Pick<ProjectRows, 'supplies' | 'colorCards'>, locale: FileLocale): string {
   const lines = rows.supplies.map(
     (supply): SupplyLineDraft => ({
       ...kinded(rows, supply),
@@ -41,13 +41,13 @@ export function suppliesCsv(rows: Pick<ProjectRows, 'supplies' | 'colorCards'>, 
       keepsUntil: supply.keepsUntil,
     }),
   );
-  return table(supplyColumns, lines, rim);
+  return table(supplyColumns, lines, locale);
 }
 
 /** The price book as CSV: packs of supplies, tools, and what pieces cost new. A price that nobody knows is left out. */
 export function pricesCsv(
   rows: Pick<ProjectRows, 'supplies' | 'colorCards' | 'packs' | 'priceNotes'>,
-  rim: FileRim,
+  locale: FileLocale,
 ): string {
   const packs = rows.packs.flatMap((pack): PriceLineDraft[] => {
     const supply = rows.supplies.find((entry) => entry.id === pack.supplyId);
@@ -82,5 +82,5 @@ export function pricesCsv(
           },
         ],
   );
-  return table(priceColumns, [...packs, ...notes], rim);
+  return table(priceColumns, [...packs, ...notes], locale);
 }

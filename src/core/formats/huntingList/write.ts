@@ -6,31 +6,31 @@ import type { HuntingLine } from '../../sourcing/huntingList';
 import { writeTable } from '../table/writeTable';
 
 /** How lengths and money are shown. */
-export interface ListRim {
+export interface ListLocale {
   units: UnitSystem;
   currency: string;
 }
 
 /** The largest size of a line in words, like "at most 18 in wide, 27 in tall"; empty where nothing was said. */
-export function largestWords(line: HuntingLine, rim: ListRim): string {
+export function largestWords(line: HuntingLine, locale: ListLocale): string {
   const { widthMm, depthMm, heightMm } = line.largest;
   const parts = [
-    widthMm === null ? '' : `${formatLength(widthMm, rim.units)} wide`,
-    depthMm === null ? '' : `${formatLength(depthMm, rim.units)} deep`,
-    heightMm === null ? '' : `${formatLength(heightMm, rim.units)} tall`,
+    widthMm === null ? '' : `${formatLength(widthMm, locale.units)} wide`,
+    depthMm === null ? '' : `${formatLength(depthMm, locale.units)} deep`,
+    heightMm === null ? '' : `${formatLength(heightMm, locale.units)} tall`,
   ].filter((part) => part !== '');
   return parts.length === 0 ? '' : `at most ${parts.join(', ')}`;
 }
 
 /** The list as plain text, grouped by spot, as one sends it to whoever goes shopping. */
-export function huntingListText(lines: readonly HuntingLine[], rim: ListRim): string {
+export function huntingListText(lines: readonly HuntingLine[], locale: ListLocale): string {
   const spots = [...new Set(lines.map((line) => line.slot.spotId))];
-  const money = (minor: number) => formatMoney(minor, rim.currency, { cents: 'auto' });
+  const money = (minor: number) => formatMoney(minor, locale.currency, { cents: 'auto' });
   return spots
     .map((spotId) => {
       const here = lines.filter((line) => line.slot.spotId === spotId);
       const rows = here.map((line) => {
-        const size = largestWords(line, rim);
+        const size = largestWords(line, locale);
         return `${line.slot.number}. ${line.needed} × ${line.slot.name}${size ? `, ${size}` : ''}; aim ${money(line.target)}, at most ${money(line.ceiling)} each`;
       });
       return [here[0]?.spotName ?? '', ...rows].join('\n');
@@ -41,11 +41,11 @@ export function huntingListText(lines: readonly HuntingLine[], rim: ListRim): st
 /**
  * The list as CSV. Money as a decimal number of the currency, lengths in inches or centimeters.
  */
-export function huntingListCsv(lines: readonly HuntingLine[], rim: ListRim): string {
-  const exponent = currencyExponent(rim.currency);
-  const unit = rim.units === 'us' ? 'in' : 'cm';
+export function huntingListCsv(lines: readonly HuntingLine[], locale: ListLocale): string {
+  const exponent = currencyExponent(locale.currency);
+  const unit = locale.units === 'us' ? 'in' : 'cm';
   const length = (mm: number | null) =>
-    mm === null ? '' : String(Math.round((mm / (rim.units === 'us' ? 25.4 : 10)) * 100) / 100);
+    mm === null ? '' : String(Math.round((mm / (locale.units === 'us' ? 25.4 : 10)) * 100) / 100);
   const money = (minor: number) => (minor / 10 ** exponent).toFixed(exponent);
   return writeTable(
     [
@@ -56,8 +56,8 @@ export function huntingListCsv(lines: readonly HuntingLine[], rim: ListRim): str
       `Widest (${unit})`,
       `Deepest (${unit})`,
       `Tallest (${unit})`,
-      `Target each (${rim.currency})`,
-      `Ceiling each (${rim.currency})`,
+      `Target each (${locale.currency})`,
+      `Ceiling each (${locale.currency})`,
     ],
     lines.map((line) => [
       line.slot.number,

@@ -28,7 +28,7 @@ export const planter: FurnitureTemplate = {
       { use: 'wet' },
     ),
     zone(
-      'rim',
+      'locale',
       'B',
       'Inside, a hand deep',
       { kind: 'cylinder', diameterMm: topMm, heightMm: Math.min(heightMm, 90), ends: 0 },
@@ -45,7 +45,7 @@ export const planter: FurnitureTemplate = {
   draw: ({ heightMm = 0, topMm = 0, baseMm = 0 }) => {
     const widthMm = Math.max(topMm, baseMm);
     const middle = widthMm / 2;
-    const rim = heightMm * 0.07;
+    const locale = heightMm * 0.07;
     return {
       widthMm,
       heightMm,
@@ -55,19 +55,19 @@ export const planter: FurnitureTemplate = {
           [1, baseMm / widthMm],
         ]),
         polygon(
-          'rim',
+          'locale',
           [
             [middle - topMm / 2, 0],
             [middle + topMm / 2, 0],
-            [middle + topMm * 0.47, rim],
-            [middle - topMm * 0.47, rim],
+            [middle + topMm * 0.47, locale],
+            [middle - topMm * 0.47, locale],
           ],
           -16,
         ),
       ],
       labels: [
         { letter: 'A', xMm: middle, yMm: heightMm * 0.6 },
-        { letter: 'B', xMm: middle, yMm: rim / 2 },
+        { letter: 'B', xMm: middle, yMm: locale / 2 },
       ],
       dimensions: dimensions(widthMm, heightMm),
     };

@@ -5,9 +5,8 @@ import { sourceTag } from '@core/kernel/source';
 import type { OverrideRow } from '@core/model/rows';
 import { Button, Checkbox, Input } from 'antd';
 import { useState } from 'react';
-import { useProject } from '../../app/projectStore';
+import { useCommands, useLocale, usePlan, useRows } from '../../app/projectStore';
 import shell from '../../app/shell.module.css';
-import { useRim } from '../../app/useRim';
 import { explainedWords } from '../../app/words';
 import { Empty, SourceTag } from '../../ui/basics';
 import { NumberField } from '../../ui/fields';
@@ -15,11 +14,13 @@ import styles from './assumptions.module.css';
 
 /** What was changed against the tables, each with its way back; and every assumption that could be. */
 export function AssumptionsPage() {
-  const { rows, plan, run } = useProject();
-  const rim = useRim();
+  const rows = useRows();
+  const plan = usePlan();
+  const { run } = useCommands();
+  const locale = useLocale();
   const [filter, setFilter] = useState('');
   const words = (definition: AssumptionDefinition, value: number) =>
-    explainedWords(explain(definition.label, value, definition.unit), rim);
+    explainedWords(explain(definition.label, value, definition.unit), locale);
   const scopeWords = (row: OverrideRow) =>
     row.scope === 'project'
       ? 'the whole project'

@@ -2,7 +2,7 @@ import { currencyCodes } from '@core/kernel/currencies.data';
 import type { ProjectRow } from '@core/model/rows';
 import type { Brief } from '@core/state/brief';
 import { Checkbox } from 'antd';
-import { useProject } from '../../app/projectStore';
+import { useCommands, useRows } from '../../app/projectStore';
 import { Choice, DateField, HoursField, MoneyField, NumberField, TextField } from '../../ui/fields';
 import styles from './brief.module.css';
 import { Feeling } from './Feeling';
@@ -14,7 +14,8 @@ import { Weeks } from './Weeks';
 
 /** The brief of the open project: money, time, household, schools. Every field saves when it is left. */
 export function BriefPage() {
-  const { rows, run } = useProject();
+  const rows = useRows();
+  const { run } = useCommands();
   const { project } = rows;
   const set = (values: Partial<Omit<ProjectRow, 'id' | 'version'>>) => run('editProject', { id: project.id, values });
   const setBrief = (values: Partial<Brief>) => set({ brief: { ...project.brief, ...values } });

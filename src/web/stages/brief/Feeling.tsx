@@ -1,7 +1,7 @@
 import type { Brief } from '@core/state/brief';
 import { Button, Select } from 'antd';
 import { usePhotoQueue } from '../../app/photoQueue';
-import { useProject } from '../../app/projectStore';
+import { useCommands, useRows } from '../../app/projectStore';
 import { MoneyField, TextField } from '../../ui/fields';
 import { PhotoDrop, Refused } from '../../ui/PhotoDrop';
 import styles from './brief.module.css';
@@ -9,7 +9,8 @@ import { PhotoCard } from './Photos';
 
 /** The feeling: occasion, words for the mood, what the place must keep doing, the anchor, one splurge. */
 export function Feeling() {
-  const { rows, run } = useProject();
+  const rows = useRows();
+  const { run } = useCommands();
   const queue = usePhotoQueue('anchor');
   const { project } = rows;
   const { brief } = project;

@@ -4,7 +4,7 @@ import { type PaletteRole, paletteRoles } from '@core/state/brief';
 import { Button } from 'antd';
 import { lazy, Suspense, useState } from 'react';
 import { cardsByUse, newColorCard } from '../../app/newOption';
-import { useProject } from '../../app/projectStore';
+import { useCommands, usePlan, useRows } from '../../app/projectStore';
 import { ColorCardPicker } from '../../ui/ColorCardPicker';
 import { Choice, TextField } from '../../ui/fields';
 import styles from './brief.module.css';
@@ -15,7 +15,9 @@ const roleOptions = paletteRoles.map((role) => ({ value: role, label: role }));
 
 /** The palette with its roles, and how much of what is chosen shows each of its colors. */
 export function Palette() {
-  const { rows, plan, run } = useProject();
+  const rows = useRows();
+  const plan = usePlan();
+  const { run } = useCommands();
   const { palette } = rows.project.brief;
   const [fromPhoto, setFromPhoto] = useState(false);
   const cards = new Map(rows.colorCards.map((card) => [card.id, card]));

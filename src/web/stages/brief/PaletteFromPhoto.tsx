@@ -5,7 +5,7 @@ import { type PaletteRole, paletteRoles } from '@core/state/brief';
 import { Button, Checkbox, Input, Modal, Slider } from 'antd';
 import { type Remote, wrap } from 'comlink';
 import { startTransition, useEffect, useRef, useState } from 'react';
-import { useProject } from '../../app/projectStore';
+import { useRows } from '../../app/projectStore';
 import { PhotoDrop } from '../../ui/PhotoDrop';
 import { photoAddress } from '../../ui/photoAddress';
 import type { PaletteWork } from '../../workers/palette.worker';
@@ -26,7 +26,7 @@ interface Draft extends Swatch {
 
 /** Colors of a photo, found in a worker: keep, drop or merge swatches and name them as color cards. */
 export function PaletteFromPhoto(props: { onClose: () => void; onKeep: (kept: Kept[]) => void }) {
-  const { rows } = useProject();
+  const rows = useRows();
   const [photo, setPhoto] = useState<Blob | null>(null);
   const [preview, setPreview] = useState<Blob | null>(null);
   const [address, setAddress] = useState<string | null>(null);

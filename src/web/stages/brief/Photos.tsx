@@ -1,7 +1,7 @@
 import type { PhotoKind, PhotoRow } from '@core/model/rows';
 import { Button } from 'antd';
 import { usePhotoQueue } from '../../app/photoQueue';
-import { useProject } from '../../app/projectStore';
+import { useCommands, useRows } from '../../app/projectStore';
 import { TextField } from '../../ui/fields';
 import { PhotoDrop, Refused } from '../../ui/PhotoDrop';
 import { photoAddress } from '../../ui/photoAddress';
@@ -22,7 +22,8 @@ export function PhotoCard(props: { photo: PhotoRow; alt: string; children?: Reac
 
 /** Before photos: reminded of until there is one, or until they are waived. */
 export function BeforePhotos() {
-  const { rows, run } = useProject();
+  const rows = useRows();
+  const { run } = useCommands();
   const kind: PhotoKind = 'before';
   const queue = usePhotoQueue(kind);
   const { project } = rows;
@@ -81,7 +82,8 @@ export function BeforePhotos() {
 
 /** Inspirations: the picture, where it was seen, what is taken from it. */
 export function Inspirations() {
-  const { rows, run } = useProject();
+  const rows = useRows();
+  const { run } = useCommands();
   const queue = usePhotoQueue('inspiration');
   const photos = new Map(rows.photos.map((photo) => [photo.id, photo]));
   return (

@@ -2,7 +2,7 @@ import { briefFeeds } from '@core/plan/briefFeeds';
 import { type Household, type PetKind, petKinds } from '@core/state/brief';
 import { Checkbox, Select } from 'antd';
 import { Link } from 'react-router';
-import { useProject } from '../../app/projectStore';
+import { useCommands, usePlan, useRows } from '../../app/projectStore';
 import { LengthField, NumberField } from '../../ui/fields';
 import styles from './brief.module.css';
 
@@ -28,7 +28,9 @@ const demands: [keyof Household, string, string][] = [
 
 /** Who lives there and what the place demands; each entry says which warnings it feeds, and how many now. */
 export function Place() {
-  const { rows, plan, run } = useProject();
+  const rows = useRows();
+  const plan = usePlan();
+  const { run } = useCommands();
   const { project } = rows;
   const { household } = project;
   const feeds = briefFeeds(plan);

@@ -2,12 +2,12 @@ import { Button } from 'antd';
 import { useState } from 'react';
 import { useNavigate } from 'react-router';
 import { api } from '../../app/api';
-import { useProject } from '../../app/projectStore';
+import { useRows } from '../../app/projectStore';
 import styles from './brief.module.css';
 
 /** The project as a whole: copied, or copied for the next season with the same spots and its slots open again. */
 export function ThisProject() {
-  const { rows } = useProject();
+  const rows = useRows();
   const navigate = useNavigate();
   const [busy, setBusy] = useState(false);
   const [problem, setProblem] = useState<string | null>(null);

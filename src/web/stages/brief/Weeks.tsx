@@ -2,7 +2,7 @@ import { zonedMoment } from '@core/calendar/zonedTime';
 import { formatMinutes } from '@core/kernel/formatMinutes';
 import { MS_PER_DAY } from '@core/kernel/units';
 import { Button } from 'antd';
-import { useProject } from '../../app/projectStore';
+import { useCommands, usePlan, useRows } from '../../app/projectStore';
 import { dateWords } from '../../app/words';
 import { HoursField } from '../../ui/fields';
 import styles from './brief.module.css';
@@ -19,7 +19,9 @@ function mondayOf(ms: number, timeZone: string): string {
 
 /** Hours week by week until the reveal; their sum becomes the hours on hand. */
 export function Weeks() {
-  const { rows, plan, run } = useProject();
+  const rows = useRows();
+  const plan = usePlan();
+  const { run } = useCommands();
   const { project } = rows;
   const { weeks } = project.brief;
   const put = (next: typeof weeks) =>

@@ -12,8 +12,7 @@ import { Button, Input, Modal, Select } from 'antd';
 import { useEffect, useState } from 'react';
 import { Link } from 'react-router';
 import { buyNewOption, cardsByUse, firstCoating, makeoverOption, newColorCard, plainOption } from '../../app/newOption';
-import { useProject } from '../../app/projectStore';
-import { useRim } from '../../app/useRim';
+import { useCommands, useLocale, useRows } from '../../app/projectStore';
 import { BigChoice } from '../../ui/basics';
 import { ColorCardPicker } from '../../ui/ColorCardPicker';
 import { Choice } from '../../ui/fields';
@@ -33,8 +32,9 @@ const paints = coatings.all
  * can be refined afterwards.
  */
 export function AddOption(props: { slot: SlotRow | null; kind: AddableKind; onClose: (added: string | null) => void }) {
-  const { rows, run } = useProject();
-  const rim = useRim();
+  const rows = useRows();
+  const { run } = useCommands();
+  const locale = useLocale();
   const { slot } = props;
   const [kind, setKind] = useState<AddableKind>(props.kind);
   const [what, setWhat] = useState('');
@@ -61,12 +61,12 @@ export function AddOption(props: { slot: SlotRow | null; kind: AddableKind; onCl
   const piece = known ? rows.pieces.find((row) => row.id === known.pieceId) : undefined;
   /** Lent, and nobody has asked yet whether it may be altered. */
   const borrowed = piece && piece.borrowedFrom !== '' && !piece.mayAlter ? piece : null;
-  const line = readQuickLine(what, rim.currency, rim.units);
+  const line = readQuickLine(what, locale.currency, locale.units);
   const prices = rows.priceNotes.filter(
     (note) =>
       note.subject === 'piece' &&
       note.price.state !== 'unknown' &&
-      (note.currency === '' || note.currency === rim.currency),
+      (note.currency === '' || note.currency === locale.currency),
   );
   const cards = cardsByUse(rows);
   const draft: FindRow | null =
@@ -78,7 +78,7 @@ export function AddOption(props: { slot: SlotRow | null; kind: AddableKind; onCl
     if (kind === 'buyNew') {
       if (what.trim() === '')
         return setProblem({ field: 'what', words: 'What is it: nothing yet; accepted: text of 1 to 120 characters' });
-      const price = cost.trim() === '' ? null : parseMoney(cost, rim.currency);
+      const price = cost.trim() === '' ? null : parseMoney(cost, locale.currency);
       if (price && !price.ok)
         return setProblem({
           field: 'cost',
@@ -99,7 +99,7 @@ export function AddOption(props: { slot: SlotRow | null; kind: AddableKind; onCl
         field: 'what',
         words: 'What is it: nothing yet; accepted: a line like “nightstand, $12, half off”',
       });
-    const price = cost.trim() === '' ? null : parseMoney(cost, rim.currency);
+    const price = cost.trim() === '' ? null : parseMoney(cost, locale.currency);
     if (price && !price.ok)
       return setProblem({
         field: 'cost',
@@ -202,7 +202,7 @@ export function AddOption(props: { slot: SlotRow | null; kind: AddableKind; onCl
                 value={cost}
                 onChange={(event) => setCost(event.target.value)}
                 onPressEnter={add}
-                suffix={rim.currency}
+                suffix={locale.currency}
                 autoComplete="off"
               />
               {problem?.field === 'cost' && (
@@ -236,10 +236,10 @@ export function AddOption(props: { slot: SlotRow | null; kind: AddableKind; onCl
               size="small"
               onClick={() => {
                 setWhat(note.name);
-                setCost(plainMoney(amountOfPrice(note.price).likely, rim.currency));
+                setCost(plainMoney(amountOfPrice(note.price).likely, locale.currency));
               }}
             >
-              {note.name}, {formatMoney(amountOfPrice(note.price).likely, rim.currency)}
+              {note.name}, {formatMoney(amountOfPrice(note.price).likely, locale.currency)}
               {note.source === '' ? '' : `, ${note.source}`}
             </Button>
           ))}

@@ -1,6 +1,7 @@
 import { explainPurse, type PurseFigure } from '@core/plan/why/explainPurse';
 import { Drawer } from 'antd';
-import { useProject } from '../../app/projectStore';
+import { memo } from 'react';
+import { usePlan } from '../../app/projectStore';
 import { WhyTree } from './WhyTree';
 
 const titles: Record<PurseFigure, string> = {
@@ -10,8 +11,7 @@ const titles: Record<PurseFigure, string> = {
 };
 
 /** The reasons of a gauge of the purse, from the right. */
-export function PurseWhy(props: { figure: PurseFigure | null; onClose: () => void }) {
-  const { plan } = useProject();
+export const PurseWhy = memo(function PurseWhy(props: { figure: PurseFigure | null; onClose: () => void }) {
   return (
     <Drawer
       open={props.figure !== null}
@@ -19,7 +19,12 @@ export function PurseWhy(props: { figure: PurseFigure | null; onClose: () => voi
       title={props.figure ? titles[props.figure] : ''}
       size={380}
     >
-      {props.figure && <WhyTree tree={explainPurse(plan, props.figure)} />}
+      {props.figure && <Reasons figure={props.figure} />}
     </Drawer>
   );
+});
+
+/** Only what is open follows the plan. */
+function Reasons(props: { figure: PurseFigure }) {
+  return <WhyTree tree={explainPurse(usePlan(), props.figure)} />;
 }

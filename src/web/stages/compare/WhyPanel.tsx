@@ -9,32 +9,33 @@ import { offerCash } from '@core/pricing/offer';
 import { sentenceFor } from '@core/words/sentences';
 import { Button } from 'antd';
 import { useState } from 'react';
-import { useProject } from '../../app/projectStore';
-import { useRim } from '../../app/useRim';
+import { useCommands, useLocale, usePlan, useRows } from '../../app/projectStore';
 import { amountWords, dayWords } from '../../app/words';
 import { LinkButton } from '../../ui/basics';
 import { MoneyField, NumberField, TextField } from '../../ui/fields';
 import { SettleBox } from '../../ui/SettleBox';
-import { comparisonWords, kindNames } from './Chip';
+
 import styles from './compare.module.css';
 import { WhyTree } from './WhyTree';
+import { comparisonWords, kindNames } from './words';
 
 /** The answer to "why?" for one option: its figures as receipts, what to mind, what can be done with it. */
 export function WhyPanel(props: {
   option: OptionPlan;
-  onChoose: () => void;
+  onChoose: (optionId: string) => void;
   /** On a narrow screen the reasons lie over the board while they are asked for. */
   sheetOpen: boolean;
   onClose: () => void;
 }) {
-  const { plan, run } = useProject();
-  const rim = useRim();
+  const plan = usePlan();
+  const { run } = useCommands();
+  const locale = useLocale();
   const { option } = props;
   const [figure, setFigure] = useState<OptionFigure>('cashAdded');
   const { model } = option;
   const findings = unique(option.findings);
   const worth = option.worthUpTo;
-  const sentence = comparisonWords(option, rim);
+  const sentence = comparisonWords(option, locale);
   return (
     <aside
       className={`${styles.why} ${props.sheetOpen ? styles.sheet : ''}`}
@@ -49,19 +50,19 @@ export function WhyPanel(props: {
       </h2>
       <span className="muted">{nameOfOption(model)}</span>
       <p style={{ margin: '8px 0 0' }}>
-        {amountWords(option.cashAdded, rim)} now
-        {option.stashUsed > 0 ? ` and ${formatMoney(option.stashUsed, rim.currency)} of the stash` : ''};{' '}
-        {option.ready ? `stands in place ${dayWords(option.standsMs, plan.asOfMs, rim.timeZone)}, usable` : 'usable'}{' '}
-        {dayWords(option.usableMs, plan.asOfMs, rim.timeZone)}.{' '}
+        {amountWords(option.cashAdded, locale)} now
+        {option.stashUsed > 0 ? ` and ${formatMoney(option.stashUsed, locale.currency)} of the stash` : ''};{' '}
+        {option.ready ? `stands in place ${dayWords(option.standsMs, plan.asOfMs, locale.timeZone)}, usable` : 'usable'}{' '}
+        {dayWords(option.usableMs, plan.asOfMs, locale.timeZone)}.{' '}
         {sentence.words.charAt(0).toUpperCase() + sentence.words.slice(1)}.
-        {worth.kind === 'upTo' && ` Worth up to ${formatMoney(worth.till, rim.currency)} at the till.`}
+        {worth.kind === 'upTo' && ` Worth up to ${formatMoney(worth.till, locale.currency)} at the till.`}
         {worth.kind === 'notEvenFree' && ' Not worth it even free, at what your hour is worth.'}
       </p>
       <div className={styles.acts}>
         <Button
           type="primary"
           disabled={option.refused || option.chosen || option.count === 0}
-          onClick={props.onChoose}
+          onClick={() => props.onChoose(option.option.id)}
         >
           {option.chosen ? 'Chosen' : 'Choose'}
         </Button>
@@ -82,7 +83,7 @@ export function WhyPanel(props: {
         <div key={`${finding.code}${JSON.stringify(finding.figures)}`} className={styles.note}>
           {finding.severity === 'stop' && <b>Stop. </b>}
           {finding.severity === 'refuse' && <b>Refused. </b>}
-          {sentenceFor(finding, rim)}
+          {sentenceFor(finding, locale)}
         </div>
       ))}
       <div style={{ marginTop: 16 }}>
@@ -126,8 +127,9 @@ function unique(findings: readonly Finding[]): Finding[] {
 
 /** What is known of something sold new. */
 function OfferFields(props: { option: OptionPlan }) {
-  const { rows, run } = useProject();
-  const rim = useRim();
+  const rows = useRows();
+  const { run } = useCommands();
+  const locale = useLocale();
   const part = props.option.model.offers[0];
   if (!part) return null;
   const { offer } = part;
@@ -148,14 +150,14 @@ function OfferFields(props: { option: OptionPlan }) {
         label="Price"
         value={price}
         nullable
-        currency={rim.currency}
+        currency={locale.currency}
         onCommit={(value) => set({ price: value === null ? { state: 'unknown' } : stated(value) })}
         hint="empty: unknown"
       />
       <MoneyField
         label="Delivery, once"
         value={offer.delivery}
-        currency={rim.currency}
+        currency={locale.currency}
         onCommit={(delivery) => set({ delivery })}
       />
       <NumberField
@@ -183,11 +185,11 @@ function OfferFields(props: { option: OptionPlan }) {
         onCommit={(leadDays) => set({ leadDays })}
       />
       {paid ? (
-        <p className="muted">Bought for {formatMoney(paid.amount, rim.currency)}.</p>
+        <p className="muted">Bought for {formatMoney(paid.amount, locale.currency)}.</p>
       ) : (
         <SettleBox
           proposed={promise?.amount ?? (cash.atLeast ? null : cash.likely)}
-          currency={rim.currency}
+          currency={locale.currency}
           promised={promise !== undefined}
           canPromise
           onSettle={(settlement) => run('orderOffer', { offerId: offer.id, ...settlement })}
@@ -196,7 +198,7 @@ function OfferFields(props: { option: OptionPlan }) {
       {(paid || promise) && !props.option.chosen && (
         <p className="muted">It is not chosen: the money counts, the slot is filled by something else or open.</p>
       )}
-      {promise && <p className="muted">Ordered, {formatMoney(promise.amount, rim.currency)} to pay.</p>}
+      {promise && <p className="muted">Ordered, {formatMoney(promise.amount, locale.currency)} to pay.</p>}
     </div>
   );
 }

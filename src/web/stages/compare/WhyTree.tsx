@@ -3,8 +3,7 @@ import type { Explained } from '@core/kernel/explained';
 import { sourceTag } from '@core/kernel/source';
 import { Button } from 'antd';
 import { useState } from 'react';
-import { useProject } from '../../app/projectStore';
-import { useRim } from '../../app/useRim';
+import { useCommands, useLocale, usePlan, useRows } from '../../app/projectStore';
 import { explainedWords } from '../../app/words';
 import { SourceTag } from '../../ui/basics';
 import { NumberField } from '../../ui/fields';
@@ -12,7 +11,7 @@ import styles from './compare.module.css';
 
 /** A figure's sum, line by line, like a till receipt: reasons first, the figure last. */
 export function WhyTree(props: { tree: Explained }) {
-  const rim = useRim();
+  const locale = useLocale();
   const { tree } = props;
   return (
     <div className={styles.receipt}>
@@ -21,7 +20,7 @@ export function WhyTree(props: { tree: Explained }) {
       ))}
       <div className={`${styles.line} ${styles.total}`}>
         <span>{tree.label}</span>
-        <span data-testid="why-total">{explainedWords(tree, rim)}</span>
+        <span data-testid="why-total">{explainedWords(tree, locale)}</span>
         {tree.note && <small>{tree.note}</small>}
       </div>
     </div>
@@ -29,7 +28,7 @@ export function WhyTree(props: { tree: Explained }) {
 }
 
 function Line(props: { line: Explained; depth: number }) {
-  const rim = useRim();
+  const locale = useLocale();
   const { line } = props;
   const [open, setOpen] = useState(false);
   const [editing, setEditing] = useState(false);
@@ -51,12 +50,12 @@ function Line(props: { line: Explained; depth: number }) {
             className={styles.assume}
             onClick={() => setEditing(!editing)}
             aria-expanded={editing}
-            aria-label={`${line.label}: ${explainedWords(line, rim)}, change`}
+            aria-label={`${line.label}: ${explainedWords(line, locale)}, change`}
           >
-            {explainedWords(line, rim)}
+            {explainedWords(line, locale)}
           </button>
         ) : (
-          <span>{explainedWords(line, rim)}</span>
+          <span>{explainedWords(line, locale)}</span>
         )}
         <small>
           {line.note ? `${line.note} ` : ''}
@@ -83,7 +82,9 @@ function Line(props: { line: Explained; depth: number }) {
 
 /** Changes an assumption where it is read; it becomes an override of the project, or of the one supply. */
 export function AssumptionEditor(props: { assumptionKey: string; scope: string; onDone: () => void }) {
-  const { rows, plan, run } = useProject();
+  const rows = useRows();
+  const plan = usePlan();
+  const { run } = useCommands();
   const definition = assumptionDefinitions.get(props.assumptionKey);
   const isSupply = props.scope.startsWith('supply:');
   const [onlyThis, setOnlyThis] = useState(false);

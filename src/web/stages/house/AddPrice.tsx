@@ -14,7 +14,7 @@ import { supplyName } from './supplyNames';
 
 /** A price for a supply that is known here, a tool, or something sold new. */
 export function AddPrice(props: { onDone: () => void }) {
-  const { rows, rim, run, today } = useHouse();
+  const { rows, locale, run, today } = useHouse();
   const subjects = [
     ...rows.supplies.map((supply) => ({ value: `supply:${supply.id}`, label: supplyName(supply, rows.colorCards) })),
     ...tools.all.map((tool) => ({ value: `tool:${tool.id}`, label: `Tool: ${tool.name}` })),
@@ -37,10 +37,10 @@ export function AddPrice(props: { onDone: () => void }) {
       const pack = newPack(
         crypto.randomUUID(),
         supply.id,
-        name || supplyWords(size, unit, rim.units),
+        name || supplyWords(size, unit, locale.units),
         size,
         stated(price),
-        rim.currency,
+        locale.currency,
       );
       run('saveSupply', {
         supply,
@@ -55,7 +55,7 @@ export function AddPrice(props: { onDone: () => void }) {
         subjectId: id,
         name: name || label.replace(/^(Tool|New): /, ''),
         price: stated(price),
-        currency: rim.currency,
+        currency: locale.currency,
         ...seen,
       };
       run('savePrice', { note });
@@ -75,16 +75,16 @@ export function AddPrice(props: { onDone: () => void }) {
         />
         {supply && (
           <NumberField
-            label={`Size, ${supplyUnitWords(unit, rim.units)}`}
-            value={size === null ? null : size / perShownUnit(unit, rim.units)}
+            label={`Size, ${supplyUnitWords(unit, locale.units)}`}
+            value={size === null ? null : size / perShownUnit(unit, locale.units)}
             digits={2}
             nullable
             least={0.01}
             most={100_000}
-            onCommit={(value) => setSize(value === null ? null : value * perShownUnit(unit, rim.units))}
+            onCommit={(value) => setSize(value === null ? null : value * perShownUnit(unit, locale.units))}
           />
         )}
-        <MoneyField label="Price" value={price} nullable currency={rim.currency} onCommit={setPrice} />
+        <MoneyField label="Price" value={price} nullable currency={locale.currency} onCommit={setPrice} />
         <TextField label="Seen at" value={source} onCommit={setSource} />
         <DateField label="Seen on" value={seenOn} onCommit={setSeenOn} />
       </div>

@@ -19,7 +19,7 @@ import { fills } from './supplyNames';
 
 /** One more can in four answers: what it is, its color, what a full one holds, about how full. */
 export function AddSupply(props: { onDone: () => void }) {
-  const { rows, run, rim, today } = useHouse();
+  const { rows, run, locale, today } = useHouse();
   const [kindId, setKind] = useState('chalk');
   const [sheen, setSheen] = useState<SupplyRow['sheen']>(null);
   const [cardId, setCard] = useState<string | null>(null);
@@ -32,7 +32,7 @@ export function AddSupply(props: { onDone: () => void }) {
   const colored = coating ? isColored(coating) : (consumable?.colored ?? false);
   const sheens = coating?.sheens ?? [];
   const packs = (coating?.packs ?? consumable?.packs ?? []).filter(
-    (pack) => pack.market === (rim.units === 'us' ? 'us' : 'metric'),
+    (pack) => pack.market === (locale.units === 'us' ? 'us' : 'metric'),
   );
   const full = size ?? packs[0]?.size ?? 1;
   const cards = made ? [...rows.colorCards, made] : rows.colorCards;
@@ -88,12 +88,12 @@ export function AddSupply(props: { onDone: () => void }) {
           />
         )}
         <NumberField
-          label={`A full one holds, ${supplyUnitWords(unit, rim.units)}`}
-          value={full / perShownUnit(unit, rim.units)}
+          label={`A full one holds, ${supplyUnitWords(unit, locale.units)}`}
+          value={full / perShownUnit(unit, locale.units)}
           digits={2}
           least={0.01}
           most={100_000}
-          onCommit={(value) => setSize(value * perShownUnit(unit, rim.units))}
+          onCommit={(value) => setSize(value * perShownUnit(unit, locale.units))}
         />
       </div>
       {colored && (

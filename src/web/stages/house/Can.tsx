@@ -18,7 +18,7 @@ import { fills } from './supplyNames';
 /** One can: its gauge, who wants of it, the question whether it is still there, its facts on request. */
 export function Can(props: { supply: SupplyRow; name: string; look: boolean; open: boolean; onToggle: () => void }) {
   const { supply } = props;
-  const { rows, rim, run, today } = useHouse();
+  const { rows, locale, run, today } = useHouse();
   const panels = usePanels();
   const gauge = canGauge(supply, today);
   const unit = unitOfKind(supply.kindId);
@@ -47,11 +47,11 @@ export function Can(props: { supply: SupplyRow; name: string; look: boolean; ope
         <p>
           {supply.stash.state === 'none'
             ? 'used up'
-            : `${supply.stash.state === 'about' ? 'about ' : ''}${supplyWords(amount, unit, rim.units)}`}
+            : `${supply.stash.state === 'about' ? 'about ' : ''}${supplyWords(amount, unit, locale.units)}`}
           {gauge.share === null || supply.stash.state === 'none'
             ? ''
             : `, ${Math.round(gauge.share * 100)} % of a full one`}
-          {gauge.coversM2 !== null && amount > 0 ? `; covers ${areaWords(gauge.coversM2, rim.units)}` : ''}
+          {gauge.coversM2 !== null && amount > 0 ? `; covers ${areaWords(gauge.coversM2, locale.units)}` : ''}
         </p>
         {gauge.covers.length > 0 && (
           <p className="small">
@@ -73,14 +73,14 @@ export function Can(props: { supply: SupplyRow; name: string; look: boolean; ope
         {needs.length > 0 && (
           <p className={`small ${needed > amount ? styles.late : ''}`}>
             Wanted:{' '}
-            {needs.map((need) => `${supplyWords(need.amount, unit, rim.units)} by ${need.projectName}`).join(', ')}
-            {needs.length > 1 ? `; together ${supplyWords(needed, unit, rim.units)}` : ''}
-            {needed > amount ? `, ${supplyWords(needed - amount, unit, rim.units)} short` : ', it is here'}.
+            {needs.map((need) => `${supplyWords(need.amount, unit, locale.units)} by ${need.projectName}`).join(', ')}
+            {needs.length > 1 ? `; together ${supplyWords(needed, unit, locale.units)}` : ''}
+            {needed > amount ? `, ${supplyWords(needed - amount, unit, locale.units)} short` : ', it is here'}.
           </p>
         )}
         {props.look && (
           <div className={styles.ask}>
-            <b>Still {supplyWords(amount, unit, rim.units)}?</b>
+            <b>Still {supplyWords(amount, unit, locale.units)}?</b>
             <Button size="small" onClick={() => set({ checkedOn: today })}>
               Yes
             </Button>
@@ -99,8 +99,8 @@ export function Can(props: { supply: SupplyRow; name: string; look: boolean; ope
           <div className={styles.canEdit}>
             <div className={styles.three}>
               <NumberField
-                label={`Left, ${supplyUnitWords(unit, rim.units)}`}
-                value={amount / perShownUnit(unit, rim.units)}
+                label={`Left, ${supplyUnitWords(unit, locale.units)}`}
+                value={amount / perShownUnit(unit, locale.units)}
                 digits={2}
                 least={0}
                 most={100_000}
@@ -108,21 +108,21 @@ export function Can(props: { supply: SupplyRow; name: string; look: boolean; ope
                   set({
                     stash:
                       value > 0
-                        ? { state: 'exact', amount: value * perShownUnit(unit, rim.units) }
+                        ? { state: 'exact', amount: value * perShownUnit(unit, locale.units) }
                         : { state: 'none', amount: 0 },
                     checkedOn: today,
                   })
                 }
               />
               <NumberField
-                label={`A full one holds, ${supplyUnitWords(unit, rim.units)}`}
-                value={supply.containerSize === null ? null : supply.containerSize / perShownUnit(unit, rim.units)}
+                label={`A full one holds, ${supplyUnitWords(unit, locale.units)}`}
+                value={supply.containerSize === null ? null : supply.containerSize / perShownUnit(unit, locale.units)}
                 digits={2}
                 nullable
                 least={0.01}
                 most={100_000}
                 onCommit={(value) =>
-                  set({ containerSize: value === null ? null : value * perShownUnit(unit, rim.units) })
+                  set({ containerSize: value === null ? null : value * perShownUnit(unit, locale.units) })
                 }
               />
               <TextField label="Tint base" value={supply.base} most={60} onCommit={(base) => set({ base })} />
@@ -150,7 +150,7 @@ export function Can(props: { supply: SupplyRow; name: string; look: boolean; ope
 
 /** What a supply was used on, the latest first. */
 function UsedOn(props: { supplyId: string; unit: SupplyUnit }) {
-  const { rows, rim } = useHouse();
+  const { rows, locale } = useHouse();
   const uses = rows.supplyUses
     .filter((use) => use.supplyId === props.supplyId)
     .sort((a, b) => b.onDate.localeCompare(a.onDate));
@@ -159,7 +159,7 @@ function UsedOn(props: { supplyId: string; unit: SupplyUnit }) {
     <ul className={styles.uses} aria-label="Used on">
       {uses.map((use) => (
         <li key={use.id}>
-          {use.what}: {supplyWords(use.amount, props.unit, rim.units)}, {dateWords(use.onDate)}
+          {use.what}: {supplyWords(use.amount, props.unit, locale.units)}, {dateWords(use.onDate)}
         </li>
       ))}
     </ul>

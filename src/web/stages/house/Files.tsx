@@ -23,7 +23,7 @@ const fateWords: Record<Fate, string> = { new: 'new', change: 'changed', same: '
 
 /** Tables in from a spreadsheet and out to one: every line is shown before anything is written. */
 export function Files() {
-  const { rim, today, noteAct } = useHouse();
+  const { locale, today, noteAct } = useHouse();
   const client = useQueryClient();
   const input = useRef<HTMLInputElement>(null);
   const [kind, setKind] = useState<HouseTable>('pieces');
@@ -36,8 +36,8 @@ export function Files() {
   const wish = (text: string, of: HouseTable, mapping?: (string | null)[]): HouseImportWish => ({
     kind: of,
     text,
-    units: rim.units,
-    currency: rim.currency as HouseImportWish['currency'],
+    units: locale.units,
+    currency: locale.currency as HouseImportWish['currency'],
     today,
     ...(mapping ? { mapping } : {}),
   });
@@ -179,7 +179,7 @@ export function Files() {
         <ul>
           {kinds.map((entry) => (
             <li key={entry.value}>
-              <a href={`/api/house/file/${entry.value}?units=${rim.units}&currency=${rim.currency}`} download>
+              <a href={`/api/house/file/${entry.value}?units=${locale.units}&currency=${locale.currency}`} download>
                 {entry.title}
               </a>
             </li>

@@ -12,22 +12,22 @@ import { seasonWords } from './words';
 
 /** What a piece shall be: how tall, how wide, what it does, which color, whether it is free. */
 export function Filters() {
-  const { rim, rows, today } = useHouse();
+  const { locale, rows, today } = useHouse();
   const { query, set } = usePieceQuery();
   const length = (key: 'minHeight' | 'maxHeight' | 'maxWidth' | 'maxDepth', label: string) => (
     <TypedField
       label={label}
       value={query[key] ?? null}
-      suffix={rim.units === 'us' ? 'in' : 'cm'}
-      show={(mm) => (mm === null ? '' : formatLength(mm, rim.units, false))}
+      suffix={locale.units === 'us' ? 'in' : 'cm'}
+      show={(mm) => (mm === null ? '' : formatLength(mm, locale.units, false))}
       read={(text) => {
         if (text === '') return { ok: true, value: null };
-        const read = parseLength(text, rim.units);
+        const read = parseLength(text, locale.units);
         return read.ok
           ? { ok: true, value: Math.round(read.value * 100) / 100 }
           : {
               ok: false,
-              reason: `${label}: “${text}”; accepted: a length like ${rim.units === 'us' ? '34 1/2' : '80'}`,
+              reason: `${label}: “${text}”; accepted: a length like ${locale.units === 'us' ? '34 1/2' : '80'}`,
             };
       }}
       onCommit={(mm) => set({ [key]: mm ?? undefined })}

@@ -1,13 +1,13 @@
 import type { FitAnswer } from '@contract/house';
 import { formatLength } from '@core/kernel/formatLength';
-import type { PieceRow, SlotRow } from '@core/model/rows';
+import type { PieceRow, ProjectRows, SlotRow } from '@core/model/rows';
 import { starOf } from '@core/plan/starOf';
 import { keepPreviousData, useInfiniteQuery } from '@tanstack/react-query';
 import { Button } from 'antd';
 import { type KeyboardEvent, useEffect, useRef, useState } from 'react';
 import { api } from '../../app/api';
 import { useHouse } from '../../app/houseStore';
-import { type ProjectAccess, useProject } from '../../app/projectStore';
+import { useCommands, usePlan, useRows } from '../../app/projectStore';
 import { useSearchState } from '../../app/useSearchState';
 import { Empty, LinkButton, StitchedNumber } from '../../ui/basics';
 import { fillWithPiece } from './fillWithPiece';
@@ -20,7 +20,8 @@ const PAGE = 24;
 
 /** The stash ranked for one slot after the other; one key stars the slot with a piece. */
 export function Fits() {
-  const { plan, rows } = useProject();
+  const plan = usePlan();
+  const rows = useRows();
   const [search, update] = useSearchState();
   const slots = plan.slots.map((entry) => entry.slot);
   const openFirst = plan.slots.find((entry) => entry.open > 0)?.slot ?? slots[0] ?? null;
@@ -90,8 +91,9 @@ function askedWords(slot: SlotRow, units: 'us' | 'metric'): string {
 function Ranked(props: { slot: SlotRow; project: string }) {
   const { slot } = props;
   const house = useHouse();
-  const project = useProject();
-  const { rim, learn, pieceOf } = house;
+  const rows = useRows();
+  const { run } = useCommands();
+  const { locale, learn, pieceOf } = house;
   const list = useRef<HTMLUListElement>(null);
   const query = useInfiniteQuery({
     // A slot that changed asks anew.
@@ -110,17 +112,13 @@ function Ranked(props: { slot: SlotRow; project: string }) {
   const fits = pages.flatMap((page) => page.fits);
   /** The piece that is too low and shall be raised. */
   const [raised, setRaised] = useState<PieceRow | null>(null);
-  const filledBy = (pieceId: string) => fillCount(project, slot, pieceId);
+  const filledBy = (pieceId: string) => fillCount(rows, slot, pieceId);
   const use = (fit: FitAnswer['fits'][number]) => {
     const piece = pieceOf(fit.piece.id) ?? fit.piece;
     const elsewhere = fit.placements
       .filter((placement) => placement.slotId !== slot.id)
       .reduce((sum, placement) => sum + placement.count, 0);
-    project.run(
-      'usePiece',
-      fillWithPiece(project.rows, slot, piece, Math.max(1, piece.count - elsewhere), house.today),
-      [piece],
-    );
+    run('usePiece', fillWithPiece(rows, slot, piece, Math.max(1, piece.count - elsewhere), house.today), [piece]);
   };
   const onKey = (event: KeyboardEvent) => {
     const buttons = [...(list.current?.querySelectorAll<HTMLButtonElement>('[data-use]') ?? [])];
@@ -137,7 +135,7 @@ function Ranked(props: { slot: SlotRow; project: string }) {
         <div>
           <h2>{slot.name}</h2>
           <p className="muted">
-            {askedWords(slot, rim.units) || 'nothing asked for yet'}
+            {askedWords(slot, locale.units) || 'nothing asked for yet'}
             {pages[0] ? ` · ${pages[0].free} of ${pages[0].total} pieces are free` : ''}
           </p>
         </div>
@@ -171,7 +169,7 @@ function Ranked(props: { slot: SlotRow; project: string }) {
                   {piece.name}
                 </h3>
                 <small className="muted">
-                  {[sizeOf(piece, rim), placeOf(piece)].filter((word) => word !== '').join(' · ')}
+                  {[sizeOf(piece, locale), placeOf(piece)].filter((word) => word !== '').join(' · ')}
                 </small>
                 <ul className={styles.reasons}>
                   {fit.reasons
@@ -186,7 +184,7 @@ function Ranked(props: { slot: SlotRow; project: string }) {
                         key={reason.aspect}
                         data-mark={reason.score >= 0.8 ? 'yes' : reason.score >= 0.35 ? 'partly' : 'no'}
                       >
-                        {fitWords(reason, rim)}
+                        {fitWords(reason, locale)}
                       </li>
                     ))}
                 </ul>
@@ -247,8 +245,7 @@ function Ranked(props: { slot: SlotRow; project: string }) {
 }
 
 /** How many of a slot a piece of the house fills now. */
-function fillCount(project: ProjectAccess, slot: SlotRow, pieceId: string): number {
-  const { rows } = project;
+function fillCount(rows: ProjectRows, slot: SlotRow, pieceId: string): number {
   return rows.fills
     .filter((fill) => fill.slotId === slot.id)
     .filter((fill) =>

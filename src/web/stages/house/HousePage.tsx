@@ -3,7 +3,7 @@ import { Link } from 'react-router';
 import { ActToast } from '../../app/ActToast';
 import { HouseProvider, useHouse } from '../../app/houseStore';
 import { NotSaved } from '../../app/NotSaved';
-import { useOpenProject } from '../../app/projectStore';
+import { useOpenRows } from '../../app/projectStore';
 import shell from '../../app/shell.module.css';
 import { useUndoKey } from '../../app/undoKey';
 import { useSearchState } from '../../app/useSearchState';
@@ -75,10 +75,10 @@ function House() {
 
 function Rooms() {
   const house = useHouse();
-  const project = useOpenProject();
+  const open = useOpenRows();
   const [search, update] = useSearchState();
-  const shown = tabs.filter(([id]) => id !== 'fits' || project !== null);
-  const first = project && project.rows.slots.length > 0 ? 'fits' : 'pieces';
+  const shown = tabs.filter(([id]) => id !== 'fits' || open !== null);
+  const first = open && open.slots.length > 0 ? 'fits' : 'pieces';
   const tab = shown.find(([id]) => id === search.get('tab'))?.[0] ?? first;
   const waiting = house.entries.filter((entry) => entry.state === 'waiting').length;
   return (
@@ -110,7 +110,7 @@ function Rooms() {
           </Button>
         </div>
       )}
-      {house.notKept && project === null && (
+      {house.notKept && open === null && (
         <div role="status" className={styles.trouble}>
           Not kept on this device: this browser keeps nothing for Euporia. Close the tab only when it says Kept.
         </div>

@@ -24,7 +24,7 @@ export function PieceSheet(props: {
   /** The next piece to be sorted out, when that is what is going on. */
   onNext: (() => void) | null;
 }) {
-  const { run, rim, today } = useHouse();
+  const { run, locale, today } = useHouse();
   const { piece } = props;
   const set = (values: Partial<Omit<PieceRow, 'id' | 'version'>>) => run('editPiece', { id: piece.id, values });
   const fallback = substrates.find(piece.finishId ?? piece.materialId)?.usualColor ?? '#cccccc';
@@ -103,7 +103,7 @@ export function PieceSheet(props: {
             label={label}
             value={piece[field]}
             nullable
-            units={rim.units}
+            units={locale.units}
             onCommit={(value) => set({ [field]: value })}
           />
         ))}
@@ -175,13 +175,15 @@ export function PieceSheet(props: {
           <TypedField
             label="Weight"
             value={piece.weightG}
-            suffix={rim.units === 'us' ? 'lb' : 'kg'}
+            suffix={locale.units === 'us' ? 'lb' : 'kg'}
             show={(grams) =>
-              grams === null ? '' : String(Math.round((grams / (rim.units === 'us' ? G_PER_POUND : 1000)) * 100) / 100)
+              grams === null
+                ? ''
+                : String(Math.round((grams / (locale.units === 'us' ? G_PER_POUND : 1000)) * 100) / 100)
             }
             read={(text) => {
               if (text === '') return { ok: true, value: null };
-              const grams = parseWeight(text, rim.units === 'us' ? 'lb' : 'kg');
+              const grams = parseWeight(text, locale.units === 'us' ? 'lb' : 'kg');
               return grams !== null && grams >= 1 && grams <= 1_000_000
                 ? { ok: true, value: Math.round(grams) }
                 : { ok: false, reason: `Weight: “${text}”; accepted: a weight like 1.2 kg or 3 lb` };
@@ -250,8 +252,8 @@ export function PieceSheet(props: {
             label="What one is worth"
             value={piece.value}
             nullable
-            currency={piece.currency || rim.currency}
-            onCommit={(value) => set({ value, currency: piece.currency || rim.currency })}
+            currency={piece.currency || locale.currency}
+            onCommit={(value) => set({ value, currency: piece.currency || locale.currency })}
           />
         </div>
         <TextField label="Story" value={piece.story} most={2000} onCommit={(story) => set({ story })} />

@@ -2,7 +2,7 @@ import { useVirtualizer } from '@tanstack/react-virtual';
 import { Button } from 'antd';
 import { useEffect, useRef, useState } from 'react';
 import { useHouse } from '../../app/houseStore';
-import { useOpenProject } from '../../app/projectStore';
+import { useOpenRows } from '../../app/projectStore';
 import { useSearchState } from '../../app/useSearchState';
 import { Empty } from '../../ui/basics';
 import { Choice } from '../../ui/fields';
@@ -20,8 +20,8 @@ const ROW_PX = 64;
 
 /** The stash: in by a line or a photo, found by need, looked at and sorted out. */
 export function Pieces() {
-  const { rim, run, rows, pieceOf, today } = useHouse();
-  const project = useOpenProject();
+  const { locale, run, rows, pieceOf, today } = useHouse();
+  const project = useOpenRows()?.project;
   const { query, text, set, replace } = usePieceQuery();
   const [search, update] = useSearchState();
   const box = useRef<HTMLDivElement>(null);
@@ -100,13 +100,13 @@ export function Pieces() {
               </Button>
             </>
           )}
-          {project?.rows.project.revealDate && query.freeFrom === undefined && (
+          {project?.revealDate && query.freeFrom === undefined && (
             <Button
               size="small"
               onClick={() =>
                 set({
-                  freeFrom: project.rows.project.revealDate ?? undefined,
-                  freeUntil: project.rows.project.standsUntil ?? undefined,
+                  freeFrom: project.revealDate ?? undefined,
+                  freeUntil: project.standsUntil ?? undefined,
                 })
               }
             >
@@ -179,7 +179,7 @@ export function Pieces() {
                             {piece.name}
                           </b>
                           <small>
-                            {[sizeOf(piece, rim), placeOf(piece)].filter((word) => word !== '').join(' · ')}
+                            {[sizeOf(piece, locale), placeOf(piece)].filter((word) => word !== '').join(' · ')}
                           </small>
                         </span>
                         <span className={styles.marks}>

@@ -8,7 +8,7 @@ import { furnitureTemplates } from '@core/surface/templates';
 import { Button } from 'antd';
 import { useState } from 'react';
 import { useHouse } from '../../app/houseStore';
-import { perShownUnit, type Rim, supplyUnitWords, supplyWords } from '../../app/words';
+import { type ProjectLocale, perShownUnit, supplyUnitWords, supplyWords } from '../../app/words';
 import { Empty } from '../../ui/basics';
 import { Choice, MoneyField, TextField } from '../../ui/fields';
 import { AddPrice } from './AddPrice';
@@ -19,17 +19,17 @@ import { supplyName } from './supplyNames';
 const minorOf = (price: Price): number | null => (price.state === 'unknown' ? null : amountOfPrice(price).likely);
 
 /** What one unit costs in a pack, in words: the figure by which packs and shops compare. */
-function unitPrice(pack: PackRow, supply: SupplyRow, rim: Rim): string {
+function unitPrice(pack: PackRow, supply: SupplyRow, locale: ProjectLocale): string {
   const price = minorOf(pack.price);
   const unit = unitOfKind(supply.kindId);
   if (price === null) return '';
-  const each = (price / pack.size) * perShownUnit(unit, rim.units);
-  return `${formatMoney(Math.round(each), pack.currency || rim.currency)} per ${supplyUnitWords(unit, rim.units, false)}`;
+  const each = (price / pack.size) * perShownUnit(unit, locale.units);
+  return `${formatMoney(Math.round(each), pack.currency || locale.currency)} per ${supplyUnitWords(unit, locale.units, false)}`;
 }
 
 /** What supplies, tools and new pieces cost: packs, sources, when seen; asked for once, at the moment it is needed. */
 export function Prices() {
-  const { rows, rim, run } = useHouse();
+  const { rows, locale, run } = useHouse();
   const panels = usePanels();
   const [adding, setAdding] = useState(false);
   const bySupply = rows.supplies
@@ -79,7 +79,7 @@ export function Prices() {
               <MissingPrice
                 key={`${need.kindId}|${need.colorCardId}|${need.sheen}`}
                 name={supplyName(row, rows.colorCards)}
-                why={`${supplyWords(need.amount, unit, rim.units)} for ${need.projectName}`}
+                why={`${supplyWords(need.amount, unit, locale.units)} for ${need.projectName}`}
                 row={row}
               />
             );
@@ -129,7 +129,7 @@ export function Prices() {
                       hideLabel
                       value={minorOf(note.price)}
                       nullable
-                      currency={note.currency || rim.currency}
+                      currency={note.currency || locale.currency}
                       onCommit={(value) =>
                         run('savePrice', {
                           note: { ...note, price: value === null ? { state: 'unknown' } : stated(value) },
@@ -165,7 +165,7 @@ function perUnit(pack: PackRow): number {
 /** One pack with its price, unit price and source. */
 function PackLine(props: { pack: PackRow; supply: SupplyRow; all: readonly PackRow[]; best: boolean }) {
   const { pack, supply } = props;
-  const { rim, run } = useHouse();
+  const { locale, run } = useHouse();
   const unit = unitOfKind(supply.kindId);
   const save = (change: Partial<PackRow> | null) =>
     run('saveSupply', {
@@ -178,18 +178,18 @@ function PackLine(props: { pack: PackRow; supply: SupplyRow; all: readonly PackR
     <div className={styles.priceLine}>
       <span>
         {pack.name}
-        <small>{supplyWords(pack.size, unit, rim.units)}</small>
+        <small>{supplyWords(pack.size, unit, locale.units)}</small>
       </span>
       <MoneyField
         label={`Price of ${pack.name}`}
         hideLabel
         value={minorOf(pack.price)}
         nullable
-        currency={pack.currency || rim.currency}
+        currency={pack.currency || locale.currency}
         onCommit={(value) => save({ price: value === null ? { state: 'unknown' } : stated(value) })}
       />
       <small>
-        {unitPrice(pack, supply, rim)}
+        {unitPrice(pack, supply, locale)}
         {props.best ? ', cheapest by the unit' : ''}
         {pack.price.state === 'estimated' ? ', estimated' : ''}
       </small>
@@ -208,10 +208,10 @@ function PackLine(props: { pack: PackRow; supply: SupplyRow; all: readonly PackR
 
 /** A price that some plan waits for: asked once, here, with what it is for. */
 function MissingPrice(props: { name: string; why: string; row: SupplyRow }) {
-  const { rows, rim, run, today } = useHouse();
+  const { rows, locale, run, today } = useHouse();
   const { row } = props;
   const kind = supplyKind(row.kindId);
-  const packs = (kind?.packs ?? []).filter((pack) => pack.market === (rim.units === 'us' ? 'us' : 'metric'));
+  const packs = (kind?.packs ?? []).filter((pack) => pack.market === (locale.units === 'us' ? 'us' : 'metric'));
   const [packId, setPack] = useState(packs[0]?.id ?? '');
   const chosen = packs.find((pack) => pack.id === packId) ?? packs[0];
   if (!chosen) return null;
@@ -234,15 +234,15 @@ function MissingPrice(props: { name: string; why: string; row: SupplyRow }) {
         hideLabel
         value={null}
         nullable
-        currency={rim.currency}
+        currency={locale.currency}
         hint={
           chosen.estimate
-            ? `estimated ${chosen.estimate.low} to ${chosen.estimate.high} ${rim.currency}`
+            ? `estimated ${chosen.estimate.low} to ${chosen.estimate.high} ${locale.currency}`
             : 'nobody knows yet'
         }
         onCommit={(value) => {
           if (value === null) return;
-          const pack = newPack(crypto.randomUUID(), row.id, chosen.name, chosen.size, stated(value), rim.currency);
+          const pack = newPack(crypto.randomUUID(), row.id, chosen.name, chosen.size, stated(value), locale.currency);
           run('saveSupply', { supply: row, packs: [...own, { ...pack, seenOn: today }] });
         }}
       />

@@ -10,9 +10,9 @@ import { placeOf, sizeOf } from './words';
 
 /** Pieces in, quickly: a line each as one says it, or ten photos in a row to be sorted out later. */
 export function QuickPieces(props: { onAdded: (id: string) => void }) {
-  const { rim, today, run } = useHouse();
+  const { locale, today, run } = useHouse();
   const [line, setLine] = useState('');
-  const around = { units: rim.units, currency: rim.currency, today };
+  const around = { units: locale.units, currency: locale.currency, today };
   const lines = line.split('\n').filter((entry) => entry.trim() !== '');
   const [first = ''] = lines;
   const understood = first === '' ? null : newPiece('', first, around);
@@ -61,7 +61,7 @@ export function QuickPieces(props: { onAdded: (id: string) => void }) {
           <b>{understood.name}</b>
           {[
             understood.count > 1 ? `${understood.count} of them` : '',
-            sizeOf(understood, rim),
+            sizeOf(understood, locale),
             placeOf(understood) || 'no place said',
             understood.roles.join(', '),
             understood.borrowedFrom === '' ? '' : `borrowed from ${understood.borrowedFrom}`,

@@ -11,7 +11,7 @@ const TOLERANCE_MM = 15;
 
 /** Too low? Wanted height less the piece's own is what owned books, boxes and pedestals can make up, one or two of them. */
 export function Risers(props: { slot: SlotRow | null; piece: PieceRow | null }) {
-  const { rim } = useHouse();
+  const { locale } = useHouse();
   const [wanted, setWanted] = useState<number | null>(
     props.slot?.height.minimumMm ?? props.slot?.height.maximumMm ?? null,
   );
@@ -29,8 +29,8 @@ export function Risers(props: { slot: SlotRow | null; piece: PieceRow | null }) 
     <section className={styles.risers} aria-label="Risers" id="risers">
       <h3>{props.piece ? `Raise ${props.piece.name}` : 'Too low? Raise it'}</h3>
       <div className={styles.three}>
-        <LengthField label="Wanted height" value={wanted} nullable units={rim.units} onCommit={setWanted} />
-        <LengthField label="The piece’s own height" value={own} nullable units={rim.units} onCommit={setOwn} />
+        <LengthField label="Wanted height" value={wanted} nullable units={locale.units} onCommit={setWanted} />
+        <LengthField label="The piece’s own height" value={own} nullable units={locale.units} onCommit={setOwn} />
       </div>
       {gapMm === null ? (
         <p className="muted">Say both heights; books, boxes and stands of the house are tried alone and in twos.</p>
@@ -42,13 +42,13 @@ export function Risers(props: { slot: SlotRow | null; piece: PieceRow | null }) 
         <p className="muted">Looking …</p>
       ) : query.data.combinations.length === 0 ? (
         <p>
-          Nothing of the {query.data.risers} risers in the house makes up {formatLength(gapMm, rim.units)}; what can be
-          one is told by its role <i>riser</i> and its height.
+          Nothing of the {query.data.risers} risers in the house makes up {formatLength(gapMm, locale.units)}; what can
+          be one is told by its role <i>riser</i> and its height.
         </p>
       ) : (
         <>
           <p>
-            {formatLength(gapMm, rim.units)} to make up. Set a stack with something under it that does not slide, and
+            {formatLength(gapMm, locale.units)} to make up. Set a stack with something under it that does not slide, and
             the broader below.
           </p>
           <ul>
@@ -56,12 +56,12 @@ export function Risers(props: { slot: SlotRow | null; piece: PieceRow | null }) 
               <li key={combination.pieces.map((piece) => piece.id).join()}>
                 <b>{combination.pieces.map((piece) => piece.name).join(' under ')}</b>
                 <small>
-                  {formatLength(combination.heightMm, rim.units)}
+                  {formatLength(combination.heightMm, locale.units)}
                   {Math.abs(combination.offMm) < 1
                     ? ', just right'
                     : combination.offMm > 0
-                      ? `, ${formatLength(combination.offMm, rim.units)} over`
-                      : `, ${formatLength(-combination.offMm, rim.units)} under`}
+                      ? `, ${formatLength(combination.offMm, locale.units)} over`
+                      : `, ${formatLength(-combination.offMm, locale.units)} under`}
                 </small>
               </li>
             ))}

@@ -12,7 +12,7 @@ import { supplyName } from './supplyNames';
 
 /** What the plans of all projects want and nothing of it is on the shelf, summed over the projects. */
 export function WantedSupplies() {
-  const { rows, rim } = useHouse();
+  const { rows, locale } = useHouse();
   const { data } = usePanels();
   const here = new Set(
     rows.supplies
@@ -32,7 +32,7 @@ export function WantedSupplies() {
       by: [],
     };
     entry.amount += need.amount;
-    entry.by.push(`${supplyWords(need.amount, unit, rim.units)} by ${need.projectName}`);
+    entry.by.push(`${supplyWords(need.amount, unit, locale.units)} by ${need.projectName}`);
     wanted.set(key, entry);
   }
   if (wanted.size === 0) return null;
@@ -45,7 +45,7 @@ export function WantedSupplies() {
             <span>
               {entry.name} <small>{entry.by.join(', ')}</small>
             </span>
-            <b>{supplyWords(entry.amount, entry.unit, rim.units)}</b>
+            <b>{supplyWords(entry.amount, entry.unit, locale.units)}</b>
           </li>
         ))}
       </ul>

@@ -2,19 +2,19 @@ import { formatLength } from '@core/kernel/formatLength';
 import type { PieceRow } from '@core/model/rows';
 import type { FitReason } from '@core/sourcing/fitRanking';
 import type { Placement } from '@core/sourcing/placements';
-import { dateWords, type Rim } from '../../app/words';
+import { dateWords, type ProjectLocale } from '../../app/words';
 
 const directions: Record<string, string> = { width: 'wide', depth: 'deep', height: 'tall' };
 const unders: Record<string, string> = { width: 'too narrow', depth: 'too shallow', height: 'too low' };
 
 /** The one table of English beside the codes of a fit. */
-const fitSentences: Record<string, (figures: FitReason['figures'], rim: Rim) => string> = {
+const fitSentences: Record<string, (figures: FitReason['figures'], locale: ProjectLocale) => string> = {
   'size.within': () => 'the right size',
   'size.asked': () => 'the right size',
   'size.notAsked': () => 'no size asked for',
   'size.unknown': (f) => `not measured: how ${directions[String(f.direction)]}?`,
-  'size.over': (f, rim) => `${formatLength(Number(f.byMm), rim.units)} too ${directions[String(f.direction)]}`,
-  'size.under': (f, rim) => `${formatLength(Number(f.byMm), rim.units)} ${unders[String(f.direction)]}`,
+  'size.over': (f, locale) => `${formatLength(Number(f.byMm), locale.units)} too ${directions[String(f.direction)]}`,
+  'size.under': (f, locale) => `${formatLength(Number(f.byMm), locale.units)} ${unders[String(f.direction)]}`,
   'color.notAsked': () => 'no color asked for',
   'color.unknown': () => 'color not noted',
   'color.slot': (f) => `${colorWords(Number(f.deltaE))} the slot’s color (ΔE ${f.deltaE})`,
@@ -50,18 +50,18 @@ function restWords(days: number): string {
 }
 
 /** A reason of a fit as a colleague says it. */
-export function fitWords(reason: FitReason, rim: Rim): string {
-  return fitSentences[reason.code]?.(reason.figures, rim) ?? reason.code;
+export function fitWords(reason: FitReason, locale: ProjectLocale): string {
+  return fitSentences[reason.code]?.(reason.figures, locale) ?? reason.code;
 }
 
 /** A piece's size like "12 × 9 × 4 in", as far as it is measured. */
-export function sizeOf(piece: Pick<PieceRow, 'widthMm' | 'depthMm' | 'heightMm'>, rim: Rim): string {
+export function sizeOf(piece: Pick<PieceRow, 'widthMm' | 'depthMm' | 'heightMm'>, locale: ProjectLocale): string {
   const parts = [
-    piece.widthMm === null ? '' : `${formatLength(piece.widthMm, rim.units, false)} w`,
-    piece.depthMm === null ? '' : `${formatLength(piece.depthMm, rim.units, false)} d`,
-    piece.heightMm === null ? '' : `${formatLength(piece.heightMm, rim.units, false)} h`,
+    piece.widthMm === null ? '' : `${formatLength(piece.widthMm, locale.units, false)} w`,
+    piece.depthMm === null ? '' : `${formatLength(piece.depthMm, locale.units, false)} d`,
+    piece.heightMm === null ? '' : `${formatLength(piece.heightMm, locale.units, false)} h`,
   ].filter((part) => part !== '');
-  return parts.length === 0 ? 'not measured' : `${parts.join(' × ')} ${rim.units === 'us' ? 'in' : 'cm'}`;
+  return parts.length === 0 ? 'not measured' : `${parts.join(' × ')} ${locale.units === 'us' ? 'in' : 'cm'}`;
 }
 
 /** Where a piece is: where it stands, or the box and shelf it lies in. */

@@ -8,9 +8,8 @@ import { completeMeasures } from '@core/surface/furnitureTemplate';
 import { furnitureTemplates } from '@core/surface/templates';
 import { Button } from 'antd';
 import { Link } from 'react-router';
-import { useProject } from '../../app/projectStore';
+import { useCommands, useLocale, useRows } from '../../app/projectStore';
 import { FinishField, MaterialField } from '../../app/SurfaceFields';
-import { useRim } from '../../app/useRim';
 import { LabField } from '../../ui/ColorCardPicker';
 import { Choice, LengthField, NumberField, TextField } from '../../ui/fields';
 import { PieceDrawing } from '../../ui/PieceDrawing';
@@ -20,13 +19,14 @@ import { PriceStoryEditor } from './PriceStoryEditor';
 
 /** Everything about one find, each field saved when it is left. */
 export function FindSheet(props: { find: FindRow }) {
-  const { rows, run } = useProject();
-  const rim = useRim();
+  const rows = useRows();
+  const { run } = useCommands();
+  const locale = useLocale();
   const { find } = props;
   const template = furnitureTemplates.find(find.templateId);
   const set = (values: PayloadOf<'editFind'>['values']) => run('editFind', { id: find.id, values });
   const fallback = substrates.find(find.finishId ?? find.materialId)?.usualColor ?? '#cccccc';
-  const till = receiptOf(find.story, rim.currency, rows.project.tax).total;
+  const till = receiptOf(find.story, locale.currency, rows.project.tax).total;
   const promise = linesInForce(rows.ledger).find((line) => line.subject.id === find.pieceId && line.kind === 'promise');
   const bought = find.state === 'bought' || find.state === 'promised' || find.state === 'owned';
   return (
@@ -88,7 +88,7 @@ export function FindSheet(props: { find: FindRow }) {
                   key={measure.id}
                   label={measure.label}
                   value={find.measures[measure.id] ?? measure.standard}
-                  units={rim.units}
+                  units={locale.units}
                   onCommit={(value) => set({ measures: { ...find.measures, [measure.id]: value } })}
                 />
               ) : (
@@ -180,7 +180,7 @@ export function FindSheet(props: { find: FindRow }) {
       {(!bought || find.state === 'promised') && (
         <SettleBox
           proposed={promise?.amount ?? (till.atLeast ? null : till.likely)}
-          currency={rim.currency}
+          currency={locale.currency}
           promised={promise !== undefined}
           canPromise
           onSettle={(settlement) => run('buyFind', { findId: find.id, ...settlement })}

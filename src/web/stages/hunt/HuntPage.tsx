@@ -3,9 +3,8 @@ import { receiptOf } from '@core/pricing/receipt';
 import { Button } from 'antd';
 import { useState } from 'react';
 import { useSearchParams } from 'react-router';
-import { useProject } from '../../app/projectStore';
+import { useLocale, useRows } from '../../app/projectStore';
 import shell from '../../app/shell.module.css';
-import { useRim } from '../../app/useRim';
 import { amountWords } from '../../app/words';
 import { Empty } from '../../ui/basics';
 import { FindSheet } from './FindSheet';
@@ -16,8 +15,8 @@ import { UseFor } from './UseFor';
 
 /** Finds: in by the quick line, refined beside their receipt, sent to a slot. */
 export function HuntPage() {
-  const { rows } = useProject();
-  const rim = useRim();
+  const rows = useRows();
+  const locale = useLocale();
   const [search, setSearch] = useSearchParams();
   const [withPassed, setWithPassed] = useState(false);
   const passed = rows.finds.filter((find) => find.state === 'passed').length;
@@ -47,7 +46,7 @@ export function HuntPage() {
                     <span>
                       {find.state === 'owned'
                         ? 'owned'
-                        : amountWords(receiptOf(find.story, rim.currency, rows.project.tax).total, rim)}
+                        : amountWords(receiptOf(find.story, locale.currency, rows.project.tax).total, locale)}
                     </span>
                     <small>
                       {[find.source, stateWords[find.state], answersNothing(find) ? 'no slot yet' : '']

@@ -1,7 +1,7 @@
 import { stated } from '@core/kernel/price';
 import { type PriceLine, type PriceStory, piecesBought } from '@core/pricing/priceStory';
 import { Button, Dropdown } from 'antd';
-import { useRim } from '../../app/useRim';
+import { useLocale } from '../../app/projectStore';
 import { Choice, MoneyField, NumberField } from '../../ui/fields';
 import styles from './hunt.module.css';
 
@@ -26,7 +26,7 @@ export function PriceStoryEditor(props: {
   onChange: (change: { story?: PriceStory; count?: number }) => void;
 }) {
   const { story } = props;
-  const rim = useRim();
+  const locale = useLocale();
   const bought = piecesBought(story);
   const set = (change: Partial<PriceStory>) => {
     const next = { ...story, ...change };
@@ -81,7 +81,7 @@ export function PriceStoryEditor(props: {
           <MoneyField
             label="Tag price"
             value={story.tag.low}
-            currency={rim.currency}
+            currency={locale.currency}
             onCommit={(value) => set({ tag: stated(value) })}
           />
         )}
@@ -90,7 +90,7 @@ export function PriceStoryEditor(props: {
             <MoneyField
               label="From"
               value={story.tag.low}
-              currency={rim.currency}
+              currency={locale.currency}
               onCommit={(low) =>
                 story.tag.state === 'estimated' &&
                 set({
@@ -106,7 +106,7 @@ export function PriceStoryEditor(props: {
             <MoneyField
               label="To"
               value={story.tag.high}
-              currency={rim.currency}
+              currency={locale.currency}
               onCommit={(high) =>
                 story.tag.state === 'estimated' &&
                 set({
@@ -161,7 +161,7 @@ export function PriceStoryEditor(props: {
             <MoneyField
               label="Amount"
               value={line.amount}
-              currency={rim.currency}
+              currency={locale.currency}
               onCommit={(amount) => setLine(index, { ...line, amount })}
             />
           )}

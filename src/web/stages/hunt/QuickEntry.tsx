@@ -2,20 +2,20 @@ import { newFind } from '@core/sourcing/newFind';
 import { type QuickLine, readQuickLine } from '@core/sourcing/quickLine';
 import { Button, Input } from 'antd';
 import { useEffect, useRef, useState } from 'react';
-import { useProject } from '../../app/projectStore';
-import { useRim } from '../../app/useRim';
+import { useCommands, useLocale, useRows } from '../../app/projectStore';
 import styles from './hunt.module.css';
 
 const DRAFT = 'euporia.quickLine';
 
 /** The quick line: shows what it understood while one types; Enter keeps the find. */
 export function QuickEntry(props: { onAdded: (id: string) => void; wanted: boolean }) {
-  const { rows, run } = useProject();
-  const rim = useRim();
+  const rows = useRows();
+  const { run } = useCommands();
+  const locale = useLocale();
   const draftKey = `${DRAFT}.${rows.project.id}`;
   const [text, setText] = useState(() => localStorage.getItem(draftKey) ?? '');
   const input = useRef<HTMLInputElement>(null);
-  const line: QuickLine | null = text.trim() === '' ? null : readQuickLine(text, rim.currency, rim.units);
+  const line: QuickLine | null = text.trim() === '' ? null : readQuickLine(text, locale.currency, locale.units);
   useEffect(() => {
     if (props.wanted) document.getElementById('quick-line')?.focus();
   }, [props.wanted]);

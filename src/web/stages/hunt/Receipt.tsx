@@ -2,8 +2,7 @@ import { formatMoney } from '@core/kernel/formatMoney';
 import type { PriceStory } from '@core/pricing/priceStory';
 import { type ReceiptLine, receiptOf } from '@core/pricing/receipt';
 import { sentenceFor } from '@core/words/sentences';
-import { useProject } from '../../app/projectStore';
-import { useRim } from '../../app/useRim';
+import { useLocale, useRows } from '../../app/projectStore';
 import { amountWords } from '../../app/words';
 import styles from './hunt.module.css';
 
@@ -20,9 +19,9 @@ const names: Record<ReceiptLine['kind'], string> = {
 
 /** A price story as the till prints it, to the cent. */
 export function Receipt(props: { title: string; source: string; story: PriceStory; usable: number }) {
-  const { rows } = useProject();
-  const rim = useRim();
-  const receipt = receiptOf(props.story, rim.currency, rows.project.tax, props.usable);
+  const rows = useRows();
+  const locale = useLocale();
+  const receipt = receiptOf(props.story, locale.currency, rows.project.tax, props.usable);
   return (
     <section className={styles.receipt} aria-label="Receipt">
       <h3>{props.title}</h3>
@@ -43,27 +42,27 @@ export function Receipt(props: { title: string; source: string; story: PriceStor
                 {unknown
                   ? 'unknown'
                   : included
-                    ? `${formatMoney(receipt.tax.likely, rim.currency)} in it`
-                    : amountWords({ ...line.amount, atLeast: false }, rim)}
+                    ? `${formatMoney(receipt.tax.likely, locale.currency)} in it`
+                    : amountWords({ ...line.amount, atLeast: false }, locale)}
               </span>
             </div>
           );
         })}
         <div className={`${styles.row} ${styles.total}`}>
           <span>At the till</span>
-          <span>{amountWords(receipt.total, rim)}</span>
+          <span>{amountWords(receipt.total, locale)}</span>
         </div>
         {(receipt.pieces > 1 || receipt.usable !== receipt.pieces) && (
           <div className={styles.row}>
             <span>
               {receipt.usable} of {receipt.pieces} {receipt.pieces === 1 ? 'piece' : 'pieces'} usable
             </span>
-            <span>{receipt.perUsable ? `${amountWords(receipt.perUsable, rim)} each` : 'none usable'}</span>
+            <span>{receipt.perUsable ? `${amountWords(receipt.perUsable, locale)} each` : 'none usable'}</span>
           </div>
         )}
         {receipt.findings.map((finding) => (
           <p key={finding.code} style={{ color: 'var(--clay)', margin: '6px 0 0' }}>
-            {sentenceFor(finding, rim)}
+            {sentenceFor(finding, locale)}
           </p>
         ))}
       </div>

@@ -3,13 +3,14 @@ import { Button, Select } from 'antd';
 import { useState } from 'react';
 import { Link, useNavigate } from 'react-router';
 import { cardsByUse, firstCoating, makeoverOption, plainOption } from '../../app/newOption';
-import { useProject } from '../../app/projectStore';
+import { useCommands, useRows } from '../../app/projectStore';
 import { TextField } from '../../ui/fields';
 import styles from './hunt.module.css';
 
 /** Sends a find to a slot: as it is, and as a makeover beside it. */
 export function UseFor(props: { find: FindRow; wantedSlot: string | null }) {
-  const { rows, run } = useProject();
+  const rows = useRows();
+  const { run } = useCommands();
   const navigate = useNavigate();
   const { find } = props;
   const using = rows.options.filter((option) => option.parts.some((part) => part.findId === find.id));

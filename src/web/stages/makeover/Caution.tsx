@@ -8,8 +8,7 @@ import { sentenceFor } from '@core/words/sentences';
 import { Button } from 'antd';
 import { deviceName } from '../../app/api';
 import { newColorCard } from '../../app/newOption';
-import { useProject } from '../../app/projectStore';
-import { useRim } from '../../app/useRim';
+import { useCommands, useLocale, useRows } from '../../app/projectStore';
 import { SourceTag } from '../../ui/basics';
 import styles from './makeover.module.css';
 import { Repairs } from './Repairs';
@@ -23,12 +22,12 @@ export function Caution(props: {
   /** Whether it was said in full at an earlier step. */
   again?: boolean;
 }) {
-  const rim = useRim();
+  const locale = useLocale();
   const { finding, recipe } = props;
   const rule = finding.code.startsWith('caution.')
     ? safetyRules.find(finding.code.slice('caution.'.length))
     : undefined;
-  const sentence = sentenceFor(finding, rim);
+  const sentence = sentenceFor(finding, locale);
   if (props.again)
     return (
       <div className={styles.caution} data-severity={finding.severity}>
@@ -49,17 +48,20 @@ export function Caution(props: {
 }
 
 function Acknowledgment(props: { finding: RecipeFinding; recipeId: string }) {
-  const { rows, run } = useProject();
-  const rim = useRim();
+  const rows = useRows();
+  const { run } = useCommands();
+  const locale = useLocale();
   const trigger = acknowledgmentTrigger(props.finding);
   const done = rows.acknowledgments.find((entry) => entry.recipeId === props.recipeId && entry.trigger === trigger);
   if (done)
     return (
       <div className="muted">
         Acknowledged{' '}
-        {new Intl.DateTimeFormat('en-US', { dateStyle: 'medium', timeStyle: 'short', timeZone: rim.timeZone }).format(
-          done.atMs,
-        )}
+        {new Intl.DateTimeFormat('en-US', {
+          dateStyle: 'medium',
+          timeStyle: 'short',
+          timeZone: locale.timeZone,
+        }).format(done.atMs)}
       </div>
     );
   const acknowledge = () =>
@@ -84,7 +86,8 @@ function Acknowledgment(props: { finding: RecipeFinding; recipeId: string }) {
 
 /** What one press mends, as the finding offers it. */
 function FixButtons(props: { fix: Fix; recipe: RecipeAccess | undefined }) {
-  const { rows, run } = useProject();
+  const rows = useRows();
+  const { run } = useCommands();
   const { fix, recipe } = props;
   switch (fix.kind) {
     case 'setLeadTest':

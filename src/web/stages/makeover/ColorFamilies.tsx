@@ -2,16 +2,15 @@ import { colorFamilies } from '@core/plan/colorFamilies';
 import { packWords } from '@core/plan/model/packWords';
 import { useMemo } from 'react';
 import { Link } from 'react-router';
-import { useProject } from '../../app/projectStore';
-import { useRim } from '../../app/useRim';
+import { useLocale, usePlan } from '../../app/projectStore';
 import { amountWords, supplyWords } from '../../app/words';
 import { Swatch } from '../../ui/basics';
 import styles from './makeover.module.css';
 
 /** Pieces of one color across the project: one can, what it serves, what one more would cost. */
 export function ColorFamilies() {
-  const { plan } = useProject();
-  const rim = useRim();
+  const plan = usePlan();
+  const locale = useLocale();
   const families = useMemo(() => colorFamilies(plan), [plan]);
   if (families.length === 0) return null;
   return (
@@ -20,7 +19,7 @@ export function ColorFamilies() {
       <ul className={styles.families}>
         {families.map((family) => {
           const supply = plan.model.supply(family.supplyKey);
-          const words = (amount: number) => supplyWords(amount, supply.unit, rim.units);
+          const words = (amount: number) => supplyWords(amount, supply.unit, locale.units);
           const packs = packWords(supply, family.purchase);
           return (
             <li key={family.supplyKey}>
@@ -38,13 +37,15 @@ export function ColorFamilies() {
               <p>
                 Together {words(family.need)}
                 {family.stash > 0 ? `; ${words(family.stash)} on the shelf` : ''};{' '}
-                {packs === '' ? 'nothing to buy' : `${packs}, ${amountWords(family.purchase.cash, rim)}`}.{' '}
+                {packs === '' ? 'nothing to buy' : `${packs}, ${amountWords(family.purchase.cash, locale)}`}.{' '}
                 {family.left > 0 &&
                   `${words(family.left)} stay${family.keepsMonths === null ? '' : `, good for about ${family.keepsMonths} months once opened`}.`}
               </p>
               <p>
                 <b>One more piece</b> of about {words(family.oneMore.amount)}:{' '}
-                {family.oneMore.cash.likely === 0 ? 'no cash, the can holds it' : amountWords(family.oneMore.cash, rim)}
+                {family.oneMore.cash.likely === 0
+                  ? 'no cash, the can holds it'
+                  : amountWords(family.oneMore.cash, locale)}
                 .
               </p>
             </li>

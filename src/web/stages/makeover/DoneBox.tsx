@@ -3,15 +3,16 @@ import type { RecipePlan } from '@core/recipe/computeRecipe';
 import { finishedSurface, withFoundSurfaces } from '@core/recipe/finished';
 import { Button } from 'antd';
 import { localToday } from '../../app/houseStore';
-import { useProject } from '../../app/projectStore';
-import { useRim } from '../../app/useRim';
+import { useCommands, useLocale, usePlan, useRows } from '../../app/projectStore';
 import { dateWords, supplyWords } from '../../app/words';
 import styles from './makeover.module.css';
 
 /** A makeover that is done takes what it used off the shelf, and is remembered with each can. */
 export function DoneBox(props: { recipe: RecipeRow; computed: RecipePlan; needs: ReadonlyMap<string, number> }) {
-  const { rows, plan, run } = useProject();
-  const rim = useRim();
+  const rows = useRows();
+  const plan = usePlan();
+  const { run } = useCommands();
+  const locale = useLocale();
   const { recipe } = props;
   if (recipe.doneOn !== null)
     return (
@@ -28,7 +29,7 @@ export function DoneBox(props: { recipe: RecipeRow; computed: RecipePlan; needs:
     const supply = plan.model.supply(key);
     return supply.row === null ? [] : [{ supply, row: supply.row, amount }];
   });
-  const today = localToday(rim.timeZone);
+  const today = localToday(locale.timeZone);
   const pieces = recipe.body.pieces.flatMap((piece) => {
     const find = rows.finds.find((row) => row.id === piece.findId);
     const pieceId = find?.inHouse ? find.pieceId : null;
@@ -60,7 +61,7 @@ export function DoneBox(props: { recipe: RecipeRow; computed: RecipePlan; needs:
       <span className="muted small">
         {used.length === 0
           ? 'nothing of it is on the shelf to be taken off'
-          : `takes ${used.map(({ supply, amount }) => `${supplyWords(amount, supply.unit, rim.units)} ${supply.name}`).join(', ')} off the shelf`}
+          : `takes ${used.map(({ supply, amount }) => `${supplyWords(amount, supply.unit, locale.units)} ${supply.name}`).join(', ')} off the shelf`}
         {pieces.length > 0 ? '; the piece in the house takes on its new finish' : ''}
       </span>
     </p>

@@ -5,18 +5,18 @@ import { furnitureTemplates } from '@core/surface/templates';
 import { Button } from 'antd';
 import { Link } from 'react-router';
 import { localToday } from '../../app/houseStore';
-import { useProject } from '../../app/projectStore';
+import { useLocale, usePlan, useRows } from '../../app/projectStore';
 import shell from '../../app/shell.module.css';
-import { useRim } from '../../app/useRim';
 import { dateWords, supplyWords } from '../../app/words';
 import { Empty, Swatch } from '../../ui/basics';
 import styles from './makeover.module.css';
 
 /** Labels to print: lids of cans, bags of hardware, numbered parts. */
 export function LabelsPage() {
-  const { rows, plan } = useProject();
-  const rim = useRim();
-  const today = dateWords(localToday(rim.timeZone));
+  const rows = useRows();
+  const plan = usePlan();
+  const locale = useLocale();
+  const today = dateWords(localToday(locale.timeZone));
   const lids = colorFamilies(plan);
   const open = rows.recipes.filter((recipe) => recipe.doneOn === null);
   const bags = open.flatMap((recipe) =>
@@ -79,7 +79,7 @@ export function LabelsPage() {
                   <span>{ratios.get(lid.supplyKey) ?? 'undiluted'}</span>
                   <span>{today}</span>
                   <span>
-                    left when done: {supplyWords(lid.left, unit, rim.units)}
+                    left when done: {supplyWords(lid.left, unit, locale.units)}
                     {lid.keepsMonths === null ? '' : `, use within ${lid.keepsMonths} months`}
                   </span>
                 </li>

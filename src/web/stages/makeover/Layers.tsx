@@ -5,7 +5,7 @@ import { techniques } from '@core/technique';
 import { Button, Checkbox, Select } from 'antd';
 import { useState } from 'react';
 import { cardsByUse, newColorCard } from '../../app/newOption';
-import { useProject } from '../../app/projectStore';
+import { useCommands, useRows } from '../../app/projectStore';
 import { Swatch } from '../../ui/basics';
 import { ColorCardPicker } from '../../ui/ColorCardPicker';
 import { Choice, NumberField } from '../../ui/fields';
@@ -97,7 +97,7 @@ export function Layers(props: { recipe: RecipeAccess }) {
 }
 
 function LayerHead(props: { layer: ChosenLayer; open: boolean; onToggle: () => void; children: React.ReactNode }) {
-  const { rows } = useProject();
+  const rows = useRows();
   const { layer } = props;
   const technique = techniques.find(layer.techniqueId);
   const coating = coatings.find(layer.coatingId ?? '');
@@ -126,7 +126,8 @@ function LayerHead(props: { layer: ChosenLayer; open: boolean; onToggle: () => v
 }
 
 function LayerEditor(props: { layer: ChosenLayer; recipe: RecipeAccess }) {
-  const { rows, run } = useProject();
+  const rows = useRows();
+  const { run } = useCommands();
   const { layer, recipe } = props;
   const technique = techniques.find(layer.techniqueId);
   const coating = coatings.find(layer.coatingId ?? '');

@@ -1,5 +1,5 @@
 import { Link, useParams } from 'react-router';
-import { useProject } from '../../app/projectStore';
+import { usePlan, useRows } from '../../app/projectStore';
 import shell from '../../app/shell.module.css';
 import { Empty } from '../../ui/basics';
 import { PieceDrawing } from '../../ui/PieceDrawing';
@@ -16,7 +16,8 @@ export function MakeoverPage() {
 }
 
 function RecipeList() {
-  const { rows, plan } = useProject();
+  const rows = useRows();
+  const plan = usePlan();
   return (
     <main className={shell.page}>
       <h1>Makeovers</h1>

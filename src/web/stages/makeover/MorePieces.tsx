@@ -1,12 +1,13 @@
 import { Button, Select } from 'antd';
 import { coveredFind } from '../../app/newOption';
-import { useProject } from '../../app/projectStore';
+import { useCommands, useRows } from '../../app/projectStore';
 import styles from './makeover.module.css';
 import type { RecipeAccess } from './useRecipe';
 
 /** One recipe for several finds: strays that become a set. What one takes shares its sessions with the others. */
 export function MorePieces(props: { recipe: RecipeAccess }) {
-  const { rows, run } = useProject();
+  const rows = useRows();
+  const { run } = useCommands();
   const { recipe } = props;
   const covered = new Set(recipe.row.body.pieces.map((piece) => piece.findId));
   const others = rows.finds.filter((find) => !covered.has(find.id) && find.state !== 'passed');
@@ -37,7 +38,8 @@ export function MorePieces(props: { recipe: RecipeAccess }) {
 
 /** Takes one of several pieces out of the recipe; its zones and its makeovers on the board go with it. */
 export function LeavePiece(props: { pieceId: string; recipe: RecipeAccess }) {
-  const { rows, run } = useProject();
+  const rows = useRows();
+  const { run } = useCommands();
   const { id, body } = props.recipe.row;
   const piece = body.pieces.find((candidate) => candidate.id === props.pieceId);
   if (body.pieces.length < 2 || !piece) return null;

@@ -6,8 +6,7 @@ import { completeMeasures } from '@core/surface/furnitureTemplate';
 import { furnitureTemplates } from '@core/surface/templates';
 import { Button } from 'antd';
 import { Link } from 'react-router';
-import { useProject } from '../../app/projectStore';
-import { useRim } from '../../app/useRim';
+import { useLocale, useRows } from '../../app/projectStore';
 import { areaWords } from '../../app/words';
 import { LengthField, NumberField } from '../../ui/fields';
 import { PieceDrawing } from '../../ui/PieceDrawing';
@@ -31,8 +30,8 @@ export function PieceColumn(props: {
   zone: ZonePlan | undefined;
   onZone: (key: string) => void;
 }) {
-  const { rows } = useProject();
-  const rim = useRim();
+  const rows = useRows();
+  const locale = useLocale();
   const { piece, recipe, zone } = props;
   const find = rows.finds.find((candidate) => candidate.id === piece.findId);
   const template = furnitureTemplates.find(piece.templateId);
@@ -71,7 +70,7 @@ export function PieceColumn(props: {
               colorOf={(zoneId) => finalColor(recipe.plan, `${piece.id}/${zoneId}`)}
               label={`${recipe.row.name} in its new color`}
               size={250}
-              units={rim.units}
+              units={locale.units}
               letters
               marked={zone?.pieceId === piece.id ? zone.zone.id : null}
             />
@@ -82,7 +81,13 @@ export function PieceColumn(props: {
               const commit = (next: number) =>
                 recipe.setPiece(piece.id, { measures: { ...piece.measures, [measure.id]: next } });
               return measure.kind === 'length' ? (
-                <LengthField key={measure.id} label={measure.label} value={value} units={rim.units} onCommit={commit} />
+                <LengthField
+                  key={measure.id}
+                  label={measure.label}
+                  value={value}
+                  units={locale.units}
+                  onCommit={commit}
+                />
               ) : (
                 <NumberField
                   key={measure.id}
@@ -127,7 +132,7 @@ export function PieceColumn(props: {
               {color && <i className={styles.dot} style={{ background: hexFromLab(color) }} />}
               {entry.zone.included ? entry.zone.name : <s>{entry.zone.name}</s>}
             </span>
-            <span>{areaWords(entry.projectedAreaM2, rim.units)}</span>
+            <span>{areaWords(entry.projectedAreaM2, locale.units)}</span>
           </button>
         );
       })}

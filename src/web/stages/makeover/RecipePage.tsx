@@ -3,9 +3,8 @@ import { needsOf } from '@core/recipe/needsOf';
 import { Button } from 'antd';
 import { useRef, useState } from 'react';
 import { Link } from 'react-router';
-import { useProject } from '../../app/projectStore';
+import { useLocale, usePlan } from '../../app/projectStore';
 import shell from '../../app/shell.module.css';
-import { useRim } from '../../app/useRim';
 import { dayWords } from '../../app/words';
 import { Empty } from '../../ui/basics';
 import { DoneBox } from './DoneBox';
@@ -23,8 +22,8 @@ import { useRecipe } from './useRecipe';
 
 /** One recipe: the piece and its zones, its layers, its steps. */
 export function RecipePage(props: { recipeId: string }) {
-  const { plan } = useProject();
-  const rim = useRim();
+  const plan = usePlan();
+  const locale = useLocale();
   const recipe = useRecipe(props.recipeId);
   const [zoneKey, setZoneKey] = useState<string | null>(null);
   const columns = useRef<(HTMLElement | null)[]>([]);
@@ -93,8 +92,8 @@ export function RecipePage(props: { recipeId: string }) {
         {needs.size > 0 && <DoneBox recipe={row} computed={computed} needs={needs} />}
         {using && (
           <p>
-            Stands in place {dayWords(using.standsMs, plan.asOfMs, rim.timeZone)}, usable{' '}
-            {dayWords(using.usableMs, plan.asOfMs, rim.timeZone)}. <Link to="../compare">Back to the board</Link>
+            Stands in place {dayWords(using.standsMs, plan.asOfMs, locale.timeZone)}, usable{' '}
+            {dayWords(using.usableMs, plan.asOfMs, locale.timeZone)}. <Link to="../compare">Back to the board</Link>
           </p>
         )}
       </section>

@@ -5,8 +5,7 @@ import type { RecipeFinding } from '@core/recipe/recipeSentences';
 import { type Repair, repairsFor } from '@core/recipe/repairs';
 import { Button } from 'antd';
 import { useState } from 'react';
-import { useProject } from '../../app/projectStore';
-import { useRim } from '../../app/useRim';
+import { useLocale, usePlan, useRows } from '../../app/projectStore';
 import styles from './makeover.module.css';
 import type { RecipeAccess } from './useRecipe';
 
@@ -28,8 +27,9 @@ function repairWords(repair: Repair): string {
 
 /** What would make it hold, cheapest first; one press puts it into the recipe. */
 export function Repairs(props: { finding: RecipeFinding; recipe: RecipeAccess }) {
-  const { rows, plan } = useProject();
-  const rim = useRim();
+  const rows = useRows();
+  const plan = usePlan();
+  const locale = useLocale();
   const { finding, recipe } = props;
   const [repairs, setRepairs] = useState<Repair[] | null>(null);
   const look = () => {
@@ -41,7 +41,7 @@ export function Repairs(props: { finding: RecipeFinding; recipe: RecipeAccess })
   };
   const cost = (repair: Repair) => {
     const signed = (text: string, value: number) => (value < 0 ? `−${text}` : `+${text}`);
-    const cash = signed(formatMoney(Math.abs(repair.cash), rim.currency), repair.cash);
+    const cash = signed(formatMoney(Math.abs(repair.cash), locale.currency), repair.cash);
     const minutes = signed(formatMinutes(Math.abs(repair.minutes)), repair.minutes);
     return `${cash}, ${minutes}`;
   };

@@ -6,8 +6,7 @@ import { explainCoats } from '@core/plan/why/explainCoats';
 import { explainLayerAmount } from '@core/plan/why/explainLayerAmount';
 import type { ZonePlan } from '@core/recipe/zonePlans';
 import type { Joint } from '@core/state/joint';
-import { useProject } from '../../app/projectStore';
-import { useRim } from '../../app/useRim';
+import { useLocale, usePlan, useRows } from '../../app/projectStore';
 import { areaWords, supplyWords } from '../../app/words';
 import { PieceDrawing } from '../../ui/PieceDrawing';
 import styles from './makeover.module.css';
@@ -25,8 +24,9 @@ const verdictWords: Record<Joint['verdict'], { words: string; tone: 'holds' | 'c
 
 /** The layers of a zone from the bare material up, each joint with its verdict. */
 export function Stack(props: { zone: ZonePlan; recipe: RecipeAccess }) {
-  const { rows, plan: whole } = useProject();
-  const rim = useRim();
+  const rows = useRows();
+  const whole = usePlan();
+  const locale = useLocale();
   const { zone, recipe } = props;
   const { plan } = recipe;
   const entries = plan.stacks.get(zone.key) ?? [];
@@ -42,7 +42,7 @@ export function Stack(props: { zone: ZonePlan; recipe: RecipeAccess }) {
         <span>{material?.name ?? zone.substrate.name}</span>
         <span>
           <Why label={`area of ${zone.zone.name.toLowerCase()}`} explain={() => explainArea(zone)}>
-            {areaWords(zone.projectedAreaM2, rim.units)}
+            {areaWords(zone.projectedAreaM2, locale.units)}
           </Why>
         </span>
       </div>
@@ -81,7 +81,7 @@ export function Stack(props: { zone: ZonePlan; recipe: RecipeAccess }) {
                   label={`amount of ${layer.coating.name}`}
                   explain={() => explainLayerAmount(whole, zone, layer, entry)}
                 >
-                  {supplyWords(entry.amount, layer.coating.unit, rim.units)}
+                  {supplyWords(entry.amount, layer.coating.unit, locale.units)}
                 </Why>
                 {layer.origin === 'proposed' && (
                   <button
@@ -120,7 +120,7 @@ export function Stack(props: { zone: ZonePlan; recipe: RecipeAccess }) {
 /** The piece's color now and after each coat, computed; and how many are enough. */
 export function Coats(props: { zone: ZonePlan; recipe: RecipeAccess }) {
   const { zone, recipe } = props;
-  const { rows } = useProject();
+  const rows = useRows();
   const entries = recipe.plan.stacks.get(zone.key) ?? [];
   const entry = [...entries].reverse().find((candidate) => candidate.coats.hiding !== null);
   const school = recipe.row.body.school ?? rows.project.school;

@@ -7,8 +7,7 @@ import { setbackProblems } from '@core/state/setback';
 import type { Step } from '@core/state/step';
 import { Button } from 'antd';
 import { useState } from 'react';
-import { useProject } from '../../app/projectStore';
-import { useRim } from '../../app/useRim';
+import { useLocale, usePlan } from '../../app/projectStore';
 import { supplyWords, temperatureWords } from '../../app/words';
 import { NumberField, TextField } from '../../ui/fields';
 import { WhyTree } from '../compare';
@@ -43,7 +42,7 @@ const difficultyWords = {
 
 /** The ordered steps with minutes, waits and the cautions where they matter; all of it can be overruled. */
 export function Steps(props: { recipe: RecipeAccess }) {
-  const { plan } = useProject();
+  const plan = usePlan();
   const { recipe } = props;
   const [open, setOpen] = useState<string | null>(null);
   const overhead = 1 + plan.assumptions.number('labor.overheadPercent') / 100;
@@ -114,13 +113,13 @@ export function Steps(props: { recipe: RecipeAccess }) {
 
 /** What is to be known of a step in small print: how, the mix, the weather. */
 function StepNotes(props: { step: Step; isLastCoat: boolean }) {
-  const rim = useRim();
+  const locale = useLocale();
   const { step } = props;
   const { limits, mix, drying } = step;
   const notes = [
     step.overruled.length > 0 ? 'your own figures' : '',
     mix
-      ? `mix ${supplyWords(mix.paint, 'mL', rim.units)} paint and ${supplyWords(mix.waterMl, 'mL', rim.units)} water${mix.keepsHours === null ? '' : `; keeps ${hourWords(mix.keepsHours)}`}`
+      ? `mix ${supplyWords(mix.paint, 'mL', locale.units)} paint and ${supplyWords(mix.waterMl, 'mL', locale.units)} water${mix.keepsHours === null ? '' : `; keeps ${hourWords(mix.keepsHours)}`}`
       : step.potLifeHours !== null
         ? `mixed, it keeps ${hourWords(step.potLifeHours)}`
         : '',
@@ -129,10 +128,10 @@ function StepNotes(props: { step: Step; isLastCoat: boolean }) {
       ? `dry to touch after ${hourWords(drying.touchHours)}, handle after ${hourWords(drying.untilHours)}, full cure ${Math.round(drying.cureDays)} days`
       : '',
     limits?.dewSpreadC != null && step.place !== 'outdoors'
-      ? `the surface at least ${rim.units === 'us' ? `${Math.round(limits.dewSpreadC * 18) / 10} °F` : `${limits.dewSpreadC} °C`} over the dew point`
+      ? `the surface at least ${locale.units === 'us' ? `${Math.round(limits.dewSpreadC * 18) / 10} °F` : `${limits.dewSpreadC} °C`} over the dew point`
       : '',
     limits && step.place === 'outdoors'
-      ? `outdoors, ${temperatureWords(limits.minimumC, rim.units)} to ${temperatureWords(limits.maximumC, rim.units)}, under ${limits.maximumHumidity} % humidity`
+      ? `outdoors, ${temperatureWords(limits.minimumC, locale.units)} to ${temperatureWords(limits.maximumC, locale.units)}, under ${limits.maximumHumidity} % humidity`
       : '',
   ].filter((note) => note !== '');
   const sentences = notes.map((note) => `${note.charAt(0).toUpperCase()}${note.slice(1)}`);
@@ -140,7 +139,7 @@ function StepNotes(props: { step: Step; isLastCoat: boolean }) {
 }
 
 function StepEditor(props: { step: Step; recipe: RecipeAccess }) {
-  const { plan } = useProject();
+  const plan = usePlan();
   const { step, recipe } = props;
   const { body } = recipe.row;
   const own = body.ownSteps.find((entry) => entry.id === step.id);

@@ -1,12 +1,13 @@
 import { studioRecipeOf, withStudioRecipe } from '@core/recipe/studioRecipe';
 import { Button, Select } from 'antd';
-import { useProject } from '../../app/projectStore';
+import { useCommands, useRows } from '../../app/projectStore';
 import styles from './makeover.module.css';
 import type { RecipeAccess } from './useRecipe';
 
 /** Keeps a recipe for the studio, and puts a kept one on this piece: amounts follow from its own zones. */
 export function StudioRecipes(props: { recipe: RecipeAccess }) {
-  const { rows, run } = useProject();
+  const rows = useRows();
+  const { run } = useCommands();
   const { recipe } = props;
   const { body } = recipe.row;
   const keep = () =>
@@ -47,7 +48,8 @@ export function StudioRecipes(props: { recipe: RecipeAccess }) {
 
 /** The recipes that the studio keeps; one that is not wanted any more goes. */
 export function KeptRecipes() {
-  const { rows, run } = useProject();
+  const rows = useRows();
+  const { run } = useCommands();
   if (rows.studioRecipes.length === 0) return null;
   return (
     <section aria-label="Studio recipes">

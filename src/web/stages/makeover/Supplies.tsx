@@ -9,8 +9,7 @@ import type { PackPurchase } from '@core/pricing/cheapestPacks';
 import { partsOfSupplyKey } from '@core/recipe/supplyKey';
 import { Button } from 'antd';
 import { useState } from 'react';
-import { useProject } from '../../app/projectStore';
-import { useRim } from '../../app/useRim';
+import { useCommands, useLocale, usePlan, useRows } from '../../app/projectStore';
 import { amountWords, perShownUnit, supplyUnitWords, supplyWords } from '../../app/words';
 import { SourceTag } from '../../ui/basics';
 import { MoneyField, NumberField, TextField } from '../../ui/fields';
@@ -47,8 +46,8 @@ function SupplyLine(props: {
   open: boolean;
   onToggle: () => void;
 }) {
-  const { plan } = useProject();
-  const rim = useRim();
+  const plan = usePlan();
+  const locale = useLocale();
   // What is done needs nothing any more.
   const isDone = props.recipe.row.doneOn !== null;
   const supply = plan.model.supply(props.supplyKey);
@@ -63,19 +62,19 @@ function SupplyLine(props: {
           {supply.name}{' '}
           <span className="muted">
             {supply.stash > 0
-              ? `${supply.row?.stash.state === 'about' ? 'about ' : ''}${supplyWords(supply.stash, supply.unit, rim.units)} in the stash`
+              ? `${supply.row?.stash.state === 'about' ? 'about ' : ''}${supplyWords(supply.stash, supply.unit, locale.units)} in the stash`
               : ''}
           </span>
           {!isDone && (
             <>
               <br />
               <span className="muted small">
-                {packs === '' ? 'the stash covers it' : `to buy: ${packs}, ${amountWords(purchase.cash, rim)}`}{' '}
+                {packs === '' ? 'the stash covers it' : `to buy: ${packs}, ${amountWords(purchase.cash, locale)}`}{' '}
                 {packs !== '' && supply.isEstimated && <SourceTag>estimated</SourceTag>}
                 {left >= props.need * 0.02 && left > 0 && (
                   <>
                     <br />
-                    {supplyWords(left, supply.unit, rim.units)} stay
+                    {supplyWords(left, supply.unit, locale.units)} stay
                     {keepsMonths === null ? '' : `, good for about ${keepsMonths} months once opened`}
                   </>
                 )}
@@ -88,7 +87,7 @@ function SupplyLine(props: {
             label={`amount of ${supply.name}`}
             explain={() => explainRecipeNeed(plan, props.recipe.plan, props.recipe.made, props.supplyKey)}
           >
-            {supplyWords(props.need, supply.unit, rim.units)}
+            {supplyWords(props.need, supply.unit, locale.units)}
           </Why>
         </b>
         <Button
@@ -107,27 +106,29 @@ function SupplyLine(props: {
 
 /** Stash and packs of one supply. The first change turns the tables' estimates into the studio's own prices. */
 function SupplyEditor(props: { supplyKey: string; purchase: PackPurchase }) {
-  const { rows, plan, run } = useProject();
-  const rim = useRim();
+  const rows = useRows();
+  const plan = usePlan();
+  const { run } = useCommands();
+  const locale = useLocale();
   const supply = plan.model.supply(props.supplyKey);
-  const perShown = perShownUnit(supply.unit, rim.units);
-  const unitName = supplyUnitWords(supply.unit, rim.units);
+  const perShown = perShownUnit(supply.unit, locale.units);
+  const unitName = supplyUnitWords(supply.unit, locale.units);
   const { kindId, colorCardId, sheen } = partsOfSupplyKey(props.supplyKey);
   const row: SupplyRow = supply.row ?? newSupply(crypto.randomUUID(), kindId, colorCardId, sheen);
   const ownPacks: PackRow[] = supply.row
     ? rows.packs
-        .filter((pack) => pack.supplyId === row.id && (pack.currency === '' || pack.currency === rim.currency))
+        .filter((pack) => pack.supplyId === row.id && (pack.currency === '' || pack.currency === locale.currency))
         .sort((a, b) => a.size - b.size || a.name.localeCompare(b.name))
     : [];
   /** Prices in another currency are another project's; they stay. */
   const foreignPacks = rows.packs.filter(
-    (pack) => pack.supplyId === row.id && pack.currency !== '' && pack.currency !== rim.currency,
+    (pack) => pack.supplyId === row.id && pack.currency !== '' && pack.currency !== locale.currency,
   );
   const packs: PackRow[] =
     ownPacks.length > 0
       ? ownPacks
       : supply.packs.map((pack) =>
-          newPack(crypto.randomUUID(), row.id, pack.name, pack.size, pack.price, rim.currency),
+          newPack(crypto.randomUUID(), row.id, pack.name, pack.size, pack.price, locale.currency),
         );
   const save = (change: Partial<SupplyRow>, nextPacks: PackRow[] | null) =>
     run('saveSupply', { supply: { ...row, ...change }, packs: [...(nextPacks ?? ownPacks), ...foreignPacks] });
@@ -152,7 +153,7 @@ function SupplyEditor(props: { supplyKey: string; purchase: PackPurchase }) {
         <SettleBox
           key={amount}
           proposed={purchase.cash.atLeast ? null : purchase.cash.likely}
-          currency={rim.currency}
+          currency={locale.currency}
           canPromise={false}
           onSettle={({ paid, ledgerId, atMs }) => run('buySupply', { supply: row, amount, paid, ledgerId, atMs })}
         />
@@ -172,9 +173,9 @@ function SupplyEditor(props: { supplyKey: string; purchase: PackPurchase }) {
           }
         />
         <MoneyField
-          label={`What it cost, per ${supplyUnitWords(supply.unit, rim.units, false)}`}
+          label={`What it cost, per ${supplyUnitWords(supply.unit, locale.units, false)}`}
           hint="empty: valued at what replacing costs"
-          currency={rim.currency}
+          currency={locale.currency}
           nullable
           value={
             row.unitCostMillionths === null ? null : Math.round((row.unitCostMillionths * perShown) / UNIT_PRICE_SCALE)
@@ -202,7 +203,7 @@ function SupplyEditor(props: { supplyKey: string; purchase: PackPurchase }) {
             label={pack.price.state === 'estimated' ? 'Shelf price (estimated)' : 'Shelf price'}
             nullable
             value={likely(pack)}
-            currency={rim.currency}
+            currency={locale.currency}
             onCommit={(value) => setPack(index, { price: value === null ? { state: 'unknown' } : stated(value) })}
           />
         </div>
@@ -219,7 +220,7 @@ function SupplyEditor(props: { supplyKey: string; purchase: PackPurchase }) {
                 'another size',
                 supply.unit === 'mL' ? 500 : 1,
                 { state: 'unknown' },
-                rim.currency,
+                locale.currency,
               ),
             ])
           }

@@ -4,13 +4,14 @@ import { readSurfaceTests, surfaceTests } from '@core/recipe/surfaceTests';
 import { surfaceTestIds } from '@core/state/surfaceTest';
 import { Button } from 'antd';
 import { useState } from 'react';
-import { useProject } from '../../app/projectStore';
+import { useCommands, useRows } from '../../app/projectStore';
 import styles from './makeover.module.css';
 import type { RecipeAccess } from './useRecipe';
 
 /** Simple tests of what is there; what they suggest can be taken over for the whole piece. */
 export function SurfaceTests(props: { piece: RecipePiece; recipe: RecipeAccess }) {
-  const { rows, run } = useProject();
+  const rows = useRows();
+  const { run } = useCommands();
   const { piece, recipe } = props;
   const [open, setOpen] = useState(false);
   const find = rows.finds.find((candidate) => candidate.id === piece.findId);

@@ -1,15 +1,15 @@
 import { tools } from '@core/catalog/tools';
 import { Button } from 'antd';
-import { useProject } from '../../app/projectStore';
-import { useRim } from '../../app/useRim';
+import { useCommands, useLocale, usePlan } from '../../app/projectStore';
 import { amountWords } from '../../app/words';
 import styles from './makeover.module.css';
 import type { RecipeAccess } from './useRecipe';
 
 /** Tools a recipe needs: what the studio has, what must be bought and is then owned. */
 export function ToolList(props: { recipe: RecipeAccess }) {
-  const { plan, run } = useProject();
-  const rim = useRim();
+  const plan = usePlan();
+  const { run } = useCommands();
+  const locale = useLocale();
   const needed = props.recipe.plan.toolIds;
   if (needed.length === 0) return null;
   const owned = needed.filter((id) => plan.model.tool(id).isOwned);
@@ -24,7 +24,7 @@ export function ToolList(props: { recipe: RecipeAccess }) {
         <div key={id} className={styles.supply}>
           <div className={styles.supplyHead}>
             <span>{tools.get(id).name}</span>
-            <span className="muted">{amountWords(plan.model.tool(id).price, rim)}, to buy</span>
+            <span className="muted">{amountWords(plan.model.tool(id).price, locale)}, to buy</span>
             <Button
               size="small"
               onClick={() =>

@@ -2,8 +2,7 @@ import { dewPointC, dryingFactor } from '@core/calendar/climate';
 import { climateOf } from '@core/recipe/recipeContext';
 import { Button } from 'antd';
 import { useState } from 'react';
-import { useProject } from '../../app/projectStore';
-import { useRim } from '../../app/useRim';
+import { useCommands, useLocale, usePlan, useRows } from '../../app/projectStore';
 import { temperatureWords } from '../../app/words';
 import { SourceTag } from '../../ui/basics';
 import { NumberField } from '../../ui/fields';
@@ -11,11 +10,13 @@ import styles from './makeover.module.css';
 
 /** The air while working and drying: waits follow it, and it may forbid spraying. */
 export function Weather() {
-  const { rows, plan, run } = useProject();
-  const rim = useRim();
+  const rows = useRows();
+  const plan = usePlan();
+  const { run } = useCommands();
+  const locale = useLocale();
   const [open, setOpen] = useState(false);
   const climate = climateOf(plan.assumptions);
-  const us = rim.units === 'us';
+  const us = locale.units === 'us';
   const shown = (celsius: number) => (us ? celsius * 1.8 + 32 : celsius);
   const read = (value: number) => (us ? (value - 32) / 1.8 : value);
   const set = (key: string, value: number) =>
@@ -26,7 +27,7 @@ export function Weather() {
   return (
     <div className={styles.weather}>
       <button type="button" aria-expanded={open} onClick={() => setOpen(!open)}>
-        Air {temperatureWords(climate.airC, rim.units)}, {Math.round(climate.humidityPercent)} %
+        Air {temperatureWords(climate.airC, locale.units)}, {Math.round(climate.humidityPercent)} %
         {Math.abs(factor - 1) > 0.02 ? `: water paint dries ${Math.round(factor * 10) / 10} × as long` : ''}
       </button>
       {open && (
@@ -66,7 +67,7 @@ export function Weather() {
             />
           </div>
           <p className="small">
-            Dew point {temperatureWords(dewPointC(climate.airC, climate.humidityPercent), rim.units)}. Waits are the
+            Dew point {temperatureWords(dewPointC(climate.airC, climate.humidityPercent), locale.units)}. Waits are the
             label’s at 21 °C (70 °F) and 50 %, scaled: <SourceTag>modelling choice</SourceTag>
           </p>
           {own.length > 0 && (

@@ -10,8 +10,8 @@ import { shapeForms } from '@core/surface/shapeForms';
 import { type DetailKind, detailKinds, zoneUses } from '@core/surface/zone';
 import { Button, Checkbox, Select } from 'antd';
 import { useState } from 'react';
+import { useLocale } from '../../app/projectStore';
 import { FinishField, MaterialField } from '../../app/SurfaceFields';
-import { useRim } from '../../app/useRim';
 import { LabField } from '../../ui/ColorCardPicker';
 import { Choice, LengthField, NumberField, TextField } from '../../ui/fields';
 import styles from './makeover.module.css';
@@ -159,7 +159,7 @@ export function ZoneEditor(props: { zone: ZonePlan; recipe: RecipeAccess }) {
 
 /** A shape of the library with its measures; none leaves the template's. */
 export function ShapeFields(props: { shape: EnteredShape | null; onChange: (shape: EnteredShape | null) => void }) {
-  const rim = useRim();
+  const locale = useLocale();
   const { shape, onChange } = props;
   const form = shapeForms.find((candidate) => candidate.kind === shape?.kind);
   return (
@@ -183,9 +183,9 @@ export function ShapeFields(props: { shape: EnteredShape | null; onChange: (shap
                 key={field.id}
                 label={field.label}
                 value={value}
-                units={rim.units}
+                units={locale.units}
                 onCommit={commit}
-                hint={shape.values[field.id] === undefined ? `usual ${formatLength(field.standard, rim.units)}` : ''}
+                hint={shape.values[field.id] === undefined ? `usual ${formatLength(field.standard, locale.units)}` : ''}
               />
             ) : (
               <NumberField

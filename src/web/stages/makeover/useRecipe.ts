@@ -3,7 +3,7 @@ import { madeBody } from '@core/plan/madeBody';
 import type { RecipePlan } from '@core/recipe/computeRecipe';
 import type { ChosenLayer, RecipeBody, RecipePiece, StepEdit, ZoneEdit } from '@core/recipe/recipeBody';
 import type { RecipeContext } from '@core/recipe/recipeContext';
-import { useProject } from '../../app/projectStore';
+import { useCommands, usePlan, useRows } from '../../app/projectStore';
 
 /** One recipe with its plan, and edits that save the whole body. */
 export interface RecipeAccess {
@@ -22,7 +22,9 @@ export interface RecipeAccess {
 
 /** The recipe of an id, or null when it is not (any more) in the project. */
 export function useRecipe(recipeId: string): RecipeAccess | null {
-  const { rows, plan, run } = useProject();
+  const rows = useRows();
+  const plan = usePlan();
+  const { run } = useCommands();
   const row = rows.recipes.find((candidate) => candidate.id === recipeId);
   const computed = plan.model.recipe(recipeId);
   if (!row || !computed) return null;

@@ -5,24 +5,24 @@ import { huntingList } from '@core/sourcing/huntingList';
 import { Button } from 'antd';
 import { useState } from 'react';
 import { Link } from 'react-router';
-import { useProject } from '../../app/projectStore';
+import { useLocale, usePlan, useRows } from '../../app/projectStore';
 import shell from '../../app/shell.module.css';
-import { useRim } from '../../app/useRim';
 import { Empty, StitchedNumber } from '../../ui/basics';
 import styles from './sketch.module.css';
 
 /** What is left to find: by spot, with the largest size, a price to aim at and a ceiling. To print, copy, save. */
 export function HuntingListPage() {
-  const { plan, rows } = useProject();
-  const rim = useRim();
+  const plan = usePlan();
+  const rows = useRows();
+  const locale = useLocale();
   const [copied, setCopied] = useState<string | null>(null);
   const lines = huntingList(plan);
   const spots = [...new Set(lines.map((line) => line.slot.spotId))];
-  const money = (minor: number) => formatMoney(minor, rim.currency, { cents: 'auto' });
+  const money = (minor: number) => formatMoney(minor, locale.currency, { cents: 'auto' });
   const starred = rows.slots.filter((slot) => !slot.leftOut && starOf(rows, slot) !== null).length;
   const copy = async () => {
     try {
-      await navigator.clipboard.writeText(huntingListText(lines, rim));
+      await navigator.clipboard.writeText(huntingListText(lines, locale));
       setCopied('Copied');
     } catch {
       setCopied('The browser did not let us copy; print it or save the CSV');
@@ -32,7 +32,7 @@ export function HuntingListPage() {
     const link = document.createElement('a');
     // The byte order mark lets spreadsheets read accents.
     const address = URL.createObjectURL(
-      new Blob(['\uFEFF', huntingListCsv(lines, rim)], { type: 'text/csv;charset=utf-8' }),
+      new Blob(['\uFEFF', huntingListCsv(lines, locale)], { type: 'text/csv;charset=utf-8' }),
     );
     link.href = address;
     link.download = 'hunting-list.csv';
@@ -86,7 +86,9 @@ export function HuntingListPage() {
                       {line.needed > 1 ? `${line.needed} × ` : ''}
                       {line.slot.name}
                     </b>
-                    <small>{[largestWords(line, rim), line.slot.note].filter((text) => text !== '').join(' · ')}</small>
+                    <small>
+                      {[largestWords(line, locale), line.slot.note].filter((text) => text !== '').join(' · ')}
+                    </small>
                   </div>
                   <div className={styles.prices}>
                     <span>

@@ -7,7 +7,7 @@ import type { PatternSlot, SlotRow, SpotRow } from '@core/model/rows';
 import { nextSlotNumber } from '@core/plan/newRows';
 import { Button, Input, Modal } from 'antd';
 import { useState } from 'react';
-import { useProject } from '../../app/projectStore';
+import { useCommands, useRows } from '../../app/projectStore';
 import { Scenery } from './SketchCanvas';
 import styles from './sketch.module.css';
 
@@ -48,7 +48,8 @@ function Thumbnail(props: { spot: SpotRow; slots: readonly PatternSlot[] }) {
 
 /** Starting patterns for a spot and those of the studio; laying one adds its slots, which can be undone in one go. */
 export function Patterns(props: { spot: SpotRow; slots: readonly SlotRow[]; open: boolean; onClose: () => void }) {
-  const { rows, run } = useProject();
+  const rows = useRows();
+  const { run } = useCommands();
   const { spot, slots } = props;
   const [name, setName] = useState('');
   const [everything, setEverything] = useState(false);

@@ -11,8 +11,7 @@ import type { DrawnShape } from '@core/surface/drawing';
 import { sentenceFor } from '@core/words/sentences';
 import { Grid } from 'antd';
 import { type KeyboardEvent, type PointerEvent, useMemo, useRef, useState } from 'react';
-import { useProject } from '../../app/projectStore';
-import { useRim } from '../../app/useRim';
+import { useCommands, useLocale, useRows } from '../../app/projectStore';
 import styles from './sketch.module.css';
 
 interface Drag {
@@ -33,8 +32,9 @@ export function SketchCanvas(props: {
   selectedId: string | null;
   onSelect: (id: string) => void;
 }) {
-  const { rows, run } = useProject();
-  const rim = useRim();
+  const rows = useRows();
+  const { run } = useCommands();
+  const locale = useLocale();
   const { spot, slots } = props;
   const kind = spotKindOf(spot.kind);
   const room = sketchRoom(kind, spot);
@@ -57,7 +57,7 @@ export function SketchCanvas(props: {
   const wide = Grid.useBreakpoint().md ?? true;
   const unit = Math.max(room.widthMm / (wide ? 760 : 330), room.heightMm / (wide ? 470 : 300));
   const margin = 34 * unit;
-  const step = rim.units === 'us' ? 25.4 : 10;
+  const step = locale.units === 'us' ? 25.4 : 10;
 
   const commit = (id: string, box: SlotBox) => run('arrangeSlots', { boxes: [{ id, box: rounded(box) }] });
   const mmPerPixel = () => {
@@ -159,7 +159,7 @@ export function SketchCanvas(props: {
           const { slot, box } = entry;
           const lab = slot.colorCardIds.map((id) => cards.get(id)).find((card) => card !== undefined);
           const selected = slot.id === props.selectedId;
-          const size = `${formatLength(box.widthMm, rim.units)} wide, ${formatLength(box.heightMm, rim.units)} ${kind.view === 'plan' ? 'deep' : 'tall'}`;
+          const size = `${formatLength(box.widthMm, locale.units)} wide, ${formatLength(box.heightMm, locale.units)} ${kind.view === 'plan' ? 'deep' : 'tall'}`;
           const r = 11 * unit;
           return (
             <g
@@ -273,7 +273,7 @@ export function SketchCanvas(props: {
           y={room.heightMm + 12 * unit}
           length={room.widthMm}
           unit={unit}
-          label={`${kind.asks.width}: ${formatLength(room.widthMm, rim.units)}${spot.widthMm === null ? ', usual' : ''}`}
+          label={`${kind.asks.width}: ${formatLength(room.widthMm, locale.units)}${spot.widthMm === null ? ', usual' : ''}`}
         />
         <Dimension
           x={-12 * unit}
@@ -281,7 +281,7 @@ export function SketchCanvas(props: {
           length={room.heightMm}
           unit={unit}
           upright
-          label={`${(kind.view === 'plan' ? kind.asks.depth : kind.asks.height) ?? ''}: ${formatLength(room.heightMm, rim.units)}${(kind.view === 'plan' ? spot.depthMm : spot.heightMm) === null ? ', usual' : ''}`}
+          label={`${(kind.view === 'plan' ? kind.asks.depth : kind.asks.height) ?? ''}: ${formatLength(room.heightMm, locale.units)}${(kind.view === 'plan' ? spot.depthMm : spot.heightMm) === null ? ', usual' : ''}`}
         />
       </svg>
       {findings.length > 0 && (
@@ -289,7 +289,7 @@ export function SketchCanvas(props: {
           {findings.map((finding, n) => (
             <li key={n} className={finding.severity === 'warn' ? styles.warn : undefined}>
               {finding.severity === 'warn' ? 'Look again: ' : ''}
-              {sentenceFor(finding, rim)}
+              {sentenceFor(finding, locale)}
             </li>
           ))}
         </ul>

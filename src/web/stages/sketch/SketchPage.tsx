@@ -4,7 +4,7 @@ import { huntingList } from '@core/sourcing/huntingList';
 import { Button, Input, Select } from 'antd';
 import { useState } from 'react';
 import { Link, useSearchParams } from 'react-router';
-import { useProject } from '../../app/projectStore';
+import { useCommands, usePlan, useRows } from '../../app/projectStore';
 import shell from '../../app/shell.module.css';
 import { Empty } from '../../ui/basics';
 import { SpotSheet } from './SpotSheet';
@@ -12,7 +12,8 @@ import styles from './sketch.module.css';
 
 /** Spots to scale, and the numbered slots each of them calls for. */
 export function SketchPage() {
-  const { rows, plan } = useProject();
+  const rows = useRows();
+  const plan = usePlan();
   const [search, setSearch] = useSearchParams();
   const spots = [...rows.spots].sort((a, b) => a.position - b.position);
   const spot = spots.find((entry) => entry.id === search.get('spot')) ?? spots[0] ?? null;
@@ -63,7 +64,7 @@ export function SketchPage() {
 }
 
 function AddSpot(props: { position: number; first: boolean; onAdded: (id: string) => void }) {
-  const { run } = useProject();
+  const { run } = useCommands();
   const [name, setName] = useState('');
   const [kind, setKind] = useState('console');
   const add = () => {

@@ -7,8 +7,7 @@ import { budgetShares } from '@core/plan/budgetShares';
 import { starOf } from '@core/plan/starOf';
 import { Button, Checkbox, Select } from 'antd';
 import { Link } from 'react-router';
-import { useProject } from '../../app/projectStore';
-import { useRim } from '../../app/useRim';
+import { useCommands, useLocale, useRows } from '../../app/projectStore';
 import { StitchedNumber, Swatch } from '../../ui/basics';
 import { Choice, LengthField, NumberField, SizeField, TextField } from '../../ui/fields';
 import styles from './sketch.module.css';
@@ -16,8 +15,9 @@ import { roleWords, sizeText } from './words';
 
 /** Everything about one slot, each field saved when it is left. */
 export function SlotPanel(props: { slot: SlotRow; spot: SpotRow }) {
-  const { rows, run } = useProject();
-  const rim = useRim();
+  const rows = useRows();
+  const { run } = useCommands();
+  const locale = useLocale();
   const { slot, spot } = props;
   const kind = spotKindOf(spot.kind);
   const seats = seatsOf(spot);
@@ -36,8 +36,8 @@ export function SlotPanel(props: { slot: SlotRow; spot: SpotRow }) {
     <SizeField
       label={label}
       value={slot[direction]}
-      show={(range: SizeRange) => sizeText(range, rim.units)}
-      units={rim.units}
+      show={(range: SizeRange) => sizeText(range, locale.units)}
+      units={locale.units}
       things={things}
       onCommit={(range) => set({ [direction]: range })}
     />
@@ -141,7 +141,7 @@ export function SlotPanel(props: { slot: SlotRow; spot: SpotRow }) {
         most={100}
         hint={
           share
-            ? `${formatMoney(share.amount, rim.currency, { cents: 'auto' })}${slot.quantity > 1 ? ` for ${slot.quantity}` : ''}${share.own ? '' : ', by importance'}`
+            ? `${formatMoney(share.amount, locale.currency, { cents: 'auto' })}${slot.quantity > 1 ? ` for ${slot.quantity}` : ''}${share.own ? '' : ', by importance'}`
             : 'needs none'
         }
         onCommit={(value) => set({ shareThousandths: value === null ? null : Math.round(value * 1000) })}
@@ -172,7 +172,7 @@ export function SlotPanel(props: { slot: SlotRow; spot: SpotRow }) {
                 key={field}
                 label={label}
                 value={box[field]}
-                units={rim.units}
+                units={locale.units}
                 zero={field === 'xMm' || field === 'yMm'}
                 onCommit={(value) => run('arrangeSlots', { boxes: [{ id: slot.id, box: { ...box, [field]: value } }] })}
               />

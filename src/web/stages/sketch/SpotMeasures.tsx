@@ -1,15 +1,14 @@
 import { spotKindOf, spotKinds } from '@core/catalog/spotKinds';
 import type { SpotFeature, SpotRow } from '@core/model/rows';
 import { Button, Checkbox } from 'antd';
-import { useProject } from '../../app/projectStore';
-import { useRim } from '../../app/useRim';
+import { useCommands, useLocale } from '../../app/projectStore';
 import { Choice, LengthField, NumberField, TextField } from '../../ui/fields';
 import styles from './sketch.module.css';
 
 /** What a spot measures, by its kind; what nobody measured is drawn as usual. */
 export function SpotMeasures(props: { spot: SpotRow }) {
-  const { run } = useProject();
-  const rim = useRim();
+  const { run } = useCommands();
+  const locale = useLocale();
   const { spot } = props;
   const kind = spotKindOf(spot.kind);
   const set = (values: Partial<Omit<SpotRow, 'id' | 'version'>>) => run('editSpot', { id: spot.id, values });
@@ -35,7 +34,7 @@ export function SpotMeasures(props: { spot: SpotRow }) {
               label={label}
               value={spot[field]}
               nullable
-              units={rim.units}
+              units={locale.units}
               onCommit={(value) => set({ [field]: value })}
             />
           ),
@@ -53,7 +52,7 @@ export function SpotMeasures(props: { spot: SpotRow }) {
               value={value}
               nullable
               zero
-              units={rim.units}
+              units={locale.units}
               onCommit={commit}
             />
           ) : (
@@ -84,8 +83,8 @@ const featureWords: Record<SpotFeature['kind'], string> = {
 
 /** Doors, sockets and obstacles, and the clearing and cleaning that belongs to the spot. */
 export function PlaceDetails(props: { spot: SpotRow }) {
-  const { run } = useProject();
-  const rim = useRim();
+  const { run } = useCommands();
+  const locale = useLocale();
   const { spot } = props;
   const setFeatures = (features: SpotFeature[]) => run('editSpot', { id: spot.id, values: { features } });
   const setTasks = (tasks: SpotRow['tasks']) => run('editSpot', { id: spot.id, values: { tasks } });
@@ -114,26 +113,26 @@ export function PlaceDetails(props: { spot: SpotRow }) {
               label="From the left"
               value={entry.xMm}
               zero
-              units={rim.units}
+              units={locale.units}
               onCommit={(xMm) => feature(entry.id, { xMm })}
             />
             <LengthField
               label="Up"
               value={entry.yMm}
               zero
-              units={rim.units}
+              units={locale.units}
               onCommit={(yMm) => feature(entry.id, { yMm })}
             />
             <LengthField
               label="Width"
               value={entry.widthMm}
-              units={rim.units}
+              units={locale.units}
               onCommit={(widthMm) => feature(entry.id, { widthMm })}
             />
             <LengthField
               label="Height"
               value={entry.heightMm}
-              units={rim.units}
+              units={locale.units}
               onCommit={(heightMm) => feature(entry.id, { heightMm })}
             />
             <Button

@@ -3,7 +3,7 @@ import { newSlot, nextSlotNumber } from '@core/plan/newRows';
 import { starOf } from '@core/plan/starOf';
 import { Button, Input } from 'antd';
 import { useState } from 'react';
-import { useProject } from '../../app/projectStore';
+import { useCommands, useRows } from '../../app/projectStore';
 import { StitchedNumber } from '../../ui/basics';
 import { Patterns } from './Patterns';
 import { SketchCanvas } from './SketchCanvas';
@@ -14,7 +14,8 @@ import { roleWords } from './words';
 
 /** One spot: its measures, its sketch, its numbered slots. */
 export function SpotSheet(props: { spot: SpotRow }) {
-  const { rows, run } = useProject();
+  const rows = useRows();
+  const { run } = useCommands();
   const { spot } = props;
   const slots = rows.slots.filter((slot) => slot.spotId === spot.id).sort((a, b) => a.number - b.number);
   const [selectedId, setSelectedId] = useState<string | null>(null);
@@ -58,7 +59,7 @@ export function SpotSheet(props: { spot: SpotRow }) {
 
 function SlotLine(props: { slot: SlotRow; selected: boolean; onSelect: (id: string) => void }) {
   const { slot } = props;
-  const ours = starOf(useProject().rows, slot);
+  const ours = starOf(useRows(), slot);
   return (
     <li>
       <button type="button" aria-current={props.selected} onClick={() => props.onSelect(slot.id)}>
@@ -80,7 +81,8 @@ function SlotLine(props: { slot: SlotRow; selected: boolean; onSelect: (id: stri
 }
 
 function NewSlot(props: { spotId: string; onAdded: (id: string) => void }) {
-  const { rows, run } = useProject();
+  const rows = useRows();
+  const { run } = useCommands();
   const [name, setName] = useState('');
   const add = () => {
     if (name.trim() === '') return;

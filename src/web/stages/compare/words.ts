@@ -1,0 +1,49 @@
+import { formatMinutes } from '@core/kernel/formatMinutes';
+import { formatMoney } from '@core/kernel/formatMoney';
+import type { OptionPlan } from '@core/plan/computePlan';
+import type { ProjectLocale } from '../../app/words';
+
+/** The ways to fill a slot, as the board's columns say them. */
+export const kindNames = {
+  own: 'Own',
+  asFound: 'As found',
+  makeover: 'Makeover',
+  make: 'Make',
+  buyNew: 'Buy new',
+} as const;
+
+/** The board's columns; scratch building joins when there is something to compute for it. */
+export const boardWays = ['own', 'asFound', 'makeover', 'buyNew'] as const;
+
+/** What the option comes to against the yardstick, in a few words. */
+export function comparisonWords(option: OptionPlan, locale: ProjectLocale): { words: string; good: boolean | null } {
+  const { comparison } = option;
+  const money = (minor: number) => formatMoney(Math.abs(minor), locale.currency, { cents: 'auto' });
+  const round = (minor: number) =>
+    formatMoney(Math.round(Math.abs(minor) / 100) * 100, locale.currency, { cents: 'auto' });
+  switch (comparison.kind) {
+    case 'noYardstick':
+      return { words: 'nothing to compare with', good: null };
+    case 'isYardstick':
+      return { words: 'the yardstick', good: null };
+    case 'unknownPrice':
+      return { words: 'a price is unknown', good: null };
+    case 'perHour':
+      return comparison.perHour >= 0
+        ? { words: `earns ${round(comparison.perHour)} an hour`, good: option.beatsYardstick }
+        : { words: `costs ${round(comparison.perHour)} an hour`, good: false };
+    case 'sameTime':
+      return comparison.deltaCost >= 0
+        ? { words: `saves ${money(comparison.deltaCost)}`, good: true }
+        : { words: `${money(comparison.deltaCost)} more`, good: false };
+    case 'cheaperAndQuicker':
+      return { words: 'cheaper and quicker', good: true };
+    case 'savesTime':
+      return {
+        words: `saves ${formatMinutes(-comparison.deltaMinutes)} for ${money(comparison.deltaCost)}`,
+        good: option.beatsYardstick,
+      };
+    default:
+      return comparison satisfies never;
+  }
+}
