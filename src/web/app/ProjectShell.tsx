@@ -13,6 +13,7 @@ import { Purse } from './Purse';
 import { ProjectProvider, useCommands, usePlan, useRows, useStatus } from './projectStore';
 import styles from './shell.module.css';
 import { useUndoKey } from './undoKey';
+import { useOnce } from './useOnce';
 
 /** The frame of an open project: purse, stage bar, stages, and what everybody needs to know. */
 export function ProjectShell() {
@@ -139,6 +140,7 @@ const keySheet: [string, string][] = [
 function Frame() {
   const [keysOpen, setKeysOpen] = useState(false);
   const openKeys = useCallback(() => setKeysOpen(true), []);
+  const wereShown = useOnce(keysOpen);
   return (
     <>
       <TopBar onKeys={openKeys} />
@@ -148,18 +150,20 @@ function Frame() {
       <Outlet />
       <SavingNotes />
       <StageKeys onKeys={openKeys} />
-      <Modal open={keysOpen} title="Keys" footer={null} onCancel={() => setKeysOpen(false)}>
-        <dl className={styles.keys}>
-          {keySheet.map(([key, what]) => (
-            <div key={key}>
-              <dt>
-                <kbd>{key}</kbd>
-              </dt>
-              <dd>{what}</dd>
-            </div>
-          ))}
-        </dl>
-      </Modal>
+      {wereShown && (
+        <Modal open={keysOpen} title="Keys" footer={null} onCancel={() => setKeysOpen(false)}>
+          <dl className={styles.keys}>
+            {keySheet.map(([key, what]) => (
+              <div key={key}>
+                <dt>
+                  <kbd>{key}</kbd>
+                </dt>
+                <dd>{what}</dd>
+              </div>
+            ))}
+          </dl>
+        </Modal>
+      )}
     </>
   );
 }
@@ -219,10 +223,11 @@ function PurseBar() {
   const plan = usePlan();
   const [why, setWhy] = useState<PurseFigure | null>(null);
   const close = useCallback(() => setWhy(null), []);
+  const wasAsked = useOnce(why !== null);
   return (
     <>
       <Purse plan={plan} onWhy={setWhy} />
-      <PurseWhy figure={why} onClose={close} />
+      {wasAsked && <PurseWhy figure={why} onClose={close} />}
     </>
   );
 }

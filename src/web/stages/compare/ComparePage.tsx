@@ -152,5 +152,6 @@ const hasSlots = ({ slots }: { slots: readonly SlotPlan[] }) => slots.length > 0
 
 /** What the choices share, once there is time for it. */
 function Shared() {
-  return <SharedSupplies plan={useDeferredValue(usePlan())} />;
+  const plan = useDeferredValue<Plan | null>(usePlan(), null);
+  return plan && <SharedSupplies plan={plan} />;
 }
