@@ -43,7 +43,8 @@ const amount = z.object({ low: z.number(), likely: z.number(), high: z.number(),
 
 export const projectSummary = z.object({
   coreVersion: z.string(),
-  /** Revision of the studio's shared rows that it was computed with. */
+  /** Revisions of the project and of the studio's shared rows that it was computed with. */
+  revision: z.number().default(0),
   studioRevision: z.number().default(0),
   money: z.object({
     budget: z.number(),
@@ -90,7 +91,10 @@ export const projectListAnswer = z.object({
       units: z.string(),
       revealDate: z.string().nullable(),
       updatedAt: z.string(),
+      /** Null while it was never computed. */
       summary: projectSummary.nullable(),
+      /** Whether something changed since; the newer summary follows in a moment. */
+      isStale: z.boolean(),
     }),
   ),
 });

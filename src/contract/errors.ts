@@ -24,6 +24,10 @@ export const errorCodes = {
     status: 503,
     sentence: 'There is no room left for the data. What you typed is kept here and goes on when there is.',
   },
+  'server.busy': {
+    status: 503,
+    sentence: 'Euporia is busy just now. What you typed is kept here and goes on in a moment.',
+  },
   unexpected: { status: 500, sentence: 'Something went wrong on our side.' },
 } as const;
 

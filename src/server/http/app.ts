@@ -10,8 +10,8 @@ import { HTTPException } from 'hono/http-exception';
 import { stream } from 'hono/streaming';
 import type { Database } from '../persistence/database';
 import { photoSize, readPhoto, storePhoto } from '../persistence/photoBytes';
-import { reading, type StudioScope, studioScope } from '../persistence/scope';
-import { houseTag, houseText, projectList, snapshotTag, snapshotText } from '../persistence/snapshots';
+import { reading, type StudioScope, studioScope, type Transaction } from '../persistence/scope';
+import { houseTag, houseText, projectList, snapshotTag, snapshotText, staleSummary } from '../persistence/snapshots';
 import { isAlive } from '../persistence/studios';
 import { acceptPhoto } from '../usecases/acceptPhoto';
 import { Refusal } from '../usecases/answer';
@@ -21,8 +21,9 @@ import { findRisers, houseFile, housePanels, rankForSlot, searchPieces } from '.
 import { importHouse, previewHouseImport } from '../usecases/importHouse';
 import { importProject } from '../usecases/importProject';
 import { runCommand } from '../usecases/runCommand';
-import { refreshSummaries } from '../usecases/summary';
+import { SummaryJob } from '../usecases/summaryJob';
 import type { Surroundings } from '../usecases/surroundings';
+import { Turns } from '../usecases/turns';
 import { bodies } from './bodies';
 import { errorAnswer, guard, headers } from './guard';
 import {
@@ -55,12 +56,37 @@ export interface AppSettings {
   /** Folder of the built page, or null when something else serves it. */
   webFolder: string | null;
   around: Surroundings;
+  /** How long the list of projects waits for stale summaries; a moment unless said otherwise. */
+  summaryPatienceMs?: number;
   log?: (line: string) => void;
 }
 
-/** The whole HTTP side over an open database. Keeps no state of its own. */
+/** How many writes are at work at once: the pool's other connections are for those who read. */
+const WRITES_AT_ONCE = 6;
+/** How long a list waits for summaries that are being brought up to date, in milliseconds. */
+const SUMMARY_PATIENCE_MS = 30;
+
+/**
+ * The whole HTTP side over an open database. It keeps no state of its own beyond who waits for whom: several may work on
+ * one database.
+ */
 export function createApp(settings: AppSettings) {
   const { database, around } = settings;
+  const summaries = new SummaryJob(database, around, settings.log);
+  const turns = new Turns(WRITES_AT_ONCE);
+  /** Does a write in its turn; afterwards the summaries follow. */
+  const write = async <T>(scope: StudioScope, place: string, work: () => Promise<T>): Promise<T> => {
+    try {
+      return await turns.take(place, work);
+    } finally {
+      summaries.want(scope);
+    }
+  };
+  /** Waits a moment for summaries that are stale; what is not done by then follows. */
+  const freshen = async (transaction: Transaction) => {
+    if ((await staleSummary(transaction)) !== null)
+      await summaries.settle(transaction.scope, settings.summaryPatienceMs ?? SUMMARY_PATIENCE_MS);
+  };
   const app = new OpenAPIHono({
     defaultHook: (result, context) =>
       result.success
@@ -98,7 +124,7 @@ export function createApp(settings: AppSettings) {
   app.openapi(listProjects, async (context) => {
     const { limit, offset } = context.req.valid('query');
     const transaction = reading(database, actor(context.req.header('x-device')));
-    await refreshSummaries(transaction, around.nowMs());
+    await freshen(transaction);
     const projects = await projectList(transaction, limit, offset);
     return context.json({ studioId: settings.studioId, projects } as never, 200);
   });
@@ -133,7 +159,9 @@ export function createApp(settings: AppSettings) {
   app.openapi(importFile, async (context) => {
     const { mode, file, key } = context.req.valid('json');
     const scope = actor(context.req.header('x-device'));
-    const answer = await importProject(database, scope, file, mode, key ?? around.newId(), around);
+    const answer = await write(scope, 'imports', () =>
+      importProject(database, scope, file, mode, key ?? around.newId(), around),
+    );
     return context.json(answer.body as never, answer.status as 200);
   });
 
@@ -168,6 +196,7 @@ export function createApp(settings: AppSettings) {
 
   app.openapi(readPanels, async (context) => {
     const transaction = reading(database, actor(context.req.header('x-device')));
+    await freshen(transaction);
     return context.json((await housePanels(transaction, around.nowMs())) as never, 200);
   });
 
@@ -187,7 +216,7 @@ export function createApp(settings: AppSettings) {
         await out.write(`${JSON.stringify(progress)}\n`);
       };
       try {
-        await importHouse(database, scope, wish, around, tell, () => out.aborted);
+        await write(scope, 'imports', () => importHouse(database, scope, wish, around, tell, () => out.aborted));
       } catch (error) {
         const trouble = troubleOf(error);
         if (!trouble) settings.log?.(`unexpected: ${(error as Error).stack ?? error}`);
@@ -211,7 +240,8 @@ export function createApp(settings: AppSettings) {
   app.openapi(copyRoute, async (context) => {
     const { projectId } = context.req.valid('param');
     const wish = context.req.valid('json');
-    const answer = await copyProject(database, actor(context.req.header('x-device')), projectId, wish, around);
+    const scope = actor(context.req.header('x-device'));
+    const answer = await write(scope, projectId, () => copyProject(database, scope, projectId, wish, around));
     return context.json(answer.body as never, answer.status as 200);
   });
 
@@ -240,7 +270,8 @@ export function createApp(settings: AppSettings) {
 
   app.openapi(postCommand, async (context) => {
     const command = context.req.valid('json');
-    const answer = await runCommand(database, actor(context.req.header('x-device')), command, around);
+    const scope = actor(context.req.header('x-device'));
+    const answer = await write(scope, command.projectId, () => runCommand(database, scope, command, around));
     return context.json(answer.body as never, answer.status as 200);
   });
 

@@ -1,4 +1,5 @@
 import type { ErrorCode } from '@contract/errors';
+import { BusyError } from '../usecases/turns';
 
 /** Codes by which PostgreSQL, its driver or the network says that nobody answers, or not now. */
 const gone = new Set([
@@ -16,8 +17,10 @@ const gone = new Set([
 /** Classes of codes: connections, resources, an operator's hand, the system beneath. */
 const goneClasses = new Set(['08', '53', '57', '58', 'XX']);
 const fullCodes = new Set(['53100', 'ENOSPC', '53200']);
+/** The pool has no connection left to give: everybody is at work, and nobody is gone. */
+const poolIsEmpty = /timeout exceeded when trying to connect/i;
 const silent =
-  /Connection terminated|timeout exceeded when trying to connect|Client has encountered a connection error|driver is not connected|connection timeout|Query read timeout|not queryable/i;
+  /Connection terminated|Client has encountered a connection error|driver is not connected|connection timeout|Query read timeout|not queryable/i;
 
 interface Known {
   code?: string;
@@ -39,12 +42,14 @@ function* chain(error: unknown): Generator<Error & Known> {
  * sent is something that it cannot keep. Null for anything else, which is then a fault of ours.
  */
 export function troubleOf(error: unknown): ErrorCode | null {
+  if (error instanceof BusyError) return 'server.busy';
   for (const { code = '', severity, message } of chain(error)) {
     if (fullCodes.has(code)) return 'database.full';
     // A fatal answer ends the connection itself: shutting down, starting up, not taking connections.
     if (severity === 'FATAL' || severity === 'PANIC' || gone.has(code)) return 'database.gone';
     if (code.length === 5 && goneClasses.has(code.slice(0, 2))) return 'database.gone';
     if (silent.test(message)) return 'database.gone';
+    if (poolIsEmpty.test(message)) return 'server.busy';
     // Data exceptions: a number out of any range, a text that is none.
     if (/^22/.test(code)) return 'fields.refused';
   }

@@ -133,14 +133,23 @@ export async function snapshotText(
   return row ? { body: row.body, tag: `${row.revision}.${row.studio_revision}` } : null;
 }
 
+/** A project's rows, parsed, with their finds; and the tag of the state that they are of. */
+export async function taggedRows(
+  transaction: Transaction,
+  projectId: string,
+  wish: SnapshotWish = {},
+): Promise<{ rows: ProjectRows; tag: string } | null> {
+  const text = await snapshotText(transaction, projectId, wish);
+  return text && { rows: presentRows(JSON.parse(text.body) as StoredRows), tag: text.tag };
+}
+
 /** A project's rows, parsed, with their finds. */
 export async function projectRows(
   transaction: Transaction,
   projectId: string,
   wish: SnapshotWish = {},
 ): Promise<ProjectRows | null> {
-  const text = await snapshotText(transaction, projectId, wish);
-  return text ? presentRows(JSON.parse(text.body) as StoredRows) : null;
+  return (await taggedRows(transaction, projectId, wish))?.rows ?? null;
 }
 
 /** One slot with what a ranking for it asks of its project, without the rest of the snapshot; null when it is not there. */
@@ -182,6 +191,7 @@ export interface ProjectListEntry {
   revealDate: string | null;
   updatedAt: string;
   summary: unknown;
+  isStale: boolean;
 }
 
 /** A page of the studio's projects with their stored summaries, last touched first. */
@@ -191,52 +201,53 @@ export async function projectList(
   offset: number,
 ): Promise<ProjectListEntry[]> {
   return manager.query(
-    `select id, name, room, currency, units, to_char(reveal_date, 'YYYY-MM-DD') as "revealDate", updated_at as "updatedAt", summary
-     from "project" where studio_id = $1 and deleted_at is null order by updated_at desc, id limit $2 offset $3`,
+    `select p.id, p.name, p.room, p.currency, p.units, to_char(p.reveal_date, 'YYYY-MM-DD') as "revealDate", p.updated_at as "updatedAt", p.summary, ${STALE_SQL} as "isStale"
+     from "project" p join "studio" s on s.id = p.studio_id
+     where p.studio_id = $1 and p.deleted_at is null order by p.updated_at desc, p.id limit $2 offset $3`,
     [scope.studioId, limit, offset],
   );
 }
 
-/** A summary remembers the state of the studio's shared rows that it was computed with. */
-const SUMMARY_SQL = `$3::jsonb || jsonb_build_object('studioRevision', (select s.revision from "studio" s where s.id = $1))`;
+/** Whether a project's summary was computed before the project, or the studio's shared rows, changed last. */
+const STALE_SQL = `((p.summary ->> 'revision')::int is distinct from p.revision or (p.summary ->> 'studioRevision')::int is distinct from s.revision)`;
 
-/** Projects whose summary was computed before the studio's shared rows changed last; last touched first. */
-export async function staleSummaries({ scope, manager }: Transaction, most: number): Promise<string[]> {
+/** The project whose summary is stale and that was touched last; null when all are up to date. */
+export async function staleSummary({ scope, manager }: Transaction): Promise<string | null> {
   const found: { id: string }[] = await manager.query(
     `select p.id from "project" p join "studio" s on s.id = p.studio_id
-     where p.studio_id = $1 and p.deleted_at is null and (p.summary ->> 'studioRevision')::int is distinct from s.revision
-     order by p.updated_at desc limit $2`,
-    [scope.studioId, most],
+     where p.studio_id = $1 and p.deleted_at is null and ${STALE_SQL} order by p.updated_at desc limit 1`,
+    [scope.studioId],
   );
-  return found.map((row) => row.id);
+  return found[0]?.id ?? null;
 }
 
-/** Stores a summary that was computed anew; the project itself did not change. */
+/** Stores a summary with the revisions that it was computed with; the project itself did not change. */
 export async function storeSummary(
   { scope, manager }: Transaction,
   projectId: string,
-  summary: unknown,
+  summary: object,
+  tag: string,
 ): Promise<void> {
-  // A project that somebody is working on gets its summary from that work.
-  const free = '(select id from "project" where studio_id = $1 and id = $2 for no key update skip locked)';
-  await manager.query(`update "project" set summary = ${SUMMARY_SQL} where studio_id = $1 and id = ${free}`, [
+  const [revision = 0, studioRevision = 0] = tag.split('.').map(Number);
+  await manager.query('update "project" set summary = $3::jsonb where studio_id = $1 and id = $2', [
     scope.studioId,
     projectId,
-    JSON.stringify(summary),
+    JSON.stringify({ ...summary, revision, studioRevision }),
   ]);
 }
 
-/** Stores the summary that goes with a new revision of a project; returns the tag of the new state. */
+/** Raises the revision of a project, and of the studio's shared rows where they changed too; gives the new tag. */
 export async function raiseRevision(
   { scope, manager }: Transaction,
   projectId: string,
-  summary: unknown,
   studioToo: boolean,
 ): Promise<string> {
   if (studioToo) await manager.query('update "studio" set revision = revision + 1 where id = $1', [scope.studioId]);
-  await manager.query(
-    `update "project" set revision = revision + 1, summary = ${SUMMARY_SQL}, updated_at = now() where studio_id = $1 and id = $2`,
-    [scope.studioId, projectId, JSON.stringify(summary)],
+  // [rows, how many]: what the driver gives for an update that returns.
+  const [[raised]]: [{ revision: number; studio_revision: number }[], number] = await manager.query(
+    `update "project" p set revision = p.revision + 1, updated_at = now() from "studio" s
+     where s.id = p.studio_id and p.studio_id = $1 and p.id = $2 returning p.revision, s.revision as studio_revision`,
+    [scope.studioId, projectId],
   );
-  return (await snapshotTag({ scope, manager }, projectId)) ?? '';
+  return raised ? `${raised.revision}.${raised.studio_revision}` : '';
 }

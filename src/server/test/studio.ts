@@ -55,6 +55,7 @@ export function studioApp(database: Database, studioId: string) {
     studioId,
     allowedHosts: new Set([HOST]),
     webFolder: null,
+    summaryPatienceMs: 5000,
     around: { nowMs: () => NOW, newId: () => randomUUID() },
   });
   const send = async (method: string, path: string, body?: unknown, headers: Record<string, string> = {}) => {

@@ -10,7 +10,6 @@ import { projectRows, raiseRevision } from '../persistence/snapshots';
 import { Refusal, refused } from './answer';
 import { type ImportAnswer, importKind } from './importProject';
 import { joinHouse } from './joinHouse';
-import { summaryOf } from './summary';
 import type { Surroundings } from './surroundings';
 import { overLimits } from './withinLimits';
 
@@ -88,6 +87,6 @@ export async function copyFrom(
   const touchesHouse = Object.entries(written).some(
     ([table, list]) => list.length > 0 && isTable(table) && isHouseTable(table),
   );
-  await raiseRevision(transaction, projectId, summaryOf(rows, around.nowMs()), touchesHouse);
+  await raiseRevision(transaction, projectId, touchesHouse);
   return { status: 200, body: { projectId, name: rows.project.name, mode: 'copy', actId } };
 }

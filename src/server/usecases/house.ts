@@ -22,7 +22,6 @@ import {
 import { placements } from '../persistence/placements';
 import type { Transaction } from '../persistence/scope';
 import { houseRows, houseTag, projectSummaries, slotForRanking } from '../persistence/snapshots';
-import { refreshSummaries } from './summary';
 
 /** Colors within this ΔE00 count as near when nothing else is asked for. */
 const NEAR = 15;
@@ -179,7 +178,6 @@ export async function findRisers(
 
 /** The small panels: what there is, what sleeps, what goes back, what all projects need, how much was owned. */
 export async function housePanels(transaction: Transaction, nowMs: number): Promise<HousePanelsAnswer> {
-  await refreshSummaries(transaction, nowMs);
   const asleepSince = dateBefore(nowMs, SLEEPS_AFTER_DAYS);
   const counts = await houseCounts(transaction, asleepSince);
   const sleepers = await piecePage(transaction, { unusedSince: asleepSince, used: 'known', sort: 'sleeping' }, 12, 0);

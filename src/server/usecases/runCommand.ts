@@ -18,7 +18,6 @@ import { houseRows, lockProject, projectRows, raiseHouseRevision, raiseRevision 
 import { type Answer, Refusal, refused } from './answer';
 import { doublePlaces } from './doublePlaces';
 import { stillUsed } from './stillUsed';
-import { summaryOf } from './summary';
 import type { Surroundings } from './surroundings';
 import { actsToUndo, decideUndo, touchedIds } from './undoActs';
 import { overLimits, tablesGrown } from './withinLimits';
@@ -276,7 +275,7 @@ async function finish(
   const tag =
     present === null
       ? await raiseHouseRevision(transaction)
-      : await raiseRevision(transaction, present.project.id, summaryOf(present, around.nowMs()), studioToo);
+      : await raiseRevision(transaction, present.project.id, studioToo);
   return { status: 200, body: doneAnswer(actId, title, tag, kept, outcome) };
 }
 

@@ -13,7 +13,6 @@ import { Refusal, refused } from './answer';
 import { doublePlaces } from './doublePlaces';
 import { type ImportAnswer, importKind } from './importProject';
 import { joinHouse } from './joinHouse';
-import { summaryOf } from './summary';
 import type { Surroundings } from './surroundings';
 import { overLimits, tablesGrown } from './withinLimits';
 import { writeChanges } from './writeChanges';
@@ -164,6 +163,6 @@ export async function updateFrom(
   const fields = [...over, ...(await doublePlaces(transaction, outcome.after, kept))];
   if (fields.length > 0) throw new Refusal(refused('command.refused', { fields }));
   const touchesHouse = kept.some((change) => isHouseTable(change.table));
-  await raiseRevision(transaction, projectId, summaryOf(outcome.after, around.nowMs()), touchesHouse);
+  await raiseRevision(transaction, projectId, touchesHouse);
   return { status: 200, body: { ...answer, actId } };
 }

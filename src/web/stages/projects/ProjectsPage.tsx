@@ -13,9 +13,18 @@ import styles from './projects.module.css';
 
 type Entry = ProjectListAnswer['projects'][number];
 
+const SOON_MS = 700;
+
 /** Where one starts: the projects with their purses in small, a new one, and files from elsewhere. */
 export function ProjectsPage() {
-  const query = useQuery({ queryKey: ['projects'], queryFn: api.projects, staleTime: 0, retry: 1 });
+  const query = useQuery({
+    queryKey: ['projects'],
+    queryFn: api.projects,
+    staleTime: 0,
+    retry: 1,
+    // Purses that are being added up follow in a moment.
+    refetchInterval: ({ state }) => (state.data?.projects.some((project) => project.isStale) ? SOON_MS : false),
+  });
   return (
     <>
       <header className={shell.top}>
@@ -116,6 +125,7 @@ function ProjectCard(props: { project: Entry }) {
     return (
       <Link className={styles.card} to={`/p/${project.id}`}>
         <h2>{project.name}</h2>
+        <p className="muted">adding up …</p>
       </Link>
     );
   }

@@ -1,0 +1,89 @@
+import { setImmediate as nextTurn } from 'node:timers/promises';
+import type { Database } from '../persistence/database';
+import { reading, type StudioScope } from '../persistence/scope';
+import { staleSummary, storeSummary, taggedRows } from '../persistence/snapshots';
+import { summaryOf } from './summary';
+import type { Surroundings } from './surroundings';
+
+/** How long changes are gathered before their projects are summed up, in milliseconds. */
+const GATHER_MS = 150;
+
+/**
+ * Brings the summaries of projects up to date beside the requests: after each change of a project, and of all projects
+ * after a change in the house. What is stale stands in the database, so nothing is forgotten when a server ends, and
+ * several servers may work on it: at worst one does what another did.
+ */
+export class SummaryJob {
+  private readonly database: Database;
+  private readonly around: Surroundings;
+  private readonly log: (line: string) => void;
+  private wanted: StudioScope | null = null;
+  private running: Promise<void> | null = null;
+  /** Ends the gathering that is under way. */
+  private hurry: (() => void) | null = null;
+
+  constructor(database: Database, around: Surroundings, log: (line: string) => void = () => {}) {
+    this.database = database;
+    this.around = around;
+    this.log = log;
+  }
+
+  /** Says that something may be stale; the work begins after a moment, once for all that was said by then. */
+  want(scope: StudioScope): void {
+    this.wanted = scope;
+    this.running ??= this.run();
+  }
+
+  /** Gathers no longer and waits until all that is stale is summed up, though not longer than so many milliseconds. */
+  async settle(scope: StudioScope, patienceMs: number): Promise<void> {
+    this.want(scope);
+    this.hurry?.();
+    let timer: NodeJS.Timeout | undefined;
+    const tired = new Promise<void>((done) => {
+      timer = setTimeout(done, patienceMs);
+    });
+    await Promise.race([this.running, tired]);
+    clearTimeout(timer);
+  }
+
+  private async run(): Promise<void> {
+    while (this.wanted) {
+      await this.gather();
+      const scope = this.wanted;
+      this.wanted = null;
+      try {
+        await this.catchUp(scope);
+      } catch (error) {
+        // What is stale stays stale and is taken up with the next change or look at the list.
+        this.log(`summaries wait: ${(error as Error).message}`);
+      }
+    }
+    this.running = null;
+  }
+
+  private gather(): Promise<void> {
+    return new Promise((done) => {
+      const timer = setTimeout(() => this.hurry?.(), GATHER_MS);
+      this.hurry = () => {
+        clearTimeout(timer);
+        this.hurry = null;
+        done();
+      };
+    });
+  }
+
+  private async catchUp(scope: StudioScope): Promise<void> {
+    const transaction = reading(this.database, scope);
+    let last: string | null = null;
+    for (;;) {
+      const projectId = await staleSummary(transaction);
+      if (projectId === null) return;
+      const tagged = await taggedRows(transaction, projectId);
+      if (tagged) await storeSummary(transaction, projectId, summaryOf(tagged.rows, this.around.nowMs()), tagged.tag);
+      // One that is stale again at once is being worked on: its turn comes with the change that is under way.
+      if (projectId === last) return this.want(scope);
+      last = projectId;
+      await nextTurn();
+    }
+  }
+}
