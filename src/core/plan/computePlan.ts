@@ -4,7 +4,7 @@ import { grouped } from '../kernel/grouped';
 import { Memo } from '../kernel/memo';
 import type { ProjectRows } from '../model/rows';
 import type { RecipePlan } from '../recipe/computeRecipe';
-import { type PlanSums, sumsOf } from './added';
+import { type Added, addedBy, type PlanSums, sumsOf } from './added';
 import { DrawTotals } from './drawTotals';
 import { PlanModel, type PlannedFill } from './model/planModel';
 import { optionDates } from './optionDates';
@@ -78,9 +78,11 @@ export class Plan {
     return this.slot(slotId ?? '')?.options.find((option) => option.option.id === optionId);
   }
 
-  /** The chosen options with their figures, slot by slot. */
-  get chosenOptions(): OptionPlan[] {
-    return this.slots.flatMap((slot) => slot.options.filter((option) => option.chosen));
+  /** What a choice adds to the plan as its slot's only fill: the figures of its cell, without those beside it. */
+  addedByChoice(fill: PlannedFill): Added {
+    const { model, totals } = this;
+    const slotId = fill.model.slot.id;
+    return addedBy({ poolOf: (draw) => model.pool(draw), restOf: (draw) => totals.without(slotId, draw) }, [fill]);
   }
 
   /** P of the definitions: what everything chosen costs, paid or not. */

@@ -15,10 +15,11 @@ export interface OwnedShare {
 export function ownedShare(plan: Plan): OwnedShare {
   const pieces = new Map(plan.rows.pieces.map((piece) => [piece.id, piece]));
   const share: OwnedShare = { filled: 0, fromHouse: 0, value: 0, fromHouseValue: 0, unvalued: 0 };
-  for (const { model, count, cashAdded } of plan.chosenOptions) {
+  for (const fill of plan.chosen) {
+    const { model, count } = fill;
     share.filled += count;
     const owned = model.finds.length > 0 && model.finds.every((find) => find.state === 'owned');
-    share.value += Math.max(0, cashAdded.likely);
+    share.value += Math.max(0, plan.addedByChoice(fill).cash.likely);
     if (!owned) continue;
     share.fromHouse += count;
     for (const find of model.finds) {

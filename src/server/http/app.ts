@@ -20,6 +20,7 @@ import { exportProject } from '../usecases/exportProject';
 import { findRisers, houseFile, housePanels, rankForSlot, searchPieces } from '../usecases/house';
 import { importHouse, previewHouseImport } from '../usecases/importHouse';
 import { importProject } from '../usecases/importProject';
+import { KnownProjects } from '../usecases/knownProjects';
 import { runCommand } from '../usecases/runCommand';
 import { SummaryJob } from '../usecases/summaryJob';
 import type { Surroundings } from '../usecases/surroundings';
@@ -67,12 +68,13 @@ const WRITES_AT_ONCE = 6;
 const SUMMARY_PATIENCE_MS = 30;
 
 /**
- * The whole HTTP side over an open database. It keeps no state of its own beyond who waits for whom: several may work on
- * one database.
+ * The whole HTTP side over an open database. What it keeps beside the database is who waits for whom and
+ * what it read last: several may work on one database.
  */
 export function createApp(settings: AppSettings) {
   const { database, around } = settings;
-  const summaries = new SummaryJob(database, around, settings.log);
+  const known = new KnownProjects();
+  const summaries = new SummaryJob(database, around, known, settings.log);
   const turns = new Turns(WRITES_AT_ONCE);
   /** Does a write in its turn; afterwards the summaries follow. */
   const write = async <T>(scope: StudioScope, place: string, work: () => Promise<T>): Promise<T> => {
@@ -271,7 +273,7 @@ export function createApp(settings: AppSettings) {
   app.openapi(postCommand, async (context) => {
     const command = context.req.valid('json');
     const scope = actor(context.req.header('x-device'));
-    const answer = await write(scope, command.projectId, () => runCommand(database, scope, command, around));
+    const answer = await write(scope, command.projectId, () => runCommand(database, scope, command, around, known));
     return context.json(answer.body as never, answer.status as 200);
   });
 

@@ -169,18 +169,35 @@ export async function slotForRanking(
   return found[0] ?? null;
 }
 
-/** Locks a project for the rest of the transaction, so that its commands follow one another; a removed one only when asked for. */
+/**
+ * Locks a project for the rest of the transaction, so that its commands follow one another; a removed one only when
+ * asked for.
+ * @returns the tag of its present state; null when it is not there
+ */
 export async function lockProject(
   { scope, manager }: Transaction,
   projectId: string,
   removedToo = false,
-): Promise<boolean> {
-  const found: unknown[] = await manager.query(
-    'select 1 from "project" where studio_id = $1 and id = $2 and ($3 or deleted_at is null) for no key update',
+): Promise<string | null> {
+  const found: { revision: number; studio_revision: number }[] = await manager.query(
+    `select p.revision, s.revision as studio_revision from "project" p join "studio" s on s.id = p.studio_id
+     where p.studio_id = $1 and p.id = $2 and ($3 or p.deleted_at is null) for no key update of p`,
     [scope.studioId, projectId, removedToo],
   );
+  return found[0] ? `${found[0].revision}.${found[0].studio_revision}` : null;
+}
+
+/** Whether any of some ids is a row of the house that a project's rows hold only when they speak of it. */
+export async function speaksOfHouse({ scope, manager }: Transaction, ids: readonly string[]): Promise<boolean> {
+  if (ids.length === 0) return false;
+  const found: unknown[] = await manager.query(ASKED_SQL, [scope.studioId, ids]);
   return found.length > 0;
 }
+
+const ASKED_SQL = `${tableSpecs
+  .filter((spec) => spec.owner === 'studio' && spec.snapshot !== 'all')
+  .map((spec) => `select 1 from "${spec.name}" where studio_id = $1 and id = any($2) and deleted_at is null`)
+  .join(' union all ')} limit 1`;
 
 export interface ProjectListEntry {
   id: string;

@@ -2,11 +2,11 @@ import { createHash } from 'node:crypto';
 import type { DoneAnswer, RowConflict } from '@contract/answers';
 import type { Command } from '@contract/command';
 import { type ActKind, acts, type PayloadOf } from '@core/acts';
-import { type AnyRow, isProject, type RowChange, rowIn, type Workspace } from '@core/acts/changes';
+import { type AnyRow, isProject, type RowChange, rowIn, rowsOf, type Workspace } from '@core/acts/changes';
 import { type Outcome, perform } from '@core/acts/perform';
 import type { KeptChange } from '@core/acts/undoChanges';
 import { emptyProject } from '@core/model/emptyRows';
-import { allEntities, isHouseTable, isTable } from '@core/model/entities';
+import { allEntities, isHouseTable, isTable, rowEntities } from '@core/model/entities';
 import { UUID_PATTERN } from '@core/model/fields';
 import type { ProjectRows } from '@core/model/rows';
 import { recordAct } from '../persistence/acts';
@@ -14,9 +14,17 @@ import type { Database } from '../persistence/database';
 import { claimKey, savepoint, storeAnswer } from '../persistence/requestKeys';
 import { lockTouched, readRow, takenIds } from '../persistence/rowStore';
 import { inTransaction, type StudioScope, type Transaction } from '../persistence/scope';
-import { houseRows, lockProject, projectRows, raiseHouseRevision, raiseRevision } from '../persistence/snapshots';
+import {
+  houseRows,
+  lockProject,
+  projectRows,
+  raiseHouseRevision,
+  raiseRevision,
+  speaksOfHouse,
+} from '../persistence/snapshots';
 import { type Answer, Refusal, refused } from './answer';
 import { doublePlaces } from './doublePlaces';
+import type { KnownProjects } from './knownProjects';
 import { stillUsed } from './stillUsed';
 import type { Surroundings } from './surroundings';
 import { actsToUndo, decideUndo, touchedIds } from './undoActs';
@@ -30,16 +38,40 @@ const MOST_TRIES = 6;
  * Runs one command: key and body hash first, then what it decides over the rows as they are, the versions, the writes,
  * the answer, all in one transaction. The same key with the same body always gets the same answer.
  */
-export function runCommand(
+export async function runCommand(
   database: Database,
   scope: StudioScope,
   command: Command,
   around: Surroundings,
+  known: KnownProjects,
 ): Promise<Answer> {
   const bodyHash = createHash('sha256')
     .update(JSON.stringify([command.projectId, command.kind, command.payload, command.expect]))
     .digest('hex');
-  return onceByKey(database, scope, command.key, bodyHash, (transaction) => work(transaction, command, around));
+  const left: { state: ProjectState | null } = { state: null };
+  const answer = await onceByKey(database, scope, command.key, bodyHash, (transaction) => {
+    left.state = null;
+    return work({ transaction, command, around, known, left });
+  });
+  // Only what is committed is remembered.
+  if (left.state) known.keep(command.projectId, left.state.tag, left.state.rows);
+  return answer;
+}
+
+/** A project's rows with the tag of the state that they are of. */
+interface ProjectState {
+  tag: string;
+  rows: ProjectRows;
+}
+
+/** A command at work. */
+interface Work {
+  transaction: Transaction;
+  command: Command;
+  around: Surroundings;
+  known: KnownProjects;
+  /** The state that it leaves behind, once it is known. */
+  left: { state: ProjectState | null };
 }
 
 /**
@@ -95,7 +127,8 @@ function refusedByDatabase(error: unknown): Answer | null {
   return refused('command.refused', { fields: [{ field: noun, value: null, accepted }] });
 }
 
-async function work(transaction: Transaction, command: Command, around: Surroundings): Promise<Answer> {
+async function work(at: Work): Promise<Answer> {
+  const { transaction, command } = at;
   const entry = acts.find(command.kind);
   if (!entry)
     throw new Refusal(
@@ -106,13 +139,16 @@ async function work(transaction: Transaction, command: Command, around: Surround
   const kind = command.kind as ActKind;
   // The studio's own id stands for the house: what belongs to no project is done there.
   const inHouse = command.projectId === transaction.scope.studioId;
-  if (kind === 'createProject') return make(transaction, command, around);
-  if (kind === 'undo') return takeBack(transaction, command, inHouse, around);
-  if (!inHouse && !(await lockProject(transaction, command.projectId))) throw new Refusal(refused('notFound'));
+  if (kind === 'createProject') return make(at);
+  if (kind === 'undo') return takeBack(at, inHouse);
+  const tag = inHouse ? '' : await lockProject(transaction, command.projectId);
+  if (tag === null) throw new Refusal(refused('notFound'));
 
   const alsoIds = mentionedIds(command.payload);
   for (let tries = 1; ; tries += 1) {
-    const rows = await rowsFor(transaction, command.projectId, inHouse, alsoIds, false);
+    // What was decided over rows that changed on the way is decided anew over what stands there now.
+    const remembered = tries === 1 && !inHouse ? await rememberedRows(at, tag, alsoIds) : null;
+    const rows = remembered ?? (await rowsFor(transaction, command.projectId, inHouse, alsoIds, false));
     const outcome = perform(rows, kind, command.payload);
     if (!outcome.ok) {
       // A row that another tab removed is a conflict, told with both versions, not a bad field.
@@ -126,12 +162,26 @@ async function work(transaction: Transaction, command: Command, around: Surround
     if (conflicts.length > 0) throw new Refusal(refused('conflict', { conflicts }));
     // The house is not locked as a whole: what is touched is, and decided anew if it changed on the way.
     if (!(await isStillSo(transaction, rows, outcome.changes)) && tries < MOST_TRIES) continue;
-    return finish(transaction, command, rows, outcome, entry.act.title, [], around);
+    return finish(at, rows, outcome, entry.act.title, [], tag);
   }
 }
 
+/** The rows of a project as this server remembers them, where they are of the present state and hold all that is spoken of. */
+async function rememberedRows(
+  { transaction, command, known }: Work,
+  tag: string,
+  alsoIds: readonly string[],
+): Promise<ProjectRows | null> {
+  const rows = known.take(command.projectId, tag);
+  if (!rows) return null;
+  const here = new Set(rowEntities.flatMap(({ table }) => rowsOf(rows, table).map((row) => row.id)));
+  const unknown = alsoIds.filter((id) => !here.has(id));
+  return (await speaksOfHouse(transaction, unknown)) ? null : rows;
+}
+
 /** A project that is not there yet. */
-async function make(transaction: Transaction, command: Command, around: Surroundings): Promise<Answer> {
+async function make(at: Work): Promise<Answer> {
+  const { transaction, command } = at;
   const { act } = acts.get('createProject');
   const payload = command.payload as PayloadOf<'createProject'>;
   const given = payload?.project;
@@ -144,20 +194,17 @@ async function make(transaction: Transaction, command: Command, around: Surround
         fields: [{ field: 'payload.project.id', value: given.id, accepted: 'the projectId of the request' }],
       }),
     );
-  return finish(transaction, command, rows, outcome, act.title, [], around);
+  return finish(at, rows, outcome, act.title, [], '');
 }
 
 /** Takes acts back, by the rows as they are. */
-async function takeBack(
-  transaction: Transaction,
-  command: Command,
-  inHouse: boolean,
-  around: Surroundings,
-): Promise<Answer> {
+async function takeBack(at: Work, inHouse: boolean): Promise<Answer> {
+  const { transaction, command, around } = at;
   const { act } = acts.get('undo');
   const read = perform(emptyProject({ id: command.projectId } as ProjectRows['project']), 'undo', command.payload);
   if (!read.ok) throw new Refusal(refused('fields.refused', { fields: read.problems }));
-  if (!inHouse && !(await lockProject(transaction, command.projectId, true))) throw new Refusal(refused('notFound'));
+  if (!inHouse && (await lockProject(transaction, command.projectId, true)) === null)
+    throw new Refusal(refused('notFound'));
   const payload = command.payload as PayloadOf<'undo'>;
   const found = await actsToUndo(transaction, payload, inHouse ? null : command.projectId);
   for (let tries = 1; ; tries += 1) {
@@ -166,7 +213,7 @@ async function takeBack(
     if (!(await isStillSo(transaction, rows, outcome.changes)) && tries < MOST_TRIES) continue;
     const undone = found.map((entry) => entry.id);
     const ordered = [payload.actId, ...undone.filter((id) => id !== payload.actId)];
-    return finish(transaction, command, rows, outcome, act.title, ordered, around);
+    return finish(at, rows, outcome, act.title, ordered, '');
   }
 }
 
@@ -245,15 +292,19 @@ async function refuseTakenIds(transaction: Transaction, changes: readonly RowCha
     );
 }
 
+/**
+ * Writes what was decided, and what is to be said of it.
+ * @param seenTag the state that it was decided over; empty where its outcome is not to be remembered
+ */
 async function finish(
-  transaction: Transaction,
-  command: Command,
+  at: Work,
   rows: Workspace,
   outcome: Extract<Outcome, { ok: true }>,
   title: string,
   undoes: readonly string[],
-  around: Surroundings,
+  seenTag: string,
 ): Promise<Answer> {
+  const { transaction, command, around } = at;
   const project = isProject(rows) ? command.projectId : null;
   const actId = around.newId();
   await refuseTakenIds(transaction, outcome.changes);
@@ -276,7 +327,16 @@ async function finish(
     present === null
       ? await raiseHouseRevision(transaction)
       : await raiseRevision(transaction, present.project.id, studioToo);
+  // What another wrote in the house meanwhile is not among these rows: then they are no state to go on from.
+  const isWhole = tag === followingTag(seenTag, studioToo);
+  if (present && !isGone && isWhole) at.left.state = { tag, rows: present };
   return { status: 200, body: doneAnswer(actId, title, tag, kept, outcome) };
+}
+
+/** The tag that a state has after one more act and nothing else. */
+function followingTag(tag: string, studioToo: boolean): string {
+  const [revision = Number.NaN, studioRevision = Number.NaN] = tag.split('.').map(Number);
+  return `${revision + 1}.${studioRevision + (studioToo ? 1 : 0)}`;
 }
 
 /** The rows as they are now, each once; those that are gone by their ids. */

@@ -1,13 +1,18 @@
 import type { ProjectSummary } from '@contract/answers';
+import type { Memo } from '@core/kernel/memo';
 import type { ProjectRows } from '@core/model/rows';
-import { computePlan } from '@core/plan/computePlan';
+import { Plan } from '@core/plan/computePlan';
 import { ownedShare } from '@core/plan/ownedShare';
 import { CORE_VERSION } from '@core/plan/version';
 import { partsOfSupplyKey } from '@core/recipe/supplyKey';
 
 /** What the start page shows of a project. */
-export function summaryOf(rows: ProjectRows, nowMs: number): Omit<ProjectSummary, 'revision' | 'studioRevision'> {
-  const plan = computePlan(rows, nowMs);
+export function summaryOf(
+  rows: ProjectRows,
+  nowMs: number,
+  memo: Memo,
+): Omit<ProjectSummary, 'revision' | 'studioRevision'> {
+  const plan = new Plan(rows, nowMs, memo);
   const { money, hands, days } = plan.purse;
   const share = ownedShare(plan);
   return {

@@ -1,7 +1,8 @@
 import { setImmediate as nextTurn } from 'node:timers/promises';
 import type { Database } from '../persistence/database';
-import { reading, type StudioScope } from '../persistence/scope';
-import { staleSummary, storeSummary, taggedRows } from '../persistence/snapshots';
+import { reading, type StudioScope, type Transaction } from '../persistence/scope';
+import { snapshotTag, staleSummary, storeSummary, taggedRows } from '../persistence/snapshots';
+import type { KnownProjects } from './knownProjects';
 import { summaryOf } from './summary';
 import type { Surroundings } from './surroundings';
 
@@ -16,13 +17,15 @@ const GATHER_MS = 150;
 export class SummaryJob {
   private readonly database: Database;
   private readonly around: Surroundings;
+  private readonly known: KnownProjects;
   private readonly log: (line: string) => void;
   private wanted: StudioScope | null = null;
   private running: Promise<void> | null = null;
   /** Ends the gathering that is under way. */
   private hurry: (() => void) | null = null;
 
-  constructor(database: Database, around: Surroundings, log: (line: string) => void = () => {}) {
+  constructor(database: Database, around: Surroundings, known: KnownProjects, log: (line: string) => void = () => {}) {
+    this.known = known;
     this.database = database;
     this.around = around;
     this.log = log;
@@ -61,6 +64,17 @@ export class SummaryJob {
     this.running = null;
   }
 
+  private async sumUp(transaction: Transaction, projectId: string): Promise<void> {
+    const { known } = this;
+    const tag = await snapshotTag(transaction, projectId);
+    if (tag === null) return;
+    const rows = known.take(projectId, tag);
+    const state = rows ? { rows, tag } : await taggedRows(transaction, projectId);
+    if (!state) return;
+    const summary = summaryOf(state.rows, this.around.nowMs(), known.memoOf(projectId));
+    await storeSummary(transaction, projectId, summary, state.tag);
+  }
+
   private gather(): Promise<void> {
     return new Promise((done) => {
       const timer = setTimeout(() => this.hurry?.(), GATHER_MS);
@@ -78,8 +92,7 @@ export class SummaryJob {
     for (;;) {
       const projectId = await staleSummary(transaction);
       if (projectId === null) return;
-      const tagged = await taggedRows(transaction, projectId);
-      if (tagged) await storeSummary(transaction, projectId, summaryOf(tagged.rows, this.around.nowMs()), tagged.tag);
+      await this.sumUp(transaction, projectId);
       // One that is stale again at once is being worked on: its turn comes with the change that is under way.
       if (projectId === last) return this.want(scope);
       last = projectId;

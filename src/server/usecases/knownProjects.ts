@@ -1,0 +1,42 @@
+import { Memo } from '@core/kernel/memo';
+import type { ProjectRows } from '@core/model/rows';
+
+/** Projects that are worked on at the same time on one server, at most so many of them are remembered. */
+const MOST_KNOWN = 16;
+
+interface Known {
+  tag: string;
+  rows: ProjectRows;
+  /** What was computed from its rows before, for the next summary. */
+  memo: Memo;
+}
+
+/**
+ * The rows of projects as they were read or written last, each with the tag of the state that they are of. Whoever
+ * holds a project's lock asks with the tag that stands in the database: what another server wrote since is never taken
+ * for the present state, it is read anew.
+ */
+export class KnownProjects {
+  private readonly known = new Map<string, Known>();
+
+  /** The rows of a project in just this state; null when they have to be read. */
+  take(projectId: string, tag: string): ProjectRows | null {
+    const entry = this.known.get(projectId);
+    return entry?.tag === tag ? entry.rows : null;
+  }
+
+  /** Remembers a state that is committed. */
+  keep(projectId: string, tag: string, rows: ProjectRows): void {
+    const memo = this.known.get(projectId)?.memo ?? new Memo();
+    // The last touched stands last; the first is the one to be forgotten.
+    this.known.delete(projectId);
+    this.known.set(projectId, { tag, rows, memo });
+    const [oldest] = this.known.keys();
+    if (this.known.size > MOST_KNOWN && oldest !== undefined) this.known.delete(oldest);
+  }
+
+  /** What may be taken over when the project is computed again. */
+  memoOf(projectId: string): Memo {
+    return this.known.get(projectId)?.memo ?? new Memo();
+  }
+}
