@@ -113,7 +113,7 @@ async function fillStudio(databaseUrl: string): Promise<void> {
       made as (insert into "supply" (id, studio_id, kind_id, color_card_id, sheen, stash, base)
         select gen_random_uuid(), c.studio_id, kinds.kind, c.id, 'matt', '{"state":"exact","amount":100}'::jsonb, '' from numbered c, kinds limit 2000 returning id, studio_id)
       insert into "pack" (id, studio_id, supply_id, name, size, price, currency, source, seen_on)
-        select gen_random_uuid(), made.studio_id, made.id, 'pack ' || n, 400 * n, '{"state":"stated","low":1900,"high":1900}'::jsonb, 'USD', '', null from made, generate_series(1, 3) n`);
+        select gen_random_uuid(), made.studio_id, made.id, 'pack ' || n, 400 * n, '{"state":"stated","low":1900,"high":1900}'::jsonb, 'USD', '', '' from made, generate_series(1, 3) n`);
   } finally {
     await pool.end();
   }

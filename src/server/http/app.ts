@@ -57,15 +57,13 @@ export interface AppSettings {
   /** Folder of the built page, or null when something else serves it. */
   webFolder: string | null;
   around: Surroundings;
-  /** How long the list of projects waits for stale summaries; a moment unless said otherwise. */
+  /** How long the list of projects waits for stale summaries, in milliseconds; not at all unless said otherwise. */
   summaryPatienceMs?: number;
   log?: (line: string) => void;
 }
 
 /** How many writes are at work at once: the pool's other connections are for those who read. */
 const WRITES_AT_ONCE = 6;
-/** How long a list waits for summaries that are being brought up to date, in milliseconds. */
-const SUMMARY_PATIENCE_MS = 30;
 
 /**
  * The whole HTTP side over an open database. What it keeps beside the database is who waits for whom and
@@ -84,10 +82,12 @@ export function createApp(settings: AppSettings) {
       summaries.want(scope);
     }
   };
-  /** Waits a moment for summaries that are stale; what is not done by then follows. */
+  /** Has stale summaries brought up to date; a list says which it shows are stale still. */
+  const patienceMs = settings.summaryPatienceMs ?? 0;
   const freshen = async (transaction: Transaction) => {
-    if ((await staleSummary(transaction)) !== null)
-      await summaries.settle(transaction.scope, settings.summaryPatienceMs ?? SUMMARY_PATIENCE_MS);
+    if ((await staleSummary(transaction)) === null) return;
+    if (patienceMs > 0) await summaries.settle(transaction.scope, patienceMs);
+    else summaries.want(transaction.scope);
   };
   const app = new OpenAPIHono({
     defaultHook: (result, context) =>

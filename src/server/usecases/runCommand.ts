@@ -3,6 +3,7 @@ import type { DoneAnswer, RowConflict } from '@contract/answers';
 import type { Command } from '@contract/command';
 import { type ActKind, acts, type PayloadOf } from '@core/acts';
 import { type AnyRow, isProject, type RowChange, rowIn, rowsOf, type Workspace } from '@core/acts/changes';
+import { idsOf } from '@core/acts/invariants/ofList';
 import { type Outcome, perform } from '@core/acts/perform';
 import type { KeptChange } from '@core/acts/undoChanges';
 import { emptyProject } from '@core/model/emptyRows';
@@ -174,8 +175,8 @@ async function rememberedRows(
 ): Promise<ProjectRows | null> {
   const rows = known.take(command.projectId, tag);
   if (!rows) return null;
-  const here = new Set(rowEntities.flatMap(({ table }) => rowsOf(rows, table).map((row) => row.id)));
-  const unknown = alsoIds.filter((id) => !here.has(id));
+  const here = rowEntities.map(({ table }) => idsOf(rowsOf(rows, table)));
+  const unknown = alsoIds.filter((id) => !here.some((ids) => ids.has(id)));
   return (await speaksOfHouse(transaction, unknown)) ? null : rows;
 }
 

@@ -2,6 +2,7 @@ import { type Reference, referencesOf } from '../../model/derive/references';
 import { allEntities, type ChangedTable, isTable, rowEntities } from '../../model/entities';
 import { type AnyRow, isProject, rowsOf, type Workspace } from '../changes';
 import type { Breach, Invariant } from './invariant';
+import { idsOf, ofList, ofLists } from './ofList';
 
 const known = new WeakMap<AnyRow, readonly Reference[]>();
 
@@ -16,37 +17,45 @@ export function keptReferences(table: ChangedTable, row: AnyRow): readonly Refer
 
 const nounOf = (table: string) => allEntities.find((entity) => entity.table === table)?.noun ?? table;
 
-/** Whatever a row points to is there; ids are given once. */
-export const references: Invariant = {
-  id: 'references',
-  breaches: (rows) => {
-    const breaches: Breach[] = [];
-    const tables = tablesOf(rows);
-    const ids = new Map<string, ReadonlySet<string>>();
-    const seen = new Set<string>();
-    for (const [table, list] of tables) {
-      ids.set(table, new Set(list.map((row) => row.id)));
-      for (const row of list) {
-        if (seen.has(row.id))
-          breaches.push({
-            table,
-            id: row.id,
-            path: ['id'],
-            field: 'id',
-            value: row.id,
-            accepted: 'an id that no other row has',
-            weight: 1,
-          });
-        seen.add(row.id);
-      }
-    }
-    for (const [table, list] of tables)
-      for (const row of list)
-        for (const reference of keptReferences(table, row)) {
-          if (!isTable(reference.table) || ids.get(reference.table)?.has(reference.id)) continue;
-          // The house does not know the rows of projects.
-          if (!isProject(rows) && !ids.has(reference.table)) continue;
-          breaches.push({
+/** Ids that a list of rows gives twice. */
+const givenTwice = ofList((list) => {
+  const seen = new Set<string>();
+  return list.filter((row) => seen.size === seen.add(row.id).size).map((row) => row.id);
+});
+
+/** Ids of a list that an earlier list gives too. */
+const givenBefore = ofLists((list, earlier) => {
+  const ids = idsOf(list);
+  return earlier.flatMap((other) => {
+    const others = idsOf(other);
+    const [fewer, more] = ids.size <= others.size ? [ids, others] : [others, ids];
+    return [...fewer].filter((id) => more.has(id));
+  });
+});
+
+const idBreach = (table: ChangedTable, id: string): Breach => ({
+  table,
+  id,
+  path: ['id'],
+  field: 'id',
+  value: id,
+  accepted: 'an id that no other row has',
+  weight: 1,
+});
+
+/** What looks through the rows of one table: which tables they point into, and what they point to that is not there. */
+function lookerFor(table: ChangedTable) {
+  const targets = ofList((list) => [
+    ...new Set(list.flatMap((row) => keptReferences(table, row).map((reference) => reference.table)).filter(isTable)),
+  ]);
+  const dangling = ofLists((list, targetLists): Breach[] => {
+    const ids = new Map(targets(list).map((target, n) => [target, targetLists[n] ?? NOT_KNOWN]));
+    return list.flatMap((row) =>
+      keptReferences(table, row).flatMap((reference): Breach[] => {
+        const there = isTable(reference.table) ? (ids.get(reference.table) ?? NOT_KNOWN) : NOT_KNOWN;
+        if (there === NOT_KNOWN || idsOf(there).has(reference.id)) return [];
+        return [
+          {
             table,
             id: row.id,
             path: reference.path,
@@ -55,18 +64,51 @@ export const references: Invariant = {
             accepted: `a ${nounOf(reference.table)} that is still there`,
             weight: 1,
             target: { table: reference.table, id: reference.id },
-          });
-        }
-    return breaches;
+          },
+        ];
+      }),
+    );
+  });
+  return { targets, dangling };
+}
+
+/** In place of a table that a workspace knows nothing of: the house does not know the rows of projects. */
+const NOT_KNOWN: readonly AnyRow[] = [];
+
+const lookers = new Map(rowEntities.map(({ table }) => [table as ChangedTable, lookerFor(table)]));
+
+/** Whatever a row points to is there; ids are given once. What an act leaves as it is is not looked through again. */
+export const references: Invariant = {
+  id: 'references',
+  breaches: (rows) => {
+    const tables = tablesOf(rows);
+    const lists = new Map(tables);
+    return tables.flatMap(([table, list], n) => {
+      const earlier = tables.slice(0, n).map(([, other]) => other);
+      const twice = [...givenTwice(list), ...givenBefore(list, earlier)].map((id) => idBreach(table, id));
+      const looker = lookers.get(table);
+      if (!looker) return twice;
+      const targetLists = looker.targets(list).map((target) => lists.get(target) ?? NOT_KNOWN);
+      return [...twice, ...looker.dangling(list, targetLists)];
+    });
   },
 };
 
 /** What a person calls a row: its name, its number, else its id. */
 export const nameOf = (row: AnyRow): string => String(row.name ?? row.what ?? row.key ?? row.id);
 
+/** The project's row as a list, the same one as long as it is the same row. */
+const projectLists = new WeakMap<AnyRow, readonly AnyRow[]>();
+
+function projectList(project: AnyRow): readonly AnyRow[] {
+  const known = projectLists.get(project) ?? [project];
+  projectLists.set(project, known);
+  return known;
+}
+
 function tablesOf(rows: Workspace): [ChangedTable, readonly AnyRow[]][] {
   const lists = rowEntities
     .filter((entity) => entity.table in rows)
     .map(({ table }): [ChangedTable, readonly AnyRow[]] => [table, rowsOf(rows, table)]);
-  return isProject(rows) ? [['project', [rows.project as AnyRow]], ...lists] : lists;
+  return isProject(rows) ? [['project', projectList(rows.project as AnyRow)], ...lists] : lists;
 }
