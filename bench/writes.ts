@@ -98,7 +98,9 @@ export async function writeBench(
   const sizes = await (await fetch(`${euporia.address}/api/projects/${quiet}/snapshot`)).text();
   const times: number[] = [];
   for (let n = 0; n < 10; n += 1) times.push(await read());
-  show(`snapshot at the studio’s limits: ${(sizes.length / 1024).toFixed(0)} KB, ${middle(times).toFixed(0)} ms; aim: only what the project refers to`);
+  show(
+    `snapshot at the studio’s limits: ${(sizes.length / 1024).toFixed(0)} KB, ${middle(times).toFixed(0)} ms; aim: only what the project refers to`,
+  );
 }
 
 /** A studio as full as it may be: 2,000 supplies in 300 colors with three packs each, 10,000 pieces, a long ledger. */

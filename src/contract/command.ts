@@ -5,7 +5,7 @@ import { z } from 'zod';
 /** The most rows whose versions one command may name. */
 export const MOST_EXPECTATIONS = 500;
 
-/** A command on its way: one key for one wish, and the versions of the rows as its author saw them. */
+/** A command on its way: one key for one intent, and the versions of the rows as its author saw them. */
 export const commandSchema = z.strictObject({
   key: id,
   projectId: id,

@@ -1,7 +1,7 @@
 /** The closed set of error codes, each with one status and one sentence. */
 export const errorCodes = {
   'request.malformed': { status: 400, sentence: 'The request could not be read.' },
-  'request.stranger': { status: 403, sentence: 'This request does not come from Euporia’s own page.' },
+  'request.foreign': { status: 403, sentence: 'This request does not come from Euporia’s own page.' },
   'request.contentType': { status: 415, sentence: 'Only JSON is accepted here.' },
   'request.tooLarge': { status: 413, sentence: 'That is larger than Euporia accepts.' },
   notFound: { status: 404, sentence: 'That is not here (any more).' },

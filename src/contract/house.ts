@@ -150,7 +150,7 @@ export type HousePanelsAnswer = z.infer<typeof housePanelsAnswer>;
 
 /** A file for the house, as text, with how it is to be read; what is not said is taken from the file. */
 export const houseImportSchema = z.strictObject({
-  /** One key for one wish: sent again, it is not done again. */
+  /** One key for one intent: sent again, it is not done again. */
   key: id.optional(),
   kind: oneOf(houseTables),
   text: z.string({ error: 'the text of a CSV file' }).max(HOUSE_FILE_LIMIT, 'a file of at most 10 MB'),
@@ -160,7 +160,7 @@ export const houseImportSchema = z.strictObject({
   currency: registered({ ids: currencyCodes }),
   today: localDate,
 });
-export type HouseImportWish = z.infer<typeof houseImportSchema>;
+export type HouseImportRequest = z.infer<typeof houseImportSchema>;
 
 const fate = z.enum(['new', 'change', 'same', 'bad']);
 const importCounts = z.record(fate, z.number());

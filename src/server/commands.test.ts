@@ -208,8 +208,8 @@ describe('bad fields', () => {
 
   it('unknown fields, unknown commands and broken JSON are refused by name', async () => {
     const { projectId, slotId } = await attic(studio);
-    const stranger = await studio.command(projectId, 'editSlot', { id: slotId, values: { owner: 'me' } } as never);
-    expect(stranger.json.fields[0]).toEqual({ field: 'values.owner', value: 'me', accepted: 'no such field' });
+    const outsider = await studio.command(projectId, 'editSlot', { id: slotId, values: { owner: 'me' } } as never);
+    expect(outsider.json.fields[0]).toEqual({ field: 'values.owner', value: 'me', accepted: 'no such field' });
     const unknown = await studio.send('POST', '/api/commands', {
       key: randomUUID(),
       projectId,

@@ -103,8 +103,8 @@ describe('pieces of the stash', () => {
     const foreign = randomUUID();
     await database.source.query('insert into "studio" (id, name) values ($1, $2)', [foreign, 'Other']);
     const { studioApp } = await import('./test/studio');
-    const stranger = studioApp(database, foreign);
-    expect((await stranger.send('GET', '/api/house/pieces')).json.total).toBe(0);
+    const outsider = studioApp(database, foreign);
+    expect((await outsider.send('GET', '/api/house/pieces')).json.total).toBe(0);
     expect((await other.send('GET', '/api/house/pieces')).json.total).toBeGreaterThan(0);
   });
 

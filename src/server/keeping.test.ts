@@ -120,10 +120,10 @@ describe('the schema of the database', () => {
     const { projectId } = await attic(studio);
     const other = randomUUID();
     await own.database.source.query('insert into studio (id, name) values ($1, $2)', [other, 'Other']);
-    const stranger = studioApp(own.database, other);
-    expect((await stranger.send('GET', `/api/projects/${projectId}/snapshot`)).status).toBe(404);
-    expect((await stranger.send('GET', '/api/projects')).json.projects).toEqual([]);
-    expect((await stranger.command(projectId, 'removeProject', { id: projectId })).status).toBe(404);
+    const outsider = studioApp(own.database, other);
+    expect((await outsider.send('GET', `/api/projects/${projectId}/snapshot`)).status).toBe(404);
+    expect((await outsider.send('GET', '/api/projects')).json.projects).toEqual([]);
+    expect((await outsider.command(projectId, 'removeProject', { id: projectId })).status).toBe(404);
   });
 });
 
@@ -249,7 +249,7 @@ describe('the project file', () => {
   });
 });
 
-describe('strangers', () => {
+describe('requests from elsewhere', () => {
   const body = {
     key: randomUUID(),
     projectId: randomUUID(),

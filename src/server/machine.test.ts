@@ -65,7 +65,7 @@ async function work(seed: number): Promise<Tally> {
   const devices = [await fresh('one'), await fresh('two')];
   const acts: { actId: string; inHouse: boolean; taken: boolean }[] = [];
   const tally: Tally = { done: 0, refused: 0, conflicts: 0, undone: 0, builtOn: 0, retried: 0, files: 0 };
-  const strangers = [other.projectId, other.slotId, other.spotId, projectId, studio.studioId];
+  const foreignIds = [other.projectId, other.slotId, other.spotId, projectId, studio.studioId];
   let last: { command: Command; status: number; json: unknown } | null = null;
 
   const send = async (command: Command, device: Device) => {
@@ -88,7 +88,7 @@ async function work(seed: number): Promise<Tally> {
         seen,
         [dice(9999), dice(9999), dice(9999), dice(9999), dice(9999)],
         randomUUID,
-        strangers,
+        foreignIds,
       );
       if (!thrown) continue;
       const expectations = expectedVersions(seen, thrown.kind, thrown.payload);

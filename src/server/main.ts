@@ -46,7 +46,7 @@ if (role !== null) await owner.close();
 const studioId = await ensureLocalStudio(database, randomUUID());
 // A fixed moment is only for pictures and journeys that must look the same every day.
 const fixedNow = process.env.EUPORIA_NOW ? Date.parse(process.env.EUPORIA_NOW) : null;
-const around = { nowMs: () => fixedNow ?? Date.now(), newId: () => randomUUID() };
+const environment = { nowMs: () => fixedNow ?? Date.now(), newId: () => randomUUID() };
 
 /** A demo is as fresh as on the day it was written: its dates move by the whole days that have passed since. */
 function moveDates(file: unknown, nowMs: number): unknown {
@@ -87,22 +87,22 @@ if (demo && !(await hasProjects(database))) {
     const answer = await importProject(
       database,
       studioScope(studioId, 'demo'),
-      moveDates(file, around.nowMs()),
+      moveDates(file, environment.nowMs()),
       'copy',
       randomUUID(),
-      around,
+      environment,
     );
     if (answer.status !== 200) throw new Error(`the demo project ${name} was refused: ${JSON.stringify(answer.body)}`);
   }
   for (const kind of houseTables) {
-    const text = moveTable(await readFile(join(demo, `house.${kind}.csv`), 'utf8'), around.nowMs());
-    const today = new Date(around.nowMs()).toISOString().slice(0, 10);
-    const wish = { kind, text, units: 'us' as const, currency: 'USD', today };
+    const text = moveTable(await readFile(join(demo, `house.${kind}.csv`), 'utf8'), environment.nowMs());
+    const today = new Date(environment.nowMs()).toISOString().slice(0, 10);
+    const request = { kind, text, units: 'us' as const, currency: 'USD', today };
     await importHouse(
       database,
       studioScope(studioId, 'demo'),
-      wish,
-      around,
+      request,
+      environment,
       async (progress) => {
         if (progress.state === 'done' && (progress.counts.bad ?? 0) > 0)
           throw new Error(`lines of the demo’s ${kind} were refused`);
@@ -123,7 +123,7 @@ const app = createApp({
   studioId,
   allowedHosts,
   webFolder: process.env.EUPORIA_WEB ?? null,
-  around,
+  environment,
   log: say,
 });
 const server = serve({ fetch: app.fetch, hostname: host, port }, () => process.send?.({ ready: true, port }));

@@ -255,10 +255,10 @@ describe('the role that the app works in', () => {
 describe('what answers say of themselves', () => {
   const policy = /base-uri 'none'.*form-action 'self'/;
   it('stands on refusals too', async () => {
-    const stranger = await studio.send('GET', '/api/projects', undefined, { host: 'evil.example' });
-    expect(stranger.status).toBe(403);
-    expect(stranger.headers.get('content-security-policy')).toMatch(policy);
-    expect(stranger.headers.get('x-content-type-options')).toBe('nosniff');
+    const outsider = await studio.send('GET', '/api/projects', undefined, { host: 'evil.example' });
+    expect(outsider.status).toBe(403);
+    expect(outsider.headers.get('content-security-policy')).toMatch(policy);
+    expect(outsider.headers.get('x-content-type-options')).toBe('nosniff');
     expect((await studio.send('GET', '/api/nowhere')).headers.get('content-security-policy')).toMatch(policy);
   });
 
@@ -278,7 +278,7 @@ describe('what answers say of themselves', () => {
         studioId: studio.studioId,
         allowedHosts: new Set([HOST]),
         webFolder: folder,
-        around: { nowMs: () => 0, newId: () => randomUUID() },
+        environment: { nowMs: () => 0, newId: () => randomUUID() },
       });
       const get = (path: string, headers: Record<string, string> = {}) =>
         app.request(`http://${HOST}${path}`, { headers: { host: HOST, ...headers } });

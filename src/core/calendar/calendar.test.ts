@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { layWork } from '../recipe/readyDates';
+import { scheduleWork } from '../recipe/readyDates';
 import { ordinaryWeek, WorkWindows } from './workWindows';
 import { instantOf, isTimeZone, zonedMoment } from './zonedTime';
 
@@ -86,9 +86,9 @@ describe('work windows', () => {
     const evening = '2026-06-08T18:00:00-04:00';
     const week = windows(evening);
     // Three hours: an evening has two; what may be split ends in the next one, what may not waits for the weekend.
-    expect(iso(layWork(week, at(evening), 180, true).endMs)).toBe('2026-06-09T23:00:00.000Z');
-    expect(iso(layWork(week, at(evening), 180, false).startMs)).toBe('2026-06-13T14:00:00.000Z');
-    expect(layWork(week, at(evening), 0, true)).toEqual({ startMs: at(evening), endMs: at(evening) });
+    expect(iso(scheduleWork(week, at(evening), 180, true).endMs)).toBe('2026-06-09T23:00:00.000Z');
+    expect(iso(scheduleWork(week, at(evening), 180, false).startMs)).toBe('2026-06-13T14:00:00.000Z');
+    expect(scheduleWork(week, at(evening), 0, true)).toEqual({ startMs: at(evening), endMs: at(evening) });
   });
 
   it('hold all the minutes they are given, in order, inside the windows', () => {
@@ -100,7 +100,7 @@ describe('work windows', () => {
         (minutes, later, split) => {
           const from = at('2026-06-01T00:00:00Z') + later * 60_000;
           const week = new WorkWindows(at('2026-06-01T00:00:00Z'), 'Europe/Berlin');
-          const laid = layWork(week, from, minutes, split);
+          const laid = scheduleWork(week, from, minutes, split);
           expect(laid.startMs).toBeGreaterThanOrEqual(from);
           let worked = 0;
           for (let n = 0; week.at(n).startMs < laid.endMs; n += 1) {

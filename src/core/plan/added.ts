@@ -32,13 +32,13 @@ export interface Added {
 }
 
 /** The pools that options of a slot draw from, and what the rest of the plan draws from each. */
-export interface Surroundings {
+export interface RestOfPlan {
   poolOf(draw: Draw): Pool | undefined;
   restOf(draw: Draw): number;
 }
 
 /** Nothing else is planned: the same pools, and nobody else draws. */
-export function alone(of: Surroundings): Surroundings {
+export function alone(of: RestOfPlan): RestOfPlan {
   return { poolOf: of.poolOf, restOf: () => 0 };
 }
 
@@ -46,14 +46,14 @@ export function alone(of: Surroundings): Surroundings {
  * What fills of one slot add to what the other slots draw: C(X with them) − C(X with the slot left out), and stash and
  * hours in the same way. Only the pools that they draw from are looked at; all others cancel.
  */
-export function addedBy(around: Surroundings, fills: readonly PlannedFill[]): Added {
+export function addedBy(rest: RestOfPlan, fills: readonly PlannedFill[]): Added {
   const lines: AddedLine[] = [];
   let cash = nothing;
   let [stashMicro, handsMicro] = [0, 0];
   for (const { draw, drawn } of drawsOfFills(fills).values()) {
-    const pool = around.poolOf(draw);
+    const pool = rest.poolOf(draw);
     if (!pool) continue;
-    const before = around.restOf(draw);
+    const before = rest.restOf(draw);
     const after = combine(draw.kind, before, drawn);
     const [a, b] = [poolCost(pool, after), poolCost(pool, before)];
     const line = {

@@ -3,7 +3,7 @@ import type { Assumptions } from '../catalog/assumptions';
 import { fromMicro } from '../kernel/micro';
 import { MS_PER_DAY } from '../kernel/units';
 import type { RecipePlan } from '../recipe/computeRecipe';
-import { layWork, type ReadyDates, readyDates } from '../recipe/readyDates';
+import { type ReadyDates, readyDates, scheduleWork } from '../recipe/readyDates';
 import type { OptionModel } from './model/optionModel';
 import type { PlanModel } from './model/planModel';
 
@@ -48,6 +48,6 @@ function datesPart(of: {
   const { leadDays, ready } = of;
   if (ready) return { leadDays, standsMs: ready.standsMs, usableMs: ready.usableMs, ready };
   const { onceMicro, eachMicro } = of.option.hands;
-  const { endMs } = layWork(of.windows, of.startMs, fromMicro(onceMicro + eachMicro * of.count), true);
+  const { endMs } = scheduleWork(of.windows, of.startMs, fromMicro(onceMicro + eachMicro * of.count), true);
   return { leadDays, standsMs: endMs, usableMs: endMs, ready };
 }

@@ -3,7 +3,7 @@ import { worstSeverity } from '../kernel/finding';
 import type { Minutes } from '../kernel/minutes';
 import type { OptionRow } from '../model/rows';
 import type { ReadyDates } from '../recipe/readyDates';
-import { type Added, addedBy, alone, type Surroundings } from './added';
+import { type Added, addedBy, alone, type RestOfPlan } from './added';
 import type { OptionModel } from './model/optionModel';
 import type { OptionDates } from './optionDates';
 import type { OptionFinding } from './optionSentences';
@@ -50,14 +50,14 @@ export function optionFigures(of: {
   model: OptionModel;
   chosenCount: number | null;
   count: number;
-  around: Surroundings;
+  rest: RestOfPlan;
   presentCash: Amount;
   dates: OptionDates;
   findings: readonly OptionFinding[];
 }): OptionFigures {
-  const { model, count, around, dates, findings } = of;
-  const added = addedBy(around, [{ model, count }]);
-  const byItself = addedBy(alone(around), [{ model, count }]);
+  const { model, count, rest, dates, findings } = of;
+  const added = addedBy(rest, [{ model, count }]);
+  const byItself = addedBy(alone(rest), [{ model, count }]);
   return {
     option: model.option,
     slotId: model.slot.id,

@@ -1,7 +1,7 @@
 import { nothing } from '../kernel/amount';
 import type { SlotRow } from '../model/rows';
 import type { Tax } from '../pricing/priceStory';
-import { addedBy, type Surroundings } from './added';
+import { addedBy, type RestOfPlan } from './added';
 import type { DrawTotals } from './drawTotals';
 import { beatsYardstick, type Comparison, compareWithYardstick, type SideOfComparison } from './makeOrBuy';
 import type { OptionModel } from './model/optionModel';
@@ -122,18 +122,18 @@ function slotFigures(of: {
 }): SlotFigures {
   const places = new Map(of.poolIds.map((id, n) => [id, n]));
   const placeOf = (draw: Draw) => places.get(draw.poolId) ?? -1;
-  const around: Surroundings = {
+  const rest: RestOfPlan = {
     poolOf: (draw) => of.pools[placeOf(draw)],
     restOf: (draw) => of.rests[placeOf(draw)] ?? 0,
   };
   const own = of.chosenModels.map((model, n) => ({ model, count: of.chosenCounts[n] ?? 0 }));
-  const presentCash = own.length === 0 ? nothing : addedBy(around, own).cash;
+  const presentCash = own.length === 0 ? nothing : addedBy(rest, own).cash;
   const options = of.options.map((model, n) =>
     optionFigures({
       model,
       chosenCount: own.find((fill) => fill.model === model)?.count ?? null,
       count: of.counts[n] ?? 0,
-      around,
+      rest,
       presentCash,
       dates: of.dates[n] as OptionDates,
       findings: of.findings[n] ?? [],
@@ -146,7 +146,7 @@ function slotFigures(of: {
     let side = sides.get(count);
     if (!side) {
       const { cash, stash, minutes } =
-        count === yardstick.count ? yardstick.added : addedBy(around, [{ model: yardstick.model, count }]);
+        count === yardstick.count ? yardstick.added : addedBy(rest, [{ model: yardstick.model, count }]);
       side = { cost: cash.likely + stash, minutes, atLeast: cash.atLeast };
       sides.set(count, side);
     }
@@ -165,7 +165,7 @@ function slotFigures(of: {
         yardstickSide: against,
         comparison,
         beatsYardstick: beatsYardstick(comparison, of.hourValue),
-        worthUpTo: worthOfOption(option, against, isYardstick, { ...of, around }),
+        worthUpTo: worthOfOption(option, against, isYardstick, { ...of, rest }),
       };
     }),
   };

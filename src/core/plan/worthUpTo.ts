@@ -2,7 +2,7 @@ import { subtractAmounts } from '../kernel/amount';
 import type { FindRow } from '../model/rows';
 import type { Tax } from '../pricing/priceStory';
 import { largestTagFor } from '../pricing/receipt';
-import type { Surroundings } from './added';
+import type { RestOfPlan } from './added';
 import { type SideOfComparison, worthUpTo } from './makeOrBuy';
 import { drawOf } from './model/pools';
 import type { OptionFigures } from './optionFigures';
@@ -18,13 +18,13 @@ export function worthOfOption(
   option: OptionFigures,
   yardstick: SideOfComparison | null,
   isYardstick: boolean,
-  of: { around: Surroundings; hourValue: number; currency: string; tax: Tax },
+  of: { rest: RestOfPlan; hourValue: number; currency: string; tax: Tax },
 ): WorthUpTo {
   const [find, ...more] = option.model.finds;
   if (!yardstick || isYardstick || yardstick.atLeast || !find || more.length > 0) return { kind: 'noPrice' };
   const draw = drawOf('find', find.id, 1);
-  const pool = of.around.poolOf(draw);
-  if (pool?.kind !== 'find' || pool.isSettled || of.around.restOf(draw) > 0) return { kind: 'noPrice' };
+  const pool = of.rest.poolOf(draw);
+  if (pool?.kind !== 'find' || pool.isSettled || of.rest.restOf(draw) > 0) return { kind: 'noPrice' };
   // The find's own price may be unknown: what it is worth does not depend on it, only on what comes on top.
   const others = subtractAmounts(option.cashAdded, pool.till);
   if (option.cashAdded.atLeast && !pool.till.atLeast) return { kind: 'noPrice' };

@@ -29,7 +29,7 @@ export interface ReadyDates {
 }
 
 /** Puts minutes of work into the windows from an instant on; splits only what may be split. */
-export function layWork(
+export function scheduleWork(
   windows: WorkWindows,
   fromMs: number,
   minutes: number,
@@ -62,7 +62,7 @@ function earliestStart(
 ): { startMs: number; endMs: number } {
   let from = fromMs;
   for (let round = 0; round < 50; round += 1) {
-    const placed = layWork(windows, from, minutes, step.splittable);
+    const placed = scheduleWork(windows, from, minutes, step.splittable);
     let wanted = placed.startMs;
     for (const link of step.after) {
       const end = ends.get(link.stepId);
@@ -81,7 +81,7 @@ function earliestStart(
     if (wanted <= placed.startMs) return placed;
     from = wanted;
   }
-  return layWork(windows, from, minutes, step.splittable);
+  return scheduleWork(windows, from, minutes, step.splittable);
 }
 
 /**

@@ -11,7 +11,7 @@ import { emptyHousehold } from '../state/brief';
 import { techniques } from '../technique';
 import type { QuantityInput } from '../technique/technique';
 import { computeRecipe } from './computeRecipe';
-import { layWork, readyDates } from './readyDates';
+import { readyDates, scheduleWork } from './readyDates';
 import { chosenLayer } from './recipeBody';
 import type { RecipeContext } from './recipeContext';
 import { cautionsAt } from './recipeFindings';
@@ -302,13 +302,13 @@ describe('the calendar', () => {
   const windows = () => new WorkWindows(Date.parse('2026-06-01T13:00:00Z'), 'America/New_York'); // Monday, 9:00
   const local = (ms: number) => new Date(ms).toISOString();
   it('lays splittable work into the evenings and lets unsplittable work wait for a long enough window', () => {
-    expect(local(layWork(windows(), Date.parse('2026-06-01T13:00:00Z'), 90, true).endMs)).toBe(
+    expect(local(scheduleWork(windows(), Date.parse('2026-06-01T13:00:00Z'), 90, true).endMs)).toBe(
       '2026-06-01T23:30:00.000Z',
     );
-    expect(local(layWork(windows(), Date.parse('2026-06-01T13:00:00Z'), 150, true).endMs)).toBe(
+    expect(local(scheduleWork(windows(), Date.parse('2026-06-01T13:00:00Z'), 150, true).endMs)).toBe(
       '2026-06-02T22:30:00.000Z',
     );
-    expect(local(layWork(windows(), Date.parse('2026-06-01T13:00:00Z'), 150, false).startMs)).toBe(
+    expect(local(scheduleWork(windows(), Date.parse('2026-06-01T13:00:00Z'), 150, false).startMs)).toBe(
       '2026-06-06T14:00:00.000Z',
     );
   });

@@ -16,6 +16,7 @@ import { isAlive } from '../persistence/studios';
 import { acceptPhoto } from '../usecases/acceptPhoto';
 import { Refusal } from '../usecases/answer';
 import { copyProject } from '../usecases/copyProject';
+import type { Environment } from '../usecases/environment';
 import { exportProject } from '../usecases/exportProject';
 import { findRisers, houseFile, housePanels, rankForSlot, searchPieces } from '../usecases/house';
 import { importHouse, previewHouseImport } from '../usecases/importHouse';
@@ -23,7 +24,6 @@ import { importProject } from '../usecases/importProject';
 import { KnownProjects } from '../usecases/knownProjects';
 import { runCommand } from '../usecases/runCommand';
 import { SummaryJob } from '../usecases/summaryJob';
-import type { Surroundings } from '../usecases/surroundings';
 import { Turns } from '../usecases/turns';
 import { bodies } from './bodies';
 import { errorAnswer, guard, headers } from './guard';
@@ -56,7 +56,7 @@ export interface AppSettings {
   allowedHosts: ReadonlySet<string>;
   /** Folder of the built page, or null when something else serves it. */
   webFolder: string | null;
-  around: Surroundings;
+  environment: Environment;
   /** How long the list of projects waits for stale summaries, in milliseconds; not at all unless said otherwise. */
   summaryPatienceMs?: number;
   log?: (line: string) => void;
@@ -70,9 +70,9 @@ const WRITES_AT_ONCE = 6;
  * what it read last: several may work on one database.
  */
 export function createApp(settings: AppSettings) {
-  const { database, around } = settings;
+  const { database, environment } = settings;
   const known = new KnownProjects();
-  const summaries = new SummaryJob(database, around, known, settings.log);
+  const summaries = new SummaryJob(database, environment, known, settings.log);
   const turns = new Turns(WRITES_AT_ONCE);
   /** Does a write in its turn; afterwards the summaries follow. */
   const write = async <T>(scope: StudioScope, place: string, work: () => Promise<T>): Promise<T> => {
@@ -147,7 +147,7 @@ export function createApp(settings: AppSettings) {
 
   app.openapi(exportFile, async (context) => {
     const { projectId } = context.req.valid('param');
-    const file = await exportProject(reading(database, actor(context.req.header('x-device'))), projectId, around);
+    const file = await exportProject(reading(database, actor(context.req.header('x-device'))), projectId, environment);
     if (!file) return errorAnswer(context, 'notFound') as never;
     const name =
       file.project.name
@@ -162,7 +162,7 @@ export function createApp(settings: AppSettings) {
     const { mode, file, key } = context.req.valid('json');
     const scope = actor(context.req.header('x-device'));
     const answer = await write(scope, 'imports', () =>
-      importProject(database, scope, file, mode, key ?? around.newId(), around),
+      importProject(database, scope, file, mode, key ?? environment.newId(), environment),
     );
     return context.json(answer.body as never, answer.status as 200);
   });
@@ -187,7 +187,7 @@ export function createApp(settings: AppSettings) {
   app.openapi(slotFits, async (context) => {
     const { projectId, slotId } = context.req.valid('param');
     const transaction = reading(database, actor(context.req.header('x-device')));
-    const fits = await rankForSlot(transaction, projectId, slotId, context.req.valid('query'), around.nowMs());
+    const fits = await rankForSlot(transaction, projectId, slotId, context.req.valid('query'), environment.nowMs());
     return fits ? context.json(fits as never, 200) : (errorAnswer(context, 'notFound') as never);
   });
 
@@ -199,16 +199,16 @@ export function createApp(settings: AppSettings) {
   app.openapi(readPanels, async (context) => {
     const transaction = reading(database, actor(context.req.header('x-device')));
     await freshen(transaction);
-    return context.json((await housePanels(transaction, around.nowMs())) as never, 200);
+    return context.json((await housePanels(transaction, environment.nowMs())) as never, 200);
   });
 
   app.openapi(previewHouse, async (context) => {
     const transaction = reading(database, actor(context.req.header('x-device')));
-    return context.json((await previewHouseImport(transaction, context.req.valid('json'), around)) as never, 200);
+    return context.json((await previewHouseImport(transaction, context.req.valid('json'), environment)) as never, 200);
   });
 
   app.openapi(importHouseRoute, async (context) => {
-    const wish = context.req.valid('json');
+    const request = context.req.valid('json');
     const scope = actor(context.req.header('x-device'));
     context.header('Content-Type', 'application/x-ndjson; charset=utf-8');
     // Compressing would hold the lines back until the end.
@@ -218,7 +218,9 @@ export function createApp(settings: AppSettings) {
         await out.write(`${JSON.stringify(progress)}\n`);
       };
       try {
-        await write(scope, 'imports', () => importHouse(database, scope, wish, around, tell, () => out.aborted));
+        await write(scope, 'imports', () =>
+          importHouse(database, scope, request, environment, tell, () => out.aborted),
+        );
       } catch (error) {
         const trouble = troubleOf(error);
         if (!trouble) settings.log?.(`unexpected: ${(error as Error).stack ?? error}`);
@@ -231,7 +233,7 @@ export function createApp(settings: AppSettings) {
   app.openapi(exportHouse, async (context) => {
     const { kind } = context.req.valid('param');
     const transaction = reading(database, actor(context.req.header('x-device')));
-    const today = new Date(around.nowMs()).toISOString().slice(0, 10);
+    const today = new Date(environment.nowMs()).toISOString().slice(0, 10);
     const locale = { ...context.req.valid('query'), decimal: '.' as const, today };
     const csv = await houseFile(transaction, kind, locale);
     context.header('Content-Type', 'text/csv; charset=utf-8');
@@ -241,9 +243,9 @@ export function createApp(settings: AppSettings) {
 
   app.openapi(copyRoute, async (context) => {
     const { projectId } = context.req.valid('param');
-    const wish = context.req.valid('json');
+    const request = context.req.valid('json');
     const scope = actor(context.req.header('x-device'));
-    const answer = await write(scope, projectId, () => copyProject(database, scope, projectId, wish, around));
+    const answer = await write(scope, projectId, () => copyProject(database, scope, projectId, request, environment));
     return context.json(answer.body as never, answer.status as 200);
   });
 
@@ -273,7 +275,9 @@ export function createApp(settings: AppSettings) {
   app.openapi(postCommand, async (context) => {
     const command = context.req.valid('json');
     const scope = actor(context.req.header('x-device'));
-    const answer = await write(scope, command.projectId, () => runCommand(database, scope, command, around, known));
+    const answer = await write(scope, command.projectId, () =>
+      runCommand(database, scope, command, environment, known),
+    );
     return context.json(answer.body as never, answer.status as 200);
   });
 

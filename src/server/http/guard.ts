@@ -28,7 +28,7 @@ export function headers(): MiddlewareHandler {
 }
 
 /**
- * Keeps strangers out: the Host must be one of ours (against DNS rebinding), a write must be JSON and must not come
+ * Refuses what does not come from our own page: the Host must be one of ours (against DNS rebinding), a write must be JSON and must not come
  * from another origin, and no other site's page reads what is kept here. Pictures come as they are, with PUT: a form
  * cannot send that.
  * @param allowedHosts `name:port` under which the server is reached
@@ -36,16 +36,16 @@ export function headers(): MiddlewareHandler {
 export function guard(allowedHosts: ReadonlySet<string>): MiddlewareHandler {
   return async (context, next) => {
     const host = context.req.header('host')?.toLowerCase() ?? '';
-    if (!allowedHosts.has(host)) return errorAnswer(context, 'request.stranger');
+    if (!allowedHosts.has(host)) return errorAnswer(context, 'request.foreign');
     const { method, path } = context.req;
     const reads = method === 'GET' || method === 'HEAD';
     // A link from elsewhere may open the page; what the page reads and writes, only it asks for.
     if (!reads || path.startsWith('/api/')) {
       const site = context.req.header('sec-fetch-site');
       if (site !== undefined && site !== 'same-origin' && site !== 'none')
-        return errorAnswer(context, 'request.stranger');
+        return errorAnswer(context, 'request.foreign');
       const origin = context.req.header('origin');
-      if (origin !== undefined && !isOurs(origin, allowedHosts)) return errorAnswer(context, 'request.stranger');
+      if (origin !== undefined && !isOurs(origin, allowedHosts)) return errorAnswer(context, 'request.foreign');
     }
     if (!reads) {
       const type = (context.req.header('content-type') ?? '').split(';')[0]?.trim().toLowerCase();

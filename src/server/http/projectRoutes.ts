@@ -11,7 +11,7 @@ export const json = <S extends z.ZodType>(schema: S, description: string) => ({
 });
 /** Refusals that any route may answer with. */
 export const refusals = {
-  403: json(refusedAnswer, 'A stranger’s request'),
+  403: json(refusedAnswer, 'A request from elsewhere'),
   404: json(refusedAnswer, 'Not here'),
   409: json(refusedAnswer, 'Changed meanwhile; both versions'),
   422: json(refusedAnswer, 'Refused: field, value, accepted'),
@@ -64,7 +64,7 @@ export const importFile = createRoute({
       content: {
         'application/json': {
           schema: z.object({
-            /** One key for one wish: sent again, it is not done again. */
+            /** One key for one intent: sent again, it is not done again. */
             key: id.optional(),
             mode: z.enum(['copy', 'update']),
             file: z.unknown(),

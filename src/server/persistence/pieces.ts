@@ -176,7 +176,7 @@ export async function piecePrints({
 }
 
 /** Those of some ids that were pieces of the house once and are no more. */
-export async function buriedPieces({ scope, manager }: Transaction, ids: readonly string[]): Promise<string[]> {
+export async function removedPieceIds({ scope, manager }: Transaction, ids: readonly string[]): Promise<string[]> {
   const found: { id: string }[] = await manager.query(
     'select id from "piece" where studio_id = $1 and id = any($2) and (deleted_at is not null or not in_house)',
     [scope.studioId, ids],

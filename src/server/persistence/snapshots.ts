@@ -110,7 +110,7 @@ export async function snapshotTag({ scope, manager }: Transaction, projectId: st
 }
 
 /** Which rows a snapshot brings beyond the project's own. */
-export interface SnapshotWish {
+export interface SnapshotOptions {
   /** Rows of the house by their ids, as far as the project does not speak of them yet. */
   alsoIds?: readonly string[];
   /** Whether a removed project is read too. */
@@ -121,7 +121,7 @@ export interface SnapshotWish {
 export async function snapshotText(
   { scope, manager }: Transaction,
   projectId: string,
-  { alsoIds = [], removedToo = false }: SnapshotWish = {},
+  { alsoIds = [], removedToo = false }: SnapshotOptions = {},
 ): Promise<SnapshotText | null> {
   const found: { body: string; revision: number; studio_revision: number }[] = await manager.query(SNAPSHOT_SQL, [
     scope.studioId,
@@ -137,9 +137,9 @@ export async function snapshotText(
 export async function taggedRows(
   transaction: Transaction,
   projectId: string,
-  wish: SnapshotWish = {},
+  options: SnapshotOptions = {},
 ): Promise<{ rows: ProjectRows; tag: string } | null> {
-  const text = await snapshotText(transaction, projectId, wish);
+  const text = await snapshotText(transaction, projectId, options);
   return text && { rows: presentRows(JSON.parse(text.body) as StoredRows), tag: text.tag };
 }
 
@@ -147,9 +147,9 @@ export async function taggedRows(
 export async function projectRows(
   transaction: Transaction,
   projectId: string,
-  wish: SnapshotWish = {},
+  options: SnapshotOptions = {},
 ): Promise<ProjectRows | null> {
-  return (await taggedRows(transaction, projectId, wish))?.rows ?? null;
+  return (await taggedRows(transaction, projectId, options))?.rows ?? null;
 }
 
 /** One slot with what a ranking for it asks of its project, without the rest of the snapshot; null when it is not there. */

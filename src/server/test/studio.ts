@@ -56,7 +56,7 @@ export function studioApp(database: Database, studioId: string) {
     allowedHosts: new Set([HOST]),
     webFolder: null,
     summaryPatienceMs: 5000,
-    around: { nowMs: () => NOW, newId: () => randomUUID() },
+    environment: { nowMs: () => NOW, newId: () => randomUUID() },
   });
   const send = async (method: string, path: string, body?: unknown, headers: Record<string, string> = {}) => {
     const response = await app.request(`http://${HOST}${path}`, {

@@ -8,9 +8,9 @@ import { insertRows } from '../persistence/rowStore';
 import type { Transaction } from '../persistence/scope';
 import { projectRows, raiseRevision } from '../persistence/snapshots';
 import { Refusal, refused } from './answer';
+import type { Environment } from './environment';
 import { type ImportAnswer, importKind } from './importProject';
 import { joinHouse } from './joinHouse';
-import type { Surroundings } from './surroundings';
 import { overLimits } from './withinLimits';
 
 /**
@@ -35,7 +35,7 @@ export async function copyFrom(
   transaction: Transaction,
   given: ProjectFile,
   projectId: string,
-  around: Surroundings,
+  environment: Environment,
 ): Promise<ImportAnswer> {
   const sameStudio = given.studioId === transaction.scope.studioId;
   const joined = await joinHouse(transaction, given, sameStudio);
@@ -46,9 +46,9 @@ export async function copyFrom(
   const tables = file as unknown as Record<string, readonly AnyRow[]>;
   const ids = new Map<string, string>([[file.project.id, projectId], ...joined]);
   for (const table of tableNames)
-    for (const row of tables[table] ?? []) if (!ids.has(row.id)) ids.set(row.id, around.newId());
+    for (const row of tables[table] ?? []) if (!ids.has(row.id)) ids.set(row.id, environment.newId());
   const promised = fillsOfPieces(file, joined);
-  const actId = around.newId();
+  const actId = environment.newId();
   const renamed = ({ table, id }: Reference) => (isTable(table) || table === 'photoBytes' ? (ids.get(id) ?? id) : id);
   const copied = (table: ChangedTable, row: AnyRow): AnyRow => ({
     ...withReferences(table, row, renamed),

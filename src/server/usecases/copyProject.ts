@@ -8,9 +8,9 @@ import type { StudioScope } from '../persistence/scope';
 import { projectRows } from '../persistence/snapshots';
 import { Refusal, refused } from './answer';
 import { copyFrom } from './copyFrom';
+import type { Environment } from './environment';
 import type { ImportAnswer } from './importProject';
 import { onceByKey } from './runCommand';
-import type { Surroundings } from './surroundings';
 
 export type CopyKind = 'duplicate' | 'nextSeason';
 
@@ -59,17 +59,22 @@ export async function copyProject(
   database: Database,
   scope: StudioScope,
   projectId: string,
-  wish: { id: string; kind: CopyKind; name: string },
-  around: Surroundings,
+  request: { id: string; kind: CopyKind; name: string },
+  environment: Environment,
 ): Promise<ImportAnswer> {
   const bodyHash = createHash('sha256')
-    .update(JSON.stringify([projectId, wish]))
+    .update(JSON.stringify([projectId, request]))
     .digest('hex');
-  return onceByKey(database, scope, wish.id, bodyHash, async (transaction) => {
+  return onceByKey(database, scope, request.id, bodyHash, async (transaction) => {
     const rows = await projectRows(transaction, projectId);
     if (!rows) throw new Refusal(refused('notFound'));
-    const file = withFinds(writeProjectFile(rows, new Date(around.nowMs()).toISOString(), scope.studioId));
-    const copy = wish.kind === 'duplicate' ? withPhotos(file, rows) : nextSeason(file);
-    return copyFrom(transaction, { ...copy, project: { ...copy.project, name: wish.name } }, wish.id, around);
+    const file = withFinds(writeProjectFile(rows, new Date(environment.nowMs()).toISOString(), scope.studioId));
+    const copy = request.kind === 'duplicate' ? withPhotos(file, rows) : nextSeason(file);
+    return copyFrom(
+      transaction,
+      { ...copy, project: { ...copy.project, name: request.name } },
+      request.id,
+      environment,
+    );
   });
 }

@@ -4,7 +4,7 @@ import { writeProjectFile } from '@core/formats/project/write';
 import type { Transaction } from '../persistence/scope';
 import { projectRows } from '../persistence/snapshots';
 import { Refusal, refused } from './answer';
-import type { Surroundings } from './surroundings';
+import type { Environment } from './environment';
 
 /**
  * A project as a file that is known to be readable: it was read back, as an import would read it, before it goes out. A
@@ -13,11 +13,11 @@ import type { Surroundings } from './surroundings';
 export async function exportProject(
   transaction: Transaction,
   projectId: string,
-  around: Surroundings,
+  environment: Environment,
 ): Promise<WrittenFile | null> {
   const rows = await projectRows(transaction, projectId);
   if (!rows) return null;
-  const file = writeProjectFile(rows, new Date(around.nowMs()).toISOString(), transaction.scope.studioId);
+  const file = writeProjectFile(rows, new Date(environment.nowMs()).toISOString(), transaction.scope.studioId);
   const read = await readProjectFileInParts(file, () => new Promise(setImmediate));
   if (!read.ok) throw new Refusal(refused('file.notReadBack', { fields: read.errors }));
   return file;

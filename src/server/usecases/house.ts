@@ -155,13 +155,13 @@ export async function rankForSlot(
 /** Which owned risers, one or two, make up a missing height. */
 export async function findRisers(
   transaction: Transaction,
-  wish: { gapMm: number; toleranceMm: number; widthMm?: number | undefined; depthMm?: number | undefined },
+  request: { gapMm: number; toleranceMm: number; widthMm?: number | undefined; depthMm?: number | undefined },
 ): Promise<RiserAnswer> {
   const risers = await risersOf(transaction);
   const byId = new Map(risers.map((riser) => [riser.id, riser]));
-  const found = riserCombinations(wish.gapMm, wish.toleranceMm, risers, {
-    widthMm: wish.widthMm ?? null,
-    depthMm: wish.depthMm ?? null,
+  const found = riserCombinations(request.gapMm, request.toleranceMm, risers, {
+    widthMm: request.widthMm ?? null,
+    depthMm: request.depthMm ?? null,
   });
   return {
     risers: risers.length,

@@ -1,6 +1,6 @@
 import { createHash } from 'node:crypto';
 import { errorCodes } from '@contract/errors';
-import type { HouseImportProgress, HouseImportWish, HousePreviewAnswer } from '@contract/house';
+import type { HouseImportProgress, HouseImportRequest, HousePreviewAnswer } from '@contract/house';
 import type { AnyRow } from '@core/acts/changes';
 import type { KeptChange } from '@core/acts/undoChanges';
 import type { FileLocale } from '@core/formats/house/column';
@@ -16,12 +16,12 @@ import { rowSchema } from '@core/model/entities';
 import { UUID_PATTERN } from '@core/model/fields';
 import { recordAct } from '../persistence/acts';
 import type { Database } from '../persistence/database';
-import { buriedPieces, piecePrints } from '../persistence/pieces';
+import { piecePrints, removedPieceIds } from '../persistence/pieces';
 import { claimKey, storeAnswer } from '../persistence/requestKeys';
 import { insertRows, takeStock, updateRow } from '../persistence/rowStore';
 import { inTransaction, type StudioScope, type Transaction } from '../persistence/scope';
 import { houseRows, raiseHouseRevision } from '../persistence/snapshots';
-import type { Surroundings } from './surroundings';
+import type { Environment } from './environment';
 import { overLimits, tablesGrown } from './withinLimits';
 
 /** Rows written with one statement, and told of at once. */
@@ -33,32 +33,36 @@ const SHOWN_LINES = 2000;
 
 const uuid = new RegExp(`^${UUID_PATTERN}$`, 'i');
 
-async function planOf(transaction: Transaction, wish: HouseImportWish, around: Surroundings): Promise<ImportPlan> {
-  const table = readTable(wish.text);
+async function planOf(
+  transaction: Transaction,
+  request: HouseImportRequest,
+  environment: Environment,
+): Promise<ImportPlan> {
+  const table = readTable(request.text);
   const locale: FileLocale = {
-    units: wish.units,
-    currency: wish.currency,
-    decimal: wish.decimal ?? table.decimal,
-    today: wish.today,
+    units: request.units,
+    currency: request.currency,
+    decimal: request.decimal ?? table.decimal,
+    today: request.today,
   };
   const named = new Set(
     table.rows.flatMap(({ cells }) => cells.map((cell) => cell.trim()).filter((cell) => uuid.test(cell))),
   );
   const ids = [...named];
   const rows = await houseRows(transaction, ids);
-  const buried = new Set(await buriedPieces(transaction, ids));
+  const removed = new Set(await removedPieceIds(transaction, ids));
   const present: PresentHouse = {
     pieces: new Map(rows.pieces.filter((piece) => piece.inHouse).map((piece) => [piece.id, piece])),
-    fingerprints: new Set(wish.kind === 'pieces' ? (await piecePrints(transaction)).map(pieceFingerprint) : []),
+    fingerprints: new Set(request.kind === 'pieces' ? (await piecePrints(transaction)).map(pieceFingerprint) : []),
     supplies: rows.supplies,
     packs: rows.packs,
     colorCards: rows.colorCards,
     priceNotes: rows.priceNotes,
   };
-  const plan = planImport(wish.kind, table, locale, present, around.newId, wish.mapping ?? null);
+  const plan = planImport(request.kind, table, locale, present, environment.newId, request.mapping ?? null);
   // A removed piece does not rise again under its id: its line becomes a piece of its own.
   for (const change of plan.changes)
-    if (change.before === null && buried.has(change.row.id)) change.row = { ...change.row, id: around.newId() };
+    if (change.before === null && removed.has(change.row.id)) change.row = { ...change.row, id: environment.newId() };
   return refuseBySchema(plan);
 }
 
@@ -88,10 +92,10 @@ function refuseBySchema(plan: ImportPlan): ImportPlan {
 /** What a file would do, line by line; nothing is written. */
 export async function previewHouseImport(
   transaction: Transaction,
-  wish: HouseImportWish,
-  around: Surroundings,
+  request: HouseImportRequest,
+  environment: Environment,
 ): Promise<HousePreviewAnswer> {
-  const { changes: _changes, lines, ...plan } = await planOf(transaction, wish, around);
+  const { changes: _changes, lines, ...plan } = await planOf(transaction, request, environment);
   // Refused lines first: they are what somebody has to look at.
   const shown = [...lines].sort((a, b) => Number(b.fate === 'bad') - Number(a.fate === 'bad') || a.line - b.line);
   return { ...plan, total: lines.length, lines: shown.slice(0, SHOWN_LINES) };
@@ -105,19 +109,19 @@ export async function previewHouseImport(
 export async function importHouse(
   database: Database,
   scope: StudioScope,
-  wish: HouseImportWish,
-  around: Surroundings,
+  request: HouseImportRequest,
+  environment: Environment,
   tell: (progress: HouseImportProgress) => Promise<void>,
   cancelled: () => boolean,
 ): Promise<void> {
-  const key = wish.key ?? around.newId();
-  const bodyHash = createHash('sha256').update(JSON.stringify(wish)).digest('hex');
+  const key = request.key ?? environment.newId();
+  const bodyHash = createHash('sha256').update(JSON.stringify(request)).digest('hex');
   const result = await inTransaction(database, scope, async (transaction): Promise<HouseImportProgress> => {
     const known = await claimKey(transaction, key, bodyHash);
     if (known.state === 'other') return { state: 'failed', sentence: errorCodes['key.reused'].sentence };
     if (known.state === 'answered') return known.answer as HouseImportProgress;
-    const plan = await planOf(transaction, wish, around);
-    const actId = around.newId();
+    const plan = await planOf(transaction, request, environment);
+    const actId = environment.newId();
     const done: KeptChange[] = [];
     const of = plan.changes.length;
     const step = async () => {
@@ -146,7 +150,7 @@ export async function importHouse(
     }
     const over = await overLimits(transaction, tablesGrown(done), null);
     if (over[0]) throw new TooMany(`Too many of a kind, ${over[0].field}: accepted are ${over[0].accepted}.`);
-    await recordAct(transaction, { id: actId, kind: `importHouse.${wish.kind}`, projectId: null, changes: done });
+    await recordAct(transaction, { id: actId, kind: `importHouse.${request.kind}`, projectId: null, changes: done });
     if (done.length > MANY) await takeStock(transaction);
     await raiseHouseRevision(transaction);
     const end: HouseImportProgress = { state: 'done', actId: done.length > 0 ? actId : null, counts: plan.counts };

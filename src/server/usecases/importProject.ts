@@ -6,8 +6,8 @@ import { readProjectFileInParts } from '@core/formats/project/read';
 import type { Database } from '../persistence/database';
 import type { StudioScope } from '../persistence/scope';
 import { copyFrom } from './copyFrom';
+import type { Environment } from './environment';
 import { onceByKey } from './runCommand';
-import type { Surroundings } from './surroundings';
 import { updateFrom } from './updateFrom';
 
 export type ImportMode = 'copy' | 'update';
@@ -26,7 +26,7 @@ export async function importProject(
   input: unknown,
   mode: ImportMode,
   key: string,
-  around: Surroundings,
+  environment: Environment,
 ): Promise<ImportAnswer> {
   const read = await readProjectFileInParts(input, () => new Promise(setImmediate));
   if (!read.ok)
@@ -37,8 +37,8 @@ export async function importProject(
   const bodyHash = createHash('sha256').update(mode).update(JSON.stringify(input)).digest('hex');
   return onceByKey(database, scope, key, bodyHash, (transaction) =>
     mode === 'update'
-      ? updateFrom(transaction, read.file, around)
-      : copyFrom(transaction, withoutPictures(read.file), around.newId(), around),
+      ? updateFrom(transaction, read.file, environment)
+      : copyFrom(transaction, withoutPictures(read.file), environment.newId(), environment),
   );
 }
 

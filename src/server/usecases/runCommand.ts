@@ -24,10 +24,10 @@ import {
   speaksOfHouse,
 } from '../persistence/snapshots';
 import { type Answer, Refusal, refused } from './answer';
-import { doublePlaces } from './doublePlaces';
+import type { Environment } from './environment';
 import type { KnownProjects } from './knownProjects';
+import { placementConflicts } from './placementConflicts';
 import { stillUsed } from './stillUsed';
-import type { Surroundings } from './surroundings';
 import { actsToUndo, decideUndo, touchedIds } from './undoActs';
 import { overLimits, tablesGrown } from './withinLimits';
 import { writeChanges } from './writeChanges';
@@ -43,7 +43,7 @@ export async function runCommand(
   database: Database,
   scope: StudioScope,
   command: Command,
-  around: Surroundings,
+  environment: Environment,
   known: KnownProjects,
 ): Promise<Answer> {
   const bodyHash = createHash('sha256')
@@ -52,7 +52,7 @@ export async function runCommand(
   const left: { state: ProjectState | null } = { state: null };
   const answer = await onceByKey(database, scope, command.key, bodyHash, (transaction) => {
     left.state = null;
-    return work({ transaction, command, around, known, left });
+    return work({ transaction, command, environment, known, left });
   });
   // Only what is committed is remembered.
   if (left.state) known.keep(command.projectId, left.state.tag, left.state.rows);
@@ -69,7 +69,7 @@ interface ProjectState {
 interface Work {
   transaction: Transaction;
   command: Command;
-  around: Surroundings;
+  environment: Environment;
   known: KnownProjects;
   /** The state that it leaves behind, once it is known. */
   left: { state: ProjectState | null };
@@ -200,7 +200,7 @@ async function make(at: Work): Promise<Answer> {
 
 /** Takes acts back, by the rows as they are. */
 async function takeBack(at: Work, inHouse: boolean): Promise<Answer> {
-  const { transaction, command, around } = at;
+  const { transaction, command, environment } = at;
   const { act } = acts.get('undo');
   const read = perform(emptyProject({ id: command.projectId } as ProjectRows['project']), 'undo', command.payload);
   if (!read.ok) throw new Refusal(refused('fields.refused', { fields: read.problems }));
@@ -210,7 +210,7 @@ async function takeBack(at: Work, inHouse: boolean): Promise<Answer> {
   const found = await actsToUndo(transaction, payload, inHouse ? null : command.projectId);
   for (let tries = 1; ; tries += 1) {
     const rows = await rowsFor(transaction, command.projectId, inHouse, touchedIds(found), true);
-    const outcome = await decideUndo(transaction, rows, found, payload, around);
+    const outcome = await decideUndo(transaction, rows, found, payload, environment);
     if (!(await isStillSo(transaction, rows, outcome.changes)) && tries < MOST_TRIES) continue;
     const undone = found.map((entry) => entry.id);
     const ordered = [payload.actId, ...undone.filter((id) => id !== payload.actId)];
@@ -305,9 +305,9 @@ async function finish(
   undoes: readonly string[],
   seenTag: string,
 ): Promise<Answer> {
-  const { transaction, command, around } = at;
+  const { transaction, command, environment } = at;
   const project = isProject(rows) ? command.projectId : null;
-  const actId = around.newId();
+  const actId = environment.newId();
   await refuseTakenIds(transaction, outcome.changes);
   const kept = await writeChanges(transaction, rows, outcome.changes, project, actId);
   const { kind } = command;
@@ -320,7 +320,7 @@ async function finish(
   const isGone = outcome.changes.some((change) => change.table === 'project' && change.op === 'remove');
   const present = isProject(outcome.after) ? outcome.after : null;
   if (present && !isGone) {
-    const fields = await doublePlaces(transaction, present, kept);
+    const fields = await placementConflicts(transaction, present, kept);
     if (fields.length > 0) throw new Refusal(refused('command.refused', { fields }));
   }
   const studioToo = kept.some((change) => isHouseTable(change.table));

@@ -2,9 +2,9 @@ import { setImmediate as nextTurn } from 'node:timers/promises';
 import type { Database } from '../persistence/database';
 import { reading, type StudioScope, type Transaction } from '../persistence/scope';
 import { snapshotTag, staleSummary, storeSummary, taggedRows } from '../persistence/snapshots';
+import type { Environment } from './environment';
 import type { KnownProjects } from './knownProjects';
 import { summaryOf } from './summary';
-import type { Surroundings } from './surroundings';
 
 /** How long changes are gathered before their projects are summed up, in milliseconds. */
 const GATHER_MS = 150;
@@ -16,7 +16,7 @@ const GATHER_MS = 150;
  */
 export class SummaryJob {
   private readonly database: Database;
-  private readonly around: Surroundings;
+  private readonly environment: Environment;
   private readonly known: KnownProjects;
   private readonly log: (line: string) => void;
   private wanted: StudioScope | null = null;
@@ -24,10 +24,15 @@ export class SummaryJob {
   /** Ends the gathering that is under way. */
   private hurry: (() => void) | null = null;
 
-  constructor(database: Database, around: Surroundings, known: KnownProjects, log: (line: string) => void = () => {}) {
+  constructor(
+    database: Database,
+    environment: Environment,
+    known: KnownProjects,
+    log: (line: string) => void = () => {},
+  ) {
     this.known = known;
     this.database = database;
-    this.around = around;
+    this.environment = environment;
     this.log = log;
   }
 
@@ -71,7 +76,7 @@ export class SummaryJob {
     const rows = known.take(projectId, tag);
     const state = rows ? { rows, tag } : await taggedRows(transaction, projectId);
     if (!state) return;
-    const summary = summaryOf(state.rows, this.around.nowMs(), known.memoOf(projectId));
+    const summary = summaryOf(state.rows, this.environment.nowMs(), known.memoOf(projectId));
     await storeSummary(transaction, projectId, summary, state.tag);
   }
 

@@ -8,7 +8,7 @@ import { actsSince, readActs, type StoredAct } from '../persistence/acts';
 import { buriedRows } from '../persistence/rowStore';
 import type { Transaction } from '../persistence/scope';
 import { Refusal, refused } from './answer';
-import type { Surroundings } from './surroundings';
+import type { Environment } from './environment';
 
 /** How often what stands in the way is looked for behind what stands in the way. */
 const MOST_ROUNDS = 200;
@@ -33,7 +33,7 @@ export async function actsToUndo(
 }
 
 /** Ids for lines that reverse others, where the device sent too few. */
-const spareIds = (around: Surroundings) => Array.from({ length: 2000 }, () => around.newId());
+const spareIds = (environment: Environment) => Array.from({ length: 2000 }, () => environment.newId());
 
 /** Ids of rows of the house that some acts touched: they are brought along, whatever else is loaded. */
 export const touchedIds = (found: readonly StoredAct[]): string[] => [
@@ -46,13 +46,13 @@ export async function decideUndo<W extends Workspace>(
   rows: W,
   found: readonly StoredAct[],
   payload: PayloadOf<'undo'>,
-  around: Surroundings,
+  environment: Environment,
 ): Promise<Extract<Undoing<W>, { ok: true }>> {
-  const reversalIds = [...payload.reversalIds, ...spareIds(around)];
-  const first = await simulate(transaction, rows, found, reversalIds, around);
+  const reversalIds = [...payload.reversalIds, ...spareIds(environment)];
+  const first = await simulate(transaction, rows, found, reversalIds, environment);
   if (first.ok) return first;
   if (first.obstacles.length === 0) throw new Refusal(refused('command.refused', { fields: first.problems }));
-  throw await builtOn(transaction, rows, found, first.obstacles, first.problems, around);
+  throw await builtOn(transaction, rows, found, first.obstacles, first.problems, environment);
 }
 
 async function simulate<W extends Workspace>(
@@ -60,7 +60,7 @@ async function simulate<W extends Workspace>(
   rows: W,
   found: readonly StoredAct[],
   reversalIds: readonly string[],
-  around: Surroundings,
+  environment: Environment,
 ): Promise<Undoing<W>> {
   const removed = new Map<ChangedTable, string[]>();
   for (const { changes } of found)
@@ -70,7 +70,7 @@ async function simulate<W extends Workspace>(
   for (const [table, ids] of removed)
     for (const row of await buriedRows(transaction, table, ids, found[0]?.projectId ?? null))
       buried.set(`${table}:${row.id}`, row);
-  return undoChanges(rows, found, buried, reversalIds, around.nowMs());
+  return undoChanges(rows, found, buried, reversalIds, environment.nowMs());
 }
 
 /** The refusal of an act that others have built on: it names those that would have to be taken back with it. */
@@ -80,11 +80,11 @@ async function builtOn(
   found: readonly StoredAct[],
   obstacles: readonly Obstacle[],
   problems: readonly { field: string; value: unknown; accepted: string }[],
-  around: Surroundings,
+  environment: Environment,
 ): Promise<Refusal> {
   const oldest = found.at(-1);
   const all = new Map(found.map((act) => [act.id, act]));
-  const spare = spareIds(around);
+  const spare = spareIds(environment);
   let standing = obstacles;
   let solved = false;
   for (let round = 0; oldest && round < MOST_ROUNDS && !solved; round += 1) {
@@ -95,7 +95,7 @@ async function builtOn(
     if (fresh.length === 0) break;
     for (const act of fresh) all.set(act.id, act);
     const wanted = [...all.values()].sort((a, b) => b.atMs - a.atMs);
-    const next = await simulate(transaction, rows, wanted, spare, around);
+    const next = await simulate(transaction, rows, wanted, spare, environment);
     solved = next.ok;
     if (!next.ok) standing = next.obstacles;
   }

@@ -10,10 +10,10 @@ import { buriedRows, takenIds } from '../persistence/rowStore';
 import type { Transaction } from '../persistence/scope';
 import { lockProject, projectRows, raiseRevision } from '../persistence/snapshots';
 import { Refusal, refused } from './answer';
-import { doublePlaces } from './doublePlaces';
+import type { Environment } from './environment';
 import { type ImportAnswer, importKind } from './importProject';
 import { joinHouse } from './joinHouse';
-import type { Surroundings } from './surroundings';
+import { placementConflicts } from './placementConflicts';
 import { overLimits, tablesGrown } from './withinLimits';
 import { writeChanges } from './writeChanges';
 
@@ -23,22 +23,22 @@ async function underIdsOfHere(
   file: ProjectFile,
   rows: ProjectRows,
   joined: ReadonlyMap<string, string>,
-  around: Surroundings,
+  environment: Environment,
 ): Promise<Record<string, AnyRow[]>> {
   const ids = new Map(joined);
   const tables = Object.fromEntries(
     tableNames.map((table) => [table, (file[table] as readonly AnyRow[]).filter((row) => !joined.has(row.id))]),
   );
-  const strangers: string[] = [];
+  const newIds: string[] = [];
   for (const table of tableNames)
-    for (const row of tables[table] ?? []) if (!ids.has(row.id) && !rowIn(rows, table, row.id)) strangers.push(row.id);
-  const taken = await takenIds(transaction, strangers);
+    for (const row of tables[table] ?? []) if (!ids.has(row.id) && !rowIn(rows, table, row.id)) newIds.push(row.id);
+  const taken = await takenIds(transaction, newIds);
   // A row that this project had once comes back as itself; any other taken id is that of another project or table.
   for (const table of tableNames) {
     const asked = (tables[table] ?? []).filter((row) => taken.has(row.id)).map((row) => row.id);
     for (const row of await buriedRows(transaction, table, asked, rows.project.id)) taken.delete(row.id);
   }
-  for (const id of taken) ids.set(id, around.newId());
+  for (const id of taken) ids.set(id, environment.newId());
   const renamed = (table: ChangedTable, row: AnyRow): AnyRow => ({
     ...withReferences(table, row, ({ id }) => ids.get(id) ?? id),
     id: ids.get(row.id) ?? row.id,
@@ -130,7 +130,7 @@ async function changesFor(
 export async function updateFrom(
   transaction: Transaction,
   file: ProjectFile,
-  around: Surroundings,
+  environment: Environment,
 ): Promise<ImportAnswer> {
   const { studioId } = transaction.scope;
   const projectId = file.project.id;
@@ -151,16 +151,16 @@ export async function updateFrom(
         ],
       }),
     );
-  const wanted = await underIdsOfHere(transaction, file, rows, joined, around);
+  const wanted = await underIdsOfHere(transaction, file, rows, joined, environment);
   const outcome = judge(rows, await changesFor(transaction, wanted, file, rows));
   if (!outcome.ok) throw new Refusal(refused('command.refused', { fields: outcome.problems }));
   const answer = { projectId, name: outcome.after.project.name, mode: 'update' as const };
   if (outcome.changes.length === 0) return { status: 200, body: { ...answer, actId: null } };
-  const actId = around.newId();
+  const actId = environment.newId();
   const kept = await writeChanges(transaction, rows, outcome.changes, projectId, actId);
   await recordAct(transaction, { id: actId, kind: importKind('update'), projectId, changes: kept });
   const over = await overLimits(transaction, tablesGrown(kept), projectId);
-  const fields = [...over, ...(await doublePlaces(transaction, outcome.after, kept))];
+  const fields = [...over, ...(await placementConflicts(transaction, outcome.after, kept))];
   if (fields.length > 0) throw new Refusal(refused('command.refused', { fields }));
   const touchesHouse = kept.some((change) => isHouseTable(change.table));
   await raiseRevision(transaction, projectId, touchesHouse);

@@ -3,7 +3,7 @@ import type { Command } from '@contract/command';
 import type {
   FitAnswer,
   HouseImportProgress,
-  HouseImportWish,
+  HouseImportRequest,
   HousePanelsAnswer,
   HousePreviewAnswer,
   PiecePageAnswer,
@@ -154,9 +154,9 @@ export const api = {
   /** Copies a project: as it is, or for the next season with its slots open again. */
   async copyProject(
     projectId: string,
-    wish: { id: string; kind: 'duplicate' | 'nextSeason'; name: string },
+    asked: { id: string; kind: 'duplicate' | 'nextSeason'; name: string },
   ): Promise<{ projectId: string; name: string }> {
-    return read(await post(`/api/projects/${projectId}/copy`, wish));
+    return read(await post(`/api/projects/${projectId}/copy`, asked));
   },
   async house(): Promise<HouseSnapshot> {
     const response = await request('/api/house');
@@ -172,23 +172,23 @@ export const api = {
   async fits(projectId: string, slotId: string, page: { limit: number; offset: number }): Promise<FitAnswer> {
     return read(await request(`/api/projects/${projectId}/slots/${slotId}/fits?${queryText(page)}`));
   },
-  async risers(wish: {
+  async risers(asked: {
     gapMm: number;
     toleranceMm: number;
     widthMm?: number | null;
     depthMm?: number | null;
   }): Promise<RiserAnswer> {
-    return read(await request(`/api/house/risers?${queryText(wish)}`));
+    return read(await request(`/api/house/risers?${queryText(asked)}`));
   },
   async panels(): Promise<HousePanelsAnswer> {
     return read(await request('/api/house/panels'));
   },
-  async previewHouse(wish: HouseImportWish): Promise<HousePreviewAnswer> {
-    return read(await post('/api/house/import/preview', wish));
+  async previewHouse(asked: HouseImportRequest): Promise<HousePreviewAnswer> {
+    return read(await post('/api/house/import/preview', asked));
   },
   /** Brings a file into the house; `tell` hears how far it is. Aborting the signal cancels, and nothing is written. */
   async importHouse(
-    wish: HouseImportWish,
+    asked: HouseImportRequest,
     tell: (progress: HouseImportProgress) => void,
     signal: AbortSignal,
   ): Promise<HouseImportProgress> {
@@ -197,7 +197,7 @@ export const api = {
       {
         method: 'POST',
         headers: { 'content-type': 'application/json' },
-        body: JSON.stringify(wish),
+        body: JSON.stringify(asked),
         signal,
       },
       FILE_LIMIT_MS,
@@ -217,7 +217,7 @@ export const api = {
       }
     }
   },
-  /** `key` is one for one wish: sent again, it is not done again. */
+  /** `key` is one for one intent: sent again, it is not done again. */
   async importFile(
     file: unknown,
     mode: 'copy' | 'update',

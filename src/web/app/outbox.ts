@@ -16,12 +16,12 @@ export interface OutboxEvents {
 
 const RETRY_MS = 2000;
 /** After so many unexpected errors over one command it is shown as not saved, so that the others go on. */
-const MOST_STUMBLES = 3;
+const MOST_FAILURES = 3;
 
 /** Ids for the lines of the ledger that an undo may have to reverse. */
 export const REVERSALS = 60;
 
-/** Whether the server has answered for good: the same wish may then go out under a new key. */
+/** Whether the server has answered for good: the same intent may then go out under a new key. */
 const isSettled = (entry: OutboxEntry) => entry.answer !== null && entry.answer.code !== 'unexpected';
 
 /** The name of this tab's queue; a copied tab gets a name of its own. */
@@ -52,7 +52,7 @@ export class Outbox {
   entries: OutboxEntry[] = [];
   offline = false;
   private sending = false;
-  private readonly stumbles = new Map<string, number>();
+  private readonly failures = new Map<string, number>();
   private timer: ReturnType<typeof setTimeout> | null = null;
   private storeKey: string | null = null;
   private closed = false;
@@ -250,10 +250,10 @@ export class Outbox {
           this.events.done(next, answer);
         } catch (error) {
           if (!(error instanceof ApiError)) throw error;
-          // A server that stumbles is asked again; one that stumbles over the same command each time tells the stylist.
-          const stumbles = error.gone ? 0 : error.status >= 500 ? (this.stumbles.get(next.command.key) ?? 0) + 1 : 0;
-          if (stumbles > 0) this.stumbles.set(next.command.key, stumbles);
-          if (error.gone || (error.status >= 500 && stumbles < MOST_STUMBLES)) {
+          // A server that fails is asked again; when it fails on the same command each time, the stylist is told.
+          const failures = error.gone ? 0 : error.status >= 500 ? (this.failures.get(next.command.key) ?? 0) + 1 : 0;
+          if (failures > 0) this.failures.set(next.command.key, failures);
+          if (error.gone || (error.status >= 500 && failures < MOST_FAILURES)) {
             this.offline = true;
             this.events.changed();
             this.timer = setTimeout(() => this.retry(), RETRY_MS);

@@ -14,8 +14,8 @@ export const setPalette = projectAct({
   }),
   decide: (rows, payload) => {
     const known = new Set([...rows.colorCards, ...payload.cards].map((card) => card.id));
-    const stranger = payload.palette.find((entry) => !known.has(entry.colorCardId));
-    if (stranger) return refuse('palette', stranger.colorCardId, 'a color card of this studio');
+    const unknown = payload.palette.find((entry) => !known.has(entry.colorCardId));
+    if (unknown) return refuse('palette', unknown.colorCardId, 'a color card of this studio');
     return [
       ...payload.cards.map((card) => insert('colorCards', card)),
       updateProject(rows.project.id, { brief: { ...rows.project.brief, palette: payload.palette } }),

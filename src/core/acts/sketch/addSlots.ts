@@ -7,8 +7,8 @@ import { insert } from '../changes';
 
 /** New slots, each on a spot of the project; what is per seat follows the spot's seats. */
 export function placeSlots(rows: ProjectRows, slots: readonly SlotRow[], field: string): Decision {
-  const stranger = slots.find((row) => !rows.spots.some((spot) => spot.id === row.spotId));
-  if (stranger) return refuse(field, stranger.spotId, 'a spot of this project');
+  const misplaced = slots.find((row) => !rows.spots.some((spot) => spot.id === row.spotId));
+  if (misplaced) return refuse(field, misplaced.spotId, 'a spot of this project');
   return slots.map((row) =>
     insert('slots', {
       ...row,

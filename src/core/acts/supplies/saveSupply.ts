@@ -18,8 +18,8 @@ export const saveSupply = houseAct({
     const known = rows.supplies.find((row) => row.id === supply.id);
     if (rows.supplies.some((row) => row.id !== supply.id && sameSupply(row, supply)))
       return refuse('supply', identityOf(supply), 'one supply for each kind, color and sheen');
-    const stranger = packs.find((pack) => pack.supplyId !== supply.id);
-    if (stranger) return refuse('packs', stranger.supplyId, 'packs of this supply');
+    const other = packs.find((pack) => pack.supplyId !== supply.id);
+    if (other) return refuse('packs', other.supplyId, 'packs of this supply');
     const changes: RowChange[] = [];
     const { id: supplyId, version: _version, ...values } = supply;
     changes.push(known ? update('supplies', supplyId, values) : insert('supplies', supply));

@@ -23,7 +23,7 @@ export interface OwnHands {
   eachMicro: number;
 }
 
-/** One way to fill a slot, compiled: everything that its figures are computed from, and nothing of the plan around it. */
+/** One way to fill a slot, compiled: everything that its figures are computed from, and nothing of the plan rest it. */
 export interface OptionModel {
   option: OptionRow;
   slot: SlotRow;

@@ -139,7 +139,7 @@ export function NewProjectPage() {
     setBusy(true);
     setProblem(null);
     try {
-      // The key stands for this wish: pressing twice, or again after a lost answer, makes one project.
+      // The key stands for this intent: pressing twice, or again after a lost answer, makes one project.
       await api.command({
         key: ids.key,
         projectId: ids.project,

@@ -1,7 +1,7 @@
 import {
   HOUSE_FILE_LIMIT,
   type HouseImportProgress,
-  type HouseImportWish,
+  type HouseImportRequest,
   type HousePreviewAnswer,
 } from '@contract/house';
 import type { Fate, HouseTable } from '@core/formats/house/planImport';
@@ -33,11 +33,11 @@ export function Files() {
   const [progress, setProgress] = useState<HouseImportProgress | null>(null);
   const stop = useRef<AbortController | null>(null);
   const latest = useRef(0);
-  const wish = (text: string, of: HouseTable, mapping?: (string | null)[]): HouseImportWish => ({
+  const intent = (text: string, of: HouseTable, mapping?: (string | null)[]): HouseImportRequest => ({
     kind: of,
     text,
     units: locale.units,
-    currency: locale.currency as HouseImportWish['currency'],
+    currency: locale.currency as HouseImportRequest['currency'],
     today,
     ...(mapping ? { mapping } : {}),
   });
@@ -53,7 +53,7 @@ export function Files() {
     setProblem(null);
     setProgress(null);
     try {
-      const answer = await api.previewHouse(wish(text, of, mapping));
+      const answer = await api.previewHouse(intent(text, of, mapping));
       if (latest.current === mine) setPreview(answer);
     } catch (error) {
       if (latest.current === mine) setProblem(told(error));
@@ -79,7 +79,7 @@ export function Files() {
     stop.current = controller;
     try {
       // One key for one file as it was shown: pressed twice, or sent again, it is brought in once.
-      const asked = { ...wish(file.text, kind, preview.mapping), key: file.key };
+      const asked = { ...intent(file.text, kind, preview.mapping), key: file.key };
       const end = await api.importHouse(asked, setProgress, controller.signal);
       if (end.state === 'done') {
         if (end.actId !== null) noteAct(end.actId, `${file.name} brought in`);

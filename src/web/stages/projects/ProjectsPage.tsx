@@ -177,13 +177,13 @@ function ImportButton(props: { studioId: string }) {
   const [problem, setProblem] = useState<RefusedAnswer | null>(null);
   const [asked, setAsked] = useState<{ file: unknown; name: string } | null>(null);
 
-  // One key for one wish: the same file chosen once more after a failure is the same wish.
-  const wish = useRef<{ file: unknown; mode: string; key: string } | null>(null);
+  // One key for one intent: the same file chosen once more after a failure is the same intent.
+  const intent = useRef<{ file: unknown; mode: string; key: string } | null>(null);
   const send = async (file: unknown, mode: 'copy' | 'update') => {
     setAsked(null);
-    const same = wish.current?.file === file && wish.current?.mode === mode ? wish.current : null;
+    const same = intent.current?.file === file && intent.current?.mode === mode ? intent.current : null;
     const { key } = same ?? { key: crypto.randomUUID() };
-    wish.current = { file, mode, key };
+    intent.current = { file, mode, key };
     try {
       const imported = await api.importFile(file, mode, key);
       await client.invalidateQueries({ queryKey: ['projects'] });

@@ -34,7 +34,7 @@ function touchedSlots(rows: ProjectRows, changes: readonly KeptChange[]): Readon
  * Asked after the writes of a transaction, with the pieces locked; an answer refuses them. Only promises that the act
  * touched are looked at: a jar that broke since does not stand in the way of another slot's work.
  */
-export async function doublePlaces(
+export async function placementConflicts(
   transaction: Transaction,
   rows: ProjectRows,
   changes: readonly KeptChange[],

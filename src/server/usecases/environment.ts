@@ -1,5 +1,5 @@
 /** What a use case takes from its surroundings: the clock and new ids. */
-export interface Surroundings {
+export interface Environment {
   nowMs(): number;
   newId(): string;
 }
