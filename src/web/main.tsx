@@ -7,6 +7,7 @@ import { StrictMode } from 'react';
 import { createRoot } from 'react-dom/client';
 import { createBrowserRouter, Navigate, RouterProvider } from 'react-router';
 import { RouteError } from './app/RouteError';
+import { furtherPages, stages } from './app/stages';
 import { theme } from './app/theme';
 
 const client = new QueryClient({ defaultOptions: { queries: { refetchOnWindowFocus: false } } });
@@ -38,56 +39,11 @@ const router = createBrowserRouter([
     HydrateFallback: () => null,
     children: [
       { index: true, element: <Navigate to="compare" replace /> },
-      {
-        path: 'brief',
-        lazy: async () => ({ Component: (await import('./stages/brief')).BriefPage }),
+      ...[...stages, ...furtherPages].map(({ path, load }) => ({
+        path,
+        lazy: async () => ({ Component: await load() }),
         ErrorBoundary: RouteError,
-      },
-      {
-        path: 'house',
-        lazy: async () => ({ Component: (await import('./stages/house')).HouseStage }),
-        ErrorBoundary: RouteError,
-      },
-      {
-        path: 'sketch',
-        lazy: async () => ({ Component: (await import('./stages/sketch')).SketchPage }),
-        ErrorBoundary: RouteError,
-      },
-      {
-        path: 'list',
-        lazy: async () => ({ Component: (await import('./stages/sketch')).HuntingListPage }),
-        ErrorBoundary: RouteError,
-      },
-      {
-        path: 'hunt',
-        lazy: async () => ({ Component: (await import('./stages/hunt')).HuntPage }),
-        ErrorBoundary: RouteError,
-      },
-      {
-        path: 'makeover',
-        lazy: async () => ({ Component: (await import('./stages/makeover')).MakeoverPage }),
-        ErrorBoundary: RouteError,
-      },
-      {
-        path: 'makeover/labels',
-        lazy: async () => ({ Component: (await import('./stages/makeover')).LabelsPage }),
-        ErrorBoundary: RouteError,
-      },
-      {
-        path: 'makeover/:recipeId',
-        lazy: async () => ({ Component: (await import('./stages/makeover')).MakeoverPage }),
-        ErrorBoundary: RouteError,
-      },
-      {
-        path: 'compare',
-        lazy: async () => ({ Component: (await import('./stages/compare')).ComparePage }),
-        ErrorBoundary: RouteError,
-      },
-      {
-        path: 'assumptions',
-        lazy: async () => ({ Component: (await import('./stages/assumptions')).AssumptionsPage }),
-        ErrorBoundary: RouteError,
-      },
+      })),
     ],
   },
   {

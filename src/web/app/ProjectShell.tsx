@@ -1,5 +1,3 @@
-import type { ProjectRows } from '@core/model/rows';
-import type { Plan } from '@core/plan/computePlan';
 import type { PurseFigure } from '@core/plan/why/explainPurse';
 import { Button, Modal } from 'antd';
 import { memo, useCallback, useEffect, useRef, useState } from 'react';
@@ -12,6 +10,7 @@ import { NotSaved } from './NotSaved';
 import { Purse } from './Purse';
 import { ProjectProvider, useCommands, usePlan, useRows, useStatus } from './projectStore';
 import styles from './shell.module.css';
+import { stages } from './stages';
 import { useUndoKey } from './undoKey';
 import { useOnce } from './useOnce';
 
@@ -66,65 +65,6 @@ function Failed(props: { error: unknown; retry: () => void }) {
     </div>
   );
 }
-
-const count = (n: number, one: string, many: string) => (n === 0 ? '' : `${n} ${n === 1 ? one : many}`);
-
-/** The stages of a project, each with its key, what the key sheet says of it, and how far it is. */
-const stages: readonly {
-  path: string;
-  name: string;
-  key: string;
-  about: string;
-  figure(rows: ProjectRows, plan: Plan): string;
-}[] = [
-  {
-    path: 'brief',
-    name: 'Brief',
-    key: 'b',
-    about: 'Brief',
-    figure: ({ project, photos }) =>
-      project.brief.beforePhoto === 'wanted' && !photos.some((photo) => photo.kind === 'before') ? 'before photo?' : '',
-  },
-  {
-    path: 'house',
-    name: 'House',
-    key: 'o',
-    about: 'House: what we own',
-    figure: ({ finds }) => {
-      const owned = finds.filter((find) => find.state === 'owned').length;
-      return owned > 0 ? `${owned} ours` : '';
-    },
-  },
-  {
-    path: 'sketch',
-    name: 'Sketch',
-    key: 's',
-    about: 'Sketch: spots and slots',
-    figure: ({ slots }) => count(slots.length, 'slot', 'slots'),
-  },
-  {
-    path: 'hunt',
-    name: 'Hunt',
-    key: 'h',
-    about: 'Hunt: finds',
-    figure: ({ finds }) => count(finds.length, 'find', 'finds'),
-  },
-  {
-    path: 'makeover',
-    name: 'Makeover',
-    key: 'm',
-    about: 'Makeover: recipes',
-    figure: ({ recipes }) => (recipes.length > 0 ? String(recipes.length) : ''),
-  },
-  {
-    path: 'compare',
-    name: 'Compare',
-    key: 'c',
-    about: 'Compare: the board',
-    figure: (_rows, { slots }) =>
-      slots.length > 0 ? `${slots.filter((slot) => slot.open === 0).length}/${slots.length}` : '',
-  },
-];
 
 const keySheet: [string, string][] = [
   ['?', 'This sheet'],

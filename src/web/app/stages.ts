@@ -1,0 +1,86 @@
+import type { ProjectRows } from '@core/model/rows';
+import type { Plan } from '@core/plan/computePlan';
+import type { ComponentType } from 'react';
+
+const count = (n: number, one: string, many: string) => (n === 0 ? '' : `${n} ${n === 1 ? one : many}`);
+
+/** A page of a project, loaded when it is first opened. */
+interface Page {
+  path: string;
+  load(): Promise<ComponentType>;
+}
+
+/** A stage of a project. */
+interface Stage extends Page {
+  name: string;
+  /** The key that goes there, and what the key sheet says of it. */
+  key: string;
+  about: string;
+  /** How far it is, in a word or two beside its name; empty while there is nothing to say. */
+  figure(rows: ProjectRows, plan: Plan): string;
+}
+
+/** The stages of a project, from the first thought to the comparison. */
+export const stages: readonly Stage[] = [
+  {
+    path: 'brief',
+    load: async () => (await import('../stages/brief')).BriefPage,
+    name: 'Brief',
+    key: 'b',
+    about: 'Brief',
+    figure: ({ project, photos }) =>
+      project.brief.beforePhoto === 'wanted' && !photos.some((photo) => photo.kind === 'before') ? 'before photo?' : '',
+  },
+  {
+    path: 'house',
+    load: async () => (await import('../stages/house')).HouseStage,
+    name: 'House',
+    key: 'o',
+    about: 'House: what we own',
+    figure: ({ finds }) => {
+      const owned = finds.filter((find) => find.state === 'owned').length;
+      return owned > 0 ? `${owned} ours` : '';
+    },
+  },
+  {
+    path: 'sketch',
+    load: async () => (await import('../stages/sketch')).SketchPage,
+    name: 'Sketch',
+    key: 's',
+    about: 'Sketch: spots and slots',
+    figure: ({ slots }) => count(slots.length, 'slot', 'slots'),
+  },
+  {
+    path: 'hunt',
+    load: async () => (await import('../stages/hunt')).HuntPage,
+    name: 'Hunt',
+    key: 'h',
+    about: 'Hunt: finds',
+    figure: ({ finds }) => count(finds.length, 'find', 'finds'),
+  },
+  {
+    path: 'makeover',
+    load: async () => (await import('../stages/makeover')).MakeoverPage,
+    name: 'Makeover',
+    key: 'm',
+    about: 'Makeover: recipes',
+    figure: ({ recipes }) => (recipes.length > 0 ? String(recipes.length) : ''),
+  },
+  {
+    path: 'compare',
+    load: async () => (await import('../stages/compare')).ComparePage,
+    name: 'Compare',
+    key: 'c',
+    about: 'Compare: the board',
+    figure: (_rows, { slots }) =>
+      slots.length > 0 ? `${slots.filter((slot) => slot.open === 0).length}/${slots.length}` : '',
+  },
+];
+
+/** Pages of a project that belong to a stage and have an address of their own. */
+export const furtherPages: readonly Page[] = [
+  { path: 'list', load: async () => (await import('../stages/sketch')).HuntingListPage },
+  { path: 'makeover/labels', load: async () => (await import('../stages/makeover')).LabelsPage },
+  { path: 'makeover/:recipeId', load: async () => (await import('../stages/makeover')).MakeoverPage },
+  { path: 'assumptions', load: async () => (await import('../stages/assumptions')).AssumptionsPage },
+];
