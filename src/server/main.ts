@@ -9,6 +9,7 @@ import 'reflect-metadata';
 import { createApp } from './http/app';
 import { troubleOf } from './http/trouble';
 import { openDatabase } from './persistence/database';
+import { pruneOld } from './persistence/prune';
 import { ensureAppRole } from './persistence/roles';
 import { studioScope } from './persistence/scope';
 import { ensureLocalStudio, hasProjects, removeEverything } from './persistence/studios';
@@ -39,6 +40,7 @@ const owner = await openDatabase(url, { poolSize: 2 }).catch((error: unknown) =>
   process.exit(CANNOT);
 });
 if (process.env.EUPORIA_DEMO_RESET === '1') await removeEverything(owner);
+await pruneOld(owner);
 const role = await ensureAppRole(owner);
 if (role === null) say('The database’s user may make no role; Euporia works as that user.');
 const database = role === null ? owner : await openDatabase(url, { migrate: false, role });

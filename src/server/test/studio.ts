@@ -9,7 +9,7 @@ import { project as projectRow } from '../../core/fixtures/projectRows';
 import { type ProjectRows, type StoredRows, withFinds } from '../../core/model/rows';
 import { newSlot, newSpot } from '../../core/plan/newRows';
 import { plainStory } from '../../core/pricing/priceStory';
-import { createApp } from '../http/app';
+import { type AppSettings, createApp } from '../http/app';
 import { type Database, openDatabase } from '../persistence/database';
 import { ensureLocalStudio } from '../persistence/studios';
 
@@ -49,13 +49,17 @@ export async function testStudio(database: Database, studioId: string = randomUU
   return studioApp(database, id);
 }
 
-export function studioApp(database: Database, studioId: string) {
+export function studioApp(
+  database: Database,
+  studioId: string,
+  settings: Pick<AppSettings, 'summaryPatienceMs'> = { summaryPatienceMs: 5000 },
+) {
   const app = createApp({
     database,
     studioId,
     allowedHosts: new Set([HOST]),
     webFolder: null,
-    summaryPatienceMs: 5000,
+    ...settings,
     environment: { nowMs: () => NOW, newId: () => randomUUID() },
   });
   const send = async (method: string, path: string, body?: unknown, headers: Record<string, string> = {}) => {
