@@ -65,9 +65,10 @@ describe('what is typed', () => {
     await person.offline(true);
     await person.fill('Room', 'Typed on the train');
     await person.seeText('Not connected');
-    await person.offline(false);
-    // The server is gone for this browser's next page too, until the list is looked at.
+    // Commands do not get through to this browser's next page either, until the list is looked at. That comes before the
+    // connection: whoever is back first would send what waits.
     await person.devtools('Network.setBlockedURLs', { urls: ['*/api/commands*'] });
+    await person.offline(false);
     await person.goto(euporia.address);
     await person.see('//ul[@aria-label="Not sent yet"]//li[contains(., "Attic bedroom: 1 change waits to be sent")]');
     await person.devtools('Network.setBlockedURLs', { urls: [] });
