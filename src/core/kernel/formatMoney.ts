@@ -4,7 +4,8 @@ import { currencyExponent } from './currencies.data';
 export function formatMoney(minor: number, currency: string, options: { cents?: 'always' | 'auto' } = {}): string {
   const exponent = currencyExponent(currency);
   const whole = options.cents === 'auto' && minor % 10 ** exponent === 0;
-  return moneyFormat(currency, whole ? 0 : exponent).format(minor / 10 ** exponent);
+  // Nothing less nothing is minus zero to the platform; a person is told zero.
+  return moneyFormat(currency, whole ? 0 : exponent).format(minor === 0 ? 0 : minor / 10 ** exponent);
 }
 
 const moneyFormats = new Map<string, Intl.NumberFormat>();

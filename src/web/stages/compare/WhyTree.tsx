@@ -9,20 +9,26 @@ import { SourceTag } from '../../ui/basics';
 import { NumberField } from '../../ui/fields';
 import styles from './compare.module.css';
 
-/** A figure's sum, line by line, like a till receipt: reasons first, the figure last. */
+/** A figure's sum, line by line, like a till receipt: reasons first, then the figure; what is told beside it comes below. */
 export function WhyTree(props: { tree: Explained }) {
   const locale = useLocale();
   const { tree } = props;
+  const asides = tree.because.filter((line) => line.aside);
   return (
     <div className={styles.receipt}>
-      {tree.because.map((line, index) => (
-        <Line key={`${line.label}-${index}`} line={line} depth={0} />
-      ))}
+      {tree.because
+        .filter((line) => !line.aside)
+        .map((line, index) => (
+          <Line key={`${line.label}-${index}`} line={line} depth={0} />
+        ))}
       <div className={`${styles.line} ${styles.total}`}>
         <span>{tree.label}</span>
         <span data-testid="why-total">{explainedWords(tree, locale)}</span>
         {tree.note && <small>{tree.note}</small>}
       </div>
+      {asides.map((line) => (
+        <Line key={line.label} line={line} depth={0} />
+      ))}
     </div>
   );
 }
