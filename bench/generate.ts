@@ -16,10 +16,10 @@ const materials = ['pine', 'veneer', 'laminate', 'ferrousMetal'];
 const paints = ['chalk', 'wallAcrylic', 'waterborneEnamel', 'aerosolEnamel'];
 
 /**
- * A made-up project at the limits: 100 slots, four ways each, 60 recipes, a purse with a past. The same seed gives the
- * same project.
+ * A made-up project at the limits: 100 slots (or as many as asked for), four ways each, a recipe for six of ten. The same
+ * seed gives the same project.
  */
-export function largeProject(seed: number): ProjectRows {
+export function largeProject(seed: number, slotCount = 100): ProjectRows {
   const random = seededRandom(seed);
   const pick = <T>(list: readonly T[]): T => list[Math.floor(random() * list.length)] as T;
   let made = 0;
@@ -33,7 +33,7 @@ export function largeProject(seed: number): ProjectRows {
     heightMm: 2400,
   }));
   const colorCards = hexes.map((hex, n) => ({ id: id(), version: 1, name: `Color ${n + 1}`, lab: labFromHex(hex) }));
-  const slots = Array.from({ length: 100 }, (_, n) => ({
+  const slots = Array.from({ length: slotCount }, (_, n) => ({
     ...newSlot(id(), spots[n % spots.length]?.id ?? '', n + 1, `Slot ${n + 1}`),
     quantity: n % 7 === 0 ? 2 : 1,
     importance: pick(['must', 'wanted', 'nice'] as const),
@@ -105,7 +105,7 @@ export function largeProject(seed: number): ProjectRows {
     const part = [{ findId: find.id, offerId: null, pieces: 1 }];
     option(slot.id, 'asFound', part, null);
     option(slot.id, 'buyNew', [{ findId: null, offerId: offer.id, pieces: 1 }], null);
-    const withRecipe = n < 60;
+    const withRecipe = n < slotCount * 0.6;
     if (withRecipe) {
       const body = recipeFor(find.id, template.id, find.measures, id());
       body.layers = [chosenLayer(id(), pick(paints), { colorCardId: pick(colorCards).id })];
