@@ -100,6 +100,9 @@ export const projectListAnswer = z.object({
 });
 export type ProjectListAnswer = z.infer<typeof projectListAnswer>;
 
+/** A picture as it is kept. */
+export const photoAnswer = z.object({ widthPx: z.number(), heightPx: z.number(), sizeBytes: z.number() });
+
 export const importedAnswer = z.object({
   projectId: z.string(),
   name: z.string(),

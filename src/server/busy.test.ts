@@ -3,6 +3,7 @@ import { computePlan } from '@core/plan/computePlan';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { newSlot } from '../core/plan/newRows';
 import { pruneOld } from './persistence/prune';
+import { held, holdAnswer } from './test/answersHold';
 import { attic, freshDatabase, nightstandOption, studioApp, type TestStudio, testStudio } from './test/studio';
 import { BusyError, Turns } from './usecases/turns';
 
@@ -182,5 +183,19 @@ describe('what nobody asks for any more', () => {
     expect(left.map(({ id }) => id).sort()).toEqual([second.json.actId, undone.json.actId].sort());
     expect(await pruneOld(own.database)).toEqual({ keys: 0, acts: 0 });
     await expect(source.query('delete from "act"')).rejects.toThrow();
+  });
+});
+
+describe('what routes promise', () => {
+  it('is held against every answer of these tests, and another shape is named', async () => {
+    const before = held.count;
+    await studio.send('GET', '/api/projects');
+    expect(held.count).toBe(before + 1);
+    expect(() => holdAnswer('GET', '/api/projects', 200, { studioId: 'x', projects: [{ id: 1 }] })).toThrow(
+      'does not promise',
+    );
+    expect(() => holdAnswer('GET', '/api/projects/x/snapshot', 404, { code: 'no such code' })).toThrow(
+      'does not promise',
+    );
   });
 });

@@ -1,4 +1,4 @@
-import { doneAnswer, importedAnswer, projectListAnswer, refusedAnswer } from '@contract/answers';
+import { doneAnswer, importedAnswer, photoAnswer, projectListAnswer, refusedAnswer } from '@contract/answers';
 import { commandSchema } from '@contract/command';
 import { PROJECT_FILE_LIMIT } from '@core/formats/project/projectFile';
 import { id } from '@core/model/fields';
@@ -114,10 +114,7 @@ export const putPhoto = createRoute({
     body: { content: { 'image/*': { schema: z.any() } }, description: 'The picture as it is, at most 10 MB' },
   },
   responses: {
-    200: json(
-      z.object({ widthPx: z.number(), heightPx: z.number(), sizeBytes: z.number() }),
-      'Kept upright, without tags, with a thumbnail',
-    ),
+    200: json(photoAnswer, 'Kept upright, without tags, with a thumbnail'),
     413: json(refusedAnswer, 'Too large'),
     ...refusals,
   },

@@ -12,6 +12,7 @@ import { plainStory } from '../../core/pricing/priceStory';
 import { type AppSettings, createApp } from '../http/app';
 import { type Database, openDatabase } from '../persistence/database';
 import { ensureLocalStudio } from '../persistence/studios';
+import { holdAnswer } from './answersHold';
 
 export const HOST = '127.0.0.1:4810';
 const NOW = Date.parse('2026-06-01T13:00:00Z');
@@ -81,6 +82,7 @@ export function studioApp(
     } catch {
       // Not JSON: the test looks at the status.
     }
+    holdAnswer(method, path, response.status, json);
     return { status: response.status, json, text, headers: response.headers };
   };
   const command = <K extends ActKind>(

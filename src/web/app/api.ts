@@ -1,17 +1,32 @@
-import type { DoneAnswer, ProjectListAnswer, RefusedAnswer } from '@contract/answers';
+import {
+  type DoneAnswer,
+  doneAnswer,
+  type ImportedAnswer,
+  importedAnswer,
+  type ProjectListAnswer,
+  photoAnswer,
+  projectListAnswer,
+  type RefusedAnswer,
+} from '@contract/answers';
 import type { Command } from '@contract/command';
-import type {
-  FitAnswer,
-  HouseImportProgress,
-  HouseImportRequest,
-  HousePanelsAnswer,
-  HousePreviewAnswer,
-  PiecePageAnswer,
-  PieceQuery,
-  RiserAnswer,
+import {
+  type FitAnswer,
+  fitAnswer,
+  type HouseImportProgress,
+  type HouseImportRequest,
+  type HousePanelsAnswer,
+  type HousePreviewAnswer,
+  housePanelsAnswer,
+  housePreviewAnswer,
+  type PiecePageAnswer,
+  type PieceQuery,
+  piecePageAnswer,
+  type RiserAnswer,
+  riserAnswer,
 } from '@contract/house';
 import { presentRows } from '@core/formats/project/presentRows';
 import type { HouseRows, ProjectRows, StoredRows } from '@core/model/rows';
+import type { z } from 'zod';
 import type { ProjectLocale } from './words';
 
 /** A refusal of the server as an error; `gone` says that nobody answered and that trying again makes sense. */
@@ -71,8 +86,16 @@ async function request(
   throw new ApiError(response.status, answer);
 }
 
-/** The body of an answer; one that is cut off on its way is as if nobody had answered. */
-async function read<T>(response: Response): Promise<T> {
+/**
+ * The body of an answer, of the shape that its route promises; one that is cut off on its way is as if nobody had
+ * answered. That the server keeps its promises is held in its tests, so the page need not look through every answer.
+ */
+async function read<S extends z.ZodType>(response: Response, _promised: S): Promise<z.output<S>> {
+  return readRows<z.output<S>>(response);
+}
+
+/** The same for rows, whose forms stand in the model and not in an answer. */
+async function readRows<T>(response: Response): Promise<T> {
   try {
     return (await response.json()) as T;
   } catch {
@@ -117,7 +140,7 @@ const queryText = (query: object) =>
 /** The few calls the page makes. */
 export const api = {
   async projects(): Promise<ProjectListAnswer> {
-    return read(await request('/api/projects?limit=200'));
+    return read(await request('/api/projects?limit=200'), projectListAnswer);
   },
   /** A project's rows, or null when they are still those of `tag`. */
   async snapshot(projectId: string, tag: string | null): Promise<Snapshot | null> {
@@ -127,19 +150,15 @@ export const api = {
     );
     if (response.status === 304) return null;
     return {
-      rows: presentRows(await read<StoredRows>(response)),
+      rows: presentRows(await readRows<StoredRows>(response)),
       tag: (response.headers.get('etag') ?? '').replace(/^W\//, '').replaceAll('"', ''),
     };
   },
   async command(command: Command): Promise<DoneAnswer> {
-    return read(await post('/api/commands', command));
+    return read(await post('/api/commands', command), doneAnswer);
   },
   /** Sends a picture; the server keeps it upright, without tags, with a thumbnail. */
-  async putPhoto(
-    id: string,
-    name: string,
-    blob: Blob,
-  ): Promise<{ widthPx: number; heightPx: number; sizeBytes: number }> {
+  async putPhoto(id: string, name: string, blob: Blob): Promise<z.output<typeof photoAnswer>> {
     const response = await request(
       `/api/photos/${id}?name=${encodeURIComponent(name.slice(0, 200))}`,
       {
@@ -149,28 +168,27 @@ export const api = {
       },
       FILE_LIMIT_MS,
     );
-    return read(response);
+    return read(response, photoAnswer);
   },
   /** Copies a project: as it is, or for the next season with its slots open again. */
   async copyProject(
     projectId: string,
     asked: { id: string; kind: 'duplicate' | 'nextSeason'; name: string },
-  ): Promise<{ projectId: string; name: string }> {
-    return read(await post(`/api/projects/${projectId}/copy`, asked));
+  ): Promise<ImportedAnswer> {
+    return read(await post(`/api/projects/${projectId}/copy`, asked), importedAnswer);
   },
   async house(): Promise<HouseSnapshot> {
     const response = await request('/api/house');
-    const { studioId, locale, ...rows } = (await read(response)) as HouseRows & {
-      studioId: string;
-      locale: ProjectLocale | null;
-    };
+    const { studioId, locale, ...rows } = await readRows<
+      HouseRows & { studioId: string; locale: ProjectLocale | null }
+    >(response);
     return { rows, studioId, locale: locale ?? firstLocale, tag: response.headers.get('etag') ?? '' };
   },
   async pieces(query: PieceQuery, page: { limit: number; offset: number }): Promise<PiecePageAnswer> {
-    return read(await request(`/api/house/pieces?${queryText({ ...query, ...page })}`));
+    return read(await request(`/api/house/pieces?${queryText({ ...query, ...page })}`), piecePageAnswer);
   },
   async fits(projectId: string, slotId: string, page: { limit: number; offset: number }): Promise<FitAnswer> {
-    return read(await request(`/api/projects/${projectId}/slots/${slotId}/fits?${queryText(page)}`));
+    return read(await request(`/api/projects/${projectId}/slots/${slotId}/fits?${queryText(page)}`), fitAnswer);
   },
   async risers(asked: {
     gapMm: number;
@@ -178,13 +196,13 @@ export const api = {
     widthMm?: number | null;
     depthMm?: number | null;
   }): Promise<RiserAnswer> {
-    return read(await request(`/api/house/risers?${queryText(asked)}`));
+    return read(await request(`/api/house/risers?${queryText(asked)}`), riserAnswer);
   },
   async panels(): Promise<HousePanelsAnswer> {
-    return read(await request('/api/house/panels'));
+    return read(await request('/api/house/panels'), housePanelsAnswer);
   },
   async previewHouse(asked: HouseImportRequest): Promise<HousePreviewAnswer> {
-    return read(await post('/api/house/import/preview', asked));
+    return read(await post('/api/house/import/preview', asked), housePreviewAnswer);
   },
   /** Brings a file into the house; `tell` hears how far it is. Aborting the signal cancels, and nothing is written. */
   async importHouse(
@@ -218,11 +236,7 @@ export const api = {
     }
   },
   /** `key` is one for one intent: sent again, it is not done again. */
-  async importFile(
-    file: unknown,
-    mode: 'copy' | 'update',
-    key: string,
-  ): Promise<{ projectId: string; name: string; actId: string | null }> {
-    return read(await post('/api/projects/import', { key, mode, file }, FILE_LIMIT_MS));
+  async importFile(file: unknown, mode: 'copy' | 'update', key: string): Promise<ImportedAnswer> {
+    return read(await post('/api/projects/import', { key, mode, file }, FILE_LIMIT_MS), importedAnswer);
   },
 };
