@@ -2,7 +2,7 @@ import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { scheduleWork } from '../recipe/readyDates';
 import { ordinaryWeek, WorkWindows } from './workWindows';
-import { instantOf, isTimeZone, zonedMoment } from './zonedTime';
+import { instantOf, isTimeZone, localDate, localDay, zonedMoment } from './zonedTime';
 
 const at = (iso: string) => Date.parse(iso);
 const iso = (ms: number) => new Date(ms).toISOString();
@@ -111,5 +111,29 @@ describe('work windows', () => {
         },
       ),
     );
+  });
+});
+
+describe('a local day', () => {
+  // UTC offsets of the IANA database: New York −4 h in summer, Kiritimati +14 h, Kathmandu +5 h 45.
+  it.each([
+    ['2026-06-01T03:30:00Z', 'America/New_York', '2026-05-31'],
+    ['2026-06-01T03:30:00Z', 'UTC', '2026-06-01'],
+    ['2026-06-01T11:00:00Z', 'Pacific/Kiritimati', '2026-06-02'],
+    ['2026-05-31T18:14:00Z', 'Asia/Kathmandu', '2026-05-31'],
+    ['2026-05-31T18:15:00Z', 'Asia/Kathmandu', '2026-06-01'],
+  ])('%s is, in %s, %s', (instant, timeZone, date) => {
+    expect(localDate(Date.parse(instant), timeZone)).toBe(date);
+    expect(localDay(Date.parse(instant), timeZone) * 86_400_000).toBe(Date.parse(`${date}T00:00:00Z`));
+  });
+
+  it('has another number than the day before and the day after, over a change of the clock too', () => {
+    const noon = (date: string) => localDay(Date.parse(`${date}T17:00:00Z`), 'America/New_York');
+    // The clock changes on 2026-03-08 and on 2026-11-01 (US rule: second Sunday of March, first Sunday of November).
+    for (const [before, on, after] of [
+      ['2026-03-07', '2026-03-08', '2026-03-09'],
+      ['2026-10-31', '2026-11-01', '2026-11-02'],
+    ] as const)
+      expect([noon(on) - noon(before), noon(after) - noon(on)]).toEqual([1, 1]);
   });
 });

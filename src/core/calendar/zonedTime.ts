@@ -76,6 +76,11 @@ export function localDay(instantMs: number, timeZone: string): number {
   return Math.floor((instantMs + offsetMs(instantMs, timeZone)) / MS_PER_DAY);
 }
 
+/** The calendar date of an instant in a time zone, as YYYY-MM-DD. */
+export function localDate(instantMs: number, timeZone: string): string {
+  return new Date(localDay(instantMs, timeZone) * MS_PER_DAY).toISOString().slice(0, 10);
+}
+
 /**
  * The instant of a wall-clock time. A time skipped by a clock change gives the instant after the gap;
  * a repeated one gives the first. `minuteOfDay` may run past 1440 into the next days.

@@ -1,8 +1,10 @@
 import { errorCodes } from '@contract/errors';
 import type { HouseImportProgress } from '@contract/house';
+import { localDate } from '@core/calendar/zonedTime';
 import type { OpenAPIHono } from '@hono/zod-openapi';
 import { stream } from 'hono/streaming';
 import { houseTag, houseText } from '../persistence/snapshots';
+import { studioTimeZone } from '../persistence/studios';
 import { findRisers, houseFile, housePanels, rankForSlot, searchPieces } from '../usecases/house';
 import { importHouse, previewHouseImport } from '../usecases/importHouse';
 import { errorAnswer } from './guard';
@@ -89,7 +91,7 @@ export function houseHandlers(app: OpenAPIHono, handling: HandlerContext): void 
   app.openapi(exportHouse, async (context) => {
     const { kind } = context.req.valid('param');
     const transaction = reader(context.req.header('x-device'));
-    const today = new Date(environment.nowMs()).toISOString().slice(0, 10);
+    const today = localDate(environment.nowMs(), await studioTimeZone(transaction));
     const locale = { ...context.req.valid('query'), decimal: '.' as const, today };
     const csv = await houseFile(transaction, kind, locale);
     context.header('Content-Type', 'text/csv; charset=utf-8');

@@ -1,4 +1,5 @@
 import type { Database } from './database';
+import type { Transaction } from './scope';
 
 /** The studio of this installation, made when there is none yet. */
 export async function ensureLocalStudio(database: Database, newId: string): Promise<string> {
@@ -6,6 +7,15 @@ export async function ensureLocalStudio(database: Database, newId: string): Prom
   if (found[0]) return found[0].id;
   await database.source.createQueryBuilder().insert().into('studio').values({ id: newId, name: 'Studio' }).execute();
   return newId;
+}
+
+/** The clock that a studio's days go by: that of the project it worked on last, UTC while there is none. */
+export async function studioTimeZone({ scope, manager }: Transaction): Promise<string> {
+  const found: { time_zone: string }[] = await manager.query(
+    'select time_zone from "project" where studio_id = $1 and deleted_at is null order by updated_at desc limit 1',
+    [scope.studioId],
+  );
+  return found[0]?.time_zone ?? 'UTC';
 }
 
 /** Whether any project was ever made. */

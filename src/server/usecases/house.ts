@@ -1,5 +1,6 @@
 import { projectSummary } from '@contract/answers';
 import type { FitAnswer, HousePanelsAnswer, PiecePageAnswer, PieceQuery, RiserAnswer } from '@contract/house';
+import { localDate } from '@core/calendar/zonedTime';
 import { ciede2000 } from '@core/color/ciede2000';
 import { labFromHex } from '@core/color/lab';
 import type { FileLocale } from '@core/formats/house/column';
@@ -22,6 +23,7 @@ import {
 import { placements } from '../persistence/placements';
 import type { Transaction } from '../persistence/scope';
 import { houseRows, houseTag, projectSummaries, slotForRanking } from '../persistence/snapshots';
+import { studioTimeZone } from '../persistence/studios';
 
 /** Colors within this ΔE00 count as near when nothing else is asked for. */
 const NEAR = 15;
@@ -29,9 +31,8 @@ const NEAR = 15;
 const MOST_COMBINATIONS = 24;
 
 /** The local date of a moment in UTC, some days before it. */
-function dateBefore(nowMs: number, days: number): string {
-  return new Date(nowMs - days * MS_PER_DAY).toISOString().slice(0, 10);
-}
+const dateBefore = (nowMs: number, days: number, timeZone: string): string =>
+  localDate(nowMs - days * MS_PER_DAY, timeZone);
 
 interface RankedHouse {
   tag: string;
@@ -102,7 +103,7 @@ export async function rankForSlot(
   ]);
   if (!asked) return null;
   const { slot } = asked;
-  const need = fitNeed(asked, slot, dateBefore(nowMs, 0));
+  const need = fitNeed(asked, slot, dateBefore(nowMs, 0, asked.project.timeZone));
   const byPiece = new Map<string, Placement[]>();
   for (const placement of promised)
     byPiece.set(placement.pieceId, [...(byPiece.get(placement.pieceId) ?? []), placement]);
@@ -178,7 +179,7 @@ export async function findRisers(
 
 /** The small panels: what there is, what sleeps, what goes back, what all projects need, how much was owned. */
 export async function housePanels(transaction: Transaction, nowMs: number): Promise<HousePanelsAnswer> {
-  const asleepSince = dateBefore(nowMs, SLEEPS_AFTER_DAYS);
+  const asleepSince = dateBefore(nowMs, SLEEPS_AFTER_DAYS, await studioTimeZone(transaction));
   const counts = await houseCounts(transaction, asleepSince);
   const sleepers = await piecePage(transaction, { unusedSince: asleepSince, used: 'known', sort: 'sleeping' }, 12, 0);
   const borrowed = await piecePage(transaction, { only: 'borrowed', sort: 'name' }, 100, 0);

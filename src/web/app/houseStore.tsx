@@ -1,3 +1,4 @@
+import { localDate } from '@core/calendar/zonedTime';
 import type { HouseRows, PieceRow } from '@core/model/rows';
 import { useQuery, useQueryClient } from '@tanstack/react-query';
 import { createContext, type ReactNode, useCallback, useContext, useMemo, useState } from 'react';
@@ -38,7 +39,7 @@ const revisionOf = (tag: string) => Number(/(\d+)/.exec(tag)?.[1] ?? 0);
 
 /** A local date of a time zone. */
 export function localToday(timeZone: string): string {
-  return new Intl.DateTimeFormat('en-CA', { timeZone }).format(Date.now());
+  return localDate(Date.now(), timeZone);
 }
 
 /** Loads the house and keeps its outbox. */

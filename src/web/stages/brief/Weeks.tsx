@@ -1,4 +1,4 @@
-import { zonedMoment } from '@core/calendar/zonedTime';
+import { localDate, zonedMoment } from '@core/calendar/zonedTime';
 import { formatMinutes } from '@core/kernel/formatMinutes';
 import { MS_PER_DAY } from '@core/kernel/units';
 import { Button } from 'antd';
@@ -34,7 +34,7 @@ export function Weeks() {
     });
   const plannedWeeks = () => {
     const from = mondayOf(plan.asOfMs, project.timeZone);
-    const until = project.revealDate ?? new Date(plan.asOfMs + 4 * WEEK_MS).toISOString().slice(0, 10);
+    const until = project.revealDate ?? localDate(plan.asOfMs + 4 * WEEK_MS, project.timeZone);
     const mondays: string[] = [];
     for (let at = Date.parse(`${from}T00:00:00Z`); mondays.length < 26; at += WEEK_MS) {
       const monday = new Date(at).toISOString().slice(0, 10);
