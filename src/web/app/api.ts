@@ -41,6 +41,10 @@ export class ApiError extends Error {
   get gone(): boolean {
     return this.status === 0 || this.status === 503 || this.status === 502 || this.status === 429;
   }
+  /** Somebody answered that everybody is at work: it goes on in a moment, and nothing is wrong. */
+  get busy(): boolean {
+    return this.answer.code === 'server.busy';
+  }
 }
 
 const silence: RefusedAnswer = {

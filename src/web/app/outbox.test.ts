@@ -28,6 +28,9 @@ vi.mock('./api', () => {
     get gone() {
       return this.status === 0 || this.status === 503;
     }
+    get busy() {
+      return this.answer.code === 'server.busy';
+    }
   }
   return {
     ApiError,
@@ -216,6 +219,29 @@ describe('the outbox', () => {
       await vi.advanceTimersByTimeAsync(10_000);
       expect(stuck).toEqual(['refused']);
       expect(done).toEqual([second]);
+    } finally {
+      vi.useRealTimers();
+    }
+  });
+});
+
+describe('a server that is busy', () => {
+  it('is asked again soon, and nobody is told that there is no connection', async () => {
+    vi.useFakeTimers();
+    try {
+      const { outbox, done } = await opened();
+      const good = obedient();
+      let turnedAway = 0;
+      answer = (command) => {
+        if (turnedAway === 2) return good(command);
+        turnedAway += 1;
+        return Promise.reject(new ApiError(503, { code: 'server.busy', sentence: 'In a moment.' }));
+      };
+      outbox.enqueue('editSlot', rename(first, 'Patient'), base);
+      await vi.advanceTimersByTimeAsync(300);
+      expect([outbox.offline, done]).toEqual([false, []]);
+      await vi.advanceTimersByTimeAsync(1200);
+      expect([outbox.offline, done, turnedAway]).toEqual([false, [first], 2]);
     } finally {
       vi.useRealTimers();
     }

@@ -15,6 +15,8 @@ export interface OutboxEvents {
 }
 
 const RETRY_MS = 2000;
+/** When a server that is busy is asked again, in milliseconds. */
+const BUSY_MS = 500;
 /** After so many unexpected errors over one command it is shown as not saved, so that the others go on. */
 const MOST_FAILURES = 3;
 
@@ -254,9 +256,9 @@ export class Outbox {
           const failures = error.gone ? 0 : error.status >= 500 ? (this.failures.get(next.command.key) ?? 0) + 1 : 0;
           if (failures > 0) this.failures.set(next.command.key, failures);
           if (error.gone || (error.status >= 500 && failures < MOST_FAILURES)) {
-            this.offline = true;
+            this.offline = !error.busy;
             this.events.changed();
-            this.timer = setTimeout(() => this.retry(), RETRY_MS);
+            this.timer = setTimeout(() => this.retry(), error.busy ? BUSY_MS : RETRY_MS);
             return;
           }
           this.offline = false;

@@ -125,7 +125,8 @@ export function ProjectProvider(props: {
     () => ({ run, undo, undoWith, bringBack, resolve, retry, noteAct, dismissNews: () => setNews(false) }),
     [run, undo, undoWith, bringBack, resolve, retry, noteAct],
   );
-  const offline = queue.offline || (query.isError && query.error instanceof ApiError && query.error.gone);
+  const offline =
+    queue.offline || (query.isError && query.error instanceof ApiError && query.error.gone && !query.error.busy);
   const status = useMemo<ProjectStatus>(
     () => ({ entries, offline, notKept, lastAct, news }),
     [entries, offline, notKept, lastAct, news],
