@@ -118,13 +118,13 @@ describe('an older file over its own project', () => {
     const file = await fileOf(mine.projectId);
     const strange = {
       ...file,
-      spots: file.spots.map((spot) => ({ ...spot, id: other.spotId, name: 'Renamed by a stranger' })),
+      spots: file.spots.map((spot) => ({ ...spot, id: other.spotId, name: 'Renamed elsewhere' })),
       slots: file.slots.map((slot) => ({ ...slot, spotId: other.spotId })),
     };
     expect((await bring(strange, 'update')).status).toBe(200);
     expect((await studio.rows(other.projectId)).spots[0]?.name).toBe('Bed wall');
     const [spot] = (await studio.rows(mine.projectId)).spots;
-    expect([spot?.name, spot?.id === other.spotId]).toEqual(['Renamed by a stranger', false]);
+    expect([spot?.name, spot?.id === other.spotId]).toEqual(['Renamed elsewhere', false]);
     const goesOn = { id: other.slotId, values: { note: 'still works' } };
     expect((await studio.command(other.projectId, 'editSlot', goesOn)).status).toBe(200);
   });
@@ -164,7 +164,7 @@ describe('a file that could not be read again', () => {
   });
 });
 
-describe('the same wish sent again', () => {
+describe('the same request sent again', () => {
   it('an import makes one project, one after the other or at once', async () => {
     const { projectId } = await painted();
     const file = await fileOf(projectId);
@@ -183,18 +183,18 @@ describe('the same wish sent again', () => {
   it('a copy makes one project', async () => {
     const { projectId } = await painted();
     const before = await projects();
-    const wish = { id: randomUUID(), kind: 'duplicate', name: 'Once more' };
+    const request = { id: randomUUID(), kind: 'duplicate', name: 'Once more' };
     const answers = await Promise.all(
-      [1, 2, 3].map(() => studio.send('POST', `/api/projects/${projectId}/copy`, wish)),
+      [1, 2, 3].map(() => studio.send('POST', `/api/projects/${projectId}/copy`, request)),
     );
     expect(answers.map((answer) => [answer.status, answer.json.projectId])).toEqual(
-      [1, 2, 3].map(() => [200, wish.id]),
+      [1, 2, 3].map(() => [200, request.id]),
     );
     expect(await projects()).toBe(before + 1);
   });
 
   it('a table for the house is brought in once', async () => {
-    const wish = {
+    const request = {
       key: randomUUID(),
       kind: 'supplies',
       text: 'Kind,Color,Color code,Left\nRibbon,Once red,#a02020,3',
@@ -202,8 +202,8 @@ describe('the same wish sent again', () => {
       currency: 'USD',
       today: '2026-06-01',
     };
-    const told = await Promise.all([1, 2].map(() => studio.send('POST', '/api/house/import', wish)));
-    const acts = told.map((answer) => JSON.parse(answer.text.trim().split('\n').at(-1) ?? '{}').actId);
+    const answered = await Promise.all([1, 2].map(() => studio.send('POST', '/api/house/import', request)));
+    const acts = answered.map((answer) => JSON.parse(answer.text.trim().split('\n').at(-1) ?? '{}').actId);
     expect(acts[0]).toBe(acts[1]);
     const { colorCards } = (await studio.send('GET', '/api/house')).json;
     expect(colorCards.filter((card: { name: string }) => card.name === 'Once red')).toHaveLength(1);

@@ -398,14 +398,14 @@ describe('what projects share', () => {
   });
 
   it('keeps a color that came with a file once a palette shows it', async () => {
-    const told = await studio.send('POST', '/api/house/import', {
+    const answered = await studio.send('POST', '/api/house/import', {
       kind: 'supplies',
       text: 'Kind,Color,Color code,Left\nRibbon,Sea pink,#e0a0a0,3',
       units: 'us',
       currency: 'USD',
       today: '2026-06-01',
     });
-    const { actId } = JSON.parse(told.text.trim().split('\n').at(-1) ?? '{}');
+    const { actId } = JSON.parse(answered.text.trim().split('\n').at(-1) ?? '{}');
     const cards = (await studio.send('GET', '/api/house')).json.colorCards;
     const pink = cards.find((card: { name: string }) => card.name === 'Sea pink');
     const { projectId } = await attic(studio);
@@ -489,9 +489,9 @@ describe('a file for the house', () => {
     expect(shown.lines[0]).toMatchObject({ line: 3, fate: 'bad', problems: [{ field: 'Height (cm)', value: 'high' }] });
     expect(await names('words=urn')).toEqual([]);
 
-    const told = await bring('pieces', text);
-    expect(told[0]).toEqual({ state: 'writing', done: 0, of: 2 });
-    expect(told.at(-1)).toMatchObject({ state: 'done', counts: { new: 2, bad: 1 } });
+    const answered = await bring('pieces', text);
+    expect(answered[0]).toEqual({ state: 'writing', done: 0, of: 2 });
+    expect(answered.at(-1)).toMatchObject({ state: 'done', counts: { new: 2, bad: 1 } });
     expect((await search('words=urn&sort=name')).pieces.map((row: PieceRow) => [row.name, row.heightMm])).toEqual([
       ['=Urn', 300],
       ['Urn; gray', 405],
@@ -503,7 +503,7 @@ describe('a file for the house', () => {
     expect(csv).toContain('"\'=Urn"');
     expect((await preview('pieces', csv)).counts).toMatchObject({ new: 0, change: 0, bad: 0 });
 
-    const back = await undo(told.at(-1).actId);
+    const back = await undo(answered.at(-1).actId);
     expect(back.status, back.text).toBe(200);
     expect(await names('words=urn')).toEqual([]);
     // A removed piece comes back as one of its own.
@@ -514,18 +514,18 @@ describe('a file for the house', () => {
   it('changes what it names by id, and gives the old state back', async () => {
     const kettle = piece('Copper kettle', { box: '1' });
     await add(kettle);
-    const told = await bring('pieces', `Id,Name,Box\n${kettle.id},Copper kettle,9`);
-    expect(told.at(-1).counts).toMatchObject({ change: 1 });
+    const answered = await bring('pieces', `Id,Name,Box\n${kettle.id},Copper kettle,9`);
+    expect(answered.at(-1).counts).toMatchObject({ change: 1 });
     expect((await search('words=kettle')).pieces[0]).toMatchObject({ box: '9', version: 2 });
-    expect((await undo(told.at(-1).actId)).status).toBe(200);
+    expect((await undo(answered.at(-1).actId)).status).toBe(200);
     expect((await search('words=kettle')).pieces[0]).toMatchObject({ box: '1', version: 3 });
   });
 
   it('is not taken back over what was changed since; both versions are told', async () => {
-    const told = await bring('pieces', 'Name\nPewter mug\nPewter plate');
+    const answered = await bring('pieces', 'Name\nPewter mug\nPewter plate');
     const mug = (await search('words=mug')).pieces[0];
     await inHouse('', 'editPiece', { id: mug.id, values: { box: 'kitchen' } });
-    const refused = await undo(told.at(-1).actId);
+    const refused = await undo(answered.at(-1).actId);
     expect(refused.status).toBe(409);
     expect(refused.json.conflicts).toHaveLength(1);
     expect(refused.json.conflicts[0].theirs).toMatchObject({ name: 'Pewter mug', box: 'kitchen' });
@@ -558,15 +558,15 @@ describe('a file for the house', () => {
 
   it('of nearly ten thousand rows goes in whole and out as one act; what no longer fits is refused whole', async () => {
     const lines = Array.from({ length: 9_900 }, (_, n) => `Crate ${n},${10 + (n % 60)},box ${n % 40}`);
-    const told = await bring('pieces', `Name,Height,Box\n${lines.join('\n')}`);
-    expect(told.at(-1)).toMatchObject({ state: 'done', counts: { new: 9_900, bad: 0 } });
-    expect(told.length).toBeGreaterThan(10);
+    const answered = await bring('pieces', `Name,Height,Box\n${lines.join('\n')}`);
+    expect(answered.at(-1)).toMatchObject({ state: 'done', counts: { new: 9_900, bad: 0 } });
+    expect(answered.length).toBeGreaterThan(10);
     expect((await search('words=crate')).total).toBe(9_900);
     const more = Array.from({ length: 101 }, (_, n) => `Hamper ${n},30,attic`);
     const refused = (await bring('pieces', `Name,Height,Box\n${more.join('\n')}`)).at(-1);
     expect(refused).toMatchObject({ state: 'failed', sentence: expect.stringContaining('at most 10000') });
     expect((await search('words=hamper')).total).toBe(0);
-    expect((await undo(told.at(-1).actId)).status).toBe(200);
+    expect((await undo(answered.at(-1).actId)).status).toBe(200);
     expect((await search('words=crate')).total).toBe(0);
   });
 

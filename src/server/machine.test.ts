@@ -70,7 +70,7 @@ async function work(seed: number): Promise<Tally> {
 
   const send = async (command: Command, device: Device) => {
     const answer = await studio.send('POST', '/api/commands', command, { 'x-device': device.name });
-    // Whatever is asked, and however stale the page is: no stumble, and a refusal says why.
+    // Whatever is asked, and however stale the page is: no fault of ours, and a refusal says why.
     if (answer.status >= 500) throw new Error(`${answer.status} over ${JSON.stringify(command)}: ${answer.text}`);
     if (answer.status !== 200) expect(answer.json.sentence.length).toBeGreaterThan(5);
     last = { command, status: answer.status, json: answer.json };

@@ -164,7 +164,7 @@ describe('a photo', () => {
     expect((await get(answer.id, 'full')).status).toBe(404);
   });
 
-  it('over 10 MB, or from a stranger, or as a form, is refused', async () => {
+  it('over 10 MB, or from elsewhere, or as a form, is refused', async () => {
     expect((await put(new Uint8Array(11 * 1024 * 1024))).status).toBe(413);
     const good = await sharp(await quarters())
       .jpeg()
@@ -213,16 +213,16 @@ describe('a copy of a project', () => {
       photo: { id, version: 1, kind: 'inspiration', name: 'x', atMs: 1, ...json },
       inspiration: { id: randomUUID(), version: 1, photoId: id, seenAt: 'a window', taken: 'the blue' },
     });
-    const wished = randomUUID();
-    const answer = await copy(projectId, 'duplicate', wished);
-    expect(answer.json).toMatchObject({ projectId: wished, name: 'Copy' });
-    const copied = await studio.rows(wished);
+    const copyId = randomUUID();
+    const answer = await copy(projectId, 'duplicate', copyId);
+    expect(answer.json).toMatchObject({ projectId: copyId, name: 'Copy' });
+    const copied = await studio.rows(copyId);
     expect([copied.slots.length, copied.finds.length, copied.fills.length, copied.photos.length]).toEqual([1, 1, 1, 1]);
     expect(copied.inspirations[0]).toMatchObject({ photoId: copied.photos[0]?.id, taken: 'the blue' });
     expect(copied.photos[0]?.id).not.toBe(id);
     expect((await get(copied.photos[0]?.id ?? '', 'full')).status).toBe(200);
     // The same request again gives the same copy.
-    expect((await copy(projectId, 'duplicate', wished)).json.projectId).toBe(wished);
+    expect((await copy(projectId, 'duplicate', copyId)).json.projectId).toBe(copyId);
     expect((await studio.rows(projectId)).fills).toHaveLength(1);
   });
 

@@ -138,9 +138,9 @@ describe('many at once', () => {
 
   it('two devices that make the same supply make one', async () => {
     const { projectId } = await attic(studio);
-    const wishes = [can(1), can(2), can(3)];
+    const requests = [can(1), can(2), can(3)];
     const answers = await Promise.all(
-      wishes.map(({ supply }) =>
+      requests.map(({ supply }) =>
         command(projectId, 'buySupply', { supply, amount: 100, paid: 500, ledgerId: randomUUID(), atMs: 1 }),
       ),
     );
@@ -227,14 +227,14 @@ describe('the role that the app works in', () => {
       const lone = studioApp(limited, studio.studioId);
       const { projectId, slotId } = await attic(lone as TestStudio);
       expect((await lone.command(projectId, 'editSlot', { id: slotId, values: { name: 'Fine' } })).status).toBe(200);
-      const told = await lone.send('POST', '/api/house/import', {
+      const answered = await lone.send('POST', '/api/house/import', {
         kind: 'pieces',
         text: `Name\n${Array.from({ length: 1100 }, (_, n) => `Cup ${n}`).join('\n')}`,
         units: 'us',
         currency: 'USD',
         today: '2026-06-01',
       });
-      expect(told.text).toContain('"state":"done"');
+      expect(answered.text).toContain('"state":"done"');
       for (const sql of [
         'truncate "act"',
         'truncate "slot" cascade',

@@ -103,12 +103,12 @@ describe('any acts, one after the other', () => {
         const { rows, acts, newId } = play(thrown);
         let present = rows;
         for (const { act, before } of [...acts].reverse()) {
-          const buried = new Map<string, AnyRow>(
+          const removed = new Map<string, AnyRow>(
             act.changes.flatMap(({ table, id, op, before: was }) =>
               op === 'remove' && was ? [[`${table}:${id}`, { ...was, version: was.version + 1 }] as const] : [],
             ),
           );
-          const undone = undoChanges(present, [act], buried, Array.from({ length: 9 }, newId), 1);
+          const undone = undoChanges(present, [act], removed, Array.from({ length: 9 }, newId), 1);
           if (!undone.ok) throw new Error(JSON.stringify([act, undone]));
           present = undone.after;
           const booked = bookedIds(present);
@@ -129,14 +129,14 @@ describe('any acts, one after the other', () => {
         const { rows, acts, newId } = play(thrown);
         const picked = acts[which % Math.max(1, acts.length)];
         if (!picked) return;
-        const buried = new Map<string, AnyRow>(
+        const removed = new Map<string, AnyRow>(
           picked.act.changes.flatMap(({ table, id, op, before: was }) =>
             op === 'remove' && was && !rowIn(rows, table, id)
               ? [[`${table}:${id}`, { ...was, version: was.version + 1 }] as const]
               : [],
           ),
         );
-        const result = undoChanges(rows, [picked.act], buried, Array.from({ length: 9 }, newId), 1);
+        const result = undoChanges(rows, [picked.act], removed, Array.from({ length: 9 }, newId), 1);
         if (result.ok) {
           undone += 1;
           expect(broken(result.after).length).toBeLessThanOrEqual(broken(rows).length);

@@ -43,11 +43,11 @@ class RowBook {
   private readonly reversals: Map<string, string>;
   private readonly rows: Workspace;
   /** Removed rows: a project that was removed is looked at all the same, and counts as gone. */
-  private readonly buried: ReadonlyMap<string, AnyRow>;
+  private readonly removed: ReadonlyMap<string, AnyRow>;
 
-  constructor(rows: Workspace, buried: ReadonlyMap<string, AnyRow>) {
+  constructor(rows: Workspace, removed: ReadonlyMap<string, AnyRow>) {
     this.rows = rows;
-    this.buried = buried;
+    this.removed = removed;
     this.reversals = new Map(
       rowsOf(rows, 'ledger').flatMap((line) => (line.reversesId === null ? [] : [[String(line.reversesId), line.id]])),
     );
@@ -73,7 +73,7 @@ class RowBook {
     const list =
       table === 'project' ? (isProject(this.rows) ? [this.rows.project as AnyRow] : []) : rowsOf(this.rows, table);
     const made = new Map<string, AnyRow | null>(
-      list.map((row) => [row.id, this.buried.has(`${table}:${row.id}`) ? null : row]),
+      list.map((row) => [row.id, this.removed.has(`${table}:${row.id}`) ? null : row]),
     );
     this.tables.set(table, made);
     return made;
@@ -98,20 +98,20 @@ export function bookedIds(rows: Workspace): ReadonlySet<string> {
  * reversed by a line of its own. Refused where a row is no longer as the act left it, or where what is left would not
  * hold together; the rows that stand in the way are named.
  * @param acts the acts to take back, latest first
- * @param buried removed rows by `table:id`, as far as the acts removed them
+ * @param removed removed rows by `table:id`, as far as the acts removed them
  * @param reversalIds ids for the lines that reverse payments, in order
  */
 export function undoChanges<W extends Workspace>(
   rows: W,
   acts: readonly KeptAct[],
-  buried: ReadonlyMap<string, AnyRow>,
+  removed: ReadonlyMap<string, AnyRow>,
   reversalIds: readonly string[],
   atMs: number,
 ): Undoing<W> {
   const ids = [...reversalIds];
   const changes: RowChange[] = [];
   const obstacles: Obstacle[] = [];
-  const book = new RowBook(rows, buried);
+  const book = new RowBook(rows, removed);
   const booked = bookedIds(rows);
   const take = (change: RowChange, row: AnyRow | null) => {
     changes.push(change);
@@ -121,7 +121,7 @@ export function undoChanges<W extends Workspace>(
     for (const done of [...act.changes].reverse()) {
       const { table, id } = done;
       const here = book.get(table, id);
-      const gone = buried.get(`${table}:${id}`) ?? null;
+      const gone = removed.get(`${table}:${id}`) ?? null;
       if (table === 'ledger') {
         const reversed = book.reversalOf(id);
         const reversalId = ids.shift();

@@ -32,7 +32,7 @@ export async function readRow(
 }
 
 /** Removed rows of a table among some ids; those of a project's table only where they were that project's. */
-export async function buriedRows(
+export async function removedRowsOf(
   { scope, manager }: Transaction,
   table: ChangedTable,
   ids: readonly string[],

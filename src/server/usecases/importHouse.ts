@@ -24,7 +24,7 @@ import { houseRows, raiseHouseRevision } from '../persistence/snapshots';
 import type { Environment } from './environment';
 import { overLimits, tablesGrown } from './withinLimits';
 
-/** Rows written with one statement, and told of at once. */
+/** Rows written with one statement, and reported together. */
 const AT_ONCE = 500;
 /** After so many new rows the database counts afresh, so that searches are planned well from the next one on. */
 const MANY = 1000;
@@ -102,7 +102,7 @@ export async function previewHouseImport(
 }
 
 /**
- * Writes what a file brings, once for its key, as one act that can be taken back as one. Progress is told after every few
+ * Writes what a file brings, once for its key, as one act that can be taken back as one. Progress is reported after every few
  * hundred rows; whoever listens may cancel, and then nothing was written. Nobody is kept waiting meanwhile: only the
  * rows that the file changes are held.
  */

@@ -152,7 +152,7 @@ async function work(at: Work): Promise<Answer> {
     const rows = remembered ?? (await rowsFor(transaction, command.projectId, inHouse, alsoIds, false));
     const outcome = perform(rows, kind, command.payload);
     if (!outcome.ok) {
-      // A row that another tab removed is a conflict, told with both versions, not a bad field.
+      // A row that another tab removed is a conflict: both versions go into the answer.
       const conflicts = outcome.why === 'payload' ? [] : await conflictsOf(transaction, rows, [], command);
       if (conflicts.length > 0) throw new Refusal(refused('conflict', { conflicts }));
       throw new Refusal(

@@ -5,7 +5,7 @@ import { type AnyRow, rowIn, rowsOf, type Workspace } from '@core/acts/changes';
 import { type Obstacle, type Undoing, undoChanges } from '@core/acts/undoChanges';
 import type { ChangedTable } from '@core/model/rows';
 import { actsSince, readActs, type StoredAct } from '../persistence/acts';
-import { buriedRows } from '../persistence/rowStore';
+import { removedRowsOf } from '../persistence/rowStore';
 import type { Transaction } from '../persistence/scope';
 import { Refusal, refused } from './answer';
 import type { Environment } from './environment';
@@ -66,11 +66,11 @@ async function simulate<W extends Workspace>(
   for (const { changes } of found)
     for (const { table, id, op } of changes)
       if (op === 'remove') removed.set(table, [...(removed.get(table) ?? []), id]);
-  const buried = new Map<string, AnyRow>();
+  const removedRows = new Map<string, AnyRow>();
   for (const [table, ids] of removed)
-    for (const row of await buriedRows(transaction, table, ids, found[0]?.projectId ?? null))
-      buried.set(`${table}:${row.id}`, row);
-  return undoChanges(rows, found, buried, reversalIds, environment.nowMs());
+    for (const row of await removedRowsOf(transaction, table, ids, found[0]?.projectId ?? null))
+      removedRows.set(`${table}:${row.id}`, row);
+  return undoChanges(rows, found, removedRows, reversalIds, environment.nowMs());
 }
 
 /** The refusal of an act that others have built on: it names those that would have to be taken back with it. */

@@ -6,7 +6,7 @@ import { withReferences, writeOrder } from '@core/model/derive/references';
 import { type ChangedTable, isHouseTable, type TableName, tableNames } from '@core/model/entities';
 import type { ProjectRows } from '@core/model/rows';
 import { recordAct } from '../persistence/acts';
-import { buriedRows, takenIds } from '../persistence/rowStore';
+import { removedRowsOf, takenIds } from '../persistence/rowStore';
 import type { Transaction } from '../persistence/scope';
 import { lockProject, projectRows, raiseRevision } from '../persistence/snapshots';
 import { Refusal, refused } from './answer';
@@ -36,7 +36,7 @@ async function underIdsOfHere(
   // A row that this project had once comes back as itself; any other taken id is that of another project or table.
   for (const table of tableNames) {
     const asked = (tables[table] ?? []).filter((row) => taken.has(row.id)).map((row) => row.id);
-    for (const row of await buriedRows(transaction, table, asked, rows.project.id)) taken.delete(row.id);
+    for (const row of await removedRowsOf(transaction, table, asked, rows.project.id)) taken.delete(row.id);
   }
   for (const id of taken) ids.set(id, environment.newId());
   const renamed = (table: ChangedTable, row: AnyRow): AnyRow => ({
@@ -97,9 +97,9 @@ async function changesFor(
   for (const table of order) {
     if (table === 'photos') continue;
     const list = wanted[table] ?? [];
-    const buried = new Map(
+    const removed = new Map(
       (
-        await buriedRows(
+        await removedRowsOf(
           transaction,
           table,
           list.filter((row) => !rowIn(rows, table, row.id)).map((row) => row.id),
@@ -109,7 +109,7 @@ async function changesFor(
     );
     for (const row of list) {
       const here = rowIn(rows, table, row.id);
-      const gone = buried.get(row.id);
+      const gone = removed.get(row.id);
       const known = withWhatIsKnown(table, row, here ?? gone ?? null, rows);
       if (here) {
         // The ledger is a record, and the house belongs to all projects: a file adds to them and changes nothing there.

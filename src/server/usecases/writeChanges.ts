@@ -10,7 +10,7 @@ const MANY = 200;
 
 /**
  * Writes what was decided over some rows. Each row must still be as it was seen; otherwise everything goes back, with
- * both versions told.
+ * both versions in the answer.
  */
 export async function writeChanges(
   transaction: Transaction,

@@ -70,7 +70,7 @@ export function TypedField<T>(props: {
     props.onCommit(reading.value);
     setText(props.show(reading.value));
   };
-  const told = error ?? props.error ?? null;
+  const problem = error ?? props.error ?? null;
   return (
     <label className={styles.field} htmlFor={id} style={{ width: props.width }}>
       <span className={props.hideLabel ? 'visually-hidden' : undefined}>{props.label}</span>
@@ -85,11 +85,11 @@ export function TypedField<T>(props: {
           commit();
         }}
         onPressEnter={commit}
-        {...(told ? { status: 'error' as const } : {})}
+        {...(problem ? { status: 'error' as const } : {})}
         {...(props.suffix ? { suffix: props.suffix } : {})}
         {...(props.autoFocus ? { autoFocus: true } : {})}
-        aria-invalid={told !== null}
-        aria-describedby={told ? `${id}-error` : undefined}
+        aria-invalid={problem !== null}
+        aria-describedby={problem ? `${id}-error` : undefined}
         inputMode={props.inputMode ?? 'text'}
         autoComplete="off"
         onFocus={() => setWriting(true)}
@@ -116,9 +116,9 @@ export function TypedField<T>(props: {
           ))}
         </span>
       )}
-      {told ? (
+      {problem ? (
         <span className={styles.error} id={`${id}-error`} role="alert">
-          {told}
+          {problem}
         </span>
       ) : (
         props.hint && <span className={styles.hint}>{props.hint}</span>

@@ -13,5 +13,6 @@ export const fill = defineEntity({
   owner: 'project',
   travels: 'always',
   unique: [['slotId', 'optionId']],
+  indexed: [['optionId']],
   fields: { slotId: refersTo('slots'), optionId: refersTo('options'), count: fillCount },
 });

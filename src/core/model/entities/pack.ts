@@ -11,6 +11,7 @@ export const pack = defineEntity({
   noun: 'pack',
   owner: 'studio',
   travels: 'companion',
+  indexed: [['supplyId']],
   fields: {
     supplyId: refersTo('supplies'),
     name: line(1, 80),

@@ -3,6 +3,7 @@ import { BriefAndSketch1764100000000 } from './1764100000000-brief-and-sketch';
 import { House1764200000000 } from './1764200000000-house';
 import { StudioRecipes1764300000000 } from './1764300000000-studio-recipes';
 import { PiecesAndSightings1764400000000 } from './1764400000000-pieces-and-sightings';
+import { JoinedColumns1764500000000 } from './1764500000000-joined-columns';
 
 /** All migrations, oldest first. */
 export const migrations = [
@@ -11,4 +12,5 @@ export const migrations = [
   House1764200000000,
   StudioRecipes1764300000000,
   PiecesAndSightings1764400000000,
+  JoinedColumns1764500000000,
 ];
