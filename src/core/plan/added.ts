@@ -34,12 +34,12 @@ export interface Added {
 /** The pools that options of a slot draw from, and what the rest of the plan draws from each. */
 export interface RestOfPlan {
   poolOf(draw: Draw): Pool | undefined;
-  restOf(draw: Draw): number;
+  drawnFrom(draw: Draw): number;
 }
 
 /** Nothing else is planned: the same pools, and nobody else draws. */
 export function alone(of: RestOfPlan): RestOfPlan {
-  return { poolOf: of.poolOf, restOf: () => 0 };
+  return { poolOf: of.poolOf, drawnFrom: () => 0 };
 }
 
 /**
@@ -53,7 +53,7 @@ export function addedBy(rest: RestOfPlan, fills: readonly PlannedFill[]): Added 
   for (const { draw, drawn } of drawsOfFills(fills).values()) {
     const pool = rest.poolOf(draw);
     if (!pool) continue;
-    const before = rest.restOf(draw);
+    const before = rest.drawnFrom(draw);
     const after = combine(draw.kind, before, drawn);
     const [a, b] = [poolCost(pool, after), poolCost(pool, before)];
     const line = {

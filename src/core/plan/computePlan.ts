@@ -82,7 +82,7 @@ export class Plan {
   addedByChoice(fill: PlannedFill): Added {
     const { model, totals } = this;
     const slotId = fill.model.slot.id;
-    return addedBy({ poolOf: (draw) => model.pool(draw), restOf: (draw) => totals.without(slotId, draw) }, [fill]);
+    return addedBy({ poolOf: (draw) => model.pool(draw), drawnFrom: (draw) => totals.without(slotId, draw) }, [fill]);
   }
 
   /** P of the definitions: what everything chosen costs, paid or not. */

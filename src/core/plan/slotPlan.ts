@@ -95,7 +95,7 @@ export function figuresOfSlot(
       chosenCounts: own.map((fill) => fill.count),
       poolIds: [...draws.keys()],
       pools: [...draws.values()].map((draw) => model.pool(draw)),
-      rests: [...draws.values()].map((draw) => totals.without(slot.id, draw)),
+      drawnByRest: [...draws.values()].map((draw) => totals.without(slot.id, draw)),
       dates: options.map((option, n) => optionDates(model, option, counts[n] ?? 0, asOfMs)),
       findings: options.map((option) => findingsOfOption(model, option)),
       hourValue: hourValue ?? 0,
@@ -113,7 +113,7 @@ function slotFigures(of: {
   chosenCounts: readonly number[];
   poolIds: readonly string[];
   pools: readonly (Pool | undefined)[];
-  rests: readonly number[];
+  drawnByRest: readonly number[];
   dates: readonly OptionDates[];
   findings: readonly (readonly OptionFinding[])[];
   hourValue: number;
@@ -124,7 +124,7 @@ function slotFigures(of: {
   const placeOf = (draw: Draw) => places.get(draw.poolId) ?? -1;
   const rest: RestOfPlan = {
     poolOf: (draw) => of.pools[placeOf(draw)],
-    restOf: (draw) => of.rests[placeOf(draw)] ?? 0,
+    drawnFrom: (draw) => of.drawnByRest[placeOf(draw)] ?? 0,
   };
   const own = of.chosenModels.map((model, n) => ({ model, count: of.chosenCounts[n] ?? 0 }));
   const presentCash = own.length === 0 ? nothing : addedBy(rest, own).cash;

@@ -24,7 +24,7 @@ export function worthOfOption(
   if (!yardstick || isYardstick || yardstick.atLeast || !find || more.length > 0) return { kind: 'noPrice' };
   const draw = drawOf('find', find.id, 1);
   const pool = of.rest.poolOf(draw);
-  if (pool?.kind !== 'find' || pool.isSettled || of.rest.restOf(draw) > 0) return { kind: 'noPrice' };
+  if (pool?.kind !== 'find' || pool.isSettled || of.rest.drawnFrom(draw) > 0) return { kind: 'noPrice' };
   // The find's own price may be unknown: what it is worth does not depend on it, only on what comes on top.
   const others = subtractAmounts(option.cashAdded, pool.till);
   if (option.cashAdded.atLeast && !pool.till.atLeast) return { kind: 'noPrice' };
