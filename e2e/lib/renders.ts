@@ -18,12 +18,13 @@ function watchCommits(): void {
     sibling: Fiber | null;
     alternate: Fiber | null;
     type: { name?: string; displayName?: string } | null;
+    memoizedProps: object | null;
   }
   const page = window as unknown as {
-    __renders: { total: number; by: Record<string, number> };
+    __renders: { total: number; by: Record<string, number>; byProp: Record<string, number> };
     __REACT_DEVTOOLS_GLOBAL_HOOK__: object;
   };
-  page.__renders = { total: 0, by: {} };
+  page.__renders = { total: 0, by: {}, byProp: {} };
   const PERFORMED_WORK = 1;
   // Function, class, forwarded, memo and simple memo components.
   const components = [0, 1, 11, 14, 15];
@@ -31,6 +32,8 @@ function watchCommits(): void {
     const name = fiber.type?.displayName ?? fiber.type?.name ?? 'unnamed';
     page.__renders.total += 1;
     page.__renders.by[name] = (page.__renders.by[name] ?? 0) + 1;
+    const { byProp } = page.__renders;
+    for (const prop of Object.keys(fiber.memoizedProps ?? {})) byProp[prop] = (byProp[prop] ?? 0) + 1;
   };
   const visit = (fiber: Fiber) => {
     if (components.includes(fiber.tag) && (fiber.alternate === null || (fiber.flags & PERFORMED_WORK) !== 0))
@@ -48,9 +51,14 @@ function watchCommits(): void {
   };
 }
 
-/** What was drawn since the last time this was asked: in all, and by component. */
-export async function rendersSince(person: Person): Promise<{ total: number; by: Record<string, number> }> {
+/**
+ * What was drawn since the last time this was asked: in all, by component, and by what components were given. Names are
+ * shortened in what is served; the names of properties stay.
+ */
+export async function rendersSince(
+  person: Person,
+): Promise<{ total: number; by: Record<string, number>; byProp: Record<string, number> }> {
   return (await person.driver.executeScript(
-    'const seen = window.__renders; window.__renders = { total: 0, by: {} }; return seen;',
-  )) as { total: number; by: Record<string, number> };
+    'const seen = window.__renders; window.__renders = { total: 0, by: {}, byProp: {} }; return seen;',
+  )) as { total: number; by: Record<string, number>; byProp: Record<string, number> };
 }
