@@ -19,7 +19,8 @@ export function WhyTree(props: { tree: Explained }) {
       {tree.because
         .filter((line) => !line.aside)
         .map((line, index) => (
-          <Line key={`${line.label}-${index}`} line={line} depth={0} />
+          // What is made of sums shows them at once: a quotient is understood from its two sums.
+          <Line key={`${line.label}-${index}`} line={line} opened={!tree.adds && line.adds === true} />
         ))}
       <div className={`${styles.line} ${styles.total}`}>
         <span>{tree.label}</span>
@@ -27,16 +28,16 @@ export function WhyTree(props: { tree: Explained }) {
         {tree.note && <small>{tree.note}</small>}
       </div>
       {asides.map((line) => (
-        <Line key={line.label} line={line} depth={0} />
+        <Line key={line.label} line={line} />
       ))}
     </div>
   );
 }
 
-function Line(props: { line: Explained; depth: number }) {
+function Line(props: { line: Explained; opened?: boolean }) {
   const locale = useLocale();
   const { line } = props;
-  const [open, setOpen] = useState(false);
+  const [open, setOpen] = useState(props.opened ?? false);
   const [editing, setEditing] = useState(false);
   const hasMore = line.because.length > 0;
   const label = hasMore ? (
@@ -78,7 +79,7 @@ function Line(props: { line: Explained; depth: number }) {
       {open && (
         <div className={styles.nested}>
           {line.because.map((inner, index) => (
-            <Line key={`${inner.label}-${index}`} line={inner} depth={props.depth + 1} />
+            <Line key={`${inner.label}-${index}`} line={inner} />
           ))}
         </div>
       )}
