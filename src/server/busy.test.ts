@@ -199,3 +199,28 @@ describe('what routes promise', () => {
     );
   });
 });
+
+describe('a project that cannot be summed up', () => {
+  it('does not keep the others from it', async () => {
+    const lines: string[] = [];
+    const broken = await attic(studio);
+    const fine = await attic(studio);
+    await studio.send('GET', '/api/projects');
+    // A time zone that no platform knows: its dates cannot be laid.
+    await own.database.source.query(
+      `update "project" set time_zone = 'Nowhere/At_all', revision = revision + 1 where id = $1`,
+      [broken.projectId],
+    );
+    await studio.command(fine.projectId, 'editSlot', { id: fine.slotId, values: { note: 'later' } });
+    await own.database.source.query(`update "project" set updated_at = now() where id = $1`, [broken.projectId]);
+    const watched = studioApp(own.database, studio.studioId, {
+      summaryPatienceMs: 5000,
+      log: (line) => lines.push(line),
+    });
+    const { projects } = (await watched.send('GET', '/api/projects?limit=200')).json;
+    const staleOf = (id: string) => projects.find((entry: { id: string }) => entry.id === id)?.isStale;
+    expect([staleOf(broken.projectId), staleOf(fine.projectId)]).toEqual([true, false]);
+    expect(lines.some((line) => line.includes(`no summary of ${broken.projectId}`))).toBe(true);
+    await own.database.source.query(`update "project" set time_zone = 'UTC' where id = $1`, [broken.projectId]);
+  });
+});

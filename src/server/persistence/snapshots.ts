@@ -228,12 +228,18 @@ export async function projectList(
 /** Whether a project's summary was computed before the project, or the studio's shared rows, changed last. */
 const STALE_SQL = `((p.summary ->> 'revision')::int is distinct from p.revision or (p.summary ->> 'studioRevision')::int is distinct from s.revision)`;
 
-/** The project whose summary is stale and that was touched last; null when all are up to date. */
-export async function staleSummary({ scope, manager }: Transaction): Promise<string | null> {
+/**
+ * The project whose summary is stale and that was touched last; null when all are up to date.
+ * @param except projects that are left alone this time
+ */
+export async function staleSummary(
+  { scope, manager }: Transaction,
+  except: readonly string[] = [],
+): Promise<string | null> {
   const found: { id: string }[] = await manager.query(
     `select p.id from "project" p join "studio" s on s.id = p.studio_id
-     where p.studio_id = $1 and p.deleted_at is null and ${STALE_SQL} order by p.updated_at desc limit 1`,
-    [scope.studioId],
+     where p.studio_id = $1 and p.deleted_at is null and p.id <> all($2) and ${STALE_SQL} order by p.updated_at desc limit 1`,
+    [scope.studioId, except],
   );
   return found[0]?.id ?? null;
 }

@@ -91,16 +91,20 @@ export class SummaryJob {
     });
   }
 
+  /** Sums up what is stale, each project once: one that is being worked on comes again with the change under way. */
   private async catchUp(scope: StudioScope): Promise<void> {
     const transaction = reading(this.database, scope);
-    let last: string | null = null;
+    const done: string[] = [];
     for (;;) {
-      const projectId = await staleSummary(transaction);
+      const projectId = await staleSummary(transaction, done);
       if (projectId === null) return;
-      await this.sumUp(transaction, projectId);
-      // One that is stale again at once is being worked on: its turn comes with the change that is under way.
-      if (projectId === last) return this.want(scope);
-      last = projectId;
+      done.push(projectId);
+      try {
+        await this.sumUp(transaction, projectId);
+      } catch (error) {
+        // One that cannot be summed up does not stand in the way of the others.
+        this.log(`no summary of ${projectId}: ${(error as Error).message}`);
+      }
       await nextTurn();
     }
   }

@@ -22,8 +22,9 @@ export function ProjectsPage() {
     queryFn: api.projects,
     staleTime: 0,
     retry: 1,
-    // Purses that are being added up follow in a moment.
-    refetchInterval: ({ state }) => (state.data?.projects.some((project) => project.isStale) ? SOON_MS : false),
+    // Purses that are being added up follow in a moment; what takes longer is asked for less often.
+    refetchInterval: ({ state }) =>
+      state.data?.projects.some((project) => project.isStale) ? SOON_MS * Math.min(10, state.dataUpdateCount) : false,
   });
   return (
     <>
