@@ -44,7 +44,12 @@ export function alone(of: RestOfPlan): RestOfPlan {
 
 /**
  * What fills of one slot add to what the other slots draw: C(X with them) − C(X with the slot left out), and stash and
- * hours in the same way. Only the pools that they draw from are looked at; all others cancel.
+ * hours in the same way (definitions of the figures). Only the pools that they draw from are looked at; all others
+ * cancel.
+ * @param rest the plan without the slot, or nothing beside the fills: {@link alone}
+ * @param fills all of one slot
+ * @returns figures with the lines that they are the sums of; no fills add nothing
+ * @example two pieces painted from one can of $24: each adds $0 of it to a plan with the other, and $24 alone
  */
 export function addedBy(rest: RestOfPlan, fills: readonly PlannedFill[]): Added {
   const lines: AddedLine[] = [];
@@ -90,7 +95,11 @@ export interface PlanSums {
   minutes: Minutes;
 }
 
-/** The sums over a set of fills. */
+/**
+ * The sums over a set of fills.
+ * @param totals what these fills draw
+ * @param view `full` for P, what everything costs; `toGo` for C, without what is paid or promised
+ */
 export function sumsOf(
   model: PlanModel,
   totals: DrawTotals,

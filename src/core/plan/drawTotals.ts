@@ -75,7 +75,7 @@ function mostOf(bySlot: ReadonlyMap<string, number>): { slotId: string; others: 
   return { slotId, others };
 }
 
-/** What some fills of one slot draw from each pool together. */
+/** What some fills draw from each pool together, by the pool's id. */
 export function drawsOfFills(fills: readonly PlannedFill[]): Map<string, { draw: Draw; drawn: number }> {
   const drawn = new Map<string, { draw: Draw; drawn: number }>();
   for (const { model, count } of fills)

@@ -18,7 +18,12 @@ export interface OptionDates {
   ready: ReadyDates | null;
 }
 
-/** When one option alone would be usable: lead time, then its steps or its stated minutes laid into the ordinary week. */
+/**
+ * When one option alone would be usable: lead time, then its steps or its stated minutes laid into the ordinary week.
+ * @param count how many of its slot it fills; only stated minutes grow with it, a recipe is laid as it is made
+ * @param asOfMs the moment that dates count from, epoch milliseconds
+ * @returns the moment itself where there is nothing to wait for and nothing to do
+ */
 export function optionDates(model: PlanModel, option: OptionModel, count: number, asOfMs: number): OptionDates {
   const { memo, assumptions } = model;
   const leadDays = Math.max(0, ...option.offers.map(({ offer }) => offer.leadDays));

@@ -26,7 +26,11 @@ export interface SharedSupply {
   readonly togetherPerHour: number | null;
 }
 
-/** The supplies of what is chosen, one line each, the dearest first. */
+/**
+ * The supplies of what is chosen, one line each, the dearest first and then by name.
+ * @param sums what all that is chosen comes to; its lines hold each supply's total draw
+ * @param slots read only when somebody asks what sharers earn together
+ */
 export function sharedSupplies(
   model: PlanModel,
   sums: PlanSums,

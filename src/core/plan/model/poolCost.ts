@@ -45,7 +45,10 @@ export function stashValueOf(pool: SupplyPool, needMicro: number): number {
   return multiplyDivideRound(Math.min(needMicro, pool.stashMicro), pool.unitCost.millionths, MICRO);
 }
 
-/** What a total draw comes to; nothing drawn costs nothing. */
+/**
+ * What a total draw comes to; nothing drawn costs nothing.
+ * @param drawn uses of a find or tool, pieces of an order, millionths of a supply's unit, sessions
+ */
 export function poolCost(pool: Pool, drawn: number, view: CashView = 'toGo'): PoolCost {
   if (drawn <= 0) return free;
   switch (pool.kind) {
