@@ -1,7 +1,6 @@
 import { toMicro } from '../kernel/micro';
 import type { Step } from '../state/step';
 import type { ZoneUse } from '../surface/zone';
-import { cleanUpKey } from '../technique';
 import { buildSteps } from './buildSteps';
 import { type Difficulty, difficultyOf } from './difficulty';
 import type { PieceDemand, SupplyTerm, WorkTerm } from './pieceDemand';
@@ -26,8 +25,6 @@ export interface RecipePlan {
   demands: ReadonlyMap<string, PieceDemand>;
   /** Sessions of each supply: the most coats any layer of it gives. */
   sessions: Map<string, number>;
-  /** Set-up and clean-up of one session, by supply. */
-  sessionMinutes: Map<string, number>;
   toolIds: string[];
   readonly difficulty: Difficulty;
   /** Everything to know, cautions included; gathered when it is first read. {@link cautionsAt} gives those of a step. */
@@ -53,7 +50,6 @@ export function computeRecipe(recipeId: string, body: RecipeBody, context: Recip
     return fresh;
   };
   const sessions = new Map<string, number>();
-  const sessionMinutes = new Map<string, number>();
   const layerById = new Map(stacked.layers.map((layer) => [layer.id, layer]));
   for (const zone of zones) {
     for (const entry of stacked.stacks.get(zone.key) ?? []) {
@@ -65,10 +61,6 @@ export function computeRecipe(recipeId: string, body: RecipeBody, context: Recip
         driver: { kind: 'layer', layerId: layer.id, zoneKey: zone.key },
       });
       sessions.set(layer.supplyKey, Math.max(sessions.get(layer.supplyKey) ?? 0, entry.coats.coats));
-      sessionMinutes.set(
-        layer.supplyKey,
-        context.assumptions.number('session.setUpMinutes') + context.assumptions.number(cleanUpKey(layer.coating)),
-      );
     }
   }
   for (const { findId, supplyKey, amount, stepId, zoneKey } of built.needs)
@@ -78,7 +70,6 @@ export function computeRecipe(recipeId: string, body: RecipeBody, context: Recip
     const key = step.supplies[0]?.supplyKey;
     if (step.kind !== 'mend' || step.setUpMinutes === 0 || key === undefined) continue;
     sessions.set(key, (sessions.get(key) ?? 0) + 1);
-    sessionMinutes.set(key, step.setUpMinutes + step.cleanUpMinutes);
   }
   for (const run of built.runs) demandOf(run.findId).work.push(workTermOf(run));
 
@@ -94,7 +85,6 @@ export function computeRecipe(recipeId: string, body: RecipeBody, context: Recip
     steps: built.steps,
     demands,
     sessions,
-    sessionMinutes,
     toolIds: [...new Set(built.steps.flatMap((step) => step.tools))].sort(),
     uses,
     get difficulty() {

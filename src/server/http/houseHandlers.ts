@@ -39,7 +39,7 @@ export function houseHandlers(app: OpenAPIHono, handling: HandlerContext): void 
   app.openapi(listPieces, async (context) => {
     const { limit, offset, ...query } = context.req.valid('query');
     const transaction = reader(context.req.header('x-device'));
-    return context.json((await searchPieces(transaction, query, { limit, offset })) as never, 200);
+    return context.json(await searchPieces(transaction, query, { limit, offset }), 200);
   });
 
   app.openapi(slotFits, async (context) => {
@@ -51,18 +51,18 @@ export function houseHandlers(app: OpenAPIHono, handling: HandlerContext): void 
 
   app.openapi(listRisers, async (context) => {
     const transaction = reader(context.req.header('x-device'));
-    return context.json((await findRisers(transaction, context.req.valid('query'))) as never, 200);
+    return context.json(await findRisers(transaction, context.req.valid('query')), 200);
   });
 
   app.openapi(readPanels, async (context) => {
     const transaction = reader(context.req.header('x-device'));
     await freshen(transaction);
-    return context.json((await housePanels(transaction, environment.nowMs())) as never, 200);
+    return context.json(await housePanels(transaction, environment.nowMs()), 200);
   });
 
   app.openapi(previewHouse, async (context) => {
     const transaction = reader(context.req.header('x-device'));
-    return context.json((await previewHouseImport(transaction, context.req.valid('json'), environment)) as never, 200);
+    return context.json(await previewHouseImport(transaction, context.req.valid('json'), environment), 200);
   });
 
   app.openapi(importHouseRoute, async (context) => {

@@ -10,7 +10,7 @@ import { Refusal, refused } from './answer';
 import { copyFrom } from './copyFrom';
 import type { Environment } from './environment';
 import type { ImportAnswer } from './importProject';
-import { onceByKey } from './runCommand';
+import { onceByKey } from './onceByKey';
 
 export type CopyKind = 'duplicate' | 'nextSeason';
 

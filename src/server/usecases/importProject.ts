@@ -7,7 +7,7 @@ import type { Database } from '../persistence/database';
 import type { StudioScope } from '../persistence/scope';
 import { copyFrom } from './copyFrom';
 import type { Environment } from './environment';
-import { onceByKey } from './runCommand';
+import { onceByKey } from './onceByKey';
 import { updateFrom } from './updateFrom';
 
 export type ImportMode = 'copy' | 'update';

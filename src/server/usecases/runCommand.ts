@@ -7,14 +7,13 @@ import { idsOf } from '@core/acts/invariants/ofList';
 import { type Outcome, perform } from '@core/acts/perform';
 import type { KeptChange } from '@core/acts/undoChanges';
 import { emptyProject } from '@core/model/emptyRows';
-import { allEntities, isHouseTable, isTable, rowEntities } from '@core/model/entities';
+import { isHouseTable, isTable, rowEntities } from '@core/model/entities';
 import { UUID_PATTERN } from '@core/model/fields';
 import type { ProjectRows } from '@core/model/rows';
 import { recordAct } from '../persistence/acts';
 import type { Database } from '../persistence/database';
-import { claimKey, savepoint, storeAnswer } from '../persistence/requestKeys';
 import { lockTouched, readRow, takenIds } from '../persistence/rowStore';
-import { inTransaction, type StudioScope, type Transaction } from '../persistence/scope';
+import type { StudioScope, Transaction } from '../persistence/scope';
 import {
   houseRows,
   lockProject,
@@ -26,6 +25,7 @@ import {
 import { type Answer, Refusal, refused } from './answer';
 import type { Environment } from './environment';
 import type { KnownProjects } from './knownProjects';
+import { onceByKey } from './onceByKey';
 import { placementConflicts } from './placementConflicts';
 import { stillUsed } from './stillUsed';
 import { actsToUndo, decideUndo, touchedIds } from './undoActs';
@@ -73,59 +73,6 @@ interface Work {
   known: KnownProjects;
   /** The state that it leaves behind, once it is known. */
   left: { state: ProjectState | null };
-}
-
-/**
- * Does something once for a key: whoever asks again with the same body gets the first answer, whoever comes with another
- * body is refused. A refusal leaves nothing behind but its answer.
- */
-export function onceByKey<A extends { status: number; body: unknown }>(
-  database: Database,
-  scope: StudioScope,
-  key: string,
-  bodyHash: string,
-  work: (transaction: Transaction) => Promise<A>,
-): Promise<A> {
-  return inTransaction(database, scope, async (transaction) => {
-    const known = await claimKey(transaction, key, bodyHash);
-    if (known.state === 'other')
-      return refused('key.reused', {
-        fields: [{ field: 'key', value: key, accepted: 'a new key for a new request' }],
-      }) as unknown as A;
-    if (known.state === 'answered') return { status: known.status, body: known.answer } as A;
-    const attempt = async (isLast: boolean): Promise<A | null> => {
-      const point = await savepoint(transaction);
-      try {
-        const done = await work(transaction);
-        await point.release();
-        return done;
-      } catch (error) {
-        const refusal = error instanceof Refusal ? error.answer : refusedByDatabase(error);
-        if (!refusal) throw error;
-        await point.rollback();
-        // Somebody made the same thing at the same moment: now that it is there, it is decided anew.
-        return !isLast && isThereAlready(error) ? null : (refusal as unknown as A);
-      }
-    };
-    const answer = (await attempt(false)) ?? ((await attempt(true)) as A);
-    await storeAnswer(transaction, key, answer.status, answer.body);
-    return answer;
-  });
-}
-
-const driverError = (error: unknown) =>
-  (error as { driverError?: { code?: string; table?: string } }).driverError ?? {};
-
-const isThereAlready = (error: unknown): boolean => driverError(error).code === '23505';
-
-/** Constraints of the database that speak of the request, not of a bug. */
-function refusedByDatabase(error: unknown): Answer | null {
-  const { code, table } = driverError(error);
-  if (code !== '23505' && code !== '23503') return null;
-  const noun = allEntities.find((entity) => entity.name === table)?.noun ?? 'row';
-  const accepted =
-    code === '23505' ? `a ${noun} that is not there yet` : `a ${noun} that speaks of things of this studio only`;
-  return refused('command.refused', { fields: [{ field: noun, value: null, accepted }] });
 }
 
 async function work(at: Work): Promise<Answer> {

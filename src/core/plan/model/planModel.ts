@@ -1,34 +1,18 @@
 import { Assumptions } from '../../catalog/assumptions';
-import { grouped } from '../../kernel/grouped';
 import type { Memo } from '../../kernel/memo';
 import { toMicro } from '../../kernel/micro';
-import type {
-  ColorCardRow,
-  FillRow,
-  FindRow,
-  LedgerRow,
-  OptionRow,
-  OverrideRow,
-  PackRow,
-  PieceRow,
-  PriceNoteRow,
-  ProjectRows,
-  RecipeRow,
-  SlotRow,
-  SupplyRow,
-} from '../../model/rows';
+import type { ColorCardRow, FillRow, OptionRow, OverrideRow, PieceRow, ProjectRows, SlotRow } from '../../model/rows';
 import type { PackPurchase } from '../../pricing/cheapestPacks';
-import { settledIds } from '../../pricing/ledger';
 import { computeRecipe, type RecipePlan } from '../../recipe/computeRecipe';
 import type { RecipeBody } from '../../recipe/recipeBody';
 import type { Lesson, PieceFacts, RecipeContext } from '../../recipe/recipeContext';
-import { supplyKey } from '../../recipe/supplyKey';
 import { madeBody } from '../madeBody';
 import { findPool, orderPool, sessionPool, supplyPool, toolPool } from './compilePools';
 import { lessonsOfRecipe } from './lessonsOfRecipe';
 import { compileOption, type OptionModel } from './optionModel';
 import { purchaseOf } from './poolCost';
 import type { Draw, Pool, SupplyPool, ToolPool } from './pools';
+import { type RowIndex, rowIndex } from './rowIndex';
 
 /** A fill as it is planned: a way to fill its slot, and how many of the slot it covers. */
 export interface PlannedFill {
@@ -55,21 +39,7 @@ export class PlanModel {
     this.rows = rows;
     this.memo = memo;
     this.assumptions = memo.part(assumptionsOf, '', { overrides: rows.overrides });
-    this.index = {
-      slots: memo.part(indexSlots, '', { rows: rows.slots }),
-      finds: memo.part(indexFinds, '', { rows: rows.finds }),
-      offers: memo.part(indexOffers, '', { rows: rows.offers }),
-      options: memo.part(indexOptions, '', { rows: rows.options }),
-      optionsOfSlots: memo.part(groupOptions, '', { rows: rows.options }),
-      pieces: memo.part(indexPieces, '', { rows: rows.pieces }),
-      recipes: memo.part(indexRecipes, '', { rows: rows.recipes }),
-      colorCards: memo.part(indexCards, '', { rows: rows.colorCards }),
-      supplies: memo.part(indexSupplies, '', { rows: rows.supplies }),
-      packsOfSupplies: memo.part(groupPacks, '', { rows: rows.packs }),
-      notesOfTools: memo.part(groupToolNotes, '', { rows: rows.priceNotes }),
-      tools: memo.part(indexTools, '', { rows: rows.tools }),
-      settled: memo.part(settledOf, '', { ledger: rows.ledger }),
-    };
+    this.index = rowIndex(rows, memo);
   }
 
   /** All ways to fill a slot, in the order of their rows. */
@@ -242,47 +212,6 @@ export class PlanModel {
   }
 }
 
-interface RowIndex {
-  slots: ReadonlyMap<string, SlotRow>;
-  finds: ReadonlyMap<string, FindRow>;
-  offers: ReadonlyMap<string, ProjectRows['offers'][number]>;
-  options: ReadonlyMap<string, OptionRow>;
-  optionsOfSlots: ReadonlyMap<string, readonly OptionRow[]>;
-  pieces: ReadonlyMap<string, PieceRow>;
-  recipes: ReadonlyMap<string, RecipeRow>;
-  colorCards: ReadonlyMap<string, ColorCardRow>;
-  supplies: ReadonlyMap<string, SupplyRow>;
-  packsOfSupplies: ReadonlyMap<string, readonly PackRow[]>;
-  notesOfTools: ReadonlyMap<string, readonly PriceNoteRow[]>;
-  tools: ReadonlyMap<string, ProjectRows['tools'][number]>;
-  settled: ReadonlyMap<string, ReadonlySet<string>>;
-}
-
-type Rows<T> = { rows: readonly T[] };
-
-function byId<T extends { id: string }>({ rows }: Rows<T>): ReadonlyMap<string, T> {
-  return new Map(rows.map((row) => [row.id, row]));
-}
-
-// Each kind of index is a kind of part of its own.
-const indexSlots = (of: Rows<SlotRow>) => byId(of);
-const indexFinds = (of: Rows<FindRow>) => byId(of);
-const indexOffers = (of: Rows<ProjectRows['offers'][number]>) => byId(of);
-const indexOptions = (of: Rows<OptionRow>) => byId(of);
-const indexPieces = (of: Rows<PieceRow>) => byId(of);
-const indexRecipes = (of: Rows<RecipeRow>) => byId(of);
-const indexCards = (of: Rows<ColorCardRow>) => byId(of);
-const groupOptions = ({ rows }: Rows<OptionRow>) => grouped(rows, (row) => row.slotId);
-const groupPacks = ({ rows }: Rows<PackRow>) => grouped(rows, (row) => row.supplyId);
-const indexSupplies = ({ rows }: Rows<SupplyRow>) =>
-  new Map(rows.map((row) => [supplyKey(row.kindId, row.colorCardId, row.sheen), row]));
-const indexTools = ({ rows }: Rows<ProjectRows['tools'][number]>) => new Map(rows.map((row) => [row.toolId, row]));
-const groupToolNotes = ({ rows }: Rows<PriceNoteRow>) =>
-  grouped(
-    rows.filter((note) => note.subject === 'tool'),
-    (note) => note.subjectId,
-  );
-const settledOf = (of: { ledger: readonly LedgerRow[] }) => settledIds(of.ledger);
 const assumptionsOf = (of: { overrides: readonly OverrideRow[] }) => new Assumptions(of.overrides);
 
 type RecipeInputs = { recipeId: string; body: RecipeBody } & Omit<RecipeContext, 'pieces' | 'colorCards'> & {

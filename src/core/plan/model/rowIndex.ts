@@ -1,0 +1,60 @@
+import { grouped } from '../../kernel/grouped';
+import type { Memo } from '../../kernel/memo';
+import type { LedgerRow, PackRow, PriceNoteRow, ProjectRows, RowOf, SupplyRow } from '../../model/rows';
+import { settledIds } from '../../pricing/ledger';
+import { supplyKey } from '../../recipe/supplyKey';
+
+/** Tables whose rows are looked up by their id. */
+const byIdTables = ['slots', 'finds', 'offers', 'options', 'recipes', 'pieces', 'colorCards'] as const;
+type ByIdTable = (typeof byIdTables)[number];
+
+/** A project's rows as the plan model looks them up; each part is made anew only when its table changed. */
+export type RowIndex = { [T in ByIdTable]: ReadonlyMap<string, ProjectRows[T][number]> } & {
+  optionsOfSlots: ReadonlyMap<string, readonly RowOf<'options'>[]>;
+  /** By their key: kind, color card and sheen. */
+  supplies: ReadonlyMap<string, SupplyRow>;
+  packsOfSupplies: ReadonlyMap<string, readonly PackRow[]>;
+  notesOfTools: ReadonlyMap<string, readonly PriceNoteRow[]>;
+  tools: ReadonlyMap<string, RowOf<'tools'>>;
+  /** What the ledger holds as paid or promised, by kind of subject. */
+  settled: ReadonlyMap<string, ReadonlySet<string>>;
+};
+
+/** Indexes the rows of a project. */
+export function rowIndex(rows: ProjectRows, memo: Memo): RowIndex {
+  const table = <T extends { id: string }>(name: ByIdTable, list: readonly T[]) =>
+    memo.part(byId<T>, name, { rows: list });
+  return {
+    slots: table('slots', rows.slots),
+    finds: table('finds', rows.finds),
+    offers: table('offers', rows.offers),
+    options: table('options', rows.options),
+    recipes: table('recipes', rows.recipes),
+    pieces: table('pieces', rows.pieces),
+    colorCards: table('colorCards', rows.colorCards),
+    optionsOfSlots: memo.part(optionsOfSlots, '', { rows: rows.options }),
+    supplies: memo.part(suppliesByKey, '', { rows: rows.supplies }),
+    packsOfSupplies: memo.part(packsOfSupplies, '', { rows: rows.packs }),
+    notesOfTools: memo.part(notesOfTools, '', { rows: rows.priceNotes }),
+    tools: memo.part(toolsById, '', { rows: rows.tools }),
+    settled: memo.part(settled, '', { rows: rows.ledger }),
+  };
+}
+
+type Rows<T> = { rows: readonly T[] };
+
+function byId<T extends { id: string }>({ rows }: Rows<T>): ReadonlyMap<string, T> {
+  return new Map(rows.map((row) => [row.id, row]));
+}
+
+const optionsOfSlots = ({ rows }: Rows<RowOf<'options'>>) => grouped(rows, (row) => row.slotId);
+const packsOfSupplies = ({ rows }: Rows<PackRow>) => grouped(rows, (row) => row.supplyId);
+const suppliesByKey = ({ rows }: Rows<SupplyRow>) =>
+  new Map(rows.map((row) => [supplyKey(row.kindId, row.colorCardId, row.sheen), row]));
+const toolsById = ({ rows }: Rows<RowOf<'tools'>>) => new Map(rows.map((row) => [row.toolId, row]));
+const notesOfTools = ({ rows }: Rows<PriceNoteRow>) =>
+  grouped(
+    rows.filter((note) => note.subject === 'tool'),
+    (note) => note.subjectId,
+  );
+const settled = ({ rows }: Rows<LedgerRow>) => settledIds(rows);
