@@ -6,7 +6,7 @@ import { Pool } from 'pg';
 import { Person } from '../e2e/lib/browser';
 import { Euporia } from '../e2e/lib/euporia';
 import { temporaryCluster, temporaryFolder } from '../scripts/lib/temporary.mjs';
-import { SNAPSHOT_SQL } from '../src/server/persistence/snapshots';
+import { SNAPSHOT_SQL } from '../src/server/persistence/sql/snapshot';
 import { boardBench } from './board';
 import { largeProject } from './generate';
 import { houseBench } from './house';

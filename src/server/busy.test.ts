@@ -2,7 +2,7 @@ import { randomUUID } from 'node:crypto';
 import { computePlan } from '@core/plan/computePlan';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { newSlot } from '../core/plan/newRows';
-import { pruneOld } from './persistence/prune';
+import { pruneOld } from './persistence/sql/prune';
 import { held, holdAnswer } from './test/answersHold';
 import { attic, freshDatabase, nightstandOption, studioApp, type TestStudio, testStudio } from './test/studio';
 import { BusyError, Turns } from './usecases/turns';

@@ -9,7 +9,7 @@ import { newSlot, newSupply } from '../core/plan/newRows';
 import { unknownPiece } from '../core/sourcing/newPiece';
 import { createApp } from './http/app';
 import { openDatabase } from './persistence/database';
-import { APP_ROLE, ensureAppRole } from './persistence/roles';
+import { APP_ROLE, ensureAppRole } from './persistence/sql/roles';
 import { attic, freshDatabase, HOST, studioApp, type TestStudio, testStudio } from './test/studio';
 import { acceptPhoto } from './usecases/acceptPhoto';
 

@@ -13,6 +13,9 @@ export type Owner = 'studio' | 'project';
  */
 export type Travel = 'always' | 'referred' | 'companion' | 'never';
 
+/** Which rows of a table a project's snapshot holds. */
+export type Snapshot<Field extends string = string> = 'all' | 'linked' | 'none' | { sharing: Field } | { along: Field };
+
 /** What an entity says of itself. */
 export interface EntityFacts<T extends string, F extends z.core.$ZodLooseShape, O extends Owner = Owner> {
   /** Its name in snapshots, files and changes: the plural. */
@@ -25,8 +28,14 @@ export interface EntityFacts<T extends string, F extends z.core.$ZodLooseShape, 
   /** Every field by name, without id and version; the order is the order of the columns. */
   fields: F;
   travels: Travel;
-  /** What of it a project's snapshot holds: all its rows, those that the project refers to, or none. */
-  snapshot?: 'all' | 'linked' | 'none';
+  /**
+   * What of it a project's snapshot holds:
+   * - `all`: every row; `none`: no row;
+   * - `linked`: rows that the project refers to;
+   * - `sharing` a field: those, and rows whose field says the same as something the project refers to, or nothing;
+   * - `along` a field: rows whose field refers to a row that the snapshot holds.
+   */
+  snapshot?: Snapshot<string & keyof F>;
   /** What of it the house holds: all its rows, or those that are asked for, as there are too many. */
   house?: 'all' | 'asked';
   /** Sets of fields that no two live rows of one owner share. */
@@ -50,7 +59,8 @@ export interface Entity<
   T extends string = string,
   F extends z.core.$ZodLooseShape = z.core.$ZodLooseShape,
   O extends Owner = Owner,
-> extends Required<Omit<EntityFacts<T, F, O>, 'idRefersTo' | 'unique' | 'indexed' | 'most'>> {
+> extends Required<Omit<EntityFacts<T, F, O>, 'idRefersTo' | 'unique' | 'indexed' | 'most' | 'snapshot'>> {
+  snapshot: Snapshot;
   unique: readonly (readonly string[])[];
   indexed: readonly (readonly string[])[];
   idRefersTo: string | null;

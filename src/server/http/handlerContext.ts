@@ -1,6 +1,6 @@
 import type { Database } from '../persistence/database';
+import { staleSummary } from '../persistence/projects';
 import { reading, type StudioScope, studioScope, type Transaction } from '../persistence/scope';
-import { staleSummary } from '../persistence/snapshots';
 import type { Environment } from '../usecases/environment';
 import { KnownProjects } from '../usecases/knownProjects';
 import { SummaryJob } from '../usecases/summaryJob';

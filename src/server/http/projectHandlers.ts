@@ -1,5 +1,6 @@
 import type { OpenAPIHono } from '@hono/zod-openapi';
-import { projectList, snapshotTag, snapshotText } from '../persistence/snapshots';
+import { projectList, snapshotTag } from '../persistence/projects';
+import { snapshotText } from '../persistence/snapshots';
 import { copyProject } from '../usecases/copyProject';
 import { exportProject } from '../usecases/exportProject';
 import { importProject } from '../usecases/importProject';

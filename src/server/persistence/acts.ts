@@ -1,9 +1,13 @@
 import type { KeptChange } from '@core/acts/undoChanges';
 import type { ChangedTable } from '@core/model/rows';
+import { In, IsNull, Not } from 'typeorm';
+import { actEntity, type StoredActRow } from './entities';
 import type { Transaction } from './scope';
 
 /** The shape of the rows that acts written now speak of; older ones are kept and cannot be taken back. */
 const SHAPE = 2;
+/** The most acts that are looked through behind one that is to be taken back. */
+const MOST_SINCE = 200;
 
 export interface Act {
   id: string;
@@ -31,47 +35,71 @@ export async function recordAct(
   await manager
     .createQueryBuilder()
     .insert()
-    .into('act')
+    .into(actEntity)
     .values({
-      studio_id: scope.studioId,
+      studioId: scope.studioId,
       id: act.id,
-      project_id: act.projectId,
+      projectId: act.projectId,
       device: scope.device,
       kind: act.kind,
       shape: SHAPE,
       changes: act.changes,
-      undoes_id: first ?? null,
-      also_undoes: also,
+      undoesId: first ?? null,
+      alsoUndoes: also,
     })
+    .updateEntity(false)
     .execute();
 }
 
-const ACT_SQL = `select a.id, a.kind, a.project_id as "projectId", a.device, a.changes, a.shape = ${SHAPE} as present,
-    (extract(epoch from a.created_at) * 1000)::float8 as "atMs",
-    exists (select 1 from "act" u where u.studio_id = a.studio_id and (u.undoes_id = a.id or u.also_undoes @> jsonb_build_array(a.id::text))) as undone
-  from "act" a`;
-
 /** Acts by their ids, the latest first. */
-export function readActs({ scope, manager }: Transaction, ids: readonly string[]): Promise<StoredAct[]> {
-  return manager.query(`${ACT_SQL} where a.studio_id = $1 and a.id = any($2) order by a.created_at desc, a.id`, [
-    scope.studioId,
-    ids,
-  ]);
+export async function readActs({ scope, manager }: Transaction, ids: readonly string[]): Promise<StoredAct[]> {
+  const { entities, raw } = await manager
+    .createQueryBuilder(actEntity, 'a')
+    .addSelect((query) => query.select('count(*) > 0').from(actEntity, 'u').where(TAKES_BACK), 'undone')
+    .where({ studioId: scope.studioId, id: In(ids) })
+    .orderBy({ 'a.createdAt': 'DESC', 'a.id': 'ASC' })
+    .getRawAndEntities<{ undone: boolean }>();
+  return entities.map((act, n) => storedAct(act, raw[n]?.undone === true));
 }
 
 /** Acts since another that touched some rows and were not taken back, nor take others back; the latest first. */
-export function actsSince(
-  { scope, manager }: Transaction,
+export async function actsSince(
+  transaction: Transaction,
   actId: string,
   places: readonly { table: ChangedTable; id: string }[],
 ): Promise<StoredAct[]> {
-  const touched = JSON.stringify(places.map(({ table, id }) => [{ table, id }]));
-  return manager.query(
-    `select * from (${ACT_SQL}
-       where a.studio_id = $1 and a.id <> $2 and a.undoes_id is null
-         and a.created_at >= (select b.created_at from "act" b where b.studio_id = $1 and b.id = $2)
-         and exists (select 1 from jsonb_array_elements($3::jsonb) place where a.changes @> place.value)
-     ) found where not found.undone order by "atMs" desc, id limit 200`,
-    [scope.studioId, actId, touched],
-  );
+  const { scope, manager } = transaction;
+  const found = await manager
+    .createQueryBuilder(actEntity, 'a')
+    .where({ studioId: scope.studioId, id: Not(actId), undoesId: IsNull() })
+    .andWhere(
+      (query) =>
+        `a.createdAt >= ${query.subQuery().select('b.createdAt').from(actEntity, 'b').where('b.studioId = :studioId and b.id = :actId').getQuery()}`,
+      { studioId: scope.studioId, actId },
+    )
+    .andWhere(
+      'exists (select 1 from jsonb_array_elements(cast(:touched as jsonb)) place where a.changes @> place.value)',
+      {
+        touched: JSON.stringify(places.map(({ table, id }) => [{ table, id }])),
+      },
+    )
+    .andWhere((query) => `not exists ${query.subQuery().select('1').from(actEntity, 'u').where(TAKES_BACK).getQuery()}`)
+    .orderBy({ 'a.createdAt': 'DESC', 'a.id': 'ASC' })
+    .limit(MOST_SINCE)
+    .getMany();
+  return found.map((act) => storedAct(act, false));
 }
+
+/** Whether an act "u" takes the act "a" back, by itself or beside another. */
+const TAKES_BACK = 'u.studioId = a.studioId and (u.undoesId = a.id or jsonb_exists(u.alsoUndoes, cast(a.id as text)))';
+
+const storedAct = (act: StoredActRow, undone: boolean): StoredAct => ({
+  id: act.id,
+  kind: act.kind,
+  projectId: act.projectId,
+  device: act.device,
+  changes: act.changes as readonly KeptChange[],
+  atMs: act.createdAt.getTime(),
+  present: act.shape === SHAPE,
+  undone,
+});

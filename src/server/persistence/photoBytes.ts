@@ -1,20 +1,19 @@
+import { photoBytesEntity, type StoredPhotoBytes } from './entities';
 import type { Transaction } from './scope';
 
 /** A picture as it is kept: turned upright, without any metadata, with its thumbnail. */
-export interface StoredPhoto {
-  mime: string;
-  content: Buffer;
-  thumbnail: Buffer;
-  widthPx: number;
-  heightPx: number;
-}
+export type StoredPhoto = Omit<StoredPhotoBytes, 'studioId' | 'id' | 'createdAt'>;
 
 /** Keeps a picture under an id made by the device; the same id again changes nothing. */
 export async function storePhoto({ scope, manager }: Transaction, id: string, photo: StoredPhoto): Promise<void> {
-  await manager.query(
-    'insert into "photo_bytes" (studio_id, id, mime, content, thumbnail, width_px, height_px) values ($1, $2, $3, $4, $5, $6, $7) on conflict do nothing',
-    [scope.studioId, id, photo.mime, photo.content, photo.thumbnail, photo.widthPx, photo.heightPx],
-  );
+  await manager
+    .createQueryBuilder()
+    .insert()
+    .into(photoBytesEntity)
+    .values({ ...photo, studioId: scope.studioId, id })
+    .orIgnore()
+    .updateEntity(false)
+    .execute();
 }
 
 /** Size of a stored picture, or null when there is none. */
@@ -22,11 +21,15 @@ export async function photoSize(
   { scope, manager }: Transaction,
   id: string,
 ): Promise<{ widthPx: number; heightPx: number; sizeBytes: number } | null> {
-  const found: { widthPx: number; heightPx: number; sizeBytes: number }[] = await manager.query(
-    'select width_px as "widthPx", height_px as "heightPx", length(content) as "sizeBytes" from "photo_bytes" where studio_id = $1 and id = $2',
-    [scope.studioId, id],
-  );
-  return found[0] ?? null;
+  // The size alone: the bytes themselves stay where they are.
+  const found = await manager
+    .createQueryBuilder(photoBytesEntity, 'b')
+    .select('b.widthPx', 'widthPx')
+    .addSelect('b.heightPx', 'heightPx')
+    .addSelect('length(b.content)', 'sizeBytes')
+    .where({ studioId: scope.studioId, id })
+    .getRawOne<{ widthPx: number; heightPx: number; sizeBytes: number }>();
+  return found ?? null;
 }
 
 /** The bytes of a picture or of its thumbnail. */
@@ -35,18 +38,19 @@ export async function readPhoto(
   id: string,
   size: 'full' | 'thumbnail',
 ): Promise<{ mime: string; content: Buffer } | null> {
-  const column = size === 'full' ? 'content' : 'thumbnail';
-  const found: { mime: string; content: Buffer }[] = await manager.query(
-    `select mime, ${column} as content from "photo_bytes" where studio_id = $1 and id = $2`,
-    [scope.studioId, id],
-  );
-  return found[0] ?? null;
+  const part = size === 'full' ? 'content' : 'thumbnail';
+  const found = await manager.findOne(photoBytesEntity, {
+    select: { mime: true, [part]: true },
+    where: { studioId: scope.studioId, id },
+  });
+  return found && { mime: found.mime, content: found[part] };
 }
 
 /** Keeps the bytes of one picture under a second id, for a copied project. */
-export async function copyPhotoBytes({ scope, manager }: Transaction, fromId: string, toId: string): Promise<void> {
-  await manager.query(
-    'insert into "photo_bytes" (studio_id, id, mime, content, thumbnail, width_px, height_px) select studio_id, $3, mime, content, thumbnail, width_px, height_px from "photo_bytes" where studio_id = $1 and id = $2',
-    [scope.studioId, fromId, toId],
-  );
+export async function copyPhotoBytes(transaction: Transaction, fromId: string, toId: string): Promise<void> {
+  const { scope, manager } = transaction;
+  const found = await manager.findOneBy(photoBytesEntity, { studioId: scope.studioId, id: fromId });
+  if (!found) return;
+  const { createdAt: _createdAt, ...photo } = found;
+  await storePhoto(transaction, toId, photo);
 }

@@ -1,21 +1,16 @@
 import type { AnyRow, RowChange } from '@core/acts/changes';
-import { type ChangedTable, isTable } from '@core/model/entities';
+import type { ChangedTable } from '@core/model/entities';
+import { type FindOptionsWhere, In, IsNull, Not } from 'typeorm';
+import { anyEntity, entityFor, type StoredRow } from './entities';
 import type { Transaction } from './scope';
-import { type ColumnType, physicalColumns, pointersInto, rowJsonSql, specOf, tableSpecs, toColumns } from './tables';
-
-const recordTypes: Record<ColumnType, string> = {
-  uuid: 'uuid',
-  text: 'text',
-  int: 'int',
-  bigint: 'bigint',
-  double: 'double precision',
-  boolean: 'boolean',
-  date: 'date',
-  json: 'jsonb',
-};
+import { statement } from './sql/statement';
+import { fromStored, specOf, tableSpecs, toStored } from './tables';
 
 /** Rows written with one statement. */
 const AT_ONCE = 500;
+
+/** Conditions over a table of which more is known than that it keeps rows. */
+const where = (conditions: Readonly<Record<string, unknown>>) => conditions as FindOptionsWhere<StoredRow>;
 
 /** A row as it stands, deleted or not; null when it never was. */
 export async function readRow(
@@ -23,12 +18,11 @@ export async function readRow(
   table: ChangedTable,
   id: string,
 ): Promise<{ row: AnyRow; deleted: boolean } | null> {
-  const spec = specOf(table);
-  const found: { row: AnyRow; deleted: boolean }[] = await manager.query(
-    `select ${rowJsonSql(spec, 't')} as row, t.deleted_at is not null as deleted from "${spec.name}" t where t.studio_id = $1 and t.id = $2`,
-    [scope.studioId, id],
-  );
-  return found[0] ?? null;
+  const stored = await manager.findOne(anyEntity(table), {
+    where: { studioId: scope.studioId, id },
+    withDeleted: true,
+  });
+  return stored && { row: fromStored(specOf(table), stored), deleted: stored.deletedAt !== null };
 }
 
 /** Removed rows of a table among some ids; those of a project's table only where they were that project's. */
@@ -40,35 +34,57 @@ export async function removedRowsOf(
 ): Promise<AnyRow[]> {
   if (ids.length === 0) return [];
   const spec = specOf(table);
-  const isOfProject = spec.owner === 'project';
-  const found: { row: AnyRow }[] = await manager.query(
-    `select ${rowJsonSql(spec, 't')} as row from "${spec.name}" t where t.studio_id = $1 and t.id = any($2) and t.deleted_at is not null ${isOfProject ? 'and t.project_id = $3' : ''}`,
-    [scope.studioId, ids, ...(isOfProject ? [projectId] : [])],
-  );
-  return found.map(({ row }) => row);
+  const stored = await manager.find(anyEntity(table), {
+    where: where({
+      studioId: scope.studioId,
+      id: In(ids),
+      deletedAt: Not(IsNull()),
+      ...(spec.owner === 'project' ? { projectId } : {}),
+    }),
+    withDeleted: true,
+  });
+  return stored.map((row) => fromStored(spec, row));
 }
 
-/** Those of some ids that any row of the studio has already, removed ones included. */
-export async function takenIds({ scope, manager }: Transaction, ids: readonly string[]): Promise<Set<string>> {
-  if (ids.length === 0) return new Set();
-  const each = tableSpecs.map((spec) => `select id from "${spec.name}" where studio_id = $1 and id = any($2)`);
-  const found: { id: string }[] = await manager.query(each.join(' union '), [scope.studioId, ids]);
-  return new Set(found.map((row) => row.id));
+/**
+ * Rows of the house that come along with a project because they share one of these with it: the supplies of a color,
+ * and the packs of those.
+ */
+export async function rowsSharing(
+  { scope, manager }: Transaction,
+  ids: readonly string[],
+): Promise<{ table: ChangedTable; row: AnyRow }[]> {
+  if (ids.length === 0) return [];
+  const found: { table: ChangedTable; row: AnyRow }[] = [];
+  // In the order of the foreign keys: what comes along with something comes after it.
+  for (const spec of tableSpecs) {
+    const { snapshot, table } = spec;
+    if (typeof snapshot !== 'object') continue;
+    const among = 'sharing' in snapshot ? ids : found.map(({ row }) => row.id);
+    const field = 'sharing' in snapshot ? snapshot.sharing : snapshot.along;
+    const stored = await manager.find(anyEntity(table), {
+      where: where({ studioId: scope.studioId, [field]: In(among) }),
+      order: { createdAt: 'asc', id: 'asc' },
+    });
+    for (const row of stored) found.push({ table, row: fromStored(spec, row) });
+  }
+  return found;
 }
 
 /** How many live rows a table has, of one project or of the whole studio; of the house only what is in it. */
-export async function countRows(
+export function countRows(
   { scope, manager }: Transaction,
   table: ChangedTable,
   projectId: string | null,
 ): Promise<number> {
-  const spec = specOf(table);
-  const found: { count: number }[] = await manager.query(
-    `select count(*)::int as count from "${spec.name}" t where t.studio_id = $1 and t.deleted_at is null
-       ${table === 'pieces' ? 'and t.in_house' : ''} ${projectId === null ? '' : 'and t.project_id = $2'}`,
-    projectId === null ? [scope.studioId] : [scope.studioId, projectId],
+  return manager.countBy(
+    anyEntity(table),
+    where({
+      studioId: scope.studioId,
+      ...(table === 'pieces' ? { inHouse: true } : {}),
+      ...(projectId === null ? {} : { projectId }),
+    }),
   );
-  return found[0]?.count ?? 0;
 }
 
 /** Inserts rows of one table at version 1, a few hundred at a time. An id that is taken, even by a removed row, throws. */
@@ -80,26 +96,31 @@ export async function insertRows(
   actId: string,
 ): Promise<void> {
   const spec = specOf(table);
-  if (spec.owner === 'project' && projectId === null) throw new Error(`${spec.name} belongs to projects`);
-  const columns = physicalColumns(spec);
-  const names = columns.map(({ column }) => `"${column}"`).join(', ');
-  const typed = columns.map(({ column, type }) => `"${column}" ${recordTypes[type]}`).join(', ');
-  const owner = spec.owner === 'project' ? { column: ', project_id', value: ', $4::uuid' } : { column: '', value: '' };
-  for (let at = 0; at < rows.length; at += AT_ONCE) {
-    const list = rows.slice(at, at + AT_ONCE).map((row) => ({ id: row.id, ...toColumns(spec, row) }));
-    await manager.query(
-      // Rows are listed by when they came: those that come together keep their order by a microsecond each.
-      `insert into "${spec.name}" (studio_id, id, version, act_id, created_at, ${names}${owner.column})
-       select $1, id, 1, $2, statement_timestamp() + ordinality * interval '1 microsecond', ${names}${owner.value}
-       from rows from (jsonb_to_recordset($3::jsonb) as (id uuid, ${typed})) with ordinality`,
-      [scope.studioId, actId, JSON.stringify(list), ...(spec.owner === 'project' ? [projectId] : [])],
-    );
-  }
+  const isOfProject = spec.owner === 'project';
+  if (isOfProject && projectId === null) throw new Error(`${spec.name} belongs to projects`);
+  const stored = (row: AnyRow, n: number) => ({
+    ...toStored(spec, row),
+    studioId: scope.studioId,
+    id: row.id,
+    version: 1,
+    actId,
+    // Rows are listed by when they came: those that come together keep their order by a microsecond each.
+    createdAt: () => `statement_timestamp() + interval '${n + 1} microseconds'`,
+    ...(isOfProject ? { projectId } : {}),
+  });
+  for (let at = 0; at < rows.length; at += AT_ONCE)
+    await manager
+      .createQueryBuilder()
+      .insert()
+      .into(anyEntity(table))
+      .values(rows.slice(at, at + AT_ONCE).map(stored))
+      .updateEntity(false)
+      .execute();
 }
 
 /** Lets the database count the pieces afresh; only the owner of a table may, so a function of its does it. */
-export async function takeStock({ manager }: Transaction): Promise<void> {
-  await manager.query('select take_stock()');
+export async function takeStock(transaction: Transaction): Promise<void> {
+  await statement(transaction, 'select take_stock()');
 }
 
 /** Removes or brings back many rows of one table, each at the version it is thought to have; gives the ids that were not. */
@@ -110,16 +131,41 @@ export async function toggleRows(
   deleted: boolean,
   actId: string,
 ): Promise<string[]> {
-  if (rows.length === 0) return [];
-  const spec = specOf(table);
-  const [done]: [{ id: string }[], number] = await manager.query(
-    `update "${spec.name}" t set deleted_at = ${deleted ? 'now()' : 'null'}, updated_at = now(), version = t.version + 1, act_id = $3
-     from jsonb_to_recordset($2::jsonb) as r(id uuid, version int)
-     where t.studio_id = $1 and t.id = r.id and t.version = r.version and (t.deleted_at is null) = $4 returning t.id`,
-    [scope.studioId, JSON.stringify(rows.map(({ id, version }) => ({ id, version }))), actId, deleted],
-  );
-  const found = new Set(done.map((row) => row.id));
-  return rows.map((row) => row.id).filter((id) => !found.has(id));
+  const done = new Set<string>();
+  // Rows of one version go with one statement; most are of the first few.
+  for (const [version, ids] of byVersion(rows)) {
+    const { raw } = await manager
+      .createQueryBuilder()
+      .update(anyEntity(table))
+      .set({
+        deletedAt: deleted ? () => 'now()' : null,
+        updatedAt: () => 'now()',
+        version: version + 1,
+        actId,
+      })
+      .where(
+        where({
+          studioId: scope.studioId,
+          id: In(ids),
+          version,
+          deletedAt: deleted ? IsNull() : Not(IsNull()),
+        }),
+      )
+      .returning(['id'])
+      .execute();
+    for (const { id } of raw as { id: string }[]) done.add(id);
+  }
+  return rows.map((row) => row.id).filter((id) => !done.has(id));
+}
+
+function byVersion(rows: readonly { id: string; version: number }[]): Map<number, string[]> {
+  const grouped = new Map<number, string[]>();
+  for (const { id, version } of rows) {
+    const ids = grouped.get(version);
+    if (ids) ids.push(id);
+    else grouped.set(version, [id]);
+  }
+  return grouped;
 }
 
 /** Changes a row if it still has the version; raises the version. Returns whether it did. */
@@ -128,15 +174,14 @@ export async function updateRow(
   table: ChangedTable,
   id: string,
   version: number,
-  fields: Record<string, unknown>,
+  fields: Readonly<Record<string, unknown>>,
   actId: string,
 ): Promise<boolean> {
-  const spec = specOf(table);
   const result = await manager
     .createQueryBuilder()
-    .update(spec.name)
-    .set({ ...toColumns(spec, fields), version: version + 1, act_id: actId, updated_at: () => 'now()' })
-    .where('studio_id = :studioId AND id = :id AND version = :version', { studioId: scope.studioId, id, version })
+    .update(anyEntity(table))
+    .set({ ...toStored(specOf(table), fields), version: version + 1, actId, updatedAt: () => 'now()' })
+    .where(where({ studioId: scope.studioId, id, version }))
     .execute();
   return result.affected === 1;
 }
@@ -156,30 +201,32 @@ export async function lockTouched(
       .filter((change) => change.table === spec.table && change.op !== 'insert')
       .map((change) => (change.op === 'restore' || change.op === 'insert' ? change.row.id : change.id));
     if (ids.length === 0) continue;
-    const found: { id: string; version: number }[] = await manager.query(
-      `select id, version from "${spec.name}" where studio_id = $1 and id = any($2) order by id for no key update`,
-      [scope.studioId, ids],
-    );
+    const found = await manager.find(anyEntity(spec.table), {
+      select: { id: true, version: true },
+      where: { studioId: scope.studioId, id: In(ids) },
+      order: { id: 'asc' },
+      withDeleted: true,
+      lock: { mode: 'for_no_key_update' },
+    });
     for (const { id, version } of found) versions.set(`${spec.table}:${id}`, version);
   }
   return versions;
 }
 
-/** Those of some rows of a table that a live row of any project, or of the house, still points to. */
-export async function stillPointedTo(
+/**
+ * Locks pieces for the rest of the transaction, so that two projects do not promise the same one at once; how many
+ * there are of each. Not against being referred to: both have done that already, and would wait for each other.
+ */
+export async function lockPieces(
   { scope, manager }: Transaction,
-  table: ChangedTable,
-  ids: readonly string[],
-): Promise<string[]> {
-  if (ids.length === 0 || !isTable(table)) return [];
-  const ways = pointersInto(table).map(({ spec, column, nested }) => {
-    const points = nested ? `position(c.id::text in x."${column}"::text) > 0` : `x."${column}" = c.id`;
-    return `exists (select 1 from "${spec.name}" x where x.studio_id = $1 and x.deleted_at is null and ${points})`;
+  pieceIds: readonly string[],
+): Promise<ReadonlyMap<string, { name: string; count: number }>> {
+  const found = await manager.find(entityFor('pieces'), {
+    select: { id: true, name: true, count: true },
+    where: { studioId: scope.studioId, id: In(pieceIds) },
+    order: { id: 'asc' },
+    withDeleted: true,
+    lock: { mode: 'for_no_key_update' },
   });
-  if (ways.length === 0) return [];
-  const found: { id: string }[] = await manager.query(
-    `select c.id from unnest($2::uuid[]) c(id) where ${ways.join(' or ')}`,
-    [scope.studioId, ids],
-  );
-  return found.map((row) => row.id);
+  return new Map(found.map((row) => [row.id, row]));
 }

@@ -5,8 +5,9 @@ import { lots } from '../../core/fixtures/lots';
 import { sampleRow } from '../../core/fixtures/sampleRow';
 import { type ChangedTable, type Entity, entityOf, tableNames } from '../../core/model/entities';
 import { attic, freshDatabase, type TestStudio, testStudio } from '../test/studio';
-import { allEntities, schemaOf } from './entities';
-import { physicalColumns, rowJsonSql, specFor, specOf, toColumns } from './tables';
+import { allEntities, type StoredRow, schemaOf } from './entities';
+import { rowJsonSql } from './sql/rowJson';
+import { fromStored, physicalColumns, specFor, specOf, toStored } from './tables';
 
 let own: Awaited<ReturnType<typeof freshDatabase>>;
 let studio: TestStudio;
@@ -27,16 +28,13 @@ describe('a table that is added to the model', () => {
   });
   afterAll(() => source.destroy());
 
-  const keep = async (row: Record<string, unknown>) => {
-    const columns = toColumns(spec, row);
-    const names = Object.keys(columns);
-    const values = Object.values(columns).map((value) => (Array.isArray(value) ? JSON.stringify(value) : value));
-    await source.query(
-      `insert into "lot" (studio_id, id, project_id, ${names.map((name) => `"${name}"`).join(', ')})
-       values ($1, $2, $3, ${names.map((_, n) => `$${n + 4}`).join(', ')})`,
-      [studio.studioId, row.id, place.projectId, ...values],
-    );
-  };
+  const keep = (row: Record<string, unknown>) =>
+    source.manager.insert('lot', {
+      ...toStored(spec, row),
+      studioId: studio.studioId,
+      id: String(row.id),
+      projectId: place.projectId,
+    });
   const lot = (change: Record<string, unknown> = {}) => ({
     id: randomUUID(),
     version: 1,
@@ -67,6 +65,8 @@ describe('a table that is added to the model', () => {
         row.id,
       ]);
       expect(found.row).toEqual(row);
+      const stored = await source.manager.findOneByOrFail(schemaOf(spec).options.name, { id: row.id });
+      expect(fromStored(spec, stored as StoredRow)).toEqual(row);
     }
   });
 
@@ -84,14 +84,16 @@ describe('every table of the model', () => {
     const columns = physicalColumns(spec);
     for (const filled of [false, true]) {
       const row = sampleRow(table, filled);
-      const kept = toColumns(spec, row);
-      // The same columns as the table has, read back by the very expression that snapshots use.
-      expect(Object.keys(kept).sort()).toEqual(columns.map(({ column }) => column).sort());
+      const kept = toStored(spec, row);
+      // The same properties as the entity has, and the same row again by both ways that rows are read.
+      expect(Object.keys(kept).sort()).toEqual(columns.map(({ property }) => property).sort());
+      expect(fromStored(spec, { id: String(row.id), version: 1, ...kept })).toEqual(row);
       const types = { int: 'int', bigint: 'bigint', double: 'double precision', json: 'jsonb' } as const;
       const typed = columns.map(({ column, type }) => `"${column}" ${type in types ? types[type as 'int'] : type}`);
+      const named = Object.fromEntries(columns.map(({ property, column }) => [column, kept[property]]));
       const [found] = await own.database.source.query(
         `select ${rowJsonSql(spec, 'r')} as row from jsonb_to_recordset($1::jsonb) as r(id uuid, version int, ${typed.join(', ')})`,
-        [JSON.stringify([{ id: row.id, version: 1, ...kept }])],
+        [JSON.stringify([{ id: row.id, version: 1, ...named }])],
       );
       expect(entityOf(table).row.safeParse(found.row).error?.issues ?? []).toEqual([]);
       expect(found.row).toEqual(row);
@@ -99,6 +101,6 @@ describe('every table of the model', () => {
   });
 
   it('a field that it does not have is a fault of the caller, not lost', () => {
-    expect(() => toColumns(specOf('spots'), { nobody: 1 })).toThrow('spot has no field "nobody"');
+    expect(() => toStored(specOf('spots'), { nobody: 1 })).toThrow('spot has no field "nobody"');
   });
 });

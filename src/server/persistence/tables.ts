@@ -1,12 +1,17 @@
+import type { AnyRow } from '@core/acts/changes';
+import type { Lab } from '@core/color/lab';
 import { columnsOf, type ColumnType as FieldType } from '@core/model/derive/columns';
 import { nestedReferenceFields, referenceFields, writeOrder } from '@core/model/derive/references';
 import { type ChangedTable, type Entity, entityOf, isTable, rowEntities } from '@core/model/entities';
-import { ledgerSubjects } from '@core/model/values/subject';
+import { type LedgerSubject, ledgerSubjects } from '@core/model/values/subject';
 
 /** How a physical column keeps a field: `lab` and `subject` are spread over several. */
 export type ColumnType = Exclude<FieldType, 'lab' | 'subject'>;
 
 export interface PhysicalColumn {
+  /** Its name in an entity. */
+  property: string;
+  /** Its name in the database. */
   column: string;
   type: ColumnType;
   nullable: boolean;
@@ -37,21 +42,29 @@ export interface TableSpec {
 
 export const snake = (field: string) => field.replace(/[A-Z]/g, (letter) => `_${letter.toLowerCase()}`);
 
-const LAB = ['l', 'a', 'b'] as const;
-/** The column that keeps the id of a subject of a kind. */
-const subjectColumn = (kind: string) => `${kind}_id`;
-const subjects = Object.entries(ledgerSubjects);
+export const LAB = ['L', 'a', 'b'] as const;
+/** The property that keeps one number of a color. */
+const labProperty = (field: string, part: (typeof LAB)[number]) => `${field}${part.toUpperCase()}`;
+/** The property that keeps the id of a subject of a kind. */
+export const subjectProperty = (kind: string) => `${kind}Id`;
+export const subjects = Object.entries(ledgerSubjects);
 /** The table in the database that a reference points into; pictures' bytes are no rows. */
 const nameOf = (table: string) => (isTable(table) ? entityOf(table).name : snake(table));
 
 function physical(field: string, type: FieldType, nullable: boolean): PhysicalColumn[] {
+  const kept = (property: string, columnType: ColumnType, mayBeNull: boolean): PhysicalColumn => ({
+    property,
+    column: snake(property),
+    type: columnType,
+    nullable: mayBeNull,
+  });
   switch (type) {
     case 'lab':
-      return LAB.map((part) => ({ column: `${snake(field)}_${part}`, type: 'double', nullable }));
+      return LAB.map((part) => kept(labProperty(field, part), 'double', nullable));
     case 'subject':
-      return subjects.map(([kind]) => ({ column: subjectColumn(kind), type: 'uuid', nullable: true }));
+      return subjects.map(([kind]) => kept(subjectProperty(kind), 'uuid', true));
     default:
-      return [{ column: snake(field), type, nullable }];
+      return [kept(field, type, nullable)];
   }
 }
 
@@ -72,7 +85,7 @@ export function specFor(entity: Entity<ChangedTable>): TableSpec {
       ...(entity.idRefersTo === null ? [] : [{ column: 'id', table: nameOf(entity.idRefersTo) }]),
       ...referenceFields(entity).map(({ field, table }) => ({ column: snake(field), table: nameOf(table) })),
       ...(columns.some(({ type }) => type === 'subject')
-        ? subjects.map(([kind, table]) => ({ column: subjectColumn(kind), table: nameOf(table) }))
+        ? subjects.map(([kind, table]) => ({ column: snake(subjectProperty(kind)), table: nameOf(table) }))
         : []),
     ],
     unique: entity.unique.map((fields) => ({
@@ -102,8 +115,8 @@ export function specOf(table: ChangedTable): TableSpec {
 /** Physical columns of a spec. */
 export const physicalColumns = (spec: TableSpec): PhysicalColumn[] => spec.columns.flatMap(({ columns }) => columns);
 
-/** A row's fields as physical column values; unknown fields are a bug of the caller. */
-export function toColumns(spec: TableSpec, fields: Record<string, unknown>): Record<string, unknown> {
+/** A row's fields as the properties of its entity; a field that the table does not have is a bug of the caller. */
+export function toStored(spec: TableSpec, fields: Readonly<Record<string, unknown>>): Record<string, unknown> {
   const values: Record<string, unknown> = {};
   for (const [field, value] of Object.entries(fields)) {
     if (field === 'id' || field === 'version') continue;
@@ -111,53 +124,44 @@ export function toColumns(spec: TableSpec, fields: Record<string, unknown>): Rec
     if (!column) throw new Error(`${spec.name} has no field "${field}"`);
     switch (column.type) {
       case 'lab': {
-        const lab = value as { L: number; a: number; b: number } | null;
-        const parts = [lab?.L ?? null, lab?.a ?? null, lab?.b ?? null];
-        column.columns.forEach((part, n) => {
-          values[part.column] = parts[n];
-        });
+        const lab = value as Lab | null;
+        for (const part of LAB) values[labProperty(field, part)] = lab?.[part] ?? null;
         break;
       }
       case 'subject': {
-        const subject = value as { kind: string; id: string };
-        for (const { column: name } of column.columns)
-          values[name] = name === subjectColumn(subject.kind) ? subject.id : null;
+        const subject = value as LedgerSubject;
+        for (const [kind] of subjects) values[subjectProperty(kind)] = kind === subject.kind ? subject.id : null;
         break;
       }
       default:
-        values[column.columns[0]?.column ?? field] = value;
+        values[field] = value;
     }
   }
   return values;
 }
 
-/** SQL that builds a row's JSON, with the alias of its table. */
-export function rowJsonSql(spec: TableSpec, alias: string): string {
-  const parts = [`'id', ${alias}.id`, `'version', ${alias}.version`];
-  for (const { field, type, columns } of spec.columns) {
-    const [first] = columns;
-    const at = (column: PhysicalColumn | undefined) => `${alias}."${column?.column}"`;
+/** The row that an entity keeps: the other way round. */
+export function fromStored(spec: TableSpec, stored: { id: string; version: number }): AnyRow {
+  const kept = stored as Readonly<Record<string, unknown>>;
+  const row: AnyRow = { id: stored.id, version: stored.version };
+  for (const { field, type } of spec.columns) {
     switch (type) {
       case 'lab':
-        parts.push(
-          `'${field}', case when ${at(first)} is null then null else json_build_object(${LAB.map((_, n) => `'${'Lab'[n]}', ${at(columns[n])}`).join(', ')}) end`,
-        );
+        row[field] =
+          kept[labProperty(field, 'L')] === null
+            ? null
+            : Object.fromEntries(LAB.map((part) => [part, kept[labProperty(field, part)]]));
         break;
-      case 'subject':
-        parts.push(
-          `'${field}', case ${subjects
-            .map(
-              ([kind]) =>
-                `when ${alias}."${subjectColumn(kind)}" is not null then json_build_object('kind', '${kind}', 'id', ${alias}."${subjectColumn(kind)}")`,
-            )
-            .join(' ')} end`,
-        );
+      case 'subject': {
+        const [kind] = subjects.find(([one]) => kept[subjectProperty(one)] !== null) ?? [];
+        row[field] = kind === undefined ? null : { kind, id: kept[subjectProperty(kind)] };
         break;
+      }
       default:
-        parts.push(`'${field}', ${at(first)}`);
+        row[field] = kept[field] ?? null;
     }
   }
-  return `json_build_object(${parts.join(', ')})`;
+  return row;
 }
 
 /** Where the live rows of the studio point into a table: a whole column, or ids somewhere in a parameter shape. */
@@ -173,7 +177,7 @@ export function pointersInto(table: ChangedTable): { spec: TableSpec; column: st
       const subject = spec.columns.some(({ type }) => type === 'subject')
         ? subjects
             .filter(([, target]) => target === table)
-            .map(([kind]) => ({ spec, column: subjectColumn(kind), nested: false }))
+            .map(([kind]) => ({ spec, column: snake(subjectProperty(kind)), nested: false }))
         : [];
       const nested = nestedReferenceFields(entity)
         .filter(({ tables }) => tables.has(table))

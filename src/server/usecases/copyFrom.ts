@@ -4,9 +4,10 @@ import { type Reference, withReferences, writeOrder } from '@core/model/derive/r
 import { type ChangedTable, isHouseTable, isTable, tableNames } from '@core/model/entities';
 import { recordAct } from '../persistence/acts';
 import { copyPhotoBytes } from '../persistence/photoBytes';
+import { raiseRevision } from '../persistence/projects';
 import { insertRows } from '../persistence/rowStore';
 import type { Transaction } from '../persistence/scope';
-import { projectRows, raiseRevision } from '../persistence/snapshots';
+import { projectRows } from '../persistence/snapshots';
 import { Refusal, refused } from './answer';
 import type { Environment } from './environment';
 import { type ImportAnswer, importKind } from './importProject';

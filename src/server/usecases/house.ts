@@ -11,18 +11,12 @@ import { fitNeed } from '@core/sourcing/fitNeed';
 import { explainFit, type FitPiece, rankPieces, SLEEPS_AFTER_DAYS } from '@core/sourcing/fitRanking';
 import { type Placement, placementClash } from '@core/sourcing/placements';
 import { riserCombinations } from '@core/sourcing/risers';
-import {
-  allPieces,
-  houseCounts,
-  pieceColors,
-  piecePage,
-  piecesById,
-  piecesToRank,
-  risersOf,
-} from '../persistence/pieces';
+import { allPieces, houseCounts, pieceColors, piecePage, piecesById, risersOf } from '../persistence/pieces';
 import { placements } from '../persistence/placements';
+import { houseTag, projectSummaries } from '../persistence/projects';
 import type { Transaction } from '../persistence/scope';
-import { houseRows, houseTag, projectSummaries, slotForRanking } from '../persistence/snapshots';
+import { houseRows, slotForRanking } from '../persistence/snapshots';
+import { piecesToRank } from '../persistence/sql/pieceLists';
 import { studioTimeZone } from '../persistence/studios';
 
 /** Colors within this ΔE00 count as near when nothing else is asked for. */

@@ -17,10 +17,11 @@ import { UUID_PATTERN } from '@core/model/fields';
 import { recordAct } from '../persistence/acts';
 import type { Database } from '../persistence/database';
 import { piecePrints, removedPieceIds } from '../persistence/pieces';
+import { raiseHouseRevision } from '../persistence/projects';
 import { claimKey, storeAnswer } from '../persistence/requestKeys';
 import { insertRows, takeStock, updateRow } from '../persistence/rowStore';
 import { inTransaction, type StudioScope, type Transaction } from '../persistence/scope';
-import { houseRows, raiseHouseRevision } from '../persistence/snapshots';
+import { houseRows } from '../persistence/snapshots';
 import type { Environment } from './environment';
 import { overLimits, tablesGrown } from './withinLimits';
 

@@ -1,7 +1,7 @@
 import { allEntities } from '@core/model/entities';
 import type { Database } from '../persistence/database';
-import { claimKey, savepoint, storeAnswer } from '../persistence/requestKeys';
-import { inTransaction, type StudioScope, type Transaction } from '../persistence/scope';
+import { claimKey, storeAnswer } from '../persistence/requestKeys';
+import { inTransaction, type StudioScope, type Transaction, within } from '../persistence/scope';
 import { type Answer, Refusal, refused } from './answer';
 
 /**
@@ -23,15 +23,11 @@ export function onceByKey<A extends { status: number; body: unknown }>(
       }) as unknown as A;
     if (known.state === 'answered') return { status: known.status, body: known.answer } as A;
     const attempt = async (isLast: boolean): Promise<A | null> => {
-      const point = await savepoint(transaction);
       try {
-        const done = await work(transaction);
-        await point.release();
-        return done;
+        return await within(transaction, work);
       } catch (error) {
         const refusal = error instanceof Refusal ? error.answer : refusedByDatabase(error);
         if (!refusal) throw error;
-        await point.rollback();
         // Somebody made the same thing at the same moment: now that it is there, it is decided anew.
         return !isLast && isThereAlready(error) ? null : (refusal as unknown as A);
       }

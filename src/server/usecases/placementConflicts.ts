@@ -2,7 +2,8 @@ import type { Problem } from '@core/acts/act';
 import type { KeptChange } from '@core/acts/undoChanges';
 import type { ProjectRows } from '@core/model/rows';
 import { placementClash } from '@core/sourcing/placements';
-import { lockPieces, placements } from '../persistence/placements';
+import { placements } from '../persistence/placements';
+import { lockPieces } from '../persistence/rowStore';
 import type { Transaction } from '../persistence/scope';
 
 const until = (date: string | null) => (date === null ? 'with no end given' : `until ${date}`);

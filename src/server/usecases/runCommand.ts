@@ -12,19 +12,15 @@ import { UUID_PATTERN } from '@core/model/fields';
 import type { ProjectRows } from '@core/model/rows';
 import { recordAct } from '../persistence/acts';
 import type { Database } from '../persistence/database';
-import { lockTouched, readRow, takenIds } from '../persistence/rowStore';
+import { lockProject, raiseHouseRevision, raiseRevision } from '../persistence/projects';
+import { lockTouched, readRow } from '../persistence/rowStore';
 import type { StudioScope, Transaction } from '../persistence/scope';
-import {
-  houseRows,
-  lockProject,
-  projectRows,
-  raiseHouseRevision,
-  raiseRevision,
-  speaksOfHouse,
-} from '../persistence/snapshots';
+import { houseRows, projectRows, speaksOfHouse } from '../persistence/snapshots';
+import { takenIds } from '../persistence/sql/pointers';
 import { type Answer, Refusal, refused } from './answer';
 import type { Environment } from './environment';
 import type { KnownProjects } from './knownProjects';
+import { newlyShared, type PlacedRow, withShared } from './newlyShared';
 import { onceByKey } from './onceByKey';
 import { placementConflicts } from './placementConflicts';
 import { stillUsed } from './stillUsed';
@@ -50,9 +46,12 @@ export async function runCommand(
     .update(JSON.stringify([command.projectId, command.kind, command.payload, command.expect]))
     .digest('hex');
   const left: { state: ProjectState | null } = { state: null };
+  let attempts = 0;
   const answer = await onceByKey(database, scope, command.key, bodyHash, (transaction) => {
     left.state = null;
-    return work({ transaction, command, environment, known, left });
+    attempts += 1;
+    // What the database refused as there already is decided again over rows that are read for it.
+    return work({ transaction, command, environment, known, left, mayRemember: attempts === 1 });
   });
   // Only what is committed is remembered.
   if (left.state) known.keep(command.projectId, left.state.tag, left.state.rows);
@@ -73,6 +72,8 @@ interface Work {
   known: KnownProjects;
   /** The state that it leaves behind, once it is known. */
   left: { state: ProjectState | null };
+  /** Whether the rows that this server remembers will do. */
+  mayRemember: boolean;
 }
 
 async function work(at: Work): Promise<Answer> {
@@ -95,7 +96,7 @@ async function work(at: Work): Promise<Answer> {
   const alsoIds = mentionedIds(command.payload);
   for (let tries = 1; ; tries += 1) {
     // What was decided over rows that changed on the way is decided anew over what stands there now.
-    const remembered = tries === 1 && !inHouse ? await rememberedRows(at, tag, alsoIds) : null;
+    const remembered = at.mayRemember && tries === 1 && !inHouse ? await rememberedRows(at, tag, alsoIds) : null;
     const rows = remembered ?? (await rowsFor(transaction, command.projectId, inHouse, alsoIds, false));
     const outcome = perform(rows, kind, command.payload);
     if (!outcome.ok) {
@@ -277,8 +278,10 @@ async function finish(
       : await raiseRevision(transaction, present.project.id, studioToo);
   // What another wrote in the house meanwhile is not among these rows: then they are no state to go on from.
   const isWhole = tag === followingTag(seenTag, studioToo);
-  if (present && !isGone && isWhole) at.left.state = { tag, rows: present };
-  return { status: 200, body: doneAnswer(actId, title, tag, kept, outcome) };
+  const shared = present && !isGone ? await newlyShared(transaction, present, kept) : [];
+  if (present && !isGone && isWhole) at.left.state = { tag, rows: withShared(present, shared) };
+  const body = doneAnswer(actId, title, tag, kept, outcome);
+  return { status: 200, body: { ...body, rows: [...body.rows, ...shared.filter((row) => !isAmong(body, row))] } };
 }
 
 /** The tag that a state has after one more act and nothing else. */
@@ -286,6 +289,10 @@ function followingTag(tag: string, studioToo: boolean): string {
   const [revision = Number.NaN, studioRevision = Number.NaN] = tag.split('.').map(Number);
   return `${revision + 1}.${studioRevision + (studioToo ? 1 : 0)}`;
 }
+
+/** Whether an answer tells of a row already. */
+const isAmong = ({ rows }: DoneAnswer, { table, row }: PlacedRow): boolean =>
+  rows.some((told) => told.table === table && told.row.id === row.id);
 
 /** The rows as they are now, each once; those that are gone by their ids. */
 function doneAnswer(

@@ -2,8 +2,8 @@ import type { Problem } from '@core/acts/act';
 import { stillNeeded } from '@core/acts/invariants';
 import type { KeptChange } from '@core/acts/undoChanges';
 import { type ChangedTable, isHouseTable } from '@core/model/entities';
-import { stillPointedTo } from '../persistence/rowStore';
 import type { Transaction } from '../persistence/scope';
+import { stillPointedTo } from '../persistence/sql/pointers';
 
 /** A row of the house that an act removed although something still needs it. */
 export interface Needed {

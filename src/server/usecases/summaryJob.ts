@@ -1,7 +1,8 @@
 import { setImmediate as nextTurn } from 'node:timers/promises';
 import type { Database } from '../persistence/database';
+import { snapshotTag, staleSummary, storeSummary } from '../persistence/projects';
 import { reading, type StudioScope, type Transaction } from '../persistence/scope';
-import { snapshotTag, staleSummary, storeSummary, taggedRows } from '../persistence/snapshots';
+import { taggedRows } from '../persistence/snapshots';
 import type { Environment } from './environment';
 import type { KnownProjects } from './knownProjects';
 import { summaryOf } from './summary';

@@ -11,6 +11,7 @@ export const pack = defineEntity({
   noun: 'pack',
   owner: 'studio',
   travels: 'companion',
+  snapshot: { along: 'supplyId' },
   indexed: [['supplyId']],
   fields: {
     supplyId: refersTo('supplies'),

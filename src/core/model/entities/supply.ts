@@ -20,6 +20,7 @@ export const supply = defineEntity({
   noun: 'supply',
   owner: 'studio',
   travels: 'companion',
+  snapshot: { sharing: 'colorCardId' },
   most: { count: 2000, per: 'studio' },
   unique: [['kindId', 'colorCardId', 'sheen']],
   keptWhile: 'a supply that no project has paid for; note it as empty',

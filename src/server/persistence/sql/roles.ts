@@ -1,5 +1,9 @@
-import type { Database } from './database';
-import { allEntities } from './entities';
+import type { Database } from '../database';
+import { allEntities } from '../entities';
+
+/*
+ * By hand: roles and rights are nothing that entities speak of.
+ */
 
 /** The role that the app works in: it adds and changes rows, and can neither take records back nor change tables. */
 export const APP_ROLE = 'euporia_app';

@@ -1,4 +1,8 @@
-import type { Database } from './database';
+import type { Database } from '../database';
+
+/*
+ * By hand: a trigger of the database has to step aside meanwhile, and what goes is counted rather than loaded.
+ */
 
 /** A request that is sent once more after so many days is a new one. */
 const KEYS_KEPT_DAYS = 30;

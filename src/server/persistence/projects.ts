@@ -1,0 +1,174 @@
+import { In, Not } from 'typeorm';
+import { entityFor, type Stored, studioEntity } from './entities';
+import type { Transaction } from './scope';
+import { projectTag, tagOfHouse } from './snapshots';
+
+/** Projects that the house adds up over. */
+const MOST_SUMMARIES = 200;
+
+/** A query for projects "p" of the scope's studio "s". */
+const projects = ({ scope, manager }: Transaction) =>
+  manager
+    .createQueryBuilder(entityFor('project'), 'p')
+    .innerJoin(studioEntity.options.name, 's', 's.id = p.studioId')
+    .where('p.studioId = :studioId', { studioId: scope.studioId });
+
+/** Its revision and that of the studio, of one project. */
+const revisionsOf = (transaction: Transaction, projectId: string) =>
+  projects(transaction)
+    .andWhere('p.id = :projectId', { projectId })
+    .select('p.revision', 'revision')
+    .addSelect('s.revision', 'studioRevision');
+
+/** The revision of the studio's shared rows. */
+async function studioRevision({ scope, manager }: Transaction): Promise<number> {
+  return (await manager.findOneBy(studioEntity, { id: scope.studioId }))?.revision ?? 0;
+}
+
+/** The tag of the house's present state. */
+export const houseTag = async (transaction: Transaction): Promise<string> =>
+  tagOfHouse(await studioRevision(transaction));
+
+/** Raises the revision of the studio's shared rows and gives the house's new tag. */
+export async function raiseHouseRevision(transaction: Transaction): Promise<string> {
+  const { scope, manager } = transaction;
+  await manager.increment(studioEntity, { id: scope.studioId }, 'revision', 1);
+  return houseTag(transaction);
+}
+
+/** The tag of a project's present state; null when it is not there. */
+export async function snapshotTag(transaction: Transaction, projectId: string): Promise<string | null> {
+  const at = await revisionsOf(transaction, projectId).getRawOne<Parameters<typeof projectTag>[0]>();
+  return at ? projectTag(at) : null;
+}
+
+/**
+ * Locks a project for the rest of the transaction, so that its commands follow one another; a removed one only when
+ * asked for.
+ * @returns the tag of its present state; null when it is not there
+ */
+export async function lockProject(
+  transaction: Transaction,
+  projectId: string,
+  removedToo = false,
+): Promise<string | null> {
+  const query = revisionsOf(transaction, projectId);
+  if (removedToo) query.withDeleted();
+  const at = await query.setLock('for_no_key_update', undefined, ['p']).getRawOne<Parameters<typeof projectTag>[0]>();
+  return at ? projectTag(at) : null;
+}
+
+/** Raises the revision of a project, and of the studio's shared rows where they changed too; gives the new tag. */
+export async function raiseRevision(transaction: Transaction, projectId: string, studioToo: boolean): Promise<string> {
+  const { scope, manager } = transaction;
+  if (studioToo) await manager.increment(studioEntity, { id: scope.studioId }, 'revision', 1);
+  await manager
+    .createQueryBuilder()
+    .update(entityFor('project'))
+    .set({ revision: () => 'revision + 1', updatedAt: () => 'now()' })
+    .where({ studioId: scope.studioId, id: projectId })
+    .execute();
+  const at = await revisionsOf(transaction, projectId).withDeleted().getRawOne<Parameters<typeof projectTag>[0]>();
+  return at ? projectTag(at) : '';
+}
+
+export interface ProjectListEntry {
+  id: string;
+  name: string;
+  room: string;
+  currency: string;
+  units: string;
+  revealDate: string | null;
+  updatedAt: string;
+  summary: Record<string, unknown> | null;
+  isStale: boolean;
+}
+
+/** A page of the studio's projects with their stored summaries, last touched first. */
+export async function projectList(
+  transaction: Transaction,
+  limit: number,
+  offset: number,
+): Promise<ProjectListEntry[]> {
+  const { scope, manager } = transaction;
+  const [revision, found] = await Promise.all([
+    studioRevision(transaction),
+    manager.find(entityFor('project'), {
+      select: {
+        studioId: true,
+        id: true,
+        name: true,
+        room: true,
+        currency: true,
+        units: true,
+        revealDate: true,
+        updatedAt: true,
+        revision: true,
+        summary: true,
+      },
+      where: { studioId: scope.studioId },
+      order: { updatedAt: 'desc', id: 'asc' },
+      take: limit,
+      skip: offset,
+    }),
+  ]);
+  return found.map((project) => ({
+    id: project.id,
+    name: project.name,
+    room: project.room,
+    currency: project.currency,
+    units: project.units,
+    revealDate: project.revealDate,
+    updatedAt: project.updatedAt.toISOString(),
+    summary: project.summary,
+    isStale: isStale(project, revision),
+  }));
+}
+
+/** Whether a project's summary was computed before the project, or the studio's shared rows, changed last. */
+const isStale = ({ summary, revision }: Pick<Stored<'project'>, 'summary' | 'revision'>, ofStudio: number): boolean =>
+  summary === null || summary.revision !== revision || summary.studioRevision !== ofStudio;
+
+/** The same, as a condition of a query. */
+const IS_STALE =
+  "(cast(p.summary ->> 'revision' as int) is distinct from p.revision or cast(p.summary ->> 'studioRevision' as int) is distinct from s.revision)";
+
+/**
+ * The project whose summary is stale and that was touched last; null when all are up to date.
+ * @param except projects that are left alone this time
+ */
+export async function staleSummary(transaction: Transaction, except: readonly string[] = []): Promise<string | null> {
+  const query = projects(transaction).andWhere(IS_STALE);
+  if (except.length > 0) query.andWhere({ id: Not(In(except)) });
+  const found = await query.select('p.id', 'id').orderBy('p.updatedAt', 'DESC').limit(1).getRawOne<{ id: string }>();
+  return found?.id ?? null;
+}
+
+/** Stores a summary with the revisions that it was computed with; the project itself did not change. */
+export async function storeSummary(
+  { scope, manager }: Transaction,
+  projectId: string,
+  summary: object,
+  tag: string,
+): Promise<void> {
+  const [revision = 0, ofStudio = 0] = tag.split('.').map(Number);
+  await manager
+    .createQueryBuilder()
+    .update(entityFor('project'))
+    .set({ summary: { ...summary, revision, studioRevision: ofStudio } })
+    .where({ studioId: scope.studioId, id: projectId })
+    .execute();
+}
+
+/** The stored summaries of all projects, for what the house adds up. */
+export async function projectSummaries({
+  scope,
+  manager,
+}: Transaction): Promise<Pick<Stored<'project'>, 'id' | 'name' | 'currency' | 'summary'>[]> {
+  return manager.find(entityFor('project'), {
+    select: { studioId: true, id: true, name: true, currency: true, summary: true },
+    where: { studioId: scope.studioId },
+    order: { updatedAt: 'desc' },
+    take: MOST_SUMMARIES,
+  });
+}

@@ -1,0 +1,51 @@
+import { type AnyRow, rowIn, type Workspace } from '@core/acts/changes';
+import type { KeptChange } from '@core/acts/undoChanges';
+import { referencesOf } from '@core/model/derive/references';
+import { allEntities, type ChangedTable } from '@core/model/entities';
+import type { ProjectRows } from '@core/model/rows';
+import { rowsSharing } from '../persistence/rowStore';
+import type { Transaction } from '../persistence/scope';
+
+/** A row with the table that it is of. */
+export interface PlacedRow {
+  table: ChangedTable;
+  row: AnyRow;
+}
+
+/** Tables that rows of the house are shared by: a color brings the supplies of that color. */
+const sharedBy = new Set(
+  allEntities.flatMap((entity) => {
+    const { snapshot } = entity;
+    if (typeof snapshot !== 'object' || !('sharing' in snapshot)) return [];
+    return referencesOf(entity.table, { [snapshot.sharing]: 'any' }).map(({ table }) => table);
+  }),
+);
+
+/**
+ * Rows of the house that come along with a project since an act, because a row that it wrote speaks of something now that
+ * it did not speak of before: supplies of a color that is newly used, and their packs.
+ */
+export async function newlyShared(
+  transaction: Transaction,
+  after: Workspace,
+  changes: readonly KeptChange[],
+): Promise<PlacedRow[]> {
+  const fresh = new Set<string>();
+  for (const { table, id, op, before } of changes) {
+    const row = op === 'remove' ? null : rowIn(after, table, id);
+    if (!row) continue;
+    const spoken = (of: AnyRow) => referencesOf(table, of).filter((reference) => sharedBy.has(reference.table));
+    for (const reference of spoken(row)) fresh.add(reference.id);
+    if (before) for (const reference of spoken(before)) fresh.delete(reference.id);
+  }
+  return rowsSharing(transaction, [...fresh]);
+}
+
+/** A project's rows with further ones that they do not hold yet; the very same where there are none. */
+export function withShared(rows: ProjectRows, shared: readonly PlacedRow[]): ProjectRows {
+  const missing = shared.filter(({ table, row }) => rowIn(rows, table, row.id) === null);
+  if (missing.length === 0) return rows;
+  const tables: Record<string, unknown> = { ...rows };
+  for (const { table, row } of missing) tables[table] = [...(tables[table] as readonly AnyRow[]), row];
+  return tables as unknown as ProjectRows;
+}
