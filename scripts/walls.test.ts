@@ -136,7 +136,7 @@ function offence(entry: Import): string | null {
     if (!own) return null;
     if (inside('e2e') || inside('bench') || inside('src/core') || inside('scripts/lib')) return null;
     // The bench times the snapshot against the very same statement, bare.
-    return file.startsWith('bench/') && target === 'src/server/persistence/snapshots'
+    return file.startsWith('bench/') && target === 'src/server/persistence/sql/snapshot'
       ? null
       : 'journeys and benchmarks use what a user has';
   }
@@ -175,5 +175,21 @@ describe('the walls between the folders', () => {
     expect(offence(wrong('src/web/app/x.ts', 'src/server/app', true))).toMatch('types');
     expect(offence(wrong('src/core/formats/project/upgrades/x.ts', 'src/core/state/brief', true))).toMatch('frozen');
     expect(offence(wrong('src/core/plan/x.ts', 'zod'))).toMatch('zod');
+  });
+});
+
+describe('SQL by hand', () => {
+  const handwritten = /\b(?:manager|source|queryRunner|connection)\.query\(/;
+  const allowed = ['src/server/persistence/sql/', 'src/server/persistence/migrations/'];
+
+  it('stands in one folder, where each file tells why', () => {
+    const files = filesUnder(join(root, 'src/server')).filter((path) => !isTest(relative(root, path)));
+    const places = files
+      .filter((path) => handwritten.test(readFileSync(path, 'utf8')))
+      .map((path) => relative(root, path));
+    expect(places.filter((file) => !allowed.some((folder) => file.startsWith(folder)))).toEqual([]);
+    // The one door that all of it goes through, and the migrations, are seen: this can fail.
+    expect(places).toContain('src/server/persistence/sql/statement.ts');
+    expect(places.some((file) => file.startsWith('src/server/persistence/migrations/'))).toBe(true);
   });
 });

@@ -1,4 +1,5 @@
 import { randomUUID } from 'node:crypto';
+import { addresses } from '@contract/addresses';
 import { computePlan } from '@core/plan/computePlan';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { newSlot } from '../core/plan/newRows';
@@ -191,12 +192,26 @@ describe('what routes promise', () => {
     const before = held.count;
     await studio.send('GET', '/api/projects');
     expect(held.count).toBe(before + 1);
-    expect(() => holdAnswer('GET', '/api/projects', 200, { studioId: 'x', projects: [{ id: 1 }] })).toThrow(
+    expect(() =>
+      holdAnswer('GET', '/api/projects', 200, JSON.stringify({ studioId: 'x', projects: [{ id: 1 }] })),
+    ).toThrow('does not promise');
+    expect(() => holdAnswer('GET', '/api/projects/x/snapshot', 404, JSON.stringify({ code: 'no such code' }))).toThrow(
       'does not promise',
     );
-    expect(() => holdAnswer('GET', '/api/projects/x/snapshot', 404, { code: 'no such code' })).toThrow(
-      'does not promise',
-    );
+    expect(() => holdAnswer('GET', '/api/nowhere', 200, '{}')).toThrow('no endpoint');
+  });
+
+  it('stands in the document about it: every endpoint, with what it asks and answers', async () => {
+    const { json } = await studio.send('GET', '/api/openapi.json');
+    for (const { method, path } of Object.values(addresses)) {
+      const told = json.paths[path]?.[method];
+      expect(told?.responses['200'].description.length, `${method} ${path}`).toBeGreaterThan(10);
+      expect(told.responses['503']).toBeDefined();
+      const places = [...path.matchAll(/\{(\w+)\}/g)].map((match) => match[1]);
+      const inPath = (told.parameters ?? []).filter((parameter: { in: string }) => parameter.in === 'path');
+      expect(inPath.map((parameter: { name: string }) => parameter.name).sort()).toEqual(places.sort());
+    }
+    expect(json.paths['/api/commands'].post.requestBody.content['application/json'].schema).toBeDefined();
   });
 });
 

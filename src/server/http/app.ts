@@ -7,7 +7,7 @@ import { compress } from 'hono/compress';
 import { HTTPException } from 'hono/http-exception';
 import type { Database } from '../persistence/database';
 import { isAlive } from '../persistence/studios';
-import { Refusal } from '../usecases/answer';
+import { Refusal, refused } from '../usecases/answer';
 import type { Environment } from '../usecases/environment';
 import { bodies } from './bodies';
 import { errorAnswer, guard, headers } from './guard';
@@ -15,7 +15,7 @@ import { handlerContext } from './handlerContext';
 import { houseHandlers } from './houseHandlers';
 import { photoHandlers } from './photoHandlers';
 import { projectHandlers } from './projectHandlers';
-import { health } from './projectRoutes';
+import { serve } from './routes';
 import { troubleOf } from './trouble';
 
 export interface AppSettings {
@@ -49,7 +49,7 @@ export function createApp(settings: AppSettings) {
       result.success
         ? undefined
         : errorAnswer(context, 'fields.refused', {
-            fields: problemsOfSchema(result.error as never, (result as { data?: unknown }).data),
+            fields: problemsOfSchema(result.error, 'data' in result ? result.data : undefined),
           }),
   });
   app.use('*', headers());
@@ -61,7 +61,10 @@ export function createApp(settings: AppSettings) {
   app.onError((error, context) => {
     const trouble = troubleOf(error);
     if (trouble) return errorAnswer(context, trouble);
-    if (error instanceof Refusal) return context.json(error.answer.body as never, error.answer.status as 409);
+    if (error instanceof Refusal) {
+      const { code, ...more } = error.answer.body;
+      return errorAnswer(context, code, more);
+    }
     if (error instanceof HTTPException && error.status === 400)
       return errorAnswer(context, 'request.malformed', {
         fields: [{ field: '(all)', value: null, accepted: 'well-formed JSON' }],
@@ -70,9 +73,10 @@ export function createApp(settings: AppSettings) {
     return errorAnswer(context, 'unexpected');
   });
 
-  app.openapi(health, async (context) =>
-    (await isAlive(database)) ? context.json({ ready: true }, 200) : (errorAnswer(context, 'database.gone') as never),
-  );
+  serve(app, 'health', async () => {
+    if (!(await isAlive(database))) throw new Refusal(refused('database.gone'));
+    return { ready: true };
+  });
 
   projectHandlers(app, context);
   houseHandlers(app, context);

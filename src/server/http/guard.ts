@@ -1,3 +1,4 @@
+import type { RefusedAnswer } from '@contract/answers';
 import { type ErrorCode, errorCodes } from '@contract/errors';
 import type { Context, MiddlewareHandler } from 'hono';
 
@@ -5,10 +6,10 @@ import type { Context, MiddlewareHandler } from 'hono';
 const RETRY_SECONDS = '2';
 
 /** An error answer of the closed set. */
-export function errorAnswer(context: Context, code: ErrorCode, more: Record<string, unknown> = {}) {
+export function errorAnswer(context: Context, code: ErrorCode, more: Partial<RefusedAnswer> = {}) {
   const { status, sentence } = errorCodes[code];
   if (status === 503) context.header('Retry-After', RETRY_SECONDS);
-  return context.json({ code, sentence, ...more }, status);
+  return context.json({ sentence, ...more, code }, status);
 }
 
 /** What every answer says of itself, a refusal too. */

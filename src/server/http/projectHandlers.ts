@@ -1,76 +1,61 @@
 import type { OpenAPIHono } from '@hono/zod-openapi';
 import { projectList, snapshotTag } from '../persistence/projects';
 import { snapshotText } from '../persistence/snapshots';
+import { doneOrRefused, Refusal, refused } from '../usecases/answer';
 import { copyProject } from '../usecases/copyProject';
 import { exportProject } from '../usecases/exportProject';
 import { importProject } from '../usecases/importProject';
 import { runCommand } from '../usecases/runCommand';
-import { errorAnswer } from './guard';
 import { type HandlerContext, readingFor } from './handlerContext';
-import { copyRoute, exportFile, importFile, listProjects, postCommand, readSnapshot } from './projectRoutes';
+import { knownState, serve, stateText } from './routes';
 
 /** Projects: the list, their rows, what is done to them, files in and out. */
 export function projectHandlers(app: OpenAPIHono, handling: HandlerContext): void {
   const { database, environment, studioId, actor, write, freshen, known } = handling;
-  const reader = (device: string | undefined) => readingFor(handling, device);
-  app.openapi(listProjects, async (context) => {
-    const { limit, offset } = context.req.valid('query');
-    const transaction = reader(context.req.header('x-device'));
+  serve(app, 'listProjects', async ({ query: { limit, offset }, device }) => {
+    const transaction = readingFor(handling, device);
     await freshen(transaction);
-    const projects = await projectList(transaction, limit, offset);
-    return context.json({ studioId, projects } as never, 200);
+    return { studioId, projects: await projectList(transaction, limit, offset) };
   });
 
-  app.openapi(readSnapshot, async (context) => {
-    const { projectId } = context.req.valid('param');
-    const transaction = reader(context.req.header('x-device'));
-    const known = context.req.header('if-none-match')?.replace(/^W\//, '').replaceAll('"', '');
-    if (known !== undefined && known === (await snapshotTag(transaction, projectId)))
-      return context.body(null, 304) as never;
+  serve(app, 'readSnapshot', async ({ places: { projectId }, device, context }) => {
+    const transaction = readingFor(handling, device);
+    const state = knownState(context);
+    if (state !== undefined && state === (await snapshotTag(transaction, projectId))) return context.body(null, 304);
     const text = await snapshotText(transaction, projectId);
-    if (!text) return errorAnswer(context, 'notFound') as never;
-    context.header('ETag', `W/"${text.tag}"`);
-    context.header('Cache-Control', 'no-cache');
-    context.header('Content-Type', 'application/json; charset=utf-8');
-    return context.body(text.body) as never;
+    if (!text) throw new Refusal(refused('notFound'));
+    return stateText(context, text);
   });
 
-  app.openapi(exportFile, async (context) => {
-    const { projectId } = context.req.valid('param');
-    const file = await exportProject(reader(context.req.header('x-device')), projectId, environment);
-    if (!file) return errorAnswer(context, 'notFound') as never;
-    const name =
-      file.project.name
-        .replace(/[^\p{L}\p{N}]+/gu, '-')
-        .replace(/^-|-$/g, '')
-        .toLowerCase() || 'project';
-    context.header('Content-Disposition', `attachment; filename*=UTF-8''${encodeURIComponent(name)}.project.json`);
-    return context.json(file as never, 200);
+  serve(app, 'exportProject', async ({ places: { projectId }, device, context }) => {
+    const file = await exportProject(readingFor(handling, device), projectId, environment);
+    if (!file) throw new Refusal(refused('notFound'));
+    const name = file.project.name.replace(/[^\p{L}\p{N}]+/gu, '-').replace(/^-|-$/g, '');
+    const fileName = encodeURIComponent(name.toLowerCase() || 'project');
+    context.header('Content-Disposition', `attachment; filename*=UTF-8''${fileName}.project.json`);
+    return context.json(file);
   });
 
-  app.openapi(importFile, async (context) => {
-    const { mode, file, key } = context.req.valid('json');
-    const scope = actor(context.req.header('x-device'));
-    const answer = await write(scope, 'imports', () =>
-      importProject(database, scope, file, mode, key ?? environment.newId(), environment),
+  serve(app, 'importProject', async ({ body: { mode, file, key }, device }) => {
+    const scope = actor(device);
+    return doneOrRefused(
+      await write(scope, 'imports', () =>
+        importProject(database, scope, file, mode, key ?? environment.newId(), environment),
+      ),
     );
-    return context.json(answer.body as never, answer.status as 200);
   });
 
-  app.openapi(copyRoute, async (context) => {
-    const { projectId } = context.req.valid('param');
-    const request = context.req.valid('json');
-    const scope = actor(context.req.header('x-device'));
-    const answer = await write(scope, projectId, () => copyProject(database, scope, projectId, request, environment));
-    return context.json(answer.body as never, answer.status as 200);
-  });
-
-  app.openapi(postCommand, async (context) => {
-    const command = context.req.valid('json');
-    const scope = actor(context.req.header('x-device'));
-    const answer = await write(scope, command.projectId, () =>
-      runCommand(database, scope, command, environment, known),
+  serve(app, 'copyProject', async ({ places: { projectId }, body, device }) => {
+    const scope = actor(device);
+    return doneOrRefused(
+      await write(scope, projectId, () => copyProject(database, scope, projectId, body, environment)),
     );
-    return context.json(answer.body as never, answer.status as 200);
+  });
+
+  serve(app, 'runCommand', async ({ body, device }) => {
+    const scope = actor(device);
+    return doneOrRefused(
+      await write(scope, body.projectId, () => runCommand(database, scope, body, environment, known)),
+    );
   });
 }

@@ -1,3 +1,4 @@
+import { type ProjectSummary, projectSummary } from '@contract/answers';
 import { In, Not } from 'typeorm';
 import { entityFor, type Stored, studioEntity } from './entities';
 import type { Transaction } from './scope';
@@ -80,7 +81,7 @@ export interface ProjectListEntry {
   units: string;
   revealDate: string | null;
   updatedAt: string;
-  summary: Record<string, unknown> | null;
+  summary: ProjectSummary | null;
   isStale: boolean;
 }
 
@@ -120,9 +121,15 @@ export async function projectList(
     units: project.units,
     revealDate: project.revealDate,
     updatedAt: project.updatedAt.toISOString(),
-    summary: project.summary,
+    summary: readSummary(project.summary),
     isStale: isStale(project, revision),
   }));
+}
+
+/** A summary as it was stored; null for one of an older shape, which is stale too. */
+function readSummary(stored: unknown): ProjectSummary | null {
+  const read = projectSummary.safeParse(stored);
+  return read.success ? read.data : null;
 }
 
 /** Whether a project's summary was computed before the project, or the studio's shared rows, changed last. */
@@ -160,15 +167,19 @@ export async function storeSummary(
     .execute();
 }
 
-/** The stored summaries of all projects, for what the house adds up. */
+/** The stored summaries of all projects that have one, for what the house adds up. */
 export async function projectSummaries({
   scope,
   manager,
-}: Transaction): Promise<Pick<Stored<'project'>, 'id' | 'name' | 'currency' | 'summary'>[]> {
-  return manager.find(entityFor('project'), {
+}: Transaction): Promise<(Pick<Stored<'project'>, 'id' | 'name' | 'currency'> & { summary: ProjectSummary })[]> {
+  const found = await manager.find(entityFor('project'), {
     select: { studioId: true, id: true, name: true, currency: true, summary: true },
     where: { studioId: scope.studioId },
     order: { updatedAt: 'desc' },
     take: MOST_SUMMARIES,
+  });
+  return found.flatMap(({ id, name, currency, summary }) => {
+    const read = readSummary(summary);
+    return read ? [{ id, name, currency, summary: read }] : [];
   });
 }

@@ -82,7 +82,7 @@ export function studioApp(
     } catch {
       // Not JSON: the test looks at the status.
     }
-    holdAnswer(method, path, response.status, json);
+    holdAnswer(method, path, response.status, text);
     return { status: response.status, json, text, headers: response.headers };
   };
   const command = <K extends ActKind>(

@@ -1,30 +1,38 @@
 import type { DoneAnswer, RefusedAnswer } from '@contract/answers';
-import type { ErrorCode } from '@contract/errors';
-import { errorCodes } from '@contract/errors';
+import { type ErrorCode, errorCodes } from '@contract/errors';
 
-/** What a use case answers: a status with what was done, or why not. */
-export interface Answer {
+/** A refusal with its status. */
+export interface Refused {
   status: number;
-  body: DoneAnswer | RefusedAnswer;
+  body: RefusedAnswer;
 }
 
+/** What a use case answers: a status with what was done, or why not. */
+export type AnswerWith<Body> = { status: number; body: Body } | Refused;
+export type Answer = AnswerWith<DoneAnswer>;
+
 /** A refusal by its code. */
-export const refused = (code: ErrorCode, more: Partial<RefusedAnswer> = {}): Answer => ({
+export const refused = (code: ErrorCode, more: Partial<RefusedAnswer> = {}): Refused => ({
   status: errorCodes[code].status,
   body: { code, sentence: errorCodes[code].sentence, ...more },
 });
 
-/** The answer for something that is not here. */
-export const notFound = () => {
-  const { status, sentence } = errorCodes.notFound;
-  return { status, body: { code: 'notFound' as const, sentence } };
-};
-
-/** Thrown inside a savepoint to go back to it with an answer. */
+/** Thrown where nothing that was written shall stay; its answer is sent. */
 export class Refusal extends Error {
-  readonly answer: Answer;
-  constructor(answer: Answer) {
-    super(answer.body && 'code' in answer.body ? answer.body.code : 'refused');
+  readonly answer: Refused;
+  constructor(answer: Refused) {
+    super(answer.body.code);
     this.answer = answer;
   }
+}
+
+const isRefused = (answer: AnswerWith<object>): answer is Refused => answer.status !== 200;
+
+/**
+ * What was done.
+ * @throws Refusal where it was refused
+ */
+export function doneOrRefused<Body extends object>(answer: AnswerWith<Body>): Body {
+  if (isRefused(answer)) throw new Refusal(answer);
+  return answer.body as Body;
 }

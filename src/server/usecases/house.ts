@@ -1,4 +1,3 @@
-import { projectSummary } from '@contract/answers';
 import type { FitAnswer, HousePanelsAnswer, PiecePageAnswer, PieceQuery, RiserAnswer } from '@contract/house';
 import { localDate } from '@core/calendar/zonedTime';
 import { ciede2000 } from '@core/color/ciede2000';
@@ -177,10 +176,7 @@ export async function housePanels(transaction: Transaction, nowMs: number): Prom
   const counts = await houseCounts(transaction, asleepSince);
   const sleepers = await piecePage(transaction, { unusedSince: asleepSince, used: 'known', sort: 'sleeping' }, 12, 0);
   const borrowed = await piecePage(transaction, { only: 'borrowed', sort: 'name' }, 100, 0);
-  const projects = (await projectSummaries(transaction)).flatMap(({ id, name, currency, summary }) => {
-    const read = projectSummary.safeParse(summary);
-    return read.success ? [{ id, name, currency, summary: read.data }] : [];
-  });
+  const projects = await projectSummaries(transaction);
   return {
     pieces: counts.pieces,
     things: counts.things,

@@ -1,17 +1,18 @@
 import { createHash } from 'node:crypto';
-import type { ImportedAnswer, RefusedAnswer } from '@contract/answers';
-import { errorCodes } from '@contract/errors';
+import type { ImportedAnswer } from '@contract/answers';
+
 import { PROJECT_FILE_VERSION, type ProjectFile } from '@core/formats/project/projectFile';
 import { readProjectFileInParts } from '@core/formats/project/read';
 import type { Database } from '../persistence/database';
 import type { StudioScope } from '../persistence/scope';
+import { type AnswerWith, refused } from './answer';
 import { copyFrom } from './copyFrom';
 import type { Environment } from './environment';
 import { onceByKey } from './onceByKey';
 import { updateFrom } from './updateFrom';
 
 export type ImportMode = 'copy' | 'update';
-export type ImportAnswer = { status: number; body: ImportedAnswer | RefusedAnswer };
+export type ImportAnswer = AnswerWith<ImportedAnswer>;
 
 /** What an act that came from a file is called; it says by which version of the file. */
 export const importKind = (mode: ImportMode): string => `import.${mode}.${PROJECT_FILE_VERSION}`;
@@ -29,11 +30,7 @@ export async function importProject(
   environment: Environment,
 ): Promise<ImportAnswer> {
   const read = await readProjectFileInParts(input, () => new Promise(setImmediate));
-  if (!read.ok)
-    return {
-      status: errorCodes[read.code].status,
-      body: { code: read.code, sentence: errorCodes[read.code].sentence, fields: read.errors },
-    };
+  if (!read.ok) return refused(read.code, { fields: read.errors });
   const bodyHash = createHash('sha256').update(mode).update(JSON.stringify(input)).digest('hex');
   return onceByKey(database, scope, key, bodyHash, (transaction) =>
     mode === 'update'

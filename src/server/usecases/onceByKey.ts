@@ -2,37 +2,39 @@ import { allEntities } from '@core/model/entities';
 import type { Database } from '../persistence/database';
 import { claimKey, storeAnswer } from '../persistence/requestKeys';
 import { inTransaction, type StudioScope, type Transaction, within } from '../persistence/scope';
-import { type Answer, Refusal, refused } from './answer';
+import { type AnswerWith, Refusal, type Refused, refused } from './answer';
 
 /**
  * Does something once for a key: whoever asks again with the same body gets the first answer, whoever comes with another
  * body is refused. A refusal leaves nothing behind but its answer.
  */
-export function onceByKey<A extends { status: number; body: unknown }>(
+export function onceByKey<Body>(
   database: Database,
   scope: StudioScope,
   key: string,
   bodyHash: string,
-  work: (transaction: Transaction) => Promise<A>,
-): Promise<A> {
+  work: (transaction: Transaction) => Promise<AnswerWith<Body>>,
+): Promise<AnswerWith<Body>> {
   return inTransaction(database, scope, async (transaction) => {
     const known = await claimKey(transaction, key, bodyHash);
     if (known.state === 'other')
       return refused('key.reused', {
         fields: [{ field: 'key', value: key, accepted: 'a new key for a new request' }],
-      }) as unknown as A;
-    if (known.state === 'answered') return { status: known.status, body: known.answer } as A;
-    const attempt = async (isLast: boolean): Promise<A | null> => {
+      });
+    // What was answered once, as it was kept then.
+    if (known.state === 'answered') return { status: known.status, body: known.answer } as AnswerWith<Body>;
+    const attempt = async (isLast: boolean): Promise<AnswerWith<Body> | null> => {
       try {
         return await within(transaction, work);
       } catch (error) {
         const refusal = error instanceof Refusal ? error.answer : refusedByDatabase(error);
         if (!refusal) throw error;
         // Somebody made the same thing at the same moment: now that it is there, it is decided anew.
-        return !isLast && isThereAlready(error) ? null : (refusal as unknown as A);
+        return !isLast && isThereAlready(error) ? null : refusal;
       }
     };
-    const answer = (await attempt(false)) ?? ((await attempt(true)) as A);
+    const answer = (await attempt(false)) ?? (await attempt(true));
+    if (answer === null) throw new Error('the last attempt gave no answer');
     await storeAnswer(transaction, key, answer.status, answer.body);
     return answer;
   });
@@ -44,7 +46,7 @@ const driverError = (error: unknown) =>
 const isThereAlready = (error: unknown): boolean => driverError(error).code === '23505';
 
 /** Constraints of the database that speak of the request, not of a bug. */
-function refusedByDatabase(error: unknown): Answer | null {
+function refusedByDatabase(error: unknown): Refused | null {
   const { code, table } = driverError(error);
   if (code !== '23505' && code !== '23503') return null;
   const noun = allEntities.find((entity) => entity.name === table)?.noun ?? 'row';

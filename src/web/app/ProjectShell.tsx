@@ -1,3 +1,4 @@
+import { addressOf } from '@contract/addresses';
 import type { PurseFigure } from '@core/plan/why/explainPurse';
 import { Button, Modal } from 'antd';
 import { memo, useCallback, useEffect, useRef, useState } from 'react';
@@ -140,7 +141,7 @@ function TopBar(props: { onKeys: () => void }) {
       <span className={styles.right}>
         <SavedMark />
         <NavLink to={`${base}/assumptions`}>Assumptions{overrides.length > 0 ? ` (${overrides.length})` : ''}</NavLink>
-        <a href={`/api/projects/${project.id}/file`} download className={styles.hideNarrow}>
+        <a href={addressOf('exportProject', { projectId: project.id })} download className={styles.hideNarrow}>
           Project file
         </a>
         <button type="button" className={`${styles.plainButton} ${styles.hideNarrow}`} onClick={props.onKeys}>

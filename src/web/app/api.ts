@@ -1,32 +1,9 @@
-import {
-  type DoneAnswer,
-  doneAnswer,
-  type ImportedAnswer,
-  importedAnswer,
-  type ProjectListAnswer,
-  photoAnswer,
-  projectListAnswer,
-  type RefusedAnswer,
-} from '@contract/answers';
-import type { Command } from '@contract/command';
-import {
-  type FitAnswer,
-  fitAnswer,
-  type HouseImportProgress,
-  type HouseImportRequest,
-  type HousePanelsAnswer,
-  type HousePreviewAnswer,
-  housePanelsAnswer,
-  housePreviewAnswer,
-  type PiecePageAnswer,
-  type PieceQuery,
-  piecePageAnswer,
-  type RiserAnswer,
-  riserAnswer,
-} from '@contract/house';
+import { addresses, addressOf, type EndpointName, type PlacesOf } from '@contract/addresses';
+import type { RefusedAnswer } from '@contract/answers';
+import type { AnswerOf, LineOf, Request } from '@contract/endpoints';
+import type { HouseImportProgress } from '@contract/house';
 import { presentRows } from '@core/formats/project/presentRows';
-import type { HouseRows, ProjectRows, StoredRows } from '@core/model/rows';
-import type { z } from 'zod';
+import type { HouseRows, ProjectRows } from '@core/model/rows';
 import type { ProjectLocale } from './words';
 
 /** A refusal of the server as an error; `gone` says that nobody answered and that trying again makes sense. */
@@ -67,16 +44,38 @@ const WRITE_LIMIT_MS = 60_000;
 /** Files and photos take their time. */
 const FILE_LIMIT_MS = 600_000;
 
-async function request(
-  path: string,
-  init: RequestInit = {},
-  limitMs = init.body === undefined ? READ_LIMIT_MS : WRITE_LIMIT_MS,
+/** How a call is made, beside what it asks. */
+interface CallOptions {
+  headers?: Readonly<Record<string, string>>;
+  /** What is sent as it is, instead of a body of JSON. */
+  picture?: Blob;
+  signal?: AbortSignal;
+  limitMs?: number;
+}
+
+/** Sends a request to an endpoint; whatever is no good answer is thrown. */
+async function send<N extends EndpointName>(
+  name: N,
+  asked: Request<N>,
+  { headers = {}, picture, signal, limitMs }: CallOptions = {},
 ): Promise<Response> {
+  // All that may be asked, whatever the endpoint: its own part is in the type of what was given.
+  const { query, body } = asked as { query?: object; body?: unknown };
+  const { places } = asked as { places: { [P in PlacesOf<N>]: string } };
+  const { method } = addresses[name];
+  const limit = AbortSignal.timeout(limitMs ?? (method === 'get' ? READ_LIMIT_MS : WRITE_LIMIT_MS));
   let response: Response;
   try {
-    const limit = AbortSignal.timeout(limitMs);
-    const signal = init.signal ? AbortSignal.any([init.signal, limit]) : limit;
-    response = await fetch(path, { ...init, signal, headers: { 'x-device': deviceName, ...init.headers } });
+    response = await fetch(addressOf(name, places, query), {
+      method: method.toUpperCase(),
+      signal: signal ? AbortSignal.any([signal, limit]) : limit,
+      headers: {
+        'x-device': deviceName,
+        ...(body === undefined ? {} : { 'content-type': 'application/json' }),
+        ...headers,
+      },
+      ...(picture ? { body: picture } : body === undefined ? {} : { body: JSON.stringify(body) }),
+    });
   } catch {
     throw new ApiError(0, silence);
   }
@@ -91,28 +90,41 @@ async function request(
 }
 
 /**
- * The body of an answer, of the shape that its route promises; one that is cut off on its way is as if nobody had
+ * The body of an answer, of the form that its endpoint promises; one that is cut off on its way is as if nobody had
  * answered. That the server keeps its promises is held in its tests, so the page need not look through every answer.
  */
-async function read<S extends z.ZodType>(response: Response, _promised: S): Promise<z.output<S>> {
-  return readRows<z.output<S>>(response);
-}
-
-/** The same for rows, whose forms stand in the model and not in an answer. */
-async function readRows<T>(response: Response): Promise<T> {
+async function read<N extends EndpointName>(response: Response): Promise<AnswerOf<N>> {
   try {
-    return (await response.json()) as T;
+    return (await response.json()) as AnswerOf<N>;
   } catch {
     throw new ApiError(0, silence);
   }
 }
 
-const post = (path: string, body: unknown, limitMs = WRITE_LIMIT_MS) =>
-  request(
-    path,
-    { method: 'POST', headers: { 'content-type': 'application/json' }, body: JSON.stringify(body) },
-    limitMs,
-  );
+/** Asks an endpoint and reads its answer. */
+const call = async <N extends EndpointName>(name: N, asked: Request<N>, options?: CallOptions): Promise<AnswerOf<N>> =>
+  read<N>(await send(name, asked, options));
+
+/** Tells each line of an answer that comes line by line; gives the last one, or null where none came. */
+async function eachLine<N extends EndpointName>(
+  response: Response,
+  tell: (line: LineOf<N>) => void,
+): Promise<LineOf<N> | null> {
+  let last: LineOf<N> | null = null;
+  let rest = '';
+  const reader = response.body?.pipeThrough(new TextDecoderStream()).getReader();
+  for (;;) {
+    const chunk = await reader?.read();
+    if (!chunk || chunk.done) return last;
+    const lines = `${rest}${chunk.value}`.split('\n');
+    rest = lines.pop() ?? '';
+    for (const line of lines) {
+      if (line === '') continue;
+      last = JSON.parse(line) as LineOf<N>;
+      tell(last);
+    }
+  }
+}
 
 export interface Snapshot {
   rows: ProjectRows;
@@ -134,113 +146,51 @@ const firstLocale: ProjectLocale = {
   timeZone: Intl.DateTimeFormat().resolvedOptions().timeZone,
 };
 
-const queryText = (query: object) =>
-  new URLSearchParams(
-    Object.entries(query).flatMap(([key, value]) =>
-      value === undefined || value === null || value === '' ? [] : [[key, String(value)]],
-    ),
-  ).toString();
+/** The state that an answer says it is of. */
+const stateOf = (response: Response) => (response.headers.get('etag') ?? '').replace(/^W\//, '').replaceAll('"', '');
 
-/** The few calls the page makes. */
+/** The calls that the page makes. */
 export const api = {
-  async projects(): Promise<ProjectListAnswer> {
-    return read(await request('/api/projects?limit=200'), projectListAnswer);
-  },
+  projects: () => call('listProjects', { query: { limit: 200 } }),
   /** A project's rows, or null when they are still those of `tag`. */
   async snapshot(projectId: string, tag: string | null): Promise<Snapshot | null> {
-    const response = await request(
-      `/api/projects/${projectId}/snapshot`,
-      tag === null ? {} : { headers: { 'if-none-match': `W/"${tag}"` }, cache: 'no-store' },
-    );
+    const known: CallOptions = tag === null ? {} : { headers: { 'if-none-match': `W/"${tag}"` } };
+    const response = await send('readSnapshot', { places: { projectId } }, known);
     if (response.status === 304) return null;
-    return {
-      rows: presentRows(await readRows<StoredRows>(response)),
-      tag: (response.headers.get('etag') ?? '').replace(/^W\//, '').replaceAll('"', ''),
-    };
+    return { rows: presentRows(await read<'readSnapshot'>(response)), tag: stateOf(response) };
   },
-  async command(command: Command): Promise<DoneAnswer> {
-    return read(await post('/api/commands', command), doneAnswer);
-  },
+  command: (command: Request<'runCommand'>['body']) => call('runCommand', { body: command }),
   /** Sends a picture; the server keeps it upright, without tags, with a thumbnail. */
-  async putPhoto(id: string, name: string, blob: Blob): Promise<z.output<typeof photoAnswer>> {
-    const response = await request(
-      `/api/photos/${id}?name=${encodeURIComponent(name.slice(0, 200))}`,
-      {
-        method: 'PUT',
-        headers: { 'content-type': blob.type || 'image/jpeg' },
-        body: blob,
-      },
-      FILE_LIMIT_MS,
-    );
-    return read(response, photoAnswer);
-  },
+  putPhoto: (photoId: string, name: string, picture: Blob) =>
+    call(
+      'putPhoto',
+      { places: { photoId }, query: { name: name.slice(0, 200) } },
+      { picture, headers: { 'content-type': picture.type || 'image/jpeg' }, limitMs: FILE_LIMIT_MS },
+    ),
   /** Copies a project: as it is, or for the next season with its slots open again. */
-  async copyProject(
-    projectId: string,
-    asked: { id: string; kind: 'duplicate' | 'nextSeason'; name: string },
-  ): Promise<ImportedAnswer> {
-    return read(await post(`/api/projects/${projectId}/copy`, asked), importedAnswer);
-  },
+  copyProject: (projectId: string, body: Request<'copyProject'>['body']) =>
+    call('copyProject', { places: { projectId }, body }),
   async house(): Promise<HouseSnapshot> {
-    const response = await request('/api/house');
-    const { studioId, locale, ...rows } = await readRows<
-      HouseRows & { studioId: string; locale: ProjectLocale | null }
-    >(response);
-    return { rows, studioId, locale: locale ?? firstLocale, tag: response.headers.get('etag') ?? '' };
+    const response = await send('readHouse', {});
+    const { studioId, locale, ...rows } = await read<'readHouse'>(response);
+    return { rows, studioId, locale: locale ?? firstLocale, tag: stateOf(response) };
   },
-  async pieces(query: PieceQuery, page: { limit: number; offset: number }): Promise<PiecePageAnswer> {
-    return read(await request(`/api/house/pieces?${queryText({ ...query, ...page })}`), piecePageAnswer);
-  },
-  async fits(projectId: string, slotId: string, page: { limit: number; offset: number }): Promise<FitAnswer> {
-    return read(await request(`/api/projects/${projectId}/slots/${slotId}/fits?${queryText(page)}`), fitAnswer);
-  },
-  async risers(asked: {
-    gapMm: number;
-    toleranceMm: number;
-    widthMm?: number | null;
-    depthMm?: number | null;
-  }): Promise<RiserAnswer> {
-    return read(await request(`/api/house/risers?${queryText(asked)}`), riserAnswer);
-  },
-  async panels(): Promise<HousePanelsAnswer> {
-    return read(await request('/api/house/panels'), housePanelsAnswer);
-  },
-  async previewHouse(asked: HouseImportRequest): Promise<HousePreviewAnswer> {
-    return read(await post('/api/house/import/preview', asked), housePreviewAnswer);
-  },
+  pieces: (query: Request<'listPieces'>['query']) => call('listPieces', { query }),
+  fits: (projectId: string, slotId: string, page: { limit: number; offset: number }) =>
+    call('rankForSlot', { places: { projectId, slotId }, query: page }),
+  risers: (query: Request<'listRisers'>['query']) => call('listRisers', { query }),
+  panels: () => call('readPanels', {}),
+  previewHouse: (body: Request<'previewHouseImport'>['body']) => call('previewHouseImport', { body }),
   /** Brings a file into the house; `tell` hears how far it is. Aborting the signal cancels, and nothing is written. */
   async importHouse(
-    asked: HouseImportRequest,
+    body: Request<'importHouse'>['body'],
     tell: (progress: HouseImportProgress) => void,
     signal: AbortSignal,
   ): Promise<HouseImportProgress> {
-    const response = await request(
-      '/api/house/import',
-      {
-        method: 'POST',
-        headers: { 'content-type': 'application/json' },
-        body: JSON.stringify(asked),
-        signal,
-      },
-      FILE_LIMIT_MS,
-    );
-    let last: HouseImportProgress = { state: 'failed', sentence: silence.sentence };
-    let rest = '';
-    const reader = response.body?.pipeThrough(new TextDecoderStream()).getReader();
-    for (;;) {
-      const chunk = await reader?.read();
-      if (!chunk || chunk.done) return last;
-      const lines = `${rest}${chunk.value}`.split('\n');
-      rest = lines.pop() ?? '';
-      for (const line of lines) {
-        if (line === '') continue;
-        last = JSON.parse(line) as HouseImportProgress;
-        tell(last);
-      }
-    }
+    const response = await send('importHouse', { body }, { signal, limitMs: FILE_LIMIT_MS });
+    return (await eachLine<'importHouse'>(response, tell)) ?? { state: 'failed', sentence: silence.sentence };
   },
   /** `key` is one for one intent: sent again, it is not done again. */
-  async importFile(file: unknown, mode: 'copy' | 'update', key: string): Promise<ImportedAnswer> {
-    return read(await post('/api/projects/import', { key, mode, file }, FILE_LIMIT_MS), importedAnswer);
-  },
+  importFile: (file: unknown, mode: 'copy' | 'update', key: string) =>
+    call('importProject', { body: { key, mode, file } }, { limitMs: FILE_LIMIT_MS }),
 };

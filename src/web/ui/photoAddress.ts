@@ -1,2 +1,4 @@
+import { addressOf } from '@contract/addresses';
+
 /** Where the server gives a kept picture. */
-export const photoAddress = (id: string, size: 'full' | 'thumbnail') => `/api/photos/${id}/${size}`;
+export const photoAddress = (photoId: string, size: 'full' | 'thumbnail') => addressOf('readPhoto', { photoId, size });

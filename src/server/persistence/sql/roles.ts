@@ -1,5 +1,6 @@
 import type { Database } from '../database';
 import { allEntities } from '../entities';
+import { statement } from './statement';
 
 /*
  * By hand: roles and rights are nothing that entities speak of.
@@ -18,7 +19,7 @@ const changing = allEntities.map((entity) => entity.options.tableName ?? entity.
  * @returns the role, or null where the database's user may not make one: the app then works as that user
  */
 export async function ensureAppRole(owner: Database): Promise<string | null> {
-  const query = (sql: string) => owner.source.query(sql);
+  const query = (sql: string) => statement(owner.source, sql);
   try {
     await query(
       `do $$ begin if not exists (select 1 from pg_roles where rolname = '${APP_ROLE}') then create role ${APP_ROLE} nologin; end if; end $$`,

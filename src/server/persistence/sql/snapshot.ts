@@ -11,15 +11,17 @@ import { rowJsonSql } from './rowJson';
 const listSql = (spec: TableSpec, where: string) =>
   `'${spec.table}', (select coalesce(json_agg(${rowJsonSql(spec, 't')} order by t.created_at, t.id), '[]'::json) from "${spec.name}" t where ${where})`;
 
-/** Ids of a table that live rows of the project $2 point to. */
+/** Ids of a table that live rows of the project $2 point to, and rows of the house that it holds for that reason. */
 function linkedIdsSql(table: TableSpec['table']): string {
-  const ways = pointersInto(table)
-    .filter(({ spec: { owner, table: from } }) => owner === 'project' || from === 'project')
-    .map(({ spec: from, column, nested }) => {
-      const ids = nested ? `(regexp_matches(x."${column}"::text, '${UUID_PATTERN}', 'g'))[1]::uuid` : `x."${column}"`;
-      const mine = from.table === 'project' ? 'x.id = $2' : 'x.project_id = $2 and x.deleted_at is null';
-      return `select ${ids} as id from "${from.name}" x where x.studio_id = $1 and ${mine}`;
-    });
+  const ways = pointersInto(table).flatMap(({ spec: from, column, nested }) => {
+    const ids = nested ? `(regexp_matches(x."${column}"::text, '${UUID_PATTERN}', 'g'))[1]::uuid` : `x."${column}"`;
+    const idsWhere = (where: string) => `select ${ids} as id from "${from.name}" x where x.studio_id = $1 and ${where}`;
+    if (from.table === 'project') return [idsWhere('x.id = $2')];
+    if (from.owner === 'project') return [idsWhere('x.project_id = $2 and x.deleted_at is null')];
+    return from.snapshot === 'linked' && from.table !== table
+      ? [idsWhere(`x.deleted_at is null and ${isLinkedSql(from, 'x.id')}`)]
+      : [];
+  });
   return ways.join(' union ');
 }
 

@@ -1,3 +1,4 @@
+import { addressOf } from '@contract/addresses';
 import {
   HOUSE_FILE_LIMIT,
   type HouseImportProgress,
@@ -179,7 +180,14 @@ export function Files() {
         <ul>
           {kinds.map((entry) => (
             <li key={entry.value}>
-              <a href={`/api/house/file/${entry.value}?units=${locale.units}&currency=${locale.currency}`} download>
+              <a
+                href={addressOf(
+                  'exportHouse',
+                  { kind: entry.value },
+                  { units: locale.units, currency: locale.currency },
+                )}
+                download
+              >
                 {entry.title}
               </a>
             </li>

@@ -74,7 +74,7 @@ export function useStash(query: PieceQuery, from: number, until: number): StashV
   const results = useQueries({
     queries: pages.map((page) => ({
       queryKey: ['house', 'pieces', query, page],
-      queryFn: () => api.pieces(query, { limit: PAGE, offset: page * PAGE }),
+      queryFn: () => api.pieces({ ...query, limit: PAGE, offset: page * PAGE }),
       placeholderData: keepPreviousData,
       retry: false,
       staleTime: 5000,

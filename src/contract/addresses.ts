@@ -1,0 +1,50 @@
+/**
+ * Every endpoint by name, with its method and address; what is asked and answered there stands in `endpoints.ts`. By
+ * itself, since the page needs the addresses and of the rest only the types.
+ */
+export const addresses = {
+  health: { method: 'get', path: '/api/health' },
+  listProjects: { method: 'get', path: '/api/projects' },
+  readSnapshot: { method: 'get', path: '/api/projects/{projectId}/snapshot' },
+  exportProject: { method: 'get', path: '/api/projects/{projectId}/file' },
+  importProject: { method: 'post', path: '/api/projects/import' },
+  copyProject: { method: 'post', path: '/api/projects/{projectId}/copy' },
+  runCommand: { method: 'post', path: '/api/commands' },
+  putPhoto: { method: 'put', path: '/api/photos/{photoId}' },
+  readPhoto: { method: 'get', path: '/api/photos/{photoId}/{size}' },
+  readHouse: { method: 'get', path: '/api/house' },
+  listPieces: { method: 'get', path: '/api/house/pieces' },
+  rankForSlot: { method: 'get', path: '/api/projects/{projectId}/slots/{slotId}/fits' },
+  listRisers: { method: 'get', path: '/api/house/risers' },
+  readPanels: { method: 'get', path: '/api/house/panels' },
+  previewHouseImport: { method: 'post', path: '/api/house/import/preview' },
+  importHouse: { method: 'post', path: '/api/house/import' },
+  exportHouse: { method: 'get', path: '/api/house/file/{kind}' },
+} as const;
+
+export type EndpointName = keyof typeof addresses;
+
+/** The places of an address that are filled in: `{projectId}` and the like. */
+export type Places<Path extends string> = Path extends `${string}{${infer Name}}${infer Rest}`
+  ? Name | Places<Rest>
+  : never;
+export type PlacesOf<N extends EndpointName> = Places<(typeof addresses)[N]['path']>;
+
+/**
+ * The address of an endpoint with its places filled in, and what is asked behind it; what is empty is not asked.
+ * @example addressOf('readPhoto', { photoId: 'p', size: 'full' }) // '/api/photos/p/full'
+ */
+export function addressOf<N extends EndpointName>(
+  name: N,
+  places: { readonly [P in PlacesOf<N>]: string },
+  query: object = {},
+): string {
+  const filled = addresses[name].path.replace(/\{(\w+)\}/g, (_whole, place: string) =>
+    encodeURIComponent((places as Readonly<Record<string, string>> | undefined)?.[place] ?? ''),
+  );
+  const asked = Object.entries(query)
+    .filter(([, value]) => value !== undefined && value !== null && value !== '')
+    .map(([key, value]) => `${encodeURIComponent(key)}=${encodeURIComponent(String(value))}`)
+    .join('&');
+  return asked === '' ? filled : `${filled}?${asked}`;
+}

@@ -1,0 +1,149 @@
+import { houseTables } from '@core/formats/house/planImport';
+import { id } from '@core/model/fields';
+import { z } from 'zod';
+import type { EndpointName, PlacesOf } from './addresses';
+import { doneAnswer, houseAnswer, importedAnswer, photoAnswer, projectListAnswer, snapshotAnswer } from './answers';
+import { commandSchema } from './command';
+import {
+  fitAnswer,
+  houseImportProgress,
+  houseImportSchema,
+  housePanelsAnswer,
+  housePreviewAnswer,
+  pageSchema,
+  piecePageAnswer,
+  pieceQuerySchema,
+  riserAnswer,
+  riserQuerySchema,
+} from './house';
+
+/** What is asked and answered at one address. Refusals are the same everywhere. */
+export interface Endpoint {
+  /** What a good answer is, in words. */
+  says: string;
+  places?: z.ZodObject;
+  query?: z.ZodObject;
+  body?: z.ZodType;
+  /** A picture is sent, as it is. */
+  picture?: true;
+  /** The form of a good answer; none where it is no JSON. */
+  answer?: z.ZodType;
+  /** The form of each line of an answer that comes line by line. */
+  line?: z.ZodType;
+  /** Says its state (ETag), and nothing else to who has that state already. */
+  unchanged?: true;
+}
+
+const projectId = z.uuid({ error: 'the id of a project' });
+const photoId = z.uuid({ error: 'an id made by the device (UUID)' });
+const name = 'text of 1 to 120 characters';
+
+/** Every endpoint: the routes of the server, the calls of the page and the OpenAPI document are made from this. */
+export const endpoints = {
+  health: { says: 'All is ready', answer: z.object({ ready: z.boolean() }) },
+  listProjects: {
+    says: 'A page of projects, last touched first',
+    query: z.object({
+      limit: z.coerce.number().int().min(1).max(200).default(50),
+      offset: z.coerce.number().int().min(0).default(0),
+    }),
+    answer: projectListAnswer,
+  },
+  readSnapshot: {
+    says: 'All rows of the project; ETag is its revision',
+    places: z.object({ projectId }),
+    answer: snapshotAnswer,
+    unchanged: true,
+  },
+  exportProject: { says: 'The project file, to be kept', places: z.object({ projectId }) },
+  importProject: {
+    says: 'Imported, whole',
+    body: z.object({
+      /** One key for one intent: sent again, it is not done again. */
+      key: id.optional(),
+      mode: z.enum(['copy', 'update']),
+      file: z.unknown(),
+    }),
+    answer: importedAnswer,
+  },
+  copyProject: {
+    says: 'Copied, as a project of its own',
+    places: z.object({ projectId }),
+    body: z.strictObject({
+      id: z.uuid({ error: 'an id made by the device (UUID)' }),
+      kind: z.enum(['duplicate', 'nextSeason'], { error: 'duplicate or nextSeason' }),
+      name: z.string({ error: name }).trim().min(1, name).max(120, name),
+    }),
+    answer: importedAnswer,
+  },
+  runCommand: { says: 'Done; rows as they are now', body: commandSchema, answer: doneAnswer },
+  putPhoto: {
+    says: 'Kept upright, without tags, with a thumbnail',
+    places: z.object({ photoId }),
+    query: z.object({ name: z.string().max(200, 'text of at most 200 characters').default('') }),
+    picture: true,
+    answer: photoAnswer,
+  },
+  readPhoto: {
+    says: 'The picture; it never changes',
+    places: z.object({ photoId, size: z.enum(['full', 'thumbnail'], { error: 'full or thumbnail' }) }),
+  },
+  readHouse: { says: 'The studio’s shared rows; ETag is their revision', answer: houseAnswer, unchanged: true },
+  listPieces: {
+    says: 'A page of the stash',
+    query: pieceQuerySchema.extend(pageSchema.shape),
+    answer: piecePageAnswer,
+  },
+  rankForSlot: {
+    says: 'The stash ranked for a slot, with reasons',
+    places: z.object({ projectId, slotId: z.uuid({ error: 'the id of a slot' }) }),
+    query: pageSchema,
+    answer: fitAnswer,
+  },
+  listRisers: { says: 'Owned risers that make up a height', query: riserQuerySchema, answer: riserAnswer },
+  readPanels: { says: 'What there is, what sleeps, what goes back', answer: housePanelsAnswer },
+  previewHouseImport: {
+    says: 'What the file would do, line by line; nothing is written',
+    body: houseImportSchema,
+    answer: housePreviewAnswer,
+  },
+  importHouse: {
+    says: 'Progress, one JSON object a line; the last says how it ended',
+    body: houseImportSchema,
+    line: houseImportProgress,
+  },
+  exportHouse: {
+    says: 'The table as CSV',
+    places: z.object({ kind: z.enum(houseTables, { error: `one of ${houseTables.join(', ')}` }) }),
+    query: houseImportSchema.pick({ units: true, currency: true }),
+  },
+} as const satisfies {
+  [N in EndpointName]: Endpoint &
+    ([PlacesOf<N>] extends [never] ? unknown : { places: z.ZodObject<Record<PlacesOf<N>, z.ZodType>> });
+};
+
+export type Endpoints = typeof endpoints;
+
+type Output<N extends EndpointName, Part extends keyof Endpoint> = Endpoints[N] extends {
+  [P in Part]: infer S extends z.ZodType;
+}
+  ? z.output<S>
+  : never;
+
+/** What an endpoint answers when all is well. */
+export type AnswerOf<N extends EndpointName> = Output<N, 'answer'>;
+/** One line of an answer that comes line by line. */
+export type LineOf<N extends EndpointName> = Output<N, 'line'>;
+
+type Given<Key extends string, Value> = [Value] extends [never] ? unknown : { [K in Key]: Value };
+
+/** What a handler is given: all of it read by the schemas, with what was left out filled in. */
+export type ReadRequest<N extends EndpointName> = Given<'places', Output<N, 'places'>> &
+  Given<'query', Output<N, 'query'>> &
+  Given<'body', Output<N, 'body'>>;
+
+type Asked<Query> = { readonly [K in keyof Query]?: Query[K] | null };
+/** What somebody asks with: what has a default may be left out, and null asks nothing. */
+export type Request<N extends EndpointName> = Given<'places', Output<N, 'places'>> &
+  ([Output<N, 'query'>] extends [never] ? unknown : { query?: Asked<Output<N, 'query'>> }) &
+  Given<'body', Endpoints[N] extends { body: infer S extends z.ZodType } ? z.input<S> : never>;

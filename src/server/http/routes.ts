@@ -1,0 +1,83 @@
+import { addresses, type EndpointName } from '@contract/addresses';
+import { refusedAnswer } from '@contract/answers';
+import { type AnswerOf, type Endpoint, endpoints, type ReadRequest } from '@contract/endpoints';
+import { errorCodes } from '@contract/errors';
+import { createRoute, type OpenAPIHono, type RouteConfig } from '@hono/zod-openapi';
+import type { Context } from 'hono';
+
+const json = (schema: NonNullable<Endpoint['answer']>, description: string) => ({
+  description,
+  content: { 'application/json': { schema } },
+});
+
+/** Refusals that any route may answer with, by their status: the closed set of codes. */
+const refusals = Object.fromEntries(
+  Object.values(errorCodes).map(({ status, sentence }) => [status, json(refusedAnswer, sentence)]),
+);
+
+/** An endpoint as the router and the OpenAPI document want it. */
+function routeOf(name: EndpointName): RouteConfig {
+  const { says, places, query, body, picture, answer, unchanged }: Endpoint = endpoints[name];
+  const content = body
+    ? { 'application/json': { schema: body } }
+    : picture
+      ? { 'image/*': { schema: { type: 'string' as const, format: 'binary' } } }
+      : null;
+  return {
+    ...addresses[name],
+    request: {
+      ...(places ? { params: places } : {}),
+      ...(query ? { query } : {}),
+      ...(content ? { body: { content, required: body !== undefined } } : {}),
+    },
+    responses: {
+      200: answer ? json(answer, says) : { description: says },
+      ...(unchanged ? { 304: { description: 'Unchanged' } } : {}),
+      ...refusals,
+    },
+  };
+}
+
+/** One request as a handler sees it: what was sent, read by the schemas, and who sent it. */
+export type Asked<N extends EndpointName> = ReadRequest<N> & {
+  device: string | undefined;
+  /** For headers, and for what is no JSON. */
+  context: Context;
+};
+
+/**
+ * Serves an endpoint: what is sent is read by its schemas, what the handler gives is sent as JSON. Whoever refuses throws
+ * a refusal; what is no JSON is given as a whole response.
+ */
+export function serve<N extends EndpointName>(
+  app: OpenAPIHono,
+  name: N,
+  handle: (asked: Asked<N>) => Promise<AnswerOf<N> | Response>,
+): void {
+  const { places, query, body }: Endpoint = endpoints[name];
+  app.openapi(createRoute(routeOf(name)), async (context: Context) => {
+    const valid = (part: 'param' | 'query' | 'json') => context.req.valid(part as never) as unknown;
+    // The schemas of this very endpoint have read these parts: so they are what it says that they are.
+    const asked = {
+      device: context.req.header('x-device'),
+      context,
+      ...(places ? { places: valid('param') } : {}),
+      ...(query ? { query: valid('query') } : {}),
+      ...(body ? { body: valid('json') } : {}),
+    } as unknown as Asked<N>;
+    const answer = await handle(asked);
+    return answer instanceof Response ? answer : context.json(answer as object, 200);
+  });
+}
+
+/** The state of what is asked for, as an earlier answer said it; undefined where the page has none. */
+export const knownState = (context: Context): string | undefined =>
+  context.req.header('if-none-match')?.replace(/^W\//, '').replaceAll('"', '');
+
+/** JSON text as it came from the database, with the state that it is of. */
+export function stateText(context: Context, { body, tag }: { body: string; tag: string }): Response {
+  context.header('ETag', `W/"${tag}"`);
+  context.header('Cache-Control', 'no-cache');
+  context.header('Content-Type', 'application/json; charset=utf-8');
+  return context.body(body);
+}
