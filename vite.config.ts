@@ -1,12 +1,22 @@
 import { fileURLToPath } from 'node:url';
 import react from '@vitejs/plugin-react';
-import { defineConfig } from 'vite';
+import { defineConfig, type Plugin } from 'vite';
+import { look, lookSheet } from './src/web/app/look';
 
 const at = (path: string) => fileURLToPath(new URL(path, import.meta.url));
 
+/** Writes the look into the page before anything is drawn. */
+const withLook: Plugin = {
+  name: 'look',
+  transformIndexHtml: () => [
+    { tag: 'style', children: lookSheet(), injectTo: 'head' },
+    { tag: 'meta', attrs: { name: 'theme-color', content: look.plaster }, injectTo: 'head' },
+  ],
+};
+
 export default defineConfig({
   root: at('./src/web'),
-  plugins: [react()],
+  plugins: [react(), withLook],
   resolve: {
     alias: {
       '@core': at('./src/core'),

@@ -6,7 +6,7 @@ import { unknownPiece } from '@core/sourcing/newPiece';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { newSlot, newSupply } from '../core/plan/newRows';
 import type { Database } from './persistence/database';
-import { attic, freshDatabase, type TestStudio, testStudio } from './test/studio';
+import { attic, freshDatabase, studioApp, type TestStudio, testStudio } from './test/studio';
 
 let own: Awaited<ReturnType<typeof freshDatabase>>;
 let database: Database;
@@ -102,7 +102,6 @@ describe('pieces of the stash', () => {
     // The installation has one studio; a second one is made by hand, as a host of many would.
     const foreign = randomUUID();
     await database.source.query('insert into "studio" (id, name) values ($1, $2)', [foreign, 'Other']);
-    const { studioApp } = await import('./test/studio');
     const outsider = studioApp(database, foreign);
     expect((await outsider.send('GET', '/api/house/pieces')).json.total).toBe(0);
     expect((await other.send('GET', '/api/house/pieces')).json.total).toBeGreaterThan(0);
@@ -352,6 +351,46 @@ describe('the ranking for a slot', () => {
       score: 0,
       figures: { direction: 'height', byMm: 400 },
     });
+  });
+
+  it('is the same from a server that remembers the pieces and from one that reads them, after every kind of change', async () => {
+    const { projectId, slotId } = await attic(studio);
+    const fits = async (app: TestStudio) => {
+      const { json } = await app.send('GET', `/api/projects/${projectId}/slots/${slotId}/fits?limit=200`);
+      return json.fits.map((fit: { piece: PieceRow; score: number }) => [fit.piece.name, fit.piece.version, fit.score]);
+    };
+    const other = studioApp(own.database, studio.studioId);
+    const both = async () => {
+      const remembered = await fits(studio);
+      expect(await fits(studioApp(own.database, studio.studioId))).toEqual(remembered);
+      return remembered.map(([name]: [string]) => name) as string[];
+    };
+    const jug = piece('Slate jug', { heightMm: 400 });
+    const mug = piece('Slate mug', { heightMm: 120 });
+    await add(jug, mug);
+    expect(await both()).toEqual(expect.arrayContaining(['Slate jug', 'Slate mug']));
+    const edited = await studio.command(studio.studioId, 'editPiece', { id: jug.id, values: { heightMm: 1900 } });
+    await both();
+    // What belongs to the house and is no piece leaves them as they are.
+    await studio.command(studio.studioId, 'setTool', {
+      tool: { id: randomUUID(), version: 1, toolId: 'respirator', owned: true, wear: 'good' },
+    });
+    await both();
+    // Another server's write is seen too.
+    await other.command(studio.studioId, 'editPiece', { id: mug.id, values: { name: 'Slate cup' } });
+    expect(await both()).toContain('Slate cup');
+    await studio.command(studio.studioId, 'removePieces', { ids: [mug.id] });
+    expect(await both()).not.toContain('Slate cup');
+    await studio.command(studio.studioId, 'undo', { actId: edited.json.actId, also: [], reversalIds: [] });
+    await both();
+    await studio.send('POST', '/api/house/import', {
+      kind: 'pieces',
+      text: 'Name\nSlate bowl\n',
+      units: 'us',
+      currency: 'USD',
+      today: '2026-06-01',
+    });
+    expect(await both()).toContain('Slate bowl');
   });
 
   it('answers 404 for a slot that is not there', async () => {

@@ -52,7 +52,8 @@ export function measuresOf(
 /** The find that a sighting and its piece make. */
 export function findOf(sighting: SightingRow, piece: PieceRow, state: FindState): FindRow {
   const own = Object.fromEntries(pieceFields.map((field) => [field, piece[field]])) as Pick<PieceRow, PieceField>;
-  return { ...sighting, ...own, measures: measuresOf(piece, piece.measures), state };
+  // Not spread one after the other: the engine of the server would make a shape of its own for every find.
+  return Object.assign({}, sighting, own, { measures: measuresOf(piece, piece.measures), state });
 }
 
 const known = new WeakMap<SightingRow, { piece: PieceRow; state: FindState; find: FindRow }>();

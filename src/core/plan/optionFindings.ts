@@ -58,7 +58,7 @@ export function optionFindings(of: {
     findings.push(...fitFindings(slot, option.id, find.templateId, find.measures));
     if (!model.recipe) {
       const facts = { steps: [], uses: new Set<never>(), foodSafeFinish: false, household };
-      for (const caution of cautionsFor({ ...facts, piece: unplannedPiece(find) }, option.id)) {
+      for (const caution of cautionsFor({ piece: unplannedPiece(find), ...facts }, option.id)) {
         findings.push({ ...caution, where: { kind: 'option', id: option.id } });
       }
     }

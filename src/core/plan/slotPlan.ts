@@ -161,11 +161,11 @@ function slotFigures(of: {
       const comparison: Comparison =
         option.count === 0 ? { kind: 'noYardstick' } : compareWithYardstick(side, against, isYardstick);
       return {
-        ...option,
         yardstickSide: against,
         comparison,
         beatsYardstick: beatsYardstick(comparison, of.hourValue),
-        worthUpTo: worthOfOption(option, against, isYardstick, { ...of, rest }),
+        worthUpTo: worthOfOption(option, against, isYardstick, { rest, ...of }),
+        ...option,
       };
     }),
   };

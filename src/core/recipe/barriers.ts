@@ -38,10 +38,10 @@ export function barrierFor(zone: ZonePlan, exposed: Exposed, joint: Joint, over:
     if (!sameBase(barrier, over.coating)) continue;
     if (showsGround(over) && barrier.role === 'primer' && barrier.primer?.color !== null) continue;
     const laid = proposedCandidate('', barrier, 0, barrier.sheens[0] ?? 'matt');
-    const lower = decisiveJoint(exposed, { ...laid, noSand: zone.noSand });
+    const lower = decisiveJoint(exposed, { noSand: zone.noSand, ...laid });
     if (isBroken(lower)) continue;
     const on: Exposed = [stateAfter(laid, ground, 1)];
-    if (!isBroken(decisiveJoint(on, { ...over, noSand: zone.noSand }))) return barrier;
+    if (!isBroken(decisiveJoint(on, { noSand: zone.noSand, ...over }))) return barrier;
   }
   return null;
 }

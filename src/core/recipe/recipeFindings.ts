@@ -33,7 +33,7 @@ export function recipeFindings(of: {
   const said = new Set(findings.map(placeOf));
   const foodSafeFinish = isFoodSafe(zones, stacked);
   for (const { facts, safety } of safetyFactsOf(of.body, zones, stacked.layers, built.steps, context)) {
-    for (const caution of cautionsFor({ ...safety, uses, foodSafeFinish }, recipeId)) {
+    for (const caution of cautionsFor({ uses, foodSafeFinish, ...safety }, recipeId)) {
       if (said.has(placeOf(caution))) continue;
       said.add(placeOf(caution));
       findings.push(caution);

@@ -78,7 +78,7 @@ export class ZoneStacker {
     if (!this.shared.layers.has(candidate.id)) {
       const { coats: _asked, ...layer } = candidate;
       const color = colorLaid(candidate, below.color, coats.coats);
-      this.shared.layers.set(candidate.id, { ...layer, color, supplyKey: key });
+      this.shared.layers.set(candidate.id, { supplyKey: key, ...layer, color });
     }
     // Absorption belongs to the first layer alone: a primer, when there is one, takes it.
     const bare = zone.present.origin === 'material' ? zone.material : zone.substrate;

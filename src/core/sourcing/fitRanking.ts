@@ -1,6 +1,7 @@
-import { ciede2000 } from '../color/ciede2000';
+import type { Lab } from '../color/lab';
 import type { PieceRow, SizeRange } from '../model/rows';
 import { dayNumber, type FitNeed, tellingWords } from './fitNeed';
+import { pieceDifference, type RankedPieces, SAME_COLOR } from './rankedPieces';
 
 /** What of a piece the ranking looks at. */
 export interface FitPiece extends RankedFields {
@@ -62,8 +63,7 @@ export const fitWeights: Record<FitAspect, number> = {
   care: 1,
 };
 
-/** Colors nearer than this ΔE00 count as the same in a room, farther than the second as unrelated (modelling choice). */
-const SAME = 6;
+/** Colors farther than this ΔE00 count as unrelated (modelling choice). */
 const UNRELATED = 40;
 /** SL of CIEDE2000 at L 0 or 100, its largest value: 1 + 0.015 · 50² ÷ √(20 + 50²). */
 const LARGEST_SL = 1 + (0.015 * 2500) / Math.sqrt(2520);
@@ -123,16 +123,19 @@ function sizeTold(need: FitNeed, piece: FitPiece): { code: string; direction: st
 }
 
 /** The least color difference between what a piece shows and what is wanted; null where either is unknown. */
-function colorDistance(need: FitNeed, piece: FitPiece): number | null {
+function colorDistance(
+  need: FitNeed,
+  piece: FitPiece,
+  differenceTo: (wanted: Lab) => number | null = (wanted) => pieceDifference(piece, wanted),
+): number | null {
   if (piece.color === null || need.colors.length === 0) return null;
   let least = Number.POSITIVE_INFINITY;
   for (const wanted of need.colors) {
     // ΔE00 is never less than the difference in lightness over its largest weight: what cannot be nearer is passed over.
     if (piece.accent === null && Math.abs(piece.color.L - wanted.L) >= least * LARGEST_SL) continue;
-    least = Math.min(least, ciede2000(piece.color, wanted));
-    if (piece.accent !== null) least = Math.min(least, ciede2000(piece.accent, wanted) + SAME);
+    least = Math.min(least, differenceTo(wanted) ?? Number.POSITIVE_INFINITY);
     // Nearer than the same is the same.
-    if (least <= SAME) break;
+    if (least <= SAME_COLOR) break;
   }
   return least;
 }
@@ -140,7 +143,7 @@ function colorDistance(need: FitNeed, piece: FitPiece): number | null {
 function colorScore(need: FitNeed, distance: number | null): number {
   if (need.colors.length === 0) return 0.5;
   if (distance === null) return 0.4;
-  return Math.max(0, Math.min(1, (UNRELATED - distance) / (UNRELATED - SAME)));
+  return Math.max(0, Math.min(1, (UNRELATED - distance) / (UNRELATED - SAME_COLOR)));
 }
 
 function wordsMatched(need: FitNeed, piece: FitPiece): string[] {
@@ -183,31 +186,33 @@ const total = Object.values(fitWeights).reduce((sum, weight) => sum + weight, 0)
 
 /** A piece as the ranking looks at it. */
 export function fitPiece(piece: RankedFields): FitPiece {
-  return {
-    ...piece,
+  // Not by spreading: where something new follows a spread, the engine of the server makes a shape of its own for every
+  // single object, and each look at one of thousands takes forty times as long.
+  return Object.assign({}, piece, {
     words: tellingWords(`${piece.name} ${piece.style}`),
     lastUsedDay: piece.lastUsedOn === null ? null : dayNumber(piece.lastUsedOn),
-  };
+  });
 }
 
 /** How well a piece fits, 0 to 1: the weighted mean of its aspects, as `explainFit` lists them. Plain numbers, for thousands at once. */
 export function fitScore(need: FitNeed, piece: FitPiece): number {
-  return scoreWithColor(need, piece, colorScore(need, colorDistance(need, piece)));
+  return withColor(scoreBesideColor(need, piece), colorScore(need, colorDistance(need, piece)));
 }
 
-/** The score with the color's part given: the one that takes time to compute. It never falls when that part rises. */
-function scoreWithColor(need: FitNeed, piece: FitPiece, color: number): number {
+/** What all aspects but the color add up to, weighted. */
+function scoreBesideColor(need: FitNeed, piece: FitPiece): number {
   return (
-    (fitWeights.size * sizeScore(need, piece) +
-      fitWeights.color * color +
-      fitWeights.role * roleScore(need, piece) +
-      fitWeights.words * wordScore(need, piece) +
-      fitWeights.season * seasonScore(need, piece) +
-      fitWeights.rest * restScore(need, piece) +
-      fitWeights.care * careScore(need, piece)) /
-    total
+    fitWeights.size * sizeScore(need, piece) +
+    fitWeights.role * roleScore(need, piece) +
+    fitWeights.words * wordScore(need, piece) +
+    fitWeights.season * seasonScore(need, piece) +
+    fitWeights.rest * restScore(need, piece) +
+    fitWeights.care * careScore(need, piece)
   );
 }
+
+/** The score with the color's part, which takes time to compute. It never falls when that part rises. */
+const withColor = (besideColor: number, color: number) => (besideColor + fitWeights.color * color) / total;
 
 const roleScore = (need: FitNeed, piece: FitPiece) =>
   need.role === null ? 0.5 : piece.roles.includes(need.role) ? 1 : 0;
@@ -278,43 +283,48 @@ export function explainFit(need: FitNeed, piece: FitPiece): Fit {
 /**
  * Ranks pieces for a slot, best first; equal ones by name. Those that are spoken for on the dates come after all that
  * are free, whatever their score.
+ * @param ranked the pieces; what is computed for them stays there for the next ranking
  * @param taken ids of pieces that are not free
  * @param most how many of the best are wanted; the rest is not put in order
  */
 export function rankPieces<P extends FitPiece>(
   need: FitNeed,
-  pieces: readonly P[],
+  ranked: RankedPieces<P>,
   taken: ReadonlySet<string>,
-  most = pieces.length,
+  most = ranked.pieces.length,
 ): { piece: P; score: number; free: boolean }[] {
+  const { pieces } = ranked;
+  const differences = new Map(need.colors.map((wanted) => [wanted, ranked.differenceTo(wanted)]));
   // What is promised lies two points below what is free, so that one number puts them in order.
   const lowered = (piece: P) => (taken.has(piece.id) ? 2 : 0);
   // Color is what takes time. With it taken as perfect every score is at most so high; only what could still be among
   // the best has its color compared.
+  const besideColor = new Float64Array(pieces.length);
   const bounds = new Float64Array(pieces.length);
-  pieces.forEach((piece, n) => {
-    const unknown = piece.color === null || need.colors.length === 0;
-    bounds[n] = scoreWithColor(need, piece, unknown ? colorScore(need, null) : 1) - lowered(piece);
-  });
+  const noColor = colorScore(need, null);
+  for (const [n, piece] of pieces.entries()) {
+    const isKnown = piece.color !== null && need.colors.length > 0;
+    besideColor[n] = scoreBesideColor(need, piece);
+    bounds[n] = withColor(besideColor[n] ?? 0, isKnown ? 1 : noColor) - lowered(piece);
+  }
   const wanted = Math.min(most, pieces.length);
   const kth = (values: Float64Array) => values.sort()[values.length - wanted] ?? Number.NEGATIVE_INFINITY;
-  const hopeful = kth(Float64Array.from(bounds));
-  const keys = new Map<number, number>();
+  const hopeful = kth(bounds.slice());
+  const keys = new Float64Array(pieces.length).fill(Number.NEGATIVE_INFINITY);
   const compare = (n: number) => {
     const piece = pieces[n] as P;
-    keys.set(n, fitScore(need, piece) - lowered(piece));
+    const distance = colorDistance(need, piece, (color) => differences.get(color)?.(n) ?? null);
+    keys[n] = withColor(besideColor[n] ?? 0, colorScore(need, distance)) - lowered(piece);
   };
-  bounds.forEach((bound, n) => {
-    if (bound >= hopeful) compare(n);
-  });
-  const least = wanted === 0 ? Number.POSITIVE_INFINITY : kth(Float64Array.from(keys.values()));
+  for (let n = 0; n < pieces.length; n += 1) if ((bounds[n] ?? 0) >= hopeful) compare(n);
+  const least = wanted === 0 ? Number.POSITIVE_INFINITY : kth(keys.slice());
   const best: { piece: P; key: number }[] = [];
-  bounds.forEach((bound, n) => {
-    if (bound < least) return;
-    if (!keys.has(n)) compare(n);
-    const key = keys.get(n) ?? 0;
+  for (let n = 0; n < pieces.length; n += 1) {
+    if ((bounds[n] ?? 0) < least) continue;
+    if (keys[n] === Number.NEGATIVE_INFINITY) compare(n);
+    const key = keys[n] ?? 0;
     if (key >= least) best.push({ piece: pieces[n] as P, key });
-  });
+  }
   return best
     .sort(
       (a, b) =>

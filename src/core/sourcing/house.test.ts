@@ -9,6 +9,7 @@ import { fitNeed, seasonOf } from './fitNeed';
 import { explainFit, fitPiece, fitScore, rankPieces } from './fitRanking';
 import { newPiece, pieceKindOf, unknownPiece } from './newPiece';
 import { mostInUse, overlaps, type Placement, placementClash } from './placements';
+import { RankedPieces } from './rankedPieces';
 import { type Riser, riserCombinations } from './risers';
 
 const locale = { units: 'us', currency: 'USD', today: '2026-06-01' } as const;
@@ -301,9 +302,14 @@ describe('the fit of a piece', () => {
   it('ranks the free before the promised, the better before the worse, and equals by name', () => {
     const low = seen('Low vase', { heightMm: 100 });
     const twin = { ...fitting, id: 'twin', name: 'A vase' };
-    const order = rankPieces(need, [low, fitting, twin], new Set(['twin'])).map((entry) => entry.piece.id);
+    const order = rankPieces(need, new RankedPieces([low, fitting, twin]), new Set(['twin'])).map(
+      (entry) => entry.piece.id,
+    );
     expect(order).toEqual(['Vase', 'Low vase', 'twin']);
-    expect(rankPieces(need, [fitting, twin], new Set()).map((entry) => entry.piece.id)).toEqual(['twin', 'Vase']);
+    expect(rankPieces(need, new RankedPieces([fitting, twin]), new Set()).map((entry) => entry.piece.id)).toEqual([
+      'twin',
+      'Vase',
+    ]);
   });
 
   it('gives the same first places whether few or all are asked for', () => {
@@ -330,12 +336,42 @@ describe('the fit of a piece', () => {
                 b.score - a.score ||
                 (a.entry.name < b.entry.name ? -1 : a.entry.name > b.entry.name ? 1 : a.entry.id < b.entry.id ? -1 : 1),
             );
-          const ranked = rankPieces(need, pieces, taken, most);
+          const ranked = rankPieces(need, new RankedPieces(pieces), taken, most);
           expect(ranked.map((entry) => entry.free)).toEqual(all.slice(0, most).map((entry) => entry.free));
           for (const [n, entry] of ranked.entries()) expect(entry.score).toBeCloseTo(all[n]?.score ?? -1, 9);
           expect(ranked).toHaveLength(Math.min(most, pieces.length));
         },
       ),
+    );
+  });
+
+  it('is the same whatever was ranked before, and whatever changed, came or went meanwhile', () => {
+    const colors = ['#000000', '#1f5a5e', '#20605f', '#e0d0a0', '#7f3030', '#f0f0f0'].map(labFromHex);
+    const look = fc.record({
+      color: fc.option(fc.constantFrom(...colors)),
+      accent: fc.option(fc.constantFrom(...colors)),
+      heightMm: fc.option(fc.integer({ min: 200, max: 600 })),
+    });
+    const wish = fc.array(fc.constantFrom(...colors), { maxLength: 3 });
+    const change = fc.record({
+      looks: fc.array(fc.tuple(fc.integer({ min: 0, max: 14 }), look), { maxLength: 4 }),
+      gone: fc.array(fc.integer({ min: 0, max: 14 }).map(String), { maxLength: 3 }),
+      colors: wish,
+    });
+    const pieceOf = (n: number, given: object) => fitPiece(piece(`Vase ${n}`, { ...given, id: String(n) }));
+    fc.assert(
+      fc.property(fc.array(look, { maxLength: 12 }), fc.array(change, { maxLength: 4 }), (list, changes) => {
+        let ranked = new RankedPieces(list.map((given, n) => pieceOf(n, given)));
+        for (const { looks, gone, colors: wanted } of changes) {
+          const changed = new Map(looks.map(([n, given]) => [String(n), pieceOf(n, given)]));
+          ranked = ranked.with([...changed.values()], new Set(gone.filter((id) => !changed.has(id))));
+          const asking = { ...need, colors: wanted };
+          const order = (pieces: typeof ranked) =>
+            rankPieces(asking, pieces, new Set(), 6).map(({ piece: { id }, score }) => [id, score]);
+          expect(order(ranked)).toEqual(order(new RankedPieces(ranked.pieces)));
+          expect(ranked.find('3')).toBe(ranked.pieces.find(({ id }) => id === '3'));
+        }
+      }),
     );
   });
 

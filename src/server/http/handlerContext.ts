@@ -2,7 +2,7 @@ import type { Database } from '../persistence/database';
 import { staleSummary } from '../persistence/projects';
 import { reading, type StudioScope, studioScope, type Transaction } from '../persistence/scope';
 import type { Environment } from '../usecases/environment';
-import { KnownProjects } from '../usecases/knownProjects';
+import { type Known, nothingKnown } from '../usecases/known';
 import { SummaryJob } from '../usecases/summaryJob';
 import { Turns } from '../usecases/turns';
 
@@ -14,7 +14,7 @@ export interface HandlerContext {
   database: Database;
   environment: Environment;
   studioId: string;
-  known: KnownProjects;
+  known: Known;
   log(line: string): void;
   /** Whose rows a request may touch, by the name of its device. */
   actor(device: string | undefined): StudioScope;
@@ -33,8 +33,8 @@ export function handlerContext(of: {
   log: (line: string) => void;
 }): HandlerContext {
   const { database, environment, studioId, log } = of;
-  const known = new KnownProjects();
-  const summaries = new SummaryJob(database, environment, known, log);
+  const known = nothingKnown();
+  const summaries = new SummaryJob(database, environment, known.projects, log);
   const turns = new Turns(WRITES_AT_ONCE);
   return {
     database,

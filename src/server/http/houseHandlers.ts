@@ -15,7 +15,7 @@ import { troubleOf } from './trouble';
 
 /** The house: its rows, search and ranking, tables in and out. */
 export function houseHandlers(app: OpenAPIHono, handling: HandlerContext): void {
-  const { database, environment, actor, write, freshen, log } = handling;
+  const { database, environment, actor, write, freshen, known, log } = handling;
   serve(app, 'readHouse', async ({ device, context }) => {
     const transaction = readingFor(handling, device);
     const state = knownState(context);
@@ -28,7 +28,8 @@ export function houseHandlers(app: OpenAPIHono, handling: HandlerContext): void 
   );
 
   serve(app, 'rankForSlot', async ({ places: { projectId, slotId }, query, device }) => {
-    const fits = await rankForSlot(readingFor(handling, device), projectId, slotId, query, environment.nowMs());
+    const transaction = readingFor(handling, device);
+    const fits = await rankForSlot(transaction, known.pieces, projectId, slotId, query, environment.nowMs());
     if (!fits) throw new Refusal(refused('notFound'));
     return fits;
   });

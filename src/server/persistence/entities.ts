@@ -138,11 +138,14 @@ export function schemaOf(spec: TableSpec): EntitySchema<StoredRow> {
   });
 }
 
-/** A workspace: its defaults and its revisions, raised by every write to its shared rows. */
+/** A workspace with the revisions of its shared rows. */
 export interface StoredStudio {
   id: string;
   name: string;
+  /** Raised by every write to any shared row. */
   revision: number;
+  /** Raised by those to pieces: there may be thousands, and what is read of all of them is kept while none changes. */
+  piecesRevision: number;
   createdAt: Date;
 }
 export const studioEntity = new EntitySchema<StoredStudio>({
@@ -152,6 +155,7 @@ export const studioEntity = new EntitySchema<StoredStudio>({
     id: { type: 'uuid', primary: true },
     name: { type: 'text' },
     revision: { type: 'int', default: 1 },
+    piecesRevision: { name: 'pieces_revision', type: 'int', default: 1 },
     createdAt: moment('created_at'),
   },
 });

@@ -1,4 +1,5 @@
 import { type ProjectSummary, projectSummary } from '@contract/answers';
+import { type ChangedTable, isHouseTable } from '@core/model/entities';
 import { In, Not } from 'typeorm';
 import { entityFor, type Stored, studioEntity } from './entities';
 import type { Transaction } from './scope';
@@ -30,11 +31,34 @@ async function studioRevision({ scope, manager }: Transaction): Promise<number> 
 export const houseTag = async (transaction: Transaction): Promise<string> =>
   tagOfHouse(await studioRevision(transaction));
 
-/** Raises the revision of the studio's shared rows and gives the house's new tag. */
-export async function raiseHouseRevision(transaction: Transaction): Promise<string> {
-  const { scope, manager } = transaction;
-  await manager.increment(studioEntity, { id: scope.studioId }, 'revision', 1);
-  return houseTag(transaction);
+/** The state of the studio's pieces. */
+export async function piecesRevision({ scope, manager }: Transaction): Promise<number> {
+  return (await manager.findOneBy(studioEntity, { id: scope.studioId }))?.piecesRevision ?? 0;
+}
+
+/** The state that a write left behind. */
+export interface Raised {
+  tag: string;
+  /** The state of the studio's pieces, where the write changed any. */
+  pieces: number | null;
+}
+
+/** Raises the revisions of the studio's shared rows as far as some tables are among them. */
+async function raiseStudio({ scope, manager }: Transaction, touched: ReadonlySet<ChangedTable>): Promise<void> {
+  if (touched.has('pieces')) await manager.increment(studioEntity, { id: scope.studioId }, 'piecesRevision', 1);
+  if ([...touched].some(isHouseTable)) await manager.increment(studioEntity, { id: scope.studioId }, 'revision', 1);
+}
+
+const piecesAfter = async (transaction: Transaction, touched: ReadonlySet<ChangedTable>): Promise<number | null> =>
+  touched.has('pieces') ? piecesRevision(transaction) : null;
+
+/** Raises the revisions of the studio's shared rows after a write to some tables. */
+export async function raiseHouseRevision(
+  transaction: Transaction,
+  touched: ReadonlySet<ChangedTable>,
+): Promise<Raised> {
+  await raiseStudio(transaction, touched);
+  return { tag: await houseTag(transaction), pieces: await piecesAfter(transaction, touched) };
 }
 
 /** The tag of a project's present state; null when it is not there. */
@@ -59,10 +83,14 @@ export async function lockProject(
   return at ? projectTag(at) : null;
 }
 
-/** Raises the revision of a project, and of the studio's shared rows where they changed too; gives the new tag. */
-export async function raiseRevision(transaction: Transaction, projectId: string, studioToo: boolean): Promise<string> {
+/** Raises the revision of a project after a write to some tables, and those of the studio's shared rows among them. */
+export async function raiseRevision(
+  transaction: Transaction,
+  projectId: string,
+  touched: ReadonlySet<ChangedTable>,
+): Promise<Raised> {
   const { scope, manager } = transaction;
-  if (studioToo) await manager.increment(studioEntity, { id: scope.studioId }, 'revision', 1);
+  await raiseStudio(transaction, touched);
   await manager
     .createQueryBuilder()
     .update(entityFor('project'))
@@ -70,7 +98,7 @@ export async function raiseRevision(transaction: Transaction, projectId: string,
     .where({ studioId: scope.studioId, id: projectId })
     .execute();
   const at = await revisionsOf(transaction, projectId).withDeleted().getRawOne<Parameters<typeof projectTag>[0]>();
-  return at ? projectTag(at) : '';
+  return { tag: at ? projectTag(at) : '', pieces: await piecesAfter(transaction, touched) };
 }
 
 export interface ProjectListEntry {

@@ -6,9 +6,6 @@ import type { Transaction } from './scope';
 import { statement } from './sql/statement';
 import { fromStored, specOf, tableSpecs, toStored } from './tables';
 
-/** Rows written with one statement. */
-const AT_ONCE = 500;
-
 /** Conditions over a table of which more is known than that it keeps rows. */
 const where = (conditions: Readonly<Record<string, unknown>>) => conditions as FindOptionsWhere<StoredRow>;
 
@@ -85,37 +82,6 @@ export function countRows(
       ...(projectId === null ? {} : { projectId }),
     }),
   );
-}
-
-/** Inserts rows of one table at version 1, a few hundred at a time. An id that is taken, even by a removed row, throws. */
-export async function insertRows(
-  { scope, manager }: Transaction,
-  table: ChangedTable,
-  rows: readonly AnyRow[],
-  projectId: string | null,
-  actId: string,
-): Promise<void> {
-  const spec = specOf(table);
-  const isOfProject = spec.owner === 'project';
-  if (isOfProject && projectId === null) throw new Error(`${spec.name} belongs to projects`);
-  const stored = (row: AnyRow, n: number) => ({
-    ...toStored(spec, row),
-    studioId: scope.studioId,
-    id: row.id,
-    version: 1,
-    actId,
-    // Rows are listed by when they came: those that come together keep their order by a microsecond each.
-    createdAt: () => `statement_timestamp() + interval '${n + 1} microseconds'`,
-    ...(isOfProject ? { projectId } : {}),
-  });
-  for (let at = 0; at < rows.length; at += AT_ONCE)
-    await manager
-      .createQueryBuilder()
-      .insert()
-      .into(anyEntity(table))
-      .values(rows.slice(at, at + AT_ONCE).map(stored))
-      .updateEntity(false)
-      .execute();
 }
 
 /** Lets the database count the pieces afresh; only the owner of a table may, so a function of its does it. */

@@ -1,13 +1,13 @@
 import type { AnyRow } from '@core/acts/changes';
 import type { ProjectFile } from '@core/formats/project/projectFile';
 import { type Reference, withReferences, writeOrder } from '@core/model/derive/references';
-import { type ChangedTable, isHouseTable, isTable, tableNames } from '@core/model/entities';
+import { type ChangedTable, isTable, tableNames } from '@core/model/entities';
 import { recordAct } from '../persistence/acts';
 import { copyPhotoBytes } from '../persistence/photoBytes';
 import { raiseRevision } from '../persistence/projects';
-import { insertRows } from '../persistence/rowStore';
 import type { Transaction } from '../persistence/scope';
 import { projectRows } from '../persistence/snapshots';
+import { insertRows } from '../persistence/sql/insertRows';
 import { Refusal, refused } from './answer';
 import type { Environment } from './environment';
 import { type ImportAnswer, importKind } from './importProject';
@@ -85,9 +85,6 @@ export async function copyFrom(
   });
   const rows = await projectRows(transaction, projectId);
   if (!rows) throw new Error('a project that was just written is not there');
-  const touchesHouse = Object.entries(written).some(
-    ([table, list]) => list.length > 0 && isTable(table) && isHouseTable(table),
-  );
-  await raiseRevision(transaction, projectId, touchesHouse);
+  await raiseRevision(transaction, projectId, grown);
   return { status: 200, body: { projectId, name: rows.project.name, mode: 'copy', actId } };
 }

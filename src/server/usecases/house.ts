@@ -7,16 +7,16 @@ import type { HouseTable } from '@core/formats/house/planImport';
 import { piecesCsv, pricesCsv, suppliesCsv } from '@core/formats/house/write';
 import { MS_PER_DAY } from '@core/kernel/units';
 import { fitNeed } from '@core/sourcing/fitNeed';
-import { explainFit, type FitPiece, rankPieces, SLEEPS_AFTER_DAYS } from '@core/sourcing/fitRanking';
+import { explainFit, rankPieces, SLEEPS_AFTER_DAYS } from '@core/sourcing/fitRanking';
 import { type Placement, placementClash } from '@core/sourcing/placements';
 import { riserCombinations } from '@core/sourcing/risers';
 import { allPieces, houseCounts, pieceColors, piecePage, piecesById, risersOf } from '../persistence/pieces';
 import { placements } from '../persistence/placements';
-import { houseTag, projectSummaries } from '../persistence/projects';
+import { projectSummaries } from '../persistence/projects';
 import type { Transaction } from '../persistence/scope';
 import { houseRows, slotForRanking } from '../persistence/snapshots';
-import { piecesToRank } from '../persistence/sql/pieceLists';
 import { studioTimeZone } from '../persistence/studios';
+import type { KnownPieces } from './knownPieces';
 
 /** Colors within this ΔE00 count as near when nothing else is asked for. */
 const NEAR = 15;
@@ -26,32 +26,6 @@ const MOST_COMBINATIONS = 24;
 /** The local date of a moment in UTC, some days before it. */
 const dateBefore = (nowMs: number, days: number, timeZone: string): string =>
   localDate(nowMs - days * MS_PER_DAY, timeZone);
-
-interface RankedHouse {
-  tag: string;
-  pieces: readonly FitPiece[];
-  byId: ReadonlyMap<string, FitPiece>;
-}
-const housesByStudio = new Map<string, RankedHouse>();
-const MOST_HOUSES = 8;
-
-/**
- * Every piece as the ranking looks at it. Read once for each state of the house: what is kept here is only ever
- * used while the database says that nothing has changed since.
- */
-async function rankedHouse(transaction: Transaction): Promise<RankedHouse> {
-  const { studioId } = transaction.scope;
-  const tag = await houseTag(transaction);
-  const known = housesByStudio.get(studioId);
-  if (known?.tag === tag) return known;
-  const pieces = await piecesToRank(transaction);
-  housesByStudio.delete(studioId);
-  const house = { tag, pieces, byId: new Map(pieces.map((piece) => [piece.id, piece])) };
-  housesByStudio.set(studioId, house);
-  const [oldest] = housesByStudio.keys();
-  if (housesByStudio.size > MOST_HOUSES && oldest !== undefined) housesByStudio.delete(oldest);
-  return house;
-}
 
 /** A page of the stash as a query finds it; near a color, the nearest come first. */
 export async function searchPieces(
@@ -84,14 +58,15 @@ export async function searchPieces(
  */
 export async function rankForSlot(
   transaction: Transaction,
+  known: KnownPieces,
   projectId: string,
   slotId: string,
   page: { limit: number; offset: number },
   nowMs: number,
 ): Promise<FitAnswer | null> {
-  const [asked, { pieces, byId }, promised] = await Promise.all([
+  const [asked, ranked, promised] = await Promise.all([
     slotForRanking(transaction, projectId, slotId),
-    rankedHouse(transaction),
+    known.ranked(transaction),
     placements(transaction),
   ]);
   if (!asked) return null;
@@ -113,10 +88,10 @@ export async function rankForSlot(
   });
   const taken = new Set<string>();
   for (const [pieceId, there] of byPiece) {
-    const piece = byId.get(pieceId);
+    const piece = ranked.find(pieceId);
     if (piece && placementClash(wanted(pieceId), there, piece.count).length > 0) taken.add(pieceId);
   }
-  const shown = rankPieces(need, pieces, taken, page.offset + page.limit).slice(page.offset);
+  const shown = rankPieces(need, ranked, taken, page.offset + page.limit).slice(page.offset);
   const whole = new Map(
     (
       await piecesById(
@@ -126,8 +101,8 @@ export async function rankForSlot(
     ).map((row) => [row.id, row]),
   );
   return {
-    total: pieces.length,
-    free: pieces.length - taken.size,
+    total: ranked.pieces.length,
+    free: ranked.pieces.length - taken.size,
     offset: page.offset,
     fits: shown.flatMap(({ piece, score, free }) => {
       const row = whole.get(piece.id);

@@ -19,9 +19,10 @@ import type { Database } from '../persistence/database';
 import { piecePrints, removedPieceIds } from '../persistence/pieces';
 import { raiseHouseRevision } from '../persistence/projects';
 import { claimKey, storeAnswer } from '../persistence/requestKeys';
-import { insertRows, takeStock, updateRow } from '../persistence/rowStore';
+import { takeStock, updateRow } from '../persistence/rowStore';
 import { inTransaction, type StudioScope, type Transaction } from '../persistence/scope';
 import { houseRows } from '../persistence/snapshots';
+import { insertRows } from '../persistence/sql/insertRows';
 import type { Environment } from './environment';
 import { overLimits, tablesGrown } from './withinLimits';
 
@@ -153,7 +154,7 @@ export async function importHouse(
     if (over[0]) throw new TooMany(`Too many of a kind, ${over[0].field}: accepted are ${over[0].accepted}.`);
     await recordAct(transaction, { id: actId, kind: `importHouse.${request.kind}`, projectId: null, changes: done });
     if (done.length > MANY) await takeStock(transaction);
-    await raiseHouseRevision(transaction);
+    await raiseHouseRevision(transaction, new Set(done.map((change) => change.table)));
     const end: HouseImportProgress = { state: 'done', actId: done.length > 0 ? actId : null, counts: plan.counts };
     await storeAnswer(transaction, key, 200, end);
     return end;

@@ -19,7 +19,8 @@ import { houseRows, projectRows, speaksOfHouse } from '../persistence/snapshots'
 import { takenIds } from '../persistence/sql/pointers';
 import { type Answer, Refusal, refused } from './answer';
 import type { Environment } from './environment';
-import type { KnownProjects } from './knownProjects';
+import type { Known } from './known';
+import { type ChangedPieces, changedPieces } from './knownPieces';
 import { newlyShared, type PlacedRow, withShared } from './newlyShared';
 import { onceByKey } from './onceByKey';
 import { placementConflicts } from './placementConflicts';
@@ -40,21 +41,23 @@ export async function runCommand(
   scope: StudioScope,
   command: Command,
   environment: Environment,
-  known: KnownProjects,
+  known: Known,
 ): Promise<Answer> {
   const bodyHash = createHash('sha256')
     .update(JSON.stringify([command.projectId, command.kind, command.payload, command.expect]))
     .digest('hex');
-  const left: { state: ProjectState | null } = { state: null };
+  const left: Work['left'] = { state: null, pieces: null };
   let attempts = 0;
   const answer = await onceByKey(database, scope, command.key, bodyHash, (transaction) => {
     left.state = null;
+    left.pieces = null;
     attempts += 1;
     // What the database refused as there already is decided again over rows that are read for it.
     return work({ transaction, command, environment, known, left, mayRemember: attempts === 1 });
   });
   // Only what is committed is remembered.
-  if (left.state) known.keep(command.projectId, left.state.tag, left.state.rows);
+  if (left.state) known.projects.keep(command.projectId, left.state.tag, left.state.rows);
+  if (left.pieces) known.pieces.change(scope.studioId, left.pieces);
   return answer;
 }
 
@@ -69,9 +72,9 @@ interface Work {
   transaction: Transaction;
   command: Command;
   environment: Environment;
-  known: KnownProjects;
-  /** The state that it leaves behind, once it is known. */
-  left: { state: ProjectState | null };
+  known: Known;
+  /** What it leaves behind, once it is known: the project's state, and the pieces that it changed. */
+  left: { state: ProjectState | null; pieces: ChangedPieces | null };
   /** Whether the rows that this server remembers will do. */
   mayRemember: boolean;
 }
@@ -121,7 +124,7 @@ async function rememberedRows(
   tag: string,
   alsoIds: readonly string[],
 ): Promise<ProjectRows | null> {
-  const rows = known.take(command.projectId, tag);
+  const rows = known.projects.take(command.projectId, tag);
   if (!rows) return null;
   const here = rowEntities.map(({ table }) => idsOf(rowsOf(rows, table)));
   const unknown = alsoIds.filter((id) => !here.some((ids) => ids.has(id)));
@@ -271,11 +274,13 @@ async function finish(
     const fields = await placementConflicts(transaction, present, kept);
     if (fields.length > 0) throw new Refusal(refused('command.refused', { fields }));
   }
-  const studioToo = kept.some((change) => isHouseTable(change.table));
-  const tag =
+  const touched = new Set(kept.map((change) => change.table));
+  const { tag, pieces } =
     present === null
-      ? await raiseHouseRevision(transaction)
-      : await raiseRevision(transaction, present.project.id, studioToo);
+      ? await raiseHouseRevision(transaction, touched)
+      : await raiseRevision(transaction, present.project.id, touched);
+  if (pieces !== null) at.left.pieces = changedPieces(pieces, outcome.after, kept);
+  const studioToo = [...touched].some(isHouseTable);
   // What another wrote in the house meanwhile is not among these rows: then they are no state to go on from.
   const isWhole = tag === followingTag(seenTag, studioToo);
   const shared = present && !isGone ? await newlyShared(transaction, present, kept) : [];

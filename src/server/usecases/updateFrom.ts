@@ -164,7 +164,6 @@ export async function updateFrom(
   const over = await overLimits(transaction, tablesGrown(kept), projectId);
   const fields = [...over, ...(await placementConflicts(transaction, outcome.after, kept))];
   if (fields.length > 0) throw new Refusal(refused('command.refused', { fields }));
-  const touchesHouse = kept.some((change) => isHouseTable(change.table));
-  await raiseRevision(transaction, projectId, touchesHouse);
+  await raiseRevision(transaction, projectId, new Set(kept.map((change) => change.table)));
   return { status: 200, body: { ...answer, actId } };
 }

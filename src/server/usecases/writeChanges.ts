@@ -1,8 +1,9 @@
 import { type AnyRow, idOf, type RowChange, rowIn, type Workspace } from '@core/acts/changes';
 import type { KeptChange } from '@core/acts/undoChanges';
 import { entityOf } from '@core/model/entities';
-import { insertRows, readRow, toggleRows, updateRow } from '../persistence/rowStore';
+import { readRow, toggleRows, updateRow } from '../persistence/rowStore';
 import type { Transaction } from '../persistence/scope';
+import { insertRows } from '../persistence/sql/insertRows';
 import { Refusal, refused } from './answer';
 
 /** Many like changes are kept without the rows' contents: those stand in their tables. */

@@ -4,6 +4,7 @@ import { House1764200000000 } from './1764200000000-house';
 import { StudioRecipes1764300000000 } from './1764300000000-studio-recipes';
 import { PiecesAndSightings1764400000000 } from './1764400000000-pieces-and-sightings';
 import { JoinedColumns1764500000000 } from './1764500000000-joined-columns';
+import { PiecesRevision1764600000000 } from './1764600000000-pieces-revision';
 
 /** All migrations, oldest first. */
 export const migrations = [
@@ -13,4 +14,5 @@ export const migrations = [
   StudioRecipes1764300000000,
   PiecesAndSightings1764400000000,
   JoinedColumns1764500000000,
+  PiecesRevision1764600000000,
 ];

@@ -53,15 +53,17 @@ function broughtSql(spec: TableSpec): string | null {
 
 const broughtName = (spec: TableSpec) => `brought_${spec.name}`;
 
-/** Names that the rows of a table which come along are known by, for those that come with them. */
-const BROUGHT_SQL = tableSpecs
-  .flatMap(({ snapshot, ...spec }) =>
-    typeof snapshot === 'object' && 'along' in snapshot ? [targetOf({ ...spec, snapshot }, snapshot.along)] : [],
-  )
-  .map(
-    (spec) =>
-      `${broughtName(spec)} as materialized (select t.id from "${spec.name}" t where t.studio_id = $1 and t.deleted_at is null and ${broughtSql(spec) ?? 'true'})`,
-  );
+/** Tables whose rows others come along with: which of them come along is found once. */
+const leading = new Set(
+  tableSpecs.flatMap((spec) =>
+    typeof spec.snapshot === 'object' && 'along' in spec.snapshot ? [targetOf(spec, spec.snapshot.along)] : [],
+  ),
+);
+
+const LEADING_SQL = [...leading].map(
+  (spec) =>
+    `${broughtName(spec)} as materialized (select t.id from "${spec.name}" t where t.studio_id = $1 and t.deleted_at is null and ${broughtSql(spec) ?? 'true'})`,
+);
 
 /** A project's snapshot. $1: studio, $2: project, $3: further rows of the house to bring, $4: whether a removed project is read too. */
 export const SNAPSHOT_SQL = (() => {
@@ -70,10 +72,10 @@ export const SNAPSHOT_SQL = (() => {
     .map((spec) => {
       const here = 't.studio_id = p.studio_id and t.deleted_at is null';
       if (spec.owner === 'project') return listSql(spec, `${here} and t.project_id = p.id`);
-      const brought = broughtSql(spec);
+      const brought = leading.has(spec) ? `t.id in (select id from ${broughtName(spec)})` : broughtSql(spec);
       return listSql(spec, brought === null ? here : `${here} and ${brought}`);
     });
-  return `with ${BROUGHT_SQL.join(', ')}
+  return `with ${LEADING_SQL.join(', ')}
     select json_build_object('project', ${rowJsonSql(specOf('project'), 'p')}, ${lists.join(', ')})::text as body, p.revision, s.revision as "studioRevision"
     from "project" p join "studio" s on s.id = p.studio_id
     where p.studio_id = $1 and p.id = $2 and ($4 or p.deleted_at is null)`;
