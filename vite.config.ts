@@ -1,7 +1,7 @@
 import { fileURLToPath } from 'node:url';
 import react from '@vitejs/plugin-react';
 import { defineConfig, type Plugin } from 'vite';
-import { look, lookSheet } from './src/web/app/look';
+import { look, lookSheet } from './src/web/app/look.ts';
 
 const at = (path: string) => fileURLToPath(new URL(path, import.meta.url));
 

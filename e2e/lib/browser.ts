@@ -153,10 +153,10 @@ export class Person {
     return (await this.driver.executeScript('return document.body.innerText')) as string;
   }
 
-  /** Presses a button or a link by its name: the whole accessible name, or its beginning. */
+  /** Presses a button, a link or a tab by its name: the whole accessible name, or its beginning. */
   async press(name: string): Promise<void> {
     await this.click(
-      `//*[self::button or self::a or @role="button"][@aria-label=${quoted(name)} or normalize-space(.)=${quoted(name)} or starts-with(@aria-label, ${quoted(name)}) or starts-with(normalize-space(.), ${quoted(name)})]`,
+      `//*[self::button or self::a or @role="button" or @role="tab"][@aria-label=${quoted(name)} or normalize-space(.)=${quoted(name)} or starts-with(@aria-label, ${quoted(name)}) or starts-with(normalize-space(.), ${quoted(name)})]`,
     );
   }
 

@@ -16,7 +16,10 @@ function wished(range: { minimumMm: number | null; maximumMm: number | null }): 
   return maximumMm ?? minimumMm;
 }
 
-/** How large a slot is drawn while nobody said: its wished size, else a modest share of the room. */
+/**
+ * How large a slot is drawn while nobody said: its wished size, else a modest share of the room.
+ * @returns mm; never larger than the room
+ */
 export function proposedSize(
   slot: SlotRow,
   room: SketchRoom,
@@ -53,7 +56,11 @@ export function sketchBoxes(spot: SpotRow, slots: readonly SlotRow[]): PlacedSlo
   });
 }
 
-/** A box moved back into the room, as far as it fits; its size is cut to the room's. */
+/**
+ * A box moved back into the room, as far as it fits; its size is cut to the room's.
+ * @param box mm from the lower left corner
+ * @returns the same box where it is within the room
+ */
 export function insideRoom(box: SlotBox, room: SketchRoom): SlotBox {
   const widthMm = Math.min(box.widthMm, room.widthMm);
   const heightMm = Math.min(box.heightMm, room.heightMm);
@@ -68,6 +75,8 @@ export function insideRoom(box: SlotBox, room: SketchRoom): SlotBox {
 /**
  * Snaps a box to edges and middles of the others and of the room, within a reach in mm, each direction by itself.
  * @returns the box and the lines it snapped to, for drawing
+ * @param box mm from the lower left corner of the room
+ * @param others what it may snap to; itself not among them
  */
 export function snapped(
   box: SlotBox,

@@ -39,7 +39,12 @@ export function isTimeZone(timeZone: string): boolean {
   }
 }
 
-/** The wall clock in `timeZone` at an instant (epoch milliseconds). */
+/**
+ * The wall clock in `timeZone` at an instant (epoch milliseconds).
+ * @param timeZone an IANA name
+ * @throws RangeError for a name that the platform does not know
+ * @example 2026-06-02T02:00Z in New York → June 1, 22:00, a Monday
+ */
 export function zonedMoment(instantMs: number, timeZone: string): ZonedMoment {
   const parts: Record<string, number> = {};
   for (const part of formatterFor(timeZone).formatToParts(instantMs)) {
@@ -71,12 +76,20 @@ function offsetMs(instantMs: number, timeZone: string): number {
 const knownOffsets = new Map<string, Map<number, number>>();
 const MOST_OFFSETS = 4096;
 
-/** The local day that an instant falls on, counted from 1970-01-01; two instants of one local day have the same. */
+/**
+ * The local day that an instant falls on, counted from 1970-01-01; two instants of one local day have the same.
+ * @param instantMs epoch milliseconds
+ * @returns whole days, negative before 1970
+ */
 export function localDay(instantMs: number, timeZone: string): number {
   return Math.floor((instantMs + offsetMs(instantMs, timeZone)) / MS_PER_DAY);
 }
 
-/** The calendar date of an instant in a time zone, as YYYY-MM-DD. */
+/**
+ * The calendar date of an instant in a time zone, as YYYY-MM-DD.
+ * @param instantMs epoch milliseconds
+ * @example 2026-06-02T02:00Z in New York → 2026-06-01
+ */
 export function localDate(instantMs: number, timeZone: string): string {
   return new Date(localDay(instantMs, timeZone) * MS_PER_DAY).toISOString().slice(0, 10);
 }
@@ -84,6 +97,9 @@ export function localDate(instantMs: number, timeZone: string): string {
 /**
  * The instant of a wall-clock time. A time skipped by a clock change gives the instant after the gap;
  * a repeated one gives the first. `minuteOfDay` may run past 1440 into the next days.
+ * @param month 1 to 12; a day beyond its month runs into the next
+ * @returns epoch milliseconds
+ * @example New York, March 8 2026 at 2:30, which the clocks skip → 7:30 UTC, 3:30 there
  */
 export function instantOf(year: number, month: number, day: number, minuteOfDay: number, timeZone: string): number {
   const wall = Date.UTC(year, month - 1, day) + minuteOfDay * 60_000;

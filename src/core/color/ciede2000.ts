@@ -19,6 +19,8 @@ function hueDegrees(a: number, b: number): number {
 /**
  * The color difference ΔE00 with kL = kC = kH = 1. Below 1 is not seen, 2 is noticed side by side.
  * Source: Sharma, Wu and Dalal 2005, Color Research and Application 30, 21–30.
+ * @returns 0 for the same color, about 100 between black and white
+ * @example the first pair of the published test data: Lab 50, 2.6772, −79.7751 and 50, 0, −82.7485 → 2.0425
  */
 export function ciede2000(first: Lab, second: Lab): number {
   const meanC = (length(first.a, first.b) + length(second.a, second.b)) / 2;

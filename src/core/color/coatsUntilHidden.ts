@@ -50,7 +50,12 @@ function isWeakPigment(color: Lab): boolean {
   return Math.hypot(color.a, color.b) > 45 && hue >= 20 && hue <= 110;
 }
 
-/** Which column of the table a change of color falls under. */
+/**
+ * Which column of the table a change of color falls under.
+ * @param under what is there
+ * @param target what shall be seen
+ * @example L 90 under L 30 → dark over light
+ */
 export function hidingDirection(under: Lab, target: Lab): HidingDirection {
   const rise = target.L - under.L;
   if (rise > 5) return 'lightOverDark';

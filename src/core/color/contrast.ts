@@ -9,7 +9,11 @@ export function relativeLuminance(hex: string): number {
   return 0.2126 * channel(1) + 0.7152 * channel(3) + 0.0722 * channel(5);
 }
 
-/** Contrast of two color codes, 1 to 21, WCAG 2.1. Never rounded before it is compared. */
+/**
+ * Contrast of two color codes, 1 to 21, WCAG 2.1. Never rounded before it is compared.
+ * @param one six hex digits with #
+ * @example #ffffff and #000000 → 21
+ */
 export function contrast(one: string, other: string): number {
   const [a, b] = [relativeLuminance(one), relativeLuminance(other)];
   return (Math.max(a, b) + 0.05) / (Math.min(a, b) + 0.05);

@@ -62,7 +62,11 @@ function readHex(hex: string): Lab {
   return labFromRgb(n >> 16, (n >> 8) & 255, n & 255);
 }
 
-/** Eight-bit sRGB channels → CIELAB. */
+/**
+ * Eight-bit sRGB channels → CIELAB.
+ * @param red 0 to 255, and so are green and blue; they need not be whole
+ * @example 255, 255, 255 → L 100, a and b 0 to five decimals
+ */
 export function labFromRgb(red: number, green: number, blue: number): Lab {
   const rgb = [linear(red), linear(green), linear(blue)] as const;
   const [x, y, z] = toXyz.map((row) => row[0] * rgb[0] + row[1] * rgb[1] + row[2] * rgb[2]) as [number, number, number];
@@ -92,7 +96,11 @@ export function hexFromLab(lab: Lab): string {
     .join('')}`;
 }
 
-/** The color part of the way from one to another in CIELAB; share 0 is `from`, 1 is `to`. */
+/**
+ * The color part of the way from one to another in CIELAB; share 0 is `from`, 1 is `to`.
+ * @param share 0 to 1; the mean of numbers, not of paints
+ * @example a quarter of the way from L 90 to L 30 → L 75
+ */
 export function mixLab(from: Lab, to: Lab, share: number): Lab {
   return {
     L: from.L + (to.L - from.L) * share,

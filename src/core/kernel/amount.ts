@@ -17,7 +17,10 @@ export function exactly(minorUnits: number): Amount {
   return { low: minorUnits, likely: minorUnits, high: minorUnits, atLeast: false };
 }
 
-/** a + b, end by end. */
+/**
+ * a + b, end by end.
+ * @returns "at least" when either is
+ */
 export function addAmounts(a: Amount, b: Amount): Amount {
   return { low: a.low + b.low, likely: a.likely + b.likely, high: a.high + b.high, atLeast: a.atLeast || b.atLeast };
 }
@@ -37,12 +40,18 @@ export function inOrder(amount: Amount): Amount {
   return { ...amount, low: Math.min(low, likely, high), high: Math.max(low, likely, high) };
 }
 
-/** a − b with both at the same end of their prices; the ends are put in order afterwards. */
+/**
+ * a − b with both at the same end of their prices; the ends are put in order afterwards.
+ * @returns "at least" when either is
+ */
 export function subtractAmounts(a: Amount, b: Amount): Amount {
   return inOrder(differenceByEnds(a, b));
 }
 
-/** Every end passed through the same function of minor units (a tax, a factor with rounding). */
+/**
+ * Every end passed through the same function of minor units (a tax, a factor with rounding).
+ * @param change must not put a high end below a low one
+ */
 export function mapAmount(amount: Amount, change: (minorUnits: number) => number): Amount {
   return { ...amount, low: change(amount.low), likely: change(amount.likely), high: change(amount.high) };
 }

@@ -7,6 +7,8 @@ function greatestCommonDivisor(a: number, b: number): number {
 /**
  * Shows millimeters in the project's units: inches to the nearest sixteenth as a fraction (`34 1/2 in`),
  * or centimeters to one decimal (`80 cm`).
+ * @param withUnit false leaves "in" or "cm" out
+ * @example 876.3 mm → "34 1/2 in", or "87.6 cm"
  */
 export function formatLength(mm: number, system: UnitSystem, withUnit = true): string {
   if (!Number.isFinite(mm)) return 'unknown';

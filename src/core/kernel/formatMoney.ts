@@ -1,11 +1,15 @@
 import { currencyExponent } from './currencies.data';
 
-/** Money for words: symbol, decimals by currency, a minus sign before the symbol. */
+/**
+ * Money for words: symbol, decimals by currency, and a real minus sign before it, as hours have.
+ * @example formatMoney(-5207, 'USD') // '−$52.07'
+ */
 export function formatMoney(minor: number, currency: string, options: { cents?: 'always' | 'auto' } = {}): string {
   const exponent = currencyExponent(currency);
   const whole = options.cents === 'auto' && minor % 10 ** exponent === 0;
   // Nothing less nothing is minus zero to the platform; a person is told zero.
-  return moneyFormat(currency, whole ? 0 : exponent).format(minor === 0 ? 0 : minor / 10 ** exponent);
+  const text = moneyFormat(currency, whole ? 0 : exponent).format(minor === 0 ? 0 : minor / 10 ** exponent);
+  return text.replace('-', '−');
 }
 
 const moneyFormats = new Map<string, Intl.NumberFormat>();

@@ -1,4 +1,4 @@
-/** What a part is made from: single values, or lists that are compared item by item. */
+/** What a part is made from: single values, or lists that are compared item by item, whose items may be lists too. */
 export type MemoInputs = Readonly<Record<string, unknown>>;
 
 interface Part {
@@ -42,11 +42,13 @@ export class Memo {
 }
 
 function areSame(a: MemoInputs, b: MemoInputs): boolean {
-  for (const name in b) {
-    const [one, other] = [a[name], b[name]];
-    if (Object.is(one, other)) continue;
-    if (!Array.isArray(one) || !Array.isArray(other) || one.length !== other.length) return false;
-    for (let n = 0; n < one.length; n += 1) if (!Object.is(one[n], other[n])) return false;
-  }
+  for (const name in b) if (!isSame(a[name], b[name])) return false;
+  return true;
+}
+
+function isSame(one: unknown, other: unknown): boolean {
+  if (Object.is(one, other)) return true;
+  if (!Array.isArray(one) || !Array.isArray(other) || one.length !== other.length) return false;
+  for (let n = 0; n < one.length; n += 1) if (!isSame(one[n], other[n])) return false;
   return true;
 }

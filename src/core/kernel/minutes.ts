@@ -7,12 +7,18 @@ export interface Minutes {
   high: number;
 }
 
-/** The same for every end of a range. */
+/**
+ * The same for every end of a range.
+ * @param change must not put a high end below a low one
+ */
 export function mapMinutes(minutes: Minutes, change: (end: number) => number): Minutes {
   return { low: change(minutes.low), likely: change(minutes.likely), high: change(minutes.high) };
 }
 
-/** a + b × factor, end by end; exact for whole millionths. */
+/**
+ * a + b × factor, end by end; exact for whole millionths.
+ * @param factor how many times b is added
+ */
 export function addMinutes(a: Minutes, b: Minutes, factor = 1): Minutes {
   return { low: a.low + b.low * factor, likely: a.likely + b.likely * factor, high: a.high + b.high * factor };
 }

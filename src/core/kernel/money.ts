@@ -30,7 +30,12 @@ export function multiplyDivideRound(a: number, b: number, d: number): number {
   return Number(exact < 0n ? -rounded : rounded);
 }
 
-/** A percentage (in thousandths of a percent) of an amount, in minor units, rounded half away from zero. */
+/**
+ * A percentage (in thousandths of a percent) of an amount, in minor units, rounded half away from zero.
+ * @param amount minor units, may be negative
+ * @param percentThousandths 8.25 % is 8250
+ * @example 8.25 % of 12.00 → 0.99
+ */
 export function percentOf(amount: number, percentThousandths: number): number {
   return multiplyDivideRound(amount, percentThousandths, PERCENT_SCALE);
 }

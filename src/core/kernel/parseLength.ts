@@ -39,6 +39,7 @@ export const LONGEST_MM = 30_000;
  * Reads a length as a person writes it: `34 1/2`, `3' 2"`, `80 cm`, `0.8m`, `¾ in`. A bare number is in inches
  * (US) or centimeters (metric).
  * @returns millimeters, more than 0 and at most 30 m; otherwise a finding with the text and what is accepted
+ * @example 3' 2" → 965.2 mm
  */
 export function parseLength(text: string, system: UnitSystem): Result<number> {
   const refuse = (code: 'length.unreadable' | 'length.outOfRange') =>

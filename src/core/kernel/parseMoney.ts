@@ -5,6 +5,9 @@ import { fail, type Result, succeed } from './result';
  * Reads money as a person writes it ("12", "$12.50", "12,50", "1,299.00", "1.299,00") into minor units.
  * The last of dot and comma is the decimal mark when at most the currency's decimals follow it; else it groups thousands.
  * Refused: letters, negative sums, more decimals than the currency has.
+ * @param currency an ISO 4217 code; it says how many decimals there are
+ * @returns minor units, or a finding that names the text and an example
+ * @example "1.299,00" in EUR → 129900
  */
 export function parseMoney(text: string, currency: string): Result<number> {
   const exponent = currencyExponent(currency);

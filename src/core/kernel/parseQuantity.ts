@@ -47,12 +47,20 @@ function parseWith(units: Record<string, number>, text: string, bareUnit: string
   return value === null || factor === undefined || value < 0 ? null : value * factor;
 }
 
-/** A weight like `1.2 kg`, `3 lb`, `8 oz`; a bare number is in `bareUnit`. @returns grams, or null */
+/**
+ * A weight like `1.2 kg`, `3 lb`, `8 oz`; a bare number is in `bareUnit`.
+ * @example "3 lb" → 1360.77711
+ * @returns grams, or null
+ */
 export function parseWeight(text: string, bareUnit: 'g' | 'kg' | 'lb' | 'oz'): number | null {
   return parseWith(grams, text, bareUnit);
 }
 
-/** A volume like `750 ml`, `1 qt`, `32 fl oz`; a bare number is in `bareUnit`. @returns milliliters, or null */
+/**
+ * A volume like `750 ml`, `1 qt`, `32 fl oz`; a bare number is in `bareUnit`.
+ * @example "1 qt" → 946.352946
+ * @returns milliliters, or null
+ */
 export function parseVolume(text: string, bareUnit: 'ml' | 'l' | 'floz'): number | null {
   return parseWith(milliliters, text, bareUnit);
 }

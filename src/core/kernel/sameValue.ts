@@ -1,4 +1,7 @@
-/** Whether two plain values (of JSON) say the same, whatever the order of their fields. */
+/**
+ * Whether two plain values (of JSON) say the same, whatever the order of their fields.
+ * @returns false for values that JSON does not know, other than by identity
+ */
 export function sameValue(one: unknown, other: unknown): boolean {
   if (one === other) return true;
   if (one === null || other === null || typeof one !== 'object' || typeof other !== 'object') return false;

@@ -103,7 +103,11 @@ export function canGauge(supply: SupplyRow, today: string): CanGauge {
 /** After so many days a stock is asked about again: is it still there? (our own choice) */
 export const ASK_AGAIN_AFTER_DAYS = 90;
 
-/** Whether it is time to look into a can once more. */
+/**
+ * Whether it is time to look into a can once more.
+ * @param today local date
+ * @returns false for what is used up: there is nothing to look into
+ */
 export function wantsLook(supply: SupplyRow, today: string): boolean {
   if (supply.stash.state === 'none') return false;
   const last = supply.checkedOn ?? supply.openedOn;

@@ -3,7 +3,10 @@ import { completeMeasures, type Measures } from '../surface/furnitureTemplate';
 import { furnitureTemplates } from '../surface/templates';
 import type { OptionFinding } from './optionSentences';
 
-/** Overall width, depth and height of a piece by its template, in mm; null where the template has none. */
+/**
+ * Overall width, depth and height of a piece by its template, in mm; null where the template has none.
+ * @param measures mm by the template’s own names
+ */
 export function overallSize(
   templateId: string,
   measures: Measures,
@@ -19,7 +22,10 @@ export function overallSize(
   };
 }
 
-/** Where a piece's size leaves the slot's range: one finding per direction, with how far off it is in mm. */
+/**
+ * Where a piece's size leaves the slot's range: one finding per direction, with how far off it is in mm.
+ * @param measures mm by the template’s own names; a measure that is not known says nothing
+ */
 export function fitFindings(slot: SlotRow, optionId: string, templateId: string, measures: Measures): OptionFinding[] {
   const size = overallSize(templateId, measures);
   const findings: OptionFinding[] = [];

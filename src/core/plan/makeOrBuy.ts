@@ -27,6 +27,7 @@ export interface SideOfComparison {
  * Compares an option with the yardstick, each in the same plan and for the same count.
  * ΔC = cost of the yardstick − cost of the option; ΔH = minutes of the option − minutes of the yardstick.
  * @example new $88.40 and 40 min against $21.69 and 155 min → $34.81 an hour
+ * @returns money in minor units, an hour’s worth only where the option takes more time
  */
 export function compareWithYardstick(
   option: SideOfComparison,
@@ -45,7 +46,10 @@ export function compareWithYardstick(
   return { kind: deltaCost >= 0 ? 'cheaperAndQuicker' : 'savesTime', deltaCost, deltaMinutes };
 }
 
-/** Whether the option beats the yardstick at an hour worth `hourValue` minor units (0 when time is free): ΔC ≥ v·ΔH. */
+/**
+ * Whether the option beats the yardstick at an hour worth `hourValue` minor units (0 when time is free): ΔC ≥ v·ΔH.
+ * @returns null where the two cannot be compared
+ */
 export function beatsYardstick(comparison: Comparison, hourValue: number): boolean | null {
   switch (comparison.kind) {
     case 'noYardstick':

@@ -81,23 +81,20 @@ export function figuresOfSlot(
   const draws = new Map<string, Draw>();
   for (const option of options) for (const draw of option.draws) draws.set(draw.poolId, draw);
   const { hourValue, currency, tax } = model.rows.project;
-  const counts = options.map(
-    (option) =>
-      own.find((fill) => fill.model.option.id === option.option.id)?.count ?? Math.min(slot.quantity, option.capacity),
-  );
+  const countOf = (option: OptionModel) =>
+    own.find((fill) => fill.model.option.id === option.option.id)?.count ?? Math.min(slot.quantity, option.capacity);
   return model.memo.part(
     slotFigures,
     slot.id,
     {
-      options,
-      counts,
-      chosenModels: own.map((fill) => fill.model),
-      chosenCounts: own.map((fill) => fill.count),
-      poolIds: [...draws.keys()],
-      pools: [...draws.values()].map((draw) => model.pool(draw)),
-      drawnByRest: [...draws.values()].map((draw) => totals.without(slot.id, draw)),
-      dates: options.map((option, n) => optionDates(model, option, counts[n] ?? 0, asOfMs)),
-      findings: options.map((option) => findingsOfOption(model, option)),
+      ways: options.map((option): Way => {
+        const count = countOf(option);
+        return [option, count, optionDates(model, option, count, asOfMs), findingsOfOption(model, option)];
+      }),
+      chosen: own.map((fill) => [fill.model, fill.count] as const),
+      pools: [...draws.values()].map(
+        (draw): DrawnPool => [draw.poolId, model.pool(draw), totals.without(slot.id, draw)],
+      ),
       hourValue: hourValue ?? 0,
       currency,
       tax,
@@ -106,37 +103,36 @@ export function figuresOfSlot(
   );
 }
 
+// Lists, since that is what an input of a remembered part is compared by.
+type Way = readonly [option: OptionModel, count: number, dates: OptionDates, findings: readonly OptionFinding[]];
+type DrawnPool = readonly [id: string, pool: Pool | undefined, drawnByRest: number];
+
 function slotFigures(of: {
-  options: readonly OptionModel[];
-  counts: readonly number[];
-  chosenModels: readonly OptionModel[];
-  chosenCounts: readonly number[];
-  poolIds: readonly string[];
-  pools: readonly (Pool | undefined)[];
-  drawnByRest: readonly number[];
-  dates: readonly OptionDates[];
-  findings: readonly (readonly OptionFinding[])[];
+  ways: readonly Way[];
+  /** What the slot is filled with now. */
+  chosen: readonly (readonly [option: OptionModel, count: number])[];
+  /** What its options draw on, with what the rest of the plan draws from it. */
+  pools: readonly DrawnPool[];
   hourValue: number;
   currency: string;
   tax: Tax;
 }): SlotFigures {
-  const places = new Map(of.poolIds.map((id, n) => [id, n]));
-  const placeOf = (draw: Draw) => places.get(draw.poolId) ?? -1;
+  const pools = new Map(of.pools.map(([id, pool, drawnByRest]) => [id, { pool, drawnByRest }]));
   const rest: RestOfPlan = {
-    poolOf: (draw) => of.pools[placeOf(draw)],
-    drawnFrom: (draw) => of.drawnByRest[placeOf(draw)] ?? 0,
+    poolOf: (draw) => pools.get(draw.poolId)?.pool,
+    drawnFrom: (draw) => pools.get(draw.poolId)?.drawnByRest ?? 0,
   };
-  const own = of.chosenModels.map((model, n) => ({ model, count: of.chosenCounts[n] ?? 0 }));
+  const own = of.chosen.map(([model, count]) => ({ model, count }));
   const presentCash = own.length === 0 ? nothing : addedBy(rest, own).cash;
-  const options = of.options.map((model, n) =>
+  const options = of.ways.map(([model, count, dates, findings]) =>
     optionFigures({
       model,
       chosenCount: own.find((fill) => fill.model === model)?.count ?? null,
-      count: of.counts[n] ?? 0,
+      count,
       rest,
       presentCash,
-      dates: of.dates[n] as OptionDates,
-      findings: of.findings[n] ?? [],
+      dates,
+      findings,
     }),
   );
   const yardstick = yardstickOf(options);

@@ -12,7 +12,10 @@ export interface OfferPrice {
   pieces: number;
 }
 
-/** Adds tax to one price tag, rounded by itself; nothing is added where prices include it. */
+/**
+ * Adds tax to one price tag, rounded by itself; nothing is added where prices include it.
+ * @param amount minor units; each end is taxed and rounded by itself
+ */
 export function withTax(amount: Amount, tax: Tax): Amount {
   if (tax.included || tax.percentThousandths === 0) return amount;
   return mapAmount(amount, (minor) => minor + percentOf(minor, tax.percentThousandths));
@@ -28,7 +31,11 @@ export function offerDelivery(offer: OfferPrice, tax: Tax): Amount {
   return offer.deliveryTaxed ? withTax(exactly(offer.delivery), tax) : exactly(offer.delivery);
 }
 
-/** What an order of `count` pieces costs: whole packs, each rounded by itself, and one delivery. Zero pieces cost nothing. */
+/**
+ * What an order of `count` pieces costs: whole packs, each rounded by itself, and one delivery. Zero pieces cost nothing.
+ * @param count pieces; a pack that is not full is paid whole
+ * @returns minor units, "at least" where a price is not known
+ */
 export function offerCash(offer: OfferPrice, count: number, tax: Tax): Amount {
   if (count <= 0) return exactly(0);
   const packs = Math.ceil(count / Math.max(1, offer.pieces));

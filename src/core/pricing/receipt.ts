@@ -202,6 +202,8 @@ export function receiptOf(
 /**
  * The largest tag at which the till total (the dearer reading) is at most `till` minor units: a price worked back
  * through its story. Null when even a free tag costs more (a fee or a delivery alone exceeds it).
+ * @param till minor units
+ * @returns minor units before anything of the story is applied
  */
 export function largestTagFor(story: PriceStory, currency: string, projectTax: Tax, till: number): number | null {
   const unit = 10 ** currencyExponent(currency);

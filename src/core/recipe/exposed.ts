@@ -10,7 +10,11 @@ export type Exposed = readonly [SurfaceState, ...SurfaceState[]];
 
 export const uppermost = (exposed: Exposed): SurfaceState => exposed[exposed.length - 1] ?? exposed[0];
 
-/** The joint that decides: the severest of all that lies open, the longest wait among equals. */
+/**
+ * The joint that decides: the severest of all that lies open, the longest wait among equals.
+ * @param exposed what lies open, at least one state
+ * @param over the layer that comes on it
+ */
 export function decisiveJoint(exposed: Exposed, over: LayerAbove): Joint {
   const joints = exposed.map((state) => checkJoint(state, over));
   return joints.reduce((worst, joint) => {

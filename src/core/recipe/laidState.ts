@@ -2,7 +2,12 @@ import { type Lab, labFromHex, mixLab } from '../color/lab';
 import type { SurfaceState } from '../state/surfaceState';
 import type { Candidate } from './candidates';
 
-/** The color that a layer leaves: its own, the primer's, the ground's under a clear coat, a mix where it lets through. */
+/**
+ * The color that a layer leaves: its own, the primer's, the ground's under a clear coat, a mix where it lets through.
+ * @param under what is seen beneath; null where nobody knows
+ * @param coats how many of it are laid
+ * @returns null where only the ground is seen and nobody knows its color
+ */
 export function colorLaid(candidate: Candidate, under: Lab | null, coats: number): Lab | null {
   const { coating, technique, values } = candidate;
   const own =

@@ -28,7 +28,10 @@ export interface ReadyDates {
   usableMs: number;
 }
 
-/** Puts minutes of work into the windows from an instant on; splits only what may be split. */
+/**
+ * Puts minutes of work into the windows from an instant on; splits only what may be split.
+ * @returns epoch milliseconds of its beginning and its end
+ */
 export function scheduleWork(
   windows: WorkWindows,
   fromMs: number,

@@ -1,6 +1,9 @@
 import type { Sheen } from '../state/surfaceState';
 
-/** The identity of a supply: kind + color card + sheen. Two cards are two supplies, whatever their colors. */
+/**
+ * The identity of a supply: kind + color card + sheen. Two cards are two supplies, whatever their colors.
+ * @returns a text that `partsOfSupplyKey` takes apart again
+ */
 export function supplyKey(kindId: string, colorCardId: string | null, sheen: Sheen | null): string {
   return `${kindId}|${colorCardId ?? ''}|${sheen ?? ''}`;
 }

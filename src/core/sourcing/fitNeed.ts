@@ -57,7 +57,10 @@ export function tellingWords(name: string): string[] {
   ];
 }
 
-/** What a slot of a project asks of a piece. */
+/**
+ * What a slot of a project asks of a piece.
+ * @param today local date; what the rest of a piece is counted to
+ */
 export function fitNeed(rows: Pick<ProjectRows, 'project' | 'colorCards'>, slot: SlotRow, today: string): FitNeed {
   const lab = (id: string) => rows.colorCards.find((card) => card.id === id)?.lab;
   const own = slot.colorCardIds.flatMap((id) => lab(id) ?? []);

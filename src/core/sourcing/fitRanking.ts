@@ -194,7 +194,10 @@ export function fitPiece(piece: RankedFields): FitPiece {
   });
 }
 
-/** How well a piece fits, 0 to 1: the weighted mean of its aspects, as `explainFit` lists them. Plain numbers, for thousands at once. */
+/**
+ * How well a piece fits, 0 to 1: the weighted mean of its aspects, as `explainFit` lists them. Plain numbers, for thousands at once.
+ * @returns the same number as `explainFit` gives as its score
+ */
 export function fitScore(need: FitNeed, piece: FitPiece): number {
   return withColor(scoreBesideColor(need, piece), colorScore(need, colorDistance(need, piece)));
 }

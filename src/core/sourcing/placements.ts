@@ -19,7 +19,10 @@ export interface Stay {
   until: string | null;
 }
 
-/** Whether two stays share a day. */
+/**
+ * Whether two stays share a day.
+ * @returns true where the one ends on the day on which the other begins
+ */
 export function overlaps(one: Stay, other: Stay): boolean {
   return (
     (one.from === null || other.until === null || one.from <= other.until) &&
@@ -27,7 +30,11 @@ export function overlaps(one: Stay, other: Stay): boolean {
   );
 }
 
-/** How many of a piece are spoken for at the busiest moment within a stay. */
+/**
+ * How many of a piece are spoken for at the busiest moment within a stay.
+ * @returns pieces, 0 where nobody asks for one within the stay
+ * @example one until June 10 and two from June 10 on → 3, on that day
+ */
 export function mostInUse(placements: readonly (Stay & { count: number })[], during: Stay): number {
   const there = placements.filter((placement) => overlaps(placement, during));
   // The busiest day is one on which a stay begins, or the first day asked about; null is before every date.
@@ -48,6 +55,9 @@ export function mostInUse(placements: readonly (Stay & { count: number })[], dur
 /**
  * Who stands in the way: placements of other slots that overlap, when together with the wanted one they need more of
  * the piece than there is. Empty when it is free. Several looks on one slot are one placement.
+ * @param wanted the promise that is to be made
+ * @param others every promise of the piece, the slot’s own among them or not
+ * @param pieceCount how many there are of it
  */
 export function placementClash(
   wanted: Placement,

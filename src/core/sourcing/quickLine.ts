@@ -74,6 +74,8 @@ function beyond(text: string): string {
 /**
  * Reads a line as one says it in a shop: "nightstand, $12, half off, one drawer sticks". Parts are separated by commas
  * (a comma within a number stays). Nothing is refused: what is not understood becomes the note.
+ * @param currency in which a bare price is meant
+ * @param units in which a bare size is meant
  */
 export function readQuickLine(line: string, currency: string, units: UnitSystem): QuickLine {
   const result: QuickLine = {

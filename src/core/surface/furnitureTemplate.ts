@@ -34,7 +34,10 @@ export interface FurnitureTemplate {
   draw(measures: Measures): Drawing;
 }
 
-/** The measures of a template, filled from what is known of the piece, else from its standard sizes. */
+/**
+ * The measures of a template, filled from what is known of the piece, else from its standard sizes.
+ * @returns mm for every measure that the template asks for
+ */
 export function completeMeasures(template: FurnitureTemplate, known: Measures): Measures {
   const complete: Measures = {};
   for (const measure of template.measures) complete[measure.id] = known[measure.id] ?? measure.standard;

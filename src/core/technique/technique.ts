@@ -92,7 +92,10 @@ export interface Technique {
   finishing: readonly FinishingWork[];
 }
 
-/** The values of a technique, filled from what was set, else from its standards, held within its limits. */
+/**
+ * The values of a technique, filled from what was set, else from its standards, held within its limits.
+ * @returns a value for every setting of the technique; what it does not have is left out
+ */
 export function completeValues(technique: Technique, set: TechniqueValues): TechniqueValues {
   const complete: Record<string, number> = {};
   for (const parameter of technique.parameters) {

@@ -19,6 +19,7 @@ export const sentenceCodes: readonly string[] = [...sentences.keys()];
 /**
  * A finding in English; cautions bring their own text from their rule. An unknown code (from a newer file) is shown as
  * the code itself, never hidden.
+ * @param locale units and currency in which its figures are told
  */
 export function sentenceFor(finding: Finding, locale: SentenceLocale): string {
   if (finding.code.startsWith('caution.')) {

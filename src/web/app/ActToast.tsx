@@ -1,3 +1,4 @@
+import { Button } from 'antd';
 import { useEffect, useState } from 'react';
 import styles from './shell.module.css';
 import type { CommandQueue } from './useCommandQueue';
@@ -18,9 +19,9 @@ export function ActToast(props: { queue: Pick<CommandQueue, 'lastAct' | 'undo' |
   return (
     <div className={styles.toast} role="status">
       <span>{shown.title}</span>
-      <button type="button" onClick={shown.taken ? bringBack : undo}>
+      <Button size="small" ghost onClick={shown.taken ? bringBack : undo}>
         {shown.taken ? 'Bring it back' : 'Take it back'}
-      </button>
+      </Button>
     </div>
   );
 }

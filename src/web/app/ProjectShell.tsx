@@ -144,9 +144,9 @@ function TopBar(props: { onKeys: () => void }) {
         <a href={addressOf('exportProject', { projectId: project.id })} download className={styles.hideNarrow}>
           Project file
         </a>
-        <button type="button" className={`${styles.plainButton} ${styles.hideNarrow}`} onClick={props.onKeys}>
+        <Button type="text" size="small" className={styles.hideNarrow} onClick={props.onKeys}>
           Keys <kbd>?</kbd>
-        </button>
+        </Button>
       </span>
     </header>
   );

@@ -1,7 +1,7 @@
 import { localDate } from '@core/calendar/zonedTime';
 import type { HouseRows, PieceRow } from '@core/model/rows';
-import { useQuery, useQueryClient } from '@tanstack/react-query';
-import { createContext, type ReactNode, useCallback, useContext, useMemo, useState } from 'react';
+import { type QueryClient, useQuery, useQueryClient } from '@tanstack/react-query';
+import { createContext, type ReactNode, useCallback, useContext, useMemo } from 'react';
 import { api, type HouseSnapshot } from './api';
 import { useOpenRows } from './projectStore';
 import { withAnswer } from './rowsAfter';
@@ -16,8 +16,6 @@ export interface HouseAccess extends Omit<CommandQueue<HouseRows>, 'rows'> {
   studioId: string;
   /** Local date of today. */
   today: string;
-  /** Takes note of pieces that a search or a ranking brought. */
-  learn(pieces: readonly PieceRow[]): void;
   /** A piece as it is now, with what is on its way; null when it is gone. */
   pieceOf(id: string): PieceRow | null;
 }
@@ -37,6 +35,22 @@ const HOUSE_KEY = ['house', 'rows'];
 /** The revision that a tag of the house names. */
 const revisionOf = (tag: string) => Number(/(\d+)/.exec(tag)?.[1] ?? 0);
 
+/** The house's rows with pieces that were looked at among them; of each the newer version. */
+function withPiecesSeen(rows: HouseRows, seen: readonly PieceRow[]): HouseRows {
+  const known = new Map(rows.pieces.map((piece) => [piece.id, piece]));
+  const news = seen.filter((piece) => (known.get(piece.id)?.version ?? 0) < piece.version);
+  if (news.length === 0) return rows;
+  for (const piece of news) known.set(piece.id, piece);
+  return { ...rows, pieces: [...known.values()] };
+}
+
+/** Adds the pieces that a search or a ranking brought to the house's rows, so that acts find them there. */
+export function notePieces(client: QueryClient, seen: readonly PieceRow[]): void {
+  client.setQueryData<HouseSnapshot>(HOUSE_KEY, (present) =>
+    present ? { ...present, rows: withPiecesSeen(present.rows, seen) } : present,
+  );
+}
+
 /** A local date of a time zone. */
 export function localToday(timeZone: string): string {
   return localDate(Date.now(), timeZone);
@@ -55,7 +69,10 @@ export function HouseProvider(props: {
       const fresh = await api.house();
       // While the answer was under way an own command may have been answered: the later state wins.
       const present = client.getQueryData<HouseSnapshot>(HOUSE_KEY);
-      return present && revisionOf(present.tag) > revisionOf(fresh.tag) ? present : fresh;
+      if (!present) return fresh;
+      if (revisionOf(present.tag) > revisionOf(fresh.tag)) return present;
+      // There are too many pieces to bring with the house: those that were looked at stay.
+      return { ...fresh, rows: withPiecesSeen(fresh.rows, present.rows.pieces) };
     },
     refetchInterval: REFRESH_MS,
     refetchOnWindowFocus: 'always',
@@ -70,20 +87,11 @@ export function HouseProvider(props: {
 function LoadedHouse(props: { snapshot: HouseSnapshot; children: ReactNode }) {
   const { snapshot } = props;
   const client = useQueryClient();
-  const [known, setKnown] = useState<ReadonlyMap<string, PieceRow>>(new Map());
-  const serverRows = useMemo(() => ({ ...snapshot.rows, pieces: [...known.values()] }), [snapshot.rows, known]);
-  const queue = useCommandQueue(snapshot.studioId, serverRows, {
+  const queue = useCommandQueue(snapshot.studioId, snapshot.rows, {
     answered: (answer) => {
       client.setQueryData<HouseSnapshot>(HOUSE_KEY, (present) =>
         present ? { ...present, rows: withAnswer(present.rows, answer), tag: answer.tag } : present,
       );
-      setKnown((before) => {
-        const after = new Map(before);
-        for (const { table, row } of answer.rows)
-          if (table === 'pieces') after.set(String(row.id), row as unknown as PieceRow);
-        for (const { table, id } of answer.removed) if (table === 'pieces') after.delete(id);
-        return after;
-      });
       void client.invalidateQueries({ queryKey: ['house', 'pieces'] });
       void client.invalidateQueries({ queryKey: ['house', 'fits'] });
       void client.invalidateQueries({ queryKey: ['house', 'panels'] });
@@ -91,15 +99,6 @@ function LoadedHouse(props: { snapshot: HouseSnapshot; children: ReactNode }) {
     },
     stuck: () => void client.invalidateQueries({ queryKey: ['house'] }),
   });
-  const learn = useCallback((pieces: readonly PieceRow[]) => {
-    setKnown((before) => {
-      const news = pieces.filter((piece) => (before.get(piece.id)?.version ?? 0) < piece.version);
-      if (news.length === 0) return before;
-      const after = new Map(before);
-      for (const piece of news) after.set(piece.id, piece);
-      return after;
-    });
-  }, []);
   const rows = queue.rows as HouseRows;
   const byId = useMemo(() => new Map(rows.pieces.map((piece) => [piece.id, piece])), [rows.pieces]);
   const pieceOf = useCallback((id: string) => byId.get(id) ?? null, [byId]);
@@ -112,8 +111,8 @@ function LoadedHouse(props: { snapshot: HouseSnapshot; children: ReactNode }) {
   );
   const today = localToday(locale.timeZone);
   const access = useMemo<HouseAccess>(
-    () => ({ ...queue, rows, locale, studioId, today, learn, pieceOf }),
-    [queue, rows, locale, studioId, today, learn, pieceOf],
+    () => ({ ...queue, rows, locale, studioId, today, pieceOf }),
+    [queue, rows, locale, studioId, today, pieceOf],
   );
   return <HouseContext.Provider value={access}>{props.children}</HouseContext.Provider>;
 }

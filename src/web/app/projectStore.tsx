@@ -2,7 +2,17 @@ import { Memo } from '@core/kernel/memo';
 import type { ProjectRows } from '@core/model/rows';
 import { Plan } from '@core/plan/computePlan';
 import { useQuery, useQueryClient } from '@tanstack/react-query';
-import { type Context, createContext, type ReactNode, useContext, useEffect, useMemo, useRef, useState } from 'react';
+import {
+  type Context,
+  createContext,
+  type ReactNode,
+  useContext,
+  useDeferredValue,
+  useEffect,
+  useMemo,
+  useRef,
+  useState,
+} from 'react';
 import { ApiError, api, type Snapshot } from './api';
 import { get, set } from './deviceStore';
 import { withAnswer } from './rowsAfter';
@@ -139,7 +149,10 @@ export function ProjectProvider(props: {
     [units, currency, timeZone],
   );
 
-  if (rows && plan && locale)
+  // What comes first is the plan; the page around it is drawn after that, bit by bit, so that it never stands still.
+  const isReady = useDeferredValue(rows !== null, false);
+
+  if (rows && plan && locale && isReady)
     return (
       <CommandsContext.Provider value={commands}>
         <LocaleContext.Provider value={locale}>

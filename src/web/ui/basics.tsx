@@ -19,9 +19,9 @@ export function SourceTag(props: { children: ReactNode }) {
 }
 
 /** A link that looks like a button: goes somewhere, does nothing else. */
-export function LinkButton(props: { to: string; children: ReactNode }) {
+export function LinkButton(props: { to: string; primary?: boolean; children: ReactNode }) {
   return (
-    <Link to={props.to} className={styles.linkButton}>
+    <Link to={props.to} className={`${styles.linkButton} ${props.primary ? styles.primary : ''}`}>
       {props.children}
     </Link>
   );

@@ -2,130 +2,14 @@ import { currencyExponent } from '@core/kernel/currencies.data';
 import { formatLength } from '@core/kernel/formatLength';
 import { parseLength } from '@core/kernel/parseLength';
 import { parseMoney } from '@core/kernel/parseMoney';
+import type { Result } from '@core/kernel/result';
 import { type KnownThing, parseSizeRange, type SizeInWords } from '@core/kernel/sizeWords';
 import type { UnitSystem } from '@core/kernel/units';
 import { sentenceFor } from '@core/words/sentences';
-import { Input, type InputRef, Select } from 'antd';
-import { type ReactNode, useEffect, useId, useRef, useState } from 'react';
-import { draftOf, dropDraft, keepDraft } from './draft';
+import { Select } from 'antd';
+import { type ReactNode, useId } from 'react';
+import { type Reading, TypedField } from './TypedField';
 import styles from './ui.module.css';
-
-type Reading<T> = { ok: true; value: T } | { ok: false; reason: string };
-
-/**
- * A field that is typed freely and committed when left or on Enter. What cannot be read stays as typed, with the
- * reason beneath it; the stored value changes only when it can be read.
- */
-export function TypedField<T>(props: {
-  label: string;
-  value: T;
-  show: (value: T) => string;
-  read: (text: string) => Reading<T>;
-  onCommit: (value: T) => void;
-  hint?: ReactNode;
-  suffix?: string;
-  width?: number | string;
-  hideLabel?: boolean;
-  autoFocus?: boolean;
-  error?: string | null;
-  inputMode?: 'decimal' | 'text' | 'numeric';
-  /** On a touch screen, keys for fractions and foot and inch marks stand below while the field is written in. */
-  fractions?: boolean;
-}) {
-  const id = useId();
-  const shown = props.show(props.value);
-  const [text, setText] = useState(shown);
-  const [error, setError] = useState<string | null>(null);
-  const [writing, setWriting] = useState(false);
-  // A value that changed elsewhere shows at once, unless something unread stands here.
-  useEffect(() => {
-    setText(shown);
-    setError(null);
-  }, [shown]);
-  const input = useRef<InputRef>(null);
-  // A page that was loaded again gives back what was being typed when it went.
-  // biome-ignore lint/correctness/useExhaustiveDependencies: only once, when the field comes
-  useEffect(() => {
-    const frame = requestAnimationFrame(() => {
-      const element = input.current?.input;
-      const draft = element ? draftOf(props.label, element, shown) : null;
-      if (draft === null) return;
-      setText(draft);
-      input.current?.focus();
-    });
-    return () => cancelAnimationFrame(frame);
-  }, []);
-  const type = (next: string) => {
-    setText(next);
-    const element = input.current?.input;
-    if (element) keepDraft(props.label, element, shown, next);
-  };
-  const commit = () => {
-    const trimmed = text.trim();
-    dropDraft();
-    if (trimmed === shown.trim()) return setError(null);
-    const reading = props.read(trimmed);
-    if (!reading.ok) return setError(reading.reason);
-    setError(null);
-    props.onCommit(reading.value);
-    setText(props.show(reading.value));
-  };
-  const problem = error ?? props.error ?? null;
-  return (
-    <label className={styles.field} htmlFor={id} style={{ width: props.width }}>
-      <span className={props.hideLabel ? 'visually-hidden' : undefined}>{props.label}</span>
-      <Input
-        id={id}
-        value={text}
-        ref={input}
-        data-field={props.label}
-        onChange={(event) => type(event.target.value)}
-        onBlur={() => {
-          setWriting(false);
-          commit();
-        }}
-        onPressEnter={commit}
-        {...(problem ? { status: 'error' as const } : {})}
-        {...(props.suffix ? { suffix: props.suffix } : {})}
-        {...(props.autoFocus ? { autoFocus: true } : {})}
-        aria-invalid={problem !== null}
-        aria-describedby={problem ? `${id}-error` : undefined}
-        inputMode={props.inputMode ?? 'text'}
-        autoComplete="off"
-        onFocus={() => setWriting(true)}
-      />
-      {props.fractions && writing && (
-        <span className={styles.fractions}>
-          {['1/8', '1/4', '3/8', '1/2', '5/8', '3/4', '7/8', "'", '"', ' to '].map((mark) => (
-            <button
-              key={mark}
-              type="button"
-              tabIndex={-1}
-              // The field keeps the focus, so that what is written is not left and saved halfway.
-              onPointerDown={(event) => {
-                event.preventDefault();
-                setText((now) =>
-                  /\d\/\d|^ /.test(mark) && now !== '' && !/\s$/.test(now)
-                    ? `${now} ${mark.trim()}${mark.endsWith(' ') ? ' ' : ''}`
-                    : `${now}${mark}`,
-                );
-              }}
-            >
-              {mark.trim()}
-            </button>
-          ))}
-        </span>
-      )}
-      {problem ? (
-        <span className={styles.error} id={`${id}-error`} role="alert">
-          {problem}
-        </span>
-      ) : (
-        props.hint && <span className={styles.hint}>{props.hint}</span>
-      )}
-    </label>
-  );
-}
 
 type Common = {
   label: string;
@@ -135,6 +19,11 @@ type Common = {
   autoFocus?: boolean;
   error?: string | null;
 };
+
+/** What the core read of a text, its first finding as the reason where it read nothing. */
+function readingOf<T>(read: Result<T>, locale: { units: UnitSystem; currency: string }): Reading<T> {
+  return read.ok ? read : { ok: false, reason: sentenceFor(read.findings[0], locale) };
+}
 
 /** A calendar date as ISO writes it, or nothing. */
 export function DateField(props: Common & { value: string | null; onCommit: (value: string | null) => void }) {
@@ -186,10 +75,7 @@ export function MoneyField<T extends number | null>(
       show={(value) => (value === null ? '' : ((value as number) / 10 ** exponent).toFixed(exponent))}
       read={(text) => {
         if (text === '' && props.nullable) return { ok: true, value: null as T };
-        const read = parseMoney(text, props.currency);
-        return read.ok
-          ? { ok: true, value: read.value as T }
-          : { ok: false, reason: sentenceFor(read.findings[0] as never, { units: 'us', currency: props.currency }) };
+        return readingOf(parseMoney(text, props.currency), { units: 'us', currency: props.currency }) as Reading<T>;
       }}
     />
   );
@@ -215,10 +101,8 @@ export function LengthField<T extends number | null>(
       read={(text) => {
         if (text === '' && props.nullable) return { ok: true, value: null as T };
         if (props.zero && /^0+([.,]0+)?$/.test(text)) return { ok: true, value: 0 as T };
-        const read = parseLength(text, props.units);
-        return read.ok
-          ? { ok: true, value: (Math.round(read.value * 100) / 100) as T }
-          : { ok: false, reason: sentenceFor(read.findings[0] as never, { units: props.units, currency: 'USD' }) };
+        const read = readingOf(parseLength(text, props.units), { units: props.units, currency: 'USD' });
+        return read.ok ? { ok: true, value: (Math.round(read.value * 100) / 100) as T } : read;
       }}
     />
   );
@@ -240,12 +124,7 @@ export function SizeField(
       {...rest}
       fractions={props.units === 'us'}
       suffix={props.units === 'us' ? 'in' : 'cm'}
-      read={(text) => {
-        const read = parseSizeRange(text, props.units, things);
-        return read.ok
-          ? { ok: true, value: read.value }
-          : { ok: false, reason: sentenceFor(read.findings[0] as never, { units: props.units, currency: 'USD' }) };
-      }}
+      read={(text) => readingOf(parseSizeRange(text, props.units, things), { units: props.units, currency: 'USD' })}
     />
   );
 }

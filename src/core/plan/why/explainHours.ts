@@ -7,6 +7,7 @@ import { cleanUpKey } from '../../technique';
 import type { Added } from '../added';
 import type { OptionPlan, Plan } from '../computePlan';
 import type { OptionModel } from '../model/optionModel';
+import type { SessionPool } from '../model/pools';
 import { explainAssumption } from './explainAssumption';
 import { rateKeysOf } from './rateKeysOf';
 
@@ -60,6 +61,10 @@ function explainWork(plan: Plan, model: OptionModel, count: number): Explained[]
   });
 }
 
+/** What setting up and cleaning up for a coating is called. */
+export const sessionsLabel = (plan: Plan, pool: SessionPool, sessions: number): string =>
+  `${plan.model.supply(pool.key).name}: set up and clean up, ${sessions} ${sessions === 1 ? 'session' : 'sessions'}`;
+
 /** Set-ups and clean-ups that come on top of those which the rest of the plan has anyway. */
 function explainSessions(plan: Plan, added: Added): Explained[] {
   return added.lines.flatMap(({ pool, before, after }) => {
@@ -67,18 +72,13 @@ function explainSessions(plan: Plan, added: Added): Explained[] {
     const more = after - before;
     const coating = coatings.find(partsOfSupplyKey(pool.key).kindId);
     return [
-      explain(
-        `${plan.model.supply(pool.key).name}: set up and clean up, ${more} ${more === 1 ? 'session' : 'sessions'}`,
-        fromMicro(more * pool.micro),
-        'minutes',
-        {
-          source: commonPractice,
-          ...(before > 0 ? { note: `${before} shared with other pieces of the plan` } : {}),
-          because: coating
-            ? ['session.setUpMinutes', cleanUpKey(coating)].map((key) => explainAssumption(plan.assumptions, key))
-            : [],
-        },
-      ),
+      explain(sessionsLabel(plan, pool, more), fromMicro(more * pool.micro), 'minutes', {
+        source: commonPractice,
+        ...(before > 0 ? { note: `${before} shared with other pieces of the plan` } : {}),
+        because: coating
+          ? ['session.setUpMinutes', cleanUpKey(coating)].map((key) => explainAssumption(plan.assumptions, key))
+          : [],
+      }),
     ];
   });
 }

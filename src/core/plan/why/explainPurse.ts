@@ -8,6 +8,7 @@ import { packWords } from '../model/packWords';
 import { purchaseOf } from '../model/poolCost';
 import { nameOfOption } from '../nameOfOption';
 import { optionDates } from '../optionDates';
+import { sessionsLabel } from './explainHours';
 
 export type PurseFigure = 'money' | 'hands' | 'days';
 
@@ -85,12 +86,10 @@ function explainHands(plan: Plan): Explained {
   const sessions = plan.sums.lines.flatMap(({ pool, drawn, cost }) =>
     pool.kind === 'session' && cost.handsMicro > 0
       ? [
-          explain(
-            `${plan.model.supply(pool.key).name}: set up and clean up, ${drawn} ${drawn === 1 ? 'session' : 'sessions'}`,
-            fromMicro(cost.handsMicro),
-            'minutes',
-            { source: calculated, note: 'once for all that is chosen' },
-          ),
+          explain(sessionsLabel(plan, pool, drawn), fromMicro(cost.handsMicro), 'minutes', {
+            source: calculated,
+            note: 'once for all that is chosen',
+          }),
         ]
       : [],
   );

@@ -42,9 +42,9 @@ export function WhyPanel(props: {
       aria-label="Why"
       onKeyDown={(event) => event.key === 'Escape' && props.onClose()}
     >
-      <button type="button" className={styles.closeSheet} onClick={props.onClose}>
+      <Button block className={styles.closeSheet} onClick={props.onClose}>
         Back to the board
-      </button>
+      </Button>
       <h2>
         {model.slot.name}: {kindNames[option.option.kind].toLowerCase()}
       </h2>
@@ -73,9 +73,15 @@ export function WhyPanel(props: {
       </div>
       <fieldset className={styles.figures} aria-label="Figure">
         {optionFigureLabels.map(([id, words]) => (
-          <button key={id} type="button" aria-pressed={figure === id} onClick={() => setFigure(id)}>
+          <Button
+            key={id}
+            size="small"
+            type={figure === id ? 'primary' : 'default'}
+            aria-pressed={figure === id}
+            onClick={() => setFigure(id)}
+          >
             {words}
-          </button>
+          </Button>
         ))}
       </fieldset>
       <WhyTree tree={explainOption(plan, option, figure)} />

@@ -2,11 +2,11 @@ import type { FitAnswer } from '@contract/house';
 import { formatLength } from '@core/kernel/formatLength';
 import type { PieceRow, ProjectRows, SlotRow } from '@core/model/rows';
 import { starOf } from '@core/plan/starOf';
-import { keepPreviousData, useInfiniteQuery } from '@tanstack/react-query';
+import { keepPreviousData, useInfiniteQuery, useQueryClient } from '@tanstack/react-query';
 import { Button } from 'antd';
-import { type KeyboardEvent, useEffect, useRef, useState } from 'react';
+import { type KeyboardEvent, useRef, useState } from 'react';
 import { api } from '../../app/api';
-import { useHouse } from '../../app/houseStore';
+import { notePieces, useHouse } from '../../app/houseStore';
 import { useCommands, usePlan, useRows } from '../../app/projectStore';
 import { useSearchState } from '../../app/useSearchState';
 import { Empty, LinkButton, StitchedNumber } from '../../ui/basics';
@@ -93,12 +93,20 @@ function Ranked(props: { slot: SlotRow; project: string }) {
   const house = useHouse();
   const rows = useRows();
   const { run } = useCommands();
-  const { locale, learn, pieceOf } = house;
+  const { locale, pieceOf } = house;
+  const client = useQueryClient();
   const list = useRef<HTMLUListElement>(null);
   const query = useInfiniteQuery({
     // A slot that changed asks anew.
     queryKey: ['house', 'fits', props.project, slot.id, slot.version],
-    queryFn: ({ pageParam }) => api.fits(props.project, slot.id, { limit: PAGE, offset: pageParam }),
+    queryFn: async ({ pageParam }) => {
+      const ranked = await api.fits(props.project, slot.id, { limit: PAGE, offset: pageParam });
+      notePieces(
+        client,
+        ranked.fits.map((fit) => fit.piece),
+      );
+      return ranked;
+    },
     initialPageParam: 0,
     getNextPageParam: (last: FitAnswer) =>
       last.offset + last.fits.length < last.total ? last.offset + last.fits.length : undefined,
@@ -106,9 +114,6 @@ function Ranked(props: { slot: SlotRow; project: string }) {
     retry: false,
   });
   const pages = query.data?.pages ?? [];
-  useEffect(() => {
-    for (const page of query.data?.pages ?? []) learn(page.fits.map((fit) => fit.piece));
-  }, [query.data, learn]);
   const fits = pages.flatMap((page) => page.fits);
   /** The piece that is too low and shall be raised. */
   const [raised, setRaised] = useState<PieceRow | null>(null);

@@ -7,6 +7,7 @@ import { useOpenRows } from '../../app/projectStore';
 import shell from '../../app/shell.module.css';
 import { useUndoKey } from '../../app/undoKey';
 import { useSearchState } from '../../app/useSearchState';
+import { type Part, TabbedParts } from '../../ui/TabbedParts';
 import { Files } from './Files';
 import { Fits } from './Fits';
 import styles from './house.module.css';
@@ -14,13 +15,13 @@ import { Pieces } from './Pieces';
 import { Prices } from './Prices';
 import { Supplies } from './Supplies';
 
-const tabs = [
-  ['fits', 'What fits'],
-  ['pieces', 'Pieces'],
-  ['supplies', 'Supplies'],
-  ['prices', 'Price book'],
-  ['files', 'Files'],
-] as const;
+const parts: readonly Part<'fits' | 'pieces' | 'supplies' | 'prices' | 'files'>[] = [
+  { id: 'fits', name: 'What fits', content: () => <Fits /> },
+  { id: 'pieces', name: 'Pieces', content: () => <Pieces /> },
+  { id: 'supplies', name: 'Supplies', content: () => <Supplies /> },
+  { id: 'prices', name: 'Price book', content: () => <Prices /> },
+  { id: 'files', name: 'Files', content: () => <Files /> },
+];
 
 /** Shop the house first: the stash of pieces and supplies, the price book, and what of it fits the project's slots. */
 export function HouseStage() {
@@ -77,26 +78,14 @@ function Rooms() {
   const house = useHouse();
   const open = useOpenRows();
   const [search, update] = useSearchState();
-  const shown = tabs.filter(([id]) => id !== 'fits' || open !== null);
+  const shown = parts.filter(({ id }) => id !== 'fits' || open !== null);
   const first = open && open.slots.length > 0 ? 'fits' : 'pieces';
-  const tab = shown.find(([id]) => id === search.get('tab'))?.[0] ?? first;
+  const part = shown.find(({ id }) => id === search.get('tab'))?.id ?? first;
   const waiting = house.entries.filter((entry) => entry.state === 'waiting').length;
   return (
     <>
       <div className={styles.head}>
         <h1>The house</h1>
-        <nav className={styles.tabs} aria-label="Rooms of the house">
-          {shown.map(([id, name]) => (
-            <button
-              key={id}
-              type="button"
-              aria-current={id === tab ? 'page' : undefined}
-              onClick={() => update((next) => next.set('tab', id))}
-            >
-              {name}
-            </button>
-          ))}
-        </nav>
         <span role="status" aria-label="The house is" className="muted small">
           {house.offline ? 'Not connected' : waiting > 0 ? 'Keeping …' : 'Kept'}
         </span>
@@ -115,11 +104,7 @@ function Rooms() {
           Not kept on this device: this browser keeps nothing for Euporia. Close the tab only when it says Kept.
         </div>
       )}
-      {tab === 'fits' && <Fits />}
-      {tab === 'pieces' && <Pieces />}
-      {tab === 'supplies' && <Supplies />}
-      {tab === 'prices' && <Prices />}
-      {tab === 'files' && <Files />}
+      <TabbedParts open={part} parts={shown} onOpen={(id) => update((next) => next.set('tab', id))} />
       <ActToast queue={house} />
       <NotSaved entries={house.entries} resolve={house.resolve} undoWith={house.undoWith} />
     </>

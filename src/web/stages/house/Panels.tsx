@@ -57,9 +57,9 @@ export function Panels(props: { onPiece: (id: string) => void }) {
           <ul>
             {data.borrowed.map((piece) => (
               <li key={piece.id}>
-                <button type="button" className={styles.plain} onClick={() => props.onPiece(piece.id)}>
+                <Button type="link" size="small" className={styles.plain} onClick={() => props.onPiece(piece.id)}>
                   {piece.name}
-                </button>
+                </Button>
                 <small className={piece.backBy !== null && piece.backBy < today ? styles.late : undefined}>
                   {piece.borrowedFrom}
                   {piece.backBy === null
@@ -83,9 +83,9 @@ export function Panels(props: { onPiece: (id: string) => void }) {
           <ul>
             {data.sleeping.pieces.slice(0, 5).map((piece) => (
               <li key={piece.id}>
-                <button type="button" className={styles.plain} onClick={() => props.onPiece(piece.id)}>
+                <Button type="link" size="small" className={styles.plain} onClick={() => props.onPiece(piece.id)}>
                   {piece.name}
-                </button>
+                </Button>
                 <small>since {piece.lastUsedOn?.slice(0, 7)}</small>
               </li>
             ))}

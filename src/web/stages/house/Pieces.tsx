@@ -76,16 +76,22 @@ export function Pieces() {
         <section aria-label="Kept searches" className={styles.kept}>
           {rows.searches.map((kept) => (
             <span key={kept.id}>
-              <button type="button" aria-pressed={kept.query === text} onClick={() => replace(kept.query)}>
+              <Button
+                size="small"
+                type={kept.query === text ? 'primary' : 'default'}
+                aria-pressed={kept.query === text}
+                onClick={() => replace(kept.query)}
+              >
                 {kept.name}
-              </button>
-              <button
-                type="button"
+              </Button>
+              <Button
+                size="small"
+                type="text"
                 aria-label={`Forget the search ${kept.name}`}
                 onClick={() => run('removeSearch', { id: kept.id })}
               >
                 ×
-              </button>
+              </Button>
             </span>
           ))}
           {asked && (

@@ -1,10 +1,10 @@
 import { type PieceQuery, pieceQuerySchema } from '@contract/house';
 import type { PieceRow } from '@core/model/rows';
 import type { Placement } from '@core/sourcing/placements';
-import { keepPreviousData, useQueries } from '@tanstack/react-query';
-import { useEffect, useMemo } from 'react';
+import { keepPreviousData, useQueries, useQueryClient } from '@tanstack/react-query';
+import { useMemo } from 'react';
 import { api } from '../../app/api';
-import { useHouse } from '../../app/houseStore';
+import { notePieces, useHouse } from '../../app/houseStore';
 import { useSearchState } from '../../app/useSearchState';
 
 const PAGE = 60;
@@ -68,25 +68,25 @@ export interface StashView {
  */
 export function useStash(query: PieceQuery, from: number, until: number): StashView {
   const house = useHouse();
+  const client = useQueryClient();
   const first = Math.floor(Math.max(0, from) / PAGE);
   const last = Math.floor(Math.max(0, until) / PAGE);
   const pages = Array.from({ length: last - first + 1 }, (_, n) => first + n);
   const results = useQueries({
     queries: pages.map((page) => ({
       queryKey: ['house', 'pieces', query, page],
-      queryFn: () => api.pieces({ ...query, limit: PAGE, offset: page * PAGE }),
+      queryFn: async () => {
+        const found = await api.pieces({ ...query, limit: PAGE, offset: page * PAGE });
+        notePieces(client, found.pieces);
+        return found;
+      },
       placeholderData: keepPreviousData,
       retry: false,
       staleTime: 5000,
     })),
   });
-  const { learn, pieceOf } = house;
+  const { pieceOf } = house;
   const loaded = results.flatMap((result) => (result.data ? [result.data] : []));
-  const stamp = results.map((result) => result.dataUpdatedAt).join();
-  // biome-ignore lint/correctness/useExhaustiveDependencies: the stamp stands for what was loaded
-  useEffect(() => {
-    for (const page of loaded) learn(page.pieces);
-  }, [stamp, learn]);
   const error = results.find((result) => result.isError)?.error ?? null;
   return {
     total: loaded[0]?.total ?? null,

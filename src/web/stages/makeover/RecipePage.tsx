@@ -49,9 +49,9 @@ export function RecipePage(props: { recipeId: string }) {
     <main className={styles.layout}>
       <nav className={styles.jump} aria-label="Parts of the recipe">
         {(['Piece', 'Layers', 'Steps'] as const).map((part, index) => (
-          <button key={part} type="button" onClick={() => columns.current[index]?.scrollIntoView({ block: 'start' })}>
+          <Button key={part} onClick={() => columns.current[index]?.scrollIntoView({ block: 'start' })}>
             {part}
-          </button>
+          </Button>
         ))}
       </nav>
       <section className={styles.column} aria-label="Piece and zones" ref={columnAt(0)}>

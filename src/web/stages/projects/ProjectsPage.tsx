@@ -2,13 +2,14 @@ import type { ProjectListAnswer, RefusedAnswer } from '@contract/answers';
 import { formatMinutes } from '@core/kernel/formatMinutes';
 import { formatMoney } from '@core/kernel/formatMoney';
 import { useQuery, useQueryClient } from '@tanstack/react-query';
+import { Button } from 'antd';
 import { useRef, useState } from 'react';
 import { Link, useLocation, useNavigate } from 'react-router';
 import { ApiError, api } from '../../app/api';
 import { LeftQueues } from '../../app/LeftQueues';
 import shell from '../../app/shell.module.css';
 import { dateWords } from '../../app/words';
-import { Empty } from '../../ui/basics';
+import { Empty, LinkButton } from '../../ui/basics';
 import styles from './projects.module.css';
 
 type Entry = ProjectListAnswer['projects'][number];
@@ -39,20 +40,16 @@ export function ProjectsPage() {
           <h1>Projects</h1>
           <p className="muted">Know before you spend whether a makeover beats buying new.</p>
           <ImportButton studioId={query.data?.studioId ?? ''} />
-          <Link className={styles.button} to="/house">
-            The house
-          </Link>
-          <Link className={`${styles.button} ${styles.primary}`} to="/new">
+          <LinkButton to="/house">The house</LinkButton>
+          <LinkButton to="/new" primary>
             New project
-          </Link>
+          </LinkButton>
         </div>
         {query.isPending && <p aria-busy="true">Opening the projects …</p>}
         {query.isError && (
           <div className={styles.problem} role="alert">
             <p>{query.error.message}</p>
-            <button type="button" className={styles.button} onClick={() => void query.refetch()}>
-              Try again
-            </button>
+            <Button onClick={() => void query.refetch()}>Try again</Button>
           </div>
         )}
         {query.data && query.data.projects.length === 0 && (
@@ -61,9 +58,9 @@ export function ProjectsPage() {
               Name the room and the budget; everything else has a default. Then add a spot, number what it needs, and
               enter the first piece you saw.
             </p>
-            <Link className={`${styles.button} ${styles.primary}`} to="/new">
+            <LinkButton to="/new" primary>
               Start the first project
-            </Link>
+            </LinkButton>
           </Empty>
         )}
         <LeftQueues
@@ -111,9 +108,9 @@ function Removed() {
   return (
     <div className={shell.toast} role="status">
       <span>{problem ?? `${removed.name} removed`}</span>
-      <button type="button" onClick={() => void bringBack()}>
+      <Button size="small" ghost onClick={() => void bringBack()}>
         Bring it back
-      </button>
+      </Button>
     </div>
   );
 }
@@ -239,9 +236,7 @@ function ImportButton(props: { studioId: string }) {
           if (chosen) void read(chosen);
         }}
       />
-      <button type="button" className={styles.button} onClick={() => input.current?.click()}>
-        Import a project file
-      </button>
+      <Button onClick={() => input.current?.click()}>Import a project file</Button>
       {asked && (
         <div
           className={styles.problem}
@@ -250,15 +245,9 @@ function ImportButton(props: { studioId: string }) {
           style={{ width: '100%' }}
         >
           <p>“{asked.name}” is here already, from this studio.</p>
-          <button type="button" className={styles.button} onClick={() => void send(asked.file, 'update')}>
-            Update it
-          </button>{' '}
-          <button type="button" className={styles.button} onClick={() => void send(asked.file, 'copy')}>
-            Make a copy
-          </button>{' '}
-          <button type="button" className={styles.button} onClick={() => setAsked(null)}>
-            Cancel
-          </button>
+          <Button onClick={() => void send(asked.file, 'update')}>Update it</Button>{' '}
+          <Button onClick={() => void send(asked.file, 'copy')}>Make a copy</Button>{' '}
+          <Button onClick={() => setAsked(null)}>Cancel</Button>
         </div>
       )}
       {problem && (

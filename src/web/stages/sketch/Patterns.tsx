@@ -8,7 +8,7 @@ import { nextSlotNumber } from '@core/plan/newRows';
 import { Button, Input, Modal } from 'antd';
 import { useState } from 'react';
 import { useCommands, useRows } from '../../app/projectStore';
-import { Scenery } from './SketchCanvas';
+import { Scenery } from './SketchParts';
 import styles from './sketch.module.css';
 
 /** A pattern drawn small on a spot of its kind. */

@@ -7,6 +7,7 @@ import { Link, useSearchParams } from 'react-router';
 import { useCommands, usePlan, useRows } from '../../app/projectStore';
 import shell from '../../app/shell.module.css';
 import { Empty } from '../../ui/basics';
+import { TabbedParts } from '../../ui/TabbedParts';
 import { SpotSheet } from './SpotSheet';
 import styles from './sketch.module.css';
 
@@ -40,24 +41,21 @@ export function SketchPage() {
           </p>
         </Empty>
       ) : (
-        <div className={styles.spots} role="tablist" aria-label="Spots">
-          {spots.map((entry) => {
-            const slots = rows.slots.filter((slot) => slot.spotId === entry.id);
-            return (
-              <button
-                key={entry.id}
-                type="button"
-                role="tab"
-                aria-selected={entry.id === spot?.id}
-                onClick={() => setSearch({ spot: entry.id })}
-              >
-                {entry.name} <small>{slots.length}</small>
-              </button>
-            );
-          })}
-        </div>
+        <TabbedParts
+          open={spot?.id ?? ''}
+          parts={spots.map((entry) => ({
+            id: entry.id,
+            name: (
+              <>
+                {entry.name}{' '}
+                <small className="muted">{rows.slots.filter((slot) => slot.spotId === entry.id).length}</small>
+              </>
+            ),
+            content: () => <SpotSheet key={entry.id} spot={entry} />,
+          }))}
+          onOpen={(id) => setSearch({ spot: id })}
+        />
       )}
-      {spot && <SpotSheet key={spot.id} spot={spot} />}
       <AddSpot position={spots.length} first={spots.length === 0} onAdded={(id) => setSearch({ spot: id })} />
     </main>
   );

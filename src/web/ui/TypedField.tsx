@@ -1,0 +1,131 @@
+import { Input, type InputRef } from 'antd';
+import { type ReactNode, useEffect, useId, useRef, useState } from 'react';
+import { draftOf, dropDraft, keepDraft } from './draft';
+import styles from './ui.module.css';
+
+/** What was made of a text, or why it cannot be read. */
+export type Reading<T> = { ok: true; value: T } | { ok: false; reason: string };
+
+/**
+ * A field that is typed freely and committed when left or on Enter. What cannot be read stays as typed, with the
+ * reason beneath it; the stored value changes only when it can be read.
+ */
+export function TypedField<T>(props: {
+  label: string;
+  value: T;
+  show: (value: T) => string;
+  read: (text: string) => Reading<T>;
+  onCommit: (value: T) => void;
+  hint?: ReactNode;
+  suffix?: string;
+  width?: number | string;
+  hideLabel?: boolean;
+  autoFocus?: boolean;
+  error?: string | null;
+  inputMode?: 'decimal' | 'text' | 'numeric';
+  /** On a touch screen, keys for fractions and foot and inch marks stand below while the field is written in. */
+  fractions?: boolean;
+}) {
+  const id = useId();
+  const shown = props.show(props.value);
+  const [text, setText] = useState(shown);
+  const [error, setError] = useState<string | null>(null);
+  const [writing, setWriting] = useState(false);
+  // A value that changed elsewhere shows at once, unless something unread stands here.
+  useEffect(() => {
+    setText(shown);
+    setError(null);
+  }, [shown]);
+  const input = useRef<InputRef>(null);
+  // A page that was loaded again gives back what was being typed when it went.
+  // biome-ignore lint/correctness/useExhaustiveDependencies: only once, when the field comes
+  useEffect(() => {
+    const frame = requestAnimationFrame(() => {
+      const element = input.current?.input;
+      const draft = element ? draftOf(props.label, element, shown) : null;
+      if (draft === null) return;
+      setText(draft);
+      input.current?.focus();
+    });
+    return () => cancelAnimationFrame(frame);
+  }, []);
+  const type = (next: string) => {
+    setText(next);
+    const element = input.current?.input;
+    if (element) keepDraft(props.label, element, shown, next);
+  };
+  const commit = () => {
+    const trimmed = text.trim();
+    dropDraft();
+    if (trimmed === shown.trim()) return setError(null);
+    const reading = props.read(trimmed);
+    if (!reading.ok) return setError(reading.reason);
+    setError(null);
+    props.onCommit(reading.value);
+    setText(props.show(reading.value));
+  };
+  const problem = error ?? props.error ?? null;
+  return (
+    <label className={styles.field} htmlFor={id} style={{ width: props.width }}>
+      <span className={props.hideLabel ? 'visually-hidden' : undefined}>{props.label}</span>
+      <Input
+        id={id}
+        value={text}
+        ref={input}
+        data-field={props.label}
+        onChange={(event) => type(event.target.value)}
+        onBlur={() => {
+          setWriting(false);
+          commit();
+        }}
+        onPressEnter={commit}
+        {...(problem ? { status: 'error' as const } : {})}
+        {...(props.suffix ? { suffix: props.suffix } : {})}
+        {...(props.autoFocus ? { autoFocus: true } : {})}
+        aria-invalid={problem !== null}
+        aria-describedby={problem ? `${id}-error` : undefined}
+        inputMode={props.inputMode ?? 'text'}
+        autoComplete="off"
+        onFocus={() => setWriting(true)}
+      />
+      {props.fractions && writing && <FractionKeys onKey={(mark) => setText((now) => withMark(now, mark))} />}
+      {problem ? (
+        <span className={styles.error} id={`${id}-error`} role="alert">
+          {problem}
+        </span>
+      ) : (
+        props.hint && <span className={styles.hint}>{props.hint}</span>
+      )}
+    </label>
+  );
+}
+
+/** Marks that a phone's keyboard hides: fractions of an inch, feet and inches, and the word between two ends. */
+const marks = ['1/8', '1/4', '3/8', '1/2', '5/8', '3/4', '7/8', "'", '"', ' to '];
+
+/** A text with a mark behind it; a fraction and a word stand apart from what is there. */
+function withMark(text: string, mark: string): string {
+  const isApart = /\d\/\d|^ /.test(mark) && text !== '' && !/\s$/.test(text);
+  return isApart ? `${text} ${mark.trim()}${mark.endsWith(' ') ? ' ' : ''}` : `${text}${mark}`;
+}
+
+function FractionKeys(props: { onKey: (mark: string) => void }) {
+  return (
+    <span className={styles.fractions}>
+      {marks.map((mark) => (
+        <button
+          key={mark}
+          type="button"
+          tabIndex={-1}
+          // The field keeps the focus, so that what is written is not left and saved halfway.
+          onPointerDown={(event) => {
+            event.preventDefault();
+            props.onKey(mark);
+          }}
+        >
+          {mark.trim()}
+        </button>
+      ))}
+    </span>
+  );
+}
