@@ -13,8 +13,8 @@ import { temporaryCluster } from './lib/temporary.mjs';
 const root = dirname(dirname(fileURLToPath(import.meta.url)));
 const all = ['types', 'lint', 'unit', 'server', 'journeys'];
 const asked = process.argv.slice(2);
-const stranger = asked.find((part) => !all.includes(part));
-if (stranger) giveUp(`There is no part "${stranger}"; parts are: ${all.join(', ')}.`, 'npm test');
+const unknownPart = asked.find((part) => !all.includes(part));
+if (unknownPart) giveUp(`There is no part "${unknownPart}"; parts are: ${all.join(', ')}.`, 'npm test');
 const wanted = (part) => asked.length === 0 || asked.includes(part);
 
 ensureNodePackages(root);

@@ -18,8 +18,8 @@ describe('an address', () => {
 describe('every endpoint', () => {
   it.each(Object.entries(endpoints))(
     '%s: its places are those of its address, and nothing stands in two',
-    (name, told) => {
-      const { places, query, body, picture, answer, line }: Endpoint = told;
+    (name, endpoint) => {
+      const { places, query, body, picture, answer, line }: Endpoint = endpoint;
       const { method, path } = addresses[name as keyof typeof addresses];
       const inPath = [...path.matchAll(/\{(\w+)\}/g)].map((match) => match[1]);
       expect(Object.keys(places?.shape ?? {})).toEqual(inPath);

@@ -204,11 +204,11 @@ describe('what routes promise', () => {
   it('stands in the document about it: every endpoint, with what it asks and answers', async () => {
     const { json } = await studio.send('GET', '/api/openapi.json');
     for (const { method, path } of Object.values(addresses)) {
-      const told = json.paths[path]?.[method];
-      expect(told?.responses['200'].description.length, `${method} ${path}`).toBeGreaterThan(10);
-      expect(told.responses['503']).toBeDefined();
+      const operation = json.paths[path]?.[method];
+      expect(operation?.responses['200'].description.length, `${method} ${path}`).toBeGreaterThan(10);
+      expect(operation.responses['503']).toBeDefined();
       const places = [...path.matchAll(/\{(\w+)\}/g)].map((match) => match[1]);
-      const inPath = (told.parameters ?? []).filter((parameter: { in: string }) => parameter.in === 'path');
+      const inPath = (operation.parameters ?? []).filter((parameter: { in: string }) => parameter.in === 'path');
       expect(inPath.map((parameter: { name: string }) => parameter.name).sort()).toEqual(places.sort());
     }
     expect(json.paths['/api/commands'].post.requestBody.content['application/json'].schema).toBeDefined();

@@ -352,11 +352,11 @@ describe('the fit of a piece', () => {
       accent: fc.option(fc.constantFrom(...colors)),
       heightMm: fc.option(fc.integer({ min: 200, max: 600 })),
     });
-    const wish = fc.array(fc.constantFrom(...colors), { maxLength: 3 });
+    const wantedColors = fc.array(fc.constantFrom(...colors), { maxLength: 3 });
     const change = fc.record({
       looks: fc.array(fc.tuple(fc.integer({ min: 0, max: 14 }), look), { maxLength: 4 }),
       gone: fc.array(fc.integer({ min: 0, max: 14 }).map(String), { maxLength: 3 }),
-      colors: wish,
+      colors: wantedColors,
     });
     const pieceOf = (n: number, given: object) => fitPiece(piece(`Vase ${n}`, { ...given, id: String(n) }));
     fc.assert(

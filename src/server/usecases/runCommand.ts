@@ -297,7 +297,7 @@ function followingTag(tag: string, studioToo: boolean): string {
 
 /** Whether an answer tells of a row already. */
 const isAmong = ({ rows }: DoneAnswer, { table, row }: PlacedRow): boolean =>
-  rows.some((told) => told.table === table && told.row.id === row.id);
+  rows.some((sent) => sent.table === table && sent.row.id === row.id);
 
 /** The rows as they are now, each once; those that are gone by their ids. */
 function doneAnswer(

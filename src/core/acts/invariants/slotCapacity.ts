@@ -36,12 +36,12 @@ export const slotCapacity: Invariant = {
           accepted: `choices that together cover at most ${slot.quantity}`,
           weight: sum - slot.quantity,
         });
-      const told = { table: 'slots', id: slot.id, path: ['leftOut'], field, tolerated: true } as const;
+      const place = { table: 'slots', id: slot.id, path: ['leftOut'], field, tolerated: true } as const;
       if (slot.leftOut && sum > 0)
-        breaches.push({ ...told, value: sum, accepted: 'nothing chosen where a slot is left out', weight: sum });
+        breaches.push({ ...place, value: sum, accepted: 'nothing chosen where a slot is left out', weight: sum });
       if (slot.leftOut && slot.importance === 'must')
         breaches.push({
-          ...told,
+          ...place,
           path: ['importance'],
           value: 'left out',
           accepted: 'something, as it is a must',

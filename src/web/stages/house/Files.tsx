@@ -42,7 +42,7 @@ export function Files() {
     today,
     ...(mapping ? { mapping } : {}),
   });
-  const told = (error: unknown) =>
+  const sentenceOf = (error: unknown) =>
     error instanceof ApiError && error.answer.fields?.[0]
       ? `${error.answer.sentence} ${error.answer.fields[0].field}: accepted ${error.answer.fields[0].accepted}`
       : error instanceof Error
@@ -57,7 +57,7 @@ export function Files() {
       const answer = await api.previewHouse(intent(text, of, mapping));
       if (latest.current === mine) setPreview(answer);
     } catch (error) {
-      if (latest.current === mine) setProblem(told(error));
+      if (latest.current === mine) setProblem(sentenceOf(error));
     }
   };
   const take = async (chosen: File) => {
@@ -90,7 +90,7 @@ export function Files() {
       }
     } catch (error) {
       if (controller.signal.aborted) setProgress({ state: 'cancelled' });
-      else setProblem(told(error));
+      else setProblem(sentenceOf(error));
     } finally {
       stop.current = null;
     }
