@@ -7,6 +7,7 @@ const sum = (of: { numbers: readonly number[]; factor: number }) => {
   return { value: of.numbers.reduce((a, b) => a + b, 0) * of.factor };
 };
 const difference = (of: { numbers: readonly number[]; factor: number }) => ({ value: -sum(of).value });
+const countWays = ({ ways }: { ways: readonly (readonly [object, number])[] }) => ({ value: ways.length });
 
 describe('a memo', () => {
   it('gives the very same part while its inputs are the same, lists compared item by item', () => {
@@ -39,6 +40,16 @@ describe('a memo', () => {
     expect(memo.part(difference, 'a', inputs).value).toBe(-5);
     expect(memo.part(sum, 'b', { numbers: [6], factor: 1 }).value).toBe(6);
     expect(memo.part(sum, 'a', inputs).value).toBe(5);
+  });
+
+  it('compares lists of lists by what stands in them', () => {
+    const memo = new Memo();
+    const row = { id: 'x' };
+    const of = (ways: readonly (readonly [object, number])[]) => memo.part(countWays, 'a', { ways });
+    const first = of([[row, 1]]);
+    expect(of([[row, 1]])).toBe(first);
+    expect(of([[row, 2]])).not.toBe(first);
+    expect(of([[{ id: 'x' }, 2]])).not.toBe(of([[row, 2]]));
   });
 
   it('compares objects as such: an equal one is another', () => {

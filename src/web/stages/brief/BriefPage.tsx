@@ -4,6 +4,7 @@ import type { Brief } from '@core/state/brief';
 import { Checkbox } from 'antd';
 import { useCommands, useRows } from '../../app/projectStore';
 import { Choice, DateField, HoursField, MoneyField, NumberField, TextField } from '../../ui/fields';
+import { SideBySide } from '../../ui/layout';
 import styles from './brief.module.css';
 import { Feeling } from './Feeling';
 import { Palette } from './Palette';
@@ -27,7 +28,7 @@ export function BriefPage() {
       <Palette />
       <section className={styles.sheet}>
         <h2>Room and money</h2>
-        <div className={styles.two}>
+        <SideBySide across={2}>
           <TextField label="Name" value={project.name} least={1} onCommit={(name) => set({ name })} />
           <TextField label="Room" value={project.room} onCommit={(room) => set({ room })} />
           <MoneyField
@@ -76,11 +77,11 @@ export function BriefPage() {
             ]}
             onChange={(units) => set({ units })}
           />
-        </div>
+        </SideBySide>
       </section>
       <section className={styles.sheet}>
         <h2>Time</h2>
-        <div className={styles.two}>
+        <SideBySide across={2}>
           <HoursField
             label="Hours on hand"
             value={project.hoursOnHandMinutes}
@@ -117,12 +118,12 @@ export function BriefPage() {
             ]}
             onChange={(skill) => set({ skill })}
           />
-        </div>
+        </SideBySide>
         <Weeks />
       </section>
       <section className={styles.sheet}>
         <h2>Schools</h2>
-        <div className={styles.two}>
+        <SideBySide across={2}>
           <Choice
             label="Coats"
             value={project.school}
@@ -179,7 +180,7 @@ export function BriefPage() {
             ]}
             onChange={(grouping) => setBrief({ grouping })}
           />
-        </div>
+        </SideBySide>
       </section>
       <Place />
       <Inspirations />

@@ -3,6 +3,7 @@ import { Button, Select } from 'antd';
 import { usePhotoQueue } from '../../app/photoQueue';
 import { useCommands, useRows } from '../../app/projectStore';
 import { MoneyField, TextField } from '../../ui/fields';
+import { SideBySide } from '../../ui/layout';
 import { PhotoDrop, Refused } from '../../ui/PhotoDrop';
 import styles from './brief.module.css';
 import { PhotoCard } from './Photos';
@@ -20,10 +21,10 @@ export function Feeling() {
   return (
     <section className={styles.sheet} aria-label="Feeling">
       <h2>Feeling</h2>
-      <div className={styles.two}>
+      <SideBySide across={2}>
         <TextField label="Occasion" value={brief.occasion} most={200} onCommit={(occasion) => set({ occasion })} />
         <TextField label="Words for the mood" value={brief.mood} most={400} onCommit={(mood) => set({ mood })} />
-      </div>
+      </SideBySide>
       <div className={styles.field}>
         <label htmlFor="functions">What the place must keep doing</label>
         <Select
@@ -45,7 +46,7 @@ export function Feeling() {
           style={{ width: '100%' }}
         />
       </div>
-      <div className={styles.two}>
+      <SideBySide across={2}>
         <TextField
           label="Anchor: the one thing everything is built around"
           value={brief.anchor?.what ?? ''}
@@ -65,7 +66,7 @@ export function Feeling() {
             onCommit={(why) => brief.anchor && set({ anchor: { ...brief.anchor, why } })}
           />
         )}
-      </div>
+      </SideBySide>
       {brief.anchor &&
         (anchorPhoto ? (
           <PhotoCard photo={anchorPhoto} alt={`The anchor: ${brief.anchor.what}`}>
@@ -92,7 +93,7 @@ export function Feeling() {
             <Refused refused={queue.refused} onForget={queue.forget} />
           </>
         ))}
-      <div className={styles.two}>
+      <SideBySide across={2}>
         <TextField
           label="One splurge: on what"
           value={brief.splurge?.what ?? ''}
@@ -108,7 +109,7 @@ export function Feeling() {
             onCommit={(amount) => brief.splurge && set({ splurge: { ...brief.splurge, amount } })}
           />
         )}
-      </div>
+      </SideBySide>
     </section>
   );
 }

@@ -8,6 +8,7 @@ import { useEffect, useState } from 'react';
 import { Link, useNavigate } from 'react-router';
 import { ApiError, api } from '../../app/api';
 import shell from '../../app/shell.module.css';
+import { SideBySide } from '../../ui/layout';
 import styles from './brief.module.css';
 import { defaultProject } from './projectDefaults';
 
@@ -181,7 +182,7 @@ export function NewProjectPage() {
           onValuesChange={() => localStorage.setItem(DRAFT, JSON.stringify(form.getFieldsValue(true)))}
         >
           <div className={styles.sheet}>
-            <div className={styles.two}>
+            <SideBySide across={2}>
               <Form.Item name="name" label="Name">
                 <Input autoFocus placeholder="Attic bedroom" autoComplete="off" />
               </Form.Item>
@@ -194,10 +195,10 @@ export function NewProjectPage() {
               <Form.Item name="revealDate" label="Reveal date">
                 <Input type="date" />
               </Form.Item>
-            </div>
+            </SideBySide>
           </div>
           <div className={styles.sheet}>
-            <div className={styles.three}>
+            <SideBySide across={3}>
               <Form.Item name="currency" label="Currency">
                 <Select showSearch options={currencyCodes.map((code) => ({ value: code, label: code }))} />
               </Form.Item>
@@ -218,10 +219,10 @@ export function NewProjectPage() {
               <Form.Item name="taxIncluded" label="On price tags" valuePropName="checked">
                 <Checkbox>tax is in the price already</Checkbox>
               </Form.Item>
-            </div>
+            </SideBySide>
           </div>
           <div className={styles.sheet}>
-            <div className={styles.three}>
+            <SideBySide across={3}>
               <Form.Item name="hours" label="Hours on hand">
                 <Input inputMode="decimal" placeholder="26" autoComplete="off" />
               </Form.Item>
@@ -240,7 +241,7 @@ export function NewProjectPage() {
               <Form.Item name="timeIsFree" valuePropName="checked">
                 <Checkbox>my time is free</Checkbox>
               </Form.Item>
-            </div>
+            </SideBySide>
           </div>
           {problem && (
             <p role="alert" style={{ color: 'var(--brick)' }}>

@@ -4,6 +4,7 @@ import { Checkbox, Select } from 'antd';
 import { Link } from 'react-router';
 import { useCommands, usePlan, useRows } from '../../app/projectStore';
 import { LengthField, NumberField } from '../../ui/fields';
+import { SideBySide } from '../../ui/layout';
 import styles from './brief.module.css';
 
 const petWords: Record<PetKind, string> = {
@@ -45,7 +46,7 @@ export function Place() {
   return (
     <section className={styles.sheet} aria-label="Household and place">
       <h2>Household and place</h2>
-      <div className={styles.two}>
+      <SideBySide across={2}>
         <div>
           <NumberField
             label="Youngest child, years"
@@ -87,7 +88,7 @@ export function Place() {
           />
           {feed('cordReachMm')}
         </div>
-      </div>
+      </SideBySide>
       <div className={styles.demands}>
         {demands.map(([entry, words, about]) => (
           <div key={entry}>

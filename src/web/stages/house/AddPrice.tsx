@@ -9,6 +9,7 @@ import { useState } from 'react';
 import { useHouse } from '../../app/houseStore';
 import { perShownUnit, supplyUnitWords, supplyWords } from '../../app/words';
 import { Choice, DateField, MoneyField, NumberField, TextField } from '../../ui/fields';
+import { SideBySide } from '../../ui/layout';
 import styles from './house.module.css';
 import { supplyName } from './supplyNames';
 
@@ -64,7 +65,7 @@ export function AddPrice(props: { onDone: () => void }) {
   };
   return (
     <section className={styles.addCan} aria-label="A price">
-      <div className={styles.three}>
+      <SideBySide across={3}>
         <Choice label="Price of" value={subject} options={subjects} onChange={setSubject} />
         <TextField
           label={supply ? 'Pack' : 'Name'}
@@ -87,7 +88,7 @@ export function AddPrice(props: { onDone: () => void }) {
         <MoneyField label="Price" value={price} nullable currency={locale.currency} onCommit={setPrice} />
         <TextField label="Seen at" value={source} onCommit={setSource} />
         <DateField label="Seen on" value={seenOn} onCommit={setSeenOn} />
-      </div>
+      </SideBySide>
       <p className={styles.bar}>
         <Button type="primary" onClick={save} disabled={!ready}>
           Note it

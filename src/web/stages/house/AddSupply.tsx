@@ -13,6 +13,7 @@ import { perShownUnit, supplyUnitWords } from '../../app/words';
 import { BigChoice } from '../../ui/basics';
 import { ColorCardPicker } from '../../ui/ColorCardPicker';
 import { Choice, NumberField } from '../../ui/fields';
+import { SideBySide } from '../../ui/layout';
 import styles from './house.module.css';
 
 import { fills } from './supplyNames';
@@ -60,7 +61,7 @@ export function AddSupply(props: { onDone: () => void }) {
   };
   return (
     <section className={styles.addCan} aria-label="A can or another supply">
-      <div className={styles.three}>
+      <SideBySide across={3}>
         <Choice<string>
           label="What is it"
           value={kindId}
@@ -95,7 +96,7 @@ export function AddSupply(props: { onDone: () => void }) {
           most={100_000}
           onCommit={(value) => setSize(value * perShownUnit(unit, locale.units))}
         />
-      </div>
+      </SideBySide>
       {colored && (
         <ColorCardPicker
           label="Color"

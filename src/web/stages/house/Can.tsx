@@ -9,6 +9,7 @@ import { useHouse } from '../../app/houseStore';
 import { areaWords, dateWords, dayOf, perShownUnit, supplyUnitWords, supplyWords } from '../../app/words';
 import { BigChoice } from '../../ui/basics';
 import { DateField, NumberField, TextField } from '../../ui/fields';
+import { SideBySide } from '../../ui/layout';
 import { CanDrawing } from './CanDrawing';
 import styles from './house.module.css';
 import { usePanels } from './Panels';
@@ -97,7 +98,7 @@ export function Can(props: { supply: SupplyRow; name: string; look: boolean; ope
         </Button>
         {props.open && (
           <div className={styles.canEdit}>
-            <div className={styles.three}>
+            <SideBySide across={3}>
               <NumberField
                 label={`Left, ${supplyUnitWords(unit, locale.units)}`}
                 value={amount / perShownUnit(unit, locale.units)}
@@ -128,7 +129,7 @@ export function Can(props: { supply: SupplyRow; name: string; look: boolean; ope
               <TextField label="Tint base" value={supply.base} most={60} onCommit={(base) => set({ base })} />
               <DateField label="Opened on" value={supply.openedOn} onCommit={(openedOn) => set({ openedOn })} />
               <DateField label="Keeps until" value={supply.keepsUntil} onCommit={(keepsUntil) => set({ keepsUntil })} />
-            </div>
+            </SideBySide>
             {supply.containerSize !== null && (
               <BigChoice
                 label="Or about how full"

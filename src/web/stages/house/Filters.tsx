@@ -6,6 +6,7 @@ import { furnitureTemplates } from '@core/surface/templates';
 import { Button, Select } from 'antd';
 import { useHouse } from '../../app/houseStore';
 import { Choice, DateField } from '../../ui/fields';
+import { SideBySide } from '../../ui/layout';
 import { TypedField } from '../../ui/TypedField';
 import styles from './house.module.css';
 import { usePieceQuery } from './useStash';
@@ -38,7 +39,7 @@ export function Filters() {
   const yearAgo = `${Number(today.slice(0, 4)) - 1}${today.slice(4)}`.replace('-02-29', '-02-28');
   return (
     <section aria-label="What it shall be" className={styles.filterBox}>
-      <div className={styles.two}>
+      <SideBySide across={2}>
         {length('minHeight', 'Taller than')}
         {length('maxHeight', 'At most tall')}
         {length('maxWidth', 'At most wide')}
@@ -86,7 +87,7 @@ export function Filters() {
           ]}
           onChange={(unusedSince) => set({ unusedSince })}
         />
-      </div>
+      </SideBySide>
       <div className={styles.field}>
         <span>Near a color</span>
         <div className={styles.near}>
@@ -114,7 +115,7 @@ export function Filters() {
           )}
         </div>
       </div>
-      <div className={styles.two}>
+      <SideBySide across={2}>
         <DateField
           label="Free from"
           value={query.freeFrom ?? null}
@@ -125,7 +126,7 @@ export function Filters() {
           value={query.freeUntil ?? null}
           onCommit={(date) => set({ freeUntil: date ?? undefined })}
         />
-      </div>
+      </SideBySide>
     </section>
   );
 }

@@ -10,6 +10,7 @@ import { FinishField, MaterialField } from '../../app/SurfaceFields';
 import { dayOf } from '../../app/words';
 import { LabField } from '../../ui/ColorCardPicker';
 import { Choice, DateField, LengthField, MoneyField, NumberField, TextField } from '../../ui/fields';
+import { SideBySide } from '../../ui/layout';
 import { photoAddress } from '../../ui/photoAddress';
 import { TypedField } from '../../ui/TypedField';
 import styles from './house.module.css';
@@ -82,7 +83,7 @@ export function PieceSheet(props: {
           {placement.count > 1 ? `, ${placement.count} of them` : ''}
         </p>
       ))}
-      <div className={styles.two}>
+      <SideBySide across={2}>
         <TextField key={`name ${piece.id}`} label="What is it" value={piece.name} least={1} onCommit={rename} />
         <Choice
           label="Kind of piece"
@@ -90,8 +91,8 @@ export function PieceSheet(props: {
           options={furnitureTemplates.all.map((entry) => ({ value: entry.id, label: entry.name }))}
           onChange={(templateId) => set({ templateId })}
         />
-      </div>
-      <div className={styles.four}>
+      </SideBySide>
+      <SideBySide across={4}>
         {(
           [
             ['widthMm', 'Width'],
@@ -116,20 +117,20 @@ export function PieceSheet(props: {
           whole
           onCommit={(count) => set({ count })}
         />
-      </div>
-      <div className={styles.two}>
+      </SideBySide>
+      <SideBySide across={2}>
         <TextField
           label="Stands at"
           value={piece.standsAt}
           hint="empty while it is stored"
           onCommit={(standsAt) => set({ standsAt })}
         />
-        <div className={styles.two}>
+        <SideBySide across={2}>
           <TextField label="Box" value={piece.box} most={60} onCommit={(box) => set({ box })} />
           <TextField label="Shelf" value={piece.shelf} most={60} onCommit={(shelf) => set({ shelf })} />
-        </div>
-      </div>
-      <div className={styles.two}>
+        </SideBySide>
+      </SideBySide>
+      <SideBySide across={2}>
         <LabField label="Color" value={piece.color} fallbackHex={fallback} onChange={(color) => set({ color })} />
         <LabField
           label="Second color"
@@ -138,7 +139,7 @@ export function PieceSheet(props: {
           fallbackHex={fallback}
           onChange={(accent) => set({ accent })}
         />
-      </div>
+      </SideBySide>
       {piece.photoId !== null && (
         <PhotoColors
           photoId={piece.photoId}
@@ -159,7 +160,7 @@ export function PieceSheet(props: {
           style={{ width: '100%' }}
         />
       </div>
-      <div className={styles.two}>
+      <SideBySide across={2}>
         <TextField label="Style words" value={piece.style} most={200} onCommit={(style) => set({ style })} />
         <Choice
           label="Season"
@@ -167,10 +168,10 @@ export function PieceSheet(props: {
           options={seasons.map((season) => ({ value: season, label: seasonWords[season] }))}
           onChange={(season) => set({ season })}
         />
-      </div>
+      </SideBySide>
       <details>
         <summary>Material, weight and care</summary>
-        <div className={styles.two}>
+        <SideBySide across={2}>
           <MaterialField value={piece.materialId} onChange={(materialId) => set({ materialId })} />
           <FinishField label="Present finish" value={piece.finishId} onChange={(finishId) => set({ finishId })} />
           <TypedField
@@ -223,14 +224,14 @@ export function PieceSheet(props: {
               onChange={(cordCondition) => set({ cordCondition })}
             />
           )}
-        </div>
+        </SideBySide>
         <Checkbox checked={piece.fragile} onChange={(event) => set({ fragile: event.target.checked })}>
           fragile
         </Checkbox>
       </details>
       <details>
         <summary>Story, value and use</summary>
-        <div className={styles.two}>
+        <SideBySide across={2}>
           <NumberField
             label="In the house since"
             value={piece.sinceYear}
@@ -256,19 +257,19 @@ export function PieceSheet(props: {
             currency={piece.currency || locale.currency}
             onCommit={(value) => set({ value, currency: piece.currency || locale.currency })}
           />
-        </div>
+        </SideBySide>
         <TextField label="Story" value={piece.story} most={2000} onCommit={(story) => set({ story })} />
       </details>
       <details open={piece.borrowedFrom !== ''}>
         <summary>Borrowed</summary>
-        <div className={styles.two}>
+        <SideBySide across={2}>
           <TextField
             label="Borrowed from"
             value={piece.borrowedFrom}
             onCommit={(borrowedFrom) => set({ borrowedFrom })}
           />
           <DateField label="Back by" value={piece.backBy} onCommit={(backBy) => set({ backBy })} />
-        </div>
+        </SideBySide>
         {piece.borrowedFrom !== '' && (
           <>
             <Checkbox checked={piece.mayAlter} onChange={(event) => set({ mayAlter: event.target.checked })}>

@@ -6,6 +6,7 @@ import { useOpenRows } from '../../app/projectStore';
 import { useSearchState } from '../../app/useSearchState';
 import { Empty } from '../../ui/basics';
 import { Choice } from '../../ui/fields';
+import { Workbench } from '../../ui/layout';
 import { Filters } from './Filters';
 import styles from './house.module.css';
 import { Panels } from './Panels';
@@ -67,7 +68,7 @@ export function Pieces() {
   };
   const asked = text !== '';
   return (
-    <div className={styles.layout}>
+    <Workbench leftWidth={250} rightWidth={380}>
       <div className={styles.filters}>
         <details open={window.matchMedia('(min-width: 761px)').matches}>
           <summary className={styles.phoneOnly}>Ask by size, role, color, dates</summary>
@@ -220,6 +221,6 @@ export function Pieces() {
           total > 0 && <p className={`muted ${styles.wideOnly}`}>Pick a piece to see and change what is known of it.</p>
         )}
       </div>
-    </div>
+    </Workbench>
   );
 }

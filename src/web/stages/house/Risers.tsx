@@ -5,6 +5,7 @@ import { useState } from 'react';
 import { api } from '../../app/api';
 import { useHouse } from '../../app/houseStore';
 import { LengthField } from '../../ui/fields';
+import { SideBySide } from '../../ui/layout';
 import styles from './house.module.css';
 
 const TOLERANCE_MM = 15;
@@ -28,10 +29,10 @@ export function Risers(props: { slot: SlotRow | null; piece: PieceRow | null }) 
   return (
     <section className={styles.risers} aria-label="Risers" id="risers">
       <h3>{props.piece ? `Raise ${props.piece.name}` : 'Too low? Raise it'}</h3>
-      <div className={styles.three}>
+      <SideBySide across={3}>
         <LengthField label="Wanted height" value={wanted} nullable units={locale.units} onCommit={setWanted} />
         <LengthField label="The piece’s own height" value={own} nullable units={locale.units} onCommit={setOwn} />
-      </div>
+      </SideBySide>
       {gapMm === null ? (
         <p className="muted">Say both heights; books, boxes and stands of the house are tried alone and in twos.</p>
       ) : gapMm <= 0 ? (

@@ -4,6 +4,7 @@ import { useState } from 'react';
 import { useHouse } from '../../app/houseStore';
 import { useSearchState } from '../../app/useSearchState';
 import { Empty } from '../../ui/basics';
+import { Cards } from '../../ui/layout';
 import { AddSupply } from './AddSupply';
 import { Can } from './Can';
 import styles from './house.module.css';
@@ -51,7 +52,7 @@ export function Supplies() {
           </p>
         </Empty>
       ) : (
-        <ul className={styles.cans} aria-label="Supplies">
+        <Cards leastWidth={360} label="Supplies">
           {shown.map(({ supply, name, look }) => (
             <Can
               key={supply.id}
@@ -62,7 +63,7 @@ export function Supplies() {
               onToggle={() => setOpen(open === supply.id ? null : supply.id)}
             />
           ))}
-        </ul>
+        </Cards>
       )}
       <WantedSupplies />
       <Tools />

@@ -12,6 +12,7 @@ import { useCommands, useLocale, useRows } from '../../app/projectStore';
 import { FinishField, MaterialField } from '../../app/SurfaceFields';
 import { LabField } from '../../ui/ColorCardPicker';
 import { Choice, LengthField, NumberField, TextField } from '../../ui/fields';
+import { SideBySide } from '../../ui/layout';
 import { PieceDrawing } from '../../ui/PieceDrawing';
 import { SettleBox } from '../../ui/SettleBox';
 import styles from './hunt.module.css';
@@ -34,7 +35,7 @@ export function FindSheet(props: { find: FindRow }) {
       <div className={styles.sheet}>
         <div style={{ display: 'flex', gap: 16 }}>
           <div style={{ flex: 1, minWidth: 0 }}>
-            <div className={styles.two}>
+            <SideBySide across={2}>
               <TextField label="What is it" value={find.name} least={1} onCommit={(name) => set({ name })} />
               <TextField label="Seen at" value={find.source} onCommit={(source) => set({ source })} />
               <Choice
@@ -70,7 +71,7 @@ export function FindSheet(props: { find: FindRow }) {
                 ]}
                 onChange={(kind) => set({ kind })}
               />
-            </div>
+            </SideBySide>
           </div>
           <PieceDrawing
             templateId={find.templateId}
@@ -81,7 +82,7 @@ export function FindSheet(props: { find: FindRow }) {
           />
         </div>
         {template && (
-          <div className={styles.three}>
+          <SideBySide across={3}>
             {template.measures.map((measure) =>
               measure.kind === 'length' ? (
                 <LengthField
@@ -103,7 +104,7 @@ export function FindSheet(props: { find: FindRow }) {
                 />
               ),
             )}
-          </div>
+          </SideBySide>
         )}
       </div>
       <div className={styles.sheet}>
@@ -112,7 +113,7 @@ export function FindSheet(props: { find: FindRow }) {
       </div>
       <div className={styles.sheet}>
         <h3>What it is made of</h3>
-        <div className={styles.three}>
+        <SideBySide across={3}>
           <MaterialField value={find.materialId} onChange={(materialId) => set({ materialId })} />
           <FinishField
             label="Present finish"
@@ -174,7 +175,7 @@ export function FindSheet(props: { find: FindRow }) {
             whole
             onCommit={(repairMinutes) => set({ repairMinutes })}
           />
-        </div>
+        </SideBySide>
         <TextField label="Note" value={find.note} most={2000} onCommit={(note) => set({ note })} />
       </div>
       {(!bought || find.state === 'promised') && (

@@ -7,6 +7,7 @@ import { useLocale, useRows } from '../../app/projectStore';
 import shell from '../../app/shell.module.css';
 import { amountWords } from '../../app/words';
 import { Empty } from '../../ui/basics';
+import { Workbench } from '../../ui/layout';
 import { FindSheet } from './FindSheet';
 import styles from './hunt.module.css';
 import { QuickEntry } from './QuickEntry';
@@ -36,7 +37,7 @@ export function HuntPage() {
           <p>Type what you saw as you would say it: “nightstand, $12, half off, one drawer sticks”.</p>
         </Empty>
       ) : (
-        <div className={styles.layout}>
+        <Workbench leftWidth={280} rightWidth={330}>
           <div>
             <ul className={styles.list} aria-label="Finds">
               {finds.map((find) => (
@@ -70,7 +71,7 @@ export function HuntPage() {
               <UseFor key={selected.id} find={selected} wantedSlot={wantedSlot} />
             </div>
           )}
-        </div>
+        </Workbench>
       )}
     </main>
   );

@@ -3,6 +3,7 @@ import { type PriceLine, type PriceStory, piecesBought } from '@core/pricing/pri
 import { Button, Dropdown } from 'antd';
 import { useLocale } from '../../app/projectStore';
 import { Choice, MoneyField, NumberField } from '../../ui/fields';
+import { SideBySide } from '../../ui/layout';
 import styles from './hunt.module.css';
 
 const kinds: { key: PriceLine['kind']; label: string; make: () => PriceLine }[] = [
@@ -51,7 +52,7 @@ export function PriceStoryEditor(props: {
   const tag = story.tag.state === 'stated' ? story.tag.low : story.tag.state === 'estimated' ? story.tag.likely : null;
   return (
     <>
-      <div className={styles.three}>
+      <SideBySide across={3}>
         <Choice
           label="Price is"
           value={story.tag.state}
@@ -129,7 +130,7 @@ export function PriceStoryEditor(props: {
           whole
           onCommit={(quantity) => set({ quantity })}
         />
-      </div>
+      </SideBySide>
       {story.lines.map((line, index) => (
         <div className={styles.line} key={`${index}-${line.kind}`}>
           <Choice
@@ -222,7 +223,7 @@ export function PriceStoryEditor(props: {
           <Button size="small">Add a line: markdown, coupon, fee …</Button>
         </Dropdown>
       </p>
-      <div className={styles.three}>
+      <SideBySide across={3}>
         <NumberField
           label="Pieces in the pack"
           value={story.pieces}
@@ -290,7 +291,7 @@ export function PriceStoryEditor(props: {
             }
           />
         )}
-      </div>
+      </SideBySide>
     </>
   );
 }

@@ -5,6 +5,7 @@ import { Link } from 'react-router';
 import { useLocale, usePlan } from '../../app/projectStore';
 import { amountWords, supplyWords } from '../../app/words';
 import { Swatch } from '../../ui/basics';
+import { Cards } from '../../ui/layout';
 import styles from './makeover.module.css';
 
 /** Pieces of one color across the project: one can, what it serves, what one more would cost. */
@@ -16,7 +17,7 @@ export function ColorFamilies() {
   return (
     <section aria-label="Colors in use">
       <h2>One can, many pieces</h2>
-      <ul className={styles.families}>
+      <Cards leastWidth={300} className={styles.families}>
         {families.map((family) => {
           const supply = plan.model.supply(family.supplyKey);
           const words = (amount: number) => supplyWords(amount, supply.unit, locale.units);
@@ -51,7 +52,7 @@ export function ColorFamilies() {
             </li>
           );
         })}
-      </ul>
+      </Cards>
     </section>
   );
 }

@@ -9,6 +9,7 @@ import { useLocale, usePlan, useRows } from '../../app/projectStore';
 import shell from '../../app/shell.module.css';
 import { dateWords, supplyWords } from '../../app/words';
 import { Empty, Swatch } from '../../ui/basics';
+import { Cards } from '../../ui/layout';
 import styles from './makeover.module.css';
 
 /** Labels to print: lids of cans, bags of hardware, numbered parts. */
@@ -58,7 +59,7 @@ export function LabelsPage() {
       </main>
     );
   return (
-    <main className={`${shell.page} ${styles.labelsPage}`}>
+    <main className={shell.page}>
       <header className={styles.labelsHead}>
         <h1>Labels</h1>
         <Link to="../makeover">Makeovers</Link>
@@ -69,7 +70,7 @@ export function LabelsPage() {
       {lids.length > 0 && (
         <section aria-label="Lids">
           <h2>Lids</h2>
-          <ul className={styles.labels}>
+          <Cards leastWidth={200}>
             {lids.map((lid) => {
               const { unit } = plan.model.supply(lid.supplyKey);
               return (
@@ -85,13 +86,13 @@ export function LabelsPage() {
                 </li>
               );
             })}
-          </ul>
+          </Cards>
         </section>
       )}
       {bags.length > 0 && (
         <section aria-label="Bags of hardware">
           <h2>Bags of hardware</h2>
-          <ul className={styles.labels}>
+          <Cards leastWidth={200}>
             {bags.map((bag) => (
               <li key={bag.id}>
                 <b>{bag.name}</b>
@@ -99,20 +100,20 @@ export function LabelsPage() {
                 <span>taken off {today}</span>
               </li>
             ))}
-          </ul>
+          </Cards>
         </section>
       )}
       {parts.length > 0 && (
         <section aria-label="Parts">
           <h2>Parts, numbered from the top left</h2>
-          <ul className={styles.labels}>
+          <Cards leastWidth={200}>
             {parts.map((part) => (
               <li key={part.id}>
                 <b className={styles.mark}>{part.mark}</b>
                 <span>{part.name}</span>
               </li>
             ))}
-          </ul>
+          </Cards>
         </section>
       )}
     </main>

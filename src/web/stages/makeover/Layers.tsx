@@ -9,6 +9,7 @@ import { useCommands, useRows } from '../../app/projectStore';
 import { Swatch } from '../../ui/basics';
 import { ColorCardPicker } from '../../ui/ColorCardPicker';
 import { Choice, NumberField } from '../../ui/fields';
+import { SideBySide } from '../../ui/layout';
 import { coatingsFor, techniqueGroups } from './choices';
 import styles from './makeover.module.css';
 import type { RecipeAccess } from './useRecipe';
@@ -142,7 +143,7 @@ function LayerEditor(props: { layer: ChosenLayer; recipe: RecipeAccess }) {
     recipe.setLayer(layer.id, { zoneKeys: keys.length === zones.length ? 'all' : keys });
   return (
     <div className={styles.editor}>
-      <div className={styles.two}>
+      <SideBySide across={2}>
         <div className={styles.choice}>
           <span>Technique</span>
           <Select
@@ -195,7 +196,7 @@ function LayerEditor(props: { layer: ChosenLayer; recipe: RecipeAccess }) {
             onCommit={(value) => recipe.setLayer(layer.id, { values: { ...layer.values, [parameter.id]: value } })}
           />
         ))}
-      </div>
+      </SideBySide>
       {technique && <p className="muted small">{technique.remark}.</p>}
       {coating && (isColored(coating) || coating.primer?.tintable) && (
         <ColorCardPicker

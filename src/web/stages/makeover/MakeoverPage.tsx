@@ -2,6 +2,7 @@ import { Link, useParams } from 'react-router';
 import { usePlan, useRows } from '../../app/projectStore';
 import shell from '../../app/shell.module.css';
 import { Empty } from '../../ui/basics';
+import { Cards } from '../../ui/layout';
 import { PieceDrawing } from '../../ui/PieceDrawing';
 import { ColorFamilies } from './ColorFamilies';
 import styles from './makeover.module.css';
@@ -30,7 +31,7 @@ function RecipeList() {
         </Empty>
       ) : (
         <>
-          <ul className={styles.list}>
+          <Cards leastWidth={230} className={styles.list}>
             {rows.recipes.map((recipe) => {
               const piece = recipe.body.pieces[0];
               const computed = plan.model.recipe(recipe.id);
@@ -57,7 +58,7 @@ function RecipeList() {
                 </li>
               );
             })}
-          </ul>
+          </Cards>
           <p>
             <Link to="labels">Labels to print: lids, bags, parts</Link>
           </p>

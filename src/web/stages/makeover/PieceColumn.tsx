@@ -9,6 +9,7 @@ import { Link } from 'react-router';
 import { useLocale, useRows } from '../../app/projectStore';
 import { areaWords } from '../../app/words';
 import { LengthField, NumberField } from '../../ui/fields';
+import { SideBySide } from '../../ui/layout';
 import { PieceDrawing } from '../../ui/PieceDrawing';
 import { LeavePiece } from './MorePieces';
 import styles from './makeover.module.css';
@@ -75,7 +76,7 @@ export function PieceColumn(props: {
               marked={zone?.pieceId === piece.id ? zone.zone.id : null}
             />
           </div>
-          <div className={styles.two}>
+          <SideBySide across={2}>
             {template.measures.map((measure) => {
               const value = measures[measure.id] ?? 0;
               const commit = (next: number) =>
@@ -114,7 +115,7 @@ export function PieceColumn(props: {
                 <b>{made} like pieces</b>, as many as are chosen on the board
               </p>
             )}
-          </div>
+          </SideBySide>
         </>
       )}
       {zones.map((entry) => {

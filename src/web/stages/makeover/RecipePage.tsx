@@ -7,6 +7,7 @@ import { useLocale, usePlan } from '../../app/projectStore';
 import shell from '../../app/shell.module.css';
 import { dayWords } from '../../app/words';
 import { Empty } from '../../ui/basics';
+import { Workbench } from '../../ui/layout';
 import { DoneBox } from './DoneBox';
 import { Findings } from './Findings';
 import { Layers } from './Layers';
@@ -46,7 +47,7 @@ export function RecipePage(props: { recipeId: string }) {
   const needs = needsOf(computed, recipe.made);
   const using = plan.slots.flatMap((slot) => slot.options).find((option) => option.option.recipeId === row.id);
   return (
-    <main className={styles.layout}>
+    <main>
       <nav className={styles.jump} aria-label="Parts of the recipe">
         {(['Piece', 'Layers', 'Steps'] as const).map((part, index) => (
           <Button key={part} onClick={() => columns.current[index]?.scrollIntoView({ block: 'start' })}>
@@ -54,52 +55,54 @@ export function RecipePage(props: { recipeId: string }) {
           </Button>
         ))}
       </nav>
-      <section className={styles.column} aria-label="Piece and zones" ref={columnAt(0)}>
-        <h2>{row.name}</h2>
-        {row.body.pieces.map((piece) => (
-          <PieceColumn key={piece.id} piece={piece} recipe={recipe} zone={zone} onZone={setZoneKey} />
-        ))}
-        <MorePieces recipe={recipe} />
-      </section>
-      <section className={styles.column} aria-label="Layers" ref={columnAt(1)}>
-        <h2>{zone ? `${zone.zone.letter} · ${zone.zone.name}` : 'Layers'}</h2>
-        <span className="muted">from the material up; every joint is checked</span>
-        <Layers recipe={recipe} />
-        <StudioRecipes recipe={recipe} />
-        <Findings recipe={recipe} />
-        {zone?.zone.included ? (
-          <>
-            <h3>Layers of {zone.zone.letter}</h3>
-            <Stack zone={zone} recipe={recipe} />
-            <Coats zone={zone} recipe={recipe} />
-          </>
-        ) : (
-          <p className="muted">This zone stays as it is.</p>
-        )}
-        {row.body.dropped.length > 0 && (
-          <p className="small">
-            Dropped:{' '}
-            {row.body.dropped
-              .map((entry) => coatings.find(entry.split(':')[1]?.split('@')[0] ?? '')?.name ?? entry)
-              .join(', ')}{' '}
-            <Button size="small" onClick={() => recipe.setBody({ dropped: [] })}>
-              Propose again
-            </Button>
-          </p>
-        )}
-        <Supplies needs={needs} recipe={recipe} />
-        <ToolList recipe={recipe} />
-        {needs.size > 0 && <DoneBox recipe={row} computed={computed} needs={needs} />}
-        {using && (
-          <p>
-            Stands in place {dayWords(using.standsMs, plan.asOfMs, locale.timeZone)}, usable{' '}
-            {dayWords(using.usableMs, plan.asOfMs, locale.timeZone)}. <Link to="../compare">Back to the board</Link>
-          </p>
-        )}
-      </section>
-      <section className={styles.column} aria-label="Steps" ref={columnAt(2)}>
-        <Steps recipe={recipe} />
-      </section>
+      <Workbench leftWidth={290} rightWidth={372} isJoined>
+        <section className={styles.column} aria-label="Piece and zones" ref={columnAt(0)}>
+          <h2>{row.name}</h2>
+          {row.body.pieces.map((piece) => (
+            <PieceColumn key={piece.id} piece={piece} recipe={recipe} zone={zone} onZone={setZoneKey} />
+          ))}
+          <MorePieces recipe={recipe} />
+        </section>
+        <section className={styles.column} aria-label="Layers" ref={columnAt(1)}>
+          <h2>{zone ? `${zone.zone.letter} · ${zone.zone.name}` : 'Layers'}</h2>
+          <span className="muted">from the material up; every joint is checked</span>
+          <Layers recipe={recipe} />
+          <StudioRecipes recipe={recipe} />
+          <Findings recipe={recipe} />
+          {zone?.zone.included ? (
+            <>
+              <h3>Layers of {zone.zone.letter}</h3>
+              <Stack zone={zone} recipe={recipe} />
+              <Coats zone={zone} recipe={recipe} />
+            </>
+          ) : (
+            <p className="muted">This zone stays as it is.</p>
+          )}
+          {row.body.dropped.length > 0 && (
+            <p className="small">
+              Dropped:{' '}
+              {row.body.dropped
+                .map((entry) => coatings.find(entry.split(':')[1]?.split('@')[0] ?? '')?.name ?? entry)
+                .join(', ')}{' '}
+              <Button size="small" onClick={() => recipe.setBody({ dropped: [] })}>
+                Propose again
+              </Button>
+            </p>
+          )}
+          <Supplies needs={needs} recipe={recipe} />
+          <ToolList recipe={recipe} />
+          {needs.size > 0 && <DoneBox recipe={row} computed={computed} needs={needs} />}
+          {using && (
+            <p>
+              Stands in place {dayWords(using.standsMs, plan.asOfMs, locale.timeZone)}, usable{' '}
+              {dayWords(using.usableMs, plan.asOfMs, locale.timeZone)}. <Link to="../compare">Back to the board</Link>
+            </p>
+          )}
+        </section>
+        <section className={styles.column} aria-label="Steps" ref={columnAt(2)}>
+          <Steps recipe={recipe} />
+        </section>
+      </Workbench>
     </main>
   );
 }

@@ -10,6 +10,7 @@ import { useState } from 'react';
 import { useLocale, usePlan } from '../../app/projectStore';
 import { supplyWords, temperatureWords } from '../../app/words';
 import { NumberField, TextField } from '../../ui/fields';
+import { SideBySide } from '../../ui/layout';
 import { WhyTree } from '../compare';
 import { Caution } from './Caution';
 import styles from './makeover.module.css';
@@ -164,7 +165,7 @@ function StepEditor(props: { step: Step; recipe: RecipeAccess }) {
           most={120}
           onCommit={(title) => setOwn({ title })}
         />
-        <div className={styles.two}>
+        <SideBySide across={2}>
           <NumberField
             label="Work, minutes"
             value={own.minutes}
@@ -181,7 +182,7 @@ function StepEditor(props: { step: Step; recipe: RecipeAccess }) {
             most={2000}
             onCommit={(waitHours) => setOwn({ waitHours })}
           />
-        </div>
+        </SideBySide>
         <Button
           size="small"
           onClick={() => recipe.setBody({ ownSteps: body.ownSteps.filter((entry) => entry.id !== own.id) })}
@@ -193,7 +194,7 @@ function StepEditor(props: { step: Step; recipe: RecipeAccess }) {
   return (
     <div className={styles.stepEditor}>
       {!step.skipped && step.kind !== 'leadTest' && (
-        <div className={styles.two}>
+        <SideBySide across={2}>
           <NumberField
             label="Work, minutes"
             value={step.runMinutes}
@@ -213,7 +214,7 @@ function StepEditor(props: { step: Step; recipe: RecipeAccess }) {
               onCommit={(waitHours) => recipe.setStep(step.id, { waitHours })}
             />
           )}
-        </div>
+        </SideBySide>
       )}
       <WhyTree tree={explainStep(plan, recipe.plan, step)} />
       <div className={styles.fixes}>

@@ -13,6 +13,7 @@ import { useCommands, useLocale, usePlan, useRows } from '../../app/projectStore
 import { amountWords, perShownUnit, supplyUnitWords, supplyWords } from '../../app/words';
 import { SourceTag } from '../../ui/basics';
 import { MoneyField, NumberField, TextField } from '../../ui/fields';
+import { SideBySide } from '../../ui/layout';
 import { SettleBox } from '../../ui/SettleBox';
 import styles from './makeover.module.css';
 import type { RecipeAccess } from './useRecipe';
@@ -158,7 +159,7 @@ function SupplyEditor(props: { supplyKey: string; purchase: PackPurchase }) {
           onSettle={({ paid, ledgerId, atMs }) => run('buySupply', { supply: row, amount, paid, ledgerId, atMs })}
         />
       )}
-      <div className={styles.two}>
+      <SideBySide across={2}>
         <NumberField
           label={`In the stash, ${unitName}`}
           value={row.stash.state === 'none' ? 0 : row.stash.amount / perShown}
@@ -187,9 +188,9 @@ function SupplyEditor(props: { supplyKey: string; purchase: PackPurchase }) {
             )
           }
         />
-      </div>
+      </SideBySide>
       {packs.map((pack, index) => (
-        <div className={styles.three} key={`${pack.name}-${index}`}>
+        <SideBySide across={3} key={`${pack.name}-${index}`}>
           <TextField label="Pack" value={pack.name} least={1} most={80} onCommit={(name) => setPack(index, { name })} />
           <NumberField
             label={`Size, ${unitName}`}
@@ -206,7 +207,7 @@ function SupplyEditor(props: { supplyKey: string; purchase: PackPurchase }) {
             currency={locale.currency}
             onCommit={(value) => setPack(index, { price: value === null ? { state: 'unknown' } : stated(value) })}
           />
-        </div>
+        </SideBySide>
       ))}
       <p style={{ display: 'flex', gap: 8 }}>
         <Button

@@ -6,6 +6,7 @@ import { useCommands, useLocale, usePlan, useRows } from '../../app/projectStore
 import { temperatureWords } from '../../app/words';
 import { SourceTag } from '../../ui/basics';
 import { NumberField } from '../../ui/fields';
+import { SideBySide } from '../../ui/layout';
 import styles from './makeover.module.css';
 
 /** The air while working and drying: waits follow it, and it may forbid spraying. */
@@ -32,7 +33,7 @@ export function Weather() {
       </button>
       {open && (
         <div className={styles.editor}>
-          <div className={styles.three}>
+          <SideBySide across={3}>
             <NumberField
               label={`Air, ${unit}`}
               value={shown(climate.airC)}
@@ -65,7 +66,7 @@ export function Weather() {
                   : set('climate.surfaceC', read(value))
               }
             />
-          </div>
+          </SideBySide>
           <p className="small">
             Dew point {temperatureWords(dewPointC(climate.airC, climate.humidityPercent), locale.units)}. Waits are the
             label’s at 21 °C (70 °F) and 50 %, scaled: <SourceTag>modelling choice</SourceTag>

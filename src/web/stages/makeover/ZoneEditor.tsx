@@ -14,6 +14,7 @@ import { useLocale } from '../../app/projectStore';
 import { FinishField, MaterialField } from '../../app/SurfaceFields';
 import { LabField } from '../../ui/ColorCardPicker';
 import { Choice, LengthField, NumberField, TextField } from '../../ui/fields';
+import { SideBySide } from '../../ui/layout';
 import styles from './makeover.module.css';
 import type { RecipeAccess } from './useRecipe';
 
@@ -110,7 +111,7 @@ export function ZoneEditor(props: { zone: ZonePlan; recipe: RecipeAccess }) {
       {measuring && (
         <div className={styles.editor}>
           <TextField label="Name" value={zone.zone.name} least={1} most={80} onCommit={(name) => set({ name })} />
-          <div className={styles.two}>
+          <SideBySide across={2}>
             <NumberField
               label="How many"
               value={zone.zone.count}
@@ -129,7 +130,7 @@ export function ZoneEditor(props: { zone: ZonePlan; recipe: RecipeAccess }) {
               hint={`empty: ${Math.round(zone.texture * 100) / 100}`}
               onCommit={(value) => (value === null ? clear('textureFactor') : set({ textureFactor: value }))}
             />
-          </div>
+          </SideBySide>
           <Choice
             label="Detail"
             value={zone.zone.detail}
@@ -174,7 +175,7 @@ export function ShapeFields(props: { shape: EnteredShape | null; onChange: (shap
         onChange={(kind) => onChange(kind === 'template' ? null : { kind, values: {} })}
       />
       {shape && form && (
-        <div className={styles.two}>
+        <SideBySide across={2}>
           {form.fields.map((field) => {
             const value = shape.values[field.id] ?? field.standard;
             const commit = (next: number) => onChange({ ...shape, values: { ...shape.values, [field.id]: next } });
@@ -200,7 +201,7 @@ export function ShapeFields(props: { shape: EnteredShape | null; onChange: (shap
               />
             );
           })}
-        </div>
+        </SideBySide>
       )}
     </>
   );

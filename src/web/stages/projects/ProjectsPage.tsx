@@ -10,6 +10,7 @@ import { LeftQueues } from '../../app/LeftQueues';
 import shell from '../../app/shell.module.css';
 import { dateWords } from '../../app/words';
 import { Empty, LinkButton } from '../../ui/basics';
+import { Cards } from '../../ui/layout';
 import styles from './projects.module.css';
 
 type Entry = ProjectListAnswer['projects'][number];
@@ -70,13 +71,13 @@ export function ProjectsPage() {
           }
         />
         <Removed />
-        <ul className={styles.list}>
+        <Cards leastWidth={320}>
           {query.data?.projects.map((project) => (
             <li key={project.id}>
               <ProjectCard project={project} />
             </li>
           ))}
-        </ul>
+        </Cards>
       </main>
     </>
   );

@@ -40,7 +40,7 @@ export function HuntingListPage() {
     URL.revokeObjectURL(address);
   };
   return (
-    <main className={`${shell.page} ${styles.printed}`}>
+    <main className={shell.page}>
       <div className={styles.head}>
         <h1>Hunting list</h1>
         <p className="muted">

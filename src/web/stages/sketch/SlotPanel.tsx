@@ -10,6 +10,7 @@ import { Link } from 'react-router';
 import { useCommands, useLocale, useRows } from '../../app/projectStore';
 import { StitchedNumber, Swatch } from '../../ui/basics';
 import { Choice, LengthField, NumberField, SizeField, TextField } from '../../ui/fields';
+import { SideBySide } from '../../ui/layout';
 import styles from './sketch.module.css';
 import { roleWords, sizeText } from './words';
 
@@ -49,7 +50,7 @@ export function SlotPanel(props: { slot: SlotRow; spot: SpotRow }) {
         <h3>{slot.name}</h3>
       </div>
       <TextField label="What is it" value={slot.name} least={1} onCommit={(name) => set({ name })} />
-      <div className={styles.two}>
+      <SideBySide across={2}>
         <Choice<string>
           label="Role"
           value={slot.role ?? 'none'}
@@ -98,7 +99,7 @@ export function SlotPanel(props: { slot: SlotRow; spot: SpotRow }) {
             />
           </>
         )}
-      </div>
+      </SideBySide>
       {seats > 0 && (
         <Checkbox
           checked={slot.perSeat !== null}
@@ -159,7 +160,7 @@ export function SlotPanel(props: { slot: SlotRow; spot: SpotRow }) {
       {box && (
         <details>
           <summary>Place in the sketch</summary>
-          <div className={styles.two}>
+          <SideBySide across={2}>
             {(
               [
                 ['xMm', 'From the left'],
@@ -177,7 +178,7 @@ export function SlotPanel(props: { slot: SlotRow; spot: SpotRow }) {
                 onCommit={(value) => run('arrangeSlots', { boxes: [{ id: slot.id, box: { ...box, [field]: value } }] })}
               />
             ))}
-          </div>
+          </SideBySide>
           {slot.box && (
             <Button size="small" onClick={() => set({ box: null })}>
               Take it out of the sketch
