@@ -1,4 +1,5 @@
 import type { FindRow, SlotRow } from '@core/model/rows';
+import { likelySlot } from '@core/sourcing/likelySlot';
 import { Button, Select } from 'antd';
 import { useState } from 'react';
 import { Link, useNavigate } from 'react-router';
@@ -16,11 +17,13 @@ export function UseFor(props: { find: FindRow; wantedSlot: string | null }) {
   const using = rows.options.filter((option) => option.parts.some((part) => part.findId === find.id));
   const free = [...rows.slots].sort((a, b) => a.number - b.number);
   const [slotId, setSlotId] = useState<string | null>(null);
+  const filled = new Set(rows.fills.map((fill) => fill.slotId));
+  const open = new Set(free.filter((slot) => !filled.has(slot.id)).map((slot) => slot.id));
   const target =
     slotId ??
     free.find((slot) => slot.id === props.wantedSlot)?.id ??
     free.find((slot) => using.some((option) => option.slotId === slot.id))?.id ??
-    free[0]?.id ??
+    likelySlot(find.name, free, open)?.id ??
     null;
   const slot = rows.slots.find((candidate) => candidate.id === target);
   const has = (kind: string) => using.some((option) => option.slotId === target && option.kind === kind);
