@@ -66,3 +66,22 @@ describe.each(places)('the screen %s', (_name, path, text) => {
     expect(scroll).toBeLessThanOrEqual(inner);
   });
 });
+
+describe('the reasons of a figure on a phone', () => {
+  it('fill the screen and can be read to their end', async () => {
+    await person.size(390, 844);
+    await person.goto(`${euporia.address}${project}/compare`);
+    await person.press('Why: Makeover');
+    await person.see('//aside[@aria-label="Why"]');
+    await person.driver.executeScript(
+      '[...document.querySelectorAll("aside button")].find((button) => button.textContent === "Remove option").scrollIntoView({ block: "end" })',
+    );
+    const [top, bottom, height] = (await person.driver.executeScript(
+      'const at = [...document.querySelectorAll("aside button")].find((button) => button.textContent === "Remove option").getBoundingClientRect(); return [at.top, at.bottom, innerHeight]',
+    )) as [number, number, number];
+    expect(top).toBeGreaterThan(0);
+    expect(bottom).toBeLessThanOrEqual(height);
+    await person.press('Back to the board');
+    await person.size(1280, 800);
+  });
+});

@@ -1,3 +1,4 @@
+import type { RowConflict } from '@contract/answers';
 import { acts } from '@core/acts';
 import { Button, Modal } from 'antd';
 import styles from './shell.module.css';
@@ -87,19 +88,29 @@ export function NotSaved(props: Pick<CommandQueue, 'entries' | 'resolve' | 'undo
         </p>
       ))}
       {first.answer?.conflicts?.map((entry) => (
-        <div key={entry.id} className={styles.versions}>
-          <b>Field</b>
-          <b>{isUndo ? 'Before' : 'Yours'}</b>
-          <b>
-            {isUndo ? 'Now' : 'Theirs'}
-            {entry.theirs === null ? ' (removed)' : ''}
-          </b>
-          {differing(entry.mine, entry.theirs).map((field) => (
-            <FieldVersions key={field} field={field} mine={entry.mine?.[field]} theirs={entry.theirs?.[field]} />
-          ))}
-        </div>
+        <Versions key={entry.id} entry={entry} isUndo={isUndo} />
       ))}
     </Modal>
+  );
+}
+
+/** Both versions of a row, field by field; nothing where no field of it can be held against another. */
+function Versions(props: { entry: RowConflict; isUndo: boolean }) {
+  const { entry, isUndo } = props;
+  const fields = differing(entry.mine, entry.theirs);
+  if (fields.length === 0) return null;
+  return (
+    <div className={styles.versions}>
+      <b>Field</b>
+      <b>{isUndo ? 'Before' : 'Yours'}</b>
+      <b>
+        {isUndo ? 'Now' : 'Theirs'}
+        {entry.theirs === null ? ' (removed)' : ''}
+      </b>
+      {fields.map((field) => (
+        <FieldVersions key={field} field={field} mine={entry.mine?.[field]} theirs={entry.theirs?.[field]} />
+      ))}
+    </div>
   );
 }
 

@@ -33,8 +33,8 @@ export function FindSheet(props: { find: FindRow }) {
   return (
     <div>
       <div className={styles.sheet}>
-        <div style={{ display: 'flex', gap: 16 }}>
-          <div style={{ flex: 1, minWidth: 0 }}>
+        <div className={styles.head}>
+          <div>
             <SideBySide across={2}>
               <TextField label="What is it" value={find.name} least={1} onCommit={(name) => set({ name })} />
               <TextField label="Seen at" value={find.source} onCommit={(source) => set({ source })} />
