@@ -67,7 +67,7 @@ export function ComparePage() {
         <Shared />
       </section>
       {looked ? (
-        <WhyPanel key={looked.option.id} option={looked} onChoose={choose} sheetOpen={sheetOpen} onClose={closeSheet} />
+        <WhyPanel option={looked} onChoose={choose} sheetOpen={sheetOpen} onClose={closeSheet} />
       ) : (
         <aside className={styles.why}>
           <h2>Why?</h2>

@@ -8,7 +8,7 @@ import { linesInForce } from '@core/pricing/ledger';
 import { offerCash } from '@core/pricing/offer';
 import { sentenceFor } from '@core/words/sentences';
 import { Button } from 'antd';
-import { useState } from 'react';
+import { memo, useState } from 'react';
 import { useCommands, useLocale, usePlan, useRows } from '../../app/projectStore';
 import { amountWords, dayWords } from '../../app/words';
 import { LinkButton } from '../../ui/basics';
@@ -71,20 +71,9 @@ export function WhyPanel(props: {
         )}
         {model.finds[0] && <LinkButton to={`../hunt?find=${model.finds[0].id}`}>The find</LinkButton>}
       </div>
-      <fieldset className={styles.figures} aria-label="Figure">
-        {optionFigureLabels.map(([id, words]) => (
-          <Button
-            key={id}
-            size="small"
-            type={figure === id ? 'primary' : 'default'}
-            aria-pressed={figure === id}
-            onClick={() => setFigure(id)}
-          >
-            {words}
-          </Button>
-        ))}
-      </fieldset>
-      <WhyTree tree={explainOption(plan, option, figure)} />
+      <FigureChoice figure={figure} onFigure={setFigure} />
+      {/* What was unfolded belongs to this figure of this option; the figure itself stays from option to option. */}
+      <WhyTree key={`${option.option.id} ${figure}`} tree={explainOption(plan, option, figure)} />
       {findings.map((finding) => (
         <div key={`${finding.code}${JSON.stringify(finding.figures)}`} className={styles.note}>
           {finding.severity === 'stop' && <b>Stop. </b>}
@@ -94,6 +83,7 @@ export function WhyPanel(props: {
       ))}
       <div style={{ marginTop: 16 }}>
         <NumberField
+          key={option.option.id}
           label="Placing by hand, minutes"
           value={option.option.handsOnMinutes}
           nullable
@@ -208,3 +198,25 @@ function OfferFields(props: { option: OptionPlan }) {
     </div>
   );
 }
+
+/** Which figure is unfolded. By itself, since a choice on the board changes nothing of it. */
+const FigureChoice = memo(function FigureChoice(props: {
+  figure: OptionFigure;
+  onFigure: (figure: OptionFigure) => void;
+}) {
+  return (
+    <fieldset className={styles.figures} aria-label="Figure">
+      {optionFigureLabels.map(([id, words]) => (
+        <Button
+          key={id}
+          size="small"
+          type={props.figure === id ? 'primary' : 'default'}
+          aria-pressed={props.figure === id}
+          onClick={() => props.onFigure(id)}
+        >
+          {words}
+        </Button>
+      ))}
+    </fieldset>
+  );
+});
