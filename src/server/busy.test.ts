@@ -1,20 +1,14 @@
 import { randomUUID } from 'node:crypto';
 import { addresses } from '@contract/addresses';
 import { computePlan } from '@core/plan/computePlan';
-import { afterAll, beforeAll, describe, expect, it } from 'vitest';
+import { describe, expect, it } from 'vitest';
 import { newSlot } from '../core/plan/newRows';
 import { pruneOld } from './persistence/sql/prune';
 import { held, holdAnswer } from './test/answersHold';
-import { attic, freshDatabase, nightstandOption, studioApp, type TestStudio, testStudio } from './test/studio';
+import { attic, freshStudio, nightstandOption, studioApp, type TestStudio } from './test/studio';
 import { BusyError, Turns } from './usecases/turns';
 
-let own: Awaited<ReturnType<typeof freshDatabase>>;
-let studio: TestStudio;
-beforeAll(async () => {
-  own = await freshDatabase();
-  studio = await testStudio(own.database);
-});
-afterAll(() => own.drop());
+const { own, studio } = await freshStudio();
 
 const AS_OF = Date.parse('2026-06-01T13:00:00Z');
 const pause = (ms: number) => new Promise((done) => setTimeout(done, ms));

@@ -1,16 +1,10 @@
 import { randomUUID } from 'node:crypto';
-import { afterAll, beforeAll, describe, expect, it } from 'vitest';
+import { describe, expect, it } from 'vitest';
 import { computePlan } from '../core/plan/computePlan';
 import { newSlot } from '../core/plan/newRows';
-import { attic, freshDatabase, nightstandOption, type TestStudio, testStudio } from './test/studio';
+import { attic, freshStudio, nightstandOption } from './test/studio';
 
-let own: Awaited<ReturnType<typeof freshDatabase>>;
-let studio: TestStudio;
-beforeAll(async () => {
-  own = await freshDatabase();
-  studio = await testStudio(own.database);
-});
-afterAll(() => own.drop());
+const { studio } = await freshStudio();
 
 const slotRow = (spotId: string, id: string = randomUUID()) => ({ row: newSlot(id, spotId, 2, 'Lamp') });
 

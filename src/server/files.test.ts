@@ -2,18 +2,12 @@ import { randomUUID } from 'node:crypto';
 import type { WrittenFile } from '@core/formats/project/projectFile';
 import { readProjectFile } from '@core/formats/project/read';
 import { computePlan } from '@core/plan/computePlan';
-import { afterAll, beforeAll, describe, expect, it } from 'vitest';
+import { describe, expect, it } from 'vitest';
 import { newSlot, newSupply } from '../core/plan/newRows';
 import { chosenLayer, recipeFor } from '../core/recipe/recipeBody';
-import { attic, freshDatabase, nightstandOption, type TestStudio, testStudio } from './test/studio';
+import { attic, freshStudio, nightstandOption } from './test/studio';
 
-let own: Awaited<ReturnType<typeof freshDatabase>>;
-let studio: TestStudio;
-beforeAll(async () => {
-  own = await freshDatabase();
-  studio = await testStudio(own.database);
-});
-afterAll(() => own.drop());
+const { own, studio } = await freshStudio();
 
 const done = async (projectId: string, kind: string, payload: unknown): Promise<string> => {
   const body = { key: randomUUID(), projectId, kind, payload, expect: {} };

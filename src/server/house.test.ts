@@ -3,20 +3,12 @@ import { labFromHex } from '@core/color/lab';
 import type { PieceRow } from '@core/model/rows';
 import { findFromPiece } from '@core/plan/stashPieces';
 import { unknownPiece } from '@core/sourcing/newPiece';
-import { afterAll, beforeAll, describe, expect, it } from 'vitest';
+import { describe, expect, it } from 'vitest';
 import { newSlot, newSupply } from '../core/plan/newRows';
-import type { Database } from './persistence/database';
-import { attic, freshDatabase, studioApp, type TestStudio, testStudio } from './test/studio';
+import { attic, freshStudio, studioApp, type TestStudio, testStudio } from './test/studio';
 
-let own: Awaited<ReturnType<typeof freshDatabase>>;
-let database: Database;
-let studio: TestStudio;
-beforeAll(async () => {
-  own = await freshDatabase();
-  database = own.database;
-  studio = await testStudio(database);
-});
-afterAll(() => own.drop());
+const { own, studio } = await freshStudio();
+const { database } = own;
 
 const locale = { units: 'us', currency: 'USD', today: '2026-06-01' } as const;
 const piece = (name: string, change: Partial<PieceRow> = {}): PieceRow => ({

@@ -6,18 +6,12 @@ import { readProjectFile } from '@core/formats/project/read';
 import { withFinds } from '@core/model/finds';
 import { computePlan } from '@core/plan/computePlan';
 import { emptyBrief, emptyHousehold } from '@core/state/brief';
-import { afterAll, beforeAll, describe, expect, it } from 'vitest';
+import { describe, expect, it } from 'vitest';
 import { openDatabase } from './persistence/database';
 import { Initial1764000000000 } from './persistence/migrations/1764000000000-initial';
-import { attic, freshDatabase, HOST, nightstandOption, studioApp, type TestStudio, testStudio } from './test/studio';
+import { attic, freshDatabase, freshStudio, HOST, nightstandOption, studioApp, testStudio } from './test/studio';
 
-let own: Awaited<ReturnType<typeof freshDatabase>>;
-let studio: TestStudio;
-beforeAll(async () => {
-  own = await freshDatabase();
-  studio = await testStudio(own.database);
-});
-afterAll(() => own.drop());
+const { own, studio } = await freshStudio();
 
 const demo = (name: string): ProjectFile =>
   JSON.parse(readFileSync(fileURLToPath(new URL(`../../demo/${name}`, import.meta.url)), 'utf8'));

@@ -10,24 +10,18 @@ import { readProjectFile } from '@core/formats/project/read';
 import { withFinds } from '@core/model/finds';
 import type { HouseRows, ProjectRows, StoredRows } from '@core/model/rows';
 import { computePlan } from '@core/plan/computePlan';
-import { afterAll, beforeAll, describe, expect, it } from 'vitest';
+import { describe, expect, it } from 'vitest';
 import { throwAct } from '../core/fixtures/randomActs';
 import { seededRandom } from '../core/kernel/seededRandom';
 import { expectedVersions, withAnswer, withPieces } from '../web/app/rowsAfter';
-import { attic, freshDatabase, type TestStudio, testStudio } from './test/studio';
+import { attic, freshStudio } from './test/studio';
 
 /** How much is done: a few hundred acts in the ordinary run, EUPORIA_ACTS=2000 EUPORIA_SEEDS=50 by night. */
 const ACTS = Number(process.env.EUPORIA_ACTS ?? 200);
 const SEEDS = Number(process.env.EUPORIA_SEEDS ?? 1);
 const FIRST_SEED = Number(process.env.EUPORIA_SEED ?? 1);
 
-let own: Awaited<ReturnType<typeof freshDatabase>>;
-let studio: TestStudio;
-beforeAll(async () => {
-  own = await freshDatabase();
-  studio = await testStudio(own.database);
-});
-afterAll(() => own.drop());
+const { studio } = await freshStudio();
 
 /** One of two people at the same studio, each with what their page showed last. */
 interface Device {

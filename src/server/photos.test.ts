@@ -1,15 +1,9 @@
 import { randomUUID } from 'node:crypto';
 import sharp, { type Sharp } from 'sharp';
-import { afterAll, beforeAll, describe, expect, it } from 'vitest';
-import { attic, freshDatabase, HOST, nightstandOption, type TestStudio, testStudio } from './test/studio';
+import { describe, expect, it } from 'vitest';
+import { attic, freshStudio, HOST, nightstandOption } from './test/studio';
 
-let own: Awaited<ReturnType<typeof freshDatabase>>;
-let studio: TestStudio;
-beforeAll(async () => {
-  own = await freshDatabase();
-  studio = await testStudio(own.database);
-});
-afterAll(() => own.drop());
+const { studio } = await freshStudio();
 
 const put = async (
   bytes: Uint8Array,

@@ -1,16 +1,10 @@
 import { randomUUID } from 'node:crypto';
 import { chosenLayer, recipeFor } from '@core/recipe/recipeBody';
 import { studioRecipeOf } from '@core/recipe/studioRecipe';
-import { afterAll, beforeAll, describe, expect, it } from 'vitest';
-import { attic, freshDatabase, nightstandOption, type TestStudio, testStudio } from './test/studio';
+import { describe, expect, it } from 'vitest';
+import { attic, freshStudio, nightstandOption } from './test/studio';
 
-let own: Awaited<ReturnType<typeof freshDatabase>>;
-let studio: TestStudio;
-beforeAll(async () => {
-  own = await freshDatabase();
-  studio = await testStudio(own.database);
-});
-afterAll(() => own.drop());
+const { own, studio } = await freshStudio();
 
 /** A project with one makeover of a nightstand in wall acrylic. */
 async function withMakeover() {

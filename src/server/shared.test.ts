@@ -3,17 +3,11 @@ import { stated } from '@core/kernel/price';
 import type { ProjectRows } from '@core/model/rows';
 import { computePlan } from '@core/plan/computePlan';
 import { newPack, newSupply } from '@core/plan/newRows';
-import { afterAll, beforeAll, describe, expect, it } from 'vitest';
+import { describe, expect, it } from 'vitest';
 import { withAnswer } from '../web/app/rowsAfter';
-import { attic, freshDatabase, studioApp, type TestStudio, testStudio } from './test/studio';
+import { attic, freshStudio, studioApp, type TestStudio } from './test/studio';
 
-let own: Awaited<ReturnType<typeof freshDatabase>>;
-let studio: TestStudio;
-beforeAll(async () => {
-  own = await freshDatabase();
-  studio = await testStudio(own.database);
-});
-afterAll(() => own.drop());
+const { own, studio } = await freshStudio();
 
 /** A color of the house with a can of it and the size it is sold in; no project speaks of it. */
 async function canOfAColor() {

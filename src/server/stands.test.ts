@@ -4,22 +4,16 @@ import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import fc from 'fast-check';
 import sharp from 'sharp';
-import { afterAll, beforeAll, describe, expect, it } from 'vitest';
+import { describe, expect, it } from 'vitest';
 import { newSlot, newSupply } from '../core/plan/newRows';
 import { unknownPiece } from '../core/sourcing/newPiece';
 import { createApp } from './http/app';
 import { openDatabase } from './persistence/database';
 import { APP_ROLE, ensureAppRole } from './persistence/sql/roles';
-import { attic, freshDatabase, HOST, studioApp, type TestStudio, testStudio } from './test/studio';
+import { attic, freshStudio, HOST, studioApp, type TestStudio } from './test/studio';
 import { acceptPhoto } from './usecases/acceptPhoto';
 
-let own: Awaited<ReturnType<typeof freshDatabase>>;
-let studio: TestStudio;
-beforeAll(async () => {
-  own = await freshDatabase();
-  studio = await testStudio(own.database);
-});
-afterAll(() => own.drop());
+const { own, studio } = await freshStudio();
 
 const command = (projectId: string, kind: string, payload: unknown, more: object = {}) =>
   studio.send('POST', '/api/commands', { key: randomUUID(), projectId, kind, payload, expect: {}, ...more });

@@ -1,16 +1,10 @@
 import { randomUUID } from 'node:crypto';
-import { afterAll, beforeAll, describe, expect, it } from 'vitest';
+import { describe, expect, it } from 'vitest';
 import { newSlot, newSupply } from '../core/plan/newRows';
 import { chosenLayer, recipeFor } from '../core/recipe/recipeBody';
-import { attic, freshDatabase, nightstandOption, type TestStudio, testStudio } from './test/studio';
+import { attic, freshStudio, nightstandOption } from './test/studio';
 
-let own: Awaited<ReturnType<typeof freshDatabase>>;
-let studio: TestStudio;
-beforeAll(async () => {
-  own = await freshDatabase();
-  studio = await testStudio(own.database);
-});
-afterAll(() => own.drop());
+const { studio } = await freshStudio();
 
 type Sent = { status: number; json: { actId: string } };
 /** A command of one of two devices; it must go through. */

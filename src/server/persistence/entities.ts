@@ -2,7 +2,7 @@ import type { Lab } from '@core/color/lab';
 import type { ChangedTable, ProjectTable, RowOf } from '@core/model/entities';
 import type { LedgerSubject, SubjectKind } from '@core/model/values/subject';
 import { EntitySchema, type EntitySchemaColumnOptions } from 'typeorm';
-import { type ColumnType, type PhysicalColumn, physicalColumns, specOf, type TableSpec, tableSpecs } from './tables';
+import { type PhysicalColumn, physicalColumns, postgresTypes, specOf, type TableSpec, tableSpecs } from './tables';
 
 /** What every table of rows keeps beside the row's own fields. */
 export interface StoredRow {
@@ -31,17 +31,6 @@ export type Stored<T extends ChangedTable> = StoredRow &
   (T extends ProjectTable ? { projectId: string } : unknown) &
   (T extends 'project' ? { revision: number; summary: Record<string, unknown> | null } : unknown);
 
-const postgresTypes: Record<ColumnType, EntitySchemaColumnOptions['type']> = {
-  uuid: 'uuid',
-  text: 'text',
-  int: 'int',
-  bigint: 'bigint',
-  double: 'double precision',
-  boolean: 'boolean',
-  date: 'date',
-  json: 'jsonb',
-};
-
 /** The driver gives eight bytes as text; every amount of ours is a number that fits. */
 const asNumber = {
   to: (value: unknown) => value,
@@ -51,7 +40,7 @@ const asNumber = {
 function columnOptions({ column, type, nullable }: PhysicalColumn): EntitySchemaColumnOptions {
   return {
     name: column,
-    type: postgresTypes[type] ?? 'text',
+    type: postgresTypes[type],
     nullable,
     ...(type === 'bigint' ? { transformer: asNumber } : {}),
   };

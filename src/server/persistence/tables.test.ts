@@ -4,18 +4,12 @@ import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { lots } from '../../core/fixtures/lots';
 import { sampleRow } from '../../core/fixtures/sampleRow';
 import { type ChangedTable, type Entity, entityOf, tableNames } from '../../core/model/entities';
-import { attic, freshDatabase, type TestStudio, testStudio } from '../test/studio';
+import { attic, freshStudio } from '../test/studio';
 import { allEntities, type StoredRow, schemaOf } from './entities';
 import { rowJsonSql } from './sql/rowJson';
 import { fromStored, physicalColumns, specFor, specOf, toStored } from './tables';
 
-let own: Awaited<ReturnType<typeof freshDatabase>>;
-let studio: TestStudio;
-beforeAll(async () => {
-  own = await freshDatabase();
-  studio = await testStudio(own.database);
-});
-afterAll(() => own.drop());
+const { own, studio } = await freshStudio();
 
 describe('a table that is added to the model', () => {
   const spec = specFor(lots as unknown as Entity<ChangedTable>);

@@ -8,6 +8,18 @@ import { type LedgerSubject, ledgerSubjects } from '@core/model/values/subject';
 /** How a physical column keeps a field: `lab` and `subject` are spread over several. */
 export type ColumnType = Exclude<FieldType, 'lab' | 'subject'>;
 
+/** What PostgreSQL calls them. */
+export const postgresTypes = {
+  uuid: 'uuid',
+  text: 'text',
+  int: 'int',
+  bigint: 'bigint',
+  double: 'double precision',
+  boolean: 'boolean',
+  date: 'date',
+  json: 'jsonb',
+} as const satisfies Record<ColumnType, string>;
+
 export interface PhysicalColumn {
   /** Its name in an entity. */
   property: string;

@@ -5,6 +5,7 @@ import { labFromHex } from '@core/color/lab';
 import { stated } from '@core/kernel/price';
 import { completeMeasures } from '@core/surface/furnitureTemplate';
 import { furnitureTemplates } from '@core/surface/templates';
+import { afterAll } from 'vitest';
 import { project as projectRow } from '../../core/fixtures/projectRows';
 import { type ProjectRows, type StoredRows, withFinds } from '../../core/model/rows';
 import { newSlot, newSpot } from '../../core/plan/newRows';
@@ -42,6 +43,13 @@ export async function freshDatabase(
       await admin.close();
     },
   };
+}
+
+/** A database of its own for one file of tests, with a studio in it; gone when the file is done. */
+export async function freshStudio() {
+  const own = await freshDatabase();
+  afterAll(() => own.drop());
+  return { own, studio: await testStudio(own.database) };
 }
 
 /** A studio with an app over it, spoken to by requests as a page sends them. */

@@ -1,7 +1,7 @@
 import type { AnyRow } from '@core/acts/changes';
 import type { ChangedTable } from '@core/model/entities';
 import type { Transaction } from '../scope';
-import { type ColumnType, physicalColumns, specOf, toStored } from '../tables';
+import { physicalColumns, postgresTypes, specOf, toStored } from '../tables';
 import { statement } from './statement';
 
 /*
@@ -12,23 +12,12 @@ import { statement } from './statement';
 /** Rows written with one statement. */
 const AT_ONCE = 500;
 
-const recordTypes: Record<ColumnType, string> = {
-  uuid: 'uuid',
-  text: 'text',
-  int: 'int',
-  bigint: 'bigint',
-  double: 'double precision',
-  boolean: 'boolean',
-  date: 'date',
-  json: 'jsonb',
-};
-
 /** The statement that inserts a list of rows ($3) into a table. $1: studio, $2: act, $4: project, for its own tables. */
 function insertSql(table: ChangedTable): string {
   const spec = specOf(table);
   const columns = physicalColumns(spec);
   const names = columns.map(({ column }) => `"${column}"`).join(', ');
-  const typed = columns.map(({ property, type }) => `"${property}" ${recordTypes[type]}`).join(', ');
+  const typed = columns.map(({ property, type }) => `"${property}" ${postgresTypes[type]}`).join(', ');
   const values = columns.map(({ property }) => `"${property}"`).join(', ');
   const owner = spec.owner === 'project' ? { column: ', project_id', value: ', $4::uuid' } : { column: '', value: '' };
   // Rows are listed by when they came: those that come together keep their order by a microsecond each.
