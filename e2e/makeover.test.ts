@@ -1,20 +1,7 @@
-import { afterAll, beforeAll, describe, expect, it } from 'vitest';
-import { Person } from './lib/browser';
-import { Euporia } from './lib/euporia';
+import { describe, expect, it } from 'vitest';
+import { demoAndPerson } from './lib/demo';
 
-let euporia: Euporia;
-let person: Person;
-let attic: string;
-beforeAll(async () => {
-  euporia = await Euporia.start();
-  person = await Person.open();
-  const list = (await euporia.json('/api/projects')) as { projects: { id: string; name: string }[] };
-  attic = list.projects.find((entry) => entry.name === 'Attic bedroom')?.id ?? '';
-});
-afterAll(async () => {
-  await person?.close();
-  await euporia?.remove();
-});
+const { euporia, person, attic } = await demoAndPerson();
 
 const open = async (name: string) => {
   await person.goto(`${euporia.address}/p/${attic}/makeover`);

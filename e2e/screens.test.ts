@@ -1,27 +1,12 @@
 import { readFileSync } from 'node:fs';
 import { createRequire } from 'node:module';
-import { afterAll, beforeAll, describe, expect, it } from 'vitest';
-import { Person } from './lib/browser';
-import { Euporia } from './lib/euporia';
+import { describe, expect, it } from 'vitest';
+import { demoAndPerson } from './lib/demo';
 
-let euporia: Euporia;
-let person: Person;
-let project: string;
-let recipe: string;
-beforeAll(async () => {
-  euporia = await Euporia.start();
-  person = await Person.open();
-  const list = (await euporia.json('/api/projects')) as { projects: { id: string; name: string }[] };
-  project = `/p/${list.projects.find((entry) => entry.name === 'Attic bedroom')?.id}`;
-  const snapshot = (await euporia.json(`/api/projects/${project.slice(3)}/snapshot`)) as {
-    recipes: { id: string; name: string }[];
-  };
-  recipe = snapshot.recipes.find((entry) => entry.name === 'Oak nightstand in teal')?.id ?? '';
-});
-afterAll(async () => {
-  await person?.close();
-  await euporia?.remove();
-});
+const { euporia, person, attic } = await demoAndPerson();
+const project = `/p/${attic}`;
+const snapshot = (await euporia.json(`/api/projects/${attic}/snapshot`)) as { recipes: { id: string; name: string }[] };
+const recipe = snapshot.recipes.find((entry) => entry.name === 'Oak nightstand in teal')?.id ?? '';
 
 const axe = readFileSync(createRequire(import.meta.url).resolve('axe-core/axe.min.js'), 'utf8');
 

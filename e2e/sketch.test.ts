@@ -1,22 +1,13 @@
 import { readFileSync, writeFileSync } from 'node:fs';
 import { join } from 'node:path';
 import sharp from 'sharp';
-import { afterAll, beforeAll, describe, expect, it } from 'vitest';
+import { describe, expect, it } from 'vitest';
 import { temporaryFolder } from '../scripts/lib/temporary.mjs';
-import { Key, Person } from './lib/browser';
-import { Euporia } from './lib/euporia';
+import { Key } from './lib/browser';
+import { demoAndPerson } from './lib/demo';
 
 const folder = temporaryFolder('euporia-photos');
-let euporia: Euporia;
-let person: Person;
-beforeAll(async () => {
-  euporia = await Euporia.start();
-  person = await Person.open();
-});
-afterAll(async () => {
-  await person?.close();
-  await euporia?.remove();
-});
+const { euporia, person } = await demoAndPerson();
 
 const box = (name: string) =>
   `//*[@role="button" and contains(@aria-label, "${name}") and contains(@aria-label, "wide")]`;

@@ -1,17 +1,8 @@
-import { afterAll, beforeAll, describe, expect, it } from 'vitest';
+import { describe, expect, it } from 'vitest';
 import { Key, Person } from './lib/browser';
-import { Euporia } from './lib/euporia';
+import { demoAndPerson } from './lib/demo';
 
-let euporia: Euporia;
-let person: Person;
-beforeAll(async () => {
-  euporia = await Euporia.start();
-  person = await Person.open();
-});
-afterAll(async () => {
-  await person?.close();
-  await euporia?.remove();
-});
+const { euporia, person } = await demoAndPerson();
 
 /** What the board says of the chosen option, as one reads it. */
 const chosenChip = '//button[@data-chip and @aria-pressed="true"]';

@@ -1,24 +1,11 @@
 import { writeFileSync } from 'node:fs';
 import { join } from 'node:path';
-import { afterAll, beforeAll, describe, expect, it } from 'vitest';
+import { describe, expect, it } from 'vitest';
 import { temporaryFolder } from '../scripts/lib/temporary.mjs';
-import { Person } from './lib/browser';
-import { Euporia } from './lib/euporia';
+import { demoAndPerson } from './lib/demo';
 
 const folder = temporaryFolder('euporia-files');
-let euporia: Euporia;
-let person: Person;
-let attic: string;
-beforeAll(async () => {
-  euporia = await Euporia.start();
-  person = await Person.open();
-  const list = (await euporia.json('/api/projects')) as { projects: { id: string; name: string }[] };
-  attic = list.projects.find((entry) => entry.name === 'Attic bedroom')?.id ?? '';
-});
-afterAll(async () => {
-  await person?.close();
-  await euporia?.remove();
-});
+const { euporia, person, attic } = await demoAndPerson();
 
 const purse = async () => (await person.see('//*[@aria-label="Purse"]')).getText();
 const receipt = () => person.see('//section[.//*[starts-with(normalize-space(.), "At the till")]]');

@@ -47,8 +47,33 @@ export function PhotoDrop(props: { label: string; hint: string; onFiles: (files:
   );
 }
 
+/** Pictures that go to the server when it can be reached: taken here, on the way, refused. */
+export function PhotoQueueDrop(props: {
+  label: string;
+  hint: string;
+  queue: {
+    waiting: number;
+    refused: readonly { name: string; reason: string }[];
+    add: (files: File[]) => unknown;
+    forget: () => void;
+  };
+}) {
+  const { label, hint, queue } = props;
+  return (
+    <>
+      <PhotoDrop label={label} hint={hint} busy={queue.waiting > 0} onFiles={(files) => void queue.add(files)} />
+      {queue.waiting > 0 && (
+        <p role="status" className="muted small">
+          {queue.waiting} on the way; kept on this device until the server has them.
+        </p>
+      )}
+      <Refused refused={queue.refused} onForget={queue.forget} />
+    </>
+  );
+}
+
 /** Pictures that were refused, by name; the rest of the batch went in. */
-export function Refused(props: { refused: readonly { name: string; reason: string }[]; onForget: () => void }) {
+function Refused(props: { refused: readonly { name: string; reason: string }[]; onForget: () => void }) {
   if (props.refused.length === 0) return null;
   return (
     <div role="alert" className={styles.refused}>

@@ -4,7 +4,7 @@ import { usePhotoQueue } from '../../app/photoQueue';
 import { useCommands, useRows } from '../../app/projectStore';
 import { MoneyField, TextField } from '../../ui/fields';
 import { SideBySide } from '../../ui/layout';
-import { PhotoDrop, Refused } from '../../ui/PhotoDrop';
+import { PhotoQueueDrop } from '../../ui/PhotoDrop';
 import styles from './brief.module.css';
 import { PhotoCard } from './Photos';
 
@@ -83,15 +83,11 @@ export function Feeling() {
             </figcaption>
           </PhotoCard>
         ) : (
-          <>
-            <PhotoDrop
-              label="Add a photo of the anchor"
-              hint=""
-              busy={queue.waiting > 0}
-              onFiles={(files) => void queue.add(files.slice(0, 1))}
-            />
-            <Refused refused={queue.refused} onForget={queue.forget} />
-          </>
+          <PhotoQueueDrop
+            label="Add a photo of the anchor"
+            hint=""
+            queue={{ ...queue, add: (files) => queue.add(files.slice(0, 1)) }}
+          />
         ))}
       <SideBySide across={2}>
         <TextField

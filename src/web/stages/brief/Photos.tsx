@@ -3,7 +3,7 @@ import { Button } from 'antd';
 import { usePhotoQueue } from '../../app/photoQueue';
 import { useCommands, useRows } from '../../app/projectStore';
 import { TextField } from '../../ui/fields';
-import { PhotoDrop, Refused } from '../../ui/PhotoDrop';
+import { PhotoQueueDrop } from '../../ui/PhotoDrop';
 import { photoAddress } from '../../ui/photoAddress';
 import styles from './brief.module.css';
 
@@ -38,18 +38,11 @@ export function BeforePhotos() {
           None yet. Take one before anything moves: it is the regret named most, and it cannot be made up for.
         </p>
       )}
-      <PhotoDrop
+      <PhotoQueueDrop
         label="Add before photos"
         hint="drop them here, paste them, or take them with the phone’s camera"
-        busy={queue.waiting > 0}
-        onFiles={(files) => void queue.add(files)}
+        queue={queue}
       />
-      {queue.waiting > 0 && (
-        <p role="status" className="muted small">
-          {queue.waiting} on the way; kept on this device until the server has them.
-        </p>
-      )}
-      <Refused refused={queue.refused} onForget={queue.forget} />
       <div className={styles.photos}>
         {photos.map((photo, n) => (
           <PhotoCard key={photo.id} photo={photo} alt={`Before, ${photo.name || `photo ${n + 1}`}`}>
@@ -89,13 +82,11 @@ export function Inspirations() {
   return (
     <section className={styles.sheet} aria-label="Inspirations">
       <h2>Inspirations</h2>
-      <PhotoDrop
+      <PhotoQueueDrop
         label="Add inspirations"
         hint="pictures of what you like; say what you take from each"
-        busy={queue.waiting > 0}
-        onFiles={(files) => void queue.add(files)}
+        queue={queue}
       />
-      <Refused refused={queue.refused} onForget={queue.forget} />
       {rows.inspirations.length === 0 && <p className="muted small">Nothing noted yet.</p>}
       {rows.inspirations.map((entry) => {
         const photo = entry.photoId === null ? undefined : photos.get(entry.photoId);

@@ -4,7 +4,7 @@ import { useState } from 'react';
 import { useHouse } from '../../app/houseStore';
 import { colorsOfPhoto } from '../../app/photoColors';
 import { usePhotoSender } from '../../app/photoQueue';
-import { PhotoDrop, Refused } from '../../ui/PhotoDrop';
+import { PhotoQueueDrop } from '../../ui/PhotoDrop';
 import styles from './house.module.css';
 import { placeOf, sizeOf } from './words';
 
@@ -70,18 +70,7 @@ export function QuickPieces(props: { onAdded: (id: string) => void }) {
             .join(' · ')}
         </p>
       )}
-      <PhotoDrop
-        label="Photograph pieces"
-        hint="ten in a row is fine: sort them out later"
-        busy={queue.waiting > 0}
-        onFiles={(files) => void queue.add(files)}
-      />
-      {queue.waiting > 0 && (
-        <p role="status" className="muted small">
-          {queue.waiting} on the way; kept on this device until the server has them.
-        </p>
-      )}
-      <Refused refused={queue.refused} onForget={queue.forget} />
+      <PhotoQueueDrop label="Photograph pieces" hint="ten in a row is fine: sort them out later" queue={queue} />
     </section>
   );
 }
