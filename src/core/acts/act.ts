@@ -50,6 +50,7 @@ export function refuse(field: string, value: unknown, accepted: string): Refusal
   return { refused: { field, value, accepted } };
 }
 
+/** Whether a decision refuses. */
 export function isRefusal(decision: Decision): decision is Refusal {
   return 'refused' in decision;
 }

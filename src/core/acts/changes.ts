@@ -30,10 +30,12 @@ export function update<T extends TableName>(
   return { table, op: 'update', id, values: values as Record<string, unknown> };
 }
 
+/** An update of some fields of the project itself. */
 export function updateProject(id: string, values: Partial<Omit<ProjectRow, 'id' | 'version'>>): RowChange {
   return { table: 'project', op: 'update', id, values: values as Record<string, unknown> };
 }
 
+/** A removal; the row stays in the database, marked as removed. */
 export function remove(table: TableName, id: string): RowChange {
   return { table, op: 'remove', id };
 }

@@ -80,7 +80,7 @@ export function removeRow<const K extends string, T extends TableName>(
   return act as unknown as Act<K, z.ZodType<{ id: string }>, PlaceOf<T>>;
 }
 
-/** Options that go, with their fills and with the recipes that nothing else uses. */
+/** Removals of the options that a test picks, with their fills and with the recipes that no other option uses. */
 export function removeOptions(
   rows: ProjectRows,
   gone: (option: ProjectRows['options'][number]) => boolean,

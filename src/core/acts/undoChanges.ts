@@ -80,7 +80,7 @@ class RowBook {
   }
 }
 
-/** Ids of what the books name for good, and of what that points to in turn: none of it can go any more. */
+/** Ids of rows that ledger lines refer to, directly or through other rows. The ledger is for good, so they cannot go. */
 export function bookedIds(rows: Workspace): ReadonlySet<string> {
   const booked = new Set<string>();
   const waiting = rowsOf(rows, 'ledger').flatMap((line) => keptReferences('ledger', line));
@@ -147,7 +147,7 @@ export function undoChanges<W extends Workspace>(
             obstacles.push({ table, id });
           else if (!booked.has(id)) take({ table, op: 'remove', id }, null);
           else {
-            // The books name it for good: it stays, and nothing of it counts.
+            // The ledger refers to it, so the row stays; its values are set to what counts for nothing.
             const values = Object.fromEntries(
               Object.entries(entityOf(table).remains).filter(([field, value]) => !sameValue(here[field], value)),
             );

@@ -8,6 +8,7 @@ import { stateAfter } from './laidState';
 import { primerColumnOf } from './primerColumn';
 import type { ZonePlan } from './zonePlans';
 
+/** Whether a joint does not hold as it is. */
 export const isBroken = (joint: Joint): boolean => joint.verdict === 'barrierPrimer' || joint.verdict === 'never';
 
 /** A coat that lets the ground show must not be given an opaque primer: that would hide what it is meant to show. */

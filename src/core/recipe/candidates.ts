@@ -60,6 +60,7 @@ export function proposedCandidate(
   };
 }
 
+/** Whether a layer lies on a zone. */
 export const coversZone = (layer: Pick<ChosenLayer, 'zoneKeys'>, zone: ZonePlan): boolean =>
   layer.zoneKeys === 'all' || layer.zoneKeys.includes(zone.key);
 

@@ -8,6 +8,7 @@ import { checkJoint, type LayerAbove } from './checkJoint';
  */
 export type Exposed = readonly [SurfaceState, ...SurfaceState[]];
 
+/** The state that lies on top. */
 export const uppermost = (exposed: Exposed): SurfaceState => exposed[exposed.length - 1] ?? exposed[0];
 
 /**

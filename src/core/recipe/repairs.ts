@@ -28,6 +28,7 @@ const broken: ReadonlySet<RecipeFinding['code']> = new Set([
 
 const layerOf = (finding: RecipeFinding): string => finding.where.id.slice(finding.where.id.lastIndexOf('|') + 1);
 
+/** Whether repairs are looked for when a recipe has this finding. */
 export const isRepairable = (finding: RecipeFinding): boolean => broken.has(finding.code);
 
 const isUnknown = (finding: RecipeFinding): boolean => finding.code === 'joint.notKnown';

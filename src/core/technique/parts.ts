@@ -27,6 +27,7 @@ export function shareParameter(standard: number, label = 'Reaches, % of the zone
   return { id: 'sharePercent', label, standard, minimum: 1, maximum: 100 };
 }
 
+/** The share of a zone that a technique covers, 0 to 1; all of it where it has no such setting. */
 export const shareOf = (values: TechniqueValues): number => (values.sharePercent ?? 100) / 100;
 
 /** Brushable waterborne paint in one of the ordinary tins. */

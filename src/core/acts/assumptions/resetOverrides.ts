@@ -3,7 +3,7 @@ import { id } from '../../model/fields';
 import { projectAct } from '../act';
 import { remove } from '../changes';
 
-/** Back to the figures of the tables; what is gone already is no matter. */
+/** Removes overrides, so that the tables' figures count again; an override that is gone already is ignored. */
 export const resetOverrides = projectAct({
   kind: 'resetOverrides',
   title: 'Assumptions reset',

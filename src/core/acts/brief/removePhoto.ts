@@ -3,7 +3,7 @@ import { id } from '../../model/fields';
 import { projectAct, refuse } from '../act';
 import { remove, update, updateProject } from '../changes';
 
-/** A picture goes; what points to it lets go of it. */
+/** Removes a picture and every reference to it. */
 export const removePhoto = projectAct({
   kind: 'removePhoto',
   title: 'Photo removed',

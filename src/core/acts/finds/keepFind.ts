@@ -4,7 +4,7 @@ import { id } from '../../model/fields';
 import { projectAct, refuse } from '../act';
 import { update } from '../changes';
 
-/** A find that stays: its piece is in the house from now on, with what is said of it there. */
+/** Keeps a find: its piece belongs to the house from now on, with the given values. Only what is bought or owned can stay. */
 export const keepFind = projectAct({
   kind: 'keepFind',
   title: 'Kept in the house',

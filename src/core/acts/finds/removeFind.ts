@@ -5,7 +5,7 @@ import { projectAct, refuse } from '../act';
 import { remove } from '../changes';
 import { removeOptions } from '../rowActs';
 
-/** A find goes with the ways that use it; its piece stays where it is. What was paid for stays in the books. */
+/** Removes a find from the project with the options that use it. Its piece stays; a find that was paid or promised cannot go. */
 export const removeFind = projectAct({
   kind: 'removeFind',
   title: 'Find removed',

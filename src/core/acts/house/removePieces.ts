@@ -3,7 +3,7 @@ import { id } from '../../model/fields';
 import { houseAct, refuse } from '../act';
 import { update } from '../changes';
 
-/** Pieces that leave the house. Projects that saw them go on knowing what they were. */
+/** Removes pieces from the house. Projects that have seen them keep their description. */
 export const removePieces = houseAct({
   kind: 'removePieces',
   title: 'Pieces removed',

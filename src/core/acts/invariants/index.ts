@@ -24,7 +24,7 @@ export const invariants = createRegistry('invariants', [
 
 const known = new WeakMap<Workspace, readonly Breach[]>();
 
-/** Everything that does not hold of a workspace. */
+/** Every breach in a workspace; remembered by the workspace's identity. */
 export function breachesOf(rows: Workspace): readonly Breach[] {
   const before = known.get(rows);
   if (before) return before;
@@ -34,28 +34,28 @@ export function breachesOf(rows: Workspace): readonly Breach[] {
 }
 
 /**
- * What holds of the workspace before an act and no longer after it. What was broken already (an older file may bring
- * such a thing) does not stand in the way of other work, unless the act makes it worse.
+ * Breaches that an act adds or makes worse. What was broken before, for instance by an older file, does not stand in the
+ * way of other work.
  */
 export function newBreaches(before: Workspace, after: Workspace): Breach[] {
-  // By the place in the row: what a person calls it may change with the act.
+  // Places are compared by row and path, since the words for them may change with the act.
   const key = ({ table, id, path, target }: Breach) => `${table} ${id} ${path.join('.')} ${target?.id ?? ''}`;
   const weights = new Map<string, number>();
   for (const breach of breachesOf(before)) weights.set(key(breach), (weights.get(key(breach)) ?? 0) + breach.weight);
   return breachesOf(after)
     .filter((breach) => breach.weight > (breach.weightIn?.(before) ?? weights.get(key(breach)) ?? 0))
-    .map((breach) => inWordsOfWhatGoes(before, breach));
+    .map((breach) => aboutTheRemoval(before, breach));
 }
 
-/** Where something goes that others point to, what is said is what may go; otherwise what may be pointed to. */
-function inWordsOfWhatGoes(before: Workspace, breach: Breach): Breach {
+/** When an act removes a row that others still refer to, the message is about removing it, not about the reference. */
+function aboutTheRemoval(before: Workspace, breach: Breach): Breach {
   const { target } = breach;
   if (!target || !isTable(target.table)) return breach;
   const gone = rowIn(before, target.table, target.id);
   return gone ? { ...breach, ...stillNeeded(target.table, gone) } : breach;
 }
 
-/** What is said when a row cannot go because something needs it. */
+/** The refusal of a removal because something still refers to the row. */
 export function stillNeeded(table: ChangedTable, row: AnyRow): Problem {
   const { name, keptWhile } = entityOf(table);
   const called = nameOf(row) === row.id ? '' : ` (this is “${nameOf(row)}”)`;

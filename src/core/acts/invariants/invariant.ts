@@ -1,23 +1,23 @@
 import type { ChangedTable } from '../../model/rows';
 import type { Workspace } from '../changes';
 
-/** Something that must hold of any workspace and does not: at which row, in words that a person reads. */
+/** A place where an invariant does not hold, with words for a person. */
 export interface Breach {
   table: ChangedTable;
   id: string;
-  /** Where in the row, for who reads a file. */
+  /** The place within the row, as a file has it. */
   path: readonly (string | number)[];
-  /** The same as a person says it. */
+  /** The place in a person's words. */
   field: string;
   value: unknown;
   accepted: string;
-  /** The row that a reference points to, which is not there. */
+  /** The missing row that a reference points to. */
   target?: { table: string; id: string };
-  /** A file that breaks only such things can be read all the same: an older version let them happen. */
+  /** A file with only such breaches is read all the same, since an older version allowed them. */
   tolerated?: true;
-  /** How bad it is; what an act does not make worse does not stand in its way. */
+  /** How bad it is. An act is refused only when it makes a breach worse. */
   weight: number;
-  /** How heavy the same thing was in an earlier workspace, where that was no breach yet. */
+  /** The weight of the same place in an earlier workspace, where it was no breach yet. */
   weightIn?(before: Workspace): number;
 }
 

@@ -3,7 +3,7 @@ import { ledgerInOrder, linesInForce } from '../../pricing/ledger';
 import { isProject } from '../changes';
 import type { Breach, Invariant } from './invariant';
 
-/** The books hold: a reversal mirrors its line, none reverse each other in a circle, a thing is paid for once. */
+/** The ledger adds up: a reversal mirrors the line it reverses, reversals form no circle, a piece or order is paid once. */
 export const ledgerHolds: Invariant = {
   id: 'ledgerHolds',
   breaches: (rows) => {

@@ -2,7 +2,7 @@ import type { AnyRow } from '../changes';
 
 type List = readonly AnyRow[];
 
-/** What follows from a list of rows alone: an act that leaves a table as it is need not look through it again. */
+/** A result that depends on one list of rows alone; it is computed again only when the list is another object. */
 export function ofList<T>(compute: (list: List) => T): (list: List) => T {
   const known = new WeakMap<List, { value: T }>();
   return (list) => {

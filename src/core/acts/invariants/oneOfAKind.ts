@@ -3,9 +3,9 @@ import { rowsOf } from '../changes';
 import type { Breach, Invariant } from './invariant';
 import { ofList } from './ofList';
 
-/** What looks through the rows of one table for what should be there once. */
-const lookers = rowEntities.flatMap(({ table, unique, noun, record }) =>
-  // That a line of the ledger is reversed once is a rule of the ledger's own.
+/** One check for each set of fields that an entity calls unique. */
+const checks = rowEntities.flatMap(({ table, unique, noun, record }) =>
+  // Records have a rule of their own: `ledgerHolds` sees that a line is reversed once.
   (record ? [] : unique).map((fields) => ({
     table,
     breaches: ofList((list): Breach[] => {
@@ -34,8 +34,8 @@ const lookers = rowEntities.flatMap(({ table, unique, noun, record }) =>
   })),
 );
 
-/** What an entity calls unique is there once: one supply of an identity, one row for a tool, one choice of an option. */
+/** No two rows share what their entity calls unique: one supply of an identity, one row for a tool, one choice of an option. */
 export const oneOfAKind: Invariant = {
   id: 'oneOfAKind',
-  breaches: (rows) => lookers.flatMap(({ table, breaches }) => breaches(rowsOf(rows, table))),
+  breaches: (rows) => checks.flatMap(({ table, breaches }) => breaches(rowsOf(rows, table))),
 };

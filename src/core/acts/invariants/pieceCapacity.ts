@@ -32,8 +32,8 @@ function takenOf(rows: Workspace): ReadonlyMap<string, Taken> {
 }
 
 /**
- * A piece is in one place: choices take no more of it than there are. It weighs what is taken, not what is missing, so
- * that a jar that broke can be noted, and only taking one more is refused.
+ * A piece is in one place: choices take no more of it than there are. The weight of a breach is how many are taken, not
+ * how many are missing: that one of them broke can be noted at any time, only taking one more is refused.
  */
 export const pieceCapacity: Invariant = {
   id: 'pieceCapacity',

@@ -43,8 +43,8 @@ const idBreach = (table: ChangedTable, id: string): Breach => ({
   weight: 1,
 });
 
-/** What looks through the rows of one table: which tables they point into, and what they point to that is not there. */
-function lookerFor(table: ChangedTable) {
+/** The check of one table: which tables its rows refer to, and which of their references lead nowhere. */
+function checkOf(table: ChangedTable) {
   const targets = ofList((list) => [
     ...new Set(list.flatMap((row) => keptReferences(table, row).map((reference) => reference.table)).filter(isTable)),
   ]);
@@ -72,12 +72,12 @@ function lookerFor(table: ChangedTable) {
   return { targets, dangling };
 }
 
-/** In place of a table that a workspace knows nothing of: the house does not know the rows of projects. */
+/** Stands for a table that a workspace does not hold: the house alone has no rows of projects. */
 const NOT_KNOWN: readonly AnyRow[] = [];
 
-const lookers = new Map(rowEntities.map(({ table }) => [table as ChangedTable, lookerFor(table)]));
+const checks = new Map(rowEntities.map(({ table }) => [table as ChangedTable, checkOf(table)]));
 
-/** Whatever a row points to is there; ids are given once. What an act leaves as it is is not looked through again. */
+/** Every reference leads to a row that exists, and no id is given twice. Lists that an act leaves alone are not checked again. */
 export const references: Invariant = {
   id: 'references',
   breaches: (rows) => {
@@ -86,7 +86,7 @@ export const references: Invariant = {
     return tables.flatMap(([table, list], n) => {
       const earlier = tables.slice(0, n).map(([, other]) => other);
       const twice = [...givenTwice(list), ...givenBefore(list, earlier)].map((id) => idBreach(table, id));
-      const looker = lookers.get(table);
+      const looker = checks.get(table);
       if (!looker) return twice;
       const targetLists = looker.targets(list).map((target) => lists.get(target) ?? NOT_KNOWN);
       return [...twice, ...looker.dangling(list, targetLists)];

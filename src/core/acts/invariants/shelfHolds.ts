@@ -1,7 +1,7 @@
 import { isProject } from '../changes';
 import type { Breach, Invariant } from './invariant';
 
-/** What a makeover took off the shelf is noted once, with a makeover that is done. */
+/** Every recorded use of a supply belongs to one recipe only, and that recipe is done. */
 export const shelfHolds: Invariant = {
   id: 'shelfHolds',
   breaches: (rows) => {

@@ -1,7 +1,7 @@
 import { isProject } from '../changes';
 import type { Breach, Invariant } from './invariant';
 
-/** Choices cover no more than their slot asks for, by options of that slot; what is left out, or a must, says so. */
+/** Choices cover no more than the quantity of their slot, by options of that slot; a slot left out has none and is no must. */
 export const slotCapacity: Invariant = {
   id: 'slotCapacity',
   breaches: (rows) => {

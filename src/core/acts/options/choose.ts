@@ -4,7 +4,7 @@ import { id } from '../../model/fields';
 import { projectAct, refuse } from '../act';
 import { fillSlot } from './fillSlot';
 
-/** An option is what a slot, or so many of it, is filled with. */
+/** Fills a slot, or a part of its quantity, with an option. */
 export const choose = projectAct({
   kind: 'choose',
   title: 'Chosen',

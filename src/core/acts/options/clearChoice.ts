@@ -3,7 +3,7 @@ import { id } from '../../model/fields';
 import { projectAct, refuse } from '../act';
 import { remove, update } from '../changes';
 
-/** A slot is open again, whether it was filled or left out. */
+/** Opens a slot again: its choices go, and it is no longer left out. */
 export const clearChoice = projectAct({
   kind: 'clearChoice',
   title: 'Left open',

@@ -8,8 +8,9 @@ import { findSchema, partsOfFind } from '../finds/findFields';
 import { fillSlot } from './fillSlot';
 
 /**
- * Stars a slot from the stash: the project sees the piece as ours, its option is chosen, and where it stands now a note
- * stays behind. Whether it is free on the dates of the project is decided where all projects are known.
+ * Fills a slot with a piece of the house: adds the piece to the project as owned, adds an option for it and chooses it,
+ * and notes the gap that it leaves where it stands now. Whether the piece is free on the project's dates is checked by the
+ * server, which knows all projects.
  */
 export const usePiece = projectAct({
   kind: 'usePiece',

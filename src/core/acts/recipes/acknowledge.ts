@@ -3,7 +3,7 @@ import { rowSchema } from '../../model/entities';
 import { projectAct, refuse } from '../act';
 import { insert } from '../changes';
 
-/** A caution that somebody read; it holds until its trigger changes. */
+/** Notes that somebody read a caution. The note holds until what triggers the caution changes. */
 export const acknowledge = projectAct({
   kind: 'acknowledge',
   title: 'Read and acknowledged',

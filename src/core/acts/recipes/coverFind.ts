@@ -6,7 +6,10 @@ import { projectAct, refuse } from '../act';
 import { insert, type RowChange, update } from '../changes';
 import { refuseLent } from '../options/lentPiece';
 
-/** One recipe for one more find: strays sprayed one color. Its makeover for a slot comes along, when it has one. */
+/**
+ * Adds a find to a recipe, so that several pieces are made over alike. When an option is given, the find also
+ * becomes a makeover of that slot.
+ */
 export const coverFind = projectAct({
   kind: 'coverFind',
   title: 'Covered by the same recipe',

@@ -5,7 +5,7 @@ import { projectAct, refuse } from '../act';
 import { update } from '../changes';
 import { refuseLent } from '../options/lentPiece';
 
-/** Changes a recipe; whether it is done is said by finishing and reopening it. */
+/** Changes a recipe. Whether it is done changes only through `finishRecipe` and `reopenRecipe`. */
 export const editRecipe = projectAct({
   kind: 'editRecipe',
   title: 'Recipe changed',

@@ -7,7 +7,7 @@ import { lab, sheen } from '../../model/values/surface';
 import { projectAct, refuse } from '../act';
 import { insert, type RowChange, update } from '../changes';
 
-/** A recipe that is done: what it used comes off the shelf and is kept with what it was used on. */
+/** Marks a recipe as done: the supplies that it used leave the stash, with a record of what they were used on. */
 export const finishRecipe = projectAct({
   kind: 'finishRecipe',
   title: 'Done, and taken off the shelf',

@@ -4,7 +4,7 @@ import { id } from '../../model/fields';
 import { projectAct, refuse } from '../act';
 import { type RowChange, remove, update } from '../changes';
 
-/** A recipe that is not done after all: what it took off the shelf is back there, and it waits to be done. */
+/** Marks a finished recipe as not done: the supplies that it took are put back into the stash. */
 export const reopenRecipe = projectAct({
   kind: 'reopenRecipe',
   title: 'Not done after all',

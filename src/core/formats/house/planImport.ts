@@ -182,7 +182,7 @@ const takers: Record<HouseTable, (present: PresentHouse, locale: FileLocale, new
         keepsUntil: null,
       };
       const problems = fill(draft);
-      if (draft.kindId === '' && !says(problems, 'kind'))
+      if (draft.kindId === '' && !hasProblemIn(problems, 'kind'))
         problems.unshift({ field: 'Kind', value: '', accepted: 'a kind of supply' });
       const label = labelOf(draft);
       if (problems.length > 0) return bad(label, ...problems);
@@ -191,7 +191,7 @@ const takers: Record<HouseTable, (present: PresentHouse, locale: FileLocale, new
       const row: SupplyRow = {
         ...found.row,
         base: draft.base || found.row.base,
-        containerSize: nearer(draft.containerSize, found.row.containerSize),
+        containerSize: presentIfNear(draft.containerSize, found.row.containerSize),
         openedOn: draft.openedOn ?? found.row.openedOn,
         keepsUntil: draft.keepsUntil ?? found.row.keepsUntil,
         stash:
@@ -203,7 +203,7 @@ const takers: Record<HouseTable, (present: PresentHouse, locale: FileLocale, new
       };
       book.keep(row);
       if (before && same(before, row)) return { label, fate: 'same', problems: [], changes: [] };
-      // Who writes down what is left has looked.
+      // An amount in the file counts as a check of the can on that day.
       if (draft.amount !== null) row.checkedOn = locale.today;
       return {
         label,
@@ -235,9 +235,9 @@ const takers: Record<HouseTable, (present: PresentHouse, locale: FileLocale, new
       if (draft.kindId === '')
         problems.unshift({ field: 'Kind', value: '', accepted: 'a supply, a tool, or “New: …”' });
       const [subject, subjectId] = draft.kindId.includes(':') ? draft.kindId.split(':') : [null, ''];
-      if (draft.price === null && !says(problems, 'price'))
+      if (draft.price === null && !hasProblemIn(problems, 'price'))
         problems.push({ field: 'Price', value: '', accepted: 'an amount of money like 12.50' });
-      if (subject === null && draft.size === null && draft.kindId !== '' && !says(problems, 'size'))
+      if (subject === null && draft.size === null && draft.kindId !== '' && !hasProblemIn(problems, 'size'))
         problems.push({ field: 'Size', value: '', accepted: 'a size like 946 ml, 1 qt or 5' });
       if (problems.length > 0 || draft.price === null) return bad(label, ...problems);
       const price = stated(draft.price);
@@ -277,15 +277,15 @@ const takers: Record<HouseTable, (present: PresentHouse, locale: FileLocale, new
   },
 };
 
-/** Whether something is said already against the cells of a heading. */
-const says = (problems: readonly CellProblem[], word: string) =>
+/** Whether a problem is noted already for the column of a heading. */
+const hasProblemIn = (problems: readonly CellProblem[], word: string) =>
   problems.some((problem) => problem.field.toLowerCase().includes(word));
 
-/** What a file writes of an amount is rounded: so near to what is here, it is the same. */
+/** Amounts in a file are rounded: one as near as this to the present amount is the same. */
 const NEAR = 0.02;
 const isNear = (amount: number, stash: SupplyRow['stash']) =>
   Math.abs(amount - (stash.state === 'none' ? 0 : stash.amount)) < NEAR + 0.002 * amount;
-const nearer = (said: number | null, here: number | null) =>
+const presentIfNear = (said: number | null, here: number | null) =>
   said === null || (here !== null && Math.abs(said - here) < NEAR + 0.002 * said) ? here : said;
 
 function outcome(

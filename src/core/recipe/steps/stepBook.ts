@@ -29,6 +29,7 @@ export interface SideNeed {
 export type NewStep = Pick<Step, 'id' | 'kind' | 'title' | 'zoneKeys'> &
   Partial<Omit<Step, 'people' | 'skipped' | 'overruled'>>;
 
+/** From so many hours on, at any time after. */
 export const openInterval = (fromHours: number): AllowedInterval[] => [{ fromHours, toHours: null, extraSteps: [] }];
 
 const minuteSpread: Record<string, number> = Object.fromEntries([

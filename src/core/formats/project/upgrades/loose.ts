@@ -1,6 +1,7 @@
 /** Parsed JSON of an older shape: nothing is known of it but that it was JSON. */
 export type Loose = Record<string, unknown>;
 
+/** Whether a value is an object with fields, and neither a list nor null. */
 export const isObject = (value: unknown): value is Loose =>
   value !== null && typeof value === 'object' && !Array.isArray(value);
 
