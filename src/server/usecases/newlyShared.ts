@@ -22,8 +22,8 @@ const sharedBy = new Set(
 );
 
 /**
- * Rows of the house that come along with a project since an act, because a row that it wrote speaks of something now that
- * it did not speak of before: supplies of a color that is newly used, and their packs.
+ * Rows of the house that come along with a project since an act, because a row that the act wrote refers to something now
+ * that it did not refer to before: supplies of a color that is newly used, and their packs.
  */
 export async function newlyShared(
   transaction: Transaction,
@@ -34,9 +34,9 @@ export async function newlyShared(
   for (const { table, id, op, before } of changes) {
     const row = op === 'remove' ? null : rowIn(after, table, id);
     if (!row) continue;
-    const spoken = (of: AnyRow) => referencesOf(table, of).filter((reference) => sharedBy.has(reference.table));
-    for (const reference of spoken(row)) fresh.add(reference.id);
-    if (before) for (const reference of spoken(before)) fresh.delete(reference.id);
+    const sharedOf = (of: AnyRow) => referencesOf(table, of).filter((reference) => sharedBy.has(reference.table));
+    for (const reference of sharedOf(row)) fresh.add(reference.id);
+    if (before) for (const reference of sharedOf(before)) fresh.delete(reference.id);
   }
   return rowsSharing(transaction, [...fresh]);
 }

@@ -97,47 +97,57 @@ const ids = () => {
   };
 };
 const runs = Number(process.env.EUPORIA_PLANS ?? 50);
+/** A long run takes its time: half a second for each project at the very most. */
+const patienceMs = 30_000 + runs * 500;
 
 describe('whatever acts made of a project', () => {
-  it('every figure is the sum of its lines, at every depth', () => {
-    const met = { shared: 0, settledOrder: 0, stripped: 0, done: 0, setback: 0, sums: 0 };
-    fc.assert(
-      fc.property(throws(60), (thrown) => {
-        const state = playActs(START, thrown, ids()).at(-1) ?? START;
-        const plan = computePlan(state, AS_OF);
-        met.sums += check(plan);
-        met.shared += state.recipes.filter((row) => row.body.pieces.length > 1).length;
-        met.settledOrder += state.ledger.filter((line) => line.subject.kind === 'offer').length;
-        met.stripped += state.recipes.filter((row) =>
-          row.body.preparations.some(({ kind }) => kind === 'strip'),
-        ).length;
-        met.done += state.recipes.filter((row) => row.doneOn !== null).length;
-        met.setback += state.recipes.filter((row) => row.body.setbacks.length > 0).length;
-      }),
-      { numRuns: runs, seed: 21 },
-    );
-    // What drifted before is among them, so the property is about it.
-    for (const [what, times] of Object.entries(met)) expect([what, times > 10]).toEqual([what, true]);
-  });
+  it(
+    'every figure is the sum of its lines, at every depth',
+    () => {
+      const met = { shared: 0, settledOrder: 0, stripped: 0, done: 0, setback: 0, sums: 0 };
+      fc.assert(
+        fc.property(throws(60), (thrown) => {
+          const state = playActs(START, thrown, ids()).at(-1) ?? START;
+          const plan = computePlan(state, AS_OF);
+          met.sums += check(plan);
+          met.shared += state.recipes.filter((row) => row.body.pieces.length > 1).length;
+          met.settledOrder += state.ledger.filter((line) => line.subject.kind === 'offer').length;
+          met.stripped += state.recipes.filter((row) =>
+            row.body.preparations.some(({ kind }) => kind === 'strip'),
+          ).length;
+          met.done += state.recipes.filter((row) => row.doneOn !== null).length;
+          met.setback += state.recipes.filter((row) => row.body.setbacks.length > 0).length;
+        }),
+        { numRuns: runs, seed: 21 },
+      );
+      // What drifted before is among them, so the property is about it.
+      for (const [what, times] of Object.entries(met)) expect([what, times > 10]).toEqual([what, true]);
+    },
+    patienceMs,
+  );
 
-  it('a plan that takes parts over from the one before comes to the same as one from scratch', () => {
-    fc.assert(
-      fc.property(throws(60), (thrown) => {
-        let before: Plan | null = null;
-        const states = playActs(START, thrown, ids());
-        for (const [n, state] of states.entries()) {
-          const taken: Plan = computePlan(state, AS_OF + n * 60_000, before);
-          // Now and then somebody looks at it, so that parts of every age are about.
-          if (n % 3 === 0) optionsOf(taken);
-          before = taken;
-        }
-        const last = states.at(-1) ?? START;
-        const atMs = AS_OF + (states.length - 1) * 60_000;
-        if (before) expect(figuresOf(before)).toEqual(figuresOf(computePlan(last, atMs)));
-      }),
-      { numRuns: Math.ceil(runs / 4), seed: 22 },
-    );
-  });
+  it(
+    'a plan that takes parts over from the one before comes to the same as one from scratch',
+    () => {
+      fc.assert(
+        fc.property(throws(60), (thrown) => {
+          let before: Plan | null = null;
+          const states = playActs(START, thrown, ids());
+          for (const [n, state] of states.entries()) {
+            const taken: Plan = computePlan(state, AS_OF + n * 60_000, before);
+            // Now and then somebody looks at it, so that parts of every age are about.
+            if (n % 3 === 0) optionsOf(taken);
+            before = taken;
+          }
+          const last = states.at(-1) ?? START;
+          const atMs = AS_OF + (states.length - 1) * 60_000;
+          if (before) expect(figuresOf(before)).toEqual(figuresOf(computePlan(last, atMs)));
+        }),
+        { numRuns: Math.ceil(runs / 4), seed: 22 },
+      );
+    },
+    patienceMs,
+  );
 });
 
 /** Everything a plan shows, as plain figures. */

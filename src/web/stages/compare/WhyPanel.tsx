@@ -42,9 +42,7 @@ export function WhyPanel(props: {
       aria-label="Why"
       onKeyDown={(event) => event.key === 'Escape' && props.onClose()}
     >
-      <Button block className={styles.closeSheet} onClick={props.onClose}>
-        Back to the board
-      </Button>
+      <BackToBoard onClose={props.onClose} />
       <h2>
         {model.slot.name}: {kindNames[option.option.kind].toLowerCase()}
       </h2>
@@ -198,6 +196,14 @@ function OfferFields(props: { option: OptionPlan }) {
     </div>
   );
 }
+
+const BackToBoard = memo(function BackToBoard(props: { onClose: () => void }) {
+  return (
+    <Button block className={styles.closeSheet} onClick={props.onClose}>
+      Back to the board
+    </Button>
+  );
+});
 
 /** Which figure is unfolded. By itself, since a choice on the board changes nothing of it. */
 const FigureChoice = memo(function FigureChoice(props: {
