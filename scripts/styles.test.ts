@@ -23,7 +23,7 @@ const sheets = new Map(
     }),
 );
 
-/** Classes of a stylesheet that a page takes by name; by a computed name all of them, as far as its beginning fits. */
+/** Classes of a stylesheet that a page takes by name, or by a computed name, of which the beginning may be known. */
 function usedIn(path: string): { sheet: string; name: string; isBeginning: boolean }[] {
   const text = readFileSync(path, 'utf8');
   return [...text.matchAll(/import (\w+) from '([^']+\.module\.css)'/g)].flatMap(([, variable, from = '']) => {
@@ -45,6 +45,20 @@ const used = files
       .map((use) => ({ ...use, path })),
   );
 
+/** Whether a name stands as a text somewhere in the folder of a stylesheet: where a computed name can come from. */
+const standsAsText = (sheet: string, name: string) =>
+  files.some(
+    (path) =>
+      dirname(path) === dirname(sheet) && /\.tsx?$/.test(path) && readFileSync(path, 'utf8').includes(`'${name}'`),
+  );
+
+/** Whether a use takes a class. */
+function takes(use: (typeof used)[number], sheet: string, name: string): boolean {
+  if (use.sheet !== sheet) return false;
+  if (!use.isBeginning) return use.name === name;
+  return use.name === '' ? standsAsText(sheet, name) : name.startsWith(use.name);
+}
+
 describe('stylesheets', () => {
   it('have every class that a page takes from them', () => {
     const missing = used.filter(({ sheet, name, isBeginning }) => !isBeginning && !sheets.get(sheet)?.has(name));
@@ -55,12 +69,7 @@ describe('stylesheets', () => {
   it('have no class that nothing takes', () => {
     const idle = [...sheets].flatMap(([sheet, names]) =>
       [...names]
-        .filter(
-          (name) =>
-            !used.some(
-              (use) => use.sheet === sheet && (use.isBeginning ? name.startsWith(use.name) : use.name === name),
-            ),
-        )
+        .filter((name) => !used.some((use) => takes(use, sheet, name)))
         .map((name) => `${relative(web, sheet)}: ${name}`),
     );
     expect(idle).toEqual([]);

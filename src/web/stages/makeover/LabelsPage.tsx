@@ -70,7 +70,7 @@ export function LabelsPage() {
       {lids.length > 0 && (
         <section aria-label="Lids">
           <h2>Lids</h2>
-          <Cards leastWidth={200}>
+          <Cards leastWidth={200} className={styles.labels}>
             {lids.map((lid) => {
               const { unit } = plan.model.supply(lid.supplyKey);
               return (
@@ -92,7 +92,7 @@ export function LabelsPage() {
       {bags.length > 0 && (
         <section aria-label="Bags of hardware">
           <h2>Bags of hardware</h2>
-          <Cards leastWidth={200}>
+          <Cards leastWidth={200} className={styles.labels}>
             {bags.map((bag) => (
               <li key={bag.id}>
                 <b>{bag.name}</b>
@@ -106,7 +106,7 @@ export function LabelsPage() {
       {parts.length > 0 && (
         <section aria-label="Parts">
           <h2>Parts, numbered from the top left</h2>
-          <Cards leastWidth={200}>
+          <Cards leastWidth={200} className={styles.labels}>
             {parts.map((part) => (
               <li key={part.id}>
                 <b className={styles.mark}>{part.mark}</b>
