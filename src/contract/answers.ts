@@ -1,5 +1,4 @@
-import { projectEntity, rowEntities, type TableName } from '@core/model/entities';
-import type { HouseRows, StoredRows } from '@core/model/rows';
+import { isHouseTable, rowLists, rowSchema, tableNames } from '@core/model/entities';
 import { z } from 'zod';
 import { errorCodes } from './errors';
 
@@ -8,15 +7,8 @@ export const fieldErrorAnswer = z.object({ field: z.string(), value: z.unknown()
 
 const anyRow = z.record(z.string(), z.unknown());
 
-/** Lists of rows by their tables. */
-const listsOf = (tables: readonly (typeof rowEntities)[number][]) =>
-  Object.fromEntries(tables.map(({ table, row }) => [table, z.array(row)])) as unknown as Record<TableName, z.ZodType>;
-
 /** All rows of a project, and of the house what it refers to. */
-export const snapshotAnswer = z.strictObject({
-  project: projectEntity.row,
-  ...listsOf(rowEntities),
-}) as unknown as z.ZodType<StoredRows>;
+export const snapshotAnswer = z.strictObject({ project: rowSchema('project'), ...rowLists(tableNames) });
 
 /** In what the house shows its figures: units, money and clock of the project that was worked on last. */
 const houseLocale = z.object({ units: z.enum(['us', 'metric']), currency: z.string(), timeZone: z.string() });
@@ -25,8 +17,8 @@ const houseLocale = z.object({ units: z.enum(['us', 'metric']), currency: z.stri
 export const houseAnswer = z.strictObject({
   studioId: z.string(),
   locale: houseLocale.nullable(),
-  ...listsOf(rowEntities.filter(({ owner }) => owner === 'studio')),
-}) as unknown as z.ZodType<HouseRows & { studioId: string; locale: z.output<typeof houseLocale> | null }>;
+  ...rowLists(tableNames.filter(isHouseTable)),
+});
 
 /** Both versions of a row that two people changed: what is stored (null when gone), and what was refused. */
 const rowConflict = z.object({

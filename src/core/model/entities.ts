@@ -1,4 +1,4 @@
-import type { z } from 'zod';
+import { z } from 'zod';
 import { acknowledgment } from './entities/acknowledgment';
 import { colorCard } from './entities/colorCard';
 import { fill } from './entities/fill';
@@ -92,9 +92,24 @@ export function entityOf<T extends ChangedTable>(table: T): Entity<T> {
 /** Whether a text names a table. */
 export const isTable = (name: string): name is ChangedTable => byTable.has(name);
 
+type SchemaOf<T extends ChangedTable> = T extends TableName ? EntityOf<T>['row'] : typeof project.row;
+
 /** The schema of a table's rows, with its fields as they are typed. */
-export function rowSchema<T extends TableName>(table: T): EntityOf<T>['row'] {
-  return entityOf(table).row as unknown as EntityOf<T>['row'];
+export function rowSchema<T extends ChangedTable>(table: T): SchemaOf<T> {
+  return entityOf(table).row as unknown as SchemaOf<T>;
+}
+
+/**
+ * The schemas of lists of rows, by their tables.
+ * @param most rows that one list may hold
+ */
+export function rowLists<T extends TableName>(
+  tables: readonly T[],
+  most = Number.MAX_SAFE_INTEGER,
+): { [K in T]: z.ZodArray<SchemaOf<K>> } {
+  const lists = {} as { [K in T]: z.ZodArray<SchemaOf<K>> };
+  for (const table of tables) lists[table] = z.array(rowSchema(table)).max(most, `at most ${most} rows`);
+  return lists;
 }
 
 /** Whether a table's rows belong to the whole studio. */

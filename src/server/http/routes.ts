@@ -3,7 +3,7 @@ import { refusedAnswer } from '@contract/answers';
 import { type AnswerOf, type Endpoint, endpoints, type ReadRequest } from '@contract/endpoints';
 import { errorCodes } from '@contract/errors';
 import { createRoute, type OpenAPIHono, type RouteConfig } from '@hono/zod-openapi';
-import type { Context } from 'hono';
+import type { Context, Env } from 'hono';
 
 const json = (schema: NonNullable<Endpoint['answer']>, description: string) => ({
   description,
@@ -38,6 +38,9 @@ function routeOf(name: EndpointName): RouteConfig {
   };
 }
 
+/** A request of which the parts were read by schemas before. */
+type ReadContext = Context<Env, string, { out: { param: unknown; query: unknown; json: unknown } }>;
+
 /** One request as a handler sees it: what was sent, read by the schemas, and who sent it. */
 export type Asked<N extends EndpointName> = ReadRequest<N> & {
   device: string | undefined;
@@ -55,16 +58,15 @@ export function serve<N extends EndpointName>(
   handle: (asked: Asked<N>) => Promise<AnswerOf<N> | Response>,
 ): void {
   const { places, query, body }: Endpoint = endpoints[name];
-  app.openapi(createRoute(routeOf(name)), async (context: Context) => {
-    const valid = (part: 'param' | 'query' | 'json') => context.req.valid(part as never) as unknown;
+  app.openapi(createRoute(routeOf(name)), async (context: ReadContext) => {
     // The schemas of this very endpoint have read these parts: so they are what it says that they are.
     const asked = {
       device: context.req.header('x-device'),
       context,
-      ...(places ? { places: valid('param') } : {}),
-      ...(query ? { query: valid('query') } : {}),
-      ...(body ? { body: valid('json') } : {}),
-    } as unknown as Asked<N>;
+      ...(places ? { places: context.req.valid('param') } : {}),
+      ...(query ? { query: context.req.valid('query') } : {}),
+      ...(body ? { body: context.req.valid('json') } : {}),
+    } as Asked<N>;
     const answer = await handle(asked);
     return answer instanceof Response ? answer : context.json(answer as object, 200);
   });

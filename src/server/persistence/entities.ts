@@ -248,7 +248,7 @@ const schemas = new Map(tableSpecs.map((spec) => [spec.table, schemaOf(spec)]));
 
 /** The entity of a table whose fields matter to who asks. */
 export const entityFor = <T extends ChangedTable>(table: T): EntitySchema<Stored<T>> =>
-  anyEntity(table) as unknown as EntitySchema<Stored<T>>;
+  anyEntity(table) as EntitySchema<Stored<T>>;
 
 /** The entity of whatever table, for what every table keeps. */
 export function anyEntity(table: ChangedTable): EntitySchema<StoredRow> {

@@ -3,7 +3,7 @@ import { type ChangedTable, isHouseTable } from '@core/model/entities';
 import { In, Not } from 'typeorm';
 import { entityFor, type Stored, studioEntity } from './entities';
 import type { Transaction } from './scope';
-import { projectTag, tagOfHouse } from './snapshots';
+import { projectTag, type Revisions, tagOfHouse } from './snapshots';
 
 /** Projects that the house adds up over. */
 const MOST_SUMMARIES = 200;
@@ -45,8 +45,16 @@ export interface Raised {
 
 /** Raises the revisions of the studio's shared rows as far as some tables are among them. */
 async function raiseStudio({ scope, manager }: Transaction, touched: ReadonlySet<ChangedTable>): Promise<void> {
-  if (touched.has('pieces')) await manager.increment(studioEntity, { id: scope.studioId }, 'piecesRevision', 1);
-  if ([...touched].some(isHouseTable)) await manager.increment(studioEntity, { id: scope.studioId }, 'revision', 1);
+  if (![...touched].some(isHouseTable)) return;
+  await manager
+    .createQueryBuilder()
+    .update(studioEntity)
+    .set({
+      revision: () => 'revision + 1',
+      ...(touched.has('pieces') ? { piecesRevision: () => 'pieces_revision + 1' } : {}),
+    })
+    .where({ id: scope.studioId })
+    .execute();
 }
 
 const piecesAfter = async (transaction: Transaction, touched: ReadonlySet<ChangedTable>): Promise<number | null> =>
@@ -63,7 +71,7 @@ export async function raiseHouseRevision(
 
 /** The tag of a project's present state; null when it is not there. */
 export async function snapshotTag(transaction: Transaction, projectId: string): Promise<string | null> {
-  const at = await revisionsOf(transaction, projectId).getRawOne<Parameters<typeof projectTag>[0]>();
+  const at = await revisionsOf(transaction, projectId).getRawOne<Revisions>();
   return at ? projectTag(at) : null;
 }
 
@@ -79,7 +87,7 @@ export async function lockProject(
 ): Promise<string | null> {
   const query = revisionsOf(transaction, projectId);
   if (removedToo) query.withDeleted();
-  const at = await query.setLock('for_no_key_update', undefined, ['p']).getRawOne<Parameters<typeof projectTag>[0]>();
+  const at = await query.setLock('for_no_key_update', undefined, ['p']).getRawOne<Revisions>();
   return at ? projectTag(at) : null;
 }
 
@@ -97,7 +105,7 @@ export async function raiseRevision(
     .set({ revision: () => 'revision + 1', updatedAt: () => 'now()' })
     .where({ studioId: scope.studioId, id: projectId })
     .execute();
-  const at = await revisionsOf(transaction, projectId).withDeleted().getRawOne<Parameters<typeof projectTag>[0]>();
+  const at = await revisionsOf(transaction, projectId).withDeleted().getRawOne<Revisions>();
   return { tag: at ? projectTag(at) : '', pieces: await piecesAfter(transaction, touched) };
 }
 

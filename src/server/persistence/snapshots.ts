@@ -12,8 +12,14 @@ export interface SnapshotText {
   tag: string;
 }
 
-/** The tag of a project's state: its own revision and that of its studio's shared rows. */
-export const projectTag = (at: { revision: number; studioRevision: number }) => `${at.revision}.${at.studioRevision}`;
+/** The revision of a project and that of its studio's shared rows. */
+export interface Revisions {
+  revision: number;
+  studioRevision: number;
+}
+
+/** The tag of a project's state. */
+export const projectTag = (at: Revisions) => `${at.revision}.${at.studioRevision}`;
 
 /** The tag of the house's state. */
 export const tagOfHouse = (revision: number) => `house.${revision}`;
@@ -46,7 +52,7 @@ export async function snapshotText(
   projectId: string,
   { alsoIds = [], removedToo = false }: SnapshotOptions = {},
 ): Promise<SnapshotText | null> {
-  const [row] = await statement<{ body: string; revision: number; studioRevision: number }>(transaction, SNAPSHOT_SQL, [
+  const [row] = await statement<Revisions & { body: string }>(transaction, SNAPSHOT_SQL, [
     transaction.scope.studioId,
     projectId,
     alsoIds,

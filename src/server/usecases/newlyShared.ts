@@ -1,4 +1,4 @@
-import { type AnyRow, rowIn, type Workspace } from '@core/acts/changes';
+import { type AnyRow, applyChanges, rowIn, type Workspace } from '@core/acts/changes';
 import type { KeptChange } from '@core/acts/undoChanges';
 import { referencesOf } from '@core/model/derive/references';
 import { allEntities, type ChangedTable } from '@core/model/entities';
@@ -44,8 +44,10 @@ export async function newlyShared(
 /** A project's rows with further ones that they do not hold yet; the very same where there are none. */
 export function withShared(rows: ProjectRows, shared: readonly PlacedRow[]): ProjectRows {
   const missing = shared.filter(({ table, row }) => rowIn(rows, table, row.id) === null);
-  if (missing.length === 0) return rows;
-  const tables: Record<string, unknown> = { ...rows };
-  for (const { table, row } of missing) tables[table] = [...(tables[table] as readonly AnyRow[]), row];
-  return tables as unknown as ProjectRows;
+  return missing.length === 0
+    ? rows
+    : applyChanges(
+        rows,
+        missing.map((one) => ({ ...one, op: 'insert' as const })),
+      );
 }

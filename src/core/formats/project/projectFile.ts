@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { projectEntity, rowEntities, type TableName } from '../../model/entities';
+import { rowLists, rowSchema, tableNames } from '../../model/entities';
 import type { ProjectRows, StoredRows } from '../../model/rows';
 
 export const PROJECT_FILE_FORMAT = 'euporia.project';
@@ -15,10 +15,6 @@ const moment = z
       /^\d{4}-\d\d-\d\dT\d\d:\d\d(:\d\d(\.\d+)?)?(Z|[+-]\d\d:\d\d)$/.test(value) && !Number.isNaN(Date.parse(value)),
     { error: 'a moment like 2026-06-01T09:00:00-04:00' },
   );
-
-const lists = Object.fromEntries(
-  rowEntities.map(({ table, row }) => [table, z.array(row).max(MOST_ROWS, `at most ${MOST_ROWS} rows`)]),
-) as unknown as Record<TableName, z.ZodType>;
 
 /** What a file says of itself beside its rows. */
 interface FileHead {
@@ -39,8 +35,8 @@ export const projectFileSchema = z.strictObject({
   figuresVersion: z.string().max(40),
   studioId: z.string().max(60),
   asOf: moment,
-  project: projectEntity.row,
-  ...lists,
+  project: rowSchema('project'),
+  ...rowLists(tableNames, MOST_ROWS),
 });
 
 /** A file as it is written: rows as they are stored. */
