@@ -89,10 +89,13 @@ describe('what cannot be shown', () => {
       await person.seeText('Something went wrong here');
       await person.press('All projects');
       await person.seeText('Attic bedroom');
-      await person.goto(`${euporia.address}/p/00000000-0000-4000-8000-000000000000/compare`);
-      await person.seeText('This project is not here');
-      await person.press('All projects');
-      await person.seeText('Attic bedroom');
+      // One that is gone, and one that never can be.
+      for (const id of ['00000000-0000-4000-8000-000000000000', 'the-attic']) {
+        await person.goto(`${euporia.address}/p/${id}/compare`);
+        await person.seeText('This project is not here');
+        await person.press('All projects');
+        await person.seeText('Attic bedroom');
+      }
     } finally {
       await person.close();
     }

@@ -52,7 +52,8 @@ function Skeleton() {
 }
 
 function Failed(props: { error: unknown; retry: () => void }) {
-  const missing = props.error instanceof ApiError && props.error.status === 404;
+  // An address that is no project's is refused as a field; a project that is gone is not found.
+  const missing = props.error instanceof ApiError && ['notFound', 'fields.refused'].includes(props.error.answer.code);
   return (
     <div>
       <header className={styles.top}>
@@ -60,8 +61,14 @@ function Failed(props: { error: unknown; retry: () => void }) {
       </header>
       <main className={styles.page} role="alert">
         <h1>{missing ? 'This project is not here' : 'The project cannot be opened just now'}</h1>
-        <p>{props.error instanceof Error ? props.error.message : 'Something went wrong.'}</p>
-        <Button onClick={props.retry}>Try again</Button> <Link to="/">All projects</Link>
+        <p>
+          {missing
+            ? 'No project has this address; it may have been removed.'
+            : props.error instanceof Error
+              ? props.error.message
+              : 'Something went wrong.'}
+        </p>
+        {!missing && <Button onClick={props.retry}>Try again</Button>} <Link to="/">All projects</Link>
       </main>
     </div>
   );
