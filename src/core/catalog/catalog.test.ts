@@ -1,6 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import { currencyCodes } from '../kernel/currencies.data';
 import { ML_PER_US_FLUID_OUNCE, ML_PER_US_GALLON } from '../kernel/units';
+import type { Remedy } from '../state/joint';
 import { laborKey, techniques } from '../technique';
 import { assumptionDefinitions, estimatedShelfPrice } from './assumptions';
 import { coatings } from './coatings';
@@ -114,13 +115,54 @@ describe('assumptions', () => {
   });
 });
 
+describe('a reason that names a remedy', () => {
+  /** Words of a reason, and the way out that must stand beside them. */
+  const words: [RegExp, (remedy: Remedy) => boolean][] = [
+    [/washed off/, (remedy) => remedy.kind === 'prepare' && remedy.work === 'dewax'],
+    [/strip it|strip and/, (remedy) => remedy.kind === 'prepare' && remedy.work === 'strip'],
+    [/gel stain/, (remedy) => 'coatingId' in remedy && remedy.coatingId === 'gelStain'],
+    [/clear wax first/, (remedy) => 'coatingId' in remedy && remedy.coatingId === 'clearWax'],
+    [/shellac/, (remedy) => 'coatingId' in remedy && remedy.coatingId === 'shellacPrimer'],
+    [/bonding primer(?! does)/, (remedy) => 'coatingId' in remedy && remedy.coatingId === 'bondingPrimer'],
+    [/barrier coats/, (remedy) => 'coatingId' in remedy && remedy.coatingId === 'gesso'],
+    [/aerosol clear on each/, (remedy) => 'coatingId' in remedy && remedy.coatingId === 'aerosolClear'],
+    [/coats of medium/, (remedy) => 'coatingId' in remedy && remedy.coatingId === 'decoupageMedium'],
+    [/clear coats? first/, (remedy) => 'coatingId' in remedy && remedy.coatingId === 'waterClear'],
+    [/galvanized metal first/, (remedy) => 'coatingId' in remedy && remedy.coatingId === 'galvanizedPrimer'],
+    [/candle medium/, (remedy) => 'coatingId' in remedy && remedy.coatingId === 'candleMedium'],
+    [/same base/, (remedy) => remedy.kind === 'insteadBelow'],
+  ];
+  const missing = (reason: string, remedies: readonly Remedy[]) =>
+    words
+      .filter(([pattern, names]) => pattern.test(reason) && !remedies.some(names))
+      .map(([pattern]) => pattern.source);
+  it('has it among the ways out of its row', () => {
+    for (const rule of jointRules)
+      if (rule.verdict === 'never' || rule.verdict === 'barrierPrimer')
+        expect([rule.id, missing(rule.reason, rule.remedies)]).toEqual([rule.id, []]);
+  });
+  it('has it among the primers of its cell', () => {
+    for (const row of substrates.all)
+      for (const [column, cell] of Object.entries(row.primer ?? {}))
+        if (cell.verdict === 'barrierPrimer')
+          expect([
+            row.id,
+            column,
+            missing(
+              cell.reason,
+              cell.primers.map((coatingId: string) => ({ kind: 'between' as const, coatingId })),
+            ),
+          ]).toEqual([row.id, column, []]);
+  });
+});
+
 describe('tables that refer to each other', () => {
   it('only name what exists', () => {
     for (const rule of jointRules) {
       for (const id of [...(rule.under.products ?? []), ...(rule.over.products ?? [])])
         expect(coatings.ids).toContain(id);
       for (const id of rule.under.substrates ?? []) expect(substrates.ids).toContain(id);
-      if (rule.remedy) expect(coatings.ids).toContain(rule.remedy);
+      for (const remedy of rule.remedies) if ('coatingId' in remedy) expect(coatings.ids).toContain(remedy.coatingId);
       expect(rule.reason).not.toBe('');
     }
     for (const technique of techniques.all) {

@@ -51,6 +51,12 @@ export interface Coating {
   name: string;
   role: CoatingRole;
   group: CoatingGroup;
+  /**
+   * What it counts as while it is laid, and once it lies there. A product that is two things in one counts as both: a
+   * stain and seal is laid like a stain of its base, and lies there like a clear coat of it.
+   */
+  laysAs: readonly CoatingGroup[];
+  liesAs: readonly CoatingGroup[];
   film: Film;
   /** The technique it is usually put on with. */
   techniqueId: string;

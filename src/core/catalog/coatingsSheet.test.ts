@@ -45,6 +45,7 @@ decoupageMedium|6.3–9.4 (7.85)|2/2/4|–|–|0.25–1 (0.5)|0.25–1 (0.5)|–
 const NOT_ON_THE_SHEET = [
   'adhesionPromoter',
   'alkydEnamel',
+  'candleMedium',
   'galvanizedPrimer',
   'gesso',
   'oilConditioner',

@@ -15,7 +15,13 @@ export interface Preparation {
   dryHours: number | null;
   /** How a stylist is told to do it. */
   how: string;
+  /** Materials that it spoils, and how: there it is left out, whoever asks for it. */
+  spoils?: Readonly<Record<string, string>>;
 }
+
+const EATS_FOAM = 'it dissolves foam';
+const COCKLES = 'water cockles paper';
+const SOFTENS_PLASTIC = 'it softens plastic';
 
 /** Works before the first layer, by kind; they are done in the order of `preparationKinds`. */
 export const preparations: Readonly<Record<PreparationKind, Preparation>> = {
@@ -36,6 +42,20 @@ export const preparations: Readonly<Record<PreparationKind, Preparation>> = {
     abrasive: false,
     dryHours: 24,
     how: 'little water on veneer; never one with methylene chloride or NMP',
+    spoils: {
+      polystyreneFoam: EATS_FOAM,
+      hardPlastic: SOFTENS_PLASTIC,
+      polypropylene: SOFTENS_PLASTIC,
+      fauxLeaf: SOFTENS_PLASTIC,
+      resin: SOFTENS_PLASTIC,
+      laminate: 'it lifts the plastic face',
+      paper: 'it soaks paper through',
+      inkjetPrint: 'it takes the print along',
+      fabric: 'it stays in the cloth',
+      leather: 'it takes the finish and the oils out of leather',
+      candleWax: 'it takes the wax along',
+      realLeaf: 'it takes the leaf apart',
+    },
   },
   clean: {
     title: 'Degrease and rinse',
@@ -45,6 +65,7 @@ export const preparations: Readonly<Record<PreparationKind, Preparation>> = {
     abrasive: false,
     dryHours: null,
     how: 'dish soap or a phosphate-free degreaser, then clear water',
+    spoils: { paper: COCKLES, inkjetPrint: 'water makes the ink run', realLeaf: 'it makes a dried leaf soggy' },
   },
   wetClean: {
     title: 'Wash down wet, no abrasion',
@@ -54,6 +75,7 @@ export const preparations: Readonly<Record<PreparationKind, Preparation>> = {
     abrasive: false,
     dryHours: null,
     how: 'keep it wet, catch the water, throw the rags away in a bag',
+    spoils: { paper: COCKLES, inkjetPrint: 'water makes the ink run' },
   },
   dewax: {
     title: 'Wash wax off twice with mineral spirits',
@@ -66,6 +88,14 @@ export const preparations: Readonly<Record<PreparationKind, Preparation>> = {
     abrasive: false,
     dryHours: 24,
     how: 'a fresh rag each time; the spirit must leave before shellac',
+    spoils: {
+      polystyreneFoam: EATS_FOAM,
+      candleWax: 'it takes the candle along',
+      fauxLeaf: SOFTENS_PLASTIC,
+      paper: 'it soaks paper through',
+      inkjetPrint: 'it soaks paper through',
+      leather: 'it takes the finish and the oils out of leather',
+    },
   },
   removeRust: {
     title: 'Take rust off to sound metal',
@@ -120,6 +150,7 @@ export const preparations: Readonly<Record<PreparationKind, Preparation>> = {
     abrasive: false,
     dryHours: 0.25,
     how: 'finger grease is what lets a film go',
+    spoils: { inkjetPrint: 'alcohol makes the ink run', realLeaf: 'it dries a leaf to crumbs' },
   },
   sealEdges: {
     title: 'Seal the raw edges twice, sand between',

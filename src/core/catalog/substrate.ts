@@ -9,6 +9,8 @@ export interface PrimerDemand {
   verdict: Verdict;
   primers: readonly string[];
   reason: string;
+  /** What happens where it does not hold, to read after "would". */
+  fails: string;
 }
 
 /** What a family of finishes asks for as the first layer on a substrate. */
@@ -40,6 +42,8 @@ export interface Substrate {
   prepare: readonly PreparationKind[];
   /** Hours until it is dry after washing. */
   dryHours: Figure;
+  /** Whether it can be dulled with paper: cloth, leaves, foam and the like are never scuffed. */
+  scuffs: boolean;
   /** Null for a film of a known product: the compatibility table speaks of it by that name. */
   primer: PrimerColumn | null;
   /** The coating that made this film, when it is known. */

@@ -22,6 +22,7 @@ function leftBy(coating: Coating): Substrate {
     texture: figure(1, 1, 1),
     prepare: coating.film === 'powdery' ? ['dust'] : ['clean'],
     dryHours: figure(0.5, 1, 2),
+    scuffs: true,
     primer: null,
     productId: coating.id,
     risk: 0,

@@ -1,3 +1,4 @@
+import { mayHoldLead } from '../catalog/substrates';
 import type { FindRow, PieceRow } from '../model/rows';
 import { cautionsFor } from '../safety/cautions';
 import type { SafetyFacts } from '../safety/facts';
@@ -21,7 +22,7 @@ function unplannedPiece(find: FindRow): NonNullable<SafetyFacts['piece']> {
     era: find.era,
     leadTest: find.leadTest,
     cordCondition: find.cordCondition,
-    oldFinish: find.finishId !== null,
+    oldFinish: mayHoldLead(find.finishId),
     materials: [find.materialId],
     heightMm: template ? (completeMeasures(template, find.measures)[template.overall.height] ?? null) : null,
     storesThings: template?.traits.includes('storesThings') ?? false,

@@ -72,13 +72,27 @@ describe('price stories to the cent', () => {
       ),
     ).toBe(3240);
   });
-  it('rounds half a cent away from zero, per piece, per line or on the receipt', () => {
-    // 3 × 0.75 at 50 %: each piece 0.375 → 0.38 off, 0.37 left → 1.11; the line 2.25 → 1.13 off → 1.12; the receipt 1.125 → 1.13.
+  it('rounds the price that is left, half up, per piece, per line or on the receipt', () => {
+    // 3 × 0.75 at 50 %: each piece 0.375 → 0.38, so 1.14; the line and the receipt 1.125 → 1.13.
     const half = { lines: [{ kind: 'markdown' as const, percentThousandths: 50_000 }], quantity: 3 };
-    expect(total(story(75, { ...half, rounding: 'piece' }))).toBe(111);
-    expect(total(story(75, { ...half, rounding: 'line' }))).toBe(112);
+    expect(total(story(75, { ...half, rounding: 'piece' }))).toBe(114);
+    expect(total(story(75, { ...half, rounding: 'line' }))).toBe(113);
     expect(total(story(75, { ...half, rounding: 'receipt' }))).toBe(113);
   });
+  it.each(['piece', 'line', 'receipt'] as const)(
+    'rounds the price and not the discount, till rule per %s',
+    (rounding) => {
+      // 8.97 at half is 4.485, so 4.49 (definitions, "Money"); stacked discounts multiply and are rounded once.
+      const off = (...percents: number[]) => ({
+        rounding,
+        lines: percents.map((percent) => ({ kind: 'markdown' as const, percentThousandths: percent * 1000 })),
+      });
+      expect(total(story(897, off(50)))).toBe(449);
+      expect(total(story(10_000, off(50, 20)))).toBe(4000);
+      expect(total(story(49, off(50, 50)))).toBe(12);
+      expect(total(story(99, off(50, 50)))).toBe(25);
+    },
+  );
   it('keeps to the order of its lines', () => {
     const off = { kind: 'couponMoney' as const, amount: 500, by: 'store' as const };
     const half = { kind: 'markdown' as const, percentThousandths: 50_000 };
@@ -145,7 +159,32 @@ describe('price stories to the cent', () => {
     quantity: fc.integer({ min: 1, max: 5 }),
     rounding: fc.constantFrom('piece' as const, 'line' as const, 'receipt' as const),
   });
-  it('never charges more for a cheaper tag, and the lines and the tax add up to the till within the rounding of a receipt', () => {
+  it('lets one piece on one line cost the same under all three till rules', () => {
+    const lines = fc.array(
+      anyLine.filter((line) => line.kind !== 'fee' && line.kind !== 'delivery'),
+      { maxLength: 4 },
+    );
+    fc.assert(
+      fc.property(lines, fc.integer({ min: 0, max: 100_000 }), fc.boolean(), (lines, tag, included) => {
+        const tax = { ...tax825, included };
+        const [piece, line, receipt] = (['piece', 'line', 'receipt'] as const).map((rounding) =>
+          receiptOf(story(tag, { lines, rounding }), 'USD', tax),
+        );
+        expect(piece).toEqual(line);
+        expect(receipt).toEqual(line);
+      }),
+    );
+  });
+  it('has lines that add up to what is paid, to the cent', () => {
+    const clear = anyStory.filter(({ lines }) => lines.every((line) => line.kind !== 'couponUnknown'));
+    fc.assert(
+      fc.property(clear, fc.integer({ min: 0, max: 50_000 }), fc.boolean(), (change, tag, included) => {
+        const receipt = receiptOf(story(tag, change), 'USD', { ...tax825, included });
+        expect(receipt.lines.reduce((sum, line) => sum + line.amount.likely, 0)).toBe(receipt.total.likely);
+      }),
+    );
+  });
+  it('never charges more for a cheaper tag', () => {
     fc.assert(
       fc.property(
         anyStory,
@@ -154,17 +193,17 @@ describe('price stories to the cent', () => {
         (change, tag, less) => {
           const dear = receiptOf(story(tag, change), 'USD', tax825).total;
           const cheap = receiptOf(story(Math.max(0, tag - less), change), 'USD', tax825).total;
-          expect(cheap.likely).toBeLessThanOrEqual(dear.likely + change.quantity);
+          expect(cheap.likely).toBeLessThanOrEqual(dear.likely);
           expect(dear.low).toBeLessThanOrEqual(dear.high);
         },
       ),
     );
   });
   it('works a till price back to the largest tag that does not exceed it', () => {
-    // Half off 24.01 takes 12.01 off (half a cent away from zero): 24.01 is the largest tag for 12.00.
+    // Half of 24.01 is 12.005, so 12.01: 24.00 is the largest tag for 12.00.
     expect(
       largestTagFor(story(0, { lines: [{ kind: 'markdown', percentThousandths: 50_000 }] }), 'USD', noTax, 1200),
-    ).toBe(2401);
+    ).toBe(2400);
     expect(
       largestTagFor(story(0, { lines: [{ kind: 'fee', amount: 500, taxed: false }] }), 'USD', noTax, 400),
     ).toBeNull();

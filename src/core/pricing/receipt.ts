@@ -55,66 +55,62 @@ interface Till {
   lines: number[];
 }
 
-/** One pass through the story with a certain tag and one reading of an unclear coupon. */
+/**
+ * One pass through the story with a certain tag and one reading of an unclear coupon. What is rounded is the price
+ * after all that was taken off, once: of a piece, or of the line; never a markdown by itself. Tax is due on that price.
+ */
 function passTill(story: PriceStory, tag: number, taxRule: Tax, couponAsPercent: boolean, unit: number): Till {
   const perPiece = story.rounding === 'piece';
   const copies = perPiece ? 1 : story.quantity;
   const factor = perPiece ? story.quantity : 1;
-  const settle = (value: Exact): Exact => (story.rounding === 'receipt' ? value : whole(round(value)));
   let goods = whole(tag * copies);
   let taxable = goods;
   let extras = 0;
   let taxedExtras = 0;
-  const amounts: Exact[] = [goods];
+  const amounts: number[] = [round(goods) * factor];
+  /** Takes something off; its line is what the rounded price falls by, so that the lines add up to what is paid. */
+  const takeOff = (off: Exact, fromTaxable: boolean): void => {
+    const before = round(goods);
+    goods = minus(goods, off);
+    if (fromTaxable) taxable = minus(taxable, off);
+    amounts.push((round(goods) - before) * factor);
+  };
   for (const line of story.lines) {
     switch (line.kind) {
       case 'markdown':
-      case 'couponPercent': {
-        const off = settle(times(goods, line.percentThousandths));
-        goods = minus(goods, off);
-        taxable = minus(taxable, off);
-        amounts.push({ n: -off.n, d: off.d });
+      case 'couponPercent':
+        takeOff(times(goods, line.percentThousandths), true);
         break;
-      }
       case 'couponMoney':
       case 'couponUnknown': {
         const percent = line.kind === 'couponUnknown' && couponAsPercent;
         const wanted = percent
-          ? settle(times(goods, line.value))
+          ? times(goods, line.value)
           : whole(line.kind === 'couponMoney' ? line.amount : Math.round((line.value * unit) / 1000));
         // A money coupon is taken once a receipt: with rounding per piece its share falls on each piece.
-        const spread = percent || !perPiece ? wanted : settle({ n: wanted.n, d: wanted.d * BigInt(story.quantity) });
+        const spread = percent || !perPiece ? wanted : { n: wanted.n, d: wanted.d * BigInt(story.quantity) };
         const off = positive(minus(goods, spread)).n === 0n ? goods : spread;
-        goods = minus(goods, off);
         // A maker's coupon pays part of the price; the tax is still due on all of it.
-        if (!(line.kind === 'couponMoney' && line.by === 'maker')) taxable = minus(taxable, off);
-        amounts.push({ n: -off.n, d: off.d });
+        takeOff(off, !(line.kind === 'couponMoney' && line.by === 'maker'));
         break;
       }
       case 'fee':
       case 'delivery':
         extras += line.amount;
         if (line.taxed) taxedExtras += line.amount;
-        amounts.push(whole(line.amount));
+        amounts.push(line.amount);
         break;
       default:
         line satisfies never;
     }
   }
   const rate = taxRule.percentThousandths;
-  const due = (base: Exact): Exact =>
-    taxRule.included ? { n: base.n * BigInt(rate), d: base.d * (scale + BigInt(rate)) } : times(base, rate);
-  const goodsTax = round(due(positive(taxable))) * factor;
-  const tax =
-    story.rounding === 'receipt'
-      ? round(due(add(positive(taxable), whole(taxedExtras))))
-      : goodsTax + round(due(whole(taxedExtras)));
+  const due = (base: number): number =>
+    round(taxRule.included ? { n: BigInt(base) * BigInt(rate), d: scale + BigInt(rate) } : times(whole(base), rate));
+  const taxed = round(positive(taxable));
+  const tax = story.rounding === 'receipt' ? due(taxed + taxedExtras) : due(taxed) * factor + due(taxedExtras);
   const paid = round(goods) * factor + extras + (taxRule.included ? 0 : tax);
-  const lineAmounts = amounts.map((amount, index) => {
-    const kind = index === 0 ? 'tag' : story.lines[index - 1]?.kind;
-    return round(amount) * (kind === 'fee' || kind === 'delivery' ? 1 : factor);
-  });
-  return { total: paid, tax, lines: lineAmounts };
+  return { total: paid, tax, lines: amounts };
 }
 
 /** All readings of a story at one tag: one, or two when a coupon may be money or percent. */

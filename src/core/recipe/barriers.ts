@@ -2,6 +2,7 @@ import { type Coating, isWaterborne } from '../catalog/coating';
 import { coatings } from '../catalog/coatings';
 import { substrates } from '../catalog/substrates';
 import type { Joint } from '../state/joint';
+import type { SurfaceState } from '../state/surfaceState';
 import { type Candidate, proposedCandidate } from './candidates';
 import { decisiveJoint, type Exposed, uppermost } from './exposed';
 import { stateAfter } from './laidState';
@@ -12,7 +13,7 @@ import type { ZonePlan } from './zonePlans';
 export const isBroken = (joint: Joint): boolean => joint.verdict === 'barrierPrimer' || joint.verdict === 'never';
 
 /** A coat that lets the ground show must not be given an opaque primer: that would hide what it is meant to show. */
-function showsGround(over: Candidate): boolean {
+export function showsGround(over: Pick<Candidate, 'technique' | 'coating' | 'values'>): boolean {
   return over.technique.opacity(over.coating, over.values) !== null;
 }
 
@@ -21,26 +22,44 @@ function sameBase(primer: Coating, over: Coating): boolean {
   return primer.group !== 'conditioner' || isWaterborne(primer) === isWaterborne(over);
 }
 
+/** The coatings that a ground names to go in between for what comes above. */
+function groundPrimers(ground: SurfaceState, coating: Coating): readonly string[] {
+  const column = primerColumnOf(coating);
+  if (column === null || ground.productId !== null) return [];
+  return substrates.find(ground.substrateId)?.primer?.[column].primers ?? [];
+}
+
 /**
- * The barrier that repairs a joint: the rule's remedy, then the substrate's column, the first that itself holds and
- * carries what comes above; null when none does.
+ * What a row names to go in between where a joint does not hold: the joint's own remedies, then the ground's column,
+ * with a bonding primer first where nothing may be scuffed. Nothing else is ever laid in between.
+ */
+export function barriersNamed(zone: ZonePlan, ground: SurfaceState, joint: Joint, coating: Coating): string[] {
+  const wanted = [
+    ...joint.remedies.flatMap((remedy) => (remedy.kind === 'between' ? [remedy.coatingId] : [])),
+    ...groundPrimers(ground, coating),
+  ];
+  if (zone.noSand && ground.origin === 'oldFinish') wanted.unshift('bondingPrimer');
+  return [...new Set(wanted)];
+}
+
+/**
+ * The barrier that mends a joint: the first named one that itself holds and carries what comes above; null when none
+ * does. Where the joint holds already, a school asks for a primer and a bonding primer will do.
  */
 export function barrierFor(zone: ZonePlan, exposed: Exposed, joint: Joint, over: Candidate): Coating | null {
-  const column = primerColumnOf(over.coating);
   // What lies there once it is prepared: stripped, it is the material's column that speaks.
   const ground = uppermost(exposed);
-  const primers = column ? (substrates.find(ground.substrateId)?.primer?.[column].primers ?? []) : [];
-  const wanted = [joint.remedy, ...primers];
-  if (zone.noSand && ground.origin === 'oldFinish') wanted.unshift('bondingPrimer');
+  const wanted = barriersNamed(zone, ground, joint, over.coating);
   if (!isBroken(joint)) wanted.push('bondingPrimer');
   for (const id of wanted) {
-    const barrier = id === null ? undefined : coatings.find(id);
+    const barrier = coatings.find(id);
     if (!barrier || (barrier.role !== 'primer' && barrier.role !== 'clear')) continue;
     if (!sameBase(barrier, over.coating)) continue;
     if (showsGround(over) && barrier.role === 'primer' && barrier.primer?.color !== null) continue;
     const laid = proposedCandidate('', barrier, 0, barrier.sheens[0] ?? 'matt');
     const lower = decisiveJoint(exposed, { noSand: zone.noSand, ...laid });
-    if (isBroken(lower)) continue;
+    // What nobody knows is for the stylist to try, not for the plan to propose.
+    if (isBroken(lower) || lower.verdict === 'notKnown') continue;
     const on: Exposed = [stateAfter(laid, ground, 1)];
     if (!isBroken(decisiveJoint(on, { noSand: zone.noSand, ...over }))) return barrier;
   }

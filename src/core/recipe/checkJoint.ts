@@ -1,10 +1,12 @@
 import type { Coating } from '../catalog/coating';
 import { coatings } from '../catalog/coatings';
+import { PEELS } from '../catalog/joints/rule';
 import { type JointRule, jointRules, type OverCondition, type UnderCondition } from '../catalog/joints.data';
 import type { DryLayer } from '../catalog/otherLayers.data';
+import type { PrimerColumn, PrimerDemand } from '../catalog/substrate';
 import { substrates } from '../catalog/substrates';
 import type { Lab } from '../color/lab';
-import { type AllowedInterval, type Joint, type Verdict, verdictSeverity } from '../state/joint';
+import { type AllowedInterval, type Joint, type Remedy, type Verdict, verdictSeverity } from '../state/joint';
 import type { Sheen, SurfaceState } from '../state/surfaceState';
 import type { Technique } from '../technique/technique';
 import { primerColumnOf } from './primerColumn';
@@ -21,7 +23,10 @@ export interface LayerAbove {
 }
 
 const LIGHT_L = 60;
-const isLight = (color: Lab | null): boolean => color !== null && color.L > LIGHT_L;
+/** Whether a condition on light or dark is met; a color that nobody chose is neither. */
+function isShade(light: boolean | undefined, color: Lab | null): boolean {
+  return light === undefined || (color !== null && color.L > LIGHT_L === light);
+}
 
 function has<T>(allowed: readonly T[] | undefined, value: T): boolean {
   return allowed === undefined || allowed.includes(value);
@@ -34,8 +39,8 @@ function underMatches(condition: UnderCondition, state: SurfaceState): boolean {
   if (condition.products && !(state.productId !== null && condition.products.includes(state.productId))) return false;
   if (condition.groups) {
     const product = state.productId === null ? undefined : coatings.find(state.productId);
-    const group = product?.group ?? (state.productId === null ? null : 'film');
-    if (group === null || !condition.groups.includes(group)) return false;
+    const liesAs = product?.liesAs ?? (state.productId === null ? [] : (['film'] as const));
+    if (!condition.groups.some((group) => liesAs.includes(group))) return false;
   }
   return (
     has(condition.substrates, state.substrateId) &&
@@ -46,8 +51,7 @@ function underMatches(condition: UnderCondition, state: SurfaceState): boolean {
     is(condition.overHard, state.overHard) &&
     is(condition.bare, state.film === 'none' && state.productId === null) &&
     is(condition.sealed, state.sealed) &&
-    is(condition.dewaxed, state.dewaxed) &&
-    is(condition.light, isLight(state.color))
+    isShade(condition.light, state.color)
   );
 }
 
@@ -56,18 +60,19 @@ const isThinned = (over: LayerAbove): boolean => over.technique?.mixedLifeHours 
 
 /** Whether a row can speak of a coating at all, whatever its color and how it is put on. */
 function speaksOf(condition: OverCondition, coating: Coating | DryLayer): boolean {
-  return has(condition.products, coating.id) && has(condition.groups, coating.group);
+  const laysAs = 'laysAs' in coating ? coating.laysAs : [coating.group];
+  return has(condition.products, coating.id) && (condition.groups?.some((group) => laysAs.includes(group)) ?? true);
 }
 
 function overMatches(condition: OverCondition, over: LayerAbove): boolean {
   if (condition.covers !== undefined && condition.covers === isThinned(over)) return false;
-  return condition.light === undefined || condition.light === isLight(over.color);
+  return isShade(condition.light, over.color);
 }
 
 /** Product before group before any; more conditions before fewer; then the severest. */
 function specificity(rule: JointRule): [level: number, conditions: number, severity: number] {
   const level = (c: UnderCondition | OverCondition) =>
-    c.products || 'dewaxed' in c || 'bleeds' in c ? 2 : 'groups' in c || 'films' in c || 'substrates' in c ? 1 : 0;
+    c.products || 'residues' in c || 'bleeds' in c ? 2 : 'groups' in c || 'films' in c || 'substrates' in c ? 1 : 0;
   const conditions = Object.keys(rule.under).length + Object.keys(rule.over).length;
   return [level(rule.under) + level(rule.over), conditions, verdictSeverity[rule.verdict]];
 }
@@ -117,12 +122,44 @@ function judge(
   ruleId: string,
   waitHours: number,
   reason: string,
-  remedy: string | null = null,
-  withinHours: number | null = null,
+  more: { fails?: string; remedies?: readonly Remedy[]; withinHours?: number | null } = {},
 ): Joint {
+  const { fails = PEELS, remedies = [], withinHours = null } = more;
   const allowed = intervalsFor(verdict, waitHours, withinHours, state);
-  return { verdict, ruleId, reason, remedy, waitHours, allowed };
+  return { verdict, ruleId, reason, fails, remedies, waitHours, allowed };
 }
+
+/** The judgment of a row of the table. */
+const byRow = (state: SurfaceState, row: JointRule): Joint =>
+  judge(state, row.verdict, row.id, row.waitHours, row.reason, row);
+
+/** The judgment of a cell of the substrates table. */
+const byColumn = (state: SurfaceState, substrateId: string, demand: PrimerDemand): Joint =>
+  judge(state, demand.verdict, `substrate.${substrateId}`, 0, demand.reason, {
+    fails: demand.fails,
+    remedies: demand.primers.map((coatingId) => ({ kind: 'between', coatingId })),
+  });
+
+/**
+ * What lies on a surface and the surface itself must both hold: the severer verdict, the longer wait, the ways out of
+ * both. The first tells its reason unless only the second fails.
+ */
+function bothOf(first: Joint, second: Joint): Joint {
+  const isSecond = verdictSeverity[second.verdict] > verdictSeverity[first.verdict];
+  const worse = isSecond ? second : first;
+  const telling = isSecond && isBrokenVerdict(second.verdict) ? second : first;
+  const waitHours = Math.max(first.waitHours, second.waitHours);
+  return {
+    ...telling,
+    verdict: worse.verdict,
+    fails: worse.fails,
+    waitHours,
+    allowed: worse.allowed.map((interval) => ({ ...interval, fromHours: Math.max(interval.fromHours, waitHours) })),
+    remedies: [...telling.remedies, ...(telling === first ? second : first).remedies],
+  };
+}
+
+const isBrokenVerdict = (verdict: Verdict): boolean => verdict === 'barrierPrimer' || verdict === 'never';
 
 /** The same product upon itself: inside its recoat window it holds, after it the film wants scuffing or rests. */
 function onItself(state: SurfaceState, coating: Coating): Joint {
@@ -137,10 +174,45 @@ function onItself(state: SurfaceState, coating: Coating): Joint {
     verdict: 'ok',
     ruleId: 'class.sameProduct',
     reason: 'the same product follows itself inside its recoat window',
-    remedy: null,
+    fails: PEELS,
+    remedies: [],
     waitHours: coating.recoatIntervals[0]?.fromHours ?? 0,
     allowed: coating.recoatIntervals,
   };
+}
+
+/** The columns of the substrates table that a primer's carrier falls under: shellac's spirit acts as water and solvent. */
+function columnsOfCarrier({ film }: Coating): readonly (keyof PrimerColumn)[] {
+  switch (film) {
+    case 'waterborne':
+    case 'powdery':
+      return ['waterbornePaint'];
+    case 'oil':
+      return ['oilPaint'];
+    case 'solvent':
+      return ['solventPaint'];
+    case 'shellac':
+      return ['waterbornePaint', 'solventPaint'];
+    case 'wax':
+      return ['wax'];
+    case 'none':
+      return ['stain'];
+    default:
+      return film satisfies never;
+  }
+}
+
+/**
+ * A primer on a ground that it is not made for: what the ground refuses of a paint in the same carrier, it refuses of
+ * the primer. Null where the ground refuses nothing; then nobody knows.
+ */
+function primerOffItsGround(state: SurfaceState, coating: Coating): Joint | null {
+  const row = substrates.find(state.substrateId);
+  if (!row?.primer) return null;
+  const { primer } = row;
+  const joints = columnsOfCarrier(coating).map((column) => byColumn(state, row.id, primer[column]));
+  const worst = joints.reduce(bothOf);
+  return worst.verdict === 'never' || worst.verdict === 'barrierPrimer' ? worst : null;
 }
 
 /** The class rules that come before "not known"; null when none applies. */
@@ -156,6 +228,8 @@ function classRule(state: SurfaceState, coating: Coating): Joint | null {
         0,
         `${coating.name.toLowerCase()} is made for it, once it is clean and scuffed`,
       );
+    const offGround = state.productId === null ? primerOffItsGround(state, coating) : null;
+    if (offGround) return offGround;
     if (under)
       return judge(
         state,
@@ -212,8 +286,7 @@ function firstLayer(state: SurfaceState, over: LayerAbove): Joint | null {
     return judge(state, 'ok', 'class.washOnOpenGround', 0, 'a wash soaks into an open ground');
   const column = primerColumnOf(over.coating);
   if (column === null) return null;
-  const demand = row.primer[column];
-  return judge(state, demand.verdict, `substrate.${row.id}`, 0, demand.reason, demand.primers[0] ?? null);
+  return byColumn(state, row.id, row.primer[column]);
 }
 
 /** A check over a table of rules; the app has one, tests make others to see that each row matters. */
@@ -232,10 +305,11 @@ export function createJointCheck(rules: readonly JointRule[]) {
   function judgeOne(state: SurfaceState, over: LayerAbove): Joint {
     const { coating } = over;
     const product = 'role' in coating ? coating : null;
-    if (product && state.productId === product.id && state.age !== 'cured' && !state.dewaxed)
-      return onItself(state, product);
-    const rule = rulesFor(coating).find((entry) => underMatches(entry.under, state) && overMatches(entry.over, over));
-    if (rule) return judge(state, rule.verdict, rule.id, rule.waitHours, rule.reason, rule.remedy, rule.withinHours);
+    if (product && state.productId === product.id && state.age !== 'cured') return onItself(state, product);
+    const row = rulesFor(coating).find(
+      ({ under, over: above }) => !under.residues && underMatches(under, state) && overMatches(above, over),
+    );
+    if (row) return byRow(state, row);
     return (
       (product ? classRule(state, product) : null) ??
       firstLayer(state, over) ??
@@ -249,6 +323,17 @@ export function createJointCheck(rules: readonly JointRule[]) {
     );
   }
 
+  /** What lies on the surface judges beside the surface itself: washing wax off polypropylene leaves polypropylene. */
+  function judgeAll(state: SurfaceState, over: LayerAbove): Joint {
+    const ground = judgeOne(state, over);
+    if (state.residue === 'none') return ground;
+    const row = rulesFor(over.coating).find(
+      ({ under, over: above }) =>
+        under.residues?.includes(state.residue) && underMatches(under, state) && overMatches(above, over),
+    );
+    return row ? bothOf(byRow(state, row), ground) : ground;
+  }
+
   /**
    * Judges one layer upon a surface. Rows of the compatibility table come first (most specific, then severest), then
    * the class rules, then the substrate's primer column; what none covers is *not known: scuff and test*. What the
@@ -256,17 +341,17 @@ export function createJointCheck(rules: readonly JointRule[]) {
    * asks for scuffing it is judged without abrasion.
    */
   return function checkJoint(state: SurfaceState, over: LayerAbove): Joint {
-    let judged = judgeOne(state, over);
+    let judged = judgeAll(state, over);
     const demand = over.technique?.demands(state) ?? null;
     if (demand && verdictSeverity[demand.verdict] > verdictSeverity[judged.verdict])
-      judged = judge(
-        state,
-        demand.verdict,
-        `technique.${over.technique?.id}`,
-        demand.waitHours,
-        demand.reason,
-        judged.remedy,
-      );
+      judged = judge(state, demand.verdict, `technique.${over.technique?.id}`, demand.waitHours, demand.reason, judged);
+    // Cloth, leaves and foam are not scuffed: what a scuff would do for another ground, being clean does for them.
+    if (
+      judged.verdict === 'scuff' &&
+      state.origin === 'material' &&
+      substrates.find(state.substrateId)?.scuffs === false
+    )
+      judged = { ...judged, verdict: 'ok', allowed: intervalsFor('ok', judged.waitHours, null, state) };
     const onOldFinish = state.origin === 'oldFinish';
     if (over.noSand && onOldFinish && (judged.verdict === 'scuff' || judged.verdict === 'notKnown')) {
       const gripsUnscuffed = 'role' in over.coating && over.coating.primer?.bondsWithoutScuff;
@@ -284,7 +369,7 @@ export function createJointCheck(rules: readonly JointRule[]) {
             'lead.noSand',
             24,
             'it would need scuffing, which is not planned while lead is open',
-            'bondingPrimer',
+            { remedies: [{ kind: 'between', coatingId: 'bondingPrimer' }] },
           );
     }
     return judged;

@@ -32,7 +32,7 @@ export function stateAfter(candidate: Candidate, below: SurfaceState, coats: num
     porous: coating.film === 'powdery' || (coating.film === 'none' && below.porous),
     bleed: coating.primer?.blocksBleed ? 'none' : below.bleed,
     sealed: coating.role === 'clear',
-    dewaxed: false,
+    residue: 'none',
     productId: coating.id,
     overHard: below.overHard,
     color: colorLaid(candidate, below.color, coats),

@@ -7,6 +7,17 @@ const degrees = (celsius: number, { units }: SentenceLocale): string =>
 const difference = (celsius: number, { units }: SentenceLocale): string =>
   units === 'us' ? `${Math.round(celsius * 18) / 10} °F` : `${celsius} °C`;
 
+/** What a joint that does not hold tells; `fails` reads after "would". */
+interface BrokenJoint {
+  zone: string;
+  coating: string;
+  surface: string;
+  fails: string;
+  reason: string;
+  remedy: string;
+  [figure: string]: string;
+}
+
 /** What is said of a recipe: its pieces and zones, layers and joints, weather, lessons. */
 export const recipeSentences = {
   'recipe.pieceMissing': () => 'This recipe covers a piece that is no longer in the project.',
@@ -20,6 +31,16 @@ export const recipeSentences = {
     `${f.zone} is over ${f.most} m²: a digit slipped? The rest is computed.`,
   'zone.unknownShape': (f: { zone: string; shape: string; accepted: string }) =>
     `${f.zone} has an unknown shape “${f.shape}”: kept as it is. Known here: ${f.accepted}.`,
+  'preparation.impossible': (f: { work: string; zone: string; reason: string }) =>
+    `“${f.work}” is left out (${f.zone}): ${f.reason}.`,
+  'food.ifLabelled': (f: { zone: string; coating: string; days: number }) =>
+    `${f.zone} touches food or lips: ${f.coating} may only where its label says that it is made for food contact, and after full cure, about ${f.days} days. Without such a label: display only, with a glass plate or liner. Hand-wash only.`,
+  'food.belowRim': (f: { zone: string; coating: string; days: number }) =>
+    `${f.zone} touches food or lips: ${f.coating} stays on the outside, 20 mm (3/4 in) below the rim. Leave the inside and the rim bare.`,
+  'food.displayOnly': (f: { zone: string; coating: string; days: number }) =>
+    `${f.zone} with ${f.coating.toLowerCase()} is for display only: no food, no lips. Leave the inside and 20 mm (3/4 in) below the rim bare, or lay a glass plate or liner over it.`,
+  'food.bare': (f: { zone: string; coating: string; days: number }) =>
+    `${f.zone} touches food or lips and stays bare: food may touch it as it may now, if its own glaze or finish is made for it.`,
   'layer.unknownTechnique': (f: { technique: string; accepted: string }) =>
     `Unknown technique “${f.technique}”: kept as it is. Known here: ${f.accepted}.`,
   'layer.wrongTechnique': (f: { coating: string; technique: string; usual: string }) =>
@@ -53,10 +74,21 @@ export const recipeSentences = {
   'layer.noColor': (f: { coating: string }) =>
     `${f.coating} has no color yet: coats are counted as for light over dark.`,
   'layer.notOutdoors': (f: { coating: string; zone: string }) => `${f.coating} is not made for outdoors (${f.zone}).`,
-  'joint.wouldPeel': (f: { zone: string; coating: string; surface: string; reason: string; remedy: string }) =>
-    `${f.coating} on ${f.surface.toLowerCase()} would peel (${f.zone}): ${f.reason}.${f.remedy ? ` ${f.remedy} in between holds.` : ''}`,
-  'joint.never': (f: { zone: string; coating: string; surface: string; reason: string; remedy: string }) =>
-    `${f.coating} does not hold on ${f.surface.toLowerCase()} (${f.zone}): ${f.reason}.`,
+  'joint.wouldPeel': (f: BrokenJoint) =>
+    `${f.coating} on ${f.surface.toLowerCase()} would ${f.fails} (${f.zone}): ${f.reason}.${f.remedy ? ` ${f.remedy} in between holds.` : ''}`,
+  'joint.never': (f: BrokenJoint) =>
+    `${f.coating} on ${f.surface.toLowerCase()} would ${f.fails} (${f.zone}): ${f.reason}.`,
+  'joint.stepLeftOut': (f: { zone: string; coating: string; surface: string; steps: string }) =>
+    `${f.coating} relies on what was left out (${f.zone}, ${f.surface.toLowerCase()}): ${f.steps}.`,
+  'joint.tooSoon': (f: {
+    zone: string;
+    coating: string;
+    surface: string;
+    hours: number;
+    wants: number;
+    reason: string;
+  }) =>
+    `${f.coating} after ${f.hours} h is too soon on ${f.surface.toLowerCase()} (${f.zone}): it wants ${f.wants} h; ${f.reason}.`,
   'joint.notKnown': (f: { zone: string; coating: string; surface: string }) =>
     `Nobody here knows ${f.coating} on ${f.surface.toLowerCase()} (${f.zone}): scuff, then test a patch with tape after 24 h.`,
   'topcoat.missing': (f: { zone: string; coating: string; clear: string }) =>

@@ -1,3 +1,4 @@
+import { mayHoldLead } from '../catalog/substrates';
 import type { SafetyFacts } from '../safety/facts';
 import type { Step } from '../state/step';
 import { completeMeasures } from '../surface/furnitureTemplate';
@@ -23,7 +24,7 @@ export function safetyFactsOf(
     const keys = new Set(own.map((zone) => zone.key));
     const template = furnitureTemplates.find(piece.templateId);
     const measures = template ? completeMeasures(template, piece.measures) : {};
-    const old = own.filter((zone) => zone.substrate.layer === 'oldFinish');
+    const old = own.filter((zone) => zone.substrate.layer === 'oldFinish' && mayHoldLead(zone.substrate.id));
     return [
       {
         facts,
@@ -43,7 +44,7 @@ export function safetyFactsOf(
             id: facts.id,
             name: facts.name,
             kind: facts.kind,
-            oldFinish: facts.finishId !== null || old.length > 0,
+            oldFinish: mayHoldLead(facts.finishId) || old.length > 0,
             era: facts.era,
             leadTest: facts.leadTest,
             cordCondition: facts.cordCondition,

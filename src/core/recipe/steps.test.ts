@@ -6,7 +6,7 @@ import { materials, oldFinishes } from '../catalog/substrates';
 import { labFromHex } from '../color/lab';
 import { minutesOfPiece, needsOfPiece } from '../fixtures/demand';
 import { find, recipe } from '../fixtures/projectRows';
-import { recipeContext } from '../fixtures/recipes';
+import { leadFreeFinishes, recipeContext } from '../fixtures/recipes';
 import type { FindRow } from '../model/rows';
 import { furnitureTemplates } from '../surface/templates';
 import { computeRecipe, type RecipePlan } from './computeRecipe';
@@ -113,7 +113,7 @@ describe('the steps of any recipe', () => {
     fc.assert(
       fc.property(anyRecipe, ({ plan, entry }) => {
         const open =
-          entry.finishId !== null &&
+          !leadFreeFinishes.includes(entry.finishId) &&
           (entry.leadTest === 'positive' || (entry.leadTest === 'notTested' && entry.era !== 'recent'));
         const first = plan.steps.findIndex((step) => step.kind === 'coat');
         const before = plan.steps.slice(0, first < 0 ? plan.steps.length : first);

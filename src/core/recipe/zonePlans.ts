@@ -1,6 +1,6 @@
 import { conditionWorks, preparations } from '../catalog/preparations.data';
 import type { Substrate } from '../catalog/substrate';
-import { substrates } from '../catalog/substrates';
+import { mayHoldLead, substrates } from '../catalog/substrates';
 import { labFromHex } from '../color/lab';
 import { type Condition, type PreparationKind, preparationKinds } from '../state/preparation';
 import type { SurfaceState } from '../state/surfaceState';
@@ -37,6 +37,8 @@ export interface ZonePlan {
   conditions: readonly Condition[];
   /** Works before the first layer, but for scuffing, which joints ask for. */
   works: readonly PreparationKind[];
+  /** Those of them that the stylist left out: the surface stays as if they were not there. */
+  leftOut: readonly PreparationKind[];
   /** The surface as it is now. */
   found: SurfaceState;
   /** The surface once prepared: stripped, washed free of wax. */
@@ -49,7 +51,7 @@ export interface ZonePlan {
 
 /** Whether abrasion of this piece's old finish is off: lead was found, or its age is open and nobody tested. */
 export function isNoSand(piece: Pick<PieceFacts, 'finishId' | 'leadTest' | 'era'>): boolean {
-  if (piece.finishId === null) return false;
+  if (!mayHoldLead(piece.finishId)) return false;
   return piece.leadTest === 'positive' || (piece.era !== 'recent' && piece.leadTest === 'notTested');
 }
 
@@ -64,7 +66,7 @@ function foundState(facts: PieceFacts, row: Substrate, material: Substrate, cond
     porous: row.porous,
     bleed: conditions.includes('stained') ? 'stain' : old && row.film !== 'none' ? 'none' : material.bleed,
     sealed: old,
-    dewaxed: false,
+    residue: conditions.includes('polished') ? 'polish' : 'none',
     productId: row.productId,
     overHard: row.hard,
     color: facts.color ?? labFromHex(row.usualColor),
@@ -72,12 +74,16 @@ function foundState(facts: PieceFacts, row: Substrate, material: Substrate, cond
   return state;
 }
 
-/** What preparing leaves: stripped down to the material, or washed free of wax with traces left. */
+/**
+ * What preparing leaves: stripped down to the material, or washed free of wax with traces left.
+ * @param works what is really done; what was left out leaves the surface as it is
+ */
 function preparedState(state: SurfaceState, material: Substrate, works: readonly PreparationKind[]): SurfaceState {
   const isStripped = works.includes('strip') && state.origin === 'oldFinish';
   const isDewaxed = works.includes('dewax');
-  if (works.includes('strip') && !isStripped) return { ...state, sealed: false, dewaxed: isDewaxed };
-  if (!isStripped && !(isDewaxed && state.film === 'wax')) return { ...state, dewaxed: isDewaxed };
+  const residue = isStripped ? 'none' : isDewaxed ? 'traces' : state.residue;
+  if (works.includes('strip') && !isStripped) return { ...state, sealed: false, residue };
+  if (!isStripped && !(isDewaxed && state.film === 'wax')) return { ...state, residue };
   return {
     ...state,
     substrateId: material.id,
@@ -87,7 +93,7 @@ function preparedState(state: SurfaceState, material: Substrate, works: readonly
     porous: material.porous,
     bleed: state.bleed === 'stain' ? 'stain' : material.bleed,
     sealed: false,
-    dewaxed: isDewaxed,
+    residue,
     productId: null,
     overHard: material.hard,
     color: isStripped ? labFromHex(material.usualColor) : state.color,
@@ -145,11 +151,37 @@ function zonesOf(piece: RecipePiece, findings: RecipeFinding[]): Zone[] {
   return zones;
 }
 
+/** A work that was asked for and is not done, and why. */
+interface Impossible {
+  work: PreparationKind;
+  reason: string;
+}
+
+/** What keeps a work from being done on a zone; null when nothing does. */
+function againstWork(
+  work: PreparationKind,
+  zone: { substrate: Substrate; material: Substrate; conditions: readonly Condition[]; leadFound: boolean },
+): string | null {
+  const spoils = preparations[work].spoils?.[zone.material.id];
+  if (spoils) return spoils;
+  if (work === 'dewax' && zone.substrate.film !== 'wax' && !zone.conditions.includes('polished'))
+    return 'there is no wax on it';
+  if (work === 'strip' && zone.leadFound) return 'the test found lead: cover it, or leave it to certified people';
+  return null;
+}
+
 /** What a surface asks for before its first layer, in order; scuffing is left to the joints. */
 function worksOf(
-  zone: { key: string; substrate: Substrate; material: Substrate; conditions: readonly Condition[]; noSand: boolean },
+  zone: {
+    key: string;
+    substrate: Substrate;
+    material: Substrate;
+    conditions: readonly Condition[];
+    noSand: boolean;
+    leadFound: boolean;
+  },
   body: RecipeBody,
-): PreparationKind[] {
+): { works: PreparationKind[]; impossible: Impossible[] } {
   const wanted = new Set<PreparationKind>(zone.substrate.prepare);
   for (const condition of zone.conditions) for (const work of conditionWorks[condition]) wanted.add(work);
   for (const chosen of body.preparations)
@@ -162,7 +194,14 @@ function worksOf(
     wanted.delete('clean');
     wanted.add('wetClean');
   }
-  return preparationKinds.filter((kind) => wanted.has(kind));
+  const impossible: Impossible[] = [];
+  for (const work of wanted) {
+    const reason = againstWork(work, zone);
+    if (reason === null) continue;
+    wanted.delete(work);
+    impossible.push({ work, reason });
+  }
+  return { works: preparationKinds.filter((kind) => wanted.has(kind)), impossible };
 }
 
 /** The zones of all pieces of a recipe, included or not, with findings for what cannot be used as entered. */
@@ -172,6 +211,7 @@ export function zonePlansOf(
 ): { zones: ZonePlan[]; findings: RecipeFinding[] } {
   const findings: RecipeFinding[] = [];
   const zones: ZonePlan[] = [];
+  const impossible = new Map<string, Impossible & { key: string; zones: string[] }>();
   for (const piece of body.pieces) {
     const facts = context.pieces.get(piece.findId);
     const template = furnitureTemplates.find(piece.templateId);
@@ -214,7 +254,16 @@ export function zonePlansOf(
       }
       const conditions = edit?.conditions ?? [];
       const noSand = isNoSand(own);
-      const works = worksOf({ key, substrate: row, material, conditions, noSand }, body);
+      const leadFound = noSand && own.leadTest === 'positive';
+      const planned = worksOf({ key, substrate: row, material, conditions, noSand, leadFound }, body);
+      const { works } = planned;
+      const leftOut = works.filter((work) => body.stepEdits[work]?.skipped);
+      if (zone.included)
+        for (const entry of planned.impossible) {
+          const known = impossible.get(`${entry.work} ${entry.reason}`);
+          if (known) known.zones.push(zone.name);
+          else impossible.set(`${entry.work} ${entry.reason}`, { ...entry, key, zones: [zone.name] });
+        }
       const found = foundState(own, row, material, conditions);
       const projectedAreaM2 = zoneAreaM2(zone);
       const measured = projectedAreaM2 > 0 && projectedAreaM2 <= LARGEST_ZONE_M2;
@@ -243,12 +292,24 @@ export function zonePlansOf(
         substrate: row,
         conditions,
         works,
+        leftOut,
         found,
-        present: preparedState(found, material, works),
+        present: preparedState(
+          found,
+          material,
+          works.filter((work) => !leftOut.includes(work)),
+        ),
         colorEstimated: own.color === null,
         noSand,
       });
     }
   }
+  for (const { work, reason, key, zones: named } of impossible.values())
+    findings.push({
+      code: 'preparation.impossible',
+      severity: 'warn',
+      where: { kind: 'zone', id: key },
+      figures: { work: preparations[work].title, zone: named.join(', '), reason },
+    });
   return { zones, findings };
 }

@@ -1,14 +1,17 @@
 import type { Coating } from '../catalog/coating';
 import { coatings } from '../catalog/coatings';
+import { preparations } from '../catalog/preparations.data';
 import { useDemands } from '../catalog/uses.data';
 import { mixLab } from '../color/lab';
 import type { Joint } from '../state/joint';
+import type { PreparationKind } from '../state/preparation';
 import type { Sheen } from '../state/surfaceState';
 import type { QuantityInput } from '../technique/technique';
 import { barrierFor, isBroken } from './barriers';
 import { type Candidate, type CandidateWork, proposedCandidate } from './candidates';
 import { coatCountFor } from './coatCount';
 import { decisiveJoint, type Exposed, uppermost } from './exposed';
+import { foodFinding } from './foodZone';
 import { colorLaid, stateAfter } from './laidState';
 import type { RecipeBody } from './recipeBody';
 import type { RecipeContext } from './recipeContext';
@@ -18,6 +21,9 @@ import { supplyKey } from './supplyKey';
 import { tintOffer } from './tintedPrimer';
 import { asksForTopcoat, topcoatFor } from './topcoats';
 import type { ZonePlan } from './zonePlans';
+
+/** Works that serve the eye; nothing holds the worse for want of them. */
+const cosmeticWorks: ReadonlySet<PreparationKind> = new Set(['fill', 'dust']);
 
 /** A surface lighter than this step up counts as the same: a stain may be a shade lighter than what is there. */
 const LIGHTER_L = 3;
@@ -109,9 +115,51 @@ export class ZoneStacker {
       below,
       leaves,
     });
+    this.checkUse(candidate);
+    // What the stylist left out lies in the list of steps and not on the piece.
+    if (this.isLeftOut(candidate.id, coats.coats)) return;
     this.exposed = technique.partial ? [...this.exposed, leaves] : [leaves];
     this.open = technique.partial ? [...this.open, coating] : [coating];
-    this.checkUse(candidate);
+  }
+
+  /** Whether every coat of a layer was taken out of the steps. */
+  private isLeftOut(layerId: string, coats: number): boolean {
+    const { stepEdits } = this.body;
+    for (let coat = 1; coat <= coats; coat += 1) if (!stepEdits[`coat:${layerId}:${coat}`]?.skipped) return false;
+    return coats > 0;
+  }
+
+  /** What a joint relies on and the stylist left out or cut short: it is raised again. */
+  private checkReliedOn(candidate: Candidate, joint: Joint): void {
+    if (isBroken(joint)) return;
+    const { zone, body } = this;
+    const isFirst = this.entries.length === 0;
+    const asksScuff = joint.verdict === 'scuff' || joint.verdict === 'notKnown';
+    const scuffStep = isFirst ? 'scuff' : `scuff:${candidate.id}`;
+    const missing = isFirst ? zone.leftOut.filter((work) => !cosmeticWorks.has(work)) : [];
+    if (asksScuff && !zone.noSand && body.stepEdits[scuffStep]?.skipped) missing.push('scuff');
+    const where = { kind: 'joint', id: `${zone.key}|${candidate.id}` } as const;
+    const figures = { zone: zone.zone.name, coating: candidate.coating.name, surface: this.surfaceName() };
+    if (missing.length > 0)
+      this.say({
+        code: 'joint.stepLeftOut',
+        severity: 'stop',
+        where,
+        figures: { ...figures, steps: missing.map((work) => preparations[work].title.toLowerCase()).join('; ') },
+      });
+    const waited = body.stepEdits[`coat:${candidate.id}:1`]?.waitHours;
+    if (!isFirst && waited !== undefined && waited < joint.waitHours)
+      this.say({
+        code: 'joint.tooSoon',
+        severity: 'stop',
+        where,
+        figures: { ...figures, hours: waited, wants: joint.waitHours, reason: joint.reason },
+      });
+  }
+
+  private surfaceName(): string {
+    const below = uppermost(this.exposed);
+    return (below.productId && coatings.find(below.productId)?.name) || this.zone.substrate.name;
   }
 
   /** What a use forbids of a layer. */
@@ -170,8 +218,11 @@ export class ZoneStacker {
       if (coating && proposal && !body.dropped.includes(proposal)) {
         const tint = context.colorCards.get(body.primerTints[proposal] ?? '') ?? null;
         primer = proposedCandidate(proposal, coating, candidate.order - 1, coating.sheens[0] ?? 'matt', tint);
-        this.lay(primer, this.jointOf(primer));
+        const under = this.jointOf(primer);
+        this.checkReliedOn(primer, under);
+        this.lay(primer, under);
         joint = this.jointOf(candidate);
+        this.reportBroken(candidate, joint, null, null);
       } else this.reportBroken(candidate, joint, coating, proposal);
     } else this.reportBroken(candidate, joint, null, null);
     if (joint.verdict === 'notKnown')
@@ -181,14 +232,13 @@ export class ZoneStacker {
         where: { kind: 'joint', id: `${zone.key}|${candidate.id}` },
         figures: { zone: zone.zone.name, coating: candidate.coating.name, surface: zone.substrate.name },
       });
+    this.checkReliedOn(candidate, joint);
     this.lay(candidate, joint);
     this.offerTint(primer, candidate);
   }
 
   private reportBroken(candidate: Candidate, joint: Joint, barrier: Coating | null, proposal: string | null): void {
     if (!isBroken(joint)) return;
-    const below = uppermost(this.exposed);
-    const surface = (below.productId && coatings.find(below.productId)?.name) || this.zone.substrate.name;
     this.say({
       code: joint.verdict === 'never' ? 'joint.never' : 'joint.wouldPeel',
       severity: joint.verdict === 'never' ? 'refuse' : 'stop',
@@ -196,7 +246,8 @@ export class ZoneStacker {
       figures: {
         zone: this.zone.zone.name,
         coating: candidate.coating.name,
-        surface,
+        surface: this.surfaceName(),
+        fails: joint.fails,
         reason: joint.reason,
         remedy: barrier?.name ?? '',
       },
@@ -260,6 +311,12 @@ export class ZoneStacker {
     }
   }
 
+  /** What may touch food or lips, or that nothing may: a zone in that use always speaks. */
+  speakOfFood(): void {
+    const finding = foodFinding(this.zone, this.open, this.context.assumptions);
+    if (finding) this.say(finding);
+  }
+
   /** The clear coats that what lies open asks for, proposed at the very top. */
   protect(): void {
     const { zone, body } = this;
@@ -281,6 +338,7 @@ export class ZoneStacker {
     const candidate = proposedCandidate(proposal, clear, 100_000, sheen);
     const joint = this.jointOf(candidate);
     this.reportBroken(candidate, joint, null, null);
+    this.checkReliedOn(candidate, joint);
     this.lay(candidate, joint);
   }
 }

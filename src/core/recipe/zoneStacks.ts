@@ -28,6 +28,7 @@ export function zoneStacksOf(body: RecipeBody, zones: readonly ZonePlan[], conte
       else stacker.work(entry.work);
     }
     stacker.protect();
+    stacker.speakOfFood();
     stacks.set(zone.key, stacker.entries);
   }
   return {

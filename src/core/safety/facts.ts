@@ -17,6 +17,7 @@ export interface SafetyFacts {
     id: string;
     name: string;
     kind: CareKind;
+    /** Whether an old finish lies on it that may hold lead. */
     oldFinish: boolean;
     era: Era;
     leadTest: LeadTest;

@@ -1,3 +1,4 @@
+import type { PreparationKind } from './preparation';
 import type { StepKind } from './step';
 
 export type Verdict = 'ok' | 'afterWait' | 'scuff' | 'barrierPrimer' | 'never' | 'notKnown';
@@ -19,12 +20,25 @@ export interface AllowedInterval {
   extraSteps: StepKind[];
 }
 
+/**
+ * A way out that the row of a joint names: something laid in between, another coating instead of the one above or of
+ * the one beneath, or a work on what is there.
+ */
+export type Remedy =
+  | { kind: 'between'; coatingId: string }
+  | { kind: 'instead'; coatingId: string }
+  | { kind: 'insteadBelow'; coatingId: string }
+  | { kind: 'prepare'; work: Extract<PreparationKind, 'strip' | 'dewax'> };
+
 /** The judgment on one layer lying on another, with the rule that gave it. */
 export interface Joint {
   verdict: Verdict;
   ruleId: string;
   reason: string;
-  remedy: string | null;
+  /** What happens where it does not hold, to read after "would": "peel", "lie blotchy". */
+  fails: string;
+  /** What the row names as a way out, the best first; nothing else may be laid in between. */
+  remedies: readonly Remedy[];
   /** Hours that the lower layer must rest, for words; the exact intervals stand in `allowed`. */
   waitHours: number;
   allowed: AllowedInterval[];

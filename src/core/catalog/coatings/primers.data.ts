@@ -1,5 +1,5 @@
 import type { Coating } from '../coating';
-import { brushWeather, coating, smallTins, sprayCans, sprayWeather, tins } from './row';
+import { bottles, brushWeather, coating, smallTins, sprayCans, sprayWeather, tins } from './row';
 
 const WOODS = ['pine', 'hardwood', 'veneer', 'mdf'] as const;
 const OLD_FINISHES = ['soundOldPaint', 'thickOldPaint', 'glossyVarnish'] as const;
@@ -184,6 +184,26 @@ export const primerRows: readonly Coating[] = [
       color: '#f3f2ee',
     },
     packs: smallTins(14),
+  }),
+  coating({
+    ...primerLike,
+    id: 'candleMedium',
+    name: 'Candle medium',
+    film: 'waterborne',
+    rate: [6.1, 7.85, 9.8],
+    touch: [0.25, 0.5, 1],
+    recoatAfter: [0.5, 1, 2],
+    handle: [2, 4, 6],
+    cureDays: [3, 7, 14],
+    openedMonths: [12, 24, 36],
+    primer: {
+      madeFor: ['candleWax'],
+      blocksBleed: false,
+      bondsWithoutScuff: true,
+      tintable: false,
+      color: null,
+    },
+    packs: bottles(4),
   }),
   coating({
     ...primerLike,

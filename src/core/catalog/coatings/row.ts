@@ -121,6 +121,8 @@ export function coating(row: CoatingSheetRow): Coating {
     ...rest
   } = row;
   return {
+    laysAs: [row.group],
+    liesAs: [row.group],
     unit: 'mL',
     opacity: null,
     mixedLifeHours: null,

@@ -1,4 +1,18 @@
-import { type JointRule, OIL_FILM, OIL_STAIN, rule, SOLVENT, WATER_CLEAR, WAX, WB } from './rule';
+import {
+  between,
+  dewax,
+  instead,
+  insteadBelow,
+  type JointRule,
+  OIL_FILM,
+  OIL_STAIN,
+  rule,
+  SOLVENT,
+  strip,
+  WATER_CLEAR,
+  WAX,
+  WB,
+} from './rule';
 
 /** Clear coats, waxes, stains and glazes over what lies there. */
 export const clearOverRules: readonly JointRule[] = [
@@ -33,8 +47,8 @@ export const clearOverRules: readonly JointRule[] = [
     { groups: ['waterborneStain'] },
     'never',
     0,
-    'the oil has shut the pores: the stain lies patchy, even after a week',
-    { remedy: 'waterborneConditioner' },
+    'the oil has shut the pores, even after a week: conditioner and stain want the same base',
+    { fails: 'lie patchy', remedies: [...insteadBelow('waterborneConditioner'), ...instead('oilStain')] },
   ),
   rule(
     'waterConditioner.oilStain',
@@ -42,13 +56,13 @@ export const clearOverRules: readonly JointRule[] = [
     { groups: ['oilStain'] },
     'never',
     0,
-    'the stain is taken up unevenly: conditioner and stain want the same base',
-    { remedy: 'oilConditioner' },
+    'it is taken up unevenly: conditioner and stain want the same base',
+    { fails: 'lie patchy', remedies: [...insteadBelow('oilConditioner'), ...instead('waterborneStain')] },
   ),
   rule(
     'oilConditioner.oilStain',
     { products: ['oilConditioner'] },
-    { groups: ['oilStain', 'sealingStain'] },
+    { groups: ['oilStain'] },
     'afterWait',
     0.25,
     'stain within two hours, while the pores are evened out',
@@ -57,11 +71,29 @@ export const clearOverRules: readonly JointRule[] = [
   rule(
     'waterConditioner.waterStain',
     { products: ['waterborneConditioner'] },
-    { groups: ['waterborneStain', 'sealingStain'] },
+    { groups: ['waterborneStain'] },
     'afterWait',
     0.5,
     'stain within two hours, while the pores are evened out',
     { withinHours: 2 },
+  ),
+  rule(
+    'conditioner.otherConditioner',
+    { products: ['oilConditioner'] },
+    { products: ['waterborneConditioner'] },
+    'never',
+    0,
+    'the oil has shut the pores: one conditioner, of the base of the stain',
+    { fails: 'lie patchy', remedies: insteadBelow('waterborneConditioner') },
+  ),
+  rule(
+    'conditioner.oilConditioner',
+    { products: ['waterborneConditioner'] },
+    { products: ['oilConditioner'] },
+    'never',
+    0,
+    'the pores are evened out already: one conditioner, of the base of the stain',
+    { fails: 'lie patchy', remedies: insteadBelow('oilConditioner') },
   ),
   rule(
     'film.penetratingStain',
@@ -70,6 +102,7 @@ export const clearOverRules: readonly JointRule[] = [
     'never',
     0,
     'there is nothing to soak into: strip it, or lay a gel stain on top',
+    { fails: 'wipe off', remedies: [...strip, ...instead('gelStain')] },
   ),
   rule(
     'film.gelStain',
@@ -79,15 +112,18 @@ export const clearOverRules: readonly JointRule[] = [
     0,
     'it sits on the film as a toner',
   ),
-  rule('wax.stain', WAX, { groups: ['waterborneStain', 'oilStain'] }, 'never', 0, 'wax keeps stain out'),
+  rule('wax.stain', WAX, { groups: ['waterborneStain', 'oilStain'] }, 'never', 0, 'wax keeps stain out', {
+    fails: 'wipe off',
+    remedies: strip,
+  }),
   rule(
     'wax.clear',
     WAX,
     { groups: ['waterborneClear', 'oilClear', 'solventClear'] },
     'never',
     0,
-    'it peels and fish-eyes on wax',
-    { remedy: 'shellacPrimer' },
+    'it peels and fish-eyes on wax: the wax must be washed off first',
+    { remedies: dewax },
   ),
   rule(
     'chalk.clearWax',
@@ -104,7 +140,7 @@ export const clearOverRules: readonly JointRule[] = [
     'never',
     0,
     'bare paint grabs it and blotches: clear wax first',
-    { remedy: 'clearWax' },
+    { fails: 'lie blotchy', remedies: between('clearWax') },
   ),
   rule(
     'clearWax.darkWax',
@@ -145,7 +181,7 @@ export const clearOverRules: readonly JointRule[] = [
     'barrierPrimer',
     6,
     'flat paint grabs the pigment: a satin clear coat first',
-    { remedy: 'waterClear' },
+    { fails: 'lie blotchy', remedies: between('waterClear') },
   ),
   rule(
     'satin.glaze',
@@ -189,11 +225,20 @@ export const clearOverRules: readonly JointRule[] = [
     'on bright metal a sprayed clear coat holds; it slows rust, it does not stop it',
   ),
   rule(
+    'ferrousBare.oilClear',
+    { substrates: ['ferrousMetal'], bare: true },
+    { groups: ['oilClear'] },
+    'scuff',
+    0,
+    'on bright metal an oil clear coat holds; it slows rust, it does not stop it',
+  ),
+  rule(
     'chalkboard.clear',
     { products: ['chalkboardPaint'] },
     { groups: ['waterborneClear', 'oilClear', 'solventClear', 'wax'] },
     'never',
     0,
     'a clear coat kills the tooth that takes chalk',
+    { fails: 'spoil it' },
   ),
 ];

@@ -1,4 +1,16 @@
-import { type JointRule, OIL_FILM, OIL_STAIN, rule, SOLVENT, WATER_CLEAR, WAX, WB } from './rule';
+import {
+  between,
+  dewax,
+  type JointRule,
+  OIL_FILM,
+  OIL_STAIN,
+  rule,
+  SOLVENT,
+  strip,
+  WATER_CLEAR,
+  WAX,
+  WB,
+} from './rule';
 
 /** Paint over what lies there. */
 export const paintOverRules: readonly JointRule[] = [
@@ -9,7 +21,7 @@ export const paintOverRules: readonly JointRule[] = [
     'barrierPrimer',
     24,
     'old paint that is shiny or of unknown sheen needs a bonding primer',
-    { remedy: 'bondingPrimer' },
+    { remedies: between('bondingPrimer') },
   ),
   rule('waterborneCured.waterborne', { ...WB, ages: ['cured'] }, WB, 'scuff', 0, 'a cured film gives no chemical bite'),
   rule(
@@ -51,7 +63,7 @@ export const paintOverRules: readonly JointRule[] = [
     'barrierPrimer',
     24,
     'milk paint flakes off gloss',
-    { remedy: 'bondingPrimer' },
+    { remedies: between('bondingPrimer') },
   ),
   rule(
     'waterborneClear.waterborne',
@@ -68,7 +80,7 @@ export const paintOverRules: readonly JointRule[] = [
     'barrierPrimer',
     24,
     'waterborne paint does not wet out or grip a glossy oil film',
-    { remedy: 'bondingPrimer' },
+    { remedies: between('bondingPrimer') },
   ),
   rule(
     'oilMattCured.waterborne',
@@ -95,7 +107,8 @@ export const paintOverRules: readonly JointRule[] = [
     'acceptable indoors; brittle over soft paint outdoors',
   ),
   rule('alkyd.solvent', { products: ['alkydEnamel'] }, SOLVENT, 'barrierPrimer', 24, 'a hot solvent lifts it', {
-    remedy: 'shellacPrimer',
+    fails: 'wrinkle',
+    remedies: between('shellacPrimer'),
   }),
   rule(
     'alkyd.tubEpoxy',
@@ -104,6 +117,7 @@ export const paintOverRules: readonly JointRule[] = [
     'never',
     0,
     'its solvent lifts the enamel',
+    { fails: 'wrinkle', remedies: strip },
   ),
   rule(
     'bleedingWood.lightWaterborne',
@@ -112,7 +126,15 @@ export const paintOverRules: readonly JointRule[] = [
     'barrierPrimer',
     1,
     'knots and tannin bleed through a light waterborne color',
-    { remedy: 'shellacPrimer' },
+    { fails: 'turn brown in spots', remedies: between('shellacPrimer', 'oilBlockPrimer') },
+  ),
+  rule(
+    'bleedingWood.darkWaterborne',
+    { bleeds: ['tannin'], bare: true },
+    { ...WB, light: false, covers: true },
+    'scuff',
+    0,
+    'it holds once scuffed; tannin comes through a dark color too, but does not show on it. Big knots may, as a sheen',
   ),
   rule(
     'stained.waterborne',
@@ -121,7 +143,7 @@ export const paintOverRules: readonly JointRule[] = [
     'barrierPrimer',
     1,
     'smoke, water marks and marker bleed through waterborne paint',
-    { remedy: 'shellacPrimer' },
+    { fails: 'show the stain again', remedies: between('shellacPrimer', 'oilBlockPrimer') },
   ),
   rule(
     'bondingPrimerOverBleed.light',
@@ -130,7 +152,7 @@ export const paintOverRules: readonly JointRule[] = [
     'barrierPrimer',
     3,
     'a bonding primer does not hold tannin back from a light color',
-    { remedy: 'shellacPrimer' },
+    { fails: 'turn brown in spots', remedies: between('shellacPrimer') },
   ),
   rule(
     'bondingPrimerHard.any',
@@ -225,11 +247,11 @@ export const paintOverRules: readonly JointRule[] = [
     { groups: ['waterbornePaint', 'oilPaint', 'solventPaint', 'glaze', 'sealingStain'] },
     'never',
     0,
-    'nothing holds on wax',
-    { remedy: 'shellacPrimer' },
+    'nothing holds on wax until it is washed off',
+    { remedies: dewax },
   ),
   rule('wax.primer', WAX, { groups: ['primer'] }, 'never', 0, 'no primer holds on wax until it is washed off', {
-    remedy: 'shellacPrimer',
+    remedies: dewax,
   }),
   rule(
     'waxOld.chalk',
@@ -239,9 +261,13 @@ export const paintOverRules: readonly JointRule[] = [
     24,
     'on old, hard wax, wiped and scuffed, chalk-type paint mostly holds; claims differ, so test',
   ),
+  rule('polish.any', { residues: ['polish'] }, {}, 'never', 0, 'polish keeps everything off until it is washed off', {
+    fails: 'draw back into fish-eyes',
+    remedies: dewax,
+  }),
   rule(
     'dewaxed.shellac',
-    { dewaxed: true },
+    { residues: ['traces'] },
     { products: ['shellacPrimer'] },
     'afterWait',
     24,
@@ -249,12 +275,12 @@ export const paintOverRules: readonly JointRule[] = [
   ),
   rule(
     'dewaxed.any',
-    { dewaxed: true },
+    { residues: ['traces'] },
     {},
     'barrierPrimer',
     24,
     'traces of wax stay behind: only shellac ties over them',
-    { remedy: 'shellacPrimer' },
+    { remedies: between('shellacPrimer') },
   ),
   rule(
     'polypropylene.any',
@@ -274,7 +300,7 @@ export const paintOverRules: readonly JointRule[] = [
     'never',
     0,
     'its surface energy is too low: paint peels in sheets',
-    { remedy: 'adhesionPromoter' },
+    { remedies: between('adhesionPromoter') },
   ),
   rule(
     'zinc.oil',
@@ -282,8 +308,8 @@ export const paintOverRules: readonly JointRule[] = [
     OIL_FILM,
     'never',
     0,
-    'zinc turns oil-based paint to soap, and it peels',
-    { remedy: 'galvanizedPrimer' },
+    'zinc turns oil-based paint to soap: a waterborne primer for galvanized metal first',
+    { remedies: between('galvanizedPrimer') },
   ),
   rule(
     'ferrousBare.waterborne',
@@ -292,7 +318,7 @@ export const paintOverRules: readonly JointRule[] = [
     'barrierPrimer',
     24,
     'flash rust',
-    { remedy: 'rustPrimer' },
+    { fails: 'rust from beneath', remedies: between('rustPrimer') },
   ),
   rule(
     'ferrousBare.waterbornePrimer',
@@ -301,7 +327,7 @@ export const paintOverRules: readonly JointRule[] = [
     'barrierPrimer',
     24,
     'a waterborne primer lets bare iron flash-rust',
-    { remedy: 'rustPrimer' },
+    { fails: 'rust from beneath', remedies: between('rustPrimer') },
   ),
   rule(
     'concrete.oil',
@@ -310,16 +336,16 @@ export const paintOverRules: readonly JointRule[] = [
     'never',
     0,
     'lime turns oil-based paint to soap: wait 28 days and prime',
-    { remedy: 'gesso' },
+    { remedies: between('gesso') },
   ),
   rule(
     'foam.solvent',
     { substrates: ['polystyreneFoam'], bare: true },
-    SOLVENT,
+    { groups: [...SOLVENT.groups, ...OIL_FILM.groups] },
     'never',
     4,
     'solvent dissolves the foam: two waterborne barrier coats first',
-    { remedy: 'gesso' },
+    { fails: 'eat into it', remedies: between('gesso') },
   ),
   rule(
     'groutSealed.colorant',
@@ -328,5 +354,6 @@ export const paintOverRules: readonly JointRule[] = [
     'never',
     0,
     'a sealer keeps colorant out: strip it and let it dry a day',
+    { fails: 'wipe off', remedies: strip },
   ),
 ];

@@ -1,4 +1,4 @@
-import { DECOUPAGE, FILM, type JointRule, OIL_STAIN, rule, WATER_CLEAR, WAX } from './rule';
+import { between, DECOUPAGE, dewax, FILM, type JointRule, OIL_STAIN, rule, WATER_CLEAR, WAX } from './rule';
 
 /** Decoupage and adhesive film over what lies there, and what follows on them. */
 export const paperAndFilmRules: readonly JointRule[] = [
@@ -28,9 +28,15 @@ export const paperAndFilmRules: readonly JointRule[] = [
     0,
     'paper peels from gloss until it is scuffed',
   ),
-  rule('wax.decoupage', WAX, { groups: ['decoupage', 'film'] }, 'never', 0, 'nothing sticks to wax', {
-    remedy: 'shellacPrimer',
-  }),
+  rule(
+    'wax.decoupage',
+    WAX,
+    { groups: ['decoupage', 'film'] },
+    'never',
+    0,
+    'nothing sticks to wax until it is washed off',
+    { remedies: dewax },
+  ),
   rule(
     'tanninWood.palePaper',
     { bleeds: ['tannin'], bare: true },
@@ -38,7 +44,7 @@ export const paperAndFilmRules: readonly JointRule[] = [
     'barrierPrimer',
     1,
     'tannin stains pale paper through',
-    { remedy: 'shellacPrimer' },
+    { fails: 'turn brown in spots', remedies: between('shellacPrimer') },
   ),
   rule(
     'inkjet.wet',
@@ -47,7 +53,15 @@ export const paperAndFilmRules: readonly JointRule[] = [
     'barrierPrimer',
     1,
     'its dye runs in water: two mist coats of aerosol clear on each face',
-    { remedy: 'aerosolClear' },
+    { fails: 'make the ink run', remedies: between('aerosolClear') },
+  ),
+  rule(
+    'paper.mist',
+    { substrates: ['inkjetPrint', 'paper'], bare: true },
+    { groups: ['solventClear'] },
+    'ok',
+    0,
+    'a light mist dries before paper moves or ink runs: two of them, on each face',
   ),
   rule(
     'paper.oilClear',
@@ -56,7 +70,7 @@ export const paperAndFilmRules: readonly JointRule[] = [
     'barrierPrimer',
     24,
     'oil makes paper translucent like grease: two or three coats of medium first',
-    { remedy: 'decoupageMedium' },
+    { fails: 'turn it translucent', remedies: between('decoupageMedium') },
   ),
   rule('decoupage.waterborneClear', DECOUPAGE, WATER_CLEAR, 'afterWait', 48, 'cloudy or tacky otherwise'),
   rule('decoupage.aerosolClear', DECOUPAGE, { groups: ['solventClear'] }, 'afterWait', 24, 'light coats'),
@@ -107,8 +121,8 @@ export const paperAndFilmRules: readonly JointRule[] = [
     FILM,
     'never',
     0,
-    'a powdery surface comes off with the glue',
-    { remedy: 'waterClear' },
+    'a powdery surface comes off with the glue: two clear coats first',
+    { remedies: between('waterClear') },
   ),
   rule('film.waterborneClear', FILM, WATER_CLEAR, 'afterWait', 24, 'a solvent clear curls its edges'),
 ];

@@ -1,8 +1,11 @@
-import type { Verdict } from '../../state/joint';
-import type { Bleed, Film, FilmAge, Sheen } from '../../state/surfaceState';
+import type { Remedy, Verdict } from '../../state/joint';
+import type { Bleed, Film, FilmAge, Residue, Sheen } from '../../state/surfaceState';
 import type { CoatingGroup } from '../coating';
 
-/** Conditions on the surface below; each one given must hold. `groups` are those of the product that made the film. */
+/**
+ * Conditions on the surface below; each one given must hold. `groups` are those that the product which made the film
+ * counts as once it lies there. A row with `residues` speaks of what lies on the surface, beside the surface itself.
+ */
 export interface UnderCondition {
   products?: readonly string[];
   groups?: readonly CoatingGroup[];
@@ -14,12 +17,15 @@ export interface UnderCondition {
   overHard?: boolean;
   bare?: boolean;
   sealed?: boolean;
-  dewaxed?: boolean;
+  residues?: readonly Residue[];
   /** A color of L* over 60. */
   light?: boolean;
 }
 
-/** Conditions on the layer above. `light` is a color of L* over 60. */
+/**
+ * Conditions on the layer above. `groups` are those that it counts as while it is laid; `light` is a color of L* over
+ * 60, and neither light nor dark is met while nobody has chosen a color.
+ */
 export interface OverCondition {
   products?: readonly string[];
   groups?: readonly CoatingGroup[];
@@ -38,9 +44,28 @@ export interface JointRule {
   /** When it must follow before the film closes, hours. */
   withinHours: number | null;
   reason: string;
-  /** The coating that, laid in between, makes it hold; null when there is none. */
-  remedy: string | null;
+  /** What happens where it does not hold, to read after "would". */
+  fails: string;
+  /** The ways out that the row names, the best first. */
+  remedies: readonly Remedy[];
 }
+
+/** Laid in between. */
+export const between = (...coatingIds: string[]): Remedy[] =>
+  coatingIds.map((coatingId) => ({ kind: 'between', coatingId }));
+/** Another one above instead. */
+export const instead = (...coatingIds: string[]): Remedy[] =>
+  coatingIds.map((coatingId) => ({ kind: 'instead', coatingId }));
+/** Another one beneath instead. */
+export const insteadBelow = (...coatingIds: string[]): Remedy[] =>
+  coatingIds.map((coatingId) => ({ kind: 'insteadBelow', coatingId }));
+/** Down to the material. */
+export const strip: readonly Remedy[] = [{ kind: 'prepare', work: 'strip' }];
+/** Wax and polish washed off. */
+export const dewax: readonly Remedy[] = [{ kind: 'prepare', work: 'dewax' }];
+
+/** What a layer does that does not hold, where its row says nothing else. */
+export const PEELS = 'peel';
 
 /** One row, in the order the table prints it. */
 export function rule(
@@ -50,7 +75,7 @@ export function rule(
   verdict: Verdict,
   waitHours: number,
   reason: string,
-  more: { remedy?: string; withinHours?: number } = {},
+  more: { remedies?: readonly Remedy[]; withinHours?: number; fails?: string } = {},
 ): JointRule {
   return {
     id,
@@ -59,7 +84,8 @@ export function rule(
     verdict,
     waitHours,
     reason,
-    remedy: more.remedy ?? null,
+    fails: more.fails ?? PEELS,
+    remedies: more.remedies ?? [],
     withinHours: more.withinHours ?? null,
   };
 }

@@ -4,6 +4,8 @@ import { bare, closedFace, direct, needs, never, substrate, unknown } from './ro
 /** What this row was called before galvanized steel had its own: files written then are still read. */
 const OLDER_NAME = 'brass, copper, aluminum or zinc';
 
+const RUST = 'rust from beneath';
+
 /** Laminate, plastics, glass and metals: closed faces that need an adhesion primer. */
 export const hardFaceRows: readonly Substrate[] = [
   substrate({
@@ -27,6 +29,7 @@ export const hardFaceRows: readonly Substrate[] = [
       solventPaint: needs(
         ['bondingPrimer', 'adhesionPromoter'],
         'a hot solvent can craze it: prime, and test where nobody looks',
+        'craze it',
       ),
     }),
     usualColor: '#d8d8d4',
@@ -91,15 +94,11 @@ export const hardFaceRows: readonly Substrate[] = [
     prepare: ['clean', 'removeRust', 'alcoholWipe'],
     risk: 1,
     primer: closedFace('bare metal', {
-      waterbornePaint: needs(['rustPrimer', 'shellacPrimer'], 'bare iron flash-rusts under waterborne paint'),
-      oilPaint: needs(['rustPrimer'], 'rust creeps under an unprimed film'),
-      solventPaint: needs(['rustPrimer', 'shellacPrimer'], 'rust creeps under an unprimed film'),
-      clear: {
-        verdict: 'barrierPrimer',
-        primers: [],
-        reason: 'a waterborne clear coat lets bare iron rust; an aerosol clear only slows it',
-      },
-      decoupage: needs(['rustPrimer'], 'medium is wet: bare iron rusts through the paper'),
+      waterbornePaint: needs(['rustPrimer', 'shellacPrimer'], 'bare iron flash-rusts under waterborne paint', RUST),
+      oilPaint: needs(['rustPrimer'], 'rust creeps under an unprimed film', RUST),
+      solventPaint: needs(['rustPrimer', 'shellacPrimer'], 'rust creeps under an unprimed film', RUST),
+      clear: needs([], 'a waterborne clear coat lets bare iron rust; an aerosol clear only slows it', RUST),
+      decoupage: needs(['rustPrimer'], 'medium is wet: bare iron rusts through the paper', RUST),
       wax: bare('wax slows rust on bright metal for a few months'),
     }),
     usualColor: '#6b6a68',
@@ -147,6 +146,7 @@ export const hardFaceRows: readonly Substrate[] = [
   substrate({
     id: 'groutJoint',
     name: 'Grout joints, unsealed',
+    scuffs: false,
     porous: true,
     absorption: [1, 1, 1.3],
     prepare: ['clean', 'brushOut'],
@@ -158,7 +158,7 @@ export const hardFaceRows: readonly Substrate[] = [
       solventPaint: never('a spray cannot be kept to the joints'),
       clear: direct('a sealer soaks into open grout'),
       stain: unknown('no rule tells how a wood stain behaves in grout'),
-      wax: never('wax on grout only catches dirt'),
+      wax: never('wax on grout only catches dirt', 'stay greasy'),
       decoupage: never('a joint is no ground for paper'),
       film: never('a joint gives a film too little to hold on'),
     },

@@ -1,7 +1,7 @@
 import type { Substrate } from '../substrate';
 import { bare, needs, never, substrate } from './row';
 
-const soakStop = never('a film lies in between: there is nothing to soak into');
+const soakStop = never('a film lies in between: there is nothing to soak into', 'wipe off');
 
 /** Old finishes whose make is not known. What a known product left behind derives from the coatings table. */
 export const oldFinishRows: readonly Substrate[] = [

@@ -1,25 +1,33 @@
 import { commonPractice } from '../../kernel/source';
 import type { Verdict } from '../../state/joint';
 import { figure } from '../figure';
+import { PEELS } from '../joints/rule';
 import type { PrimerColumn, PrimerDemand, Substrate } from '../substrate';
 
 /** It holds on the prepared surface itself. */
-export const bare = (reason: string): PrimerDemand => ({ verdict: 'scuff', primers: [], reason });
+export const bare = (reason: string): PrimerDemand => ({ verdict: 'scuff', primers: [], reason, fails: PEELS });
 /** It holds at once on a clean surface. */
-export const direct = (reason: string): PrimerDemand => ({ verdict: 'ok', primers: [], reason });
+export const direct = (reason: string): PrimerDemand => ({ verdict: 'ok', primers: [], reason, fails: PEELS });
 /** It needs one of these in between. */
-export const needs = (primers: readonly string[], reason: string): PrimerDemand => ({
+export const needs = (primers: readonly string[], reason: string, fails = PEELS): PrimerDemand => ({
   verdict: 'barrierPrimer',
   primers,
   reason,
+  fails,
 });
 /** It does not hold, and a primer does not help by itself. */
-export const never = (reason: string): PrimerDemand => ({ verdict: 'never', primers: [], reason });
+export const never = (reason: string, fails = PEELS): PrimerDemand => ({
+  verdict: 'never',
+  primers: [],
+  reason,
+  fails,
+});
 /** No rule of the trade tells. */
 export const unknown = (reason: string): PrimerDemand => ({
   verdict: 'notKnown' satisfies Verdict,
   primers: [],
   reason,
+  fails: PEELS,
 });
 
 type Three = [low: number, usual: number, high: number];
@@ -46,6 +54,7 @@ export function substrate(row: SubstrateSheetRow): Substrate {
     hard: false,
     bleed: 'none',
     productId: null,
+    scuffs: true,
     source: commonPractice,
     absorption: figure(...absorption),
     texture: figure(...texture),
@@ -64,8 +73,8 @@ export function closedFace(what: string, more: Partial<PrimerColumn> = {}): Prim
     oilPaint: adhesion,
     solventPaint: adhesion,
     clear: unknown(`no rule tells how a clear coat alone holds on ${what}`),
-    stain: never(`there is nothing in ${what} for a stain to soak into`),
-    wax: never(`wax has nothing to soak into on ${what} and wipes off`),
+    stain: never(`there is nothing in ${what} for a stain to soak into`, 'wipe off'),
+    wax: never(`wax has nothing to soak into on ${what}`, 'wipe off'),
     decoupage: bare(`the medium holds on ${what} once it is scuffed and clean`),
     film: direct(SMOOTH_ENOUGH),
     ...more,

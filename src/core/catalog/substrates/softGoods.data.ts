@@ -1,6 +1,13 @@
 import type { Substrate } from '../substrate';
 import { bare, closedFace, direct, needs, never, openGrain, substrate } from './row';
 
+const INK = 'its dye runs in water: two mist coats of aerosol clear on each face';
+const RUNS = 'make the ink run';
+const GREASE = 'turn it translucent';
+const EATS_FOAM = 'solvent dissolves the foam: two waterborne barrier coats first';
+const EATS = 'eat into it';
+const CRACKS = 'crack';
+
 /** Clay, stone, paper, cloth, foam, wax, leather and leaves. */
 export const softGoodRows: readonly Substrate[] = [
   substrate({
@@ -58,6 +65,7 @@ export const softGoodRows: readonly Substrate[] = [
   }),
   substrate({
     id: 'fabric',
+    scuffs: false,
     name: 'Fabric or a fabric shade',
     porous: true,
     absorption: [1.5, 2, 3],
@@ -67,10 +75,10 @@ export const softGoodRows: readonly Substrate[] = [
     risk: 2,
     primer: openGrain('woven cloth', {
       waterbornePaint: direct('thin it with as much water and textile medium, on damp cloth'),
-      oilPaint: never('oil rots cloth and stays sticky'),
+      oilPaint: never('oil rots cloth and stays sticky', 'spoil the cloth'),
       solventPaint: bare('only a spray made for cloth stays supple'),
-      clear: never('a clear coat makes cloth a board that cracks'),
-      wax: never('wax spots cloth'),
+      clear: never('a clear coat makes cloth a board that cracks', 'spoil the cloth'),
+      wax: never('wax spots cloth', 'spoil the cloth'),
       decoupage: direct('medium soaks in and stiffens the cloth'),
     }),
     usualColor: '#e6ddca',
@@ -79,17 +87,18 @@ export const softGoodRows: readonly Substrate[] = [
   }),
   substrate({
     id: 'paper',
+    scuffs: false,
     name: 'Paper or card',
     porous: true,
     absorption: [1.1, 1.3, 1.5],
     prepare: ['dust'],
     risk: 0,
     primer: openGrain('paper', {
-      waterbornePaint: needs(['gesso', 'decoupageMedium'], 'wet paint cockles paper until it is sized'),
-      oilPaint: needs(['gesso', 'decoupageMedium'], 'oil makes paper translucent like grease'),
+      waterbornePaint: needs(['gesso', 'decoupageMedium'], 'wet paint cockles paper until it is sized', 'cockle it'),
+      oilPaint: needs(['gesso', 'decoupageMedium'], 'oil makes paper translucent like grease', GREASE),
       solventPaint: direct('a light mist dries before the paper moves'),
-      clear: needs(['decoupageMedium', 'gesso'], 'paper turns translucent until it is sized'),
-      stain: never('stain runs through paper'),
+      clear: needs(['decoupageMedium', 'gesso'], 'paper turns translucent until it is sized', GREASE),
+      stain: never('stain runs through paper', 'soak it through'),
       decoupage: direct('medium is made for paper; coat both faces against warping'),
       film: direct('film sticks to paper and tears it when it comes off'),
     }),
@@ -99,19 +108,20 @@ export const softGoodRows: readonly Substrate[] = [
   }),
   substrate({
     id: 'inkjetPrint',
+    scuffs: false,
     name: 'Inkjet print, unsealed',
     porous: true,
     absorption: [1.1, 1.3, 1.5],
     prepare: ['dust'],
     risk: 2,
     primer: openGrain('a print', {
-      waterbornePaint: needs(['aerosolClear'], 'its dye runs in water: two mist coats of aerosol clear on each face'),
-      oilPaint: never('oil makes the print translucent like grease'),
+      waterbornePaint: needs(['aerosolClear'], INK, RUNS),
+      oilPaint: never('oil makes the print translucent like grease', GREASE),
       solventPaint: bare('two mist coats first, then more'),
-      clear: needs(['aerosolClear'], 'its dye runs in water: two mist coats of aerosol clear on each face'),
-      stain: never('stain runs through paper'),
-      wax: never('wax makes the print translucent like grease'),
-      decoupage: needs(['aerosolClear'], 'its dye runs in water: two mist coats of aerosol clear on each face'),
+      clear: needs(['aerosolClear'], INK, RUNS),
+      stain: never('stain runs through paper', 'soak it through'),
+      wax: never('wax makes the print translucent like grease', GREASE),
+      decoupage: needs(['aerosolClear'], INK, RUNS),
       film: direct('film sticks to paper and tears it when it comes off'),
     }),
     usualColor: '#efeae2',
@@ -120,16 +130,17 @@ export const softGoodRows: readonly Substrate[] = [
   }),
   substrate({
     id: 'candleWax',
+    scuffs: false,
     name: 'Candle wax',
     hard: true,
     prepare: ['alcoholWipe'],
     risk: 3,
     primer: closedFace('wax', {
-      waterbornePaint: never('nothing but candle medium holds on wax, and a painted candle must not burn'),
-      oilPaint: never('nothing but candle medium holds on wax, and a painted candle must not burn'),
-      solventPaint: never('solvent softens the wax, and a painted candle must not burn'),
-      clear: never('nothing but candle medium holds on wax, and a painted candle must not burn'),
-      decoupage: never('paper holds on wax only by heat, and such a candle must not burn'),
+      waterbornePaint: needs(['candleMedium'], 'nothing but candle medium holds on wax'),
+      oilPaint: never('nothing but candle medium holds on wax, and an oil film burns'),
+      solventPaint: never('its solvent softens the wax', 'stay sticky'),
+      clear: never('nothing but candle medium holds on wax'),
+      decoupage: needs(['candleMedium'], 'paper holds on wax by candle medium, or by heat'),
       film: never('film does not stick to wax'),
     }),
     usualColor: '#f1e9d2',
@@ -138,6 +149,7 @@ export const softGoodRows: readonly Substrate[] = [
   }),
   substrate({
     id: 'polystyreneFoam',
+    scuffs: false,
     name: 'Expanded polystyrene foam',
     porous: true,
     absorption: [1, 1.1, 1.3],
@@ -146,11 +158,11 @@ export const softGoodRows: readonly Substrate[] = [
     risk: 2,
     primer: openGrain('foam', {
       waterbornePaint: direct('waterborne paint lies on foam; two coats make a barrier'),
-      oilPaint: needs(['gesso'], 'solvent dissolves the foam: two waterborne barrier coats first'),
-      solventPaint: needs(['gesso'], 'solvent dissolves the foam: two waterborne barrier coats first'),
+      oilPaint: needs(['gesso'], EATS_FOAM, EATS),
+      solventPaint: needs(['gesso'], EATS_FOAM, EATS),
       clear: direct('a waterborne clear coat lies on foam'),
-      stain: never('solvent dissolves it, water beads on it'),
-      wax: never('its spirit dissolves the foam'),
+      stain: never('solvent dissolves it, water beads on it', 'wipe off'),
+      wax: never('its spirit dissolves the foam', EATS),
       decoupage: direct('medium holds on foam'),
     }),
     usualColor: '#f4f4f1',
@@ -159,6 +171,7 @@ export const softGoodRows: readonly Substrate[] = [
   }),
   substrate({
     id: 'leather',
+    scuffs: false,
     name: 'Leather or faux leather',
     absorption: [1, 1.1, 1.3],
     texture: [1, 1.05, 1.1],
@@ -166,10 +179,10 @@ export const softGoodRows: readonly Substrate[] = [
     risk: 2,
     primer: closedFace('leather', {
       waterbornePaint: needs(['gesso'], 'it flexes: only thin, flexible coats stay on'),
-      oilPaint: never('it flexes and the film cracks'),
-      solventPaint: never('it flexes and the film cracks; use a dye made for it'),
+      oilPaint: never('it flexes and the film cracks', CRACKS),
+      solventPaint: never('it flexes and the film cracks; use a dye made for it', CRACKS),
       wax: bare('wax feeds leather'),
-      decoupage: never('it flexes and the paper creases'),
+      decoupage: never('it flexes and the paper creases', 'crease'),
     }),
     usualColor: '#7d5138',
     words: ['leather', 'faux leather', 'leatherette'],
@@ -177,6 +190,7 @@ export const softGoodRows: readonly Substrate[] = [
   }),
   substrate({
     id: 'realLeaf',
+    scuffs: false,
     name: 'Real leaves and stems, dried',
     porous: true,
     absorption: [1, 1.1, 1.2],
@@ -186,7 +200,7 @@ export const softGoodRows: readonly Substrate[] = [
     primer: openGrain('a dried leaf', {
       waterbornePaint: direct('thin paint holds on a dry leaf'),
       solventPaint: direct('two light mists; wet spray curls it'),
-      stain: never('a stain only makes it soggy'),
+      stain: never('a stain only makes it soggy', 'spoil it'),
     }),
     usualColor: '#7b8a56',
     words: ['leaf', 'leaves', 'twig', 'branch', 'magnolia', 'eucalyptus', 'pampas'],
@@ -194,13 +208,14 @@ export const softGoodRows: readonly Substrate[] = [
   }),
   substrate({
     id: 'fauxLeaf',
+    scuffs: false,
     name: 'Faux leaves and stems',
     texture: [2, 2.2, 2.4],
     prepare: ['clean'],
     risk: 2,
     primer: closedFace('a plastic leaf', {
       waterbornePaint: needs(['adhesionPromoter'], 'a polyethylene leaf sheds paint when it bends'),
-      oilPaint: never('it stays sticky on soft plastic and sheds when it bends'),
+      oilPaint: never('it stays sticky on soft plastic and sheds when it bends', 'stay sticky'),
       solventPaint: bare('an aerosol made for plastic holds; bend as little as possible'),
       decoupage: never('it sheds when it bends'),
       film: never('a leaf is too small and too bent for a film'),

@@ -1,6 +1,10 @@
 import type { Substrate } from '../substrate';
 import { bare, direct, needs, never, openGrain, substrate } from './row';
 
+/** What bleeding wood does to a coat, and thirsty wood to the first. */
+const BROWN = 'turn brown in spots';
+const ROUGH = 'stay rough and thin';
+
 /** Wood and what is made of it. */
 export const woodRows: readonly Substrate[] = [
   substrate({
@@ -13,12 +17,17 @@ export const woodRows: readonly Substrate[] = [
     prepare: ['clean', 'scuff'],
     risk: 1,
     primer: openGrain('bare wood', {
-      waterbornePaint: needs(['shellacPrimer', 'bondingPrimer'], 'knots and resin bleed through waterborne paint'),
-      oilPaint: needs(['oilBlockPrimer', 'shellacPrimer'], 'knots and resin bleed; open grain drinks the paint'),
-      solventPaint: needs(['shellacPrimer'], 'knots and resin bleed; open grain drinks the spray'),
+      waterbornePaint: needs(
+        ['shellacPrimer', 'bondingPrimer'],
+        'knots and resin bleed through waterborne paint',
+        BROWN,
+      ),
+      oilPaint: needs(['oilBlockPrimer', 'shellacPrimer'], 'knots and resin bleed; open grain drinks the paint', BROWN),
+      solventPaint: needs(['shellacPrimer'], 'knots and resin bleed; open grain drinks the spray', BROWN),
       stain: needs(
         ['waterborneConditioner', 'oilConditioner'],
         'soft wood takes stain in blotches without a conditioner',
+        'lie blotchy',
       ),
     }),
     usualColor: '#d9b382',
@@ -35,9 +44,9 @@ export const woodRows: readonly Substrate[] = [
     prepare: ['clean', 'scuff'],
     risk: 1,
     primer: openGrain('bare wood', {
-      waterbornePaint: needs(['shellacPrimer', 'bondingPrimer'], 'oak, mahogany and cedar bleed tannin'),
-      oilPaint: needs(['oilBlockPrimer', 'shellacPrimer'], 'open grain drinks the paint'),
-      solventPaint: needs(['shellacPrimer'], 'open grain drinks the spray'),
+      waterbornePaint: needs(['shellacPrimer', 'bondingPrimer'], 'oak, mahogany and cedar bleed tannin', BROWN),
+      oilPaint: needs(['oilBlockPrimer', 'shellacPrimer'], 'open grain drinks the paint', ROUGH),
+      solventPaint: needs(['shellacPrimer'], 'open grain drinks the spray', ROUGH),
     }),
     usualColor: '#b98a58',
     words: ['hardwood', 'solid oak', 'maple', 'beech', 'birch', 'ash', 'cherry', 'acacia', 'cedar'],
@@ -52,9 +61,13 @@ export const woodRows: readonly Substrate[] = [
     prepare: ['clean', 'scuff'],
     risk: 1,
     primer: openGrain('bare wood', {
-      waterbornePaint: needs(['shellacPrimer', 'bondingPrimer'], 'water lifts thin veneer and draws its color up'),
-      oilPaint: needs(['oilBlockPrimer', 'shellacPrimer'], 'open grain drinks the paint'),
-      solventPaint: needs(['shellacPrimer', 'bondingPrimer'], 'open grain drinks the spray'),
+      waterbornePaint: needs(
+        ['shellacPrimer', 'bondingPrimer'],
+        'water lifts thin veneer and draws its color up',
+        BROWN,
+      ),
+      oilPaint: needs(['oilBlockPrimer', 'shellacPrimer'], 'open grain drinks the paint', ROUGH),
+      solventPaint: needs(['shellacPrimer', 'bondingPrimer'], 'open grain drinks the spray', ROUGH),
       film: needs(['waterClear'], 'bare veneer lets a film go until it is sealed'),
     }),
     usualColor: '#a9794f',
@@ -72,10 +85,11 @@ export const woodRows: readonly Substrate[] = [
       waterbornePaint: needs(
         ['shellacPrimer', 'oilBlockPrimer'],
         'raw board and its edges swell under a wet waterborne coat',
+        'swell the board',
       ),
-      oilPaint: needs(['oilBlockPrimer', 'shellacPrimer'], 'raw edges drink coat after coat'),
-      solventPaint: needs(['shellacPrimer'], 'raw edges drink the spray'),
-      stain: never('board has no grain: stain only darkens it in patches'),
+      oilPaint: needs(['oilBlockPrimer', 'shellacPrimer'], 'raw edges drink coat after coat', ROUGH),
+      solventPaint: needs(['shellacPrimer'], 'raw edges drink the spray', ROUGH),
+      stain: never('board has no grain: stain only darkens it in patches', 'lie patchy'),
       decoupage: bare('one coat of medium seals the face first'),
       film: needs(['shellacPrimer'], 'raw board sheds fibers and the film with them'),
     }),
@@ -85,6 +99,7 @@ export const woodRows: readonly Substrate[] = [
   }),
   substrate({
     id: 'wicker',
+    scuffs: false,
     name: 'Wicker, rattan or sea grass',
     porous: true,
     absorption: [1.1, 1.3, 1.5],

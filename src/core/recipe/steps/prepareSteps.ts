@@ -7,15 +7,13 @@ import { furnitureTemplates } from '../../surface/templates';
 import { zoneEdgeM } from '../../surface/zone';
 import type { ZoneStacks } from '../stack';
 import { supplyKey } from '../supplyKey';
+import { trialReason, trialWords } from '../trialPatch';
 import type { ZonePlan } from '../zonePlans';
 import type { StepBook } from './stepBook';
 
 /** Minutes of a test patch, and the hours until tape is pulled off it (common practice, from memory). */
 const PATCH_MINUTES = 5;
 const PATCH_HOURS = 24;
-
-/** Why a recipe is tried out first. */
-const uncertainRules = new Set(['lead.noSand', 'waxOld.chalk', 'dewaxed.shellac', 'substrate.thickOldPaint']);
 
 const keysOf = (zones: readonly ZonePlan[]): string[] => zones.map((zone) => zone.key);
 
@@ -33,35 +31,44 @@ function leadTest(book: StepBook, worked: readonly ZonePlan[]): void {
   });
 }
 
-/** On an uncertain surface a patch comes first: what is tried there cannot be lost on the whole piece. */
+/**
+ * On an uncertain surface a patch comes first, of several like pieces one of them: what is tried there cannot be lost
+ * on the whole.
+ */
 function testPatch(book: StepBook, worked: readonly ZonePlan[], stacked: ZoneStacks): void {
-  const uncertain = worked.filter(
-    (zone) =>
-      zone.substrate.risk >= 3 ||
-      (stacked.stacks.get(zone.key) ?? []).some(
-        (entry) => entry.joint.verdict === 'notKnown' || uncertainRules.has(entry.joint.ruleId),
-      ),
-  );
+  const layers = new Map(stacked.layers.map((layer) => [layer.id, layer]));
+  const uncertain = worked.flatMap((zone) => {
+    const piece = book.body.pieces.find((candidate) => candidate.id === zone.pieceId);
+    const facts = book.context.pieces.get(zone.findId);
+    const reason = trialReason(zone, stacked.stacks.get(zone.key) ?? [], layers, { piece, facts });
+    return reason === null ? [] : [{ zone, reason }];
+  });
   const first = uncertain[0];
   if (!first) return;
+  const reasons = [...new Set(uncertain.map(({ reason }) => reason))];
+  const hasMany = uncertain.some(({ zone }) => zone.pieceCount > 1);
+  const because = reasons.map((reason) => trialWords[reason]).join('; ');
   book.next(
     {
       id: 'testPatch',
       kind: 'testPatch',
-      title: 'Test patch out of sight: prepare it, lay one coat of each layer',
-      hint: 'after 24 h: press tape on, pull it off sharply, look for lifting, fish-eyes, wrinkles and bleeding. What fails here fails everywhere',
-      zoneKeys: keysOf(uncertain),
+      title: hasMany
+        ? 'Trial piece first: prepare one of them, lay one coat of each layer'
+        : 'Test patch out of sight: prepare it, lay one coat of each layer',
+      hint: `because ${because}. After 24 h: press tape on, pull it off sharply, look for lifting, fish-eyes, wrinkles and bleeding. What fails here fails everywhere`,
+      zoneKeys: uncertain.map(({ zone }) => zone.key),
       runMinutes: PATCH_MINUTES,
       splittable: false,
       leastChunkMinutes: PATCH_MINUTES,
+      ...(reasons.includes('ownTest') ? { source: { kind: 'you' } as const } : {}),
     },
     PATCH_HOURS,
   );
   if (!book.isSkipped('testPatch'))
     book.runs.push({
-      findId: first.findId,
+      findId: first.zone.findId,
       stepId: 'testPatch',
-      minutes: PATCH_MINUTES / first.pieceCount,
+      minutes: PATCH_MINUTES / first.zone.pieceCount,
       spread: 0.17,
     });
 }
@@ -191,16 +198,21 @@ export function prepareSteps(
   leadTest(book, worked);
   testPatch(book, worked, stacked);
   dismantle(book, worked);
+  const isScuffed = (zone: ZonePlan): boolean => {
+    const verdict = stacked.stacks.get(zone.key)?.[0]?.joint.verdict;
+    // A weave is brushed out, and cloth and leaves are only cleaned.
+    const canBe = zone.zone.detail !== 'weave' && (zone.substrate.layer === 'oldFinish' || zone.material.scuffs);
+    return (verdict === 'scuff' || verdict === 'notKnown') && !zone.noSand && canBe;
+  };
   for (const kind of preparationKinds)
     prepare(
       book,
       kind,
       worked.filter((zone) => {
-        if (kind !== 'scuff') return zone.works.includes(kind);
-        const verdict = stacked.stacks.get(zone.key)?.[0]?.joint.verdict;
-        // A weave is brushed out, not scuffed.
-        const isScuffed = verdict === 'scuff' || verdict === 'notKnown';
-        return isScuffed && !zone.noSand && zone.zone.detail !== 'weave';
+        if (kind === 'scuff') return isScuffed(zone);
+        // Paper rubs grease into a surface that was not washed before.
+        const beforeScuff = kind === 'clean' && isScuffed(zone) && !preparations.clean.spoils?.[zone.material.id];
+        return zone.works.includes(kind) || beforeScuff;
       }),
     );
   mask(book, worked, all, stacked);

@@ -7,7 +7,8 @@ export const openFlame: SafetyRule = {
   instead: null,
   source: { kind: 'standard', document: 'ASTM F2058, EN 15494 label topics', memory: true },
   check: (facts) => {
-    if (!facts.uses.has('flame') && facts.piece?.kind !== 'candle') return null;
+    const isCandle = facts.piece?.kind === 'candle' || facts.piece?.materials.includes('candleWax');
+    if (!facts.uses.has('flame') && !isCandle) return null;
     const coats = stepsOf(facts, (step) => step.kind === 'coat');
     return { stepIds: coats.slice(-1), severity: 'stop' };
   },

@@ -40,14 +40,20 @@ export function Caution(props: {
       {finding.severity === 'stop' && <b>Stop. </b>}
       {sentence} {rule && finding.severity === 'stop' && 'Local codes and licensed practice come first. '}
       {rule && <SourceTag>{sourceTag(rule.source)}</SourceTag>}
-      {finding.severity === 'stop' && <Acknowledgment finding={finding} recipeId={props.recipeId} />}
+      {finding.severity === 'stop' && (
+        <Acknowledgment
+          finding={finding}
+          recipeId={props.recipeId}
+          words={isRepairable(finding) ? 'I accept the risk' : 'I have read this'}
+        />
+      )}
       {finding.fix && <FixButtons fix={finding.fix} recipe={recipe} />}
       {recipe && isRepairable(finding) && <Repairs finding={finding} recipe={recipe} />}
     </div>
   );
 }
 
-function Acknowledgment(props: { finding: RecipeFinding; recipeId: string }) {
+function Acknowledgment(props: { finding: RecipeFinding; recipeId: string; words: string }) {
   const rows = useRows();
   const { run } = useCommands();
   const locale = useLocale();
@@ -78,7 +84,7 @@ function Acknowledgment(props: { finding: RecipeFinding; recipeId: string }) {
   return (
     <div>
       <Button size="small" onClick={acknowledge}>
-        I have read this
+        {props.words}
       </Button>
     </div>
   );

@@ -4,7 +4,7 @@ import { formatMoney } from '@core/kernel/formatMoney';
 import type { RecipeFinding } from '@core/recipe/recipeSentences';
 import { type Repair, repairsFor } from '@core/recipe/repairs';
 import { Button } from 'antd';
-import { useState } from 'react';
+import { useMemo, useState } from 'react';
 import { useLocale, usePlan, useRows } from '../../app/projectStore';
 import styles from './makeover.module.css';
 import type { RecipeAccess } from './useRecipe';
@@ -12,48 +12,63 @@ import type { RecipeAccess } from './useRecipe';
 function repairWords(repair: Repair): string {
   const name = repair.coating === null ? '' : (coatings.find(repair.coating)?.name ?? repair.coating);
   switch (repair.kind) {
-    case 'barrier':
+    case 'putBack':
+      return 'Put back what was left out';
+    case 'wait':
+      return 'Wait as long as it asks for';
+    case 'between':
       return `${name} in between`;
     case 'dewax':
-      return `Wash the wax off twice, then ${name.toLowerCase()}`;
+      return 'Wash the wax off twice first';
     case 'strip':
       return 'Strip it to the material';
-    case 'changeCoating':
+    case 'insteadBelow':
+      return `${name} beneath it instead`;
+    case 'instead':
       return `${name} instead`;
+    case 'washInstead':
+      return `A wash of ${name.toLowerCase()} instead`;
+    case 'leaveOut':
+      return `Leave the ${name.toLowerCase()} out there`;
+    case 'otherLook':
+      return `Another look: ${name.toLowerCase()}, covering`;
     default:
       return repair.kind satisfies never;
   }
 }
 
-/** What would make it hold, cheapest first; one press puts it into the recipe. */
+/** What would make it hold, what keeps the look first; one press puts it into the recipe. */
 export function Repairs(props: { finding: RecipeFinding; recipe: RecipeAccess }) {
   const rows = useRows();
   const plan = usePlan();
   const locale = useLocale();
   const { finding, recipe } = props;
-  const [repairs, setRepairs] = useState<Repair[] | null>(null);
-  const look = () => {
+  const { row } = recipe;
+  const [open, setOpen] = useState(false);
+  // Worked out anew whenever the recipe, a fact of a piece or a price changes.
+  const repairs = useMemo(() => {
+    if (!open) return [];
     const cashOf = (needs: ReadonlyMap<string, number>) =>
       [...needs].reduce((sum, [key, amount]) => sum + plan.model.purchase(key, amount).cash.likely, 0);
-    setRepairs(
-      repairsFor(recipe.row.id, recipe.row.body, recipe.context(), finding, cashOf, rows.project.hourValue ?? 0),
-    );
-  };
+    return repairsFor(row.id, row.body, plan.model.recipeContext(), finding, cashOf, rows.project.hourValue ?? 0);
+  }, [open, row, plan, finding, rows.project.hourValue]);
   const cost = (repair: Repair) => {
     const signed = (text: string, value: number) => (value < 0 ? `−${text}` : `+${text}`);
     const cash = signed(formatMoney(Math.abs(repair.cash), locale.currency), repair.cash);
     const minutes = signed(formatMinutes(Math.abs(repair.minutes)), repair.minutes);
     return `${cash}, ${minutes}`;
   };
-  if (repairs === null)
+  if (!open)
     return (
       <div>
-        <Button size="small" onClick={look}>
+        <Button size="small" onClick={() => setOpen(true)}>
           How to mend it
         </Button>
       </div>
     );
   if (repairs.length === 0) return <p className="small">Nothing here makes it hold: choose another finish.</p>;
+  const worth = (repair: Repair) => repair.cash + (repair.minutes * (rows.project.hourValue ?? 0)) / 60;
+  const cheapest = repairs.findIndex((repair) => repairs.every((other) => worth(repair) <= worth(other)));
   return (
     <ul className={styles.repairs}>
       {repairs.map((repair, index) => (
@@ -63,7 +78,7 @@ export function Repairs(props: { finding: RecipeFinding; recipe: RecipeAccess })
           </Button>{' '}
           <span className="small">
             {cost(repair)}
-            {index === 0 && repairs.length > 1 ? ' · the cheapest' : ''}
+            {index === cheapest && repairs.length > 1 ? ' · the cheapest' : ''}
           </span>
         </li>
       ))}
