@@ -1,4 +1,6 @@
 import { perform } from '@core/acts/perform';
+import { corpusScore } from '@core/fixtures/corpusScore';
+import { laterLines, quickLineCorpus } from '@core/fixtures/quickLineCorpus';
 import { writeProjectFile } from '@core/formats/project/write';
 import type { ProjectRows } from '@core/model/rows';
 import { computePlan } from '@core/plan/computePlan';
@@ -22,6 +24,19 @@ const show = (name: string, value: Timing, aim: string) =>
     `${name.padEnd(58)} median ${value.median.toFixed(2)} ms (${value.least.toFixed(2)} to ${value.most.toFixed(2)}), ${(value.median / calibration.median).toFixed(2)} × calibration${aim ? `; aim: ${aim}` : ''}\n`,
   );
 show('calibration loop', calibration, '');
+
+// What the reader of quick lines understands, on lines it was written with and on those held out.
+for (const [name, lines] of [
+  ['seen', quickLineCorpus.filter((line) => !line.heldOut)],
+  ['held out', quickLineCorpus.filter((line) => line.heldOut)],
+  ['written later', laterLines],
+] as const) {
+  const score = corpusScore(lines);
+  const percent = (share: number) => `${(share * 100).toFixed(1)} %`;
+  process.stdout.write(
+    `quick lines, ${name} (${score.lines}): prices ${percent(score.price)}, kinds ${percent(score.kind)}, counts ${percent(score.count)} right; aim: 95, 90 %\n`,
+  );
+}
 
 const rows = largeProject(7);
 const asOf = Date.parse('2026-06-01T13:00:00Z');

@@ -36,8 +36,6 @@ export const pieceQuerySchema = z.object({
   freeUntil: localDate.optional(),
   /** Not used since before this date. */
   unusedSince: localDate.optional(),
-  /** Leaves out what nobody remembers using. */
-  used: oneOf(['known']).optional(),
   only: oneOf(['unsorted', 'borrowed', 'fragile', 'standing', 'stored']).optional(),
   sort: oneOf(['sleeping', 'name', 'newest', 'tallest']).optional(),
 });
@@ -78,6 +76,8 @@ export const fitAnswer = z.object({
       piece: rowSchema('pieces'),
       score: z.number(),
       free: z.boolean(),
+      /** Whether it is no larger than there is room for. */
+      fits: z.boolean(),
       reasons: z.array(
         z.object({
           aspect: z.enum(fitAspects),

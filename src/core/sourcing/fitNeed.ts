@@ -1,6 +1,7 @@
 import type { Lab } from '../color/lab';
 import { MS_PER_DAY } from '../kernel/units';
 import type { ProjectRows, Season, SizeRange, SlotRole, SlotRow } from '../model/rows';
+import { pieceKindOf } from './pieceKindOf';
 
 /** What a slot asks of a piece, drawn together from the slot, the brief and the dates. Lengths in mm. */
 export interface FitNeed {
@@ -13,6 +14,8 @@ export interface FitNeed {
   role: SlotRole | null;
   /** Words of the slot's name. */
   words: readonly string[];
+  /** The kind of thing that the slot's name asks for, by id; null where it names none. */
+  kindId: string | null;
   season: Exclude<Season, 'any'> | null;
   quantity: number;
   from: string | null;
@@ -74,6 +77,7 @@ export function fitNeed(rows: Pick<ProjectRows, 'project' | 'colorCards'>, slot:
     colorsFrom: own.length > 0 ? 'slot' : palette.length > 0 ? 'palette' : 'none',
     role: slot.role,
     words: tellingWords(slot.name),
+    kindId: pieceKindOf(slot.name)?.id ?? null,
     season: revealDate === null ? null : seasonOf(revealDate),
     quantity: slot.quantity,
     from: revealDate,

@@ -1,12 +1,16 @@
 import type { Lab } from '../color/lab';
 import type { PieceRow, SizeRange } from '../model/rows';
 import { dayNumber, type FitNeed, tellingWords } from './fitNeed';
+import { pieceKindOf } from './pieceKindOf';
+import { pieceKinds } from './pieceKinds.data';
 import { pieceDifference, type RankedPieces, SAME_COLOR } from './rankedPieces';
 
 /** What of a piece the ranking looks at. */
 export interface FitPiece extends RankedFields {
   /** What its name and style say it is, see `tellingWords`; made once, since thousands are looked at again and again. */
   words: readonly string[];
+  /** The kind of thing that its name says it is, by id; null where it names none. */
+  kindId: string | null;
   /** The day of its last use, counted in days, or null. */
   lastUsedDay: number | null;
 }
@@ -67,7 +71,7 @@ export const fitWeights: Record<FitAspect, number> = {
 const UNRELATED = 40;
 /** SL of CIEDE2000 at L 0 or 100, its largest value: 1 + 0.015 · 50² ÷ √(20 + 50²). */
 const LARGEST_SL = 1 + (0.015 * 2500) / Math.sqrt(2520);
-/** A size is forgiven down to nothing at a quarter beyond the range (modelling choice). */
+/** A piece that is too small is forgiven down to nothing at a quarter below the range (modelling choice). */
 const FORGIVEN = 0.25;
 /** A piece that was not used for so many days is asleep. */
 export const SLEEPS_AFTER_DAYS = 365;
@@ -77,11 +81,11 @@ type Direction = (typeof directions)[number];
 const sizeKeys = { width: 'widthMm', depth: 'depthMm', height: 'heightMm' } as const;
 const asks = (range: SizeRange) => range.minimumMm !== null || range.maximumMm !== null;
 
-/** How one measure lies to its range: 1 within, falling to 0 at a quarter beyond it; an unknown one counts half. */
+/** How one measure lies to its range: 1 within, 0 above, falling to 0 at a quarter below it; an unknown one counts half. */
 function measureScore({ minimumMm, maximumMm }: SizeRange, value: number | null): number {
   if (value === null) return 0.5;
-  if (maximumMm !== null && value > maximumMm + 0.5)
-    return Math.max(0, 1 - (value - maximumMm) / (FORGIVEN * maximumMm));
+  // What is larger than there is room for does not go in; it stands apart.
+  if (maximumMm !== null && value > maximumMm + 0.5) return 0;
   if (minimumMm !== null && value < minimumMm - 0.5)
     return Math.max(0, 1 - (minimumMm - value) / (FORGIVEN * minimumMm));
   return 1;
@@ -146,9 +150,28 @@ function colorScore(need: FitNeed, distance: number | null): number {
   return Math.max(0, Math.min(1, (UNRELATED - distance) / (UNRELATED - SAME_COLOR)));
 }
 
+/** What of a slot's words a piece answers: the same kind of thing, where both name one; else single words. */
 function wordsMatched(need: FitNeed, piece: FitPiece): string[] {
-  if (need.words.length === 0) return [];
+  if (need.words.length === 0 || !isSaid(need, piece)) return [];
   return need.words.filter((word) => piece.words.includes(word));
+}
+
+/** A table lamp is no table: where both names say what kind of thing it is, the kinds decide and not their words. */
+function isSaid(need: FitNeed, piece: FitPiece): boolean {
+  if (need.kindId !== null && piece.kindId !== null) return need.kindId === piece.kindId;
+  return need.words.some((word) => piece.words.includes(word));
+}
+
+/** How much a piece is larger than a slot has room for, mm: the direction that lies worst; null where it goes in. */
+export function tooLarge(need: FitNeed, piece: FitPiece): { direction: Direction; byMm: number } | null {
+  let worst: { direction: Direction; byMm: number } | null = null;
+  for (const direction of directions) {
+    const { maximumMm } = need[direction];
+    const value = piece[sizeKeys[direction]];
+    if (maximumMm === null || value === null || value <= maximumMm + 0.5) continue;
+    if (worst === null || value - maximumMm > worst.byMm) worst = { direction, byMm: value - maximumMm };
+  }
+  return worst;
 }
 
 function seasonScore(need: FitNeed, piece: FitPiece): number {
@@ -156,7 +179,8 @@ function seasonScore(need: FitNeed, piece: FitPiece): number {
 }
 
 function restScore(need: FitNeed, piece: FitPiece): number {
-  if (piece.lastUsedDay === null) return 0.7;
+  // What was never used has slept longest.
+  if (piece.lastUsedDay === null) return 1;
   return Math.max(0, Math.min(1, (need.todayDay - piece.lastUsedDay) / SLEEPS_AFTER_DAYS));
 }
 
@@ -190,6 +214,7 @@ export function fitPiece(piece: RankedFields): FitPiece {
   // single object, and each look at one of thousands takes forty times as long.
   return Object.assign({}, piece, {
     words: tellingWords(`${piece.name} ${piece.style}`),
+    kindId: pieceKindOf(piece.name)?.id ?? null,
     lastUsedDay: piece.lastUsedOn === null ? null : dayNumber(piece.lastUsedOn),
   });
 }
@@ -219,8 +244,7 @@ const withColor = (besideColor: number, color: number) => (besideColor + fitWeig
 
 const roleScore = (need: FitNeed, piece: FitPiece) =>
   need.role === null ? 0.5 : piece.roles.includes(need.role) ? 1 : 0;
-const wordScore = (need: FitNeed, piece: FitPiece) =>
-  need.words.length === 0 ? 0.5 : need.words.some((word) => piece.words.includes(word)) ? 1 : 0;
+const wordScore = (need: FitNeed, piece: FitPiece) => (need.words.length === 0 ? 0.5 : isSaid(need, piece) ? 1 : 0);
 
 /** The same score with each aspect told. */
 export function explainFit(need: FitNeed, piece: FitPiece): Fit {
@@ -251,10 +275,10 @@ export function explainFit(need: FitNeed, piece: FitPiece): Fit {
     ),
     reason(
       'words',
-      need.words.length === 0 ? 'words.notAsked' : matched.length > 0 ? 'words.match' : 'words.none',
+      need.words.length === 0 ? 'words.notAsked' : wordScore(need, piece) === 1 ? 'words.match' : 'words.none',
       wordScore(need, piece),
       {
-        words: matched.join(', '),
+        words: matched.join(', ') || (pieceKinds.find((kind) => kind.id === piece.kindId)?.words[0] ?? ''),
       },
     ),
     reason(
@@ -269,7 +293,7 @@ export function explainFit(need: FitNeed, piece: FitPiece): Fit {
       seasonScore(need, piece),
       { season: piece.season },
     ),
-    reason('rest', piece.lastUsedOn === null ? 'rest.unknown' : 'rest.days', restScore(need, piece), {
+    reason('rest', piece.lastUsedOn === null ? 'rest.never' : 'rest.days', restScore(need, piece), {
       days: piece.lastUsedDay === null ? 0 : need.todayDay - piece.lastUsedDay,
     }),
     reason('care', care, careScores[care], {
@@ -284,8 +308,8 @@ export function explainFit(need: FitNeed, piece: FitPiece): Fit {
 }
 
 /**
- * Ranks pieces for a slot, best first; equal ones by name. Those that are spoken for on the dates come after all that
- * are free, whatever their score.
+ * Ranks pieces for a slot, best first; equal ones by name. Those that are larger than there is room for stand apart
+ * after all that go in, those that are spoken for on the dates after these, whatever their score.
  * @param ranked the pieces; what is computed for them stays there for the next ranking
  * @param taken ids of pieces that are not free
  * @param most how many of the best are wanted; the rest is not put in order
@@ -295,11 +319,11 @@ export function rankPieces<P extends FitPiece>(
   ranked: RankedPieces<P>,
   taken: ReadonlySet<string>,
   most = ranked.pieces.length,
-): { piece: P; score: number; free: boolean }[] {
+): { piece: P; score: number; free: boolean; fits: boolean }[] {
   const { pieces } = ranked;
   const differences = new Map(need.colors.map((wanted) => [wanted, ranked.differenceTo(wanted)]));
-  // What is promised lies two points below what is free, so that one number puts them in order.
-  const lowered = (piece: P) => (taken.has(piece.id) ? 2 : 0);
+  // What is too large lies two points below what goes in, what is promised four, so that one number puts them in order.
+  const lowered = (piece: P) => (taken.has(piece.id) ? 4 : 0) + (tooLarge(need, piece) ? 2 : 0);
   // Color is what takes time. With it taken as perfect every score is at most so high; only what could still be among
   // the best has its color compared.
   const besideColor = new Float64Array(pieces.length);
@@ -335,5 +359,10 @@ export function rankPieces<P extends FitPiece>(
         (a.piece.name < b.piece.name ? -1 : a.piece.name > b.piece.name ? 1 : a.piece.id < b.piece.id ? -1 : 1),
     )
     .slice(0, most)
-    .map(({ piece, key }) => ({ piece, score: key < 0 ? key + 2 : key, free: key >= 0 }));
+    .map(({ piece, key }) => ({
+      piece,
+      score: key + lowered(piece),
+      free: !taken.has(piece.id),
+      fits: tooLarge(need, piece) === null,
+    }));
 }

@@ -7,7 +7,8 @@ import type { PieceRow } from '../model/rows';
 import { findFromPiece } from '../plan/stashPieces';
 import { fitNeed, seasonOf } from './fitNeed';
 import { explainFit, fitPiece, fitScore, rankPieces } from './fitRanking';
-import { newPiece, pieceKindOf, unknownPiece } from './newPiece';
+import { newPiece, unknownPiece } from './newPiece';
+import { pieceKindOf } from './pieceKindOf';
 import { mostInUse, overlaps, type Placement, placementClash } from './placements';
 import { RankedPieces } from './rankedPieces';
 import { type Riser, riserCombinations } from './risers';
@@ -81,7 +82,8 @@ describe('a quick entry', () => {
     expect(pieceKindOf('candle holder, iron')?.id).toBe('candlestick');
     expect(pieceKindOf('tea candle')?.id).toBe('candle');
     expect(pieceKindOf('glass jar with shells')?.id).toBe('jar');
-    expect(pieceKindOf('hook')).toBeNull();
+    expect(pieceKindOf('hook')?.id).toBe('hardware');
+    expect(pieceKindOf('thingamajig')).toBeNull();
   });
 
   it('always gives a piece that can be kept, whatever was typed', () => {
@@ -253,7 +255,8 @@ describe('the fit of a piece', () => {
 
   it.each([
     ['size', { heightMm: 500 }, 'size.over', 0],
-    ['size', { heightMm: 450 }, 'size.over', 0.5],
+    ['size', { heightMm: 401 }, 'size.over', 0],
+    ['size', { heightMm: 262.5 }, 'size.under', 0.5],
     ['size', { heightMm: null }, 'size.unknown', 0.5],
     ['color', { color: null }, 'color.unknown', 0.4],
     ['role', { roles: [] }, 'role.doesNot', 0],
@@ -312,6 +315,33 @@ describe('the fit of a piece', () => {
     ]);
   });
 
+  it('looks at what a thing is, not at the words before it, and lets what never was used sleep longest', () => {
+    const table = fitNeed(rows({ project: project() }), slot('t', { name: 'Side table' }), '2026-06-01');
+    const said = (name: string) => explainFit(table, seen(name)).reasons.find((entry) => entry.aspect === 'words');
+    expect(said('Table lamp')).toMatchObject({ score: 0, code: 'words.none' });
+    expect(said('Coffee table')).toMatchObject({ score: 1, code: 'words.match' });
+    expect(said('Low table with a lamp')).toMatchObject({ score: 1 });
+    const holder = fitNeed(rows({ project: project() }), slot('c', { name: 'Candle holder' }), '2026-06-01');
+    const held = (name: string) => explainFit(holder, seen(name)).reasons.find((entry) => entry.aspect === 'words');
+    expect(held('Brass candlestick')?.score).toBe(1);
+    expect(held('Pillar candle')?.score).toBe(0);
+    expect(explainFit(table, seen('Desk')).reasons.find((entry) => entry.aspect === 'rest')).toMatchObject({
+      code: 'rest.never',
+      score: 1,
+    });
+  });
+
+  it('sets what is larger than there is room for apart, however well it fits otherwise', () => {
+    const tall = { ...fitting, id: 'tall', heightMm: 430 };
+    const plain = seen('Bowl', { heightMm: 350 });
+    const order = rankPieces(need, new RankedPieces([tall, plain, fitting]), new Set(['Vase']));
+    expect(order.map(({ piece: { id }, fits, free }) => [id, fits, free])).toEqual([
+      ['Bowl', true, true],
+      ['tall', false, true],
+      ['Vase', true, false],
+    ]);
+  });
+
   it('gives the same first places whether few or all are asked for', () => {
     const some = fc.record({
       heightMm: fc.option(fc.integer({ min: 200, max: 600 })),
@@ -329,10 +359,16 @@ describe('the fit of a piece', () => {
           const pieces = list.map((change, n) => fitPiece(piece(change.name, { ...change, id: String(n) })));
           const taken = new Set(busy.map(String));
           const all = pieces
-            .map((entry) => ({ entry, score: fitScore(need, entry), free: !taken.has(entry.id) }))
+            .map((entry) => ({
+              entry,
+              score: fitScore(need, entry),
+              free: !taken.has(entry.id),
+              fits: (entry.heightMm ?? 0) <= 400,
+            }))
             .sort(
               (a, b) =>
                 Number(b.free) - Number(a.free) ||
+                Number(b.fits) - Number(a.fits) ||
                 b.score - a.score ||
                 (a.entry.name < b.entry.name ? -1 : a.entry.name > b.entry.name ? 1 : a.entry.id < b.entry.id ? -1 : 1),
             );

@@ -33,6 +33,7 @@ export function newFind(id: string, pieceId: string, line: QuickLine): Omit<Find
     story: {
       ...plainStory(line.tag ?? { state: 'unknown' }),
       lines: line.lines,
+      quantity: line.quantity,
       pieces: line.pieces,
     },
     repairMinutes: line.repairMinutes,

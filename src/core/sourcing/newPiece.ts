@@ -2,7 +2,8 @@ import { parseLength } from '../kernel/parseLength';
 import type { UnitSystem } from '../kernel/units';
 import type { FindRow, PieceRow, Season } from '../model/rows';
 import { overallSize } from '../plan/fitFindings';
-import { type PieceKind, pieceKinds } from './pieceKinds.data';
+import { pieceKindOf } from './pieceKindOf';
+import { pieceKinds } from './pieceKinds.data';
 import { readQuickLine } from './quickLine';
 
 const seasonWords: readonly [Season, RegExp][] = [
@@ -11,25 +12,6 @@ const seasonWords: readonly [Season, RegExp][] = [
   ['autumn', /\b(autumn|fall|harvest)\b/],
   ['winter', /\b(winter|christmas|xmas|holiday)\b/],
 ];
-
-/**
- * The kind of thing that some words name: the noun at the end ("glass jar" is a jar), the longest where several end
- * there. What it holds, stands in or is trimmed with is not what it is. Null when the words name none.
- */
-export function pieceKindOf(text: string): PieceKind | null {
-  const [thing = ''] = text.toLowerCase().split(/\s(?:with|without|in|on|under|for|from)\s/);
-  const said = ` ${thing.replace(/[^\p{L}\p{N}]+/gu, ' ').trim()} `;
-  let best: { kind: PieceKind; end: number; length: number } | null = null;
-  for (const kind of pieceKinds)
-    for (const word of kind.words)
-      for (const form of [word, `${word}s`]) {
-        const at = said.lastIndexOf(` ${form} `);
-        const end = at + form.length;
-        if (at >= 0 && (best === null || end > best.end || (end === best.end && form.length > best.length)))
-          best = { kind, end, length: form.length };
-      }
-  return best?.kind ?? null;
-}
 
 /** A length to the hundredth of a millimeter, as fields keep it. */
 const rounded = (mm: number) => Math.round(mm * 100) / 100;
@@ -98,12 +80,6 @@ const oneSize = new RegExp(
   String.raw`^(?:about\s+)?(${lengthText})\s*(tall|high|height|wide|width|across|long|deep|depth|diameter)?$`,
   'i',
 );
-const sizeAtEnd = new RegExp(
-  String.raw`^(.*?[^\d\s].*?)\s+((?:about\s+)?${lengthText}\s*(?:tall|high|wide|across|long|deep)?)$`,
-  'i',
-);
-const measuresAtEnd =
-  /^(.*?\S)\s+(\d[\d./ ]*\s*(?:x|×|by)\s*\d[\d./ ]*(?:\s*(?:x|×|by)\s*\d[\d./ ]*)?\s*(?:mm|cm|m|in|inches|ft|feet|")?)$/i;
 const measuresOnly =
   /^\d[\d./ ]*(?:\s*(?:mm|cm|m|in|ft|"))?\s*(?:x|×|by)\s*\d[\d./ ]*(?:\s*(?:mm|cm|m|in|ft|"))?(?:\s*(?:x|×|by)\s*\d[\d./ ]*)?\s*(?:mm|cm|m|in|inches|ft|feet|")?$/i;
 
@@ -138,16 +114,6 @@ function setMeasures(piece: PieceRow, text: string, units: UnitSystem, liesFlat:
   return true;
 }
 
-/** How many a name speaks of, and the name without it: "3 lanterns", "set of 4 plates", "pair of bookends". */
-function counted(name: string): { count: number; name: string } {
-  const set = /^(?:a\s+)?(?:set|pack|lot|bunch) of (\d{1,3})\s+(?=\D)/i.exec(name);
-  if (set) return { count: Number(set[1]), name: name.slice(set[0].length) };
-  const pair = /^(?:a\s+)?pair of\s+/i.exec(name);
-  if (pair) return { count: 2, name: name.slice(pair[0].length) };
-  const many = /^(\d{1,3})\s*(?:x|×)?\s+(?=[^\d\s/])/.exec(name);
-  return many ? { count: Number(many[1]), name: name.slice(many[0].length) } : { count: 1, name };
-}
-
 /**
  * A piece from a quick line as one says it: "tall blue vase, 12 in, mantel", "3 brass candlesticks, box 4". The first
  * part names it and how many there are; a size may stand there or by itself ("12 in", "10 x 6 x 4", "7 in wide"); "box 4"
@@ -165,16 +131,9 @@ export function newPiece(id: string, line: string, locale: PieceLocale): PieceRo
     const text = part.trim();
     if (text === '') continue;
     const words = text.toLowerCase();
-    if (piece.name === '' && setOneSize(piece, text, locale.units)) continue;
-    if (piece.name === '') {
-      const first = counted(text);
-      const measured = measuresAtEnd.exec(first.name);
-      const sized = measured ? null : sizeAtEnd.exec(first.name);
-      if (measured && setMeasures(piece, measured[2] ?? '', locale.units, liesFlat)) first.name = measured[1] ?? '';
-      else if (sized && setOneSize(piece, sized[2] ?? '', locale.units)) first.name = sized[1] ?? '';
-      piece.count = Math.max(1, first.count);
-      piece.name = first.name;
-      rest.push(first.name);
+    if (rest.length === 0) {
+      // The first part that is no size names the piece.
+      if (!setOneSize(piece, text, locale.units)) rest.push(text);
       continue;
     }
     const stored = /^(.*?)\s*\b(box|shelf)\s+(\S.{0,40})$/i.exec(text);
@@ -200,17 +159,23 @@ export function newPiece(id: string, line: string, locale: PieceLocale): PieceRo
     else rest.push(text);
   }
   const read = readQuickLine(rest.join(', '), locale.currency, locale.units);
-  piece.name = (piece.name || 'Unnamed piece').slice(0, 120);
-  piece.name = piece.name.charAt(0).toUpperCase() + piece.name.slice(1);
+  piece.name = rest.length === 0 ? 'Unnamed piece' : read.name.slice(0, 120);
+  piece.count = Math.min(1000, read.pieces * read.quantity);
+  const { widthMm, depthMm, heightMm } = read.measures;
+  if (widthMm !== undefined) piece.widthMm = rounded(widthMm);
+  if (depthMm !== undefined) piece.depthMm = rounded(depthMm);
+  if (heightMm !== undefined && liesFlat && widthMm !== undefined && depthMm === undefined)
+    piece.depthMm = rounded(heightMm);
+  else if (heightMm !== undefined) piece.heightMm = rounded(heightMm);
   if (read.materialId !== null) piece.materialId = read.materialId;
   piece.finishId = read.finishId;
   if (read.finishId === 'glossyVarnish') piece.sheen = 'gloss';
-  if (read.tag?.state === 'stated') piece.value = read.tag.low;
+  if (read.tag?.state === 'stated') piece.value = read.tag.low * read.quantity;
   if (read.note !== '') story.push(read.note);
   piece.story = story.join(', ').slice(0, 2000);
   if (piece.season === 'any')
     piece.season = seasonWords.find(([, pattern]) => pattern.test(line.toLowerCase()))?.[0] ?? 'any';
-  const kind = pieceKindOf(piece.name) ?? pieceKindOf(rest.join(' '));
+  const kind = pieceKinds.find(({ id: known }) => known === read.kindId) ?? pieceKindOf(rest.join(' '));
   piece.templateId = read.templateId ?? kind?.templateId ?? 'freeBox';
   if (kind) {
     piece.roles = [...kind.roles];

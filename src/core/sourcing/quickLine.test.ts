@@ -51,14 +51,43 @@ describe('the quick line', () => {
       fc.property(fc.string({ maxLength: 80 }), (line) => {
         const result = read(line);
         expect(result.name.length).toBeGreaterThan(0);
-        const parts = line
-          .split(/,(?!\d{2,3}\b)|;/)
-          .map((part) => part.trim())
-          .filter((part) => part !== '');
-        expect(result.understood.map((part) => part.text)).toEqual(parts);
-        expect(result.usable).toBeLessThanOrEqual(result.pieces);
+        // Every sign but the marks between parts stands in what was understood, in the order in which it was typed.
+        const signs = (text: string) => text.replace(/[\s,;()\-–—]/g, '');
+        expect(signs(result.understood.map((part) => part.text).join(''))).toBe(signs(line));
+        expect(result.usable).toBeLessThanOrEqual(result.pieces * result.quantity);
       }),
     );
+  });
+
+  it('takes a price for each as so many tags, and one for all as one tag', () => {
+    expect(read('9 tumblers $0.65 each')).toMatchObject({
+      name: 'Tumblers',
+      tag: { low: 65 },
+      quantity: 9,
+      pieces: 1,
+      usable: 9,
+    });
+    expect(newFind('id', 'piece', read('9 tumblers $0.65 each')).story).toMatchObject({ quantity: 9, pieces: 1 });
+    expect(read('four trays for $6 together')).toMatchObject({ tag: { low: 600 }, quantity: 1, pieces: 4 });
+    expect(read('2 for $5, frames')).toMatchObject({ name: 'Frames', tag: { low: 500 }, pieces: 2 });
+    expect(read('frames, pack of 6, $3 each')).toMatchObject({ tag: { low: 300 }, quantity: 1, pieces: 6 });
+  });
+  it('reads other money as such, and keeps it as a note instead of adding two currencies', () => {
+    const line = readQuickLine('lamp £8', 'USD', 'us');
+    expect(line).toMatchObject({ name: 'Lamp', tag: null, note: '£8' });
+    expect(line.understood).toContainEqual({ text: '£8', as: 'price in other money' });
+    expect(readQuickLine('lamp £8', 'GBP', 'metric').tag).toMatchObject({ low: 800 });
+    expect(readQuickLine('vase 4 €', 'EUR', 'metric').tag).toMatchObject({ low: 400 });
+  });
+  it('passes over what it cost once', () => {
+    expect(read('basket was $12 now $4').tag).toMatchObject({ low: 400 });
+  });
+  it('lets the noun decide, and what it is made of', () => {
+    expect(read('candle holder 4')).toMatchObject({ kindId: 'candlestick', templateId: 'candlestick' });
+    expect(read('stainless steel table $35')).toMatchObject({ kindId: 'table', materialId: 'nonferrousMetal' });
+    // The top of a coffee table is not the table.
+    expect(read('coffee table with glass top, $45')).toMatchObject({ templateId: 'table', materialId: null });
+    expect(read('farm stand sign 5').kindId).toBe('sign');
   });
 
   it('becomes a find whose open questions stay open', () => {

@@ -47,7 +47,6 @@ function found(transaction: Transaction, query: PieceQuery): Pieces {
   if (query.near !== undefined) pieces.andWhere('t.colorL is not null');
   if (query.unusedSince !== undefined)
     pieces.andWhere('(t.lastUsedOn is null or t.lastUsedOn < :unusedSince)', { unusedSince: query.unusedSince });
-  if (query.used === 'known') pieces.andWhere('t.lastUsedOn is not null');
   if (query.freeFrom !== undefined || query.freeUntil !== undefined) {
     const spokenFor = spokenForSql({ studio: ':studioId', id: 't.id' }, ':freeFrom', ':freeUntil');
     pieces.andWhere(`t.count > ${spokenFor}`, {
@@ -161,7 +160,8 @@ export interface HouseCounts {
 
 /** How much there is, how much of it sleeps, and what it is worth by currency; minor units. */
 export async function houseCounts(transaction: Transaction, asleepSince: string): Promise<HouseCounts> {
-  const asleep = 'filter (where t.lastUsedOn < :asleepSince)';
+  // What was never used sleeps too.
+  const asleep = 'filter (where t.lastUsedOn is null or t.lastUsedOn < :asleepSince)';
   const [counts, value] = await Promise.all([
     inHouse(transaction)
       .select('cast(count(*) as int)', 'pieces')

@@ -104,7 +104,7 @@ export async function rankForSlot(
     total: ranked.pieces.length,
     free: ranked.pieces.length - taken.size,
     offset: page.offset,
-    fits: shown.flatMap(({ piece, score, free }) => {
+    fits: shown.flatMap(({ piece, score, free, fits }) => {
       const row = whole.get(piece.id);
       return row
         ? [
@@ -112,6 +112,7 @@ export async function rankForSlot(
               piece: row,
               score,
               free,
+              fits,
               reasons: explainFit(need, piece).reasons,
               placements: byPiece.get(piece.id) ?? [],
             },
@@ -149,7 +150,7 @@ export async function findRisers(
 export async function housePanels(transaction: Transaction, nowMs: number): Promise<HousePanelsAnswer> {
   const asleepSince = dateBefore(nowMs, SLEEPS_AFTER_DAYS, await studioTimeZone(transaction));
   const counts = await houseCounts(transaction, asleepSince);
-  const sleepers = await piecePage(transaction, { unusedSince: asleepSince, used: 'known', sort: 'sleeping' }, 12, 0);
+  const sleepers = await piecePage(transaction, { unusedSince: asleepSince, sort: 'sleeping' }, 12, 0);
   const borrowed = await piecePage(transaction, { only: 'borrowed', sort: 'name' }, 100, 0);
   const projects = await projectSummaries(transaction);
   return {

@@ -160,11 +160,13 @@ function Ranked(props: { slot: SlotRow; project: string }) {
         </Empty>
       )}
       <ul className={styles.fits} aria-label="What fits" ref={list} onKeyDown={onKey}>
-        {fits.map((fit) => {
+        {fits.map((fit, index) => {
           const piece = pieceOf(fit.piece.id) ?? fit.piece;
           const filled = filledBy(piece.id);
+          const isFirstTooLarge = !fit.fits && fit.free && (fits[index - 1]?.fits ?? true);
           return (
             <li key={piece.id} data-free={fit.free || filled > 0}>
+              {isFirstTooLarge && <h4 className={styles.apart}>Larger than there is room for</h4>}
               <span className={styles.face}>
                 <PieceFace piece={piece} size={62} />
               </span>

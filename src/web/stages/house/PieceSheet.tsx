@@ -1,7 +1,7 @@
 import { substrates } from '@core/catalog/substrates';
 import { G_PER_POUND, parseWeight } from '@core/kernel/parseQuantity';
 import { type PieceRow, seasons, slotRoles } from '@core/model/rows';
-import { pieceKindOf } from '@core/sourcing/newPiece';
+import { pieceKindOf } from '@core/sourcing/pieceKindOf';
 import type { Placement } from '@core/sourcing/placements';
 import { furnitureTemplates } from '@core/surface/templates';
 import { Button, Checkbox, Select } from 'antd';

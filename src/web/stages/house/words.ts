@@ -29,7 +29,7 @@ const fitSentences: Record<string, (figures: FitReason['figures'], locale: Proje
   'season.any': () => 'any season',
   'season.is': (f) => `for ${f.season}`,
   'season.other': (f) => `for ${f.season} only`,
-  'rest.unknown': () => 'last use not known',
+  'rest.never': () => 'never used yet',
   'rest.days': (f) => restWords(Number(f.days)),
   'care.fine': () => 'nothing against it',
   'care.goesBack': (f) => `goes back to ${f.from} on ${dateWords(String(f.backBy))}`,
