@@ -465,7 +465,11 @@ describe('the panels', () => {
     const { json } = await studio.send('GET', '/api/house/panels');
     expect(json.borrowed.map((row: PieceRow) => row.name)).toEqual(['Lent easel']);
     expect(json.sleeping.count).toBeGreaterThanOrEqual(1);
-    expect(json.sleeping.pieces.map((row: PieceRow) => row.name)).toContain('Valued clock');
+    // What was never used has slept longest and comes first; nothing used within the year is among them.
+    const lastUses = json.sleeping.pieces.map((row: PieceRow) => row.lastUsedOn ?? '');
+    expect(lastUses).toEqual([...lastUses].sort());
+    expect(lastUses.every((date: string) => date < '2025-06-02')).toBe(true);
+    expect(await names('words=valued&unusedSince=2025-06-01')).toEqual(['Valued stool', 'Valued clock']);
     expect(json.owned.find((row: { projectId: string }) => row.projectId === place.projectId)).toMatchObject({
       filled: 1,
       fromHouse: 1,
