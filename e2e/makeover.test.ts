@@ -123,8 +123,8 @@ describe('zones', () => {
     await answer('Does a drop of water bead?', 'yes');
     await answer('Does alcohol soften it?', 'no');
     await person.seeText('water beads and alcohol does nothing: an old varnish');
-    await person.press('Take it over');
-    await person.seeText('taken over');
+    await person.press('Note it so');
+    await person.seeText('noted so');
     expect(await sectionText('Layers')).toContain('Glossy varnish');
     await person.press('Take it back');
     await person.saved();

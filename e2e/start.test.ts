@@ -189,6 +189,17 @@ describe('npm start', () => {
     expect(await names(euporia)).toEqual(demo);
   });
 
+  it('-- --empty opens a studio without the demo beside it, and leaves the demo as it is', async () => {
+    const euporia = await start();
+    await euporia.interrupt();
+    await euporia.again(['--empty']);
+    expect(await names(euporia)).toEqual([]);
+    await euporia.interrupt();
+    await euporia.again();
+    expect(await names(euporia)).toEqual(demo);
+    rmSync(`${euporia.data}-empty`, { recursive: true, force: true });
+  });
+
   it('names who holds its port, and never moves by itself', async () => {
     const port = await freePort();
     const other = createServer().listen(port, '127.0.0.1');

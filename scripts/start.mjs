@@ -13,6 +13,8 @@ import { databaseSetting, portSetting, usableFolder } from './lib/settings.mjs';
 
 const root = dirname(dirname(fileURLToPath(import.meta.url)));
 const demoReset = process.argv.includes('--demo-reset');
+/** A studio without the demo, in a folder of its own beside it: the demo stays as it is. */
+const beginEmpty = process.argv.includes('--empty');
 const host = process.env.HOST ?? '127.0.0.1';
 const port = portSetting(process.env.PORT, 4810);
 const address = `http://${host}:${port}/`;
@@ -20,7 +22,9 @@ const external = databaseSetting(process.env.DATABASE_URL);
 
 ensureNodePackages(root);
 
-const data = dataFolder(root, process.env.EUPORIA_DATA);
+if (beginEmpty && demoReset)
+  giveUp('An empty studio has no demo to go back to: choose one of --empty and --demo-reset.', 'npm start -- --empty');
+const data = dataFolder(root, `${process.env.EUPORIA_DATA ?? '.data'}${beginEmpty ? '-empty' : ''}`);
 if (!external) ensurePostgresBinaries();
 usableFolder(data);
 const lock = join(data, 'euporia.run');
@@ -133,7 +137,7 @@ function startServer() {
       HOST: host,
       PORT: String(port),
       EUPORIA_WEB: 'dist/web',
-      EUPORIA_DEMO: process.env.EUPORIA_DEMO ?? join(root, 'demo'),
+      EUPORIA_DEMO: beginEmpty ? '' : (process.env.EUPORIA_DEMO ?? join(root, 'demo')),
       EUPORIA_DEMO_RESET: demoReset && serverStarts === 0 ? '1' : '',
     },
   });

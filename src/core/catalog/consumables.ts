@@ -11,6 +11,8 @@ export interface Consumable {
   unit: Exclude<SupplyUnit, 'can'>;
   /** Whether its color tells one from another: ribbon does, sandpaper does not. */
   colored: boolean;
+  /** Whether a workshop has it without counting: owned until the studio says otherwise (common practice, no source). */
+  staple?: boolean;
   packs: readonly PackSize[];
 }
 
@@ -34,6 +36,7 @@ export const consumables = createRegistry<Consumable>('consumables', [
     name: 'Sandpaper P220',
     unit: 'sheet',
     colored: false,
+    staple: true,
     packs: [
       { id: 'sheet', name: 'single sheet', size: 1, market: 'us', estimate: { low: 1, likely: 1, high: 2 } },
       { id: 'sheets5', name: 'pack of 5', size: 5, market: 'us', estimate: { low: 3, likely: 4, high: 7 } },
@@ -42,7 +45,14 @@ export const consumables = createRegistry<Consumable>('consumables', [
     ],
   },
   { id: 'maskingTape', name: 'Masking tape', unit: 'm', colored: false, packs: packs(['roll', 50, 4, 6, 9]) },
-  { id: 'rag', name: 'Cotton rags', unit: 'piece', colored: false, packs: packs(['pack of 12', 12, 5, 8, 12]) },
+  {
+    id: 'rag',
+    name: 'Cotton rags',
+    unit: 'piece',
+    colored: false,
+    staple: true,
+    packs: packs(['pack of 12', 12, 5, 8, 12]),
+  },
   { id: 'filler', name: 'Wood filler', unit: 'g', colored: false, packs: packs(['tub', 250, 5, 8, 12]) },
   {
     id: 'mineralSpirits',
@@ -51,7 +61,14 @@ export const consumables = createRegistry<Consumable>('consumables', [
     colored: false,
     packs: packs(['quart or liter', 950, 7, 10, 15]),
   },
-  { id: 'alcohol', name: 'Denatured alcohol', unit: 'mL', colored: false, packs: packs(['pint', 473, 6, 9, 13]) },
+  {
+    id: 'alcohol',
+    name: 'Denatured alcohol',
+    unit: 'mL',
+    colored: false,
+    staple: true,
+    packs: packs(['pint', 473, 6, 9, 13]),
+  },
   {
     id: 'stripper',
     name: 'Paint stripper, benzyl alcohol',
@@ -70,3 +87,9 @@ export const consumables = createRegistry<Consumable>('consumables', [
   { id: 'strips', name: 'Adhesive strips', unit: 'piece', colored: false, packs: packs(['pack of 8', 8, 5, 7, 11]) },
   { id: 'feltPads', name: 'Felt pads', unit: 'piece', colored: false, packs: packs(['pack of 24', 24, 3, 4, 6]) },
 ]);
+
+/** What is always there, unless the studio says otherwise. */
+export const staples: readonly Consumable[] = consumables.all.filter((kind) => kind.staple);
+
+/** Whether a kind of supply is always there unless the studio says otherwise. */
+export const isStaple = (kindId: string): boolean => consumables.find(kindId)?.staple ?? false;

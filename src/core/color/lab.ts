@@ -73,7 +73,8 @@ export function labFromRgb(red: number, green: number, blue: number): Lab {
   const fx = forward(x / white.x);
   const fy = forward(y / white.y);
   const fz = forward(z / white.z);
-  return { L: 116 * fy - 16, a: 500 * (fx - fy), b: 200 * (fy - fz) };
+  // White is 100 and black 0, not a rounding error beyond.
+  return { L: Math.min(100, Math.max(0, 116 * fy - 16)), a: 500 * (fx - fy), b: 200 * (fy - fz) };
 }
 
 /** CIELAB → unrounded 8-bit sRGB channels; out-of-gamut colors fall outside 0 to 255. */

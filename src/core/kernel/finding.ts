@@ -17,7 +17,8 @@ export type Fix =
   | { kind: 'replaceCoating'; layerId: string; coatingId: string }
   | { kind: 'setTechnique'; layerId: string; techniqueId: string }
   | { kind: 'tintPrimer'; layerId: string; tint: 'gray' | 'tinted'; lab: { L: number; a: number; b: number } }
-  | { kind: 'setLeadTest'; findId: string };
+  | { kind: 'setLeadTest'; findId: string }
+  | { kind: 'noteConsent'; pieceId: string };
 
 /** What a sentence tells: names, amounts in the units that their names say. */
 export type Figures = Readonly<Record<string, number | string | undefined>>;

@@ -106,10 +106,10 @@ export const ASK_AGAIN_AFTER_DAYS = 90;
 /**
  * Whether it is time to look into a can once more.
  * @param today local date
- * @returns false for what is used up: there is nothing to look into
+ * @returns false for what is used up and for what nobody counts: there is nothing to look into
  */
 export function wantsLook(supply: SupplyRow, today: string): boolean {
-  if (supply.stash.state === 'none') return false;
+  if (supply.stash.state === 'none' || supply.stash.state === 'always') return false;
   const last = supply.checkedOn ?? supply.openedOn;
   return last === null || (Date.parse(today) - Date.parse(last)) / MS_PER_DAY > ASK_AGAIN_AFTER_DAYS;
 }

@@ -81,7 +81,7 @@ export function optionFindings(of: {
         figures: { piece: offer.name },
       });
   }
-  findings.push(...placeFindings(model, household), ...houseFindings(of));
+  findings.push(...placeFindings(model, household, of.pieces), ...houseFindings(of));
   if (model.capacity < slot.quantity) {
     findings.push({
       code: 'option.coversPart',

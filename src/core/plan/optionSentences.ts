@@ -20,7 +20,11 @@ export const optionSentences = {
   'place.cordReach': (f: { reachMm: number }, locale) =>
     `The next socket is ${formatLength(f.reachMm, locale.units)} away: measure the lamp’s cord; no chained extension leads.`,
   'place.reversibleOnly': (f: { piece: string; coating: string }) =>
-    `Only what can be undone is wanted here, and ${f.coating.toLowerCase()} on ${f.piece} cannot. What can: wax that washes off again, film that peels off, a cover, strips that hold without a hole, or a bought piece in its place.`,
+    `Only what can be undone is wanted here, and ${f.coating.toLowerCase()} on ${f.piece} cannot. What can: wax that washes off again, film that peels off, a cover, strips that hold without a hole. Where it may be altered for good, note that.`,
+  'place.askFirst': (f: { piece: string; coating: string }) =>
+    `${f.piece} stays here when you leave: ${f.coating.toLowerCase()} on it wants the landlord’s consent. Note it once it is given, or take what can be undone: film that peels off, a cover, something leaned in front.`,
+  'place.staysBehind': (f: { piece: string; coating: string }) =>
+    `Agreed: ${f.piece} may be altered for good. It stays behind when you leave, and what is spent on it too.`,
   'place.outdoors': (f: { coating: string }) => `It will stand outdoors, and ${f.coating} is for indoors.`,
   'fit.tooLarge': (f: { direction: FitDirection; byMm: number }, locale) =>
     `${formatLength(f.byMm, locale.units)} ${tooLarge[f.direction]} for the slot`,

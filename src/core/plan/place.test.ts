@@ -1,10 +1,23 @@
 import { describe, expect, it } from 'vitest';
 import { labFromHex } from '../color/lab';
-import { AS_OF, card, fill, find, offer, option, project, recipe, rows, slot } from '../fixtures/projectRows';
-import type { FindRow } from '../model/rows';
+import {
+  AS_OF,
+  card,
+  fill,
+  find,
+  offer,
+  option,
+  pieceIdOf,
+  project,
+  recipe,
+  rows,
+  slot,
+} from '../fixtures/projectRows';
+import type { FindRow, ProjectRows } from '../model/rows';
 import { emptyBrief, emptyHousehold, type Household } from '../state/brief';
 import { briefFeeds } from './briefFeeds';
 import { computePlan, type Plan } from './computePlan';
+import { leftBehind } from './leftBehind';
 import { paletteShares } from './paletteShares';
 
 const part = (findId: string) => ({ findId, offerId: null, pieces: 1 });
@@ -51,6 +64,11 @@ function three(change: Partial<Household> = {}, finds: Partial<Record<string, Pa
     AS_OF,
   );
 }
+/** The same rows with the consent noted that a piece may be altered for good. */
+const withConsent = (of: ProjectRows, findId: string): ProjectRows => ({
+  ...of,
+  pieces: of.pieces.map((piece) => (piece.id === pieceIdOf(findId) ? { ...piece, mayAlter: true } : piece)),
+});
 const saidOf = (plan: Plan, optionId: string) =>
   plan.slots
     .flatMap((entry) => entry.options)
@@ -72,9 +90,23 @@ describe('what the place demands', () => {
     expect(saidOf(three({ noDrilling: true }), 'chest')).not.toContain('place.noDrilling:note');
   });
 
-  it('only what can be undone concerns paint on what is ours', () => {
+  it('only what can be undone concerns paint on whatever stays, ours or found, until it may be altered for good', () => {
     expect(saidOf(three({ reversibleOnly: true }), 'frame')).toContain('place.reversibleOnly:refuse');
-    expect(saidOf(three({ reversibleOnly: true }), 'chest')).not.toContain('place.reversibleOnly:refuse');
+    expect(saidOf(three({ reversibleOnly: true }), 'chest')).toContain('place.reversibleOnly:refuse');
+    expect(saidOf(three({ reversibleOnly: true }), 'print').filter((code) => code.includes('refuse'))).toEqual([]);
+    const agreed = computePlan(withConsent(three({ reversibleOnly: true }).rows, 'chest'), AS_OF);
+    expect(saidOf(agreed, 'chest').filter((code) => code.startsWith('place.'))).toEqual([]);
+  });
+
+  it('in a rented place what belongs to it wants consent, and stays behind once that is given', () => {
+    const tiles = { frame: { templateId: 'tiles', measures: {}, state: 'seen' as const } };
+    expect(saidOf(three({ rented: true }, tiles), 'frame')).toContain('place.askFirst:refuse');
+    expect(saidOf(three({ rented: true }), 'chest').filter((code) => code.startsWith('place.'))).toEqual([]);
+    const agreed = computePlan(withConsent(three({ rented: true }, tiles).rows, 'frame'), AS_OF);
+    expect(saidOf(agreed, 'frame')).toContain('place.staysBehind:note');
+    expect(leftBehind(agreed)).toMatchObject([{ piece: 'Find frame', slot: 'Slot 1' }]);
+    expect(leftBehind(agreed)[0]?.cash.likely).toBeGreaterThan(0);
+    expect(leftBehind(three())).toEqual([]);
   });
 
   it('the reach of a cord concerns lamps', () => {

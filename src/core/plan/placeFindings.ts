@@ -1,13 +1,46 @@
+import type { PieceRow } from '../model/rows';
 import type { Household } from '../state/brief';
 import { furnitureTemplates } from '../surface/templates';
 import type { OptionModel } from './model/optionModel';
 import type { OptionFinding } from './optionSentences';
 
+/** Whether a piece stays where it is when the stylist leaves: part of the building, or somebody else's. */
+export function staysBehind(templateId: string, piece: Pick<PieceRow, 'borrowedFrom'> | undefined): boolean {
+  const isFixture = furnitureTemplates.find(templateId)?.traits.includes('fixture') ?? false;
+  return isFixture || (piece?.borrowedFrom ?? '') !== '';
+}
+
+/**
+ * A finish that lasts, where the place is rented or only what can be undone is wanted: it holds for every piece, ours or
+ * not, until somebody agreed to it; what belongs to the place stays behind with what was spent on it.
+ */
+function lastingFindings(model: OptionModel, household: Household, pieces: readonly PieceRow[]): OptionFinding[] {
+  const { option, recipe } = model;
+  // Wax washes off again; every other finish stays.
+  const lasting = recipe?.layers.filter((layer) => layer.coating.group !== 'wax') ?? [];
+  const [coat] = lasting;
+  if (!coat || !(household.reversibleOnly || household.rented)) return [];
+  const where = { kind: 'option', id: option.id } as const;
+  const findings: OptionFinding[] = [];
+  for (const find of model.finds) {
+    const piece = pieces.find((row) => row.id === find.pieceId);
+    const stays = staysBehind(find.templateId, piece);
+    const figures = { piece: find.name, coating: coat.coating.name };
+    const fix = { kind: 'noteConsent', pieceId: find.pieceId } as const;
+    if (piece?.mayAlter) {
+      if (stays) findings.push({ code: 'place.staysBehind', severity: 'note', where, figures });
+    } else if (stays) findings.push({ code: 'place.askFirst', severity: 'refuse', where, figures, fix });
+    else if (household.reversibleOnly)
+      findings.push({ code: 'place.reversibleOnly', severity: 'refuse', where, figures, fix });
+  }
+  return findings;
+}
+
 /**
  * What the place of the brief says against a way to fill a slot: rented, no drilling, reversible only, outdoors, the
  * reach of a cord. One finding per demand and option.
  */
-export function placeFindings(model: OptionModel, household: Household): OptionFinding[] {
+export function placeFindings(model: OptionModel, household: Household, pieces: readonly PieceRow[]): OptionFinding[] {
   const { option, recipe } = model;
   const findings: OptionFinding[] = [];
   const where = { kind: 'option', id: option.id } as const;
@@ -30,16 +63,7 @@ export function placeFindings(model: OptionModel, household: Household): OptionF
       where,
       figures: { reachMm: household.cordReachMm },
     });
-  // Wax washes off again; every other finish stays.
-  const lasting = recipe?.layers.filter((layer) => layer.coating.group !== 'wax') ?? [];
-  const [owned] = model.finds.filter((find) => find.state === 'owned');
-  if (household.reversibleOnly && owned && lasting.length > 0)
-    findings.push({
-      code: 'place.reversibleOnly',
-      severity: 'refuse',
-      where,
-      figures: { piece: owned.name, coating: lasting[0]?.coating.name ?? '' },
-    });
+  findings.push(...lastingFindings(model, household, pieces));
   if (household.outdoors && recipe) {
     const indoors = recipe.layers.filter((layer) => layer.coating.outdoors === 'no');
     if (indoors.length > 0)

@@ -43,7 +43,8 @@ export function sharedSupplies(
       if (draw.kind === 'supply') takers.set(draw.key, [...(takers.get(draw.key) ?? []), fill]);
   const lines: SharedSupply[] = [];
   for (const { pool, drawn } of sums.lines) {
-    if (pool.kind !== 'supply') continue;
+    // What is always there is neither shared nor bought.
+    if (pool.kind !== 'supply' || pool.isAlways) continue;
     const purchase = purchaseOf(pool, drawn);
     const sharers = takers.get(pool.key) ?? [];
     let together: { perHour: number | null } | null = null;

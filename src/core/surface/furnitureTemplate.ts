@@ -26,8 +26,8 @@ export interface FurnitureTemplate {
   measures: readonly Measure[];
   /** Which measures stand for the overall width, depth and height of the piece. */
   overall: { width: string; depth: string | null; height: string };
-  /** A property that cautions look at: mains wiring, a flame, holding food. */
-  traits: readonly ('lamp' | 'shade' | 'storesThings' | 'hangs')[];
+  /** A property that cautions look at: mains wiring, a flame, holding food, being part of the building. */
+  traits: readonly ('lamp' | 'shade' | 'storesThings' | 'hangs' | 'fixture')[];
   /** Fixed small work in minutes at a practiced hand: knobs, drawers. Zero when there is none. */
   hardwareMinutes(measures: Measures): number;
   zones(measures: Measures): Zone[];

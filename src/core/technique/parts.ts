@@ -36,7 +36,7 @@ export const isBrushPaint = (coating: Coating): boolean =>
 
 /** A technique with what is usual: all over, by brush, nothing beside, nothing after. */
 export function technique(
-  own: Pick<Technique, 'id' | 'name' | 'family' | 'remark' | 'accepts'> & Partial<Technique>,
+  own: Pick<Technique, 'id' | 'name' | 'words' | 'family' | 'remark' | 'accepts'> & Partial<Technique>,
 ): Technique {
   return {
     difficulty: 1,
@@ -65,7 +65,7 @@ export function technique(
 /** A technique that reaches only part of a zone, once over. */
 export function partialTechnique(
   standardPercent: number,
-  own: Pick<Technique, 'id' | 'name' | 'family' | 'remark' | 'accepts'> & Partial<Technique>,
+  own: Pick<Technique, 'id' | 'name' | 'words' | 'family' | 'remark' | 'accepts'> & Partial<Technique>,
 ): Technique {
   return technique({
     partial: true,

@@ -54,6 +54,8 @@ export interface TechniqueDemand {
 export interface Technique {
   id: string;
   name: string;
+  /** What people call it: "whitewash", "spray it". */
+  words: readonly string[];
   family: 'cover' | 'translucent' | 'decorate' | 'age' | 'protect';
   /** What it is, for someone who has not done it. */
   remark: string;

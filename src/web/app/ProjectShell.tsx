@@ -148,7 +148,7 @@ function TopBar(props: { onKeys: () => void }) {
       <span className={styles.right}>
         <SavedMark />
         <NavLink to={`${base}/assumptions`}>Assumptions{overrides.length > 0 ? ` (${overrides.length})` : ''}</NavLink>
-        <a href={addressOf('exportProject', { projectId: project.id })} download className={styles.hideNarrow}>
+        <a href={addressOf('exportProject', { projectId: project.id })} download>
           Project file
         </a>
         <Button type="text" size="small" className={styles.hideNarrow} onClick={props.onKeys}>
@@ -204,11 +204,14 @@ function StageBar() {
     if (here && bar.current) bar.current.scrollLeft = here.offsetLeft - 40;
   }, [pathname]);
   return (
-    <nav className={styles.stageBar} aria-label="Stages" ref={bar}>
-      {stages.map(({ path, name, figure }) => (
-        <StageLink key={path} to={`/p/${rows.project.id}/${path}`} name={name} figure={figure(rows, plan)} />
-      ))}
-    </nav>
+    <div className={styles.stageBar}>
+      <nav aria-label="Stages" ref={bar}>
+        {stages.map(({ path, name, figure }) => (
+          <StageLink key={path} to={`/p/${rows.project.id}/${path}`} name={name} figure={figure(rows, plan)} />
+        ))}
+      </nav>
+      <LastAct />
+    </div>
   );
 }
 
@@ -257,12 +260,14 @@ function Banners() {
 
 /** What was done last, with the way back; and what could not be saved. */
 function SavingNotes() {
-  const { lastAct, entries } = useStatus();
-  const { undo, bringBack, resolve, undoWith } = useCommands();
-  return (
-    <>
-      <ActToast queue={{ lastAct, undo, bringBack }} />
-      <NotSaved entries={entries} resolve={resolve} undoWith={undoWith} />
-    </>
-  );
+  const { entries } = useStatus();
+  const { resolve, undoWith } = useCommands();
+  return <NotSaved entries={entries} resolve={resolve} undoWith={undoWith} />;
+}
+
+/** What was done last, at the free end of the tape, where it covers nothing. */
+function LastAct() {
+  const { lastAct } = useStatus();
+  const { undo, bringBack } = useCommands();
+  return <ActToast queue={{ lastAct, undo, bringBack }} />;
 }

@@ -48,6 +48,30 @@ export function firstCoating(find: FindRow): string {
   return find.materialId === 'ferrousMetal' ? 'aerosolEnamel' : 'chalk';
 }
 
+/** A recipe for a find without layers: its piece with as many like ones as are made over. */
+export function startOf(find: FindRow, pieces: number): RecipeBody {
+  const body = recipeFor(find.id, find.templateId, find.measures, newId());
+  return { ...body, pieces: body.pieces.map((piece) => ({ ...piece, count: Math.max(1, pieces) })) };
+}
+
+/** A makeover as it was proposed, whole. */
+export function proposedOption(
+  slotId: string,
+  find: FindRow,
+  isNew: boolean,
+  body: RecipeBody,
+  newCard: ColorCardRow | null,
+): AddOption & { recipe: RecipeRow } {
+  const recipe = { id: newId(), version: 1, name: find.name, body, doneOn: null, uses: [] };
+  return {
+    option: optionRow(slotId, 'makeover', onePiece(find.id), recipe.id),
+    find: isNew ? find : null,
+    offer: null,
+    recipe,
+    colorCard: newCard,
+  };
+}
+
 /** A makeover of a find in one finish; primer, coats and clear coat follow from the core. */
 export function makeoverOption(
   slotId: string,
@@ -58,17 +82,8 @@ export function makeoverOption(
   cardIsNew: boolean,
   pieces: number,
 ): AddOption & { recipe: RecipeRow } {
-  const body: RecipeBody = recipeFor(find.id, find.templateId, find.measures, newId());
-  body.pieces = body.pieces.map((piece) => ({ ...piece, count: Math.max(1, pieces) }));
-  body.layers = [chosenLayer(newId(), coatingId, { colorCardId: card?.id ?? null })];
-  const recipe = { id: newId(), version: 1, name: find.name, body, doneOn: null, uses: [] };
-  return {
-    option: optionRow(slotId, 'makeover', onePiece(find.id), recipe.id),
-    find: isNew ? find : null,
-    offer: null,
-    recipe,
-    colorCard: cardIsNew ? card : null,
-  };
+  const layers = [chosenLayer(newId(), coatingId, { colorCardId: card?.id ?? null })];
+  return proposedOption(slotId, find, isNew, { ...startOf(find, pieces), layers }, cardIsNew ? card : null);
 }
 
 /** One recipe for one more find: its piece in the recipe, and its makeover for the slot it is thought for. */
@@ -120,10 +135,17 @@ export function newColorCard(name: string, lab: Lab): ColorCardRow {
   return { id: newId(), version: 1, name, lab };
 }
 
-/** Colors used in this project first, then the studio's others. */
+/** How soon a color of the palette is proposed for a finish; what is met as greenery or metal is seldom painted. */
+const paletteOrder = ['main', 'accent', 'ground', 'wood', 'metal', 'greenery'] as const;
+
+/** Colors used in this project first, then those of its palette, then the studio's others. */
 export function cardsByUse(rows: ProjectRows): ColorCardRow[] {
   const used = new Set(rows.recipes.flatMap((recipe) => recipe.body.layers.map((layer) => layer.colorCardId)));
-  return [...rows.colorCards].sort(
-    (a, b) => Number(used.has(b.id)) - Number(used.has(a.id)) || a.name.localeCompare(b.name),
-  );
+  const { palette } = rows.project.brief;
+  const place = (card: ColorCardRow): number => {
+    if (used.has(card.id)) return 0;
+    const role = palette.find((entry) => entry.colorCardId === card.id)?.role;
+    return role === undefined ? paletteOrder.length + 1 : 1 + paletteOrder.indexOf(role);
+  };
+  return [...rows.colorCards].sort((a, b) => place(a) - place(b) || a.name.localeCompare(b.name));
 }

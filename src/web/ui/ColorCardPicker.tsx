@@ -12,9 +12,11 @@ export function ColorCardPicker(props: {
   value: string | null;
   onPick: (id: string) => void;
   onMake: (name: string, lab: ColorCardRow['lab']) => void;
+  /** Whether making a new one stays closed until it is asked for, even where there is none to pick. */
+  closed?: boolean;
 }) {
   const id = useId();
-  const [making, setMaking] = useState(props.cards.length === 0);
+  const [making, setMaking] = useState(props.cards.length === 0 && !props.closed);
   const [name, setName] = useState('');
   const [hex, setHex] = useState('#2f5d62');
   const readable = /^#?[0-9a-f]{6}$/i.test(hex);

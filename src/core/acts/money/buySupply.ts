@@ -30,7 +30,7 @@ export const buySupply = projectAct({
     if (total > MOST_AMOUNT)
       return refuse('amount', payload.amount, `so much that there are at most ${MOST_AMOUNT} then`);
     const bought = {
-      stash: { state: 'exact' as const, amount: total },
+      stash: base.stash.state === 'always' ? base.stash : { state: 'exact' as const, amount: total },
       unitCostMillionths: unitCostAfter(base, payload.amount, payload.paid),
     };
     return [

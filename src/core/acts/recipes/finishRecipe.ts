@@ -40,14 +40,16 @@ export const finishRecipe = projectAct({
       taken.add(supply.id);
       // What is noted is what really left the shelf: that much comes back when the recipe is not done after all.
       const there = supply.stash.state === 'none' ? 0 : supply.stash.amount;
-      const amount = Math.min(there, use.amount);
+      const amount = supply.stash.state === 'always' ? use.amount : Math.min(there, use.amount);
       const left = there - amount;
-      changes.push(
-        update('supplies', supply.id, {
-          stash: left > 0 ? { state: 'about', amount: left } : { state: 'none', amount: 0 },
-          openedOn: supply.openedOn ?? payload.doneOn,
-        }),
-      );
+      // What nobody counts is there as before.
+      if (supply.stash.state !== 'always')
+        changes.push(
+          update('supplies', supply.id, {
+            stash: left > 0 ? { state: 'about', amount: left } : { state: 'none', amount: 0 },
+            openedOn: supply.openedOn ?? payload.doneOn,
+          }),
+        );
       changes.push(insert('supplyUses', { ...use, amount }));
       uses.push(use.id);
     }

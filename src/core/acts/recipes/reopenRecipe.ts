@@ -16,7 +16,7 @@ export const reopenRecipe = projectAct({
     const changes: RowChange[] = [];
     for (const use of rows.supplyUses.filter((row) => recipe.uses.includes(row.id))) {
       const supply = rows.supplies.find((row) => row.id === use.supplyId);
-      if (supply && use.amount > 0) {
+      if (supply && use.amount > 0 && supply.stash.state !== 'always') {
         const there = supply.stash.state === 'none' ? 0 : supply.stash.amount;
         const amount = Math.min(MOST_AMOUNT, there + use.amount);
         changes.push(update('supplies', supply.id, { stash: { state: 'about', amount } }));

@@ -29,8 +29,8 @@ export const supply = defineEntity({
     kindId: registered({ ids: [...coatings.ids, ...consumables.ids] }),
     colorCardId: refersTo('colorCards').nullable(),
     sheen: sheen.nullable(),
-    /** Amount in the supply's unit; `about` says that it was guessed. */
-    stash: z.strictObject({ state: oneOf(['none', 'exact', 'about']), amount: supplyAmount(0) }),
+    /** Amount in the supply's unit; `about` says that it was guessed, `always` that nobody counts it: it is there. */
+    stash: z.strictObject({ state: oneOf(['none', 'exact', 'about', 'always']), amount: supplyAmount(0) }),
     /** What a unit of it cost, in millionths of a minor unit; null values it at what replacing costs. */
     unitCostMillionths: wholeNumber(0, MOST_UNIT_COST).register(fieldFacts, { column: 'bigint' }).nullable(),
     /** The tint base as the label says it; empty while nobody looked. */

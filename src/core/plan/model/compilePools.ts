@@ -1,5 +1,6 @@
 import { type Assumptions, estimatedShelfPrice } from '../../catalog/assumptions';
 import { coatings } from '../../catalog/coatings';
+import { isStaple } from '../../catalog/consumables';
 import { supplyKind } from '../../catalog/supplyKinds';
 import { tools } from '../../catalog/tools';
 import { type Amount, nothing } from '../../kernel/amount';
@@ -96,6 +97,7 @@ export function supplyPool(of: {
   if (card) names.push(card.name);
   if (coating && coating.sheens.length > 1 && sheen) names.push(sheen);
   const stash = row && row.stash.state !== 'none' ? row.stash.amount : 0;
+  const isAlways = row ? row.stash.state === 'always' : isStaple(kindId);
   return {
     kind: 'supply',
     key,
@@ -104,7 +106,9 @@ export function supplyPool(of: {
     color: card?.lab ?? null,
     unit: kind?.unit ?? 'mL',
     stash,
-    stashMicro: toMicro(stash),
+    // More than any plan needs, and still a whole number to count with.
+    stashMicro: isAlways ? Number.MAX_SAFE_INTEGER : toMicro(stash),
+    isAlways,
     packs,
     isEstimated: own.length === 0,
     unitCost: unitCostOf(row, packs),

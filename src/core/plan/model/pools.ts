@@ -51,6 +51,8 @@ export interface SupplyPool {
   /** What there is of it, in its unit and in millionths. */
   stash: number;
   stashMicro: number;
+  /** Whether nobody counts it: there is always enough of it, and the stash has no number. */
+  isAlways: boolean;
   packs: SupplyPack[];
   /** Whether the pack prices are the tables' estimates. */
   isEstimated: boolean;

@@ -53,7 +53,11 @@ function explainSupply(plan: Plan, option: OptionPlan, pool: SupplyPool, line: A
   const anyway = purchaseOf(pool, line.before);
   const packs = packWords(pool, bought);
   const note = [
-    packs === '' ? 'the stash covers it' : `${packs} for the plan${line.before > 0 ? ', shared' : ''}`,
+    pool.isAlways
+      ? 'always here'
+      : packs === ''
+        ? 'the stash covers it'
+        : `${packs} for the plan${line.before > 0 ? ', shared' : ''}`,
     anyway.packs.length > 0 ? 'another option of the plan buys it anyway' : '',
   ].filter((words) => words !== '');
   const source = bought.packs.length === 0 ? calculated : pool.isEstimated ? estimated : fromYou;
@@ -69,7 +73,7 @@ function explainSupply(plan: Plan, option: OptionPlan, pool: SupplyPool, line: A
     );
   because.push(
     explainNeed(plan, option.model, option.count, pool.key),
-    explain('In the stash', pool.stash, unitOfSupply(pool.unit), { source: fromYou }),
+    ...(pool.isAlways ? [] : [explain('In the stash', pool.stash, unitOfSupply(pool.unit), { source: fromYou })]),
   );
   return explainMoneySum(pool.name, line.cash, because, { source, note: note.join('; ') });
 }

@@ -29,10 +29,12 @@ export function explainStash(plan: Plan, option: OptionPlan): Explained {
     const isPaid = pool.unitCost?.from === 'paid';
     return explain(pool.name, cents[n] ?? 0, 'money', {
       source: isPaid || !pool.isEstimated ? fromYou : estimated,
-      note: isPaid ? 'at what it cost' : 'at what replacing it costs',
+      note: [pool.isAlways ? 'always here' : '', isPaid ? 'at what it cost' : 'at what replacing it costs']
+        .filter((words) => words !== '')
+        .join('; '),
       because: [
         explain('From the stash', fromMicro(used), unit, { source: calculated }),
-        explain('In the stash', pool.stash, unit, { source: fromYou }),
+        ...(pool.isAlways ? [] : [explain('In the stash', pool.stash, unit, { source: fromYou })]),
         explainNeed(plan, option.model, option.count, pool.key),
       ],
     });

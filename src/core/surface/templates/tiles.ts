@@ -17,7 +17,7 @@ export const tiles: FurnitureTemplate = {
     lengthMeasure('jointMm', 'Joint', 3, 0.5, 30),
   ],
   overall: { width: 'widthMm', depth: null, height: 'heightMm' },
-  traits: [],
+  traits: ['fixture'],
   hardwareMinutes: () => 0,
   zones: ({ widthMm = 0, heightMm = 0, tileMm = 0, jointMm = 0 }) => [
     zone(

@@ -3,6 +3,7 @@ import { isBrushPaint, partialTechnique } from '../parts';
 /** Thinned dark paint or wax pushed into the crevices and wiped off what stands up. */
 export const creviceAge = partialTechnique(12, {
   id: 'creviceAge',
+  words: ['age', 'aged', 'antique', 'antiqued'],
   name: 'Crevices aged',
   family: 'age',
   remark: 'brush into the low parts, wipe the high ones within a minute',

@@ -3,6 +3,7 @@ import { partialTechnique } from '../parts';
 /** Rubbing through the top layer where hands would have: lays nothing, opens what lies beneath. */
 export const distress = partialTechnique(5, {
   id: 'distress',
+  words: ['distress', 'distressed', 'shabby', 'worn'],
   name: 'Distressed through the layer',
   family: 'age',
   remark: 'edges, corners, around the knobs; P220, and stop early',

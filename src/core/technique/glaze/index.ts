@@ -3,6 +3,7 @@ import { technique } from '../parts';
 /** A translucent coat, worked while it is open for ten to thirty minutes. */
 export const glaze = technique({
   id: 'glaze',
+  words: ['glaze', 'glazed'],
   name: 'Glaze, worked back',
   family: 'translucent',
   remark: 'one side at a time: it stays workable 10 to 30 minutes; wipe back until it lies as wanted',

@@ -3,6 +3,7 @@ import { technique } from '../parts';
 /** Colorant into open grout joints; the area is that of the joints alone. */
 export const groutColor = technique({
   id: 'groutColor',
+  words: ['grout'],
   name: 'Grout color',
   family: 'cover',
   remark: 'a narrow brush along the joint, wipe the tile at once with a damp cloth',

@@ -4,6 +4,7 @@ import { sprayedAmount, technique } from '../parts';
 /** Spraying from a can, in light coats. */
 export const sprayOn = technique({
   id: 'sprayOn',
+  words: ['spray', 'sprayed', 'spray paint', 'aerosol', 'rattle can'],
   name: 'By aerosol',
   family: 'cover',
   remark: 'three or four light coats from 10 in away, half overlapping; start and stop beside the piece',

@@ -3,6 +3,7 @@ import { technique } from '../parts';
 /** Penetrating stain and conditioner: wiped on, left, wiped off. */
 export const stain = technique({
   id: 'stain',
+  words: ['stain', 'stained'],
   name: 'Stain, wiped on and off',
   family: 'translucent',
   remark: 'inside and outside of every groove; wipe off after five to fifteen minutes, end grain first',

@@ -3,6 +3,7 @@ import { isBrushPaint, partialTechnique } from '../parts';
 /** A pattern through a stencil, dabbed nearly dry. */
 export const stencil = partialTechnique(35, {
   id: 'stencil',
+  words: ['stencil', 'stenciled'],
   name: 'Stencil',
   family: 'decorate',
   remark: 'measure the repeat from the middle; dab nearly dry, or it bleeds under',

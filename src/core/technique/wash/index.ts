@@ -9,6 +9,7 @@ const PAINT_HIDES_PER_COAT = 1 - (2 / 62) ** (1 / 3);
  */
 export const wash = technique({
   id: 'wash',
+  words: ['whitewash', 'whitewashed', 'wash', 'washed', 'limewash', 'pickle', 'pickled', 'thinned'],
   name: 'Wash, thinned with water',
   family: 'translucent',
   remark: 'brush on, dab drips and puddles with a rag at once; the ground shows through',

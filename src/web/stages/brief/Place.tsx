@@ -1,8 +1,10 @@
 import { briefFeeds } from '@core/plan/briefFeeds';
+import { leftBehind } from '@core/plan/leftBehind';
 import { type Household, type PetKind, petKinds } from '@core/state/brief';
 import { Checkbox, Select } from 'antd';
 import { Link } from 'react-router';
-import { useCommands, usePlan, useRows } from '../../app/projectStore';
+import { useCommands, useLocale, usePlan, useRows } from '../../app/projectStore';
+import { amountWords } from '../../app/words';
 import { LengthField, NumberField } from '../../ui/fields';
 import { SideBySide } from '../../ui/layout';
 import styles from './brief.module.css';
@@ -17,9 +19,9 @@ const petWords: Record<PetKind, string> = {
 
 const demands: [keyof Household, string, string][] = [
   ['pregnancy', 'somebody in the house is pregnant', 'lead and solvents'],
-  ['rented', 'rented', 'how things hang'],
+  ['rented', 'rented', 'how things hang, what stays behind'],
   ['noDrilling', 'no drilling', 'how things hang'],
-  ['reversibleOnly', 'only what can be undone', 'paint on owned pieces'],
+  ['reversibleOnly', 'only what can be undone', 'every finish that lasts'],
   ['outdoors', 'outdoors', 'finishes for indoors'],
   ['damp', 'damp', 'drying and sealing'],
   ['heatNear', 'heat or flame near', 'what may stand or hang there'],
@@ -35,6 +37,8 @@ export function Place() {
   const { project } = rows;
   const { household } = project;
   const feeds = briefFeeds(plan);
+  const behind = leftBehind(plan);
+  const locale = useLocale();
   const set = (values: Partial<Household>) =>
     run('editProject', { id: project.id, values: { household: { ...household, ...values } } });
   const feed = (entry: keyof Household) =>
@@ -102,6 +106,19 @@ export function Place() {
           </div>
         ))}
       </div>
+      {behind.length > 0 && (
+        <div>
+          <h3>What stays behind when you leave</h3>
+          <ul className="small" aria-label="What stays behind">
+            {behind.map((entry) => (
+              <li key={`${entry.optionId} ${entry.piece}`}>
+                {entry.piece} ({entry.slot}): {amountWords(entry.cash, locale)} spent on it
+                {entry.agreed ? ', agreed' : ', consent not noted yet'}
+              </li>
+            ))}
+          </ul>
+        </div>
+      )}
     </section>
   );
 }

@@ -1,31 +1,34 @@
-import { isColored } from '@core/catalog/coating';
-import { coatings } from '@core/catalog/coatings';
-import { hexFromLab, labFromHex } from '@core/color/lab';
 import { currencyExponent } from '@core/kernel/currencies.data';
 import { formatMoney } from '@core/kernel/formatMoney';
 import { parseMoney } from '@core/kernel/parseMoney';
 import { amountOfPrice, stated } from '@core/kernel/price';
-import type { FindRow, OptionKind, SlotRow } from '@core/model/rows';
+import type { ColorCardRow, FindRow, OptionKind, PieceRow, SlotRow } from '@core/model/rows';
+import { findFromPiece } from '@core/plan/stashPieces';
 import { newFind } from '@core/sourcing/newFind';
+import { headPhrase } from '@core/sourcing/pieceKindOf';
 import { readQuickLine } from '@core/sourcing/quickLine';
+import { useQuery } from '@tanstack/react-query';
 import { Button, Input, Modal, Select } from 'antd';
-import { useEffect, useState } from 'react';
+import { useDeferredValue, useEffect, useState } from 'react';
 import { Link } from 'react-router';
-import { buyNewOption, cardsByUse, firstCoating, makeoverOption, newColorCard, plainOption } from '../../app/newOption';
+import { api } from '../../app/api';
+import { fillWithPiece } from '../../app/fillWithPiece';
+import { localToday } from '../../app/houseStore';
+import { buyNewOption, cardsByUse, newColorCard, plainOption, proposedOption, startOf } from '../../app/newOption';
 import { useCommands, useLocale, useRows } from '../../app/projectStore';
 import { BigChoice } from '../../ui/basics';
 import { ColorCardPicker } from '../../ui/ColorCardPicker';
-import { Choice } from '../../ui/fields';
 import styles from '../../ui/ui.module.css';
+import { ProposedWays } from './ProposedWays';
+import type { Proposal } from './proposals';
+
+/** The ids of the find and the piece that a line would become. */
+const newIds = () => ({ find: crypto.randomUUID(), piece: crypto.randomUUID() });
 
 export type AddableKind = Exclude<OptionKind, 'make'>;
 
 const plainMoney = (minor: number, currency: string) =>
   (minor / 10 ** currencyExponent(currency)).toFixed(currencyExponent(currency));
-
-const paints = coatings.all
-  .filter((coating) => isColored(coating) && coating.group !== 'wax')
-  .map((coating) => ({ value: coating.id, label: coating.name }));
 
 /**
  * A new option in at most three answers: what is it, what would you do, what does it cost. All else is proposed and
@@ -40,25 +43,32 @@ export function AddOption(props: { slot: SlotRow | null; kind: AddableKind; onCl
   const [what, setWhat] = useState('');
   const [findId, setFindId] = useState<string | null>(null);
   const [cost, setCost] = useState('');
-  const [coatingId, setCoatingId] = useState<string | null>(null);
-  const [cardId, setCardId] = useState<string | null>(null);
+  const [wish, setWish] = useState('');
+  /** A color that was picked; else the words say it, or the palette. */
+  const [card, setCard] = useState<ColorCardRow | null>(null);
+  const [ours, setOurs] = useState<PieceRow | null>(null);
+  const [draftIds, setDraftIds] = useState(newIds);
   const [problem, setProblem] = useState<{ field: 'what' | 'cost'; words: string } | null>(null);
-  const [made, setMade] = useState<{ name: string; hex: string } | null>(null);
   useEffect(() => {
     setKind(props.kind);
     if (slot) {
       setWhat('');
       setFindId(null);
       setCost('');
+      setWish('');
+      setCard(null);
+      setOurs(null);
       setProblem(null);
-      setMade(null);
+      setDraftIds(newIds);
     }
   }, [slot, props.kind]);
+  const inHouse = useNamedPieces(slot && ours === null && findId === null && kind !== 'buyNew' ? what : '');
   if (!slot) return null;
 
   const finds = rows.finds.filter((find) => find.state !== 'passed');
-  const known = finds.find((find) => find.id === findId) ?? null;
-  const piece = known ? rows.pieces.find((row) => row.id === known.pieceId) : undefined;
+  const known =
+    finds.find((find) => find.id === findId) ?? (ours && finds.find((find) => find.pieceId === ours.id)) ?? null;
+  const piece = ours ?? (known ? rows.pieces.find((row) => row.id === known.pieceId) : undefined);
   /** Lent, and nobody has asked yet whether it may be altered. */
   const borrowed = piece && piece.borrowedFrom !== '' && !piece.mayAlter ? piece : null;
   const line = readQuickLine(what, locale.currency, locale.units);
@@ -69,10 +79,27 @@ export function AddOption(props: { slot: SlotRow | null; kind: AddableKind; onCl
       (note.currency === '' || note.currency === locale.currency),
   );
   const cards = cardsByUse(rows);
-  const draft: FindRow | null =
-    known ?? (what.trim() === '' ? null : { ...newFind('draft', 'draft', line), version: 1 });
-  const coating = coatingId ?? (draft ? firstCoating(draft) : 'chalk');
-  const chosenCard = made ? null : (cards.find((card) => card.id === cardId) ?? cards[0] ?? null);
+  const typedCost = cost.trim() === '' ? null : parseMoney(cost, locale.currency);
+  /** The piece that is spoken of, as far as it was said; a new one is drafted from the line. */
+  const draft = draftOf();
+  function draftOf(): FindRow | null {
+    if (known) return known;
+    if (ours) return findFromPiece(draftIds.find, ours);
+    if (what.trim() === '') return null;
+    const found = newFind(draftIds.find, draftIds.piece, line);
+    const story =
+      kind === 'own'
+        ? { ...found.story, tag: { state: 'free' as const }, lines: [] }
+        : typedCost?.ok
+          ? { ...found.story, tag: stated(typedCost.value) }
+          : found.story;
+    return { ...found, version: 1, state: kind === 'own' ? 'owned' : 'seen', story };
+  }
+  const along = ours ? [ours] : [];
+  /** Whether the piece is described here, and no piece that is known already. */
+  const isDescribed = kind === 'buyNew' || (known === null && ours === null);
+  /** What the line itself says it costs. */
+  const saidCost = line.tag?.state === 'stated' ? plainMoney(line.tag.low * line.quantity, locale.currency) : '';
 
   const add = () => {
     if (kind === 'buyNew') {
@@ -99,43 +126,31 @@ export function AddOption(props: { slot: SlotRow | null; kind: AddableKind; onCl
         field: 'what',
         words: 'What is it: nothing yet; accepted: a line like “nightstand, $12, half off”',
       });
-    const price = cost.trim() === '' ? null : parseMoney(cost, locale.currency);
-    if (price && !price.ok)
+    if (typedCost && !typedCost.ok)
       return setProblem({
         field: 'cost',
         words: `Tag: “${cost}”; accepted: an amount like 12 or 12.50, or nothing while unknown`,
       });
-    const find: FindRow = known ?? {
-      ...draft,
-      id: crypto.randomUUID(),
-      pieceId: crypto.randomUUID(),
-      state: kind === 'own' ? 'owned' : 'seen',
-      story:
-        kind === 'own'
-          ? { ...draft.story, tag: { state: 'free' }, lines: [] }
-          : price?.ok
-            ? { ...draft.story, tag: stated(price.value) }
-            : draft.story,
-    };
     // Said beside the paint already.
     if (kind === 'makeover' && borrowed) return;
     if (kind === 'makeover') {
-      const card = made ? newColorCard(made.name, labFromHex(made.hex)) : chosenCard;
-      const payload = makeoverOption(
-        slot.id,
-        find,
-        known === null,
-        coating,
-        card,
-        made !== null,
-        Math.min(slot.quantity, Math.max(1, find.count)),
-      );
-      run('addOption', payload);
+      const body = startOf(draft, Math.min(slot.quantity, Math.max(1, draft.count)));
+      const payload = proposedOption(slot.id, draft, known === null, body, null);
+      run('addOption', payload, along);
       return props.onClose(payload.option.id);
     }
-    const payload = plainOption(slot.id, find, known === null);
-    run('addOption', payload);
+    if (kind === 'own' && ours) {
+      const payload = fillWithPiece(rows, slot, ours, ours.count, localToday(locale.timeZone));
+      run('usePiece', payload, along);
+      return props.onClose(payload.option.id);
+    }
+    const payload = plainOption(slot.id, draft, known === null);
+    run('addOption', payload, along);
     props.onClose(payload.option.id);
+  };
+  const take = (proposal: Proposal) => {
+    run('addOption', proposal.payload, along);
+    props.onClose(proposal.payload.option.id);
   };
 
   return (
@@ -172,47 +187,79 @@ export function AddOption(props: { slot: SlotRow | null; kind: AddableKind; onCl
           />
         </label>
       )}
-      {(kind === 'buyNew' || known === null) && (
-        <>
-          <label className={styles.field} htmlFor="option-what">
-            <span>What is it?</span>
-            <Input
-              id="option-what"
-              aria-label="What is it?"
-              value={what}
-              onChange={(event) => setWhat(event.target.value)}
-              onPressEnter={add}
-              placeholder={kind === 'buyNew' ? 'nightstand, new' : 'nightstand, half off, one drawer sticks'}
-              autoFocus
-              autoComplete="off"
-            />
-            {problem?.field === 'what' && (
-              <span className={styles.error} role="alert">
-                {problem.words}
-              </span>
-            )}
-          </label>
-          {kind !== 'own' && (
-            <label className={styles.field} htmlFor="option-cost">
-              <span>What does it cost? Empty while unknown</span>
-              <Input
-                id="option-cost"
-                aria-label="What does it cost?"
-                inputMode="decimal"
-                value={cost}
-                onChange={(event) => setCost(event.target.value)}
-                onPressEnter={add}
-                suffix={locale.currency}
-                autoComplete="off"
-              />
-              {problem?.field === 'cost' && (
-                <span className={styles.error} role="alert">
-                  {problem.words}
-                </span>
-              )}
-            </label>
+      {ours && (
+        <p>
+          From the house: <b>{ours.name}</b>
+          {ours.standsAt === '' ? '' : `, ${ours.standsAt}`}{' '}
+          <Button size="small" onClick={() => setOurs(null)}>
+            Another piece
+          </Button>
+        </p>
+      )}
+      {isDescribed && (
+        <label className={styles.field} htmlFor="option-what">
+          <span>What is it?</span>
+          <Input
+            id="option-what"
+            aria-label="What is it?"
+            value={what}
+            onChange={(event) => setWhat(event.target.value)}
+            onPressEnter={kind === 'makeover' ? () => document.getElementById('option-wish')?.focus() : add}
+            placeholder={kind === 'buyNew' ? 'nightstand, new' : 'nightstand, half off, one drawer sticks'}
+            autoFocus
+            autoComplete="off"
+          />
+          {problem?.field === 'what' && (
+            <span className={styles.error} role="alert">
+              {problem.words}
+            </span>
           )}
-        </>
+        </label>
+      )}
+      {isDescribed && inHouse.length > 0 && (
+        <p className={styles.fromBook}>
+          From the house:{' '}
+          {inHouse.map((entry) => (
+            <Button key={entry.id} size="small" onClick={() => setOurs(entry)}>
+              {entry.name}
+              {entry.standsAt === '' ? '' : `, ${entry.standsAt}`}
+            </Button>
+          ))}
+        </p>
+      )}
+      {kind === 'makeover' && (
+        <label className={styles.field} htmlFor="option-wish">
+          <span>What would you do with it?</span>
+          <Input
+            id="option-wish"
+            aria-label="What would you do with it?"
+            value={wish}
+            onChange={(event) => setWish(event.target.value)}
+            placeholder="whitewash · spray it black · stain walnut; empty: what suits it"
+            autoComplete="off"
+          />
+        </label>
+      )}
+      {isDescribed && kind !== 'own' && (
+        <label className={styles.field} htmlFor="option-cost">
+          <span>What does it cost? Empty while unknown</span>
+          <Input
+            id="option-cost"
+            aria-label="What does it cost?"
+            inputMode="decimal"
+            placeholder={saidCost === '' ? '' : `${saidCost}, as said above`}
+            value={cost}
+            onChange={(event) => setCost(event.target.value)}
+            onPressEnter={add}
+            suffix={locale.currency}
+            autoComplete="off"
+          />
+          {problem?.field === 'cost' && (
+            <span className={styles.error} role="alert">
+              {problem.words}
+            </span>
+          )}
+        </label>
       )}
       {kind === 'makeover' && borrowed && (
         <p className={styles.error} role="alert">
@@ -245,30 +292,49 @@ export function AddOption(props: { slot: SlotRow | null; kind: AddableKind; onCl
           ))}
         </p>
       )}
-      {kind === 'makeover' && (
+      {kind === 'makeover' && draft && (
         <>
-          <Choice label="Paint" value={coating} options={paints} onChange={setCoatingId} />
-          {made ? (
-            <p>
-              New color: {made.name}{' '}
-              <Button size="small" onClick={() => setMade(null)}>
-                Choose another
-              </Button>
-            </p>
-          ) : (
-            <ColorCardPicker
-              label="Color"
-              cards={cards}
-              value={chosenCard?.id ?? null}
-              onPick={setCardId}
-              onMake={(name, lab) => setMade({ name, hex: hexFromLab(lab) })}
+          {!borrowed && (
+            <ProposedWays
+              wanted={{ slot, find: draft, isNew: known === null, piece: ours, wish, card }}
+              onTake={take}
             />
           )}
+          <ColorCardPicker
+            label="Another color"
+            cards={cards}
+            value={card?.id ?? null}
+            onPick={(id) => setCard(cards.find((entry) => entry.id === id) ?? null)}
+            onMake={(name, lab) => setCard(newColorCard(name, lab))}
+            closed
+          />
         </>
       )}
-      <Button type="primary" size="large" onClick={add}>
-        Add to the board
-      </Button>
+      {kind === 'makeover' ? (
+        draft && (
+          <Button onClick={add} disabled={borrowed !== null}>
+            Plan its layers by hand
+          </Button>
+        )
+      ) : (
+        <Button type="primary" size="large" onClick={add}>
+          Add to the board
+        </Button>
+      )}
     </Modal>
   );
+}
+
+/** Up to four pieces of the house that some words name; none before there are three letters of them. */
+function useNamedPieces(what: string): readonly PieceRow[] {
+  const words = useDeferredValue(headPhrase(what.split(',')[0] ?? '').trim());
+  const enabled = words.length >= 3;
+  const query = useQuery({
+    queryKey: ['house', 'pieces', 'named', words],
+    queryFn: () => api.pieces({ words, limit: 4 }),
+    enabled,
+    staleTime: 10_000,
+    retry: false,
+  });
+  return enabled ? (query.data?.pieces ?? []) : [];
 }

@@ -77,6 +77,19 @@ export function WhyPanel(props: {
           {finding.severity === 'stop' && <b>Stop. </b>}
           {finding.severity === 'refuse' && <b>Refused. </b>}
           {sentenceFor(finding, locale)}
+          {finding.fix?.kind === 'noteConsent' && (
+            <div>
+              <Button
+                size="small"
+                onClick={() =>
+                  finding.fix?.kind === 'noteConsent' &&
+                  run('editPiece', { id: finding.fix.pieceId, values: { mayAlter: true } })
+                }
+              >
+                Agreed: it may be altered for good
+              </Button>
+            </div>
+          )}
         </div>
       ))}
       <div style={{ marginTop: 16 }}>

@@ -4,7 +4,7 @@ import { hexFromLab } from '@core/color/lab';
 import type { SupplyRow } from '@core/model/rows';
 import { canGauge } from '@core/plan/canGauge';
 import { supplyKey } from '@core/recipe/supplyKey';
-import { Button } from 'antd';
+import { Button, Checkbox } from 'antd';
 import { useHouse } from '../../app/houseStore';
 import { areaWords, dateWords, dayOf, perShownUnit, supplyUnitWords, supplyWords } from '../../app/words';
 import { BigChoice } from '../../ui/basics';
@@ -46,13 +46,17 @@ export function Can(props: { supply: SupplyRow; name: string; look: boolean; ope
       <div>
         <h3>{props.name}</h3>
         <p>
-          {supply.stash.state === 'none'
-            ? 'used up'
-            : `${supply.stash.state === 'about' ? 'about ' : ''}${supplyWords(amount, unit, locale.units)}`}
-          {gauge.share === null || supply.stash.state === 'none'
+          {supply.stash.state === 'always'
+            ? 'always here'
+            : supply.stash.state === 'none'
+              ? 'used up'
+              : `${supply.stash.state === 'about' ? 'about ' : ''}${supplyWords(amount, unit, locale.units)}`}
+          {gauge.share === null || supply.stash.state === 'none' || supply.stash.state === 'always'
             ? ''
             : `, ${Math.round(gauge.share * 100)} % of a full one`}
-          {gauge.coversM2 !== null && amount > 0 ? `; covers ${areaWords(gauge.coversM2, locale.units)}` : ''}
+          {gauge.coversM2 !== null && amount > 0 && supply.stash.state !== 'always'
+            ? `; covers ${areaWords(gauge.coversM2, locale.units)}`
+            : ''}
         </p>
         {gauge.covers.length > 0 && (
           <p className="small">
@@ -72,11 +76,14 @@ export function Can(props: { supply: SupplyRow; name: string; look: boolean; ope
           </p>
         )}
         {needs.length > 0 && (
-          <p className={`small ${needed > amount ? styles.late : ''}`}>
+          <p className={`small ${supply.stash.state !== 'always' && needed > amount ? styles.late : ''}`}>
             Wanted:{' '}
             {needs.map((need) => `${supplyWords(need.amount, unit, locale.units)} by ${need.projectName}`).join(', ')}
             {needs.length > 1 ? `; together ${supplyWords(needed, unit, locale.units)}` : ''}
-            {needed > amount ? `, ${supplyWords(needed - amount, unit, locale.units)} short` : ', it is here'}.
+            {supply.stash.state !== 'always' && needed > amount
+              ? `, ${supplyWords(needed - amount, unit, locale.units)} short`
+              : ', it is here'}
+            .
           </p>
         )}
         {props.look && (
@@ -126,6 +133,20 @@ export function Can(props: { supply: SupplyRow; name: string; look: boolean; ope
                   set({ containerSize: value === null ? null : value * perShownUnit(unit, locale.units) })
                 }
               />
+              <Checkbox
+                checked={supply.stash.state === 'always'}
+                onChange={(event) =>
+                  set({
+                    stash: event.target.checked
+                      ? { state: 'always', amount }
+                      : amount > 0
+                        ? { state: 'about', amount }
+                        : { state: 'none', amount: 0 },
+                  })
+                }
+              >
+                Always here, nobody counts it
+              </Checkbox>
               <TextField label="Tint base" value={supply.base} most={60} onCommit={(base) => set({ base })} />
               <DateField label="Opened on" value={supply.openedOn} onCommit={(openedOn) => set({ openedOn })} />
               <DateField label="Keeps until" value={supply.keepsUntil} onCommit={(keepsUntil) => set({ keepsUntil })} />

@@ -45,7 +45,7 @@ export function Filters() {
         {length('maxWidth', 'At most wide')}
         {length('maxDepth', 'At most deep')}
         <Choice<string>
-          label="Does"
+          label="What it does in the look"
           value={query.role ?? ''}
           options={[any, ...slotRoles.map((role) => ({ value: role, label: role }))]}
           onChange={(role) => set({ role })}

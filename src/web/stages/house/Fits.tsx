@@ -6,11 +6,11 @@ import { keepPreviousData, useInfiniteQuery, useQueryClient } from '@tanstack/re
 import { Button } from 'antd';
 import { type KeyboardEvent, useRef, useState } from 'react';
 import { api } from '../../app/api';
+import { fillWithPiece } from '../../app/fillWithPiece';
 import { notePieces, useHouse } from '../../app/houseStore';
 import { useCommands, usePlan, useRows } from '../../app/projectStore';
 import { useSearchState } from '../../app/useSearchState';
 import { Empty, LinkButton, StitchedNumber } from '../../ui/basics';
-import { fillWithPiece } from './fillWithPiece';
 import styles from './house.module.css';
 import { PieceFace } from './PieceFace';
 import { Risers } from './Risers';

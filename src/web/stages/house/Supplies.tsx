@@ -8,6 +8,7 @@ import { Cards } from '../../ui/layout';
 import { AddSupply } from './AddSupply';
 import { Can } from './Can';
 import styles from './house.module.css';
+import { Staples } from './Staples';
 import { supplyName } from './supplyNames';
 import { Tools } from './Tools';
 import { WantedSupplies } from './WantedSupplies';
@@ -65,6 +66,7 @@ export function Supplies() {
           ))}
         </Cards>
       )}
+      <Staples />
       <WantedSupplies />
       <Tools />
     </div>

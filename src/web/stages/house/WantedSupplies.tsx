@@ -1,4 +1,4 @@
-import type { SupplyUnit } from '@core/catalog/consumables';
+import { isStaple, type SupplyUnit } from '@core/catalog/consumables';
 import { unitOfKind } from '@core/catalog/supplyKinds';
 import type { SupplyRow } from '@core/model/rows';
 import { newSupply } from '@core/plan/newRows';
@@ -19,11 +19,12 @@ export function WantedSupplies() {
       .filter((supply) => supply.stash.state !== 'none')
       .map((supply) => supplyKey(supply.kindId, supply.colorCardId, supply.sheen)),
   );
+  const known = new Set(rows.supplies.map(({ kindId, colorCardId, sheen }) => supplyKey(kindId, colorCardId, sheen)));
   const wanted = new Map<string, { name: string; unit: SupplyUnit; amount: number; by: string[] }>();
   for (const need of data?.needs ?? []) {
     const sheen = need.sheen as SupplyRow['sheen'];
     const key = supplyKey(need.kindId, need.colorCardId, sheen);
-    if (here.has(key)) continue;
+    if (here.has(key) || (isStaple(need.kindId) && !known.has(key))) continue;
     const unit = unitOfKind(need.kindId);
     const entry = wanted.get(key) ?? {
       name: supplyName(newSupply('', need.kindId, need.colorCardId, sheen), rows.colorCards),

@@ -56,10 +56,10 @@ export function FindSheet(props: { find: FindRow }) {
                 }
               />
               <Choice
-                label="Take care, it is"
+                label="For safety: is it one of these?"
                 value={find.kind}
                 options={[
-                  { value: 'ordinary', label: 'an ordinary piece' },
+                  { value: 'ordinary', label: 'none of these' },
                   { value: 'lamp', label: 'a lamp' },
                   { value: 'toyOrCot', label: 'a cot, a toy or chewed on' },
                   { value: 'tableware', label: 'for food or drink' },

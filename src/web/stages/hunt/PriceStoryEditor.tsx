@@ -123,7 +123,7 @@ export function PriceStoryEditor(props: {
           </>
         )}
         <NumberField
-          label="How many tags"
+          label="Bought how many times"
           value={story.quantity}
           least={1}
           most={1000}

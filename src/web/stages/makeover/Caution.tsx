@@ -125,6 +125,7 @@ function FixButtons(props: { fix: Fix; recipe: RecipeAccess | undefined }) {
           Put it on so
         </Button>
       ) : null;
+    case 'noteConsent':
     case 'replaceCoating':
       // The repairs beneath the card offer this and more.
       return null;

@@ -103,7 +103,7 @@ export function PieceColumn(props: {
             })}
             {made === piece.count ? (
               <NumberField
-                label="Like pieces"
+                label="How many are made like this"
                 value={piece.count}
                 least={1}
                 most={200}

@@ -1,7 +1,7 @@
 import { coatings } from '@core/catalog/coatings';
 import { needsOf } from '@core/recipe/needsOf';
 import { Button } from 'antd';
-import { useRef, useState } from 'react';
+import { useState } from 'react';
 import { Link } from 'react-router';
 import { useLocale, usePlan } from '../../app/projectStore';
 import shell from '../../app/shell.module.css';
@@ -21,16 +21,17 @@ import { Supplies } from './Supplies';
 import { ToolList } from './ToolList';
 import { useRecipe } from './useRecipe';
 
+const recipeParts = ['Piece', 'Layers', 'Steps'] as const;
+type Part = (typeof recipeParts)[number];
+
 /** One recipe: the piece and its zones, its layers, its steps. */
 export function RecipePage(props: { recipeId: string }) {
   const plan = usePlan();
   const locale = useLocale();
   const recipe = useRecipe(props.recipeId);
   const [zoneKey, setZoneKey] = useState<string | null>(null);
-  const columns = useRef<(HTMLElement | null)[]>([]);
-  const columnAt = (index: number) => (element: HTMLElement | null) => {
-    columns.current[index] = element;
-  };
+  /** On a phone one part is a page; on a desk all three stand side by side. */
+  const [part, setPart] = useState<Part>('Layers');
   if (!recipe)
     return (
       <main className={shell.page}>
@@ -42,28 +43,37 @@ export function RecipePage(props: { recipeId: string }) {
   const { row, plan: computed } = recipe;
   const zone =
     computed.zones.find((candidate) => candidate.key === zoneKey) ??
-    computed.zones.find((candidate) => candidate.zone.id === 'carcass') ??
+    computed.zones.find((candidate) => (computed.stacks.get(candidate.key)?.length ?? 0) > 0) ??
+    computed.zones.find((candidate) => candidate.zone.included) ??
     computed.zones[0];
   const needs = needsOf(computed, recipe.made);
   const using = plan.slots.flatMap((slot) => slot.options).find((option) => option.option.recipeId === row.id);
   return (
-    <main>
+    <main className={styles.parts} data-part={part}>
       <nav className={styles.jump} aria-label="Parts of the recipe">
-        {(['Piece', 'Layers', 'Steps'] as const).map((part, index) => (
-          <Button key={part} onClick={() => columns.current[index]?.scrollIntoView({ block: 'start' })}>
-            {part}
+        {recipeParts.map((name) => (
+          <Button
+            key={name}
+            type={name === part ? 'primary' : 'default'}
+            aria-pressed={name === part}
+            onClick={() => {
+              setPart(name);
+              window.scrollTo({ top: 0 });
+            }}
+          >
+            {name}
           </Button>
         ))}
       </nav>
       <Workbench leftWidth={290} rightWidth={372} isJoined>
-        <section className={styles.column} aria-label="Piece and zones" ref={columnAt(0)}>
+        <section className={styles.column} aria-label="Piece and zones" data-of="Piece">
           <h2>{row.name}</h2>
           {row.body.pieces.map((piece) => (
             <PieceColumn key={piece.id} piece={piece} recipe={recipe} zone={zone} onZone={setZoneKey} />
           ))}
           <MorePieces recipe={recipe} />
         </section>
-        <section className={styles.column} aria-label="Layers" ref={columnAt(1)}>
+        <section className={styles.column} aria-label="Layers" data-of="Layers">
           <h2>{zone ? `${zone.zone.letter} · ${zone.zone.name}` : 'Layers'}</h2>
           <span className="muted">from the material up; every joint is checked</span>
           <Layers recipe={recipe} />
@@ -99,7 +109,7 @@ export function RecipePage(props: { recipeId: string }) {
             </p>
           )}
         </section>
-        <section className={styles.column} aria-label="Steps" ref={columnAt(2)}>
+        <section className={styles.column} aria-label="Steps" data-of="Steps">
           <Steps recipe={recipe} />
         </section>
       </Workbench>

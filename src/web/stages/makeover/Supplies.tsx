@@ -62,17 +62,23 @@ function SupplyLine(props: {
         <span>
           {supply.name}{' '}
           <span className="muted">
-            {supply.stash > 0
-              ? `${supply.row?.stash.state === 'about' ? 'about ' : ''}${supplyWords(supply.stash, supply.unit, locale.units)} in the stash`
-              : ''}
+            {supply.isAlways
+              ? 'always here'
+              : supply.stash > 0
+                ? `${supply.row?.stash.state === 'about' ? 'about ' : ''}${supplyWords(supply.stash, supply.unit, locale.units)} in the stash`
+                : ''}
           </span>
           {!isDone && (
             <>
               <br />
               <span className="muted small">
-                {packs === '' ? 'the stash covers it' : `to buy: ${packs}, ${amountWords(purchase.cash, locale)}`}{' '}
+                {supply.isAlways
+                  ? 'nothing to buy'
+                  : packs === ''
+                    ? 'the stash covers it'
+                    : `to buy: ${packs}, ${amountWords(purchase.cash, locale)}`}{' '}
                 {packs !== '' && supply.isEstimated && <SourceTag>estimated</SourceTag>}
-                {left >= props.need * 0.02 && left > 0 && (
+                {!supply.isAlways && left >= props.need * 0.02 && left > 0 && (
                   <>
                     <br />
                     {supplyWords(left, supply.unit, locale.units)} stay

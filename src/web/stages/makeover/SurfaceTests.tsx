@@ -64,7 +64,7 @@ export function SurfaceTests(props: { piece: RecipePiece; recipe: RecipeAccess }
                 {reading.because}: <b>{name}</b>.{' '}
                 {find &&
                   (isTaken ? (
-                    <span className="muted">taken over</span>
+                    <span className="muted">noted so</span>
                   ) : (
                     <Button
                       size="small"
@@ -78,7 +78,7 @@ export function SurfaceTests(props: { piece: RecipePiece; recipe: RecipeAccess }
                         })
                       }
                     >
-                      Take it over
+                      Note it so
                     </Button>
                   ))}
               </p>

@@ -9,7 +9,7 @@ export function Why(props: { label: string; explain: () => Explained; children: 
   const [open, setOpen] = useState(false);
   return (
     <>
-      <button type="button" className={styles.why} onClick={() => setOpen(true)}>
+      <button type="button" data-inline className={styles.why} onClick={() => setOpen(true)}>
         {props.children}
         <span className="visually-hidden">, why: {props.label}</span>
       </button>

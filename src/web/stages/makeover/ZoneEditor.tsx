@@ -102,7 +102,7 @@ export function ZoneEditor(props: { zone: ZonePlan; recipe: RecipeAccess }) {
           coat this zone
         </Checkbox>
         <Checkbox checked={zone.zone.sides === 2} onChange={(event) => set({ sides: event.target.checked ? 2 : 1 })}>
-          both sides
+          its back or other face too
         </Checkbox>
       </div>
       <Button size="small" type="text" aria-expanded={measuring} onClick={() => setMeasuring(!measuring)}>

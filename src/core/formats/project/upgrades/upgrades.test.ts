@@ -5,6 +5,8 @@ import { PROJECT_FILE_VERSION } from '@core/formats/project/projectFile';
 import { readProjectFile } from '@core/formats/project/read';
 import { computePlan } from '@core/plan/computePlan';
 import { describe, expect, it } from 'vitest';
+import { staples } from '../../../catalog/consumables';
+import { newSupply } from '../../../plan/newRows';
 import { fileUpgrades, upgradeFile } from './index';
 
 const fixture = (version: number, kind: 'project' | 'figures' = 'project') =>
@@ -41,7 +43,12 @@ describe('upgrades of the project file', () => {
       const old = fixture(version);
       const read = readProjectFile(old);
       if (!read.ok) throw new Error(JSON.stringify(read.errors));
-      const plan = planReport(computePlan(read.file, Date.parse(old.asOf)), old.asOf);
+      // Staples came later: here they are counted as they were then, and bought.
+      const counted = staples
+        .filter((kind) => !read.file.supplies.some((supply) => supply.kindId === kind.id))
+        .map((kind) => newSupply(kind.id, kind.id, null, null));
+      const rows = { ...read.file, supplies: [...read.file.supplies, ...counted] };
+      const plan = planReport(computePlan(rows, Date.parse(old.asOf)), old.asOf);
       const { spent, promised, planned, free } = plan.purse.money;
       expect({ spent, promised, planned, free }).toEqual(figures.money);
       const options = plan.slots.flatMap((slot) => slot.options);

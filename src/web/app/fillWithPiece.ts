@@ -1,7 +1,7 @@
 import type { PayloadOf } from '@core/acts';
 import type { PieceRow, ProjectRows, SlotRow } from '@core/model/rows';
 import { findFromPiece } from '@core/plan/stashPieces';
-import { plainOption } from '../../app/newOption';
+import { plainOption } from './newOption';
 
 /** What fills a slot with a piece of the house: its find and option if the project has them already, else new ones. */
 export function fillWithPiece(

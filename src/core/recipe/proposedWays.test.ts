@@ -1,0 +1,96 @@
+import fc from 'fast-check';
+import { describe, expect, it } from 'vitest';
+import { materials, oldFinishes } from '../catalog/substrates';
+import { find } from '../fixtures/projectRows';
+import { cards, recipeContext } from '../fixtures/recipes';
+import type { FindRow } from '../model/rows';
+import { furnitureTemplates } from '../surface/templates';
+import { proposedWays } from './proposedWays';
+import { recipeFor } from './recipeBody';
+import { isRepairable } from './repairs';
+import { readWish } from './wish';
+
+function waysFor(of: FindRow, wish: string, cardId: string | null = 'white') {
+  let n = 0;
+  const start = recipeFor(of.id, of.templateId, of.measures, 'piece');
+  const next = () => {
+    n += 1;
+    return `layer${n}`;
+  };
+  return proposedWays(start, readWish(wish, cards), cardId, recipeContext([of]), () => 0, 1500, next);
+}
+const names = (of: FindRow, wish: string) => waysFor(of, wish).map((way) => way.name);
+
+describe('a wish in words', () => {
+  it.each([
+    ['whitewash', { techniqueId: 'wash', color: { cardId: 'white' } }],
+    ['spray it matt black', { techniqueId: 'sprayOn', color: { name: 'Black', hex: '#000000' } }],
+    ['stain walnut', { techniqueId: 'stain', color: { cardId: 'walnut' } }],
+    ['chalk paint in teal', { techniqueId: 'brushOn', coatingId: 'chalk', color: { cardId: 'teal' } }],
+    ['gel stain, dark brown', { techniqueId: 'gelStain', coatingId: 'gelStain', color: { name: 'Brown' } }],
+    ['paint it navy blue', { techniqueId: 'brushOn', color: { name: 'Navy' } }],
+    ['milk paint', { coatingId: 'milkPaint' }],
+    ['something nice', { techniqueId: null, coatingId: null, color: null }],
+  ])('“%s”', (words, expected) => {
+    expect(readWish(words, cards)).toMatchObject(expected);
+  });
+});
+
+describe('ways proposed for a piece', () => {
+  it('differ by brush, primer and can where paint is wished', () => {
+    const stand = find('stand', 900, { finishId: 'soundOldPaint', sheen: 'matt' });
+    const ways = names(stand, 'paint it white');
+    expect(ways).toHaveLength(3);
+    expect(new Set(ways).size).toBe(3);
+    expect(ways.some((name) => name.includes('bonding primer first'))).toBe(true);
+    expect(ways.some((name) => name.startsWith('By aerosol'))).toBe(true);
+  });
+  it('are a wash for a whitewashed basket, in white', () => {
+    const basket = find('basket', 400, { materialId: 'wicker', templateId: 'basket', measures: {} });
+    const [first] = waysFor(basket, 'whitewash');
+    expect(first?.body.layers).toMatchObject([{ techniqueId: 'wash', coatingId: 'wallAcrylic', colorCardId: 'white' }]);
+    expect(names(basket, '').length).toBeGreaterThan(1);
+  });
+  it('are stains that hold: a gel stain where varnish keeps the others out', () => {
+    const varnished = find('oak', 900, { finishId: 'glossyVarnish', era: 'recent' });
+    const ways = waysFor(varnished, 'stain walnut', 'walnut');
+    expect(ways.length).toBeGreaterThan(0);
+    for (const way of ways)
+      expect(
+        way.plan.layers.filter((layer) => layer.origin === 'chosen').map((layer) => layer.technique.family),
+      ).toContain('translucent');
+  });
+  it('take a hard paint where a top is worn', () => {
+    const table = find('table', 900, { materialId: 'pine', templateId: 'table', measures: {} });
+    expect(names(table, 'paint')[0]).toContain('waterborne enamel');
+  });
+  it('are none where nothing of that look can hold', () => {
+    const bin = find('bin', 900, { materialId: 'polypropylene', templateId: 'freeBox', measures: {} });
+    expect(waysFor(bin, 'stain walnut', 'walnut')).toEqual([]);
+  });
+
+  it('hold, whatever the piece: nothing broken, nothing refused but by a caution, at most three that differ', () => {
+    const pieces = fc.record({
+      materialId: fc.constantFrom(...materials.map((row) => row.id)),
+      finishId: fc.constantFrom(null, ...oldFinishes.map((row) => row.id)),
+      templateId: fc.constantFrom(...furnitureTemplates.ids),
+      era: fc.constantFrom('unknown' as const, 'recent' as const),
+    });
+    const wishes = fc.constantFrom('', 'paint', 'spray', 'whitewash', 'stain', 'wax', 'clear coat', 'stencil', 'chalk');
+    fc.assert(
+      fc.property(pieces, wishes, (change, wish) => {
+        const ways = waysFor(find('any', 500, { ...change, measures: {} }), wish);
+        expect(ways.length).toBeLessThanOrEqual(3);
+        for (const { plan, body } of ways) {
+          expect(plan.findings.filter(isRepairable)).toEqual([]);
+          expect(body.layers.length).toBeGreaterThan(0);
+        }
+        expect(
+          new Set(ways.map(({ plan }) => plan.layers.map((layer) => layer.coating.id + layer.technique.id).join()))
+            .size,
+        ).toBe(ways.length);
+      }),
+      { numRuns: 60 },
+    );
+  });
+});

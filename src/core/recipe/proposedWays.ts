@@ -1,0 +1,159 @@
+import type { Coating } from '../catalog/coating';
+import { coatings } from '../catalog/coatings';
+import { substrates } from '../catalog/substrates';
+import { techniques } from '../technique';
+import { computeRecipe, type RecipePlan } from './computeRecipe';
+import { chosenLayer, type RecipeBody } from './recipeBody';
+import type { PieceFacts, RecipeContext } from './recipeContext';
+import { isRepairable, repairsFor } from './repairs';
+import type { Wish } from './wish';
+
+/** A whole recipe that would do what was wished, with its name. */
+export interface ProposedWay {
+  /** How it differs from the others: "By brush, chalk-type paint, bonding primer first". */
+  name: string;
+  body: RecipeBody;
+  plan: RecipePlan;
+}
+
+/** What is tried: a technique with a coating, and a primer that nothing asks for but some stylists lay anyway. */
+interface Candidate {
+  techniqueId: string;
+  coatingId: string;
+  primerId: string | null;
+}
+
+const MOST_WAYS = 3;
+/** A change that still has something broken after so many repairs is given up. */
+const MOST_REPAIRS = 3;
+
+const by = (techniqueId: string, coatingId: string, primerId: string | null = null): Candidate => ({
+  techniqueId,
+  coatingId,
+  primerId,
+});
+
+/** The paint that a brush takes up on a piece where nobody said which: a hard one where a top is worn, else chalk-type. */
+function brushPaint(plan: RecipePlan): string {
+  const worn = plan.zones.some((zone) => zone.zone.included && ['tableTop', 'wet', 'outdoors'].includes(zone.zone.use));
+  return worn ? 'waterborneEnamel' : 'chalk';
+}
+
+/** What there is to try for a wish, the likeliest first; without one, what suits the material. */
+function candidatesFor(wish: Wish, facts: PieceFacts, plan: RecipePlan): Candidate[] {
+  const brush = brushPaint(plan);
+  const named = wish.coatingId === null ? null : coatings.get(wish.coatingId);
+  const painted = named?.role === 'paint' && named.unit === 'mL' ? named.id : brush;
+  const paint = [
+    by('brushOn', painted),
+    by('brushOn', painted, 'bondingPrimer'),
+    by('sprayOn', 'aerosolEnamel'),
+    by('sprayOn', 'aerosolEnamel', 'bondingPrimer'),
+  ];
+  const spray = [paint[2], paint[3], paint[0]].flatMap((entry) => entry ?? []);
+  const wash = [by('wash', named?.group === 'waterbornePaint' ? named.id : 'wallAcrylic'), by('wash', 'bondingPrimer')];
+  const stain = [
+    by('stain', 'waterborneStain'),
+    by('stain', 'oilStain'),
+    by('gelStain', 'gelStain'),
+    by('stainAndSeal', 'stainAndSealWater'),
+  ];
+  const asked = wish.techniqueId === null ? null : techniques.get(wish.techniqueId);
+  if (asked && asked.id !== 'brushOn') {
+    if (asked.id === 'sprayOn') return spray;
+    if (asked.id === 'wash') return wash;
+    if (asked.id === 'stain')
+      return [...(named?.role === 'translucent' ? [by(named.techniqueId, named.id)] : []), ...stain];
+    const first = named && asked.accepts(named) ? named : coatings.all.find((coating) => asked.accepts(coating));
+    if (!first) return paint;
+    // An accent or an aging lies on a paint; alone it would lie on what is there now.
+    return asked.partial ? [by(asked.id, first.id), by('brushOn', painted)] : [by(asked.id, first.id)];
+  }
+  if (named) {
+    const usual = by(named.techniqueId, named.id);
+    return named.role === 'translucent' ? [usual, ...stain] : named.unit === 'can' ? spray : [usual, ...paint.slice(1)];
+  }
+  if (asked) return paint;
+  if (facts.materialId === 'wicker') return [...wash.slice(0, 1), ...spray.slice(0, 1), ...stain.slice(0, 1)];
+  const isBareWood = facts.finishId === null && substrates.find(facts.materialId)?.primer?.stain.verdict !== 'never';
+  const isMetal = facts.materialId === 'ferrousMetal' || facts.kind === 'lamp';
+  if (isMetal) return spray;
+  return isBareWood ? [...paint.slice(0, 1), ...stain.slice(0, 1), ...paint.slice(2, 3)] : paint;
+}
+
+/** The layers of a way, from the bottom up, in a color. */
+function layersOf(candidate: Candidate, coating: Coating, cardId: string | null, newId: () => string) {
+  const isColored = coating.role === 'paint' || coating.role === 'translucent' || candidate.techniqueId === 'wash';
+  const layer = chosenLayer(newId(), coating.id, {
+    techniqueId: candidate.techniqueId,
+    colorCardId: isColored ? cardId : null,
+  });
+  return candidate.primerId === null ? [layer] : [chosenLayer(newId(), candidate.primerId), layer];
+}
+
+/** What lies on the piece in the end, layer by layer: two ways with the same are one. */
+const stackOf = (plan: RecipePlan): string =>
+  plan.layers.map((layer) => `${layer.technique.id} ${layer.coating.id}`).join('|');
+
+function nameOf(candidate: Candidate, plan: RecipePlan): string {
+  const technique = techniques.get(candidate.techniqueId);
+  const main = plan.layers.filter((layer) => layer.origin === 'chosen').at(-1);
+  const primer = plan.layers.find((layer) => layer.coating.role === 'primer' && layer !== main);
+  return [
+    main?.technique.name ?? technique.name,
+    main?.coating.name.toLowerCase() ?? '',
+    primer ? `${primer.coating.name.toLowerCase()} first` : '',
+  ]
+    .filter((word) => word !== '')
+    .join(', ');
+}
+
+/**
+ * Whole recipes that would do what was wished with a piece: each with its primer, coats, waits and clear coat, tried out
+ * and mended where a joint would not hold; what cannot be made to hold in that look is left out.
+ * @param start the piece with its zones, without layers
+ * @param cardId the color, a card of the context; null while nobody chose one
+ * @param cashOf what buying a set of needs takes, minor units; for choosing among repairs
+ * @param newId makes the ids of layers
+ * @returns at most three that truly differ, the likeliest first; none when nothing holds
+ */
+export function proposedWays(
+  start: RecipeBody,
+  wish: Wish,
+  cardId: string | null,
+  context: RecipeContext,
+  cashOf: (needs: ReadonlyMap<string, number>) => number,
+  hourValue: number,
+  newId: () => string,
+): ProposedWay[] {
+  const [piece] = start.pieces;
+  const facts = piece && context.pieces.get(piece.findId);
+  if (!facts) return [];
+  const empty = computeRecipe('proposal', start, context);
+  const ways: ProposedWay[] = [];
+  const seen = new Set<string>();
+  for (const candidate of candidatesFor(wish, facts, empty)) {
+    const coating = coatings.get(candidate.coatingId);
+    let body: RecipeBody = { ...start, layers: layersOf(candidate, coating, cardId, newId) };
+    let plan = computeRecipe('proposal', body, context);
+    for (let tries = 0; tries < MOST_REPAIRS; tries += 1) {
+      const broken = plan.findings.find(isRepairable);
+      const repair =
+        broken &&
+        repairsFor('proposal', body, context, broken, cashOf, hourValue).find(({ look }) => look !== 'anotherLook');
+      if (!repair) break;
+      body = repair.body;
+      plan = computeRecipe('proposal', body, context);
+    }
+    // A caution that refuses the piece altogether is told at the option; it is no reason to hide the way.
+    const fails = plan.findings.some(
+      (finding) => isRepairable(finding) || (finding.severity === 'refuse' && !finding.code.startsWith('caution.')),
+    );
+    const stack = stackOf(plan);
+    if (fails || seen.has(stack)) continue;
+    seen.add(stack);
+    ways.push({ name: nameOf(candidate, plan), body, plan });
+    if (ways.length === MOST_WAYS) break;
+  }
+  return ways;
+}
