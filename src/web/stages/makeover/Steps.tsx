@@ -84,6 +84,7 @@ export function Steps(props: { recipe: RecipeAccess }) {
               <time>
                 <button
                   type="button"
+                  data-inline
                   className={styles.minutes}
                   onClick={() => setOpen(open === step.id ? null : step.id)}
                   aria-expanded={open === step.id}

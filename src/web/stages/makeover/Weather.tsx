@@ -27,7 +27,7 @@ export function Weather() {
   const unit = us ? '°F' : '°C';
   return (
     <div className={styles.weather}>
-      <button type="button" aria-expanded={open} onClick={() => setOpen(!open)}>
+      <button type="button" data-inline aria-expanded={open} onClick={() => setOpen(!open)}>
         Air {temperatureWords(climate.airC, locale.units)}, {Math.round(climate.humidityPercent)} %
         {Math.abs(factor - 1) > 0.02 ? `: water paint dries ${Math.round(factor * 10) / 10} × as long` : ''}
       </button>
