@@ -5,6 +5,8 @@ import { formatLength } from './formatLength';
 export const inputSentences = {
   'money.unreadable': (f: { text: string; currency: string; example: string }) =>
     `“${f.text}” is not an amount of money in ${f.currency}; write it like ${f.example}.`,
+  'price.unreadable': (f: { text: string; currency: string; example: string }) =>
+    `“${f.text}” is not a price in ${f.currency}; write it like ${f.example}, 10 to 14, over 100, at most 20, about 12, free or unknown.`,
   'length.unreadable': (f: { text: string; example: string; longest: number }) =>
     `“${f.text}” is not a length; write it like ${f.example}.`,
   'length.outOfRange': (f: { text: string; example: string; longest: number }, locale) =>

@@ -9,12 +9,23 @@ export type Comparison =
   | { kind: 'isYardstick' }
   | { kind: 'unknownPrice' }
   /** ΔH > 15 min: `perHour` is ΔC ÷ ΔH; negative means that the hour costs. */
-  | { kind: 'perHour'; deltaCost: number; deltaMinutes: number; perHour: number }
+  | ({ kind: 'perHour'; perHour: number } & Difference)
   /** |ΔH| ≤ 15 min: saves or costs money for about the same time. */
-  | { kind: 'sameTime'; deltaCost: number; deltaMinutes: number }
-  | { kind: 'cheaperAndQuicker'; deltaCost: number; deltaMinutes: number }
+  | ({ kind: 'sameTime' } & Difference)
+  | ({ kind: 'cheaperAndQuicker' } & Difference)
   /** ΔH < −15 min and ΔC < 0: buys time. */
-  | { kind: 'savesTime'; deltaCost: number; deltaMinutes: number };
+  | ({ kind: 'savesTime' } & Difference);
+
+/** What the option saves against the yardstick, and the time it takes more. */
+interface Difference {
+  deltaCost: number;
+  deltaMinutes: number;
+  /**
+   * Whether the saving is exact, the least it comes to (the yardstick costs more than is known) or the most (the option
+   * does).
+   */
+  bound: 'exact' | 'least' | 'most';
+}
 
 export interface SideOfComparison {
   /** Cash added + stash used, minor units (likely). */
@@ -26,6 +37,7 @@ export interface SideOfComparison {
 /**
  * Compares an option with the yardstick, each in the same plan and for the same count.
  * ΔC = cost of the yardstick − cost of the option; ΔH = minutes of the option − minutes of the yardstick.
+ * A price that is only known to be over so much makes the saving a bound; where the bound tells nothing, nothing is told.
  * @example new $88.40 and 40 min against $21.69 and 155 min → $34.81 an hour
  * @returns money in minor units, an hour’s worth only where the option takes more time
  */
@@ -36,14 +48,18 @@ export function compareWithYardstick(
 ): Comparison {
   if (isYardstick) return { kind: 'isYardstick' };
   if (yardstick === null) return { kind: 'noYardstick' };
-  if (option.atLeast || yardstick.atLeast) return { kind: 'unknownPrice' };
+  if (option.atLeast && yardstick.atLeast) return { kind: 'unknownPrice' };
+  const bound = yardstick.atLeast ? 'least' : option.atLeast ? 'most' : 'exact';
   const deltaCost = yardstick.cost - option.cost;
+  // A bound says something only on its own side: what saves at least a loss may save or lose.
+  if ((bound === 'least' && deltaCost < 0) || (bound === 'most' && deltaCost >= 0)) return { kind: 'unknownPrice' };
   const deltaMinutes = option.minutes.likely - yardstick.minutes.likely;
+  const difference = { deltaCost, deltaMinutes, bound } as const;
   if (deltaMinutes > SAME_TIME_MINUTES) {
-    return { kind: 'perHour', deltaCost, deltaMinutes, perHour: Math.round(deltaCost / (deltaMinutes / 60)) };
+    return { kind: 'perHour', perHour: Math.round(deltaCost / (deltaMinutes / 60)), ...difference };
   }
-  if (deltaMinutes >= -SAME_TIME_MINUTES) return { kind: 'sameTime', deltaCost, deltaMinutes };
-  return { kind: deltaCost >= 0 ? 'cheaperAndQuicker' : 'savesTime', deltaCost, deltaMinutes };
+  if (deltaMinutes >= -SAME_TIME_MINUTES) return { kind: 'sameTime', ...difference };
+  return { kind: deltaCost >= 0 ? 'cheaperAndQuicker' : 'savesTime', ...difference };
 }
 
 /**
@@ -59,8 +75,12 @@ export function beatsYardstick(comparison: Comparison, hourValue: number): boole
     case 'perHour':
     case 'sameTime':
     case 'cheaperAndQuicker':
-    case 'savesTime':
-      return comparison.deltaCost >= (hourValue * comparison.deltaMinutes) / 60;
+    case 'savesTime': {
+      const wins = comparison.deltaCost >= (hourValue * comparison.deltaMinutes) / 60;
+      // Of a bound only what lies on its side is certain.
+      if (comparison.bound === 'least') return wins ? true : null;
+      return comparison.bound === 'most' && wins ? null : wins;
+    }
     default:
       return comparison satisfies never;
   }

@@ -106,6 +106,7 @@ describe('two nightstands, one can', () => {
       deltaCost: 7640,
       deltaMinutes: minutes,
       perHour: Math.round(7640 / (minutes / 60)),
+      bound: 'exact',
     });
     expect(left.worthUpTo).toMatchObject({ kind: 'upTo', till: Math.floor(8840 - (1500 * minutes) / 60 + 1e-6) });
   });

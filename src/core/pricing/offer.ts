@@ -1,4 +1,4 @@
-import { type Amount, addAmounts, exactly, mapAmount } from '../kernel/amount';
+import { type Amount, addAmounts, exactly, mapAmount, nothing } from '../kernel/amount';
 import { percentOf } from '../kernel/money';
 import { amountOfPrice, type Price } from '../kernel/price';
 import type { Tax } from './priceStory';
@@ -6,7 +6,8 @@ import type { Tax } from './priceStory';
 /** The price of something sold new: per pack, with delivery once an order. Money in minor units. */
 export interface OfferPrice {
   price: Price;
-  delivery: number;
+  /** Null while nobody knows. */
+  delivery: number | null;
   deliveryTaxed: boolean;
   /** Pieces that one pack holds. */
   pieces: number;
@@ -28,6 +29,7 @@ export function offerPackPrice(offer: OfferPrice, tax: Tax): Amount {
 
 /** The delivery of one order with its tax. */
 export function offerDelivery(offer: OfferPrice, tax: Tax): Amount {
+  if (offer.delivery === null) return { ...nothing, atLeast: true };
   return offer.deliveryTaxed ? withTax(exactly(offer.delivery), tax) : exactly(offer.delivery);
 }
 

@@ -13,8 +13,9 @@ export type PriceLine =
   | { kind: 'couponPercent'; percentThousandths: number }
   /** "10 off": nobody knows whether money or percent. `value` is in thousandths (10 → 10000). */
   | { kind: 'couponUnknown'; value: number }
-  | { kind: 'fee'; amount: number; taxed: boolean }
-  | { kind: 'delivery'; amount: number; taxed: boolean };
+  /** The amount is null while nobody knows it. */
+  | { kind: 'fee'; amount: number | null; taxed: boolean }
+  | { kind: 'delivery'; amount: number | null; taxed: boolean };
 
 /** Where the till rounds: every piece, every line of the receipt, or the receipt as a whole. */
 export type Rounding = 'piece' | 'line' | 'receipt';

@@ -96,9 +96,10 @@ function passTill(story: PriceStory, tag: number, taxRule: Tax, couponAsPercent:
       }
       case 'fee':
       case 'delivery':
-        extras += line.amount;
-        if (line.taxed) taxedExtras += line.amount;
-        amounts.push(line.amount);
+        // What nobody knows counts nothing here; the total says "at least".
+        extras += line.amount ?? 0;
+        if (line.taxed) taxedExtras += line.amount ?? 0;
+        amounts.push(line.amount ?? 0);
         break;
       default:
         line satisfies never;
@@ -144,9 +145,10 @@ export function receiptOf(
   const low = cheapest(atLow);
   const likely = dearest(atLikely);
   const high = dearest(atHigh);
+  const atLeast = tag.atLeast || story.lines.some((line) => 'amount' in line && line.amount === null);
   const pick = (of: (till: Till) => number): Amount => {
     const ends = [of(low), of(likely), of(high)];
-    return { low: Math.min(...ends), likely: of(likely), high: Math.max(...ends), atLeast: tag.atLeast };
+    return { low: Math.min(...ends), likely: of(likely), high: Math.max(...ends), atLeast };
   };
   const total = pick((till) => till.total);
   const lines: ReceiptLine[] = [

@@ -2,6 +2,8 @@ import { currencyExponent } from '@core/kernel/currencies.data';
 import { formatLength } from '@core/kernel/formatLength';
 import { parseLength } from '@core/kernel/parseLength';
 import { parseMoney } from '@core/kernel/parseMoney';
+import { parsePrice } from '@core/kernel/parsePrice';
+import type { Price } from '@core/kernel/price';
 import type { Result } from '@core/kernel/result';
 import { type KnownThing, parseSizeRange, type SizeInWords } from '@core/kernel/sizeWords';
 import type { UnitSystem } from '@core/kernel/units';
@@ -79,6 +81,46 @@ export function MoneyField<T extends number | null>(
       }}
     />
   );
+}
+
+/** A price as it is known: `12`, `10 to 14`, `over 100`, `at most 20`, `about 12`, `free`, `unknown`. */
+export function PriceField(
+  props: Common & { value: Price; currency: string; onCommit: (value: Price) => void; unknown?: string },
+) {
+  const { unknown = 'empty: unknown; a range, over 100 and at most 20 are read too', ...rest } = props;
+  return (
+    <TypedField<Price>
+      {...rest}
+      hint={props.hint ?? unknown}
+      suffix={props.currency}
+      show={(price) => priceText(price, props.currency)}
+      read={(text) => readingOf(parsePrice(text, props.currency), { units: 'us', currency: props.currency })}
+    />
+  );
+}
+
+/** A price as it would be typed. */
+function priceText(price: Price, currency: string): string {
+  const exponent = currencyExponent(currency);
+  const money = (minor: number) => (minor / 10 ** exponent).toFixed(exponent);
+  switch (price.state) {
+    case 'stated':
+      return price.low === price.high
+        ? money(price.low)
+        : price.low === 0
+          ? `at most ${money(price.high)}`
+          : `${money(price.low)} to ${money(price.high)}`;
+    case 'estimated':
+      return `about ${money(price.likely)}`;
+    case 'over':
+      return `over ${money(price.low)}`;
+    case 'free':
+      return 'free';
+    case 'unknown':
+      return '';
+    default:
+      return price satisfies never;
+  }
 }
 
 /** A length as a person writes it, kept in mm. */

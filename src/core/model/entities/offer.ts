@@ -15,7 +15,8 @@ export const offer = defineEntity({
     name: line(1, 120),
     source: line(0, 120),
     price: priceSchema,
-    delivery: minorUnits,
+    /** What one order is delivered for; null while nobody knows. */
+    delivery: minorUnits.nullable(),
     deliveryTaxed: yesNo,
     /** Pieces that one pack holds. */
     pieces: wholeNumber(1, 1000, 'pieces in a pack'),

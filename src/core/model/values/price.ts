@@ -13,12 +13,13 @@ export const priceSchema = z
     [
       z.strictObject({ state: z.literal('stated'), low: minorUnits, high: minorUnits }),
       z.strictObject({ state: z.literal('estimated'), low: minorUnits, likely: minorUnits, high: minorUnits }),
+      z.strictObject({ state: z.literal('over'), low: minorUnits }),
       z.strictObject({ state: z.literal('free') }),
       z.strictObject({ state: z.literal('unknown') }),
     ],
-    { error: 'a price that is stated, estimated, free or unknown' },
+    { error: 'a price that is stated, estimated, over so much, free or unknown' },
   )
-  .refine((price) => !('low' in price) || inOrder(price), {
+  .refine((price) => !('high' in price) || inOrder(price), {
     error: 'a range from its lowest to its highest price',
     path: ['low'],
   }) satisfies z.ZodType<Price>;
@@ -33,8 +34,8 @@ const priceLine = z.discriminatedUnion('kind', [
   z.strictObject({ kind: z.literal('couponMoney'), amount: minorUnits, by: oneOf(['store', 'maker']) }),
   z.strictObject({ kind: z.literal('couponPercent'), percentThousandths: percentThousandths(100_000) }),
   z.strictObject({ kind: z.literal('couponUnknown'), value: wholeNumber(0, 100_000, 'a number in thousandths') }),
-  z.strictObject({ kind: z.literal('fee'), amount: minorUnits, taxed: yesNo }),
-  z.strictObject({ kind: z.literal('delivery'), amount: minorUnits, taxed: yesNo }),
+  z.strictObject({ kind: z.literal('fee'), amount: minorUnits.nullable(), taxed: yesNo }),
+  z.strictObject({ kind: z.literal('delivery'), amount: minorUnits.nullable(), taxed: yesNo }),
 ]);
 
 /** The price story of a find, in order. */

@@ -9,6 +9,10 @@ const withoutComparison = {
   unknownPrice: 'a price is unknown',
 } as const;
 
+/** A bound is said: the yardstick, or the option, costs more than is known. */
+const atLeast = (comparison: { bound: 'exact' | 'least' | 'most' }): string =>
+  comparison.bound === 'exact' ? '' : ', at least';
+
 /** Why an hour on an option earns what it earns: the difference in cost, and in time, to the slot's yardstick. */
 export function explainHourEarns(plan: Plan, option: OptionPlan): Explained {
   const { comparison } = option;
@@ -29,7 +33,7 @@ export function explainHourEarns(plan: Plan, option: OptionPlan): Explained {
   switch (comparison.kind) {
     case 'perHour':
       return explain(
-        comparison.perHour >= 0 ? 'Your hour earns' : 'Your hour costs',
+        `${comparison.perHour >= 0 ? 'Your hour earns' : 'Your hour costs'}${atLeast(comparison)}`,
         comparison.perHour,
         'moneyPerHour',
         { source: calculated, note: 'difference in cost ÷ difference in time', because: [saved, time] },
@@ -37,10 +41,15 @@ export function explainHourEarns(plan: Plan, option: OptionPlan): Explained {
     case 'sameTime':
     case 'cheaperAndQuicker':
     case 'savesTime':
-      return explain(comparison.deltaCost >= 0 ? 'Saves' : 'Costs more', Math.abs(comparison.deltaCost), 'money', {
-        source: calculated,
-        because: [saved, time],
-      });
+      return explain(
+        `${comparison.deltaCost >= 0 ? 'Saves' : 'Costs more'}${atLeast(comparison)}`,
+        Math.abs(comparison.deltaCost),
+        'money',
+        {
+          source: calculated,
+          because: [saved, time],
+        },
+      );
     default:
       return comparison satisfies never;
   }

@@ -21,8 +21,13 @@ export function explainOrder(pool: OrderPool, line: Pick<AddedLine, 'before' | '
       { source: offer.price.state === 'estimated' ? estimated : fromYou, note: 'tax in it' },
     ),
   ];
-  if (offer.delivery > 0)
-    because.push(explainMoney('Delivery', offerDelivery(offer, tax), { source: fromYou, note: 'once an order' }));
+  if (offer.delivery !== 0)
+    because.push(
+      explainMoney('Delivery', offerDelivery(offer, tax), {
+        source: fromYou,
+        note: offer.delivery === null ? 'not known yet' : 'once an order',
+      }),
+    );
   if (line.before > 0)
     because.push(
       explainMoney(

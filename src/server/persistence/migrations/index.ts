@@ -5,6 +5,7 @@ import { StudioRecipes1764300000000 } from './1764300000000-studio-recipes';
 import { PiecesAndSightings1764400000000 } from './1764400000000-pieces-and-sightings';
 import { JoinedColumns1764500000000 } from './1764500000000-joined-columns';
 import { PiecesRevision1764600000000 } from './1764600000000-pieces-revision';
+import { DeliveryUnknown1764700000000 } from './1764700000000-delivery-unknown';
 
 /** All migrations, oldest first. */
 export const migrations = [
@@ -15,4 +16,5 @@ export const migrations = [
   PiecesAndSightings1764400000000,
   JoinedColumns1764500000000,
   PiecesRevision1764600000000,
+  DeliveryUnknown1764700000000,
 ];

@@ -1,6 +1,5 @@
 import type { Finding } from '@core/kernel/finding';
 import { formatMoney } from '@core/kernel/formatMoney';
-import { stated } from '@core/kernel/price';
 import type { OptionPlan } from '@core/plan/computePlan';
 import { nameOfOption } from '@core/plan/nameOfOption';
 import { explainOption, type OptionFigure, optionFigureLabels } from '@core/plan/why/explainOption';
@@ -12,7 +11,7 @@ import { memo, useState } from 'react';
 import { useCommands, useLocale, usePlan, useRows } from '../../app/projectStore';
 import { amountWords, dayWords } from '../../app/words';
 import { LinkButton } from '../../ui/basics';
-import { MoneyField, NumberField, TextField } from '../../ui/fields';
+import { MoneyField, NumberField, PriceField, TextField } from '../../ui/fields';
 import { SettleBox } from '../../ui/SettleBox';
 
 import styles from './compare.module.css';
@@ -147,23 +146,16 @@ function OfferFields(props: { option: OptionPlan }) {
   const promise = lines.find((line) => line.kind === 'promise');
   const cash = offerCash(offer, part.pieces, rows.project.tax);
   const set = (values: Record<string, unknown>) => run('editOffer', { id: offer.id, values });
-  const price =
-    offer.price.state === 'stated' ? offer.price.low : offer.price.state === 'estimated' ? offer.price.likely : null;
   return (
     <div>
       <TextField label="What it is" value={offer.name} least={1} onCommit={(name) => set({ name })} />
       <TextField label="Sold at" value={offer.source} onCommit={(source) => set({ source })} />
-      <MoneyField
-        label="Price"
-        value={price}
-        nullable
-        currency={locale.currency}
-        onCommit={(value) => set({ price: value === null ? { state: 'unknown' } : stated(value) })}
-        hint="empty: unknown"
-      />
+      <PriceField label="Price" value={offer.price} currency={locale.currency} onCommit={(price) => set({ price })} />
       <MoneyField
         label="Delivery, once"
         value={offer.delivery}
+        nullable
+        hint="0: none; empty: not known yet"
         currency={locale.currency}
         onCommit={(delivery) => set({ delivery })}
       />

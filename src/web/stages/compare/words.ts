@@ -21,6 +21,8 @@ export function comparisonWords(option: OptionPlan, locale: ProjectLocale): { wo
   const money = (minor: number) => formatMoney(Math.abs(minor), locale.currency, { cents: 'auto' });
   const round = (minor: number) =>
     formatMoney(Math.round(Math.abs(minor) / 100) * 100, locale.currency, { cents: 'auto' });
+  // Where a price is only known to be over so much, what is saved or lost is a least.
+  const least = 'bound' in comparison && comparison.bound !== 'exact' ? 'at least ' : '';
   switch (comparison.kind) {
     case 'noYardstick':
       return { words: 'nothing to compare with', good: null };
@@ -30,17 +32,17 @@ export function comparisonWords(option: OptionPlan, locale: ProjectLocale): { wo
       return { words: 'a price is unknown', good: null };
     case 'perHour':
       return comparison.perHour >= 0
-        ? { words: `earns ${round(comparison.perHour)} an hour`, good: option.beatsYardstick }
-        : { words: `costs ${round(comparison.perHour)} an hour`, good: false };
+        ? { words: `earns ${least}${round(comparison.perHour)} an hour`, good: option.beatsYardstick }
+        : { words: `costs ${least}${round(comparison.perHour)} an hour`, good: false };
     case 'sameTime':
       return comparison.deltaCost >= 0
-        ? { words: `saves ${money(comparison.deltaCost)}`, good: true }
-        : { words: `${money(comparison.deltaCost)} more`, good: false };
+        ? { words: `saves ${least}${money(comparison.deltaCost)}`, good: true }
+        : { words: `${least}${money(comparison.deltaCost)} more`, good: false };
     case 'cheaperAndQuicker':
       return { words: 'cheaper and quicker', good: true };
     case 'savesTime':
       return {
-        words: `saves ${formatMinutes(-comparison.deltaMinutes)} for ${money(comparison.deltaCost)}`,
+        words: `saves ${formatMinutes(-comparison.deltaMinutes)} for ${least}${money(comparison.deltaCost)}`,
         good: option.beatsYardstick,
       };
     default:

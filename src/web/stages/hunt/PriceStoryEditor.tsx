@@ -1,8 +1,7 @@
-import { stated } from '@core/kernel/price';
 import { type PriceLine, type PriceStory, piecesBought } from '@core/pricing/priceStory';
 import { Button, Dropdown } from 'antd';
 import { useLocale } from '../../app/projectStore';
-import { Choice, MoneyField, NumberField } from '../../ui/fields';
+import { Choice, MoneyField, NumberField, PriceField } from '../../ui/fields';
 import { SideBySide } from '../../ui/layout';
 import styles from './hunt.module.css';
 
@@ -49,79 +48,10 @@ export function PriceStoryEditor(props: {
     if (moved) lines.splice(index + by, 0, moved);
     set({ lines });
   };
-  const tag = story.tag.state === 'stated' ? story.tag.low : story.tag.state === 'estimated' ? story.tag.likely : null;
   return (
     <>
       <SideBySide across={3}>
-        <Choice
-          label="Price is"
-          value={story.tag.state}
-          options={[
-            { value: 'stated', label: 'on the tag' },
-            { value: 'estimated', label: 'estimated' },
-            { value: 'free', label: 'free' },
-            { value: 'unknown', label: 'unknown' },
-          ]}
-          onChange={(state) =>
-            set({
-              tag:
-                state === 'stated'
-                  ? stated(tag ?? 0)
-                  : state === 'estimated'
-                    ? {
-                        state,
-                        low: Math.round((tag ?? 0) * 0.8),
-                        likely: tag ?? 0,
-                        high: Math.round((tag ?? 0) * 1.25),
-                      }
-                    : { state },
-            })
-          }
-        />
-        {story.tag.state === 'stated' && (
-          <MoneyField
-            label="Tag price"
-            value={story.tag.low}
-            currency={locale.currency}
-            onCommit={(value) => set({ tag: stated(value) })}
-          />
-        )}
-        {story.tag.state === 'estimated' && (
-          <>
-            <MoneyField
-              label="From"
-              value={story.tag.low}
-              currency={locale.currency}
-              onCommit={(low) =>
-                story.tag.state === 'estimated' &&
-                set({
-                  tag: {
-                    ...story.tag,
-                    low,
-                    likely: Math.max(low, story.tag.likely),
-                    high: Math.max(low, story.tag.high),
-                  },
-                })
-              }
-            />
-            <MoneyField
-              label="To"
-              value={story.tag.high}
-              currency={locale.currency}
-              onCommit={(high) =>
-                story.tag.state === 'estimated' &&
-                set({
-                  tag: {
-                    state: 'estimated',
-                    high,
-                    low: Math.min(high, story.tag.low),
-                    likely: Math.round((Math.min(high, story.tag.low) + high) / 2),
-                  },
-                })
-              }
-            />
-          </>
-        )}
+        <PriceField label="Tag price" value={story.tag} currency={locale.currency} onCommit={(tag) => set({ tag })} />
         <NumberField
           label="Bought how many times"
           value={story.quantity}
@@ -158,7 +88,17 @@ export function PriceStoryEditor(props: {
               onCommit={(value) => setLine(index, { ...line, value: Math.round(value * 1000) })}
             />
           )}
-          {(line.kind === 'couponMoney' || line.kind === 'fee' || line.kind === 'delivery') && (
+          {(line.kind === 'fee' || line.kind === 'delivery') && (
+            <MoneyField
+              label="Amount"
+              value={line.amount}
+              nullable
+              hint="empty: not known yet"
+              currency={locale.currency}
+              onCommit={(amount) => setLine(index, { ...line, amount })}
+            />
+          )}
+          {line.kind === 'couponMoney' && (
             <MoneyField
               label="Amount"
               value={line.amount}
