@@ -135,7 +135,7 @@ describe('steps', () => {
   it('follow the air: too cold and too damp stop a spray, and the waits grow', async () => {
     await open('Lamps in black');
     await person.press('Air 70 °F, 50 %');
-    await person.fill('Air, °F', '45');
+    await person.fill('Air', '45 °F');
     await person.fill('Humidity, %', '90');
     await person.seeText('45 °F is too cold');
     await person.seeText('90 % humidity is too damp');

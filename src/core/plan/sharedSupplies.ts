@@ -5,6 +5,7 @@ import type { PlanSums } from './added';
 import { sumsOf } from './added';
 import { DrawTotals } from './drawTotals';
 import { SAME_TIME_MINUTES } from './makeOrBuy';
+import { mayFallShort } from './mayFallShort';
 import type { PlanModel, PlannedFill } from './model/planModel';
 import { purchaseOf } from './model/poolCost';
 import { costOf } from './optionFigures';
@@ -21,6 +22,8 @@ export interface SharedSupply {
   cash: Amount;
   bought: number;
   left: number;
+  /** The chance that stash and packs do not reach, 0 to 1. */
+  mayFallShort: number;
   optionIds: string[];
   /** What the options that share it earn together an hour against their yardsticks; null when it cannot be said. */
   readonly togetherPerHour: number | null;
@@ -63,6 +66,7 @@ export function sharedSupplies(
       cash: purchase.cash,
       bought: purchase.size,
       left: pool.stash + purchase.size - fromMicro(drawn),
+      mayFallShort: mayFallShort(model, pool.key, fromMicro(drawn), pool.stash + purchase.size),
       optionIds: sharers.map((fill) => fill.model.option.id),
       get togetherPerHour() {
         together ??= { perHour: sharers.length > 1 ? togetherPerHour(model, sums, chosen, sharers, slots) : null };

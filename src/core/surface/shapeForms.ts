@@ -182,13 +182,8 @@ export const shapeForms: readonly ShapeForm[] = [
       jointMm: of('jointMm'),
     }),
   ),
-  form(
-    'custom',
-    'Area, measured yourself',
-    [{ id: 'areaM2', label: 'Area, m²', kind: 'area', standard: 0.5 }],
-    (of) => ({
-      kind: 'custom',
-      areaM2: of('areaM2'),
-    }),
-  ),
+  form('custom', 'Area, measured yourself', [{ id: 'areaM2', label: 'Area', kind: 'area', standard: 0.5 }], (of) => ({
+    kind: 'custom',
+    areaM2: of('areaM2'),
+  })),
 ];

@@ -5,6 +5,7 @@ import type { Explained, Unit } from '@core/kernel/explained';
 import { formatLength } from '@core/kernel/formatLength';
 import { formatMinutes } from '@core/kernel/formatMinutes';
 import { formatMoney } from '@core/kernel/formatMoney';
+import { quantityUnit, shownQuantity } from '@core/kernel/quantities';
 import { M2_PER_SQUARE_FOOT, ML_PER_US_FLUID_OUNCE, type UnitSystem } from '@core/kernel/units';
 
 /** How the page shows figures: the project's units, currency and time zone. */
@@ -131,11 +132,11 @@ function unitWords(value: number, unit: Unit, locale: ProjectLocale): string {
     case 'can':
       return supplyWords(value, 'can', locale.units);
     case 'm2PerL':
-      return `${trimmed(value, 2)} m²/L`;
+      return `${trimmed(shownQuantity(value, unit, locale.units), locale.units === 'us' ? 0 : 2)} ${quantityUnit(unit, locale.units)}`;
     case 'm2PerCan':
-      return `${trimmed(value, 2)} m² a can`;
+      return `${trimmed(shownQuantity(value, unit, locale.units), locale.units === 'us' ? 1 : 2)} ${quantityUnit(unit, locale.units)} a can`;
     case 'minPerM2':
-      return `${trimmed(value, 1)} min/m²`;
+      return `${trimmed(shownQuantity(value, unit, locale.units), locale.units === 'us' ? 2 : 1)} ${quantityUnit(unit, locale.units)}`;
     case 'celsius':
       return temperatureWords(value, locale.units);
     case 'percent':

@@ -1,9 +1,11 @@
+import type { SupplyUnit } from '@core/catalog/consumables';
 import { currencyExponent } from '@core/kernel/currencies.data';
 import { formatLength } from '@core/kernel/formatLength';
 import { parseLength } from '@core/kernel/parseLength';
 import { parseMoney } from '@core/kernel/parseMoney';
 import { parsePrice } from '@core/kernel/parsePrice';
 import type { Price } from '@core/kernel/price';
+import { isQuantity, parseQuantity, type QuantityKind, quantityUnit, shownQuantity } from '@core/kernel/quantities';
 import type { Result } from '@core/kernel/result';
 import { type KnownThing, parseSizeRange, type SizeInWords } from '@core/kernel/sizeWords';
 import type { UnitSystem } from '@core/kernel/units';
@@ -149,6 +151,63 @@ export function LengthField<T extends number | null>(
     />
   );
 }
+
+/** A quantity in whatever unit it is typed, shown in the project's: an area, a volume, a weight, a temperature. */
+export function QuantityField<T extends number | null>(
+  props: Common & {
+    kind: QuantityKind;
+    value: T;
+    units: UnitSystem;
+    least: number;
+    most: number;
+    digits?: number;
+    nullable?: boolean;
+    onCommit: (value: T) => void;
+  },
+) {
+  const { kind, units, digits = 2 } = props;
+  const unit = quantityUnit(kind, units);
+  const show = (value: number) => String(Math.round(shownQuantity(value, kind, units) * 10 ** digits) / 10 ** digits);
+  return (
+    <TypedField<T>
+      {...props}
+      suffix={unit}
+      show={(value) => (value === null ? '' : show(value as number))}
+      read={(text) => {
+        if (text === '' && props.nullable) return { ok: true, value: null as T };
+        const value = parseQuantity(text, kind, units);
+        return value !== null && value >= props.least && value <= props.most
+          ? { ok: true, value: value as T }
+          : {
+              ok: false,
+              reason: `${props.label}: “${text}”; accepted: from ${show(props.least)} to ${show(props.most)} ${unit}, or in another unit that is named`,
+            };
+      }}
+    />
+  );
+}
+
+/** How much there is of a supply, in its own unit: cans and sheets are counted, paint is poured. */
+export function SupplyAmountField<T extends number | null>(
+  props: Common & {
+    unit: SupplyUnit;
+    value: T;
+    units: UnitSystem;
+    least: number;
+    nullable?: boolean;
+    onCommit: (value: T) => void;
+  },
+) {
+  const { unit, ...rest } = props;
+  return isQuantity(unit) ? (
+    <QuantityField {...rest} kind={unit} most={MOST_AMOUNT} />
+  ) : (
+    <NumberField {...rest} most={MOST_AMOUNT} digits={2} suffix={`${unit}s`} />
+  );
+}
+
+/** More of anything is not on one shelf. */
+const MOST_AMOUNT = 1_000_000;
 
 /** A wished size as people say it: `24 to 27`, `at most 18 1/2`, `knee high`, `taller than the lamp`. */
 export function SizeField(

@@ -4,13 +4,26 @@ import { explain } from '@core/kernel/explained';
 import { sourceTag } from '@core/kernel/source';
 import type { OverrideRow } from '@core/model/rows';
 import { Button, Checkbox, Input } from 'antd';
-import { useState } from 'react';
+import { type ReactNode, useState } from 'react';
 import { useCommands, useLocale, usePlan, useRows } from '../../app/projectStore';
 import shell from '../../app/shell.module.css';
 import { explainedWords } from '../../app/words';
+import { AssumptionField, shownFigure } from '../../ui/AssumptionField';
 import { Empty, SourceTag } from '../../ui/basics';
-import { NumberField } from '../../ui/fields';
 import styles from './assumptions.module.css';
+
+/** Assumptions by the first word of their keys, as the page groups them. */
+const groupNames: Readonly<Record<string, string>> = {
+  coating: 'Paints, stains and clear coats',
+  substrate: 'Materials and old finishes',
+  labor: 'Minutes of work',
+  session: 'Setting up and cleaning up',
+  skill: 'Skill',
+  prepare: 'Preparing',
+  technique: 'Techniques',
+  climate: 'The air',
+  readiness: 'When it is ready',
+};
 
 /** What was changed against the tables, each with its way back; and every assumption that could be. */
 export function AssumptionsPage() {
@@ -27,9 +40,14 @@ export function AssumptionsPage() {
       : row.scope.startsWith('supply:')
         ? `only ${plan.model.supply(row.scope.slice('supply:'.length)).name}`
         : 'one recipe';
+  const isSearching = filter.trim() !== '';
   const wanted = [...assumptionDefinitions.values()].filter((definition) =>
     definition.label.toLowerCase().includes(filter.toLowerCase().trim()),
   );
+  const groups = Object.entries(groupNames).flatMap(([id, name]) => {
+    const definitions = wanted.filter((definition) => definition.key.startsWith(`${id}.`));
+    return definitions.length === 0 ? [] : [{ id, name, definitions }];
+  });
   return (
     <main className={shell.page}>
       <h1>Assumptions</h1>
@@ -110,41 +128,68 @@ export function AssumptionsPage() {
           />
         </div>
         {wanted.length === 0 && <p className="muted">No assumption has “{filter}” in its name.</p>}
-        {wanted.map((definition) => {
-          const value = plan.assumptions.get(definition.key);
-          return (
-            <div key={definition.key} className={styles.row}>
-              <span>
-                {definition.label} <SourceTag>{sourceTag(value.source)}</SourceTag>
-              </span>
-              <span className="muted">
-                usual {words(definition, definition.figure.usual)}, from {definition.figure.low} to{' '}
-                {definition.figure.high}
-              </span>
-              <NumberField
-                hideLabel
-                label={definition.label}
-                width={110}
-                value={value.value}
-                least={definition.minimum}
-                most={definition.maximum}
-                onCommit={(next) =>
-                  run('setOverride', {
-                    override: {
-                      id: crypto.randomUUID(),
-                      version: 1,
-                      key: definition.key,
-                      scope: 'project',
-                      value: next,
-                      note: '',
-                    },
-                  })
-                }
-              />
-            </div>
-          );
-        })}
+        {groups.map(({ id, name, definitions }) => (
+          // A group is drawn once it is opened: there are some four hundred figures.
+          <Group key={id} name={name} count={definitions.length} isOpen={isSearching}>
+            {() => definitions.map((definition) => <Figure key={definition.key} definition={definition} />)}
+          </Group>
+        ))}
       </section>
     </main>
+  );
+}
+
+/** A group of assumptions, closed until somebody opens it or searches. */
+function Group(props: { name: string; count: number; isOpen: boolean; children: () => ReactNode }) {
+  const [opened, setOpened] = useState(false);
+  const isOpen = opened || props.isOpen;
+  return (
+    <div className={styles.group}>
+      <Button type="text" aria-expanded={isOpen} onClick={() => setOpened(!opened)}>
+        {props.name} ({props.count})
+      </Button>
+      {isOpen && props.children()}
+    </div>
+  );
+}
+
+/** One assumption with where it is from, what is usual, and its field. */
+function Figure(props: { definition: AssumptionDefinition }) {
+  const { definition } = props;
+  const plan = usePlan();
+  const locale = useLocale();
+  const { run } = useCommands();
+  const { units } = locale;
+  const value = plan.assumptions.get(definition.key);
+  const shown = (figure: number) => shownFigure(definition, figure, units);
+  return (
+    <div className={styles.row}>
+      <span>
+        {definition.label} <SourceTag>{sourceTag(value.source)}</SourceTag>
+      </span>
+      <span className="muted">
+        usual {explainedWords(explain(definition.label, definition.figure.usual, definition.unit), locale)}, from{' '}
+        {shown(definition.figure.low)} to {shown(definition.figure.high)}
+      </span>
+      <AssumptionField
+        hideLabel
+        definition={definition}
+        units={units}
+        width={130}
+        value={value.value}
+        onCommit={(next) =>
+          run('setOverride', {
+            override: {
+              id: crypto.randomUUID(),
+              version: 1,
+              key: definition.key,
+              scope: 'project',
+              value: next,
+              note: '',
+            },
+          })
+        }
+      />
+    </div>
   );
 }

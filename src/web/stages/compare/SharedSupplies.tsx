@@ -1,5 +1,6 @@
 import { formatMoney } from '@core/kernel/formatMoney';
 import type { Plan } from '@core/plan/computePlan';
+import { shortWords } from '@core/pricing/chanceShort';
 import { memo } from 'react';
 import { useLocale } from '../../app/projectStore';
 import { amountWords, supplyWords } from '../../app/words';
@@ -26,6 +27,7 @@ export const SharedSupplies = memo(function SharedSupplies(props: { plan: Plan }
           {line.left > 0.5 && line.unit === 'mL'
             ? `; ${supplyWords(line.left, line.unit, locale.units)} left over`
             : ''}
+          {shortWords(line.mayFallShort) !== null && `; ${shortWords(line.mayFallShort)}`}
         </p>
       ))}
     </section>

@@ -5,8 +5,8 @@ import { Button } from 'antd';
 import { useState } from 'react';
 import { useCommands, useLocale, usePlan, useRows } from '../../app/projectStore';
 import { explainedWords } from '../../app/words';
+import { AssumptionField, figureUnit, shownFigure } from '../../ui/AssumptionField';
 import { SourceTag } from '../../ui/basics';
-import { NumberField } from '../../ui/fields';
 import styles from './compare.module.css';
 
 /** A figure's sum, line by line, like a till receipt: reasons first, then the figure; what is told beside it comes below. */
@@ -95,20 +95,21 @@ export function AssumptionEditor(props: { assumptionKey: string; scope: string; 
   const definition = assumptionDefinitions.get(props.assumptionKey);
   const isSupply = props.scope.startsWith('supply:');
   const [onlyThis, setOnlyThis] = useState(false);
+  const { units } = useLocale();
   if (!definition) return null;
+  const shown = (value: number) => shownFigure(definition, value, units);
   const scope = isSupply && onlyThis ? props.scope : 'project';
   const inForce = rows.overrides.find(
     (row) => row.key === props.assumptionKey && (row.scope === props.scope || row.scope === 'project'),
   );
   return (
     <div style={{ padding: '8px 0 2px 12px' }}>
-      <NumberField
-        label={definition.label}
+      <AssumptionField
+        definition={definition}
+        units={units}
         value={plan.assumptions.get(props.assumptionKey, [props.scope]).value}
-        least={definition.minimum}
-        most={definition.maximum}
         autoFocus
-        hint={`table: ${definition.figure.low} to ${definition.figure.high}, usual ${definition.figure.usual}`}
+        hint={`table: ${shown(definition.figure.low)} to ${shown(definition.figure.high)}, usual ${shown(definition.figure.usual)} ${figureUnit(definition, units)}`}
         onCommit={(value) => {
           run('setOverride', {
             override: { id: crypto.randomUUID(), version: 1, key: props.assumptionKey, scope, value, note: '' },

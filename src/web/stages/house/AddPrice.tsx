@@ -7,8 +7,8 @@ import { furnitureTemplates } from '@core/surface/templates';
 import { Button } from 'antd';
 import { useState } from 'react';
 import { useHouse } from '../../app/houseStore';
-import { perShownUnit, supplyUnitWords, supplyWords } from '../../app/words';
-import { Choice, DateField, MoneyField, NumberField, TextField } from '../../ui/fields';
+import { supplyWords } from '../../app/words';
+import { Choice, DateField, MoneyField, SupplyAmountField, TextField } from '../../ui/fields';
 import { SideBySide } from '../../ui/layout';
 import styles from './house.module.css';
 import { supplyName } from './supplyNames';
@@ -75,14 +75,14 @@ export function AddPrice(props: { onDone: () => void }) {
           hint="quart, pack of 6 …"
         />
         {supply && (
-          <NumberField
-            label={`Size, ${supplyUnitWords(unit, locale.units)}`}
-            value={size === null ? null : size / perShownUnit(unit, locale.units)}
-            digits={2}
+          <SupplyAmountField
+            label="Size"
+            unit={unit}
+            units={locale.units}
+            value={size}
             nullable
             least={0.01}
-            most={100_000}
-            onCommit={(value) => setSize(value === null ? null : value * perShownUnit(unit, locale.units))}
+            onCommit={setSize}
           />
         )}
         <MoneyField label="Price" value={price} nullable currency={locale.currency} onCommit={setPrice} />

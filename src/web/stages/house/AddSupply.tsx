@@ -9,10 +9,9 @@ import { Button } from 'antd';
 import { useState } from 'react';
 import { useHouse } from '../../app/houseStore';
 import { newColorCard } from '../../app/newOption';
-import { perShownUnit, supplyUnitWords } from '../../app/words';
 import { BigChoice } from '../../ui/basics';
 import { ColorCardPicker } from '../../ui/ColorCardPicker';
-import { Choice, NumberField } from '../../ui/fields';
+import { Choice, SupplyAmountField } from '../../ui/fields';
 import { SideBySide } from '../../ui/layout';
 import styles from './house.module.css';
 
@@ -88,13 +87,13 @@ export function AddSupply(props: { onDone: () => void }) {
             onChange={(next) => setSize(Number(next))}
           />
         )}
-        <NumberField
-          label={`A full one holds, ${supplyUnitWords(unit, locale.units)}`}
-          value={full / perShownUnit(unit, locale.units)}
-          digits={2}
+        <SupplyAmountField
+          label="A full one holds"
+          unit={unit}
+          units={locale.units}
+          value={full}
           least={0.01}
-          most={100_000}
-          onCommit={(value) => setSize(value * perShownUnit(unit, locale.units))}
+          onCommit={setSize}
         />
       </SideBySide>
       {colored && (

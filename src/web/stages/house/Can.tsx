@@ -6,9 +6,9 @@ import { canGauge } from '@core/plan/canGauge';
 import { supplyKey } from '@core/recipe/supplyKey';
 import { Button, Checkbox } from 'antd';
 import { useHouse } from '../../app/houseStore';
-import { areaWords, dateWords, dayOf, perShownUnit, supplyUnitWords, supplyWords } from '../../app/words';
+import { areaWords, dateWords, dayOf, supplyWords } from '../../app/words';
 import { BigChoice } from '../../ui/basics';
-import { DateField, NumberField, TextField } from '../../ui/fields';
+import { DateField, SupplyAmountField, TextField } from '../../ui/fields';
 import { SideBySide } from '../../ui/layout';
 import { CanDrawing } from './CanDrawing';
 import styles from './house.module.css';
@@ -106,32 +106,27 @@ export function Can(props: { supply: SupplyRow; name: string; look: boolean; ope
         {props.open && (
           <div className={styles.canEdit}>
             <SideBySide across={3}>
-              <NumberField
-                label={`Left, ${supplyUnitWords(unit, locale.units)}`}
-                value={amount / perShownUnit(unit, locale.units)}
-                digits={2}
+              <SupplyAmountField
+                label="Left"
+                unit={unit}
+                units={locale.units}
+                value={amount}
                 least={0}
-                most={100_000}
                 onCommit={(value) =>
                   set({
-                    stash:
-                      value > 0
-                        ? { state: 'exact', amount: value * perShownUnit(unit, locale.units) }
-                        : { state: 'none', amount: 0 },
+                    stash: value > 0 ? { state: 'exact', amount: value } : { state: 'none', amount: 0 },
                     checkedOn: today,
                   })
                 }
               />
-              <NumberField
-                label={`A full one holds, ${supplyUnitWords(unit, locale.units)}`}
-                value={supply.containerSize === null ? null : supply.containerSize / perShownUnit(unit, locale.units)}
-                digits={2}
+              <SupplyAmountField
+                label="A full one holds"
+                unit={unit}
+                units={locale.units}
+                value={supply.containerSize}
                 nullable
                 least={0.01}
-                most={100_000}
-                onCommit={(value) =>
-                  set({ containerSize: value === null ? null : value * perShownUnit(unit, locale.units) })
-                }
+                onCommit={(containerSize) => set({ containerSize })}
               />
               <Checkbox
                 checked={supply.stash.state === 'always'}

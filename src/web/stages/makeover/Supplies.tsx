@@ -2,9 +2,11 @@ import { openedLifeMonths } from '@core/catalog/supplyKinds';
 import { UNIT_PRICE_SCALE } from '@core/kernel/money';
 import { stated } from '@core/kernel/price';
 import type { PackRow, SupplyRow } from '@core/model/rows';
+import { mayFallShort } from '@core/plan/mayFallShort';
 import { packWords } from '@core/plan/model/packWords';
 import { newPack, newSupply } from '@core/plan/newRows';
 import { explainRecipeNeed } from '@core/plan/why/explainNeed';
+import { shortWords } from '@core/pricing/chanceShort';
 import type { PackPurchase } from '@core/pricing/cheapestPacks';
 import { partsOfSupplyKey } from '@core/recipe/supplyKey';
 import { Button } from 'antd';
@@ -12,7 +14,7 @@ import { useState } from 'react';
 import { useCommands, useLocale, usePlan, useRows } from '../../app/projectStore';
 import { amountWords, perShownUnit, supplyUnitWords, supplyWords } from '../../app/words';
 import { SourceTag } from '../../ui/basics';
-import { MoneyField, NumberField, TextField } from '../../ui/fields';
+import { MoneyField, NumberField, SupplyAmountField, TextField } from '../../ui/fields';
 import { SideBySide } from '../../ui/layout';
 import { SettleBox } from '../../ui/SettleBox';
 import styles from './makeover.module.css';
@@ -55,6 +57,7 @@ function SupplyLine(props: {
   const purchase = plan.model.purchase(props.supplyKey, props.need);
   const packs = packWords(supply, purchase);
   const left = supply.stash + purchase.size - props.need;
+  const short = shortWords(mayFallShort(plan.model, props.supplyKey, props.need, supply.stash + purchase.size));
   const keepsMonths = openedLifeMonths(partsOfSupplyKey(props.supplyKey).kindId);
   return (
     <div className={styles.supply}>
@@ -78,6 +81,13 @@ function SupplyLine(props: {
                     ? 'the stash covers it'
                     : `to buy: ${packs}, ${amountWords(purchase.cash, locale)}`}{' '}
                 {packs !== '' && supply.isEstimated && <SourceTag>estimated</SourceTag>}
+                {short !== null && (
+                  <>
+                    <br />
+                    {packs === '' ? 'the stash' : 'that'} {short} that it spreads less than usual{' '}
+                    <SourceTag>estimated</SourceTag>
+                  </>
+                )}
                 {!supply.isAlways && left >= props.need * 0.02 && left > 0 && (
                   <>
                     <br />
@@ -166,17 +176,14 @@ function SupplyEditor(props: { supplyKey: string; purchase: PackPurchase }) {
         />
       )}
       <SideBySide across={2}>
-        <NumberField
-          label={`In the stash, ${unitName}`}
-          value={row.stash.state === 'none' ? 0 : row.stash.amount / perShown}
-          digits={2}
+        <SupplyAmountField
+          label="In the stash"
+          unit={supply.unit}
+          units={locale.units}
+          value={row.stash.state === 'none' ? 0 : row.stash.amount}
           least={0}
-          most={100_000}
           onCommit={(value) =>
-            save(
-              { stash: value > 0 ? { state: 'exact', amount: value * perShown } : { state: 'none', amount: 0 } },
-              null,
-            )
+            save({ stash: value > 0 ? { state: 'exact', amount: value } : { state: 'none', amount: 0 } }, null)
           }
         />
         <MoneyField

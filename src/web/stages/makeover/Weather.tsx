@@ -5,7 +5,7 @@ import { useState } from 'react';
 import { useCommands, useLocale, usePlan, useRows } from '../../app/projectStore';
 import { temperatureWords } from '../../app/words';
 import { SourceTag } from '../../ui/basics';
-import { NumberField } from '../../ui/fields';
+import { NumberField, QuantityField } from '../../ui/fields';
 import { SideBySide } from '../../ui/layout';
 import styles from './makeover.module.css';
 
@@ -17,14 +17,10 @@ export function Weather() {
   const locale = useLocale();
   const [open, setOpen] = useState(false);
   const climate = climateOf(plan.assumptions);
-  const us = locale.units === 'us';
-  const shown = (celsius: number) => (us ? celsius * 1.8 + 32 : celsius);
-  const read = (value: number) => (us ? (value - 32) / 1.8 : value);
   const set = (key: string, value: number) =>
     run('setOverride', { override: { id: crypto.randomUUID(), version: 1, key, scope: 'project', value, note: '' } });
   const own = rows.overrides.filter((row) => row.key.startsWith('climate.'));
   const factor = dryingFactor(climate, true);
-  const unit = us ? '°F' : '°C';
   return (
     <div className={styles.weather}>
       <button type="button" data-inline aria-expanded={open} onClick={() => setOpen(!open)}>
@@ -34,13 +30,15 @@ export function Weather() {
       {open && (
         <div className={styles.editor}>
           <SideBySide across={3}>
-            <NumberField
-              label={`Air, ${unit}`}
-              value={shown(climate.airC)}
+            <QuantityField
+              label="Air"
+              kind="celsius"
+              units={locale.units}
+              value={climate.airC}
               digits={1}
-              least={shown(-10)}
-              most={shown(45)}
-              onCommit={(value) => set('climate.airC', read(value))}
+              least={-10}
+              most={45}
+              onCommit={(value) => set('climate.airC', value)}
             />
             <NumberField
               label="Humidity, %"
@@ -50,20 +48,22 @@ export function Weather() {
               most={100}
               onCommit={(value) => set('climate.humidityPercent', value)}
             />
-            <NumberField
-              label={`Surface, ${unit}`}
-              value={climate.surfaceC === null ? null : shown(climate.surfaceC)}
+            <QuantityField
+              label="Surface"
+              kind="celsius"
+              units={locale.units}
+              value={climate.surfaceC}
               nullable
               digits={1}
-              least={shown(-10)}
-              most={shown(60)}
+              least={-10}
+              most={60}
               hint="empty: as the air"
               onCommit={(value) =>
                 value === null
                   ? run('resetOverrides', {
                       ids: own.filter((row) => row.key === 'climate.surfaceC').map((row) => row.id),
                     })
-                  : set('climate.surfaceC', read(value))
+                  : set('climate.surfaceC', value)
               }
             />
           </SideBySide>

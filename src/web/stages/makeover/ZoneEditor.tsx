@@ -13,7 +13,7 @@ import { useState } from 'react';
 import { useLocale } from '../../app/projectStore';
 import { FinishField, MaterialField } from '../../app/SurfaceFields';
 import { LabField } from '../../ui/ColorCardPicker';
-import { Choice, LengthField, NumberField, TextField } from '../../ui/fields';
+import { Choice, LengthField, NumberField, QuantityField, TextField } from '../../ui/fields';
 import { SideBySide } from '../../ui/layout';
 import styles from './makeover.module.css';
 import type { RecipeAccess } from './useRecipe';
@@ -188,15 +188,26 @@ export function ShapeFields(props: { shape: EnteredShape | null; onChange: (shap
                 onCommit={commit}
                 hint={shape.values[field.id] === undefined ? `usual ${formatLength(field.standard, locale.units)}` : ''}
               />
+            ) : field.kind === 'area' ? (
+              <QuantityField
+                key={field.id}
+                label={field.label}
+                kind="m2"
+                units={locale.units}
+                value={value}
+                least={0.0001}
+                most={100}
+                onCommit={commit}
+              />
             ) : (
               <NumberField
                 key={field.id}
                 label={field.label}
                 value={value}
-                least={field.kind === 'count' ? 0 : 0.0001}
-                most={field.kind === 'count' ? 2000 : 100}
-                whole={field.kind === 'count'}
-                digits={field.kind === 'count' ? 0 : 4}
+                least={0}
+                most={2000}
+                whole
+                digits={0}
                 onCommit={commit}
               />
             );
