@@ -104,7 +104,7 @@ export function planReport(plan: Plan, asOf: string) {
           coats: entry.coats.coats,
           coatsBecause: entry.coats.reason,
           stillShows: entry.coats.hiding ? entry.coats.hiding.showing.map((value) => round(value, 2)) : null,
-          amount: round(entry.amount, 3),
+          amount: round(entry.amount * entry.laidShare, 3),
           waterMl: round(entry.waterMl, 3),
         })),
       })),

@@ -6,8 +6,11 @@ import { type Figure, figure } from './figure';
 import {
   laborEach,
   laborRates,
+  MINI_ROLLER_RESIDUE_ML,
   OVERHEAD_PERCENT,
   preparationSupplies,
+  ROLLER_LOSS_PERCENT,
+  ROLLER_RESIDUE_ML,
   sessionMinutes,
   skillFactors,
   TAPE_PER_EDGE,
@@ -115,6 +118,23 @@ function* definitions(): Generator<[string, AssumptionDefinition]> {
     0.1,
     60,
   );
+  yield define('technique.roller.lossPercent', 'Roller: loss in nap and can', 'percent', ROLLER_LOSS_PERCENT, 0, 100);
+  yield define(
+    'technique.roller.residueMl',
+    'Roller: left in tray and nap, each session and color',
+    'mL',
+    ROLLER_RESIDUE_ML,
+    0,
+    1000,
+  );
+  yield define(
+    'technique.miniRoller.residueMl',
+    'Mini-roller: left in tray and nap, each session and color',
+    'mL',
+    MINI_ROLLER_RESIDUE_ML,
+    0,
+    1000,
+  );
   for (const [key, label, unit, value, minimum, maximum] of climateDefinitions)
     yield define(key, label, unit, value, minimum, maximum);
   yield define(
@@ -141,6 +161,8 @@ const laborNames: Record<keyof typeof laborRates, string> = {
   dewax: 'wash wax off twice',
   removeRust: 'take rust off to sound metal',
   brush: 'one coat by brush, furniture',
+  miniRoller: 'one coat by mini-roller, flat faces',
+  roller: 'one coat by roller, walls',
   spray: 'one light coat by aerosol',
   clear: 'one clear coat by brush',
   stainWipe: 'wipe stain on and off',

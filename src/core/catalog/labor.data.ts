@@ -19,6 +19,8 @@ export const laborRates = {
   dewax: figure(4, 8, 16),
   removeRust: figure(8, 15, 30),
   brush: figure(8, 15, 30),
+  miniRoller: figure(3, 4, 6),
+  roller: figure(2, 3, 5),
   spray: figure(2, 2.5, 4),
   clear: figure(8, 12, 24),
   stainWipe: figure(4, 6, 8),
@@ -66,6 +68,12 @@ export type Skill = keyof typeof skillFactors;
 
 /** Overhead on hands-on work in percent: fetching, looking, answering the door. */
 export const OVERHEAD_PERCENT = figure(10, 15, 20);
+
+/** Loss of a roller in percent, and what stays in its tray and nap each session in mL: common practice, from memory. */
+export const ROLLER_LOSS_PERCENT = figure(10, 12, 20);
+export const ROLLER_RESIDUE_ML = figure(50, 80, 150);
+/** A mini-roller's short nap and small tray hold about half (from memory, no source). */
+export const MINI_ROLLER_RESIDUE_ML = figure(20, 40, 80);
 
 /** Share of an aerosol that lands on the piece: flat panel 1, legs and open work 0.6, wicker and wire 0.4. */
 export const sprayEfficiency = { flat: 1, profiles: 0.6, spindles: 0.6, weave: 0.4 } as const;

@@ -20,6 +20,8 @@ export const toolRows: readonly Tool[] = [
   tool('brush', 'Synthetic brush, 2 in', [6, 11, 18], true),
   tool('artistBrush', 'Small round and flat brushes', [4, 7, 12], true),
   tool('chipBrush', 'Stiff bristle brush', [1, 2, 4], true),
+  tool('miniRoller', 'Mini-roller with tray and sleeves', [6, 10, 16], true),
+  tool('roller', 'Wall roller with tray, pole and sleeves', [12, 20, 35], true),
   tool('foamPad', 'Foam pads', [2, 3, 5], true),
   tool('stencilBrush', 'Stencil brush', [4, 6, 10], false),
   tool('stencil', 'Stencil', [6, 12, 25], false),

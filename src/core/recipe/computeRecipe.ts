@@ -8,7 +8,7 @@ import type { RecipeBody } from './recipeBody';
 import type { RecipeContext } from './recipeContext';
 import { recipeFindings } from './recipeFindings';
 import type { RecipeFinding } from './recipeSentences';
-import type { PlannedLayer, PlannedWork, StackEntry } from './stack';
+import { coatStepId, type PlannedLayer, type PlannedWork, type StackEntry } from './stack';
 import type { RunShare } from './steps/stepBook';
 import { type ZonePlan, zonePlansOf } from './zonePlans';
 import { zoneStacksOf } from './zoneStacks';
@@ -54,17 +54,23 @@ export function computeRecipe(recipeId: string, body: RecipeBody, context: Recip
   for (const zone of zones) {
     for (const entry of stacked.stacks.get(zone.key) ?? []) {
       const layer = layerById.get(entry.layerId);
-      if (!layer || entry.coats.coats === 0) continue;
+      if (!layer || entry.coats.coats === 0 || entry.laidShare === 0) continue;
       demandOf(zone.findId).supplies.push({
         supplyKey: layer.supplyKey,
-        micro: toMicro(entry.amount),
+        micro: toMicro(entry.amount * entry.laidShare),
         driver: { kind: 'layer', layerId: layer.id, zoneKey: zone.key },
       });
-      sessions.set(layer.supplyKey, Math.max(sessions.get(layer.supplyKey) ?? 0, entry.coats.coats));
     }
   }
   for (const { findId, supplyKey, amount, stepId, zoneKey } of built.needs)
     demandOf(findId).supplies.push({ supplyKey, micro: toMicro(amount), driver: { kind: 'step', stepId, zoneKey } });
+  for (const layer of stacked.layers) {
+    const coats = built.steps.filter(
+      ({ id, coat, layerId, skipped }) =>
+        layerId === layer.id && coat !== null && !skipped && id === coatStepId(layer.id, coat, 'first'),
+    ).length;
+    if (coats > 0) sessions.set(layer.supplyKey, Math.max(sessions.get(layer.supplyKey) ?? 0, coats));
+  }
   // A primer that mends is opened once more than its layer, if it has one, asks for.
   for (const step of built.steps) {
     const key = step.supplies[0]?.supplyKey;

@@ -45,6 +45,19 @@ describe('ways proposed for a piece', () => {
     expect(ways.some((name) => name.includes('bonding primer first'))).toBe(true);
     expect(ways.some((name) => name.startsWith('By aerosol'))).toBe(true);
   });
+  it('roll a wall, and roll small where that was said', () => {
+    const wall = find('wall', 0, {
+      templateId: 'wall',
+      materialId: 'concrete',
+      finishId: 'soundOldPaint',
+      sheen: 'matt',
+      measures: {},
+    });
+    expect(names(wall, 'paint it sage')[0]).toMatch(/^By roller/);
+    const chest = find('chest', 900, { templateId: 'dresser', finishId: 'soundOldPaint', sheen: 'matt', measures: {} });
+    expect(names(chest, 'foam roller it white')[0]).toMatch(/^By mini-roller/);
+    expect(names(chest, 'paint it white')[0]).not.toMatch(/roller/);
+  });
   it('are a wash for a whitewashed basket, in white', () => {
     const basket = find('basket', 400, { materialId: 'wicker', templateId: 'basket', measures: {} });
     const [first] = waysFor(basket, 'whitewash');

@@ -16,6 +16,14 @@ export interface ProposedWay {
   plan: RecipePlan;
 }
 
+/** A flat face of so many square meters is a wall, and rolled (a modelling choice). */
+const WALL_M2 = 2.5;
+const isWide = (plan: RecipePlan): boolean =>
+  plan.zones.some(
+    ({ zone, projectedAreaM2 }) =>
+      zone.included && zone.detail === 'flat' && projectedAreaM2 >= WALL_M2 * zone.count * zone.sides,
+  );
+
 /** What is tried: a technique with a coating, and a primer that nothing asks for but some stylists lay anyway. */
 interface Candidate {
   techniqueId: string;
@@ -27,16 +35,22 @@ const MOST_WAYS = 3;
 /** A change that still has something broken after so many repairs is given up. */
 const MOST_REPAIRS = 3;
 
+/** Ways to cover by hand with the same paints: what differs is the tool. */
+const coverIds: ReadonlySet<string> = new Set(['brushOn', 'miniRoller', 'roller']);
+
 const by = (techniqueId: string, coatingId: string, primerId: string | null = null): Candidate => ({
   techniqueId,
   coatingId,
   primerId,
 });
 
-/** The paint that a brush takes up on a piece where nobody said which: a hard one where a top is worn, else chalk-type. */
+/**
+ * The paint that a brush takes up on a piece where nobody said which: wall paint on
+ * a wall, a hard one where a top is worn, else chalk-type.
+ */
 function brushPaint(plan: RecipePlan): string {
   const worn = plan.zones.some((zone) => zone.zone.included && ['tableTop', 'wet', 'outdoors'].includes(zone.zone.use));
-  return worn ? 'waterborneEnamel' : 'chalk';
+  return isWide(plan) ? 'wallAcrylic' : worn ? 'waterborneEnamel' : 'chalk';
 }
 
 /** What there is to try for a wish, the likeliest first; without one, what suits the material. */
@@ -44,9 +58,12 @@ function candidatesFor(wish: Wish, facts: PieceFacts, plan: RecipePlan): Candida
   const brush = brushPaint(plan);
   const named = wish.coatingId === null ? null : coatings.get(wish.coatingId);
   const painted = named?.role === 'paint' && named.unit === 'mL' ? named.id : brush;
+  const asked = wish.techniqueId === null ? null : techniques.get(wish.techniqueId);
+  const hand =
+    isWide(plan) && asked?.id !== 'miniRoller' ? 'roller' : asked && coverIds.has(asked.id) ? asked.id : 'brushOn';
   const paint = [
-    by('brushOn', painted),
-    by('brushOn', painted, 'bondingPrimer'),
+    by(hand, painted),
+    by(hand, painted, 'bondingPrimer'),
     by('sprayOn', 'aerosolEnamel'),
     by('sprayOn', 'aerosolEnamel', 'bondingPrimer'),
   ];
@@ -58,8 +75,7 @@ function candidatesFor(wish: Wish, facts: PieceFacts, plan: RecipePlan): Candida
     by('gelStain', 'gelStain'),
     by('stainAndSeal', 'stainAndSealWater'),
   ];
-  const asked = wish.techniqueId === null ? null : techniques.get(wish.techniqueId);
-  if (asked && asked.id !== 'brushOn') {
+  if (asked && !coverIds.has(asked.id)) {
     if (asked.id === 'sprayOn') return spray;
     if (asked.id === 'wash') return wash;
     if (asked.id === 'stain')
@@ -70,7 +86,7 @@ function candidatesFor(wish: Wish, facts: PieceFacts, plan: RecipePlan): Candida
     return asked.partial ? [by(asked.id, first.id), by('brushOn', painted)] : [by(asked.id, first.id)];
   }
   if (named) {
-    const usual = by(named.techniqueId, named.id);
+    const usual = by(techniques.get(hand).accepts(named) ? hand : named.techniqueId, named.id);
     return named.role === 'translucent' ? [usual, ...stain] : named.unit === 'can' ? spray : [usual, ...paint.slice(1)];
   }
   if (asked) return paint;

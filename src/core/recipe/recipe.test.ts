@@ -11,6 +11,7 @@ import { emptyHousehold } from '../state/brief';
 import { techniques } from '../technique';
 import type { QuantityInput } from '../technique/technique';
 import { computeRecipe } from './computeRecipe';
+import { needsOf } from './needsOf';
 import { readyDates, scheduleWork } from './readyDates';
 import { chosenLayer } from './recipeBody';
 import type { RecipeContext } from './recipeContext';
@@ -61,6 +62,57 @@ describe('quantities', () => {
     const plan = compute(of, recipe('r', of, 'chalk', 'white'));
     const [primer, paint] = plan.stacks.get('piece-pine/top') ?? [];
     expect([primer?.quantity.absorption, paint?.quantity.absorption]).toEqual([1.3, 1]);
+  });
+});
+
+describe('a roller', () => {
+  const panel = find('panel', 900, {
+    templateId: 'door',
+    materialId: 'mdf',
+    finishId: 'soundOldPaint',
+    sheen: 'matt',
+    era: 'recent',
+    measures: { widthMm: 600, heightMm: 2000, thickMm: 40, panels: 0 },
+  });
+  const paintOf = (techniqueId: string, count: number, change: Partial<RecipeRow['body']> = {}) => {
+    const row = recipe('r', panel, 'wallAcrylic', 'white');
+    const body = {
+      ...row.body,
+      ...change,
+      pieces: row.body.pieces.map((piece) => ({ ...piece, count })),
+      layers: row.body.layers.map((layer) => ({ ...layer, techniqueId, coats: 2 })),
+    };
+    const plan = computeRecipe('r', body, context(panel));
+    const key = plan.layers.find(({ coating }) => coating.id === 'wallAcrylic')?.supplyKey ?? '';
+    return { plan, amount: needsOf(plan, body).get(key) ?? 0 };
+  };
+  it('loses twelve percent, and leaves 80 ml in its tray each session, however many pieces it rolls', () => {
+    const brushed = paintOf('brushOn', 1).amount / 1.08;
+    expect(paintOf('roller', 1).amount).toBeCloseTo(brushed * 1.12 + 2 * 80, 3);
+    expect(paintOf('roller', 6).amount).toBeCloseTo(6 * brushed * 1.12 + 2 * 80, 3);
+    expect(paintOf('miniRoller', 6).amount).toBeCloseTo(6 * brushed * 1.12 + 2 * 40, 3);
+  });
+  it('takes a quarter of the brush’s minutes on flat faces, and is no quicker on spindles', () => {
+    const minutes = (of: ReturnType<typeof paintOf>) =>
+      of.plan.steps
+        .filter(({ kind, title }) => kind === 'coat' && title.toLowerCase().includes('wall acrylic'))
+        .reduce((sum, step) => sum + step.runMinutes, 0);
+    expect(minutes(paintOf('miniRoller', 1)) / minutes(paintOf('brushOn', 1))).toBeCloseTo(4 / 15, 9);
+    const [brush, mini] = [techniques.get('brushOn'), techniques.get('miniRoller')];
+    expect(4 * mini.detailFactor('spindles')).toBeGreaterThan(4 * brush.detailFactor('spindles'));
+  });
+  it('takes nothing for a coat that is left out: no paint, no tray, no session', () => {
+    const whole = paintOf('roller', 1);
+    const layer = whole.plan.layers.find(({ coating }) => coating.id === 'wallAcrylic');
+    const without = (...coats: string[]) =>
+      paintOf('roller', 1, {
+        stepEdits: Object.fromEntries(coats.map((coat) => [`coat:${layer?.id}:${coat}`, { skipped: true }])),
+      });
+    const half = without('2', '2:back');
+    const none = without('1', '2', '1:back', '2:back');
+    expect(half.amount).toBeCloseTo(whole.amount / 2, 3);
+    expect([whole, half, none].map(({ plan }) => plan.sessions.get(layer?.supplyKey ?? '') ?? 0)).toEqual([2, 1, 0]);
+    expect(none.amount).toBe(0);
   });
 });
 

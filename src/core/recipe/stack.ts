@@ -24,6 +24,8 @@ export interface StackEntry {
   coats: CoatCount;
   /** What comes out of the can, in the coating's unit. */
   amount: number;
+  /** The share of it that the coats take which are not left out, 0 to 1. */
+  laidShare: number;
   /** Water that a mix takes beside it, mL. */
   waterMl: number;
   /** What the amount was computed from. */
@@ -44,6 +46,11 @@ export interface ZoneStacks {
   findings(): RecipeFinding[];
 }
 
+/** The assumption that a layer's loss stands under; a spray can has none, its rate holds it. */
+export function lossKey(coating: Coating, technique: Technique): string | null {
+  return coating.unit === 'can' ? null : (technique.lossKey ?? `coating.${coating.id}.lossPercent`);
+}
+
 /** The assumption that a layer's spreading rate stands under. */
 export function spreadingRateKey(coating: Coating, technique: Technique): string {
   return (
@@ -51,3 +58,12 @@ export function spreadingRateKey(coating: Coating, technique: Technique): string
     `coating.${coating.id}.${coating.unit === 'can' ? 'spreadingRateM2PerCan' : 'spreadingRateM2PerL'}`
   );
 }
+
+/** The share of a layer's amount that one coat takes: the first coat also takes the absorption. */
+export function coatShare({ quantity: { absorption, coats } }: Pick<StackEntry, 'quantity'>, coat: number): number {
+  return (coat === 1 ? absorption : 1) / (absorption + coats - 1);
+}
+
+/** The step that lays a coat: on both faces at once, or on the first face and on the other. */
+export const coatStepId = (layerId: string, coat: number, face: 'first' | 'back'): string =>
+  `coat:${layerId}:${coat}${face === 'back' ? ':back' : ''}`;

@@ -16,7 +16,15 @@ import { colorLaid, stateAfter } from './laidState';
 import type { RecipeBody } from './recipeBody';
 import type { RecipeContext } from './recipeContext';
 import type { RecipeFinding } from './recipeSentences';
-import { type PlannedLayer, type PlannedWork, type StackEntry, spreadingRateKey } from './stack';
+import {
+  coatShare,
+  coatStepId,
+  lossKey,
+  type PlannedLayer,
+  type PlannedWork,
+  type StackEntry,
+  spreadingRateKey,
+} from './stack';
 import { supplyKey } from './supplyKey';
 import { tintOffer } from './tintedPrimer';
 import { asksForTopcoat, topcoatFor } from './topcoats';
@@ -91,13 +99,14 @@ export class ZoneStacker {
     const absorptionKey = this.entries.length === 0 ? `substrate.${bare.id}.absorption` : null;
     const reach = technique.reach(values);
     const scopes = [`supply:${key}`];
+    const loss = lossKey(coating, technique);
     const quantity: QuantityInput = {
       projectedAreaM2: zone.projectedAreaM2 * reach,
       texture: zone.texture,
       absorption: absorptionKey === null ? 1 : context.assumptions.number(absorptionKey),
       coats: coats.coats,
       spreadingRate: context.assumptions.number(spreadingRateKey(coating, technique), scopes),
-      lossPercent: coating.unit === 'mL' ? context.assumptions.number(`coating.${coating.id}.lossPercent`, scopes) : 0,
+      lossPercent: loss === null ? 0 : context.assumptions.number(loss, scopes),
       detail: zone.zone.detail,
     };
     const put = technique.quantity(quantity, values);
@@ -108,6 +117,7 @@ export class ZoneStacker {
       joint,
       coats,
       amount,
+      laidShare: this.laidShare(candidate, quantity),
       waterMl: put - amount,
       quantity,
       absorptionKey,
@@ -122,10 +132,24 @@ export class ZoneStacker {
     this.open = technique.partial ? [...this.open, coating] : [coating];
   }
 
+  /** The share of a layer's amount that is laid: without the coats that the stylist left out of the steps. */
+  private laidShare({ id, coating }: Candidate, quantity: QuantityInput): number {
+    const { stepEdits } = this.body;
+    if (quantity.coats === 0 || Object.keys(stepEdits).length === 0) return 1;
+    const isTurned = this.zone.zone.sides === 2 && coating.film !== 'none';
+    let leftOut = 0;
+    for (let coat = 1; coat <= quantity.coats; coat += 1)
+      for (const face of isTurned ? (['first', 'back'] as const) : (['first'] as const))
+        if (stepEdits[coatStepId(id, coat, face)]?.skipped)
+          leftOut += coatShare({ quantity }, coat) * (isTurned ? 0.5 : 1);
+    return leftOut === 0 ? 1 : Math.max(0, 1 - leftOut);
+  }
+
   /** Whether every coat of a layer was taken out of the steps. */
   private isLeftOut(layerId: string, coats: number): boolean {
     const { stepEdits } = this.body;
-    for (let coat = 1; coat <= coats; coat += 1) if (!stepEdits[`coat:${layerId}:${coat}`]?.skipped) return false;
+    for (let coat = 1; coat <= coats; coat += 1)
+      if (!stepEdits[coatStepId(layerId, coat, 'first')]?.skipped) return false;
     return coats > 0;
   }
 
@@ -147,7 +171,7 @@ export class ZoneStacker {
         where,
         figures: { ...figures, steps: missing.map((work) => preparations[work].title.toLowerCase()).join('; ') },
       });
-    const waited = body.stepEdits[`coat:${candidate.id}:1`]?.waitHours;
+    const waited = body.stepEdits[coatStepId(candidate.id, 1, 'first')]?.waitHours;
     if (!isFirst && waited !== undefined && waited < joint.waitHours)
       this.say({
         code: 'joint.tooSoon',

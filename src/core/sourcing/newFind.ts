@@ -14,6 +14,7 @@ export function newFind(id: string, pieceId: string, line: QuickLine): Omit<Find
   const known = Object.fromEntries(
     Object.entries(line.measures).filter(([key]) => template.measures.some((measure) => measure.id === key)),
   );
+  const { usual } = template;
   const isLamp = template.traits.includes('lamp');
   return {
     id,
@@ -23,9 +24,9 @@ export function newFind(id: string, pieceId: string, line: QuickLine): Omit<Find
     kind: isLamp ? 'lamp' : 'ordinary',
     templateId: template.id,
     measures: completeMeasures(template, known),
-    materialId: line.materialId ?? (isLamp ? 'ferrousMetal' : 'veneer'),
-    finishId: line.finishId,
-    sheen: line.finishId === 'glossyVarnish' ? 'gloss' : 'unknown',
+    materialId: line.materialId ?? usual?.materialId ?? 'veneer',
+    finishId: line.finishId ?? (line.materialId === null ? (usual?.finishId ?? null) : null),
+    sheen: line.finishId === 'glossyVarnish' ? 'gloss' : (usual?.sheen ?? 'unknown'),
     color: null,
     era: 'unknown',
     leadTest: 'notTested',

@@ -2,6 +2,7 @@ import { parseLength } from '../kernel/parseLength';
 import type { UnitSystem } from '../kernel/units';
 import type { FindRow, PieceRow, Season } from '../model/rows';
 import { overallSize } from '../plan/fitFindings';
+import { furnitureTemplates } from '../surface/templates';
 import { pieceKindOf } from './pieceKindOf';
 import { pieceKinds } from './pieceKinds.data';
 import { readQuickLine } from './quickLine';
@@ -177,6 +178,8 @@ export function newPiece(id: string, line: string, locale: PieceLocale): PieceRo
     piece.season = seasonWords.find(([, pattern]) => pattern.test(line.toLowerCase()))?.[0] ?? 'any';
   const kind = pieceKinds.find(({ id: known }) => known === read.kindId) ?? pieceKindOf(rest.join(' '));
   piece.templateId = read.templateId ?? kind?.templateId ?? 'freeBox';
+  const { usual } = furnitureTemplates.get(piece.templateId);
+  if (read.materialId === null && usual) piece.materialId = usual.materialId;
   if (kind) {
     piece.roles = [...kind.roles];
     piece.kind = kind.care;

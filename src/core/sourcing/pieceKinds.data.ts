@@ -99,6 +99,11 @@ export const pieceKinds: readonly PieceKind[] = [
     ownWords: true,
   }),
   kind('door', ['shutter', 'window frame', 'window sash'], ['anchor', 'height'], { templateId: 'door' }),
+  kind('wall', [], ['anchor'], { templateId: 'wall' }),
+  kind('drawers', ['drawer front', 'drawer fronts', 'drawers'], ['function'], {
+    templateId: 'drawerFronts',
+    ownWords: true,
+  }),
   kind('mirror', ['looking glass'], ['anchor', 'light'], { templateId: 'mirror', fragile: true }),
   kind(
     'frame',

@@ -28,6 +28,8 @@ export interface FurnitureTemplate {
   overall: { width: string; depth: string | null; height: string };
   /** A property that cautions look at: mains wiring, a flame, holding food, being part of the building. */
   traits: readonly ('lamp' | 'shade' | 'storesThings' | 'hangs' | 'fixture')[];
+  /** What it is usually made of, and the finish on it, while nobody said (common practice, no source). */
+  usual?: { materialId: string; finishId?: string; sheen?: 'matt' };
   /** Fixed small work in minutes at a practiced hand: knobs, drawers. Zero when there is none. */
   hardwareMinutes(measures: Measures): number;
   zones(measures: Measures): Zone[];

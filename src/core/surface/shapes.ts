@@ -48,6 +48,14 @@ const SHAPE_TEXTURE: Partial<Record<ShapeKind, number>> = { turned: 1.25, spindl
 
 const M2_PER_MM2 = 1e-6;
 
+/**
+ * The perimeter of an ellipse with half axes a and b, by Ramanujan's first approximation (Ramanujan 1914, from memory).
+ * @returns in the unit of the half axes; exact for a circle
+ */
+export function ellipsePerimeter(a: number, b: number): number {
+  return Math.PI * (3 * (a + b) - Math.sqrt((3 * a + b) * (a + 3 * b)));
+}
+
 /** A spheroid with semi-axes a (across) and c (along), mm². */
 function spheroidMm2(a: number, c: number): number {
   if (Math.abs(a - c) < 1e-9) return 4 * Math.PI * a * a;

@@ -3,7 +3,7 @@ import { describe, expect, it } from 'vitest';
 import { MM_PER_INCH } from '../kernel/units';
 import { completeMeasures } from './furnitureTemplate';
 import { shapeForms } from './shapeForms';
-import { shapeAreaM2, shapeEdgeM, shapeTexture, type ZoneShape } from './shapes';
+import { ellipsePerimeter, shapeAreaM2, shapeEdgeM, shapeTexture, type ZoneShape } from './shapes';
 import { furnitureTemplates } from './templates';
 import { zoneAreaM2 } from './zone';
 
@@ -253,6 +253,27 @@ describe('templates against worked pieces', () => {
   });
   it('a basket takes twice its projected area, outside only', () => {
     expect(total('basket', { widthMm: 300, depthMm: 200, heightMm: 250 })).toBeCloseTo(2 * (2 * 0.5 * 0.25), 9);
+  });
+  it('a round basket is a cylinder, and an oval one the ellipse around it: the 10 × 6 of a textbook has 25.53 around', () => {
+    expect(total('roundBasket', { widthMm: 300, depthMm: 300, heightMm: 250 })).toBeCloseTo(
+      2 * Math.PI * 0.3 * 0.25,
+      9,
+    );
+    // The perimeter of an ellipse with half axes 5 and 3, by its integral (25.52700, from memory).
+    expect(ellipsePerimeter(5, 3)).toBeCloseTo(25.527, 3);
+    const oval = total('roundBasket', { widthMm: 400, depthMm: 200, heightMm: 250 });
+    expect(oval).toBeLessThan(total('basket', { widthMm: 400, depthMm: 200, heightMm: 250 }));
+    expect(oval).toBeGreaterThan((total('basket', { widthMm: 400, depthMm: 200, heightMm: 250 }) * Math.PI) / 4);
+  });
+  it('a wall is its face without doors and windows, and never less than nothing', () => {
+    expect(total('wall', { widthMm: 3600, heightMm: 2500, doors: 1, windows: 1 })).toBeCloseTo(9 - 1.9 - 1.4, 9);
+    expect(total('wall', { widthMm: 1000, heightMm: 2000, doors: 2, windows: 0 })).toBe(0);
+  });
+  it('six drawers are six fronts with their four edges', () => {
+    expect(total('drawerFronts', { drawers: 6, widthMm: 400, heightMm: 150, depthMm: 400 })).toBeCloseTo(
+      6 * (0.4 * 0.15 + 2 * (0.4 + 0.15) * 0.019),
+      9,
+    );
   });
   it('a mirror measured over its frame has the face of the frame and its edge', () => {
     // 11 × 13 in over a 1.5 in moulding: the 8 × 10 opening of example 12, face 63 in².

@@ -11,6 +11,8 @@ import { gelStain } from './gelStain';
 import { glaze } from './glaze';
 import { groutColor } from './groutColor';
 import { leafByLeaf } from './leafByLeaf';
+import { miniRoller } from './miniRoller';
+import { roller } from './roller';
 import { sprayOn } from './sprayOn';
 import { stain } from './stain';
 import { stainAndSeal } from './stainAndSeal';
@@ -25,6 +27,8 @@ import { waxOn } from './waxOn';
 /** Every way to put a layer on or to work one, in the order menus show them. */
 export const techniques = createRegistry<Technique>('techniques', [
   brushOn,
+  miniRoller,
+  roller,
   sprayOn,
   textureSpray,
   wash,

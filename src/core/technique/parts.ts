@@ -34,6 +34,10 @@ export const shareOf = (values: TechniqueValues): number => (values.sharePercent
 export const isBrushPaint = (coating: Coating): boolean =>
   coating.unit === 'mL' && coating.group === 'waterbornePaint' && coating.techniqueId === 'brushOn';
 
+/** What goes on by brush or roller all over: ordinary paint and primer. */
+export const isBrushCoat = (coating: Coating): boolean =>
+  coating.unit === 'mL' && coating.techniqueId === 'brushOn' && (coating.role === 'paint' || coating.role === 'primer');
+
 /** A technique with what is usual: all over, by brush, nothing beside, nothing after. */
 export function technique(
   own: Pick<Technique, 'id' | 'name' | 'words' | 'family' | 'remark' | 'accepts'> & Partial<Technique>,
@@ -52,6 +56,8 @@ export function technique(
     paintShare: () => 1,
     quantity: brushedAmount,
     spreadingRateKey: null,
+    lossKey: null,
+    residueKey: null,
     extras: [],
     coats: 'untilHidden',
     opacity: (coating) => coating?.opacity ?? null,

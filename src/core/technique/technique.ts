@@ -81,6 +81,10 @@ export interface Technique {
   quantity(input: QuantityInput, values: TechniqueValues): number;
   /** The assumption its spreading rate stands under, or null to take the coating's own. */
   spreadingRateKey: string | null;
+  /** The assumption its loss stands under, in percent, or null to take the coating's own. */
+  lossKey: string | null;
+  /** The assumption of what stays in tray and nap each session, mL, or null where nothing does. */
+  residueKey: string | null;
   /** Supplies beside the coating, a square meter reached. */
   extras: readonly { kindId: string; perM2: number }[];
   /** How coats are counted: until it hides, by the table, or so many. */

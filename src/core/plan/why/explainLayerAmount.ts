@@ -1,7 +1,7 @@
 import { sprayEfficiency } from '../../catalog/labor.data';
 import { type Explained, explain } from '../../kernel/explained';
 import { calculated, commonPractice, fromYou, modellingChoice } from '../../kernel/source';
-import { type PlannedLayer, type StackEntry, spreadingRateKey } from '../../recipe/stack';
+import { lossKey, type PlannedLayer, type StackEntry, spreadingRateKey } from '../../recipe/stack';
 import type { ZonePlan } from '../../recipe/zonePlans';
 import { shapeTexture } from '../../surface/shapes';
 import type { Plan } from '../computePlan';
@@ -32,7 +32,8 @@ export function explainLayerAmount(plan: Plan, zone: ZonePlan, layer: PlannedLay
   if (!isSpray && entry.absorptionKey !== null && entry.quantity.absorption !== 1)
     because.push(explainAssumption(assumptions, entry.absorptionKey));
   because.push(explainAssumption(assumptions, spreadingRateKey(layer.coating, layer.technique), scopes));
-  if (!isSpray) because.push(explainAssumption(assumptions, `coating.${layer.coating.id}.lossPercent`, scopes));
+  const loss = lossKey(layer.coating, layer.technique);
+  if (loss !== null) because.push(explainAssumption(assumptions, loss, scopes));
   else
     because.push(
       explain('Lands on the piece', Math.round(sprayEfficiency[entry.quantity.detail] * 1000) / 10, 'percent', {
@@ -44,7 +45,13 @@ export function explainLayerAmount(plan: Plan, zone: ZonePlan, layer: PlannedLay
       explain('Paint in the mix', Math.round(share * 1000) / 10, 'percent', { source: fromYou }),
       explain('Water mixed in', entry.waterMl, 'mL', { source: calculated }),
     );
-  return explain(`${zone.zone.name}, one piece`, entry.amount, isSpray ? 'can' : 'mL', {
+  if (entry.laidShare < 1)
+    because.push(
+      explain('Of it, in coats that are not left out', Math.round(entry.laidShare * 1000) / 10, 'percent', {
+        source: fromYou,
+      }),
+    );
+  return explain(`${zone.zone.name}, one piece`, entry.amount * entry.laidShare, isSpray ? 'can' : 'mL', {
     source: calculated,
     note: isSpray
       ? 'area × coats ÷ (rate × share that lands)'

@@ -6,7 +6,7 @@ import type { Place, Step } from '../../state/step';
 import { cleanUpKey, laborKey } from '../../technique';
 import type { Setback } from '../recipeBody';
 import { mendings } from '../setbacks.data';
-import type { PlannedLayer, StackEntry, ZoneStacks } from '../stack';
+import { coatShare, coatStepId, type PlannedLayer, type StackEntry, type ZoneStacks } from '../stack';
 import { supplyKey } from '../supplyKey';
 import type { ZonePlan } from '../zonePlans';
 import { mendingPrimer } from './mendingPrimer';
@@ -17,12 +17,6 @@ import { workStep } from './workStep';
 interface LaidOn {
   zone: ZonePlan;
   entry: StackEntry;
-}
-
-/** The share of a layer's amount that one coat takes: the first coat also takes the absorption. */
-function coatShare(entry: StackEntry, coat: number): number {
-  const { absorption, coats } = entry.quantity;
-  return (coat === 1 ? absorption : 1) / (absorption + coats - 1);
 }
 
 /** Units of work on one zone: square meters reached (a spray sees no texture), or leaves. */
@@ -104,8 +98,8 @@ class LayerSteps {
       ({ entry, zone }) => entry.coats.coats >= coat && (face !== 'back' || zone.zone.sides === 2),
     );
     const part = ({ zone }: LaidOn) => (face !== 'all' && zone.zone.sides === 2 ? 0.5 : 1);
-    const suffix = `${face === 'back' ? ':back' : ''}${again ? `:${again.id}` : ''}`;
-    const id = `coat:${layer.id}:${coat}${suffix}`;
+    const stepId = coatStepId(layer.id, coat, face === 'back' ? 'back' : 'first');
+    const id = again ? `${stepId}:${again.id}` : stepId;
     const zones = here.map(({ zone }) => zone);
     const of = (zone: ZonePlan) => here.find((candidate) => candidate.zone === zone);
     const rate = book.number(this.rateKey);
@@ -117,6 +111,7 @@ class LayerSteps {
     const amountOf = (laid: LaidOn) => coatShare(laid.entry, coat) * part(laid) * laid.zone.pieceCount;
     const paint = here.reduce((sum, laid) => sum + amountOf(laid) * laid.entry.amount, 0);
     const waterMl = here.reduce((sum, laid) => sum + amountOf(laid) * laid.entry.waterMl, 0);
+    const inTray = face === 'back' ? 0 : this.leaveInTray(id, zones);
     if (again && !book.isSkipped(id))
       book.take(id, zones, layer.supplyKey, (zone) => {
         const laid = of(zone);
@@ -155,12 +150,20 @@ class LayerSteps {
         footprintM2: Math.max(0.1, here.reduce((sum, { zone }) => sum + zone.projectedAreaM2 * zone.pieceCount, 0) / 4),
       },
       potLifeHours: coating.mixedLifeHours ?? technique.mixedLifeHours,
-      supplies: [{ supplyKey: layer.supplyKey, amount: paint }],
+      supplies: [{ supplyKey: layer.supplyKey, amount: paint + inTray }],
       mix: waterMl > 0 ? { paint, waterMl, keepsHours: technique.mixedLifeHours } : null,
       tools: [...technique.toolIds],
       after,
     });
     return id;
+  }
+
+  /** What stays in tray and nap once for the session, carried by the first zone's pieces; gives it in mL. */
+  private leaveInTray(stepId: string, zones: readonly ZonePlan[]): number {
+    const { residueKey } = this.layer.technique;
+    if (residueKey === null) return 0;
+    const residueMl = this.book.number(residueKey);
+    return this.book.take(stepId, zones.slice(0, 1), this.layer.supplyKey, (zone) => residueMl / zone.pieceCount);
   }
 
   /** A weave is not sanded: the paper reaches only what stands up. */

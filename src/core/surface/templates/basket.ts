@@ -17,6 +17,7 @@ export const basket: FurnitureTemplate = {
   ],
   overall: { width: 'widthMm', depth: 'depthMm', height: 'heightMm' },
   traits: ['storesThings'],
+  usual: { materialId: 'wicker' },
   hardwareMinutes: () => 0,
   zones: ({ widthMm = 0, depthMm = 0, heightMm = 0 }) => {
     const girdle = { kind: 'custom' as const, areaM2: 2 * (widthMm + depthMm) * heightMm * 1e-6 };

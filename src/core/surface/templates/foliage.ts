@@ -14,6 +14,7 @@ export const foliage: FurnitureTemplate = {
   ],
   overall: { width: 'leafMm', depth: null, height: 'heightMm' },
   traits: [],
+  usual: { materialId: 'fauxLeaf' },
   hardwareMinutes: () => 0,
   zones: ({ stems = 1, leavesEach = 1, leafMm = 0, heightMm = 0 }) => [
     zone(

@@ -9,6 +9,7 @@ import { chair } from './chair';
 import { consoleTable } from './consoleTable';
 import { crate } from './crate';
 import { door } from './door';
+import { drawerFronts } from './drawerFronts';
 import { dresser } from './dresser';
 import { foliage } from './foliage';
 import { freeBox } from './freeBox';
@@ -19,6 +20,7 @@ import { mirror } from './mirror';
 import { nightstand } from './nightstand';
 import { pictureFrame } from './pictureFrame';
 import { planter } from './planter';
+import { roundBasket } from './roundBasket';
 import { screen } from './screen';
 import { shelf } from './shelf';
 import { stool } from './stool';
@@ -26,6 +28,7 @@ import { table } from './table';
 import { tiles } from './tiles';
 import { tray } from './tray';
 import { vase } from './vase';
+import { wall } from './wall';
 import { wreath } from './wreath';
 
 /** Every kind of piece we can draw and measure; menus, schemas and the quick line derive from it. */
@@ -55,6 +58,9 @@ export const furnitureTemplates = createRegistry<FurnitureTemplate>('furniture t
   shelf,
   stool,
   tiles,
+  wall,
+  drawerFronts,
+  roundBasket,
   wreath,
   freeBox,
 ]);

@@ -14,6 +14,7 @@ export const lampBase: FurnitureTemplate = {
   overall: { width: 'footMm', depth: null, height: 'heightMm' },
   traits: ['lamp'],
   // Shade and bulb off, fitting and cord masked, and back (common practice, from memory).
+  usual: { materialId: 'ferrousMetal' },
   hardwareMinutes: () => 8,
   zones: (m) => {
     const { heightMm = 0, bodyMm = 0, footMm = 0 } = m;

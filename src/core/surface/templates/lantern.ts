@@ -15,6 +15,7 @@ export const lantern: FurnitureTemplate = {
   overall: { width: 'widthMm', depth: null, height: 'heightMm' },
   traits: [],
   // Panes masked, a mask minute each and the edges (common practice, from memory).
+  usual: { materialId: 'ferrousMetal' },
   hardwareMinutes: () => 8,
   zones: ({ widthMm = 0, heightMm = 0, barMm = 0 }) => {
     const body = heightMm * 0.62;

@@ -13,6 +13,7 @@ export const planter: FurnitureTemplate = {
   ],
   overall: { width: 'topMm', depth: null, height: 'heightMm' },
   traits: [],
+  usual: { materialId: 'terracotta' },
   hardwareMinutes: () => 0,
   zones: ({ heightMm = 0, topMm = 0, baseMm = 0 }) => [
     zone(

@@ -13,6 +13,7 @@ export const wreath: FurnitureTemplate = {
   ],
   overall: { width: 'widthMm', depth: null, height: 'widthMm' },
   traits: ['hangs'],
+  usual: { materialId: 'fauxLeaf' },
   hardwareMinutes: () => 0,
   zones: ({ widthMm = 0, tubeMm = 0, leaves = 0 }) => [
     zone(
