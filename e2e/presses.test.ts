@@ -24,6 +24,7 @@ async function newProject(name: string, budget: string): Promise<void> {
   await person.fill('Name', name);
   await person.fill('Budget', budget);
   await person.press('Make the project');
+  await person.stage('Sketch');
   await person.see('//input[@aria-label="Name of the new spot"]');
 }
 

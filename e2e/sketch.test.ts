@@ -42,6 +42,7 @@ describe('from nothing to a hunting list for a console', () => {
     await person.fill('Name', 'Hall');
     await person.fill('Budget', '120');
     await person.press('Make the project');
+    await person.stage('Sketch');
     await person.fill('Name of the new spot', 'Hall console', 'enter');
     await person.fill('Width of the top', '44');
     await person.press('Start from a pattern');
@@ -225,5 +226,37 @@ describe('the brief', () => {
     await person.seeText('Hall, next season removed');
     await person.press('Bring it back');
     await person.see('//a[.//*[normalize-space(.)="Hall, next season"]]');
+  });
+});
+
+describe('the brief at every stage', () => {
+  it('is felt at every stage: anchor, what the place demands, functions closed by slots, the wish beside the budget', async () => {
+    await person.click('//a[.//*[normalize-space(.)="Hall, next season"]]');
+    // The bowl’s number is what the sketch gave it.
+    await person.stage('Sketch');
+    const number = /(\d+)[^\d]*Low bowl/.exec((await labelOf('Low bowl')) ?? '')?.[1];
+    await person.stage('Brief');
+    await person.fill('What the place must keep doing', 'hide the mail', 'enter');
+    await person.see('//ul[@aria-label="Which slot keeps it"]//*[contains(.,"open: no slot yet")]');
+    await person.choose('Which slot keeps: hide the mail', `${number} Low bowl`);
+    await person.fill('Anchor: the one thing everything is built around', 'the harbor map');
+    await person.click('//label[.//*[normalize-space(.)="rented"] or normalize-space(.)="rented"]');
+    await person.fill('What you would rather spend', '90');
+    await person.fill('You leave the place on', '2030-05-31');
+    await person.seeText('within the $90 wished');
+    await person.saved();
+    await person.stage('Sketch');
+    const strip = await person.see('//aside[@aria-label="The brief in short"]');
+    const said = await strip.getText();
+    expect(said).toContain('built around the harbor map');
+    expect(said).toContain('rented');
+    expect(said).toMatch(/leaving .*2030/);
+    await person.seeText('hide the mail (Low bowl)');
+    // Taking it back opens the function again.
+    await person.stage('Brief');
+    await person.choose('Which slot keeps: hide the mail', 'open: no slot yet');
+    await person.saved();
+    await person.stage('Sketch');
+    await person.seeText('hide the mail (no slot yet)');
   });
 });

@@ -15,6 +15,7 @@ describe('one real piece, from its tag price to a decision', () => {
     await person.fill('Name', 'Landing');
     await person.fill('Budget', '150');
     await person.press('Make the project');
+    await person.stage('Sketch');
 
     // Spot and slot.
     await person.fill('Name of the new spot', 'Landing wall', 'enter');

@@ -17,7 +17,6 @@ describe('a find, from the tag to the till', () => {
     await person.fill('Name', 'Porch');
     await person.fill('Budget', '100');
     await person.press('Make the project');
-    await person.stage('Brief');
     await person.fill('Sales tax or VAT', '6');
     await person.stage('Hunt');
     await person.fill('Quick line: what, price, what happened to it', 'wooden bench, $20, 25% off', 'enter');

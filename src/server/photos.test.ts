@@ -232,6 +232,14 @@ describe('a copy of a project', () => {
     expect(next.slots[0]).toMatchObject({ name: 'Nightstand, left', star: null });
     expect([next.finds, next.options, next.fills, next.ledger]).toEqual([[], [], [], []]);
     expect(next.project.revealDate).toBeNull();
+    // What comes again every year keeps its day; the leap day falls on the last of February.
+    const { project } = await studio.rows(projectId);
+    await studio.command(projectId, 'editProject', {
+      id: projectId,
+      values: { revealDate: '2028-02-29', brief: { ...project.brief, comesAgain: true, leavingDate: '2028-03-31' } },
+    });
+    const again = await studio.rows((await copy(projectId, 'nextSeason')).json.projectId);
+    expect(again.project).toMatchObject({ revealDate: '2029-02-28', brief: { comesAgain: true, leavingDate: null } });
   });
 
   it('of nothing, or of an unknown kind, is refused', async () => {

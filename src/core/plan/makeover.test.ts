@@ -11,6 +11,7 @@ import { sentenceCodes, sentenceFor } from '../words/sentences';
 import { colorFamilies } from './colorFamilies';
 import { computePlan, type Plan } from './computePlan';
 import { madeBody } from './madeBody';
+import { namesOfOptions } from './nameOfOption';
 import { explainArea } from './why/explainArea';
 import { explainCoats } from './why/explainCoats';
 import { explainLayerAmount } from './why/explainLayerAmount';
@@ -226,5 +227,48 @@ describe('what recipes say in words', () => {
       'weather.dew',
     ])
       expect(sentenceCodes).toContain(code);
+  });
+});
+
+describe('the names of options side by side', () => {
+  const red = card('red', 'Red', '#a02020');
+  const namesOf = (makeovers: [string, string, string][]) => {
+    const plan = computePlan(
+      rows({
+        slots: [slot('one')],
+        finds: [stool],
+        colorCards: [teal, red],
+        recipes: makeovers.map(([id, coating, color]) => recipe(id, stool, coating, color)),
+        options: [
+          option('plain', 'one', 'asFound', { parts: part('stool') }),
+          ...makeovers.map(([id]) => option(id, 'one', 'makeover', { parts: part('stool'), recipeId: id })),
+        ],
+      }),
+      AS_OF,
+    );
+    return Object.fromEntries(namesOfOptions(plan.model.optionsOf('one')));
+  };
+  it('are the piece’s where nothing else has that name', () => {
+    expect(namesOf([['a', 'chalk', 'teal']])).toEqual({ plain: 'Stool', a: 'Stool' });
+  });
+  it('tell two makeovers of one piece apart by what differs, else by their number', () => {
+    expect(
+      namesOf([
+        ['a', 'chalk', 'teal'],
+        ['b', 'chalk', 'red'],
+      ]),
+    ).toEqual({ plain: 'Stool', a: 'Stool, deep teal', b: 'Stool, deep red' });
+    expect(
+      namesOf([
+        ['a', 'chalk', 'teal'],
+        ['b', 'waterborneEnamel', 'teal'],
+      ]),
+    ).toEqual({ plain: 'Stool', a: 'Stool, chalk-type paint', b: 'Stool, waterborne enamel' });
+    expect(
+      namesOf([
+        ['a', 'chalk', 'teal'],
+        ['b', 'chalk', 'teal'],
+      ]),
+    ).toEqual({ plain: 'Stool', a: 'Stool, 1', b: 'Stool, 2' });
   });
 });

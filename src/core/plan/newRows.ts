@@ -19,6 +19,7 @@ export function newSlot(id: string, spotId: string, number: number, name: string
     leftOut: false,
     role: null,
     perSeat: null,
+    keeps: [],
     colorCardIds: [],
     shareThousandths: null,
     box: null,

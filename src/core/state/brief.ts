@@ -30,6 +30,14 @@ export interface Brief {
   /** Hours by week, Monday first (YYYY-MM-DD); empty while only their sum is known. */
   weeks: { monday: string; minutes: number }[];
   beforePhoto: 'wanted' | 'waived';
+  /** Why there is none, in a word. */
+  beforePhotoWhy: string;
+  /** What the stylist would rather spend, below the budget that is the limit; minor units. */
+  wishedBudget: number | null;
+  /** Local date on which the place is left: moving out, the end of a let. */
+  leavingDate: string | null;
+  /** Whether the occasion comes again every year; a copy for the next season then keeps its day. */
+  comesAgain: boolean;
   preparation: (typeof preparationSchools)[number];
   arranging: (typeof arrangingSchools)[number];
   amount: (typeof amountSchools)[number];
@@ -64,6 +72,10 @@ export const emptyBrief: Brief = Object.freeze({
   palette: [],
   weeks: [],
   beforePhoto: 'wanted',
+  beforePhotoWhy: '',
+  wishedBudget: null,
+  leavingDate: null,
+  comesAgain: false,
   preparation: 'scuffAndGo',
   arranging: 'uneven',
   amount: 'layerUp',

@@ -14,14 +14,30 @@ import { onceByKey } from './onceByKey';
 
 export type CopyKind = 'duplicate' | 'nextSeason';
 
+/** The same day of the next year; the last day of February for a leap day. */
+function aYearLater(date: string | null): string | null {
+  if (date === null) return null;
+  const next = `${Number(date.slice(0, 4)) + 1}${date.slice(4)}`;
+  return next.endsWith('-02-29') ? `${next.slice(0, 4)}-02-28` : next;
+}
+
 /** Same spots, slots open again: nothing chosen, found, bought or photographed comes along. */
 function nextSeason(file: ProjectFile): ProjectFile {
   return {
     ...file,
     project: {
       ...file.project,
-      revealDate: null,
-      brief: { ...file.project.brief, weeks: [], beforePhoto: 'wanted', anchor: null, splurge: null },
+      revealDate: file.project.brief.comesAgain ? aYearLater(file.project.revealDate) : null,
+      standsUntil: null,
+      brief: {
+        ...file.project.brief,
+        weeks: [],
+        beforePhoto: 'wanted',
+        beforePhotoWhy: '',
+        leavingDate: null,
+        anchor: null,
+        splurge: null,
+      },
     },
     spots: file.spots.map((spot) => ({ ...spot, tasks: spot.tasks.map((task) => ({ ...task, done: false })) })),
     slots: file.slots.map((slot) => ({ ...slot, star: null, leftOut: false })),

@@ -6,6 +6,7 @@ import { Link, NavLink, Outlet, useLocation, useNavigate, useParams } from 'reac
 import { PurseWhy } from '../stages/compare';
 import { ActToast } from './ActToast';
 import { ApiError } from './api';
+import { BriefStrip } from './BriefStrip';
 import { isTyping } from './isTyping';
 import { NotSaved } from './NotSaved';
 import { Purse } from './Purse';
@@ -94,6 +95,7 @@ function Frame() {
       <TopBar onKeys={openKeys} />
       <PurseBar />
       <StageBar />
+      <BriefStrip />
       <Banners />
       <Outlet />
       <SavingNotes />

@@ -14,6 +14,14 @@ export function Purse(props: { plan: Plan; onWhy: (figure: PurseFigure) => void 
   const { currency, timeZone, revealDate } = rows.project;
   const { money, hands, days } = purse;
   const short = (minor: number) => formatMoney(minor, currency, { cents: 'auto' });
+  const wished = rows.project.brief.wishedBudget;
+  const pays = money.spent + money.promised + money.planned.likely;
+  const wishWords =
+    wished === null
+      ? ''
+      : pays > wished
+        ? `, ${short(pays - wished)} above the ${short(wished)} wished`
+        : `, within the ${short(wished)} wished`;
   const over = money.free.likely < 0;
   const maybeOver = !over && money.free.low < 0;
   const used = money.spent + money.promised + money.planned.likely + money.keptBack.likely;
@@ -34,7 +42,7 @@ export function Purse(props: { plan: Plan; onWhy: (figure: PurseFigure) => void 
       <button type="button" className={styles.gauge} onClick={() => props.onWhy('money')}>
         <span className="visually-hidden">Why? </span>
         <span className={styles.head}>
-          <b>{short(money.budget)}</b> money{' '}
+          <b>{short(money.budget)}</b> money{wishWords}{' '}
           <span className={`${styles.say} ${over ? styles.over : maybeOver ? '' : styles.fine}`}>{moneySay}</span>
         </span>
         <span className={styles.bar} aria-hidden="true">

@@ -9,7 +9,7 @@ export const look = {
   'sheet-dim': '#fafbf9',
   ink: '#1d2b3a',
   'ink-2': '#4d5b68',
-  'ink-3': '#5f6b76',
+  'ink-3': '#5c6873',
   'ink-4': '#6b7680',
   line: '#d5dad7',
   'line-deep': '#aab4bb',

@@ -19,6 +19,10 @@ export const theme: ThemeConfig = {
     colorBorder: look['line-deep'],
     colorBorderSecondary: look.line,
     colorBgLayout: look.plaster,
+    // What is chosen in a list keeps the ink readable on it.
+    colorPrimaryBg: look['blueprint-pale'],
+    controlItemBgActive: look['blueprint-pale'],
+    controlItemBgActiveHover: look['blueprint-pale'],
     borderRadius: radius,
     borderRadiusLG: radius,
     borderRadiusSM: radius,

@@ -62,6 +62,10 @@ const brief = z.strictObject({
     .array(z.strictObject({ monday: localDate, minutes: wholeNumber(0, 10_080, 'minutes of a week') }))
     .max(60, 'at most 60 weeks'),
   beforePhoto: oneOf(['wanted', 'waived']),
+  beforePhotoWhy: line(0, 200),
+  wishedBudget: minorUnits.nullable(),
+  leavingDate: localDate.nullable(),
+  comesAgain: yesNo,
   preparation: oneOf(preparationSchools),
   arranging: oneOf(arrangingSchools),
   amount: oneOf(amountSchools),

@@ -67,6 +67,8 @@ export const slot = defineEntity({
     role: oneOf(slotRoles).nullable(),
     /** So many for each seat of the spot, plus spares; the quantity follows from it. */
     perSeat: perSeat.nullable(),
+    /** What the place must keep doing and this slot takes over, in the words of the brief. */
+    keeps: z.array(line(1, 120)).max(30, 'at most 30 functions'),
     /** Color cards it should have. */
     colorCardIds: z.array(refersTo('colorCards')).max(12, 'at most 12 colors'),
     /** Its own share of the budget in thousandths of a percent, or null to take part in the spread. */

@@ -6,6 +6,7 @@ import { PiecesAndSightings1764400000000 } from './1764400000000-pieces-and-sigh
 import { JoinedColumns1764500000000 } from './1764500000000-joined-columns';
 import { PiecesRevision1764600000000 } from './1764600000000-pieces-revision';
 import { DeliveryUnknown1764700000000 } from './1764700000000-delivery-unknown';
+import { BriefFelt1764800000000 } from './1764800000000-brief-felt';
 
 /** All migrations, oldest first. */
 export const migrations = [
@@ -17,4 +18,5 @@ export const migrations = [
   JoinedColumns1764500000000,
   PiecesRevision1764600000000,
   DeliveryUnknown1764700000000,
+  BriefFelt1764800000000,
 ];

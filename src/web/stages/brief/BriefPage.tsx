@@ -11,6 +11,7 @@ import { Palette } from './Palette';
 import { BeforePhotos, Inspirations } from './Photos';
 import { Place } from './Place';
 import { ThisProject } from './ThisProject';
+import { UntilReveal } from './UntilReveal';
 import { Weeks } from './Weeks';
 
 /** The brief of the open project: money, time, household, schools. Every field saves when it is left. */
@@ -36,6 +37,14 @@ export function BriefPage() {
             value={project.budget}
             currency={project.currency}
             onCommit={(budget) => set({ budget })}
+          />
+          <MoneyField
+            label="What you would rather spend"
+            value={project.brief.wishedBudget}
+            nullable
+            currency={project.currency}
+            onCommit={(wishedBudget) => setBrief({ wishedBudget })}
+            hint="empty: the budget itself; the purse says how you stand to it"
           />
           <NumberField
             label="Kept back for surprises"
@@ -100,6 +109,12 @@ export function BriefPage() {
             hint="pieces of the house are spoken for until then; empty while nobody knows"
             onCommit={(standsUntil) => set({ standsUntil })}
           />
+          <DateField
+            label="You leave the place on"
+            value={project.brief.leavingDate}
+            hint="moving out, the end of a let; empty: not planned"
+            onCommit={(leavingDate) => setBrief({ leavingDate })}
+          />
           <MoneyField
             label="An hour of yours is worth"
             value={project.hourValue}
@@ -120,6 +135,7 @@ export function BriefPage() {
           />
         </SideBySide>
         <Weeks />
+        <UntilReveal />
       </section>
       <section className={styles.sheet}>
         <h2>Schools</h2>

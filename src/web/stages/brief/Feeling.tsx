@@ -1,11 +1,12 @@
 import type { Brief } from '@core/state/brief';
-import { Button, Select } from 'antd';
+import { Button, Checkbox } from 'antd';
 import { usePhotoQueue } from '../../app/photoQueue';
 import { useCommands, useRows } from '../../app/projectStore';
 import { MoneyField, TextField } from '../../ui/fields';
 import { SideBySide } from '../../ui/layout';
 import { PhotoQueueDrop } from '../../ui/PhotoDrop';
 import styles from './brief.module.css';
+import { Functions } from './Functions';
 import { PhotoCard } from './Photos';
 
 /** The feeling: occasion, words for the mood, what the place must keep doing, the anchor, one splurge. */
@@ -22,30 +23,19 @@ export function Feeling() {
     <section className={styles.sheet} aria-label="Feeling">
       <h2>Feeling</h2>
       <SideBySide across={2}>
-        <TextField label="Occasion" value={brief.occasion} most={200} onCommit={(occasion) => set({ occasion })} />
+        <div>
+          <TextField label="Occasion" value={brief.occasion} most={200} onCommit={(occasion) => set({ occasion })} />
+          <Checkbox
+            style={{ marginBottom: 12 }}
+            checked={brief.comesAgain}
+            onChange={(event) => set({ comesAgain: event.target.checked })}
+          >
+            comes again every year
+          </Checkbox>
+        </div>
         <TextField label="Words for the mood" value={brief.mood} most={400} onCommit={(mood) => set({ mood })} />
       </SideBySide>
-      <div className={styles.field}>
-        <label htmlFor="functions">What the place must keep doing</label>
-        <Select
-          id="functions"
-          aria-label="What the place must keep doing"
-          mode="tags"
-          value={brief.functions}
-          placeholder="hide the mail, room to chop …"
-          onChange={(functions: string[]) =>
-            set({
-              functions: functions
-                .map((text) => text.trim().slice(0, 120))
-                .filter((text) => text !== '')
-                .slice(0, 30),
-            })
-          }
-          open={false}
-          suffixIcon={null}
-          style={{ width: '100%' }}
-        />
-      </div>
+      <Functions />
       <SideBySide across={2}>
         <TextField
           label="Anchor: the one thing everything is built around"

@@ -150,7 +150,7 @@ export function NewProjectPage() {
       });
       localStorage.removeItem(DRAFT);
       sessionStorage.removeItem(`${DRAFT}.ids`);
-      void navigate(`/p/${ids.project}/sketch`);
+      void navigate(`/p/${ids.project}/brief`);
     } catch (error) {
       if (error instanceof ApiError && error.answer.code === 'key.reused') {
         const fresh = { key: crypto.randomUUID(), project: ids.project };

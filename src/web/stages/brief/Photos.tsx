@@ -60,6 +60,17 @@ export function BeforePhotos() {
           </PhotoCard>
         ))}
       </div>
+      {photos.length === 0 && project.brief.beforePhoto === 'waived' && (
+        <TextField
+          label="Why there is none"
+          value={project.brief.beforePhotoWhy}
+          most={200}
+          onCommit={(beforePhotoWhy) =>
+            run('editProject', { id: project.id, values: { brief: { ...project.brief, beforePhotoWhy } } })
+          }
+          hint="it was cleared out already, the owner does not want it"
+        />
+      )}
       {photos.length === 0 && (
         <Button
           size="small"
@@ -96,6 +107,11 @@ export function Inspirations() {
             {photo ? <PhotoCard photo={photo} alt={entry.taken || 'Inspiration'} /> : <span />}
             <div>
               <TextField label="Seen where" value={entry.seenAt} most={200} onCommit={(seenAt) => set({ seenAt })} />
+              {entry.seenAt === '' && (
+                <Button size="small" type="text" onClick={() => set({ seenAt: 'I no longer know where' })}>
+                  I no longer know where
+                </Button>
+              )}
               <TextField
                 label="What is taken from it"
                 value={entry.taken}

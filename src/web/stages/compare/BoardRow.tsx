@@ -1,6 +1,7 @@
 import { formatLength } from '@core/kernel/formatLength';
 import type { OptionKind, SizeRange, SlotRow } from '@core/model/rows';
 import type { OptionPlan, SlotPlan } from '@core/plan/computePlan';
+import { namesOfOptions } from '@core/plan/nameOfOption';
 import { sameShownFigures } from '@core/plan/sameFigures';
 import { memo } from 'react';
 import { useCommands, useLocale } from '../../app/projectStore';
@@ -67,6 +68,7 @@ export const BoardRow = memo(function BoardRow(props: BoardRowProps) {
     .filter((words) => words !== '')
     .join(', ');
   const chosen = options.some((option) => option.chosen);
+  const names = namesOfOptions(options.map(({ model }) => model));
   const inWay = (way: OptionKind) =>
     options.filter((option) => option.option.kind === way || (way === 'makeover' && option.option.kind === 'make'));
   return (
@@ -117,7 +119,7 @@ export const BoardRow = memo(function BoardRow(props: BoardRowProps) {
             {here.map((option) => (
               <Chip
                 key={option.option.id}
-                {...chipFace(option, locale, props.today)}
+                {...chipFace(option, locale, props.today, names.get(option.option.id))}
                 looked={option.option.id === props.lookedId}
                 onChoose={props.onChoose}
                 onWhy={props.onWhy}

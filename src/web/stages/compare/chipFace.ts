@@ -52,8 +52,16 @@ function remark(option: OptionPlan, locale: ProjectLocale): { words: string; ton
   return null;
 }
 
-/** What an option's chip shows. */
-export function chipFace(option: OptionPlan, locale: ProjectLocale, today: number): ChipFace {
+/**
+ * What an option's chip shows.
+ * @param name what it is called among those beside it
+ */
+export function chipFace(
+  option: OptionPlan,
+  locale: ProjectLocale,
+  today: number,
+  name = nameOfOption(option.model),
+): ChipFace {
   const { cashAdded, stashUsed } = option;
   const note = remark(option, locale);
   const against = comparisonWords(option, locale);
@@ -61,7 +69,7 @@ export function chipFace(option: OptionPlan, locale: ProjectLocale, today: numbe
   return {
     optionId: option.option.id,
     kind: kindNames[option.option.kind],
-    name: nameOfOption(option.model),
+    name,
     cash:
       cashAdded.low === cashAdded.high
         ? amountWords(cashAdded, locale)

@@ -8,6 +8,7 @@ import { completeMeasures } from '@core/surface/furnitureTemplate';
 import { furnitureTemplates } from '@core/surface/templates';
 import { Button } from 'antd';
 import { Link } from 'react-router';
+import { PaletteFit } from '../../app/PaletteFit';
 import { useCommands, useLocale, useRows } from '../../app/projectStore';
 import { FinishField, MaterialField } from '../../app/SurfaceFields';
 import { LabField } from '../../ui/ColorCardPicker';
@@ -166,7 +167,15 @@ export function FindSheet(props: { find: FindRow }) {
               onChange={(cordCondition) => set({ cordCondition })}
             />
           )}
-          <LabField label="Color now" value={find.color} fallbackHex={fallback} onChange={(color) => set({ color })} />
+          <div>
+            <LabField
+              label="Color now"
+              value={find.color}
+              fallbackHex={fallback}
+              onChange={(color) => set({ color })}
+            />
+            <PaletteFit color={find.color} />
+          </div>
           <NumberField
             label="Small repairs, minutes"
             value={find.repairMinutes}

@@ -1,5 +1,6 @@
 import { spotKinds } from '@core/catalog/spotKinds';
 import { newSpot } from '@core/plan/newRows';
+import { keptFunctions } from '@core/plan/untilReveal';
 import { huntingList } from '@core/sourcing/huntingList';
 import { Button, Input, Select } from 'antd';
 import { useState } from 'react';
@@ -31,7 +32,12 @@ export function SketchPage() {
         )}
       </div>
       {rows.project.brief.functions.length > 0 && (
-        <p className={styles.hint}>Must keep: {rows.project.brief.functions.join(' · ')}</p>
+        <p className={styles.hint}>
+          Must keep:{' '}
+          {keptFunctions(plan)
+            .map(({ words, slots }) => `${words} (${slots.map(({ name }) => name).join(', ') || 'no slot yet'})`)
+            .join(' · ')}
+        </p>
       )}
       {spots.length === 0 ? (
         <Empty title="Which spot will be styled?">

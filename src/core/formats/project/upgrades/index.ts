@@ -1,4 +1,5 @@
 import { briefAndSketch } from './briefAndSketch';
+import { briefFelt } from './briefFelt';
 import { house } from './house';
 import { piecesAndSightings } from './piecesAndSightings';
 import { recipes } from './recipes';
@@ -10,7 +11,7 @@ export interface FileUpgrade {
 }
 
 /** All upgrades in order; each runs in a test. */
-export const fileUpgrades: readonly FileUpgrade[] = [briefAndSketch, house, recipes, piecesAndSightings];
+export const fileUpgrades: readonly FileUpgrade[] = [briefAndSketch, house, recipes, piecesAndSightings, briefFelt];
 
 /** Brings an older file to the present shape, step by step; a file without a known version is given back as it is. */
 export function upgradeFile(file: Record<string, unknown>): Record<string, unknown> {

@@ -1,0 +1,80 @@
+import { hexFromLab } from '@core/color/lab';
+import { formatMoney } from '@core/kernel/formatMoney';
+import type { ProjectRow } from '@core/model/rows';
+import { type Pace, paceOf } from '@core/plan/untilReveal';
+import { Link, useLocation } from 'react-router';
+import { usePlan, useRows } from './projectStore';
+import styles from './shell.module.css';
+import { dayOf } from './words';
+
+const paceWords: Record<Pace, string> = {
+  noDate: '',
+  past: 'the reveal is past',
+  late: 'late for the reveal',
+  lastMinute: 'last minute',
+  inTime: 'in time',
+  early: 'early',
+};
+
+/** What the household and the place demand, in words as short as they can be said. */
+function constraintWords({ household, brief }: ProjectRow): string[] {
+  const { youngestChildYears: child, pets } = household;
+  return [
+    household.rented ? 'rented' : '',
+    household.noDrilling ? 'no drilling' : '',
+    household.reversibleOnly ? 'only what can be undone' : '',
+    household.outdoors ? 'outdoors' : '',
+    household.damp ? 'damp' : '',
+    child === null ? '' : child === 0 ? 'a baby' : `a child of ${child}`,
+    household.pregnancy ? 'pregnant' : '',
+    pets.length > 0 ? 'pets' : '',
+    brief.leavingDate === null ? '' : `leaving ${dayOf(brief.leavingDate)}`,
+  ].filter((words) => words !== '');
+}
+
+/** The brief in one line at the head of every stage: anchor, palette, what the place demands, how the time stands. */
+export function BriefStrip() {
+  const rows = useRows();
+  const plan = usePlan();
+  const { pathname } = useLocation();
+  const { project } = rows;
+  const { anchor, palette, splurge } = project.brief;
+  const cards = palette.flatMap(({ colorCardId, role }) => {
+    const card = rows.colorCards.find(({ id }) => id === colorCardId);
+    return card ? [{ card, role }] : [];
+  });
+  const demands = constraintWords(project);
+  const pace = paceWords[paceOf(plan.purse.days)];
+  const nothing = !anchor && cards.length === 0 && demands.length === 0 && !splurge && pace === '';
+  if (nothing || pathname.endsWith('/brief')) return null;
+  return (
+    <aside className={styles.brief} aria-label="The brief in short">
+      {anchor && (
+        <span>
+          built around <b>{anchor.what}</b>
+        </span>
+      )}
+      {cards.length > 0 && (
+        <span
+          className={styles.briefPalette}
+          role="img"
+          aria-label={`Palette: ${cards.map(({ card }) => card.name).join(', ')}`}
+        >
+          {cards.map(({ card, role }) => (
+            <i key={card.id} style={{ background: hexFromLab(card.lab) }} title={`${card.name}, ${role}`} />
+          ))}
+        </span>
+      )}
+      {demands.length > 0 && <span>{demands.join(' · ')}</span>}
+      {splurge && (
+        <span>
+          splurge: {splurge.what}, up to {formatMoney(splurge.amount, project.currency, { cents: 'auto' })}
+        </span>
+      )}
+      {pace !== '' && <span>{pace}</span>}
+      <Link to={`/p/${project.id}/brief`} data-inline>
+        Brief
+      </Link>
+    </aside>
+  );
+}
