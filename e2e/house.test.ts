@@ -173,6 +173,7 @@ describe('supplies and prices', () => {
     await person.choose('What is it', 'Wall acrylic');
     await person.choose('Color', 'Harbor teal');
     await person.press('About half');
+    await person.fill('A full one costs', '24.50');
     await person.press('Put it on the shelf');
     await person.seeText('Wall acrylic, Harbor teal');
     await kept();
@@ -198,6 +199,23 @@ describe('supplies and prices', () => {
     expect(
       await person.count('//section[@aria-label="Prices that plans wait for"]//*[contains(text(), "Rust-inhibiting")]'),
     ).toBe(0);
+  });
+
+  it('the price book is searched by words of the thing, the pack or the shop', async () => {
+    await person.goto(`${euporia.address}/house?tab=prices`);
+    const rust = '//section[@aria-label="Rust-inhibiting metal primer"]';
+    await person.see(rust);
+    const all = await person.count('//section[.//h3]');
+    await person.fill('Search the price book', 'PRIMER rust', 'stay');
+    await person.see(rust);
+    expect(await person.count('//section[.//h3]')).toBeLessThan(all);
+    // What a full can costs was said when the can was noted.
+    await person.fill('Search the price book', 'teal wall', 'stay');
+    await person.see('//section[starts-with(@aria-label, "Wall acrylic, Harbor teal")]');
+    await person.fill('Search the price book', 'no such thing', 'stay');
+    await person.seeText('No price noted for “no such thing”');
+    await person.press('Show them all');
+    await person.see(rust);
   });
 
   it('a makeover that is done takes what it used off the shelf', async () => {

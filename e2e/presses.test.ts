@@ -63,6 +63,9 @@ describe('from nothing', () => {
     expect(took).toBeLessThanOrEqual(15);
     await person.press('Open the recipe');
     await person.seeText('wash, thinned with water');
+    // A jar by its volume: half of it is water.
+    await person.fill('Mix so much at once', '8 fl oz');
+    await person.seeText('4.0 fl oz paint and 4.0 fl oz water');
     await person.saved();
   });
 

@@ -112,7 +112,7 @@ describe('what cannot be shown', () => {
       await person.seeText('Attic bedroom');
       const before = await person.count('//main//a[contains(@href,"/p/")]');
       await (await person.driver.findElement({ css: 'input[type=file]' })).sendKeys(damaged);
-      await person.seeText('slots.0.quantity');
+      await person.seeText('Slot 1: quantity: “two”');
       await person.seeText('two');
       expect(await person.count('//main//a[contains(@href,"/p/")]')).toBe(before);
     } finally {

@@ -237,14 +237,21 @@ describe('what the place has', () => {
     expect(codes(of, [slot('mirror', { box: box(-1, 0, 20, 31) })])).toEqual(['outsideWidth', 'outsideHeight']);
   });
 
-  // Art over furniture: two thirds to three quarters of its width, some from one half (from memory).
+  // Over furniture two thirds to three quarters of its width, some from one half; over a mantel a half to two thirds
+  // (common practice, from memory).
   it.each([
-    [19, 'artNarrow'],
-    [20, null],
-    [30, null],
-    [31, 'artWide'],
-  ])('art of %d in over a console of 40 in: %s', (width, code) => {
-    const of = spot('console', { widthMm: inches(40) });
+    ['console', 19, 'artNarrow'],
+    ['console', 20, null],
+    ['console', 30, null],
+    ['console', 31, 'artWide'],
+    ['mantel', 19, 'artNarrow'],
+    ['mantel', 20, null],
+    ['mantel', 26, null],
+    ['mantel', 28, 'artWide'],
+    ['sideboard', 28, null],
+    ['wall', 39, null],
+  ])('over a %s of 40 in art of %d in: %s', (kind, width, code) => {
+    const of = spot(kind, { widthMm: inches(40) });
     const said = codes(of, [slot('art', { role: 'anchor', box: box(5, 20, width, 10) })]);
     expect(said.filter((entry) => entry.startsWith('art'))).toEqual(code === null ? [] : [code]);
   });

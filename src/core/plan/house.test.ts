@@ -96,6 +96,20 @@ describe('a slot filled from the house', () => {
   });
 });
 
+describe('a piece that stands somewhere', () => {
+  const codesOf = (of: PieceRow, change: Partial<ReturnType<typeof filled>> = {}) =>
+    computePlan({ ...filled(of), ...change }, AS_OF)
+      .option('o')
+      ?.findings.map(({ code }) => code);
+  it('leaves its place empty when it is used elsewhere, and not when it stays', () => {
+    const vase = piece('Vase', { standsAt: 'Hall shelf' });
+    expect(codesOf(vase)).toContain('house.leavesPlace');
+    expect(codesOf(piece('Vase'))).not.toContain('house.leavesPlace');
+    const spots = filled(vase).spots.map((spot) => ({ ...spot, name: 'hall shelf ' }));
+    expect(codesOf(vase, { spots })).not.toContain('house.leavesPlace');
+  });
+});
+
 describe('a borrowed piece', () => {
   const bell = piece('Bell', { borrowedFrom: 'the harbor', backBy: '2026-07-10' });
   const own = findFromPiece('f', bell);

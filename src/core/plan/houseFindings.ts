@@ -3,21 +3,31 @@ import type { OptionModel } from './model/optionModel';
 import type { OptionFinding } from './optionSentences';
 
 /**
- * What a borrowed piece of the house says against a way to fill a slot: nothing is altered before its owner was asked,
- * and it must not be due back before the look comes down.
+ * What a piece of the house says of a way to fill a slot: the place that it leaves; and, where it is borrowed, that
+ * nothing is altered before its owner was asked, and that it must not be due back before the look comes down.
  */
 export function houseFindings(of: {
   model: OptionModel;
   pieces: readonly PieceRow[];
   revealDate: string | null;
   standsUntil: string | null;
+  /** The spot that the slot belongs to. */
+  spotName: string;
 }): OptionFinding[] {
   const { option, recipe, finds } = of.model;
   const findings: OptionFinding[] = [];
   for (const find of finds) {
     const piece = of.pieces.find((row) => row.id === find.pieceId);
-    if (!piece || piece.borrowedFrom === '') continue;
     const where = { kind: 'option' as const, id: option.id };
+    const stays = piece?.standsAt.trim().toLowerCase() === of.spotName.trim().toLowerCase();
+    if (find.state === 'owned' && piece && piece.standsAt !== '' && !stays)
+      findings.push({
+        code: 'house.leavesPlace',
+        severity: 'note',
+        where,
+        figures: { piece: piece.name, place: piece.standsAt },
+      });
+    if (!piece || piece.borrowedFrom === '') continue;
     if (recipe && !piece.mayAlter)
       findings.push({
         code: 'house.borrowed',

@@ -41,6 +41,7 @@ export function findingsOfOption(plan: PlanModel, model: OptionModel): readonly 
     revealDate,
     standsUntil,
     pieces: model.finds.flatMap((find) => plan.piece(find.pieceId) ?? []),
+    spotName: plan.rows.spots.find(({ id }) => id === model.slot.spotId)?.name ?? '',
   });
 }
 
@@ -51,6 +52,7 @@ export function optionFindings(of: {
   revealDate: string | null;
   standsUntil: string | null;
   pieces: readonly PieceRow[];
+  spotName: string;
 }): OptionFinding[] {
   const { model, household } = of;
   const { option, slot } = model;

@@ -14,6 +14,8 @@ export const optionSentences = {
     `${f.piece} is borrowed: ask ${f.owner} before it is altered, and note the answer in the house. As it is, it can be used.`,
   'house.goesBack': (f: { piece: string; owner: string; date: string }) =>
     `${f.piece} goes back to ${f.owner} by ${f.date}, before the look comes down.`,
+  'house.leavesPlace': (f: { piece: string; place: string }) =>
+    `${f.piece} leaves its place empty (${f.place}): what stands there then?`,
   'place.noDrilling': () =>
     'No drilling here: lean it, or hang it on strips that hold twice its weight on a smooth, cured wall.',
   'place.rentedWall': () => 'A rented wall: small nails or strips that come off; ask before drilling.',

@@ -4,6 +4,7 @@ import { coatings } from '../catalog/coatings';
 import { foundSurface, laidSurface } from '../fixtures/recipes';
 import { MM_PER_INCH } from '../kernel/units';
 import { cleanUpKey, laborKey, techniques } from '.';
+import { mixOf } from './mix';
 import { completeValues, type QuantityInput } from './technique';
 
 const flat: QuantityInput = {
@@ -55,6 +56,20 @@ describe('quantities', () => {
     expect(mix * wash.paintShare(values)).toBe(60);
     expect(mix - mix * wash.paintShare(values)).toBe(60);
     expect(wash.paintShare(completeValues(wash, { paintParts: 1, waterParts: 3 }))).toBe(0.25);
+  });
+  it.each([
+    [1, 1, 240, 120],
+    [1, 3, 240, 60],
+    [2, 1, 300, 200],
+    [1, 0, 100, 100],
+    [1, 1, -5, 0],
+  ])('a jar of %d parts paint and %d water', (paintParts, waterParts, volume, paint) => {
+    const mix = mixOf(techniques.get('wash'), { paintParts, waterParts }, volume);
+    expect(mix.paint).toBeCloseTo(paint, 9);
+    expect(mix.paint + mix.waterMl).toBeCloseTo(Math.max(0, volume), 9);
+  });
+  it('a jar of what is not let down is paint alone', () => {
+    expect(mixOf(techniques.get('brushOn'), {}, 250)).toEqual({ paint: 250, waterMl: 0 });
   });
   it('lays a wet film of 1000 ÷ spreading rate in µm (film-build identity, arithmetic)', () => {
     // A milliliter on a square meter is a film of one micrometer.

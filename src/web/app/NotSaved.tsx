@@ -1,5 +1,6 @@
 import type { RowConflict } from '@contract/answers';
 import { acts } from '@core/acts';
+import { fieldWords, problemWords } from '@core/words/problemWords';
 import { Button, Modal } from 'antd';
 import styles from './shell.module.css';
 import type { CommandQueue } from './useCommandQueue';
@@ -83,9 +84,7 @@ export function NotSaved(props: Pick<CommandQueue, 'entries' | 'resolve' | 'undo
         </>
       )}
       {refused.map((field) => (
-        <p key={field.field}>
-          <b>{field.field}</b>: “{words(field.value)}”; accepted: {field.accepted}
-        </p>
+        <p key={field.field}>{problemWords(field)}</p>
       ))}
       {first.answer?.conflicts?.map((entry) => (
         <Versions key={entry.id} entry={entry} isUndo={isUndo} />
@@ -117,7 +116,7 @@ function Versions(props: { entry: RowConflict; isUndo: boolean }) {
 function FieldVersions(props: { field: string; mine: unknown; theirs: unknown }) {
   return (
     <>
-      <span>{props.field}</span>
+      <span>{fieldWords(props.field)}</span>
       <span>{words(props.mine)}</span>
       <span>{words(props.theirs)}</span>
     </>

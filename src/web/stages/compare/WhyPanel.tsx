@@ -1,6 +1,8 @@
 import type { Finding } from '@core/kernel/finding';
+import { formatMinutes } from '@core/kernel/formatMinutes';
 import { formatMoney } from '@core/kernel/formatMoney';
 import type { OptionPlan } from '@core/plan/computePlan';
+import { usualPlacingMinutes } from '@core/plan/model/optionModel';
 import { nameOfOption } from '@core/plan/nameOfOption';
 import { explainOption, type OptionFigure, optionFigureLabels } from '@core/plan/why/explainOption';
 import { linesInForce } from '@core/pricing/ledger';
@@ -100,7 +102,7 @@ export function WhyPanel(props: {
           least={0}
           most={6000}
           whole
-          hint="empty: the usual for its kind"
+          hint={`${option.option.handsOnMinutes === null ? 'empty: ' : ''}the usual for its kind, ${formatMinutes(usualPlacingMinutes[option.option.kind])}`}
           onCommit={(handsOnMinutes) => run('editOption', { id: option.option.id, values: { handsOnMinutes } })}
         />
       </div>

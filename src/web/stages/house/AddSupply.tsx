@@ -2,19 +2,20 @@ import { isColored } from '@core/catalog/coating';
 import { coatings } from '@core/catalog/coatings';
 import { consumables } from '@core/catalog/consumables';
 import { supplyKinds, unitOfKind } from '@core/catalog/supplyKinds';
-import type { SupplyRow } from '@core/model/rows';
-import { newSupply } from '@core/plan/newRows';
+import { stated } from '@core/kernel/price';
+import type { PackRow, SupplyRow } from '@core/model/rows';
+import { newPack, newSupply } from '@core/plan/newRows';
 import { supplyKey } from '@core/recipe/supplyKey';
 import { Button } from 'antd';
 import { useState } from 'react';
 import { useHouse } from '../../app/houseStore';
 import { newColorCard } from '../../app/newOption';
+import { supplyWords } from '../../app/words';
 import { BigChoice } from '../../ui/basics';
 import { ColorCardPicker } from '../../ui/ColorCardPicker';
-import { Choice, SupplyAmountField } from '../../ui/fields';
+import { Choice, MoneyField, SupplyAmountField } from '../../ui/fields';
 import { SideBySide } from '../../ui/layout';
 import styles from './house.module.css';
-
 import { fills } from './supplyNames';
 
 /** One more can in four answers: what it is, its color, what a full one holds, about how full. */
@@ -26,6 +27,7 @@ export function AddSupply(props: { onDone: () => void }) {
   const [made, setMade] = useState<ReturnType<typeof newColorCard> | null>(null);
   const [size, setSize] = useState<number | null>(null);
   const [share, setShare] = useState<(typeof fills)[number]['value']>('0.5');
+  const [price, setPrice] = useState<number | null>(null);
   const coating = coatings.find(kindId);
   const consumable = consumables.find(kindId);
   const unit = unitOfKind(kindId);
@@ -42,6 +44,17 @@ export function AddSupply(props: { onDone: () => void }) {
       supplyKey(supply.kindId, supply.colorCardId, supply.sheen) ===
       supplyKey(wanted.kindId, wanted.cardId, wanted.sheen),
   );
+  /** The packs of the supply, with what a full one costs where that was said. */
+  const withPrice = (supplyId: string): PackRow[] => {
+    const known = rows.packs.filter((pack) => pack.supplyId === supplyId);
+    if (price === null) return known;
+    const seen = { price: stated(price), currency: locale.currency, seenOn: today };
+    const same = known.find((pack) => pack.size === full && pack.source === '');
+    if (same) return known.map((pack) => (pack === same ? { ...pack, ...seen } : pack));
+    const name = packs.find((pack) => pack.size === full)?.name ?? supplyWords(full, unit, locale.units);
+    const pack = newPack(crypto.randomUUID(), supplyId, name, full, stated(price), locale.currency);
+    return [...known, { ...pack, ...seen }];
+  };
   const add = () => {
     if (made && made.id === cardId) run('addColorCard', { row: made });
     const base = twin ?? newSupply(crypto.randomUUID(), wanted.kindId, wanted.cardId, wanted.sheen);
@@ -54,7 +67,7 @@ export function AddSupply(props: { onDone: () => void }) {
         openedOn: share === '1' ? base.openedOn : (base.openedOn ?? today),
         checkedOn: today,
       },
-      packs: rows.packs.filter((pack) => pack.supplyId === base.id),
+      packs: withPrice(base.id),
     });
     props.onDone();
   };
@@ -94,6 +107,14 @@ export function AddSupply(props: { onDone: () => void }) {
           value={full}
           least={0.01}
           onCommit={setSize}
+        />
+        <MoneyField
+          label="A full one costs"
+          value={price}
+          nullable
+          currency={locale.currency}
+          onCommit={setPrice}
+          hint="empty: not known; plans take an estimate"
         />
       </SideBySide>
       {colored && (

@@ -6,6 +6,7 @@ import {
   type HousePreviewAnswer,
 } from '@contract/house';
 import type { Fate, HouseTable } from '@core/formats/house/planImport';
+import { problemWords } from '@core/words/problemWords';
 import { useQueryClient } from '@tanstack/react-query';
 import { Button, Progress, Select } from 'antd';
 import { useRef, useState } from 'react';
@@ -44,7 +45,7 @@ export function Files() {
   });
   const sentenceOf = (error: unknown) =>
     error instanceof ApiError && error.answer.fields?.[0]
-      ? `${error.answer.sentence} ${error.answer.fields[0].field}: accepted ${error.answer.fields[0].accepted}`
+      ? `${error.answer.sentence} ${problemWords(error.answer.fields[0])}`
       : error instanceof Error
         ? error.message
         : 'It could not be read.';

@@ -5,7 +5,7 @@ import { amountOfPrice, type Price, stated } from '@core/kernel/price';
 import type { PackRow, SupplyRow } from '@core/model/rows';
 import { newPack, newSupply } from '@core/plan/newRows';
 import { furnitureTemplates } from '@core/surface/templates';
-import { Button } from 'antd';
+import { Button, Input } from 'antd';
 import { useState } from 'react';
 import { useHouse } from '../../app/houseStore';
 import { type ProjectLocale, perShownUnit, supplyUnitWords, supplyWords } from '../../app/words';
@@ -15,6 +15,13 @@ import { AddPrice } from './AddPrice';
 import styles from './house.module.css';
 import { usePanels } from './Panels';
 import { supplyName } from './supplyNames';
+
+/** Whether a text has all the words that are looked for, in any order and case. */
+const saysAll = (text: string, words: string): boolean =>
+  words
+    .toLowerCase()
+    .split(/\s+/)
+    .every((word) => text.toLowerCase().includes(word));
 
 const minorOf = (price: Price): number | null => (price.state === 'unknown' ? null : amountOfPrice(price).likely);
 
@@ -32,6 +39,8 @@ export function Prices() {
   const { rows, locale, run } = useHouse();
   const panels = usePanels();
   const [adding, setAdding] = useState(false);
+  const [words, setWords] = useState('');
+  const has = (text: string) => saysAll(text, words);
   const bySupply = rows.supplies
     .map((supply) => ({
       supply,
@@ -40,6 +49,10 @@ export function Prices() {
         .filter((pack) => pack.supplyId === supply.id)
         .sort((a, b) => perUnit(a) - perUnit(b) || a.size - b.size),
     }))
+    // A supply is found by its own name with all its packs, else by the packs or shops that have the words.
+    .map((entry) =>
+      has(entry.name) ? entry : { ...entry, packs: entry.packs.filter(({ name, source }) => has(`${name} ${source}`)) },
+    )
     .filter((entry) => entry.packs.length > 0)
     .sort((a, b) => a.name.localeCompare(b.name));
   // Needed by some project and not on the shelf, with no price that anybody has seen.
@@ -62,6 +75,16 @@ export function Prices() {
         <Button type="primary" onClick={() => setAdding(!adding)} aria-expanded={adding}>
           Note a price
         </Button>
+        {rows.packs.length + rows.priceNotes.length > 0 && (
+          <Input.Search
+            aria-label="Search the price book"
+            placeholder="what, which pack, which shop"
+            allowClear
+            value={words}
+            onChange={(event) => setWords(event.target.value)}
+            style={{ maxWidth: 260 }}
+          />
+        )}
         <span className="muted">Until a price is noted, plans take the tables’ estimate as a range.</span>
       </p>
       {adding && <AddPrice onDone={() => setAdding(false)} />}
@@ -86,7 +109,14 @@ export function Prices() {
           })}
         </section>
       )}
-      {bySupply.length === 0 && rows.priceNotes.length === 0 && !adding ? (
+      {words !== '' &&
+        bySupply.length === 0 &&
+        !rows.priceNotes.some(({ name, source }) => has(`${name} ${source}`)) && (
+          <p role="status">
+            No price noted for “{words}”. <Button onClick={() => setWords('')}>Show them all</Button>
+          </p>
+        )}
+      {words === '' && bySupply.length === 0 && rows.priceNotes.length === 0 && !adding ? (
         <Empty title="No price noted yet">
           <p>Note what a quart or a can costs where you see it; the cheapest whole packs are picked across shops.</p>
         </Empty>
@@ -108,7 +138,7 @@ export function Prices() {
           ))}
           {(['tool', 'piece'] as const).map((subject) => {
             const notes = rows.priceNotes
-              .filter((note) => note.subject === subject)
+              .filter((note) => note.subject === subject && has(`${note.name} ${note.source}`))
               .sort((a, b) => a.name.localeCompare(b.name));
             if (notes.length === 0) return null;
             return (

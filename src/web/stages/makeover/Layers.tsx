@@ -11,6 +11,7 @@ import { ColorCardPicker } from '../../ui/ColorCardPicker';
 import { Choice, NumberField } from '../../ui/fields';
 import { SideBySide } from '../../ui/layout';
 import { coatingsFor, techniqueGroups } from './choices';
+import { MixByVolume } from './MixByVolume';
 import styles from './makeover.module.css';
 import type { RecipeAccess } from './useRecipe';
 import { zoneMark } from './zoneMark';
@@ -126,6 +127,12 @@ function LayerHead(props: { layer: ChosenLayer; open: boolean; onToggle: () => v
   );
 }
 
+/** What the first coat of a layer takes of its mix, mL. */
+function coatMixMl(recipe: RecipeAccess, layerId: string): number {
+  const mix = recipe.plan.steps.find((step) => step.layerId === layerId && step.coat === 1)?.mix;
+  return mix ? mix.paint + mix.waterMl : 0;
+}
+
 function LayerEditor(props: { layer: ChosenLayer; recipe: RecipeAccess }) {
   const rows = useRows();
   const { run } = useCommands();
@@ -196,6 +203,9 @@ function LayerEditor(props: { layer: ChosenLayer; recipe: RecipeAccess }) {
             onCommit={(value) => recipe.setLayer(layer.id, { values: { ...layer.values, [parameter.id]: value } })}
           />
         ))}
+        {technique && technique.mixedLifeHours !== null && technique.lays && (
+          <MixByVolume technique={technique} values={layer.values} coatMl={coatMixMl(recipe, layer.id)} />
+        )}
       </SideBySide>
       {technique && <p className="muted small">{technique.remark}.</p>}
       {coating && (isColored(coating) || coating.primer?.tintable) && (

@@ -1,6 +1,7 @@
 import type { ProjectListAnswer, RefusedAnswer } from '@contract/answers';
 import { formatMinutes } from '@core/kernel/formatMinutes';
 import { formatMoney } from '@core/kernel/formatMoney';
+import { problemWords } from '@core/words/problemWords';
 import { useQuery, useQueryClient } from '@tanstack/react-query';
 import { Button } from 'antd';
 import { useRef, useState } from 'react';
@@ -256,9 +257,7 @@ function ImportButton(props: { studioId: string }) {
           <b>{problem.sentence}</b> Nothing was imported.
           <ul>
             {problem.fields?.slice(0, 8).map((field) => (
-              <li key={field.field}>
-                <code>{field.field}</code>: {JSON.stringify(field.value)}; accepted: {field.accepted}
-              </li>
+              <li key={field.field}>{problemWords(field)}</li>
             ))}
           </ul>
         </div>
