@@ -8,7 +8,6 @@ import { type KeyboardEvent, useRef, useState } from 'react';
 import { api } from '../../app/api';
 import { fillWithPiece } from '../../app/fillWithPiece';
 import { notePieces, useHouse } from '../../app/houseStore';
-import { PaletteFit } from '../../app/PaletteFit';
 import { useCommands, usePlan, useRows } from '../../app/projectStore';
 import { useSearchState } from '../../app/useSearchState';
 import { Empty, LinkButton, StitchedNumber } from '../../ui/basics';
@@ -179,7 +178,6 @@ function Ranked(props: { slot: SlotRow; project: string }) {
                 <small className="muted">
                   {[sizeOf(piece, locale), placeOf(piece)].filter((word) => word !== '').join(' · ')}
                 </small>
-                <PaletteFit color={piece.color} />
                 <ul className={styles.reasons}>
                   {fit.reasons
                     .filter(
