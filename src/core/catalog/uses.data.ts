@@ -41,6 +41,7 @@ export const useDemands: Readonly<Record<ZoneUse, UseDemand>> = {
     buildsFilm: false,
     forbids: [],
   },
+  wall: { name: 'a wall or ceiling', wear: 'seen', readyAfter: 'handle', buildsFilm: false, forbids: [] },
   flame: {
     name: 'with a flame',
     wear: 'seen',

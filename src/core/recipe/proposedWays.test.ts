@@ -53,7 +53,13 @@ describe('ways proposed for a piece', () => {
       sheen: 'matt',
       measures: {},
     });
-    expect(names(wall, 'paint it sage')[0]).toMatch(/^By roller/);
+    const painted = names(wall, 'paint it sage');
+    expect(painted[0]).toMatch(/^By roller/);
+    // Cans are for pieces, unless they were wished; and no wall is clear-coated.
+    expect(painted.filter((name) => name.startsWith('By aerosol'))).toEqual([]);
+    expect(names(wall, 'spray it sage').some((name) => name.startsWith('By aerosol'))).toBe(true);
+    for (const { plan } of waysFor(wall, 'paint it sage'))
+      expect(plan.layers.filter(({ coating }) => coating.role === 'clear')).toEqual([]);
     const chest = find('chest', 900, { templateId: 'dresser', finishId: 'soundOldPaint', sheen: 'matt', measures: {} });
     expect(names(chest, 'foam roller it white')[0]).toMatch(/^By mini-roller/);
     expect(names(chest, 'paint it white')[0]).not.toMatch(/roller/);

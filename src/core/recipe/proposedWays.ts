@@ -61,13 +61,11 @@ function candidatesFor(wish: Wish, facts: PieceFacts, plan: RecipePlan): Candida
   const asked = wish.techniqueId === null ? null : techniques.get(wish.techniqueId);
   const hand =
     isWide(plan) && asked?.id !== 'miniRoller' ? 'roller' : asked && coverIds.has(asked.id) ? asked.id : 'brushOn';
-  const paint = [
-    by(hand, painted),
-    by(hand, painted, 'bondingPrimer'),
-    by('sprayOn', 'aerosolEnamel'),
-    by('sprayOn', 'aerosolEnamel', 'bondingPrimer'),
-  ];
-  const spray = [paint[2], paint[3], paint[0]].flatMap((entry) => entry ?? []);
+  const paint = [by(hand, painted), by(hand, painted, 'bondingPrimer')];
+  const cans = [by('sprayOn', 'aerosolEnamel'), by('sprayOn', 'aerosolEnamel', 'bondingPrimer')];
+  const spray = [...cans, ...paint.slice(0, 1)];
+  // Nobody sprays a wall from cans, unless it was wished: its other way is the brush.
+  paint.push(...(isWide(plan) ? [by('brushOn', painted)] : cans));
   const wash = [by('wash', named?.group === 'waterbornePaint' ? named.id : 'wallAcrylic'), by('wash', 'bondingPrimer')];
   const stain = [
     by('stain', 'waterborneStain'),

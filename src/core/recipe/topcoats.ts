@@ -3,8 +3,9 @@ import { coatings } from '../catalog/coatings';
 import { useDemands } from '../catalog/uses.data';
 import type { ZoneUse } from '../surface/zone';
 
-/** Whether a finish asks for a clear coat in a use. */
+/** Whether a finish asks for a clear coat in a use; on a wall or a ceiling none does. */
 export function asksForTopcoat(coating: Coating, use: ZoneUse): boolean {
+  if (use === 'wall') return false;
   const { wear } = useDemands[use];
   switch (coating.topcoat) {
     case 'always':

@@ -32,7 +32,8 @@ export function newFind(id: string, pieceId: string, line: QuickLine): Omit<Find
     leadTest: 'notTested',
     cordCondition: isLamp ? 'unknown' : 'none',
     story: {
-      ...plainStory(line.tag ?? { state: 'unknown' }),
+      // What belongs to the building is there already and costs nothing by itself.
+      ...plainStory(line.tag ?? { state: template.traits.includes('fixture') ? 'free' : 'unknown' }),
       lines: line.lines,
       quantity: line.quantity,
       pieces: line.pieces,

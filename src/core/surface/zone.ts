@@ -10,6 +10,7 @@ export const zoneUses = [
   'food',
   'childReach',
   'flame',
+  'wall',
 ] as const;
 /** How a zone is used; it decides top coats, limits and the day it counts as usable. */
 export type ZoneUse = (typeof zoneUses)[number];

@@ -25,7 +25,7 @@ export const wall: FurnitureTemplate = {
     const openings = doors * DOOR_M2 + windows * WINDOW_M2;
     const areaM2 = Math.max(0, widthMm * heightMm * 1e-6 - openings);
     // Its face is smooth enough: the roughness of bare concrete or plaster lies under the paint.
-    return [zone('face', 'A', 'Face', { kind: 'custom', areaM2 }, { use: 'seen', textureFactor: 1 })];
+    return [zone('face', 'A', 'Face', { kind: 'custom', areaM2 }, { use: 'wall', textureFactor: 1 })];
   },
   draw: ({ widthMm = 0, heightMm = 0, doors = 0, windows = 0 }) => {
     const doorMm = Math.min(900, widthMm * 0.25);
