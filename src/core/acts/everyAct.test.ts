@@ -56,3 +56,24 @@ describe('choosing', () => {
     expect(frozen.fills).toEqual([]);
   });
 });
+
+describe('a function of the place', () => {
+  const brief = { ...project().brief, functions: ['hide the mail', 'light to read'] };
+  const base = rows({
+    project: project({ id: uuid(9), brief }),
+    slots: [slot(uuid(1), { keeps: ['hide the mail', 'said before'] }), slot(uuid(2))],
+  });
+  const given = (from: ProjectRows, words: string, slotId: string | null) =>
+    after(from, 'keepFunction', { words, slotId });
+  const keeps = (of: ProjectRows) => of.slots.map((row) => row.keeps);
+  it('goes from one slot to another in one act, and what the brief says no more goes too', () => {
+    const moved = given(base, 'hide the mail', uuid(2));
+    expect(keeps(moved)).toEqual([[], ['hide the mail']]);
+    expect(keeps(given(moved, 'light to read', uuid(2)))[1]).toEqual(['hide the mail', 'light to read']);
+    expect(keeps(given(moved, 'hide the mail', null))).toEqual([[], []]);
+  });
+  it('must be one that the brief names, and a slot that is there', () => {
+    expect(outcomeOf(base, 'keepFunction', { words: 'said before', slotId: uuid(2) }).refused?.field).toBe('words');
+    expect(outcomeOf(base, 'keepFunction', { words: 'hide the mail', slotId: uuid(3) }).refused?.field).toBe('slotId');
+  });
+});

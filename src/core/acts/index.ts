@@ -5,6 +5,7 @@ import { resetOverrides } from './assumptions/resetOverrides';
 import { setOverride } from './assumptions/setOverride';
 import { addInspiration } from './brief/addInspiration';
 import { addPhoto } from './brief/addPhoto';
+import { keepFunction } from './brief/keepFunction';
 import { removeInspiration } from './brief/removeInspiration';
 import { removePhoto } from './brief/removePhoto';
 import { setPalette } from './brief/setPalette';
@@ -63,6 +64,7 @@ const listed = [
   savePattern,
   removeRow('removePattern', 'patterns', 'Pattern removed'),
   setPalette,
+  keepFunction,
   addPhoto,
   removePhoto,
   addInspiration,

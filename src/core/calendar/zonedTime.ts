@@ -111,3 +111,13 @@ export function instantOf(year: number, month: number, day: number, minuteOfDay:
   const fitting = [before, after].filter(shows);
   return fitting.length > 0 ? Math.min(...fitting) : before;
 }
+
+/**
+ * The instant at which a calendar day begins.
+ * @param date YYYY-MM-DD
+ * @returns epoch milliseconds
+ */
+export function dayBegins(date: string, timeZone: string): number {
+  const [year = 0, month = 1, day = 1] = date.split('-').map(Number);
+  return instantOf(year, month, day, 0, timeZone);
+}

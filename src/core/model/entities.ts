@@ -96,7 +96,7 @@ type SchemaOf<T extends ChangedTable> = T extends TableName ? EntityOf<T>['row']
 
 /** The schema of a table's rows, with its fields as they are typed. */
 export function rowSchema<T extends ChangedTable>(table: T): SchemaOf<T> {
-  return entityOf(table).row as unknown as SchemaOf<T>;
+  return entityOf(table).row as SchemaOf<T>;
 }
 
 /**

@@ -18,16 +18,17 @@ export function houseFindings(of: {
   const findings: OptionFinding[] = [];
   for (const find of finds) {
     const piece = of.pieces.find((row) => row.id === find.pieceId);
+    if (!piece) continue;
     const where = { kind: 'option' as const, id: option.id };
-    const stays = piece?.standsAt.trim().toLowerCase() === of.spotName.trim().toLowerCase();
-    if (find.state === 'owned' && piece && piece.standsAt !== '' && !stays)
+    const stays = piece.standsAt.trim().toLowerCase() === of.spotName.trim().toLowerCase();
+    if (find.state === 'owned' && piece.standsAt !== '' && !stays)
       findings.push({
         code: 'house.leavesPlace',
         severity: 'note',
         where,
         figures: { piece: piece.name, place: piece.standsAt },
       });
-    if (!piece || piece.borrowedFrom === '') continue;
+    if (piece.borrowedFrom === '') continue;
     if (recipe && !piece.mayAlter)
       findings.push({
         code: 'house.borrowed',

@@ -1,5 +1,6 @@
 import { coatings } from '../catalog/coatings';
 import { chanceShort } from '../pricing/chanceShort';
+import { coatingRateKey } from '../recipe/stack';
 import { partsOfSupplyKey } from '../recipe/supplyKey';
 import type { PlanModel } from './model/planModel';
 
@@ -12,8 +13,7 @@ import type { PlanModel } from './model/planModel';
 export function mayFallShort(model: PlanModel, key: string, need: number, have: number): number {
   const coating = coatings.find(partsOfSupplyKey(key).kindId);
   if (!coating || model.supply(key).isAlways) return 0;
-  const rateKey = `coating.${coating.id}.${coating.unit === 'can' ? 'spreadingRateM2PerCan' : 'spreadingRateM2PerL'}`;
-  const { source } = model.assumptions.get(rateKey, [`supply:${key}`]);
+  const { source } = model.assumptions.get(coatingRateKey(coating), [`supply:${key}`]);
   if (source.kind === 'label' || source.kind === 'you') return 0;
   return chanceShort(coating.spreadingRate, need, have);
 }

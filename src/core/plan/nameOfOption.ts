@@ -2,10 +2,8 @@ import { colorName } from '../color/colorName';
 import { grouped } from '../kernel/grouped';
 import type { OptionModel } from './model/optionModel';
 
-type Named = Pick<OptionModel, 'finds' | 'offers'>;
-
 /** A short name of an option: what it is made of. */
-export function nameOfOption({ finds, offers }: Named): string {
+export function nameOfOption({ finds, offers }: Pick<OptionModel, 'finds' | 'offers'>): string {
   return [...finds.map((find) => find.name), ...offers.map(({ offer }) => offer.name)].join(' + ') || 'nothing yet';
 }
 
@@ -21,8 +19,8 @@ function wayOf({ recipe }: Pick<OptionModel, 'recipe'>): string[] {
 }
 
 /**
- * Names of options that stand side by side: what each is made of and, where two of a kind would be called the same, what is done
- * to it as far as that tells them apart; else their number.
+ * Names of options that stand side by side: what each is made of and, where two of a kind would be called the same,
+ * what is done to it as far as that tells them apart; else their number.
  * @returns a name for each option by its id
  */
 export function namesOfOptions(

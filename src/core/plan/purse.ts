@@ -1,4 +1,4 @@
-import { instantOf, zonedMoment } from '../calendar/zonedTime';
+import { dayBegins, zonedMoment } from '../calendar/zonedTime';
 import { type Amount, mapAmount } from '../kernel/amount';
 import type { Minutes } from '../kernel/minutes';
 import { percentOf } from '../kernel/money';
@@ -43,7 +43,7 @@ export function purseOf(
     toReveal = Math.round(
       (Date.UTC(year, month - 1, day) - Date.UTC(today.year, today.month - 1, today.day)) / MS_PER_DAY,
     );
-    const revealMs = instantOf(year, month, day, 0, project.timeZone);
+    const revealMs = dayBegins(project.revealDate, project.timeZone);
     const lastMs = lastUsableMs ?? asOfMs;
     inHand =
       lastMs <= revealMs ? Math.floor((revealMs - lastMs) / MS_PER_DAY) : -Math.ceil((lastMs - revealMs) / MS_PER_DAY);

@@ -1,7 +1,7 @@
 import { type Coating, isWaterborne } from '../catalog/coating';
 import { coatings } from '../catalog/coatings';
 import { substrates } from '../catalog/substrates';
-import type { Joint } from '../state/joint';
+import { isBroken, type Joint } from '../state/joint';
 import type { SurfaceState } from '../state/surfaceState';
 import { type Candidate, proposedCandidate } from './candidates';
 import { decisiveJoint, type Exposed, uppermost } from './exposed';
@@ -9,12 +9,10 @@ import { stateAfter } from './laidState';
 import { primerColumnOf } from './primerColumn';
 import type { ZonePlan } from './zonePlans';
 
-/** Whether a joint does not hold as it is. */
-export const isBroken = (joint: Joint): boolean => joint.verdict === 'barrierPrimer' || joint.verdict === 'never';
-
-/** A coat that lets the ground show must not be given an opaque primer: that would hide what it is meant to show. */
-export function showsGround(over: Pick<Candidate, 'technique' | 'coating' | 'values'>): boolean {
-  return over.technique.opacity(over.coating, over.values) !== null;
+/** Whether a barrier would hide the ground that the coat above lets show: an opaque primer under a stain. */
+export function hidesGround(barrier: Coating, over: Pick<Candidate, 'technique' | 'coating' | 'values'>): boolean {
+  const showsGround = over.technique.opacity(over.coating, over.values) !== null;
+  return showsGround && barrier.role === 'primer' && barrier.primer?.color !== null;
 }
 
 /** Conditioners go with a stain of their own base. */
@@ -55,7 +53,7 @@ export function barrierFor(zone: ZonePlan, exposed: Exposed, joint: Joint, over:
     const barrier = coatings.find(id);
     if (!barrier || (barrier.role !== 'primer' && barrier.role !== 'clear')) continue;
     if (!sameBase(barrier, over.coating)) continue;
-    if (showsGround(over) && barrier.role === 'primer' && barrier.primer?.color !== null) continue;
+    if (hidesGround(barrier, over)) continue;
     const laid = proposedCandidate('', barrier, 0, barrier.sheens[0] ?? 'matt');
     const lower = decisiveJoint(exposed, { noSand: zone.noSand, ...laid });
     // What nobody knows is for the stylist to try, not for the plan to propose.

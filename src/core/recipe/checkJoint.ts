@@ -1,14 +1,14 @@
 import type { Coating } from '../catalog/coating';
 import { coatings } from '../catalog/coatings';
-import { PEELS } from '../catalog/joints/rule';
 import { type JointRule, jointRules, type OverCondition, type UnderCondition } from '../catalog/joints.data';
 import type { DryLayer } from '../catalog/otherLayers.data';
-import type { PrimerColumn, PrimerDemand } from '../catalog/substrate';
 import { substrates } from '../catalog/substrates';
 import type { Lab } from '../color/lab';
-import { type AllowedInterval, type Joint, type Remedy, type Verdict, verdictSeverity } from '../state/joint';
+import { type Joint, verdictSeverity } from '../state/joint';
 import type { Sheen, SurfaceState } from '../state/surfaceState';
 import type { Technique } from '../technique/technique';
+import { classRule, onItself } from './classRules';
+import { bothOf, byColumn, byRow, intervalsFor, judge } from './judgments';
 import { primerColumnOf } from './primerColumn';
 
 /** What lies above: the coating with its color, how it is put on, and whether abrasion of the old finish is allowed. */
@@ -83,198 +83,6 @@ function bySpecificity(rules: readonly JointRule[]): JointRule[] {
     const [levelB, countB, severityB] = specificity(b);
     return levelB - levelA || countB - countA || severityB - severityA;
   });
-}
-
-function intervalsFor(
-  verdict: Verdict,
-  waitHours: number,
-  withinHours: number | null,
-  state: SurfaceState,
-): AllowedInterval[] {
-  const under = state.productId === null || state.origin !== 'laid' ? undefined : coatings.find(state.productId);
-  const closing = under?.recoatIntervals.at(-1);
-  switch (verdict) {
-    case 'ok':
-    case 'afterWait':
-      if (withinHours !== null) return [{ fromHours: waitHours, toHours: withinHours, extraSteps: [] }];
-      if (under?.role === 'primer' && closing && closing.toHours !== null)
-        return [{ ...closing, fromHours: Math.min(waitHours, closing.fromHours) }];
-      if (under?.role === 'primer' && closing && closing.extraSteps.length > 0)
-        return [
-          { fromHours: waitHours, toHours: closing.fromHours, extraSteps: [] },
-          { ...closing, fromHours: Math.max(waitHours, closing.fromHours) },
-        ];
-      return [{ fromHours: waitHours, toHours: null, extraSteps: [] }];
-    case 'scuff':
-    case 'notKnown':
-      return [{ fromHours: waitHours, toHours: null, extraSteps: ['scuff'] }];
-    case 'barrierPrimer':
-    case 'never':
-      return [];
-    default:
-      return verdict satisfies never;
-  }
-}
-
-function judge(
-  state: SurfaceState,
-  verdict: Verdict,
-  ruleId: string,
-  waitHours: number,
-  reason: string,
-  more: { fails?: string; remedies?: readonly Remedy[]; withinHours?: number | null } = {},
-): Joint {
-  const { fails = PEELS, remedies = [], withinHours = null } = more;
-  const allowed = intervalsFor(verdict, waitHours, withinHours, state);
-  return { verdict, ruleId, reason, fails, remedies, waitHours, allowed };
-}
-
-/** The judgment of a row of the table. */
-const byRow = (state: SurfaceState, row: JointRule): Joint =>
-  judge(state, row.verdict, row.id, row.waitHours, row.reason, row);
-
-/** The judgment of a cell of the substrates table. */
-const byColumn = (state: SurfaceState, substrateId: string, demand: PrimerDemand): Joint =>
-  judge(state, demand.verdict, `substrate.${substrateId}`, 0, demand.reason, {
-    fails: demand.fails,
-    remedies: demand.primers.map((coatingId) => ({ kind: 'between', coatingId })),
-  });
-
-/**
- * What lies on a surface and the surface itself must both hold: the severer verdict, the longer wait, the ways out of
- * both. The first tells its reason unless only the second fails.
- */
-function bothOf(first: Joint, second: Joint): Joint {
-  const isSecond = verdictSeverity[second.verdict] > verdictSeverity[first.verdict];
-  const worse = isSecond ? second : first;
-  const telling = isSecond && isBrokenVerdict(second.verdict) ? second : first;
-  const waitHours = Math.max(first.waitHours, second.waitHours);
-  return {
-    ...telling,
-    verdict: worse.verdict,
-    fails: worse.fails,
-    waitHours,
-    allowed: worse.allowed.map((interval) => ({ ...interval, fromHours: Math.max(interval.fromHours, waitHours) })),
-    remedies: [...telling.remedies, ...(telling === first ? second : first).remedies],
-  };
-}
-
-const isBrokenVerdict = (verdict: Verdict): boolean => verdict === 'barrierPrimer' || verdict === 'never';
-
-/** The same product upon itself: inside its recoat window it holds, after it the film wants scuffing or rests. */
-function onItself(state: SurfaceState, coating: Coating): Joint {
-  const last = coating.recoatIntervals.at(-1);
-  if (state.age === 'cured') {
-    const scuffed = last?.extraSteps.includes('scuff') ?? false;
-    return scuffed
-      ? judge(state, 'scuff', 'class.sameProductCured', 0, 'its recoat window is over: scuff it')
-      : judge(state, 'ok', 'class.sameProductCured', 0, 'it follows itself on a cured film too');
-  }
-  return {
-    verdict: 'ok',
-    ruleId: 'class.sameProduct',
-    reason: 'the same product follows itself inside its recoat window',
-    fails: PEELS,
-    remedies: [],
-    waitHours: coating.recoatIntervals[0]?.fromHours ?? 0,
-    allowed: coating.recoatIntervals,
-  };
-}
-
-/** The columns of the substrates table that a primer's carrier falls under: shellac's spirit acts as water and solvent. */
-function columnsOfCarrier({ film }: Coating): readonly (keyof PrimerColumn)[] {
-  switch (film) {
-    case 'waterborne':
-    case 'powdery':
-      return ['waterbornePaint'];
-    case 'oil':
-      return ['oilPaint'];
-    case 'solvent':
-      return ['solventPaint'];
-    case 'shellac':
-      return ['waterbornePaint', 'solventPaint'];
-    case 'wax':
-      return ['wax'];
-    case 'none':
-      return ['stain'];
-    default:
-      return film satisfies never;
-  }
-}
-
-/**
- * A primer on a ground that it is not made for: what the ground refuses of a paint in the same carrier, it refuses of
- * the primer. Null where the ground refuses nothing; then nobody knows.
- */
-function primerOffItsGround(state: SurfaceState, coating: Coating): Joint | null {
-  const row = substrates.find(state.substrateId);
-  if (!row?.primer) return null;
-  const { primer } = row;
-  const joints = columnsOfCarrier(coating).map((column) => byColumn(state, row.id, primer[column]));
-  const worst = joints.reduce(bothOf);
-  return worst.verdict === 'never' || worst.verdict === 'barrierPrimer' ? worst : null;
-}
-
-/** The class rules that come before "not known"; null when none applies. */
-function classRule(state: SurfaceState, coating: Coating): Joint | null {
-  if (state.productId === coating.id) return onItself(state, coating);
-  const under = state.productId === null ? undefined : coatings.find(state.productId);
-  if (coating.primer) {
-    if (state.productId === null && coating.primer.madeFor.includes(state.substrateId))
-      return judge(
-        state,
-        'scuff',
-        'class.primerMadeFor',
-        0,
-        `${coating.name.toLowerCase()} is made for it, once it is clean and scuffed`,
-      );
-    const offGround = state.productId === null ? primerOffItsGround(state, coating) : null;
-    if (offGround) return offGround;
-    if (under)
-      return judge(
-        state,
-        'scuff',
-        'class.primerOverFilm',
-        state.origin === 'laid' ? under.recoatHours.usual : 0,
-        'a primer holds on a dry, scuffed film',
-      );
-  }
-  if (under?.primer && under.group === 'primer')
-    return judge(
-      state,
-      'afterWait',
-      'class.overPrimer',
-      under.recoatHours.usual,
-      'it lies on a primer, after its wait',
-    );
-  if (coating.role === 'clear' && under && ['waterborne', 'powdery', 'oil', 'solvent', 'shellac'].includes(state.film))
-    return clearOverFilm(state, coating, under);
-  return null;
-}
-
-function clearOverFilm(state: SurfaceState, coating: Coating, under: Coating): Joint {
-  const isFresh = state.origin === 'laid';
-  if (state.sheen === 'gloss')
-    return judge(
-      state,
-      'scuff',
-      'class.clearOverGloss',
-      isFresh ? Math.max(under.recoatHours.usual, under.film === 'solvent' ? 48 : 0) : 0,
-      'a clear coat needs tooth on a glossy film',
-    );
-  if (isFresh && coating.film === 'solvent' && state.film === 'solvent')
-    return {
-      ...judge(
-        state,
-        'afterWait',
-        'class.clearOverFilm',
-        under.recoatIntervals[0]?.fromHours ?? 0,
-        'sprayed films follow each other within the hour or after the window',
-      ),
-      allowed: under.recoatIntervals,
-    };
-  const wait = isFresh ? Math.max(under.recoatHours.usual, under.film === 'solvent' ? 48 : 0) : 0;
-  return judge(state, 'afterWait', 'class.clearOverFilm', wait, 'a clear coat holds on any dry film');
 }
 
 /** The first layer on a material or an old finish of unknown make: what the substrate's row asks for. */

@@ -64,12 +64,13 @@ export function computeRecipe(recipeId: string, body: RecipeBody, context: Recip
   }
   for (const { findId, supplyKey, amount, stepId, zoneKey } of built.needs)
     demandOf(findId).supplies.push({ supplyKey, micro: toMicro(amount), driver: { kind: 'step', stepId, zoneKey } });
-  for (const layer of stacked.layers) {
-    const coats = built.steps.filter(
-      ({ id, coat, layerId, skipped }) =>
-        layerId === layer.id && coat !== null && !skipped && id === coatStepId(layer.id, coat, 'first'),
-    ).length;
-    if (coats > 0) sessions.set(layer.supplyKey, Math.max(sessions.get(layer.supplyKey) ?? 0, coats));
+  const coatsLaid = new Map<string, number>();
+  for (const { id, layerId, coat, skipped } of built.steps)
+    if (layerId !== null && coat !== null && !skipped && id === coatStepId(layerId, coat, 'first'))
+      coatsLaid.set(layerId, (coatsLaid.get(layerId) ?? 0) + 1);
+  for (const [layerId, coats] of coatsLaid) {
+    const key = layerById.get(layerId)?.supplyKey;
+    if (key !== undefined) sessions.set(key, Math.max(sessions.get(key) ?? 0, coats));
   }
   // A primer that mends is opened once more than its layer, if it has one, asks for.
   for (const step of built.steps) {

@@ -1,6 +1,7 @@
 import type { Coating } from '../catalog/coating';
 import { coatings } from '../catalog/coatings';
 import { substrates } from '../catalog/substrates';
+import type { ZoneUse } from '../surface/zone';
 import { techniques } from '../technique';
 import { computeRecipe, type RecipePlan } from './computeRecipe';
 import { chosenLayer, type RecipeBody } from './recipeBody';
@@ -15,14 +16,6 @@ export interface ProposedWay {
   body: RecipeBody;
   plan: RecipePlan;
 }
-
-/** A flat face of so many square meters is a wall, and rolled (a modelling choice). */
-const WALL_M2 = 2.5;
-const isWide = (plan: RecipePlan): boolean =>
-  plan.zones.some(
-    ({ zone, projectedAreaM2 }) =>
-      zone.included && zone.detail === 'flat' && projectedAreaM2 >= WALL_M2 * zone.count * zone.sides,
-  );
 
 /** What is tried: a technique with a coating, and a primer that nothing asks for but some stylists lay anyway. */
 interface Candidate {
@@ -44,28 +37,30 @@ const by = (techniqueId: string, coatingId: string, primerId: string | null = nu
   primerId,
 });
 
-/**
- * The paint that a brush takes up on a piece where nobody said which: wall paint on
- * a wall, a hard one where a top is worn, else chalk-type.
- */
-function brushPaint(plan: RecipePlan): string {
-  const worn = plan.zones.some((zone) => zone.zone.included && ['tableTop', 'wet', 'outdoors'].includes(zone.zone.use));
-  return isWide(plan) ? 'wallAcrylic' : worn ? 'waterborneEnamel' : 'chalk';
+/** Whether something coated is used in one of these ways. */
+const isUsedAs = (plan: RecipePlan, ...uses: ZoneUse[]): boolean =>
+  plan.zones.some(({ zone }) => zone.included && uses.includes(zone.use));
+
+/** The paint where nobody said which: wall paint on a wall, a hard one where a top is worn, else chalk-type. */
+function usualPaint(plan: RecipePlan): string {
+  if (isUsedAs(plan, 'wall')) return 'wallAcrylic';
+  return isUsedAs(plan, 'tableTop', 'wet', 'outdoors') ? 'waterborneEnamel' : 'chalk';
 }
 
 /** What there is to try for a wish, the likeliest first; without one, what suits the material. */
 function candidatesFor(wish: Wish, facts: PieceFacts, plan: RecipePlan): Candidate[] {
-  const brush = brushPaint(plan);
+  const isWall = isUsedAs(plan, 'wall');
   const named = wish.coatingId === null ? null : coatings.get(wish.coatingId);
-  const painted = named?.role === 'paint' && named.unit === 'mL' ? named.id : brush;
+  const painted = named?.role === 'paint' && named.unit === 'mL' ? named.id : usualPaint(plan);
   const asked = wish.techniqueId === null ? null : techniques.get(wish.techniqueId);
-  const hand =
-    isWide(plan) && asked?.id !== 'miniRoller' ? 'roller' : asked && coverIds.has(asked.id) ? asked.id : 'brushOn';
+  const tool = asked && coverIds.has(asked.id) ? asked.id : 'brushOn';
+  // "Paint" is said of walls too, and means the roller there.
+  const hand = isWall && tool === 'brushOn' ? 'roller' : tool;
   const paint = [by(hand, painted), by(hand, painted, 'bondingPrimer')];
   const cans = [by('sprayOn', 'aerosolEnamel'), by('sprayOn', 'aerosolEnamel', 'bondingPrimer')];
   const spray = [...cans, ...paint.slice(0, 1)];
   // Nobody sprays a wall from cans, unless it was wished: its other way is the brush.
-  paint.push(...(isWide(plan) ? [by('brushOn', painted)] : cans));
+  paint.push(...(isWall ? [by('brushOn', painted)] : cans));
   const wash = [by('wash', named?.group === 'waterbornePaint' ? named.id : 'wallAcrylic'), by('wash', 'bondingPrimer')];
   const stain = [
     by('stain', 'waterborneStain'),

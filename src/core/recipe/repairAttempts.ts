@@ -1,11 +1,13 @@
 import type { Coating } from '../catalog/coating';
 import { coatings } from '../catalog/coatings';
+import { sameValue } from '../kernel/sameValue';
+import { isBroken } from '../state/joint';
 import { isPreparation } from '../state/preparation';
 import { techniques } from '../technique';
-import { barriersNamed, isBroken, showsGround } from './barriers';
+import { barriersNamed, hidesGround } from './barriers';
 import type { RecipePlan } from './computeRecipe';
 import { type ChosenLayer, chosenLayer, type RecipeBody } from './recipeBody';
-import type { StackEntry } from './stack';
+import { coatStepId, type StackEntry } from './stack';
 import type { ZonePlan } from './zonePlans';
 
 /**
@@ -104,7 +106,7 @@ function withSteps(body: RecipeBody): RecipeBody {
 
 /** The wait that a joint asks for, instead of the one that was typed. */
 function withWait(body: RecipeBody, layerId: string): RecipeBody {
-  const id = `coat:${layerId}:1`;
+  const id = coatStepId(layerId, 1, 'first');
   const { [id]: edit, ...others } = body.stepEdits;
   if (edit?.waitHours === undefined) return body;
   const { waitHours: _waitHours, ...rest } = edit;
@@ -115,8 +117,7 @@ function withWait(body: RecipeBody, layerId: string): RecipeBody {
 function* undoneFirst(body: RecipeBody, layerId: string): Generator<RepairAttempt> {
   const asIs = { coating: null, look: 'asPlanned', named: true } as const;
   const steps = withSteps(body);
-  if (JSON.stringify(steps.stepEdits) !== JSON.stringify(body.stepEdits))
-    yield { ...asIs, kind: 'putBack', body: steps };
+  if (!sameValue(steps.stepEdits, body.stepEdits)) yield { ...asIs, kind: 'putBack', body: steps };
   const dropped = body.dropped.filter((proposal) => !proposal.endsWith(`@${layerId}`));
   if (dropped.length < body.dropped.length) yield { ...asIs, kind: 'putBack', body: { ...body, dropped } };
   const waited = withWait(body, layerId);
@@ -131,15 +132,12 @@ function* named(
   failing: readonly LaidAt[],
   zoneKeys: ChosenLayer['zoneKeys'],
 ): Generator<RepairAttempt> {
-  const technique = techniques.get(layer.techniqueId);
-  const lets = showsGround({ technique, coating, values: layer.values });
+  const over = { technique: techniques.get(layer.techniqueId), coating, values: layer.values };
   const asNamed = { look: 'asChosen', named: true } as const;
   for (const { zone, entry } of failing) {
     for (const id of barriersNamed(zone, entry.below, entry.joint, coating)) {
       const barrier = coatings.find(id);
-      if (!barrier || barrier.id === coating.id) continue;
-      // An opaque primer would hide what a see-through coat is meant to show.
-      if (lets && barrier.role === 'primer' && barrier.primer?.color !== null) continue;
+      if (!barrier || barrier.id === coating.id || hidesGround(barrier, over)) continue;
       yield { ...asNamed, kind: 'between', coating: id, body: withBarrier(body, layer, barrier, zoneKeys) };
     }
     for (const remedy of entry.joint.remedies) {

@@ -36,6 +36,10 @@ function handsOn(plan: RecipePlan): number {
   return plan.steps.reduce((sum, step) => sum + step.setUpMinutes + step.runMinutes + step.cleanUpMinutes, 0);
 }
 
+/** What a repair costs with its time, minor units; less than nothing where it saves. */
+export const costOfRepair = ({ cash, minutes }: Pick<Repair, 'cash' | 'minutes'>, hourValue: number): number =>
+  cash + (minutes * hourValue) / 60;
+
 /** What a repair must not bring in: whatever warns and did not before. Cautions stay at their steps, whatever is done. */
 function warnings(findings: readonly RecipeFinding[]): Set<string> {
   return new Set(
@@ -88,11 +92,10 @@ export function repairsFor(
       cash: cashOf(needsOf(after, attempt.body)) - cashOf(needsOf(before, body)),
     });
   }
-  const cost = (repair: Repair) => repair.cash + (repair.minutes * hourValue) / 60;
   const sorted = [...repairs.values()].sort(
     (a, b) =>
       looks.indexOf(a.look) - looks.indexOf(b.look) ||
-      cost(a) - cost(b) ||
+      costOfRepair(a, hourValue) - costOfRepair(b, hourValue) ||
       a.minutes - b.minutes ||
       (a.id < b.id ? -1 : 1),
   );

@@ -51,12 +51,14 @@ export function lossKey(coating: Coating, technique: Technique): string | null {
   return coating.unit === 'can' ? null : (technique.lossKey ?? `coating.${coating.id}.lossPercent`);
 }
 
+/** The assumption that a coating's own spreading rate stands under. */
+export function coatingRateKey({ id, unit }: Coating): string {
+  return `coating.${id}.${unit === 'can' ? 'spreadingRateM2PerCan' : 'spreadingRateM2PerL'}`;
+}
+
 /** The assumption that a layer's spreading rate stands under. */
 export function spreadingRateKey(coating: Coating, technique: Technique): string {
-  return (
-    technique.spreadingRateKey ??
-    `coating.${coating.id}.${coating.unit === 'can' ? 'spreadingRateM2PerCan' : 'spreadingRateM2PerL'}`
-  );
+  return technique.spreadingRateKey ?? coatingRateKey(coating);
 }
 
 /** The share of a layer's amount that one coat takes: the first coat also takes the absorption. */

@@ -1,5 +1,4 @@
 import { coatings } from '../catalog/coatings';
-import { labFromHex } from '../color/lab';
 import { plainColors } from '../color/plainColors.data';
 import { techniques } from '../technique';
 import type { ColorCardFacts } from './recipeContext';
@@ -90,10 +89,4 @@ export function readWish(text: string, cards: readonly ColorCardFacts[]): Wish {
     coatingId: coating?.id ?? null,
     color: chosen ? { cardId: chosen.id } : color ? { name: color.name, hex: color.hex } : null,
   };
-}
-
-/** The color of a wish in CIELAB, or null. */
-export function colorOfWish(wish: Wish, cards: ReadonlyMap<string, ColorCardFacts>) {
-  if (wish.color === null) return null;
-  return 'hex' in wish.color ? labFromHex(wish.color.hex) : (cards.get(wish.color.cardId)?.lab ?? null);
 }

@@ -1,37 +1,25 @@
 import type { Coating } from '../catalog/coating';
 import { coatings } from '../catalog/coatings';
-import { preparations } from '../catalog/preparations.data';
 import { useDemands } from '../catalog/uses.data';
 import { mixLab } from '../color/lab';
-import type { Joint } from '../state/joint';
-import type { PreparationKind } from '../state/preparation';
+import { isBroken, type Joint } from '../state/joint';
 import type { Sheen } from '../state/surfaceState';
 import type { QuantityInput } from '../technique/technique';
-import { barrierFor, isBroken } from './barriers';
+import { barrierFor } from './barriers';
 import { type Candidate, type CandidateWork, proposedCandidate } from './candidates';
 import { coatCountFor } from './coatCount';
 import { decisiveJoint, type Exposed, uppermost } from './exposed';
 import { foodFinding } from './foodZone';
 import { colorLaid, stateAfter } from './laidState';
+import { isLeftOut, laidShare, reliedOnFindings } from './leftOut';
 import type { RecipeBody } from './recipeBody';
 import type { RecipeContext } from './recipeContext';
 import type { RecipeFinding } from './recipeSentences';
-import {
-  coatShare,
-  coatStepId,
-  lossKey,
-  type PlannedLayer,
-  type PlannedWork,
-  type StackEntry,
-  spreadingRateKey,
-} from './stack';
+import { lossKey, type PlannedLayer, type PlannedWork, type StackEntry, spreadingRateKey } from './stack';
 import { supplyKey } from './supplyKey';
 import { tintOffer } from './tintedPrimer';
 import { asksForTopcoat, topcoatFor } from './topcoats';
 import type { ZonePlan } from './zonePlans';
-
-/** Works that serve the eye; nothing holds the worse for want of them. */
-const cosmeticWorks: ReadonlySet<PreparationKind> = new Set(['fill', 'dust']);
 
 /** A surface lighter than this step up counts as the same: a stain may be a shade lighter than what is there. */
 const LIGHTER_L = 3;
@@ -117,7 +105,7 @@ export class ZoneStacker {
       joint,
       coats,
       amount,
-      laidShare: this.laidShare(candidate, quantity),
+      laidShare: laidShare(body, candidate, quantity, zone.zone.sides),
       waterMl: put - amount,
       quantity,
       absorptionKey,
@@ -127,58 +115,17 @@ export class ZoneStacker {
     });
     this.checkUse(candidate);
     // What the stylist left out lies in the list of steps and not on the piece.
-    if (this.isLeftOut(candidate.id, coats.coats)) return;
+    if (isLeftOut(body, candidate.id, coats.coats)) return;
     this.exposed = technique.partial ? [...this.exposed, leaves] : [leaves];
     this.open = technique.partial ? [...this.open, coating] : [coating];
   }
 
-  /** The share of a layer's amount that is laid: without the coats that the stylist left out of the steps. */
-  private laidShare({ id, coating }: Candidate, quantity: QuantityInput): number {
-    const { stepEdits } = this.body;
-    if (quantity.coats === 0 || Object.keys(stepEdits).length === 0) return 1;
-    const isTurned = this.zone.zone.sides === 2 && coating.film !== 'none';
-    let leftOut = 0;
-    for (let coat = 1; coat <= quantity.coats; coat += 1)
-      for (const face of isTurned ? (['first', 'back'] as const) : (['first'] as const))
-        if (stepEdits[coatStepId(id, coat, face)]?.skipped)
-          leftOut += coatShare({ quantity }, coat) * (isTurned ? 0.5 : 1);
-    return leftOut === 0 ? 1 : Math.max(0, 1 - leftOut);
-  }
-
-  /** Whether every coat of a layer was taken out of the steps. */
-  private isLeftOut(layerId: string, coats: number): boolean {
-    const { stepEdits } = this.body;
-    for (let coat = 1; coat <= coats; coat += 1)
-      if (!stepEdits[coatStepId(layerId, coat, 'first')]?.skipped) return false;
-    return coats > 0;
-  }
-
   /** What a joint relies on and the stylist left out or cut short: it is raised again. */
   private checkReliedOn(candidate: Candidate, joint: Joint): void {
-    if (isBroken(joint)) return;
     const { zone, body } = this;
     const isFirst = this.entries.length === 0;
-    const asksScuff = joint.verdict === 'scuff' || joint.verdict === 'notKnown';
-    const scuffStep = isFirst ? 'scuff' : `scuff:${candidate.id}`;
-    const missing = isFirst ? zone.leftOut.filter((work) => !cosmeticWorks.has(work)) : [];
-    if (asksScuff && !zone.noSand && body.stepEdits[scuffStep]?.skipped) missing.push('scuff');
-    const where = { kind: 'joint', id: `${zone.key}|${candidate.id}` } as const;
-    const figures = { zone: zone.zone.name, coating: candidate.coating.name, surface: this.surfaceName() };
-    if (missing.length > 0)
-      this.say({
-        code: 'joint.stepLeftOut',
-        severity: 'stop',
-        where,
-        figures: { ...figures, steps: missing.map((work) => preparations[work].title.toLowerCase()).join('; ') },
-      });
-    const waited = body.stepEdits[coatStepId(candidate.id, 1, 'first')]?.waitHours;
-    if (!isFirst && waited !== undefined && waited < joint.waitHours)
-      this.say({
-        code: 'joint.tooSoon',
-        severity: 'stop',
-        where,
-        figures: { ...figures, hours: waited, wants: joint.waitHours, reason: joint.reason },
-      });
+    for (const finding of reliedOnFindings({ body, zone, candidate, joint, isFirst, surface: this.surfaceName() }))
+      this.say(finding);
   }
 
   private surfaceName(): string {

@@ -3,6 +3,7 @@ import { plainStory } from '../pricing/priceStory';
 import { completeMeasures } from '../surface/furnitureTemplate';
 import { furnitureTemplates } from '../surface/templates';
 import type { QuickLine } from './quickLine';
+import { saidSurface } from './saidSurface';
 
 /**
  * A find from a quick line: what was not said is proposed from the kind of piece. Its age is open, as nearly every
@@ -14,7 +15,6 @@ export function newFind(id: string, pieceId: string, line: QuickLine): Omit<Find
   const known = Object.fromEntries(
     Object.entries(line.measures).filter(([key]) => template.measures.some((measure) => measure.id === key)),
   );
-  const { usual } = template;
   const isLamp = template.traits.includes('lamp');
   return {
     id,
@@ -24,9 +24,7 @@ export function newFind(id: string, pieceId: string, line: QuickLine): Omit<Find
     kind: isLamp ? 'lamp' : 'ordinary',
     templateId: template.id,
     measures: completeMeasures(template, known),
-    materialId: line.materialId ?? usual?.materialId ?? 'veneer',
-    finishId: line.finishId ?? (line.materialId === null ? (usual?.finishId ?? null) : null),
-    sheen: line.finishId === 'glossyVarnish' ? 'gloss' : (usual?.sheen ?? 'unknown'),
+    ...saidSurface(line, template),
     color: null,
     era: 'unknown',
     leadTest: 'notTested',

@@ -6,6 +6,7 @@ import { furnitureTemplates } from '../surface/templates';
 import { pieceKindOf } from './pieceKindOf';
 import { pieceKinds } from './pieceKinds.data';
 import { readQuickLine } from './quickLine';
+import { saidSurface } from './saidSurface';
 
 const seasonWords: readonly [Season, RegExp][] = [
   ['spring', /\b(spring|easter)\b/],
@@ -168,9 +169,6 @@ export function newPiece(id: string, line: string, locale: PieceLocale): PieceRo
   if (heightMm !== undefined && liesFlat && widthMm !== undefined && depthMm === undefined)
     piece.depthMm = rounded(heightMm);
   else if (heightMm !== undefined) piece.heightMm = rounded(heightMm);
-  if (read.materialId !== null) piece.materialId = read.materialId;
-  piece.finishId = read.finishId;
-  if (read.finishId === 'glossyVarnish') piece.sheen = 'gloss';
   if (read.tag?.state === 'stated') piece.value = read.tag.low * read.quantity;
   if (read.note !== '') story.push(read.note);
   piece.story = story.join(', ').slice(0, 2000);
@@ -178,8 +176,7 @@ export function newPiece(id: string, line: string, locale: PieceLocale): PieceRo
     piece.season = seasonWords.find(([, pattern]) => pattern.test(line.toLowerCase()))?.[0] ?? 'any';
   const kind = pieceKinds.find(({ id: known }) => known === read.kindId) ?? pieceKindOf(rest.join(' '));
   piece.templateId = read.templateId ?? kind?.templateId ?? 'freeBox';
-  const { usual } = furnitureTemplates.get(piece.templateId);
-  if (read.materialId === null && usual) piece.materialId = usual.materialId;
+  Object.assign(piece, saidSurface(read, furnitureTemplates.get(piece.templateId)));
   if (kind) {
     piece.roles = [...kind.roles];
     piece.kind = kind.care;

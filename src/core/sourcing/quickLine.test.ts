@@ -1,6 +1,7 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { newFind } from './newFind';
+import { newPiece } from './newPiece';
 import { readQuickLine } from './quickLine';
 
 const read = (line: string) => readQuickLine(line, 'USD', 'us');
@@ -90,6 +91,16 @@ describe('the quick line', () => {
     expect(read('farm stand sign 5').kindId).toBe('sign');
   });
 
+  it.each([
+    ['wall, 12 x 8 ft', { materialId: 'concrete', finishId: 'soundOldPaint', sheen: 'matt' }],
+    ['brick wall, glossy varnish', { finishId: 'glossyVarnish', sheen: 'gloss' }],
+    ['pine basket', { materialId: 'pine', finishId: null, sheen: 'unknown' }],
+    ['basket', { materialId: 'wicker', finishId: null, sheen: 'unknown' }],
+    ['something odd', { materialId: 'veneer', finishId: null, sheen: 'unknown' }],
+  ])('“%s” is of the same stuff, found in a shop or in the house', (line, surface) => {
+    expect(newFind('id', 'piece', read(line))).toMatchObject(surface);
+    expect(newPiece('id', line, { units: 'us', currency: 'USD', today: '2026-06-01' })).toMatchObject(surface);
+  });
   it('becomes a find whose open questions stay open', () => {
     const find = newFind('id', 'piece', read('old lamp, free'));
     expect(find).toMatchObject({ kind: 'lamp', cordCondition: 'unknown', era: 'unknown', leadTest: 'notTested' });

@@ -13,6 +13,10 @@ export const verdictSeverity: Record<Verdict, number> = {
   never: 5,
 };
 
+/** Whether a verdict says that it does not hold as it is: something has to come in between, or it never will. */
+export const isBroken = ({ verdict }: { verdict: Verdict }): boolean =>
+  verdict === 'barrierPrimer' || verdict === 'never';
+
 /** When the upper layer may start, counted from the end of the lower one; open-ended when `toHours` is null. */
 export interface AllowedInterval {
   fromHours: number;

@@ -35,7 +35,7 @@ export const isBrushPaint = (coating: Coating): boolean =>
   coating.unit === 'mL' && coating.group === 'waterbornePaint' && coating.techniqueId === 'brushOn';
 
 /** What goes on by brush or roller all over: ordinary paint and primer. */
-export const isBrushCoat = (coating: Coating): boolean =>
+const isBrushCoat = (coating: Coating): boolean =>
   coating.unit === 'mL' && coating.techniqueId === 'brushOn' && (coating.role === 'paint' || coating.role === 'primer');
 
 /** A technique with what is usual: all over, by brush, nothing beside, nothing after. */
@@ -66,6 +66,25 @@ export function technique(
     finishing: [],
     ...own,
   };
+}
+
+/** A roller reaches flat faces; what is profiled or open it goes over again and again (a modelling choice). */
+const rollerFactors = { flat: 1, profiles: 2, spindles: 4, weave: 4 } as const;
+
+/** Ordinary paint or primer by a roller, which loses more than a brush and leaves some in its tray. */
+export function rolled(
+  own: Pick<Technique, 'id' | 'name' | 'words' | 'remark' | 'rate' | 'residueKey'> & { toolId: string },
+): Technique {
+  const { toolId, ...rest } = own;
+  return technique({
+    family: 'cover',
+    accepts: isBrushCoat,
+    detailFactor: (detail) => rollerFactors[detail],
+    // Edges and corners are cut in with a brush.
+    toolIds: [toolId, 'brush'],
+    lossKey: 'technique.roller.lossPercent',
+    ...rest,
+  });
 }
 
 /** A technique that reaches only part of a zone, once over. */

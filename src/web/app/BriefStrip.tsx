@@ -1,8 +1,9 @@
 import { hexFromLab } from '@core/color/lab';
 import { formatMoney } from '@core/kernel/formatMoney';
 import type { ProjectRow } from '@core/model/rows';
-import { type Pace, paceOf } from '@core/plan/untilReveal';
+import { type Pace, paceOf } from '@core/plan/untilDeadline';
 import { Link, useLocation } from 'react-router';
+import { demands } from './demands';
 import { usePlan, useRows } from './projectStore';
 import styles from './shell.module.css';
 import { dayOf } from './words';
@@ -10,6 +11,7 @@ import { dayOf } from './words';
 const paceWords: Record<Pace, string> = {
   noDate: '',
   past: 'the reveal is past',
+  nothingChosen: '',
   late: 'late for the reveal',
   lastMinute: 'last minute',
   inTime: 'in time',
@@ -20,13 +22,8 @@ const paceWords: Record<Pace, string> = {
 function constraintWords({ household, brief }: ProjectRow): string[] {
   const { youngestChildYears: child, pets } = household;
   return [
-    household.rented ? 'rented' : '',
-    household.noDrilling ? 'no drilling' : '',
-    household.reversibleOnly ? 'only what can be undone' : '',
-    household.outdoors ? 'outdoors' : '',
-    household.damp ? 'damp' : '',
+    ...demands.flatMap(([entry, words]) => (household[entry] === true ? [words] : [])),
     child === null ? '' : child === 0 ? 'a baby' : `a child of ${child}`,
-    household.pregnancy ? 'pregnant' : '',
     pets.length > 0 ? 'pets' : '',
     brief.leavingDate === null ? '' : `leaving ${dayOf(brief.leavingDate)}`,
   ].filter((words) => words !== '');
@@ -43,9 +40,9 @@ export function BriefStrip() {
     const card = rows.colorCards.find(({ id }) => id === colorCardId);
     return card ? [{ card, role }] : [];
   });
-  const demands = constraintWords(project);
+  const constraints = constraintWords(project);
   const pace = paceWords[paceOf(plan.purse.days)];
-  const nothing = !anchor && cards.length === 0 && demands.length === 0 && !splurge && pace === '';
+  const nothing = !anchor && cards.length === 0 && constraints.length === 0 && !splurge && pace === '';
   if (nothing || pathname.endsWith('/brief')) return null;
   return (
     <aside className={styles.brief} aria-label="The brief in short">
@@ -65,7 +62,7 @@ export function BriefStrip() {
           ))}
         </span>
       )}
-      {demands.length > 0 && <span>{demands.join(' · ')}</span>}
+      {constraints.length > 0 && <span>{constraints.join(' · ')}</span>}
       {splurge && (
         <span>
           splurge: {splurge.what}, up to {formatMoney(splurge.amount, project.currency, { cents: 'auto' })}

@@ -24,7 +24,7 @@ export function Purse(props: { plan: Plan; onWhy: (figure: PurseFigure) => void 
         : `, within the ${short(wished)} wished`;
   const over = money.free.likely < 0;
   const maybeOver = !over && money.free.low < 0;
-  const used = money.spent + money.promised + money.planned.likely + money.keptBack.likely;
+  const used = pays + money.keptBack.likely;
   const whole = Math.max(money.budget, used);
   const overPart = Math.max(0, used - money.budget);
   const moneySay = over

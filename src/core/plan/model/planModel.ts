@@ -203,6 +203,11 @@ export class PlanModel {
     return purchaseOf(this.supply(key), toMicro(need));
   }
 
+  /** What buying a set of needs takes beyond the stash, likely, in minor units; each need in its supply's unit. */
+  cashOf(needs: ReadonlyMap<string, number>): number {
+    return [...needs].reduce((sum, [key, need]) => sum + this.purchase(key, need).cash.likely, 0);
+  }
+
   /** The fills that count, in the order of their rows. */
   fills(): PlannedFill[] {
     return this.rows.fills.flatMap((fill: FillRow) => {

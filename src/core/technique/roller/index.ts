@@ -1,17 +1,12 @@
-import { rollerFactors } from '../miniRoller';
-import { isBrushCoat, technique } from '../parts';
+import { rolled } from '../parts';
 
 /** A wide roller with its tray, for walls and ceilings. */
-export const roller = technique({
+export const roller = rolled({
   id: 'roller',
   name: 'By roller',
   words: ['roller', 'roll', 'rolled'],
-  family: 'cover',
   remark: 'cut in the edges with a brush, then roll in a W and lay off from top to bottom; keep a wet edge',
-  accepts: isBrushCoat,
   rate: { perM2: 'roller' },
-  detailFactor: (detail) => rollerFactors[detail],
-  toolIds: ['roller', 'brush'],
-  lossKey: 'technique.roller.lossPercent',
+  toolId: 'roller',
   residueKey: 'technique.roller.residueMl',
 });

@@ -11,7 +11,7 @@ import { Palette } from './Palette';
 import { BeforePhotos, Inspirations } from './Photos';
 import { Place } from './Place';
 import { ThisProject } from './ThisProject';
-import { UntilReveal } from './UntilReveal';
+import { UntilDeadline } from './UntilDeadline';
 import { Weeks } from './Weeks';
 
 /** The brief of the open project: money, time, household, schools. Every field saves when it is left. */
@@ -112,7 +112,7 @@ export function BriefPage() {
           <DateField
             label="You leave the place on"
             value={project.brief.leavingDate}
-            hint="moving out, the end of a let; empty: not planned"
+            hint="moving out, the end of a let; what is not ready by then no longer fits"
             onCommit={(leavingDate) => setBrief({ leavingDate })}
           />
           <MoneyField
@@ -135,7 +135,7 @@ export function BriefPage() {
           />
         </SideBySide>
         <Weeks />
-        <UntilReveal />
+        <UntilDeadline />
       </section>
       <section className={styles.sheet}>
         <h2>Schools</h2>

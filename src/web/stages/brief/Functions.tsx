@@ -1,4 +1,4 @@
-import { keptFunctions } from '@core/plan/untilReveal';
+import { keptFunctions } from '@core/plan/keptFunctions';
 import { Select } from 'antd';
 import { useCommands, usePlan, useRows } from '../../app/projectStore';
 import styles from './brief.module.css';
@@ -13,16 +13,6 @@ export function Functions() {
   const { project, slots } = rows;
   const { brief } = project;
   const kept = keptFunctions(plan);
-  /** Gives a function to one slot, and takes it from the others. */
-  const close = (words: string, slotId: string | null) => {
-    for (const slot of slots) {
-      const has = slot.keeps.includes(words);
-      const wanted = slot.id === slotId;
-      if (has === wanted) continue;
-      const keeps = wanted ? [...slot.keeps, words] : slot.keeps.filter((other) => other !== words);
-      run('editSlot', { id: slot.id, values: { keeps } });
-    }
-  };
   return (
     <div className={styles.field}>
       <label htmlFor="functions">What the place must keep doing</label>
@@ -59,7 +49,7 @@ export function Functions() {
                 aria-label={`Which slot keeps: ${words}`}
                 size="small"
                 value={closing[0]?.id ?? ''}
-                onChange={(slotId) => close(words, slotId === '' ? null : slotId)}
+                onChange={(slotId) => run('keepFunction', { words, slotId: slotId === '' ? null : slotId })}
                 options={[
                   { value: '', label: 'open: no slot yet' },
                   ...slots

@@ -3,6 +3,7 @@ import { leftBehind } from '@core/plan/leftBehind';
 import { type Household, type PetKind, petKinds } from '@core/state/brief';
 import { Checkbox, Select } from 'antd';
 import { Link } from 'react-router';
+import { demands } from '../../app/demands';
 import { useCommands, useLocale, usePlan, useRows } from '../../app/projectStore';
 import { amountWords } from '../../app/words';
 import { LengthField, NumberField } from '../../ui/fields';
@@ -16,18 +17,6 @@ const petWords: Record<PetKind, string> = {
   smallAnimal: 'small animal',
   fish: 'fish',
 };
-
-const demands: [keyof Household, string, string][] = [
-  ['pregnancy', 'somebody in the house is pregnant', 'lead and solvents'],
-  ['rented', 'rented', 'how things hang, what stays behind'],
-  ['noDrilling', 'no drilling', 'how things hang'],
-  ['reversibleOnly', 'only what can be undone', 'every finish that lasts'],
-  ['outdoors', 'outdoors', 'finishes for indoors'],
-  ['damp', 'damp', 'drying and sealing'],
-  ['heatNear', 'heat or flame near', 'what may stand or hang there'],
-  ['foodNear', 'food near', 'where to spray and sand'],
-  ['buildingWorks', 'building works planned', 'dust in wet coats'],
-];
 
 /** Who lives there and what the place demands; each entry says which warnings it feeds, and how many now. */
 export function Place() {

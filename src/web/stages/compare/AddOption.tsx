@@ -8,8 +8,8 @@ import { newFind } from '@core/sourcing/newFind';
 import { headPhrase } from '@core/sourcing/pieceKindOf';
 import { readQuickLine } from '@core/sourcing/quickLine';
 import { useQuery } from '@tanstack/react-query';
-import { Button, Input, Modal, Select } from 'antd';
-import { useDeferredValue, useEffect, useState } from 'react';
+import { Button, Input, type InputRef, Modal, Select } from 'antd';
+import { useDeferredValue, useEffect, useRef, useState } from 'react';
 import { Link } from 'react-router';
 import { api } from '../../app/api';
 import { fillWithPiece } from '../../app/fillWithPiece';
@@ -44,6 +44,7 @@ export function AddOption(props: { slot: SlotRow | null; kind: AddableKind; onCl
   const [findId, setFindId] = useState<string | null>(null);
   const [cost, setCost] = useState('');
   const [wish, setWish] = useState('');
+  const wishInput = useRef<InputRef>(null);
   /** A color that was picked; else the words say it, or the palette. */
   const [card, setCard] = useState<ColorCardRow | null>(null);
   const [ours, setOurs] = useState<PieceRow | null>(null);
@@ -204,7 +205,7 @@ export function AddOption(props: { slot: SlotRow | null; kind: AddableKind; onCl
             aria-label="What is it?"
             value={what}
             onChange={(event) => setWhat(event.target.value)}
-            onPressEnter={kind === 'makeover' ? () => document.getElementById('option-wish')?.focus() : add}
+            onPressEnter={kind === 'makeover' ? () => wishInput.current?.focus() : add}
             placeholder={kind === 'buyNew' ? 'nightstand, new' : 'nightstand, half off, one drawer sticks'}
             autoFocus
             autoComplete="off"
@@ -232,6 +233,7 @@ export function AddOption(props: { slot: SlotRow | null; kind: AddableKind; onCl
           <span>What would you do with it?</span>
           <Input
             id="option-wish"
+            ref={wishInput}
             aria-label="What would you do with it?"
             value={wish}
             onChange={(event) => setWish(event.target.value)}

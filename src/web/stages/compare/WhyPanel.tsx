@@ -78,19 +78,7 @@ export function WhyPanel(props: {
           {finding.severity === 'stop' && <b>Stop. </b>}
           {finding.severity === 'refuse' && <b>Refused. </b>}
           {sentenceFor(finding, locale)}
-          {finding.fix?.kind === 'noteConsent' && (
-            <div>
-              <Button
-                size="small"
-                onClick={() =>
-                  finding.fix?.kind === 'noteConsent' &&
-                  run('editPiece', { id: finding.fix.pieceId, values: { mayAlter: true } })
-                }
-              >
-                Agreed: it may be altered for good
-              </Button>
-            </div>
-          )}
+          {finding.fix?.kind === 'noteConsent' && <NoteConsent pieceId={finding.fix.pieceId} />}
         </div>
       ))}
       <div style={{ marginTop: 16 }}>
@@ -131,6 +119,18 @@ function unique(findings: readonly Finding[]): Finding[] {
     seen.add(key);
     return true;
   });
+}
+
+/** Whoever may decide about a piece agreed that it is altered for good. */
+function NoteConsent(props: { pieceId: string }) {
+  const { run } = useCommands();
+  return (
+    <div>
+      <Button size="small" onClick={() => run('editPiece', { id: props.pieceId, values: { mayAlter: true } })}>
+        Agreed: it may be altered for good
+      </Button>
+    </div>
+  );
 }
 
 /** What is known of something sold new. */

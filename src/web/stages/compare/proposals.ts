@@ -55,14 +55,12 @@ export function proposalsFor(wanted: Wanted, plan: Plan, cards: readonly ColorCa
     colorCards: card ? new Map([...base.colorCards, [card.id, card]]) : base.colorCards,
   };
   const pieces = Math.min(slot.quantity, Math.max(1, find.count));
-  const cashOf = (needs: ReadonlyMap<string, number>) =>
-    [...needs].reduce((sum, [key, amount]) => sum + plan.model.purchase(key, amount).cash.likely, 0);
   const ways = proposedWays(
     startOf(find, pieces),
     readWish(wanted.wish, cards),
     card?.id ?? null,
     context,
-    cashOf,
+    (needs) => plan.model.cashOf(needs),
     plan.rows.project.hourValue ?? 0,
     () => crypto.randomUUID(),
   );

@@ -14,7 +14,7 @@ import { CanDrawing } from './CanDrawing';
 import styles from './house.module.css';
 import { usePanels } from './Panels';
 
-import { fills } from './supplyNames';
+import { countedOrAlways, fills } from './supplyNames';
 
 /** One can: its gauge, who wants of it, the question whether it is still there, its facts on request. */
 export function Can(props: { supply: SupplyRow; name: string; look: boolean; open: boolean; onToggle: () => void }) {
@@ -24,6 +24,7 @@ export function Can(props: { supply: SupplyRow; name: string; look: boolean; ope
   const gauge = canGauge(supply, today);
   const unit = unitOfKind(supply.kindId);
   const card = rows.colorCards.find((entry) => entry.id === supply.colorCardId);
+  const isAlways = supply.stash.state === 'always';
   const amount = supply.stash.state === 'none' ? 0 : supply.stash.amount;
   const key = supplyKey(supply.kindId, supply.colorCardId, supply.sheen);
   const needs = (panels.data?.needs ?? []).filter(
@@ -31,11 +32,7 @@ export function Can(props: { supply: SupplyRow; name: string; look: boolean; ope
   );
   const needed = needs.reduce((sum, need) => sum + need.amount, 0);
   const set = (values: Partial<Omit<SupplyRow, 'id' | 'version'>>) => run('editSupply', { id: supply.id, values });
-  const estimate = (left: number) =>
-    set({
-      stash: left > 0 ? { state: 'about', amount: left } : { state: 'none', amount: 0 },
-      checkedOn: today,
-    });
+  const estimate = (left: number) => set({ stash: countedOrAlways(false, left), checkedOn: today });
   return (
     <li className={styles.can}>
       <CanDrawing
@@ -46,15 +43,15 @@ export function Can(props: { supply: SupplyRow; name: string; look: boolean; ope
       <div>
         <h3>{props.name}</h3>
         <p>
-          {supply.stash.state === 'always'
+          {isAlways
             ? 'always here'
             : supply.stash.state === 'none'
               ? 'used up'
               : `${supply.stash.state === 'about' ? 'about ' : ''}${supplyWords(amount, unit, locale.units)}`}
-          {gauge.share === null || supply.stash.state === 'none' || supply.stash.state === 'always'
+          {gauge.share === null || supply.stash.state === 'none' || isAlways
             ? ''
             : `, ${Math.round(gauge.share * 100)} % of a full one`}
-          {gauge.coversM2 !== null && amount > 0 && supply.stash.state !== 'always'
+          {gauge.coversM2 !== null && amount > 0 && !isAlways
             ? `; covers ${areaWords(gauge.coversM2, locale.units)}`
             : ''}
         </p>
@@ -76,11 +73,11 @@ export function Can(props: { supply: SupplyRow; name: string; look: boolean; ope
           </p>
         )}
         {needs.length > 0 && (
-          <p className={`small ${supply.stash.state !== 'always' && needed > amount ? styles.late : ''}`}>
+          <p className={`small ${!isAlways && needed > amount ? styles.late : ''}`}>
             Wanted:{' '}
             {needs.map((need) => `${supplyWords(need.amount, unit, locale.units)} by ${need.projectName}`).join(', ')}
             {needs.length > 1 ? `; together ${supplyWords(needed, unit, locale.units)}` : ''}
-            {supply.stash.state !== 'always' && needed > amount
+            {!isAlways && needed > amount
               ? `, ${supplyWords(needed - amount, unit, locale.units)} short`
               : ', it is here'}
             .
@@ -129,16 +126,8 @@ export function Can(props: { supply: SupplyRow; name: string; look: boolean; ope
                 onCommit={(containerSize) => set({ containerSize })}
               />
               <Checkbox
-                checked={supply.stash.state === 'always'}
-                onChange={(event) =>
-                  set({
-                    stash: event.target.checked
-                      ? { state: 'always', amount }
-                      : amount > 0
-                        ? { state: 'about', amount }
-                        : { state: 'none', amount: 0 },
-                  })
-                }
+                checked={isAlways}
+                onChange={(event) => set({ stash: countedOrAlways(event.target.checked, amount) })}
               >
                 Always here, nobody counts it
               </Checkbox>

@@ -3,6 +3,7 @@ import { newSupply } from '@core/plan/newRows';
 import { Checkbox } from 'antd';
 import { useHouse } from '../../app/houseStore';
 import styles from './house.module.css';
+import { countedOrAlways } from './supplyNames';
 
 /** What a workshop has without counting it: said once for the studio, and no plan buys it. */
 export function Staples() {
@@ -16,11 +17,7 @@ export function Staples() {
           const row = rows.supplies.find((supply) => supply.kindId === kind.id);
           const isHere = row ? row.stash.state === 'always' : true;
           const set = (always: boolean) => {
-            const stash = always
-              ? { state: 'always' as const, amount: row?.stash.amount ?? 0 }
-              : (row?.stash.amount ?? 0) > 0
-                ? { state: 'about' as const, amount: row?.stash.amount ?? 0 }
-                : { state: 'none' as const, amount: 0 };
+            const stash = countedOrAlways(always, row?.stash.amount ?? 0);
             if (row) run('editSupply', { id: row.id, values: { stash } });
             else
               run('saveSupply', {

@@ -21,3 +21,9 @@ export const fills = [
   { value: '0.333', title: 'About a third' },
   { value: '0.1', title: 'A rest' },
 ] as const;
+
+/** A stash that nobody counts from now on, or that is counted again from what was last known. */
+export function countedOrAlways(always: boolean, amount: number): SupplyRow['stash'] {
+  if (always) return { state: 'always', amount };
+  return amount > 0 ? { state: 'about', amount } : { state: 'none', amount: 0 };
+}

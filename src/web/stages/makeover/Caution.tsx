@@ -126,6 +126,8 @@ function FixButtons(props: { fix: Fix; recipe: RecipeAccess | undefined }) {
         </Button>
       ) : null;
     case 'noteConsent':
+      // Consent is noted on the board, beside the way that asks for it.
+      return null;
     case 'replaceCoating':
       // The repairs beneath the card offer this and more.
       return null;

@@ -2,10 +2,10 @@ import { coatings } from '@core/catalog/coatings';
 import { formatMinutes } from '@core/kernel/formatMinutes';
 import { formatMoney } from '@core/kernel/formatMoney';
 import type { RecipeFinding } from '@core/recipe/recipeSentences';
-import { type Repair, repairsFor } from '@core/recipe/repairs';
+import { costOfRepair, type Repair, repairsFor } from '@core/recipe/repairs';
 import { Button } from 'antd';
 import { useMemo, useState } from 'react';
-import { useLocale, usePlan, useRows } from '../../app/projectStore';
+import { useLocale, usePlan } from '../../app/projectStore';
 import styles from './makeover.module.css';
 import type { RecipeAccess } from './useRecipe';
 
@@ -39,8 +39,8 @@ function repairWords(repair: Repair): string {
 
 /** What would make it hold, what keeps the look first; one press puts it into the recipe. */
 export function Repairs(props: { finding: RecipeFinding; recipe: RecipeAccess }) {
-  const rows = useRows();
   const plan = usePlan();
+  const hourValue = plan.rows.project.hourValue ?? 0;
   const locale = useLocale();
   const { finding, recipe } = props;
   const { row } = recipe;
@@ -48,10 +48,9 @@ export function Repairs(props: { finding: RecipeFinding; recipe: RecipeAccess })
   // Worked out anew whenever the recipe, a fact of a piece or a price changes.
   const repairs = useMemo(() => {
     if (!open) return [];
-    const cashOf = (needs: ReadonlyMap<string, number>) =>
-      [...needs].reduce((sum, [key, amount]) => sum + plan.model.purchase(key, amount).cash.likely, 0);
-    return repairsFor(row.id, row.body, plan.model.recipeContext(), finding, cashOf, rows.project.hourValue ?? 0);
-  }, [open, row, plan, finding, rows.project.hourValue]);
+    const { model } = plan;
+    return repairsFor(row.id, row.body, model.recipeContext(), finding, (needs) => model.cashOf(needs), hourValue);
+  }, [open, row, plan, finding, hourValue]);
   const cost = (repair: Repair) => {
     const signed = (text: string, value: number) => (value < 0 ? `−${text}` : `+${text}`);
     const cash = signed(formatMoney(Math.abs(repair.cash), locale.currency), repair.cash);
@@ -67,8 +66,8 @@ export function Repairs(props: { finding: RecipeFinding; recipe: RecipeAccess })
       </div>
     );
   if (repairs.length === 0) return <p className="small">Nothing here makes it hold: choose another finish.</p>;
-  const worth = (repair: Repair) => repair.cash + (repair.minutes * (rows.project.hourValue ?? 0)) / 60;
-  const cheapest = repairs.findIndex((repair) => repairs.every((other) => worth(repair) <= worth(other)));
+  const costs = repairs.map((repair) => costOfRepair(repair, hourValue));
+  const cheapest = costs.indexOf(Math.min(...costs));
   return (
     <ul className={styles.repairs}>
       {repairs.map((repair, index) => (

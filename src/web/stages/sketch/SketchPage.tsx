@@ -1,6 +1,6 @@
 import { spotKinds } from '@core/catalog/spotKinds';
+import { keptFunctions } from '@core/plan/keptFunctions';
 import { newSpot } from '@core/plan/newRows';
-import { keptFunctions } from '@core/plan/untilReveal';
 import { huntingList } from '@core/sourcing/huntingList';
 import { Button, Input, Select } from 'antd';
 import { useState } from 'react';

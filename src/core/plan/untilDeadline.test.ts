@@ -1,7 +1,8 @@
 import { describe, expect, it } from 'vitest';
 import { AS_OF, fill, offer, option, project, rows, slot } from '../fixtures/projectRows';
 import { computePlan } from './computePlan';
-import { keptFunctions, paceOf, untilReveal } from './untilReveal';
+import { keptFunctions } from './keptFunctions';
+import { deadlineOf, paceOf, untilDeadline } from './untilDeadline';
 
 describe('the pace', () => {
   it.each([
@@ -14,15 +15,31 @@ describe('the pace', () => {
     [30, 13, 'inTime'],
     [30, 14, 'early'],
   ] as const)('with %s days to the reveal and %s in hand is %s', (toReveal, inHand, pace) => {
-    expect(paceOf({ toReveal, inHand, lastUsableMs: null })).toBe(pace);
+    expect(paceOf({ toReveal, inHand, lastUsableMs: AS_OF })).toBe(pace);
+  });
+  it('is none while nothing is chosen, and past is past', () => {
+    expect(paceOf({ toReveal: 30, inHand: 30, lastUsableMs: null })).toBe('nothingChosen');
+    expect(paceOf({ toReveal: -1, inHand: -1, lastUsableMs: null })).toBe('past');
+  });
+});
+
+describe('the deadline', () => {
+  const of = (revealDate: string | null, leavingDate: string | null) =>
+    deadlineOf(project({ revealDate, brief: { ...project().brief, leavingDate } }));
+  it('is the reveal, or the day on which the place is left where that comes first', () => {
+    expect(of('2026-06-20', null)).toEqual({ date: '2026-06-20', because: 'reveal' });
+    expect(of('2026-06-20', '2027-01-31')).toEqual({ date: '2026-06-20', because: 'reveal' });
+    expect(of('2026-06-20', '2026-06-10')).toEqual({ date: '2026-06-10', because: 'leaving' });
+    expect(of(null, '2026-06-10')).toEqual({ date: '2026-06-10', because: 'leaving' });
+    expect(of(null, null)).toBeNull();
   });
 });
 
 describe('what still fits until the reveal', () => {
-  const planOf = (revealDate: string | null, chosen: string[] = []) =>
+  const planOf = (revealDate: string | null, chosen: string[] = [], leavingDate: string | null = null) =>
     computePlan(
       rows({
-        project: project({ revealDate }),
+        project: project({ revealDate, brief: { ...project().brief, leavingDate } }),
         slots: [slot('1', { number: 1 }), slot('2', { number: 2 }), slot('3', { number: 3, leftOut: true })],
         offers: [offer('soon', 2000, { leadDays: 3 }), offer('slow', 1000, { leadDays: 30 })],
         options: ['soon', 'slow'].map((id) =>
@@ -33,15 +50,20 @@ describe('what still fits until the reveal', () => {
       AS_OF,
     );
   it('tells for each open slot the ways that arrive before it and those that do not', () => {
-    expect(untilReveal(planOf('2026-06-20'))).toMatchObject([
+    expect(untilDeadline(planOf('2026-06-20'))).toMatchObject([
       { slot: { id: '1' }, inTime: ['soon'], tooLate: ['slow'] },
       { slot: { id: '2' }, inTime: [], tooLate: [] },
     ]);
-    expect(untilReveal(planOf('2026-06-02'))).toMatchObject([{ inTime: [], tooLate: ['soon', 'slow'] }, {}]);
+    expect(untilDeadline(planOf('2026-06-02'))).toMatchObject([{ inTime: [], tooLate: ['soon', 'slow'] }, {}]);
+  });
+  it('counts to the day on which the place is left, where that comes first', () => {
+    const left = untilDeadline(planOf('2026-07-20', [], '2026-06-03'));
+    expect(left).toMatchObject([{ inTime: [], tooLate: ['soon', 'slow'] }, {}]);
+    expect(untilDeadline(planOf('2026-07-20'))).toMatchObject([{ inTime: ['soon', 'slow'] }, {}]);
   });
   it('says nothing without a date, and nothing of a slot that is filled or left out', () => {
-    expect(untilReveal(planOf(null))).toBeNull();
-    expect(untilReveal(planOf('2026-06-20', ['soon']))?.map((entry) => entry.slot.id)).toEqual(['2']);
+    expect(untilDeadline(planOf(null))).toBeNull();
+    expect(untilDeadline(planOf('2026-06-20', ['soon']))?.map((entry) => entry.slot.id)).toEqual(['2']);
   });
 });
 

@@ -1,0 +1,168 @@
+import { parseLength } from '../kernel/parseLength';
+import { parseMoney } from '../kernel/parseMoney';
+import type { UnitSystem } from '../kernel/units';
+import type { PriceLine } from '../pricing/priceStory';
+import type { Measures } from '../surface/furnitureTemplate';
+import { anyCount, isPlural, numberOf } from './lineNumbers';
+import { headPhrase } from './pieceKindOf';
+
+/** One part of a quick line with what it was understood as; `as` is null for a part that stays a note. */
+export interface UnderstoodPart {
+  text: string;
+  as:
+    | 'what it is'
+    | 'how many'
+    | 'price'
+    | 'price in other money'
+    | 'price line'
+    | 'pack'
+    | 'size'
+    | 'material'
+    | 'finish'
+    | 'flaw'
+    | null;
+}
+
+const percentOff = /\bhalf (?:off|price)(?: today)?\b|(\d{1,2}(?:[.,]\d+)?)\s*%\s*(?:off)?/;
+const coupon = /\bcoupon\b/;
+
+const length = String.raw`\d+(?:[.,/]\d+)?(?: \d+/\d+)?[½¼¾⅛⅜⅝⅞⅓⅔]?`;
+const lengthUnit = `(?:mm|cm|m|inches|inch|in|feet|foot|ft|["”″'’′])`;
+const measuresAnywhere = new RegExp(
+  String.raw`${length}\s*${lengthUnit}?\s*(?:x|×|by)\s*${length}\s*${lengthUnit}?(?:\s*(?:x|×|by)\s*${length}\s*${lengthUnit}?)?(?![\p{L}\d])`,
+  'u',
+);
+const lengthAnywhere = new RegExp(
+  String.raw`(?<![\p{L}\d])(${length}\s*${lengthUnit}(?:\s*${length}\s*${lengthUnit})?)(?:\s*(tall|high|height|wide|width|across|long|deep|depth|diameter))?(?![\p{L}\d])`,
+  'u',
+);
+
+function sizeOf(text: string, units: UnitSystem): number[] | null {
+  const parts = text.trim().split(/\s*(?:x|×|by)\s*/);
+  if (parts.length < 2 || parts.length > 3) return null;
+  const unit = /(mm|cm|m|in|inches|ft|")\s*$/.exec(text)?.[1];
+  const lengths = parts.map((part) =>
+    parseLength(unit && /[\d\s/.,½¼¾]$/.test(part) ? `${part} ${unit}` : part, units),
+  );
+  return lengths.every((length) => length.ok) ? lengths.map((length) => (length.ok ? length.value : 0)) : null;
+}
+
+/** A stretch of a part that was understood. */
+interface Span {
+  from: number;
+  to: number;
+  as: UnderstoodPart['as'];
+}
+
+/** One part of a line while it is read: what is understood is taken out, what is left says what the thing is. */
+export class LinePart {
+  readonly spans: Span[] = [];
+  /** The part in lower case, with what was understood blanked out. */
+  text: string;
+
+  readonly said: string;
+
+  constructor(said: string) {
+    this.said = said;
+    this.text = said.toLowerCase();
+    // Letters that change their length in lower case would shift every place.
+    if (this.text.length !== said.length) this.text = said;
+  }
+
+  take(from: number, to: number, as: UnderstoodPart['as']): void {
+    this.spans.push({ from, to, as });
+    this.text = this.text.slice(0, from) + ' '.repeat(to - from) + this.text.slice(to);
+  }
+
+  takeMatch(pattern: RegExp, as: UnderstoodPart['as']): RegExpExecArray | null {
+    const match = pattern.exec(this.text);
+    if (match) this.take(match.index, match.index + match[0].length, as);
+    return match;
+  }
+
+  /** The part cut at what was understood; what was not has no meaning yet. */
+  pieces(): { text: string; as?: UnderstoodPart['as'] }[] {
+    const found: { text: string; as?: UnderstoodPart['as'] }[] = [];
+    let at = 0;
+    const between = (to: number) => {
+      const text = this.said.slice(at, to).trim();
+      if (text !== '') found.push({ text });
+    };
+    for (const span of [...this.spans].sort((a, b) => a.from - b.from)) {
+      between(span.from);
+      const text = this.said.slice(span.from, span.to).trim();
+      if (text !== '') found.push({ text, as: span.as });
+      at = span.to;
+    }
+    between(this.said.length);
+    return found;
+  }
+}
+
+/** Takes a pack out of a part: "set of 4 plates", "frames, pack of 6". */
+export function takePack(part: LinePart): number | null {
+  const packed = part.takeMatch(
+    new RegExp(String.raw`(?<![\p{L}\d])(?:a\s+)?(?:pack|set|lot|box|bunch|case) of (${anyCount})`, 'u'),
+    'pack',
+  );
+  return packed ? numberOf(packed[1] ?? '') : null;
+}
+
+/** Takes a count from before the words for the thing: "3 lanterns", "a dozen frames", "pair of bookends". */
+export function takeCount(part: LinePart): number | null {
+  const last = /(?<=\S)\s+[x×]\s?(\d{1,3})\s*$/u.exec(part.text);
+  if (last) {
+    part.take(last.index, part.text.length, 'how many');
+    return Number(last[1]);
+  }
+  const first = new RegExp(String.raw`^\s*(?:(\d{1,3})(?=\s*[x×]\s)|(${anyCount}))(\s*[x×])?\s+(?=[^\s\d/])`, 'u').exec(
+    part.text,
+  );
+  const count = numberOf(first?.[1] ?? first?.[2] ?? '');
+  if (!first || count === null || count < 1) return null;
+  const said = (first[1] ?? first[2] ?? '').trim();
+  if (said === 'a' || said === 'an') return null;
+  const what = part.text.slice(first[0].length);
+  // "5 shelf bookcase" is one bookcase: only what stands in the plural was counted.
+  const counted = [...headPhrase(what).split(' '), ...(what.split(/\sof\s/)[0] ?? '').trim().split(/\s+/)];
+  if (!first[3] && !/dozen|pair|couple/.test(said) && count > 1 && !counted.some(isPlural)) return null;
+  part.take(0, first[0].length, 'how many');
+  return count;
+}
+
+/** Takes out what was taken off the price: a coupon, a markdown in percent, half off. */
+export function takePriceLines(part: LinePart, currency: string): PriceLine[] {
+  if (coupon.test(part.text)) {
+    const percent = percentOff.exec(part.text);
+    const figure = /(\d+(?:[.,]\d+)?)/.exec(part.text)?.[1];
+    const value = Number((figure ?? '0').replace(',', '.'));
+    const inMoney = /[$€£]/.test(part.text) ? parseMoney(figure ?? '', currency) : null;
+    part.take(0, part.text.length, 'price line');
+    if (percent) return [{ kind: 'couponPercent', percentThousandths: Math.round(value * 1000) }];
+    if (inMoney?.ok) return [{ kind: 'couponMoney', amount: inMoney.value, by: 'store' }];
+    return [{ kind: 'couponUnknown', value: Math.round(value * 1000) }];
+  }
+  const percent = part.takeMatch(percentOff, 'price line');
+  if (!percent) return [];
+  const off = percent[1] === undefined ? 50 : Number(percent[1].replace(',', '.'));
+  return [{ kind: 'markdown', percentThousandths: Math.round(off * 1000) }];
+}
+
+/** Takes a size out of a part, "18 x 12" or "24 in tall", in mm by the names that templates measure with. */
+export function takeSizes(part: LinePart, units: UnitSystem): Measures {
+  const several = measuresAnywhere.exec(part.text);
+  const size = several ? sizeOf(several[0], units) : null;
+  if (several && size) {
+    part.take(several.index, several.index + several[0].length, 'size');
+    const [width = 0, second = 0, third] = size;
+    return third === undefined
+      ? { widthMm: width, heightMm: second, openWidthMm: width, openHeightMm: second }
+      : { widthMm: width, depthMm: second, heightMm: third };
+  }
+  const one = lengthAnywhere.exec(part.text);
+  const read = one ? parseLength(one[1] ?? '', units) : null;
+  if (!one || !read?.ok) return {};
+  part.take(one.index, one.index + one[0].length, 'size');
+  if (/^(wide|width|across|long|diameter)$/.test(one[2] ?? '')) return { widthMm: read.value };
+  return /^(deep|depth)$/.test(one[2] ?? '') ? { depthMm: read.value } : { heightMm: read.value };
+}

@@ -1,0 +1,20 @@
+import type { Sheen } from '../state/surfaceState';
+import type { FurnitureTemplate } from '../surface/furnitureTemplate';
+import type { QuickLine } from './quickLine';
+
+/** What a piece is made of and what lies on it. */
+interface SaidSurface {
+  materialId: string;
+  finishId: string | null;
+  sheen: Sheen;
+}
+
+/** What a line says of a surface; where it says nothing, what the kind of piece usually is. */
+export function saidSurface(line: QuickLine, { usual }: FurnitureTemplate): SaidSurface {
+  const materialId = line.materialId ?? usual?.materialId ?? 'veneer';
+  if (line.finishId !== null)
+    return { materialId, finishId: line.finishId, sheen: line.finishId === 'glossyVarnish' ? 'gloss' : 'unknown' };
+  // A material that was said is not taken for the usual finished one.
+  const finishId = line.materialId === null ? (usual?.finishId ?? null) : null;
+  return { materialId, finishId, sheen: finishId === null ? 'unknown' : (usual?.sheen ?? 'unknown') };
+}
