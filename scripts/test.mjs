@@ -25,6 +25,8 @@ const cache = join(root, '.cache');
 mkdirSync(cache, { recursive: true });
 let passed = 0;
 let failed = 0;
+/** What failed, by name: said again at the end, where a long log is looked at first. */
+const failures = [];
 
 function run(program, args, env = {}) {
   const result = spawnSync(process.execPath, [join(root, 'node_modules', program), ...args], {
@@ -38,10 +40,15 @@ function run(program, args, env = {}) {
 function check(name, program, args) {
   say(`\n== ${name}`);
   if (run(program, args)) passed += 1;
-  else failed += 1;
+  else fail(name);
 }
 
-/** Runs one vitest project and counts its tests; a run that dies without a count is one failure. */
+function fail(name, message = '') {
+  failed += 1;
+  failures.push({ name, message });
+}
+
+/** Runs one vitest project and counts its tests; one that dies without naming a failed test is one failure. */
 function tests(name, project, env = {}) {
   say(`\n== ${name}`);
   const report = join(cache, `tests-${project}.json`);
@@ -53,9 +60,14 @@ function tests(name, project, env = {}) {
   );
   const counts = existsSync(report) ? JSON.parse(readFileSync(report, 'utf8')) : null;
   passed += counts?.numPassedTests ?? 0;
-  const failures = counts?.numFailedTests ?? 0;
-  failed += failures > 0 || good ? failures : 1;
-  if (counts && counts.numTotalTests === 0) failed += 1;
+  const broken = (counts?.testResults ?? []).flatMap((file) =>
+    file.assertionResults
+      .filter((test) => test.status === 'failed')
+      .map((test) => ({ name: `${file.name}: ${test.fullName}`, message: test.failureMessages.join('\n') })),
+  );
+  for (const { name: of, message } of broken) fail(of, message);
+  if (!good && broken.length === 0) fail(`${name} ended without naming a failed test`);
+  if (counts && counts.numTotalTests === 0) fail(`${name}: no test was found`);
 }
 
 if (wanted('types')) check('Types', 'typescript/bin/tsc', ['-b']);
@@ -71,5 +83,6 @@ if (wanted('server')) {
 }
 if (wanted('journeys')) tests('Journeys in the browser', 'journeys');
 
+for (const { name, message } of failures) say(`\nfailed: ${name}\n${message.split('\n').slice(0, 12).join('\n')}`);
 say(`\n${passed} passed, ${failed} failed`);
 process.exit(failed === 0 ? 0 : 1);

@@ -27,6 +27,8 @@ export interface AppSettings {
   environment: Environment;
   /** How long the list of projects waits for stale summaries, in milliseconds; not at all unless said otherwise. */
   summaryPatienceMs?: number;
+  /** How long changes are gathered before their projects are summed up, in milliseconds. */
+  summaryGatherMs?: number;
   log?: (line: string) => void;
 }
 
@@ -42,6 +44,7 @@ export function createApp(settings: AppSettings) {
     environment,
     studioId,
     summaryPatienceMs: settings.summaryPatienceMs ?? 0,
+    summaryGatherMs: settings.summaryGatherMs,
     log,
   });
   const app = new OpenAPIHono({

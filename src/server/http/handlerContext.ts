@@ -30,11 +30,12 @@ export function handlerContext(of: {
   environment: Environment;
   studioId: string;
   summaryPatienceMs: number;
+  summaryGatherMs: number | undefined;
   log: (line: string) => void;
 }): HandlerContext {
   const { database, environment, studioId, log } = of;
   const known = nothingKnown();
-  const summaries = new SummaryJob(database, environment, known.projects, log);
+  const summaries = new SummaryJob(database, environment, known.projects, of.summaryGatherMs, log);
   const turns = new Turns(WRITES_AT_ONCE);
   return {
     database,

@@ -7,8 +7,8 @@ import type { Environment } from './environment';
 import type { KnownProjects } from './knownProjects';
 import { summaryOf } from './summary';
 
-/** How long changes are gathered before their projects are summed up, in milliseconds. */
-const GATHER_MS = 150;
+/** How long changes are gathered before their projects are summed up unless said otherwise, in milliseconds. */
+export const GATHER_MS = 150;
 
 /**
  * Brings the summaries of projects up to date beside the requests: after each change of a project, and of all projects
@@ -19,6 +19,7 @@ export class SummaryJob {
   private readonly database: Database;
   private readonly environment: Environment;
   private readonly known: KnownProjects;
+  private readonly gatherMs: number;
   private readonly log: (line: string) => void;
   private wanted: StudioScope | null = null;
   private running: Promise<void> | null = null;
@@ -29,8 +30,10 @@ export class SummaryJob {
     database: Database,
     environment: Environment,
     known: KnownProjects,
+    gatherMs: number = GATHER_MS,
     log: (line: string) => void = () => {},
   ) {
+    this.gatherMs = gatherMs;
     this.known = known;
     this.database = database;
     this.environment = environment;
@@ -83,7 +86,7 @@ export class SummaryJob {
 
   private gather(): Promise<void> {
     return new Promise((done) => {
-      const timer = setTimeout(() => this.hurry?.(), GATHER_MS);
+      const timer = setTimeout(() => this.hurry?.(), this.gatherMs);
       this.hurry = () => {
         clearTimeout(timer);
         this.hurry = null;
