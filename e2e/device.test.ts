@@ -209,3 +209,35 @@ describe('a project file over its project', () => {
     await person.driver.wait(async () => (await storedRoom()) === before, 15_000);
   });
 });
+
+describe('a studio of one’s own', () => {
+  it('begins empty beside the demo, takes a project, and the demo is one press away', async () => {
+    const demo = await atBrief();
+    const person = await at('/');
+    await person.seeText('You are in Demo studio');
+    await person.press('Begin empty');
+    await person.seeText('No project yet');
+    await person.press('Start the first project');
+    await person.fill('Name', 'My own hall');
+    await person.fill('Budget', '80');
+    await person.press('Make the project');
+    await person.see('//h1[normalize-space(.)="Brief"]');
+    await person.goto(`${euporia.address}/house`);
+    await person.notText('Bookcase');
+    // Whoever had the demo open goes on in it.
+    await demo.fill('Room', 'Still in the demo');
+    await demo.saved();
+
+    await person.goto(euporia.address);
+    await person.seeText('My own hall');
+    expect(await person.text()).not.toContain('Attic bedroom');
+    await person.press('Open Demo studio');
+    await person.seeText('Attic bedroom');
+    expect(await person.text()).not.toContain('My own hall');
+    expect(await storedRoom()).toBe('Still in the demo');
+    await person.press('Open My studio');
+    await person.seeText('My own hall');
+    await person.press('Open Demo studio');
+    await person.seeText('Attic bedroom');
+  });
+});

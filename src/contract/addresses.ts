@@ -4,6 +4,9 @@
  */
 export const addresses = {
   health: { method: 'get', path: '/api/health' },
+  listStudios: { method: 'get', path: '/api/studios' },
+  beginEmpty: { method: 'post', path: '/api/studios/begin' },
+  openStudio: { method: 'post', path: '/api/studios/{studioId}/open' },
   listProjects: { method: 'get', path: '/api/projects' },
   readSnapshot: { method: 'get', path: '/api/projects/{projectId}/snapshot' },
   exportProject: { method: 'get', path: '/api/projects/{projectId}/file' },

@@ -53,6 +53,13 @@ export const doneAnswer = z.object({
 });
 export type DoneAnswer = z.infer<typeof doneAnswer>;
 
+export const studiosAnswer = z.object({
+  studios: z.array(
+    z.object({ id: z.string(), name: z.string(), projects: z.number(), pieces: z.number(), isOpen: z.boolean() }),
+  ),
+});
+export type StudiosAnswer = z.infer<typeof studiosAnswer>;
+
 const amount = z.object({ low: z.number(), likely: z.number(), high: z.number(), atLeast: z.boolean() });
 
 export const projectSummary = z.object({

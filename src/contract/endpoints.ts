@@ -2,7 +2,15 @@ import { houseTables } from '@core/formats/house/planImport';
 import { id } from '@core/model/fields';
 import { z } from 'zod';
 import type { EndpointName, PlacesOf } from './addresses';
-import { doneAnswer, houseAnswer, importedAnswer, photoAnswer, projectListAnswer, snapshotAnswer } from './answers';
+import {
+  doneAnswer,
+  houseAnswer,
+  importedAnswer,
+  photoAnswer,
+  projectListAnswer,
+  snapshotAnswer,
+  studiosAnswer,
+} from './answers';
 import { commandSchema } from './command';
 import {
   fitAnswer,
@@ -41,6 +49,18 @@ const name = 'text of 1 to 120 characters';
 /** Every endpoint: the routes of the server, the calls of the page and the OpenAPI document are made from this. */
 export const endpoints = {
   health: { says: 'All is ready', answer: z.object({ ready: z.boolean() }) },
+  listStudios: { says: 'All studios, the open one first', answer: studiosAnswer },
+  beginEmpty: {
+    says: 'A studio with nothing in it is open; the others stay as they are',
+    body: z.strictObject({}),
+    answer: studiosAnswer,
+  },
+  openStudio: {
+    says: 'That studio is open',
+    places: z.object({ studioId: z.uuid({ error: 'the id of a studio' }) }),
+    body: z.strictObject({}),
+    answer: studiosAnswer,
+  },
   listProjects: {
     says: 'A page of projects, last touched first',
     query: z.object({

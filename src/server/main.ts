@@ -12,7 +12,7 @@ import { openDatabase } from './persistence/database';
 import { studioScope } from './persistence/scope';
 import { pruneOld } from './persistence/sql/prune';
 import { ensureAppRole } from './persistence/sql/roles';
-import { ensureLocalStudio, hasProjects, removeEverything } from './persistence/studios';
+import { addStudio, ensureLocalStudio, hasProjects, nameStudio } from './persistence/studios';
 import { importHouse } from './usecases/importHouse';
 import { importProject } from './usecases/importProject';
 
@@ -39,13 +39,17 @@ const owner = await openDatabase(url, { poolSize: 2 }).catch((error: unknown) =>
   process.stderr.write(`The database does not let Euporia in: ${(error as Error).message}\n`);
   process.exit(CANNOT);
 });
-if (process.env.EUPORIA_DEMO_RESET === '1') await removeEverything(owner);
 await pruneOld(owner);
 const role = await ensureAppRole(owner);
 if (role === null) say('The database’s user may make no role; Euporia works as that user.');
 const database = role === null ? owner : await openDatabase(url, { migrate: false, role });
 if (role !== null) await owner.close();
-const studioId = await ensureLocalStudio(database, randomUUID());
+const DEMO_NAME = 'Demo studio';
+// Back to the demo is a demo of its own beside what there is: nobody's work goes.
+const isReset = process.env.EUPORIA_DEMO_RESET === '1' && (await hasProjects(database));
+const studioId = isReset
+  ? await addStudio(database, randomUUID(), `${DEMO_NAME}, fresh on ${new Date().toISOString().slice(0, 10)}`)
+  : await ensureLocalStudio(database, randomUUID());
 // A fixed moment is only for pictures and journeys that must look the same every day.
 const fixedNow = process.env.EUPORIA_NOW ? Date.parse(process.env.EUPORIA_NOW) : null;
 const environment = { nowMs: () => fixedNow ?? Date.now(), newId: () => randomUUID() };
@@ -80,7 +84,8 @@ function moveTable(text: string, nowMs: number): string {
 }
 
 const demo = process.env.EUPORIA_DEMO;
-if (demo && !(await hasProjects(database))) {
+if (demo && (isReset || !(await hasProjects(database)))) {
+  if (!isReset) await nameStudio(database, studioId, DEMO_NAME);
   for (const name of (await readdir(demo))
     .filter((file) => file.endsWith('.project.json'))
     .sort()

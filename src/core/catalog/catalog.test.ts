@@ -10,6 +10,8 @@ import type { Figure } from './figure';
 import { jointRules } from './joints.data';
 import { detailFactors, laborRates, OVERHEAD_PERCENT, sessionMinutes, skillFactors } from './labor.data';
 import { substrates } from './substrates';
+import { plainNames } from './substrates/oldFinishes.data';
+import { finishLeftBy } from './substrates.data';
 import { tools } from './tools';
 
 const three = (figure: Figure) => [figure.low, figure.usual, figure.high];
@@ -62,6 +64,13 @@ describe('substrates against the trade’s sheet', () => {
   ])('%s takes k %j and has f %j', (id, absorption, texture) => {
     expect(three(substrates.get(id).absorption)).toEqual(absorption);
     expect(three(substrates.get(id).texture)).toEqual(texture);
+  });
+
+  it('say by themselves whether they shine: a glossy varnish and a dull clear coat; of paint one has to look', () => {
+    const sheens = ['glossyVarnish', 'dullVarnish', 'soundOldPaint'].map((id) => substrates.get(id).sheen);
+    expect(sheens).toEqual(['gloss', 'matt', null]);
+    // Who does not know the product finds it by what it looks like.
+    for (const id of Object.keys(plainNames)) expect(substrates.get(finishLeftBy(id)).plainly).not.toBe('');
   });
 
   it('name primers that exist, and what each is made for', () => {

@@ -1,7 +1,7 @@
 import type { Source } from '../kernel/source';
 import type { Verdict } from '../state/joint';
 import type { PreparationKind } from '../state/preparation';
-import type { Bleed, Film } from '../state/surfaceState';
+import type { Bleed, Film, Sheen } from '../state/surfaceState';
 import type { Figure } from './figure';
 
 /** `primers` in order of preference; empty means the layer may lie on the prepared surface itself. */
@@ -36,6 +36,10 @@ export interface Substrate {
   film: Film;
   porous: boolean;
   hard: boolean;
+  /** The sheen that its name already says; null where one has to look. */
+  sheen: Sheen | null;
+  /** What one who does not know the product sees: "chalky paint". Empty where its name says so. */
+  plainly: string;
   bleed: Bleed;
   absorption: Figure;
   texture: Figure;

@@ -4,7 +4,7 @@ import { coatings } from './coatings';
 import { figure } from './figure';
 import type { Substrate } from './substrate';
 import { hardFaceRows } from './substrates/hardFaces.data';
-import { oldFinishRows } from './substrates/oldFinishes.data';
+import { oldFinishRows, plainNames } from './substrates/oldFinishes.data';
 import { softGoodRows } from './substrates/softGoods.data';
 import { woodRows } from './substrates/woods.data';
 
@@ -17,6 +17,8 @@ function leftBy(coating: Coating): Substrate {
     film: coating.film,
     porous: coating.film === 'powdery',
     hard: false,
+    sheen: null,
+    plainly: plainNames[coating.id] ?? '',
     bleed: 'none',
     absorption: figure(1, 1, 1),
     texture: figure(1, 1, 1),

@@ -61,7 +61,7 @@ function foundState(facts: PieceFacts, row: Substrate, material: Substrate, cond
     substrateId: row.id,
     origin: old ? 'oldFinish' : 'material',
     film: row.film,
-    sheen: old ? (row.id === 'glossyVarnish' ? 'gloss' : facts.sheen) : row.hard ? 'gloss' : 'raw',
+    sheen: old ? (row.sheen ?? facts.sheen) : row.hard ? 'gloss' : 'raw',
     age: 'cured',
     porous: row.porous,
     bleed: conditions.includes('stained') ? 'stain' : old && row.film !== 'none' ? 'none' : material.bleed,

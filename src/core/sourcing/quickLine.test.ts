@@ -94,6 +94,8 @@ describe('the quick line', () => {
   it.each([
     ['wall, 12 x 8 ft', { materialId: 'concrete', finishId: 'soundOldPaint', sheen: 'matt' }],
     ['brick wall, glossy varnish', { finishId: 'glossyVarnish', sheen: 'gloss' }],
+    ['brick wall, old clear coat, dull', { finishId: 'dullVarnish', sheen: 'matt' }],
+    ['pine basket, dull varnish', { materialId: 'pine', finishId: 'dullVarnish', sheen: 'matt' }],
     ['pine basket', { materialId: 'pine', finishId: null, sheen: 'unknown' }],
     ['basket', { materialId: 'wicker', finishId: null, sheen: 'unknown' }],
     ['something odd', { materialId: 'veneer', finishId: null, sheen: 'unknown' }],

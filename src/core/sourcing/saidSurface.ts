@@ -1,3 +1,4 @@
+import { substrates } from '../catalog/substrates';
 import type { Sheen } from '../state/surfaceState';
 import type { FurnitureTemplate } from '../surface/furnitureTemplate';
 import type { QuickLine } from './quickLine';
@@ -13,7 +14,7 @@ interface SaidSurface {
 export function saidSurface(line: QuickLine, { usual }: FurnitureTemplate): SaidSurface {
   const materialId = line.materialId ?? usual?.materialId ?? 'veneer';
   if (line.finishId !== null)
-    return { materialId, finishId: line.finishId, sheen: line.finishId === 'glossyVarnish' ? 'gloss' : 'unknown' };
+    return { materialId, finishId: line.finishId, sheen: substrates.find(line.finishId)?.sheen ?? 'unknown' };
   // A material that was said is not taken for the usual finished one.
   const finishId = line.materialId === null ? (usual?.finishId ?? null) : null;
   return { materialId, finishId, sheen: finishId === null ? 'unknown' : (usual?.sheen ?? 'unknown') };

@@ -15,7 +15,8 @@ import { handlerContext } from './handlerContext';
 import { houseHandlers } from './houseHandlers';
 import { photoHandlers } from './photoHandlers';
 import { projectHandlers } from './projectHandlers';
-import { serve } from './routes';
+import { type Found, serve } from './routes';
+import { studioHandlers, studioOfPage } from './studioHandlers';
 import { troubleOf } from './trouble';
 
 export interface AppSettings {
@@ -47,7 +48,7 @@ export function createApp(settings: AppSettings) {
     summaryGatherMs: settings.summaryGatherMs,
     log,
   });
-  const app = new OpenAPIHono({
+  const app = new OpenAPIHono<Found>({
     defaultHook: (result, context) =>
       result.success
         ? undefined
@@ -60,6 +61,7 @@ export function createApp(settings: AppSettings) {
   app.use('/api/*', compress());
   app.use('/assets/*', compress());
   app.use('/api/*', bodies());
+  app.use('/api/*', studioOfPage(context.studios));
 
   app.onError((error, context) => {
     const trouble = troubleOf(error);
@@ -84,6 +86,7 @@ export function createApp(settings: AppSettings) {
   projectHandlers(app, context);
   houseHandlers(app, context);
   photoHandlers(app, context);
+  studioHandlers(app, context);
 
   app.doc31('/api/openapi.json', { openapi: '3.1.0', info: { title: 'Euporia', version: '1' } });
   app.all('/api/*', (context) => errorAnswer(context, 'notFound'));

@@ -3,8 +3,10 @@ import { staleSummary } from '../persistence/projects';
 import { reading, type StudioScope, studioScope, type Transaction } from '../persistence/scope';
 import type { Environment } from '../usecases/environment';
 import { type Known, nothingKnown } from '../usecases/known';
+import { Studios } from '../usecases/studios';
 import { SummaryJob } from '../usecases/summaryJob';
 import { Turns } from '../usecases/turns';
+import type { Sender } from './routes';
 
 /** How many writes are at work at once: the pool's other connections are for those who read. */
 const WRITES_AT_ONCE = 6;
@@ -13,11 +15,11 @@ const WRITES_AT_ONCE = 6;
 export interface HandlerContext {
   database: Database;
   environment: Environment;
-  studioId: string;
+  studios: Studios;
   known: Known;
   log(line: string): void;
-  /** Whose rows a request may touch, by the name of its device. */
-  actor(device: string | undefined): StudioScope;
+  /** Whose rows a request may touch. */
+  actor(sender: Sender): StudioScope;
   /** Does a write in its turn; afterwards the summaries follow. */
   write<T>(scope: StudioScope, place: string, work: () => Promise<T>): Promise<T>;
   /** Has stale summaries brought up to date; a list says which it shows are stale still. */
@@ -33,18 +35,19 @@ export function handlerContext(of: {
   summaryGatherMs: number | undefined;
   log: (line: string) => void;
 }): HandlerContext {
-  const { database, environment, studioId, log } = of;
+  const { database, environment, log } = of;
   const known = nothingKnown();
   const summaries = new SummaryJob(database, environment, known.projects, of.summaryGatherMs, log);
+  const studios = new Studios(database, environment, of.studioId);
   const turns = new Turns(WRITES_AT_ONCE);
   return {
     database,
     environment,
-    studioId,
+    studios,
     known,
     log,
-    // The one place that says who acts. On loopback that is the local studio; sign-in will change only this.
-    actor: (device) => studioScope(studioId, (device ?? 'unknown').slice(0, 80)),
+    // The one place that says who acts. On loopback that is whoever has the page; sign-in will change only this.
+    actor: ({ device, studioId }) => studioScope(studioId ?? studios.openId, (device ?? 'unknown').slice(0, 80)),
     async write(scope, place, work) {
       try {
         return await turns.take(place, work);
@@ -61,5 +64,5 @@ export function handlerContext(of: {
 }
 
 /** For reading, without a transaction, in the scope of a request. */
-export const readingFor = (context: HandlerContext, device: string | undefined): Transaction =>
-  reading(context.database, context.actor(device));
+export const readingFor = (context: HandlerContext, sender: Sender): Transaction =>
+  reading(context.database, context.actor(sender));

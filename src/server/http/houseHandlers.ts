@@ -10,44 +10,44 @@ import { Refusal, refused } from '../usecases/answer';
 import { findRisers, houseFile, housePanels, rankForSlot, searchPieces } from '../usecases/house';
 import { importHouse, previewHouseImport } from '../usecases/importHouse';
 import { type HandlerContext, readingFor } from './handlerContext';
-import { knownState, serve, stateText } from './routes';
+import { type Found, knownState, serve, stateText } from './routes';
 import { troubleOf } from './trouble';
 
 /** The house: its rows, search and ranking, tables in and out. */
-export function houseHandlers(app: OpenAPIHono, handling: HandlerContext): void {
+export function houseHandlers(app: OpenAPIHono<Found>, handling: HandlerContext): void {
   const { database, environment, actor, write, freshen, known, log } = handling;
-  serve(app, 'readHouse', async ({ device, context }) => {
-    const transaction = readingFor(handling, device);
+  serve(app, 'readHouse', async ({ sender, context }) => {
+    const transaction = readingFor(handling, sender);
     const state = knownState(context);
     if (state !== undefined && state === (await houseTag(transaction))) return context.body(null, 304);
     return stateText(context, await houseText(transaction));
   });
 
-  serve(app, 'listPieces', async ({ query: { limit, offset, ...query }, device }) =>
-    searchPieces(readingFor(handling, device), query, { limit, offset }),
+  serve(app, 'listPieces', async ({ query: { limit, offset, ...query }, sender }) =>
+    searchPieces(readingFor(handling, sender), query, { limit, offset }),
   );
 
-  serve(app, 'rankForSlot', async ({ places: { projectId, slotId }, query, device }) => {
-    const transaction = readingFor(handling, device);
+  serve(app, 'rankForSlot', async ({ places: { projectId, slotId }, query, sender }) => {
+    const transaction = readingFor(handling, sender);
     const fits = await rankForSlot(transaction, known.pieces, projectId, slotId, query, environment.nowMs());
     if (!fits) throw new Refusal(refused('notFound'));
     return fits;
   });
 
-  serve(app, 'listRisers', async ({ query, device }) => findRisers(readingFor(handling, device), query));
+  serve(app, 'listRisers', async ({ query, sender }) => findRisers(readingFor(handling, sender), query));
 
-  serve(app, 'readPanels', async ({ device }) => {
-    const transaction = readingFor(handling, device);
+  serve(app, 'readPanels', async ({ sender }) => {
+    const transaction = readingFor(handling, sender);
     await freshen(transaction);
     return housePanels(transaction, environment.nowMs());
   });
 
-  serve(app, 'previewHouseImport', async ({ body, device }) =>
-    previewHouseImport(readingFor(handling, device), body, environment),
+  serve(app, 'previewHouseImport', async ({ body, sender }) =>
+    previewHouseImport(readingFor(handling, sender), body, environment),
   );
 
-  serve(app, 'importHouse', async ({ body, device, context }) => {
-    const scope = actor(device);
+  serve(app, 'importHouse', async ({ body, sender, context }) => {
+    const scope = actor(sender);
     context.header('Content-Type', 'application/x-ndjson; charset=utf-8');
     // Compressing would hold the lines back until the end.
     context.header('Content-Encoding', 'identity');
@@ -66,8 +66,8 @@ export function houseHandlers(app: OpenAPIHono, handling: HandlerContext): void 
     });
   });
 
-  serve(app, 'exportHouse', async ({ places: { kind }, query, device, context }) => {
-    const transaction = readingFor(handling, device);
+  serve(app, 'exportHouse', async ({ places: { kind }, query, sender, context }) => {
+    const transaction = readingFor(handling, sender);
     const today = localDate(environment.nowMs(), await studioTimeZone(transaction));
     const csv = await houseFile(transaction, kind, { ...query, decimal: '.', today });
     context.header('Content-Type', 'text/csv; charset=utf-8');

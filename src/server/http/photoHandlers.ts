@@ -3,12 +3,12 @@ import { photoSize, readPhoto, storePhoto } from '../persistence/photoBytes';
 import { acceptPhoto } from '../usecases/acceptPhoto';
 import { Refusal, refused } from '../usecases/answer';
 import { type HandlerContext, readingFor } from './handlerContext';
-import { serve } from './routes';
+import { type Found, serve } from './routes';
 
 /** Pictures: their bytes, kept once under their id. */
-export function photoHandlers(app: OpenAPIHono, handling: HandlerContext): void {
-  serve(app, 'putPhoto', async ({ places: { photoId }, query: { name }, device, context }) => {
-    const transaction = readingFor(handling, device);
+export function photoHandlers(app: OpenAPIHono<Found>, handling: HandlerContext): void {
+  serve(app, 'putPhoto', async ({ places: { photoId }, query: { name }, sender, context }) => {
+    const transaction = readingFor(handling, sender);
     const known = await photoSize(transaction, photoId);
     if (known) return known;
     const accepted = await acceptPhoto(name, Buffer.from(await context.req.arrayBuffer()));
@@ -18,8 +18,8 @@ export function photoHandlers(app: OpenAPIHono, handling: HandlerContext): void 
     return { widthPx, heightPx, sizeBytes: content.length };
   });
 
-  serve(app, 'readPhoto', async ({ places: { photoId, size }, device, context }) => {
-    const photo = await readPhoto(readingFor(handling, device), photoId, size);
+  serve(app, 'readPhoto', async ({ places: { photoId, size }, sender, context }) => {
+    const photo = await readPhoto(readingFor(handling, sender), photoId, size);
     if (!photo) throw new Refusal(refused('notFound'));
     context.header('Content-Type', photo.mime);
     context.header('Cache-Control', 'private, max-age=31536000, immutable');

@@ -7,19 +7,19 @@ import { exportProject } from '../usecases/exportProject';
 import { importProject } from '../usecases/importProject';
 import { runCommand } from '../usecases/runCommand';
 import { type HandlerContext, readingFor } from './handlerContext';
-import { knownState, serve, stateText } from './routes';
+import { type Found, knownState, serve, stateText } from './routes';
 
 /** Projects: the list, their rows, what is done to them, files in and out. */
-export function projectHandlers(app: OpenAPIHono, handling: HandlerContext): void {
-  const { database, environment, studioId, actor, write, freshen, known } = handling;
-  serve(app, 'listProjects', async ({ query: { limit, offset }, device }) => {
-    const transaction = readingFor(handling, device);
+export function projectHandlers(app: OpenAPIHono<Found>, handling: HandlerContext): void {
+  const { database, environment, actor, write, freshen, known } = handling;
+  serve(app, 'listProjects', async ({ query: { limit, offset }, sender }) => {
+    const transaction = readingFor(handling, sender);
     await freshen(transaction);
-    return { studioId, projects: await projectList(transaction, limit, offset) };
+    return { studioId: transaction.scope.studioId, projects: await projectList(transaction, limit, offset) };
   });
 
-  serve(app, 'readSnapshot', async ({ places: { projectId }, device, context }) => {
-    const transaction = readingFor(handling, device);
+  serve(app, 'readSnapshot', async ({ places: { projectId }, sender, context }) => {
+    const transaction = readingFor(handling, sender);
     const state = knownState(context);
     if (state !== undefined && state === (await snapshotTag(transaction, projectId))) return context.body(null, 304);
     const text = await snapshotText(transaction, projectId);
@@ -27,8 +27,8 @@ export function projectHandlers(app: OpenAPIHono, handling: HandlerContext): voi
     return stateText(context, text);
   });
 
-  serve(app, 'exportProject', async ({ places: { projectId }, device, context }) => {
-    const file = await exportProject(readingFor(handling, device), projectId, environment);
+  serve(app, 'exportProject', async ({ places: { projectId }, sender, context }) => {
+    const file = await exportProject(readingFor(handling, sender), projectId, environment);
     if (!file) throw new Refusal(refused('notFound'));
     const name = file.project.name.replace(/[^\p{L}\p{N}]+/gu, '-').replace(/^-|-$/g, '');
     const fileName = encodeURIComponent(name.toLowerCase() || 'project');
@@ -36,8 +36,8 @@ export function projectHandlers(app: OpenAPIHono, handling: HandlerContext): voi
     return context.json(file);
   });
 
-  serve(app, 'importProject', async ({ body: { mode, file, key }, device }) => {
-    const scope = actor(device);
+  serve(app, 'importProject', async ({ body: { mode, file, key }, sender }) => {
+    const scope = actor(sender);
     return doneOrRefused(
       await write(scope, 'imports', () =>
         importProject(database, scope, file, mode, key ?? environment.newId(), environment),
@@ -45,15 +45,15 @@ export function projectHandlers(app: OpenAPIHono, handling: HandlerContext): voi
     );
   });
 
-  serve(app, 'copyProject', async ({ places: { projectId }, body, device }) => {
-    const scope = actor(device);
+  serve(app, 'copyProject', async ({ places: { projectId }, body, sender }) => {
+    const scope = actor(sender);
     return doneOrRefused(
       await write(scope, projectId, () => copyProject(database, scope, projectId, body, environment)),
     );
   });
 
-  serve(app, 'runCommand', async ({ body, device }) => {
-    const scope = actor(device);
+  serve(app, 'runCommand', async ({ body, sender }) => {
+    const scope = actor(sender);
     return doneOrRefused(
       await write(scope, body.projectId, () => runCommand(database, scope, body, environment, known)),
     );

@@ -38,12 +38,23 @@ function routeOf(name: EndpointName): RouteConfig {
   };
 }
 
+/** Who sent a request: its device, and the studio that its page was opened in where that is one of ours. */
+export interface Sender {
+  device: string | undefined;
+  studioId: string | undefined;
+}
+
+/** What the middlewares found out about a request. */
+export interface Found extends Env {
+  Variables: { studioId?: string };
+}
+
 /** A request of which the parts were read by schemas before. */
-type ReadContext = Context<Env, string, { out: { param: unknown; query: unknown; json: unknown } }>;
+type ReadContext = Context<Found, string, { out: { param: unknown; query: unknown; json: unknown } }>;
 
 /** One request as a handler sees it: what was sent, read by the schemas, and who sent it. */
 export type Asked<N extends EndpointName> = ReadRequest<N> & {
-  device: string | undefined;
+  sender: Sender;
   /** For headers, and for what is no JSON. */
   context: Context;
 };
@@ -53,7 +64,7 @@ export type Asked<N extends EndpointName> = ReadRequest<N> & {
  * a refusal; what is no JSON is given as a whole response.
  */
 export function serve<N extends EndpointName>(
-  app: OpenAPIHono,
+  app: OpenAPIHono<Found>,
   name: N,
   handle: (asked: Asked<N>) => Promise<AnswerOf<N> | Response>,
 ): void {
@@ -61,7 +72,7 @@ export function serve<N extends EndpointName>(
   app.openapi(createRoute(routeOf(name)), async (context: ReadContext) => {
     // The schemas of this very endpoint have read these parts: so they are what it says that they are.
     const asked = {
-      device: context.req.header('x-device'),
+      sender: { device: context.req.header('x-device'), studioId: context.get('studioId') },
       context,
       ...(places ? { places: context.req.valid('param') } : {}),
       ...(query ? { query: context.req.valid('query') } : {}),

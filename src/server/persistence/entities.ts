@@ -136,6 +136,8 @@ export interface StoredStudio {
   /** Raised by those to pieces: there may be thousands, and what is read of all of them is kept while none changes. */
   piecesRevision: number;
   createdAt: Date;
+  /** Of several studios the one opened last is shown. */
+  openedAt: Date;
 }
 export const studioEntity = new EntitySchema<StoredStudio>({
   name: 'studio',
@@ -146,6 +148,7 @@ export const studioEntity = new EntitySchema<StoredStudio>({
     revision: { type: 'int', default: 1 },
     piecesRevision: { name: 'pieces_revision', type: 'int', default: 1 },
     createdAt: moment('created_at'),
+    openedAt: moment('opened_at'),
   },
 });
 

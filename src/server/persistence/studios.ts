@@ -1,14 +1,67 @@
 import type { Database } from './database';
-import { entityFor, studioEntity } from './entities';
+import { actEntity, entityFor, studioEntity } from './entities';
 import type { Transaction } from './scope';
 import { statement } from './sql/statement';
 
-/** The studio of this installation, made when there is none yet. */
-export async function ensureLocalStudio({ source }: Database, newId: string): Promise<string> {
-  const [first] = await source.manager.find(studioEntity, { order: { createdAt: 'asc' }, take: 1 });
-  if (first) return first.id;
-  await source.manager.insert(studioEntity, { id: newId, name: 'Studio' });
-  return newId;
+/** A studio as it is listed: with how much stands in it. */
+export interface ListedStudio {
+  id: string;
+  name: string;
+  projects: number;
+  pieces: number;
+}
+
+/** What a studio is called until somebody says otherwise. */
+const FIRST_NAME = 'Studio';
+
+/** The studio that was opened last, made when there is none yet. */
+export async function ensureLocalStudio(database: Database, newId: string): Promise<string> {
+  const [first] = await database.source.manager.find(studioEntity, { order: { openedAt: 'desc' }, take: 1 });
+  return first?.id ?? addStudio(database, newId, FIRST_NAME);
+}
+
+/** Makes a studio with nothing in it and opens it; gives its id. */
+export async function addStudio({ source }: Database, id: string, name: string): Promise<string> {
+  await source.manager.insert(studioEntity, { id, name });
+  return id;
+}
+
+/** Gives a studio another name. */
+export async function nameStudio({ source }: Database, id: string, name: string): Promise<void> {
+  await source.manager.update(studioEntity, { id }, { name });
+}
+
+/** Has a studio be the one opened last; says whether there is such a one. */
+export async function openStudio({ source }: Database, id: string): Promise<boolean> {
+  const { affected } = await source.manager.update(studioEntity, { id }, { openedAt: () => 'clock_timestamp()' });
+  return affected === 1;
+}
+
+/** Whether there is such a studio. */
+export const isStudio = ({ source }: Database, id: string): Promise<boolean> =>
+  source.manager.exists(studioEntity, { where: { id } });
+
+/** All studios, the one opened last first. */
+export async function allStudios({ source }: Database): Promise<ListedStudio[]> {
+  const studios = await source.manager.find(studioEntity, { order: { openedAt: 'desc' } });
+  return Promise.all(
+    studios.map(async ({ id, name }) => ({
+      id,
+      name,
+      projects: await source.manager.countBy(entityFor('project'), { studioId: id }),
+      pieces: await source.manager.countBy(entityFor('pieces'), { studioId: id, inHouse: true }),
+    })),
+  );
+}
+
+/** The studios in which nothing was ever done. */
+export async function untouchedStudios({ source }: Database): Promise<string[]> {
+  const touched = source.manager.createQueryBuilder().select('act.studio_id').from(actEntity, 'act');
+  const found = await source.manager
+    .createQueryBuilder(studioEntity, 'studio')
+    .where(`studio.id not in (${touched.getQuery()})`)
+    .getMany();
+  return found.map(({ id }) => id);
 }
 
 /** The clock that a studio's days go by: that of the project it worked on last, UTC while there is none. */
@@ -24,13 +77,6 @@ export async function studioTimeZone({ scope, manager }: Transaction): Promise<s
 /** Whether any project was ever made. */
 export const hasProjects = ({ source }: Database): Promise<boolean> =>
   source.manager.exists(entityFor('project'), { withDeleted: true });
-
-/** Empties every table but the migrations': back to a first run. Only the start script's own switch calls this. */
-export async function removeEverything({ source }: Database): Promise<void> {
-  const names = source.entityMetadatas.map((meta) => `"${meta.tableName}"`).join(', ');
-  // Tables that refer to one another can only be emptied together.
-  await statement(source, `truncate ${names} cascade`);
-}
 
 /** How long the database may take to say that it is there, in milliseconds. */
 const PATIENCE_MS = 2000;

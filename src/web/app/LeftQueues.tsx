@@ -11,12 +11,8 @@ interface Left {
   stuck: number;
 }
 
-/**
- * Changes of projects that are not open: typed without a connection, then closed. They are sent from here; what is
- * refused is named, and seen to in its project.
- */
-export function LeftQueues(props: { studioId: string; nameOf: (projectId: string) => string | null }) {
-  const { studioId, nameOf } = props;
+/** Changes of projects that are not open: typed without a connection, then closed. They are sent from here. */
+export function useLeftQueues(): readonly Left[] {
   const [left, setLeft] = useState<readonly Left[]>([]);
   useEffect(() => {
     const open: Outbox[] = [];
@@ -51,6 +47,16 @@ export function LeftQueues(props: { studioId: string; nameOf: (projectId: string
       for (const outbox of open) outbox.close();
     };
   }, []);
+  return left;
+}
+
+/** Names what waits to be sent, and what was refused, which is seen to in its project. */
+export function LeftQueues(props: {
+  left: readonly Left[];
+  studioId: string;
+  nameOf: (projectId: string) => string | null;
+}) {
+  const { left, studioId, nameOf } = props;
   if (left.length === 0) return null;
   return (
     <ul className={shell.left} aria-label="Not sent yet">

@@ -6,7 +6,9 @@ import { useId } from 'react';
 import { Choice } from '../ui/fields';
 import styles from '../ui/ui.module.css';
 
-const option = (row: Substrate) => ({ value: row.id, label: row.name });
+/** The precise name, and beside it what somebody sees who does not know it. */
+const both = (name: string, plainly: string) => (plainly === '' ? name : `${name} (${plainly})`);
+const option = (row: Substrate) => ({ value: row.id, label: both(row.name, row.plainly) });
 const materialOptions = materials.map(option);
 const BARE = 'bare';
 
@@ -18,7 +20,7 @@ const finishOptions = [
     label: 'A known product',
     options: oldFinishes
       .filter((row) => row.productId !== null)
-      .map((row) => ({ value: row.id, label: coatings.get(row.productId ?? '').name })),
+      .map((row) => ({ value: row.id, label: both(coatings.get(row.productId ?? '').name, row.plainly) })),
   },
 ];
 

@@ -38,6 +38,9 @@ export const deviceName = (() => {
   return made;
 })();
 
+/** The studio that this page was opened in: it stays in it, whichever is opened elsewhere meanwhile. */
+let studioOfPage: string | null = null;
+
 /** How long an answer may take before the page says that nobody answers, in milliseconds. */
 const READ_LIMIT_MS = 20_000;
 const WRITE_LIMIT_MS = 60_000;
@@ -71,6 +74,7 @@ async function send<N extends EndpointName>(
       signal: signal ? AbortSignal.any([signal, limit]) : limit,
       headers: {
         'x-device': deviceName,
+        ...(studioOfPage === null ? {} : { 'x-studio': studioOfPage }),
         ...(body === undefined ? {} : { 'content-type': 'application/json' }),
         ...headers,
       },
@@ -79,6 +83,7 @@ async function send<N extends EndpointName>(
   } catch {
     throw new ApiError(0, silence);
   }
+  studioOfPage ??= response.headers.get('x-studio');
   if (response.ok || response.status === 304) return response;
   let answer = silence;
   try {
@@ -151,6 +156,9 @@ const stateOf = (response: Response) => (response.headers.get('etag') ?? '').rep
 
 /** The calls that the page makes. */
 export const api = {
+  studios: () => call('listStudios', {}),
+  beginEmpty: () => call('beginEmpty', { body: {} }),
+  openStudio: (studioId: string) => call('openStudio', { places: { studioId }, body: {} }),
   projects: () => call('listProjects', { query: { limit: 200 } }),
   /** A project's rows, or null when they are still those of `tag`. */
   async snapshot(projectId: string, tag: string | null): Promise<Snapshot | null> {

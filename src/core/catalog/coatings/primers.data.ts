@@ -2,7 +2,7 @@ import type { Coating } from '../coating';
 import { bottles, brushWeather, coating, smallTins, sprayCans, sprayWeather, tins } from './row';
 
 const WOODS = ['pine', 'hardwood', 'veneer', 'mdf'] as const;
-const OLD_FINISHES = ['soundOldPaint', 'thickOldPaint', 'glossyVarnish'] as const;
+const OLD_FINISHES = ['soundOldPaint', 'thickOldPaint', 'glossyVarnish', 'dullVarnish'] as const;
 const HARD = ['laminate', 'hardPlastic', 'nonferrousMetal', 'galvanizedSteel', 'glass', 'glazedCeramic'] as const;
 const MINERAL = ['terracotta', 'concrete', 'resin'] as const;
 

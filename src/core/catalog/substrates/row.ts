@@ -52,6 +52,8 @@ export function substrate(row: SubstrateSheetRow): Substrate {
     film: 'none',
     porous: false,
     hard: false,
+    sheen: null,
+    plainly: '',
     bleed: 'none',
     productId: null,
     scuffs: true,

@@ -7,6 +7,7 @@ import { JoinedColumns1764500000000 } from './1764500000000-joined-columns';
 import { PiecesRevision1764600000000 } from './1764600000000-pieces-revision';
 import { DeliveryUnknown1764700000000 } from './1764700000000-delivery-unknown';
 import { BriefFelt1764800000000 } from './1764800000000-brief-felt';
+import { Studios1764900000000 } from './1764900000000-studios';
 
 /** All migrations, oldest first. */
 export const migrations = [
@@ -19,4 +20,5 @@ export const migrations = [
   PiecesRevision1764600000000,
   DeliveryUnknown1764700000000,
   BriefFelt1764800000000,
+  Studios1764900000000,
 ];

@@ -19,6 +19,12 @@ import { SettleBox } from '../../ui/SettleBox';
 import styles from './hunt.module.css';
 import { PriceStoryEditor } from './PriceStoryEditor';
 
+/** The sheen with another finish: the one that its name says, else to be looked at anew where the last name said it. */
+function sheenAfter(find: FindRow, finishId: string | null): FindRow['sheen'] {
+  const said = (id: string | null) => substrates.find(id ?? '')?.sheen ?? null;
+  return said(finishId) ?? (said(find.finishId) === null ? find.sheen : 'unknown');
+}
+
 /** Everything about one find, each field saved when it is left. */
 export function FindSheet(props: { find: FindRow }) {
   const rows = useRows();
@@ -119,19 +125,21 @@ export function FindSheet(props: { find: FindRow }) {
           <FinishField
             label="Present finish"
             value={find.finishId}
-            onChange={(finishId) => set({ finishId, sheen: finishId === 'glossyVarnish' ? 'gloss' : find.sheen })}
+            onChange={(finishId) => set({ finishId, sheen: sheenAfter(find, finishId) })}
           />
-          <Choice
-            label="Sheen"
-            value={find.sheen}
-            options={[
-              { value: 'unknown', label: 'not looked' },
-              { value: 'matt', label: 'matt' },
-              { value: 'satin', label: 'satin' },
-              { value: 'gloss', label: 'gloss' },
-            ]}
-            onChange={(sheen) => set({ sheen })}
-          />
+          {(substrates.find(find.finishId ?? '')?.sheen ?? null) === null && (
+            <Choice
+              label="Sheen"
+              value={find.sheen}
+              options={[
+                { value: 'unknown', label: 'not looked' },
+                { value: 'matt', label: 'matt' },
+                { value: 'satin', label: 'satin' },
+                { value: 'gloss', label: 'gloss' },
+              ]}
+              onChange={(sheen) => set({ sheen })}
+            />
+          )}
           <Choice
             label="How old"
             value={find.era}

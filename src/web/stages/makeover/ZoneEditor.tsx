@@ -59,7 +59,7 @@ export function ZoneEditor(props: { zone: ZonePlan; recipe: RecipeAccess }) {
         value={isOld ? zone.substrate.id : null}
         onChange={(finishId) => set({ finishId })}
       />
-      {isOld && (
+      {isOld && zone.substrate.sheen === null && (
         <Choice
           label="Its sheen"
           value={zone.found.sheen}

@@ -7,12 +7,13 @@ import { Button } from 'antd';
 import { useRef, useState } from 'react';
 import { Link, useLocation, useNavigate } from 'react-router';
 import { ApiError, api } from '../../app/api';
-import { LeftQueues } from '../../app/LeftQueues';
+import { LeftQueues, useLeftQueues } from '../../app/LeftQueues';
 import shell from '../../app/shell.module.css';
 import { dateWords } from '../../app/words';
 import { Empty, LinkButton } from '../../ui/basics';
 import { Cards } from '../../ui/layout';
 import styles from './projects.module.css';
+import { Studios } from './Studios';
 
 type Entry = ProjectListAnswer['projects'][number];
 
@@ -29,6 +30,7 @@ export function ProjectsPage() {
     refetchInterval: ({ state }) =>
       state.data?.projects.some((project) => project.isStale) ? SOON_MS * Math.min(10, state.dataUpdateCount) : false,
   });
+  const left = useLeftQueues();
   return (
     <>
       <header className={shell.top}>
@@ -66,6 +68,7 @@ export function ProjectsPage() {
           </Empty>
         )}
         <LeftQueues
+          left={left}
           studioId={query.data?.studioId ?? ''}
           nameOf={(id) =>
             query.data ? (query.data.projects.find((project) => project.id === id)?.name ?? null) : 'Typed before'
@@ -79,6 +82,7 @@ export function ProjectsPage() {
             </li>
           ))}
         </Cards>
+        <Studios isSomethingLeft={left.length > 0} />
       </main>
     </>
   );

@@ -1,0 +1,38 @@
+import type { OpenAPIHono } from '@hono/zod-openapi';
+import type { MiddlewareHandler } from 'hono';
+import { Refusal, refused } from '../usecases/answer';
+import type { Studios } from '../usecases/studios';
+import type { HandlerContext } from './handlerContext';
+import { type Found, serve } from './routes';
+
+/**
+ * A page says in which studio it was opened; what it says counts where there is such a one. One that does not know yet
+ * is told.
+ */
+export function studioOfPage(studios: Studios): MiddlewareHandler<Found> {
+  return async (context, next) => {
+    const said = context.req.header('x-studio');
+    if (said && isId(said) && (await studios.has(said))) context.set('studioId', said);
+    context.header('x-studio', context.get('studioId') ?? studios.openId);
+    return next();
+  };
+}
+
+const isId = (text: string) => /^[0-9a-f]{8}(-[0-9a-f]{4}){3}-[0-9a-f]{12}$/i.test(text);
+
+/** Studios: which there are, opening another, beginning with an empty one. */
+export function studioHandlers(app: OpenAPIHono<Found>, { studios, actor, write }: HandlerContext): void {
+  const answer = async () => ({
+    studios: (await studios.list()).map((studio) => ({ ...studio, isOpen: studio.id === studios.openId })),
+  });
+  serve(app, 'listStudios', answer);
+  serve(app, 'beginEmpty', async ({ sender }) => {
+    await write(actor(sender), 'studios', () => studios.beginEmpty());
+    return answer();
+  });
+  serve(app, 'openStudio', async ({ places: { studioId }, sender }) => {
+    const isThere = await write(actor(sender), 'studios', () => studios.open(studioId));
+    if (!isThere) throw new Refusal(refused('notFound'));
+    return answer();
+  });
+}
