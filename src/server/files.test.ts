@@ -135,6 +135,7 @@ describe('an older file over its own project', () => {
       amount: 1300,
       atMs: 3,
       subject: { kind: 'piece', id: at.way.find.pieceId },
+      atLeast: false,
       reversesId: null,
       note: '',
     };

@@ -1,5 +1,6 @@
 import { randomUUID } from 'node:crypto';
 import { describe, expect, it } from 'vitest';
+import { computePlan } from '../core/plan/computePlan';
 import { newSlot, newSupply } from '../core/plan/newRows';
 import { chosenLayer, recipeFor } from '../core/recipe/recipeBody';
 import { attic, freshStudio, nightstandOption } from './test/studio';
@@ -239,5 +240,38 @@ describe('a file brought into the house', () => {
     expect(back.json.rows).toHaveLength(3);
     const again = await undo(studio.studioId, back.json.actId);
     expect([again.status, await names()]).toEqual([200, []]);
+  });
+});
+
+describe('money that was ordered, paid and set right', () => {
+  it('is taken back one act after the other, and each can be brought back', async () => {
+    const at = await place();
+    await by('one', at.projectId, 'addOption', at.newWay);
+    const ids = () => ({ ledgerId: randomUUID(), reversalId: randomUUID(), atMs: 1 });
+    const order = (paid: number, how: string) => ({ offerId: at.newWay.offer.id, paid, how, ...ids() });
+    const acts = [await by('one', at.projectId, 'orderOffer', order(8000, 'promise'))];
+    const payment = { ...order(0, 'payment'), atLeast: true };
+    acts.push(await by('one', at.projectId, 'orderOffer', payment));
+    acts.push(await by('one', at.projectId, 'correctPayment', { lineId: payment.ledgerId, paid: 8840, ...ids() }));
+    const purse = async () => {
+      const { money } = computePlan(await studio.rows(at.projectId), 1).purse;
+      return [money.spent, money.promised, money.spentAtLeast];
+    };
+    const stood: unknown[] = [await purse()];
+    const undone: string[] = [];
+    for (const actId of [...acts].reverse()) {
+      const answer = await undo(at.projectId, actId);
+      expect([answer.status, answer.text]).toEqual([200, expect.any(String)]);
+      undone.push(answer.json.actId);
+      stood.push(await purse());
+    }
+    expect(stood).toEqual([
+      [8840, 0, false],
+      [0, 0, true],
+      [0, 8000, false],
+      [0, 0, false],
+    ]);
+    for (const actId of undone.reverse()) expect((await undo(at.projectId, actId)).status).toBe(200);
+    expect(await purse()).toEqual([8840, 0, false]);
   });
 });

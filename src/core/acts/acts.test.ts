@@ -22,10 +22,12 @@ import { MOST_AMOUNT, MOST_UNIT_COST } from '../model/entities/supply';
 import type { LedgerRow, ProjectRows, Row } from '../model/rows';
 import { computePlan } from '../plan/computePlan';
 import { newSpot } from '../plan/newRows';
+import { explainPurse } from '../plan/why/explainPurse';
 import { ledgerSums } from '../pricing/ledger';
 import { plainStory } from '../pricing/priceStory';
 import { emptyBrief } from '../state/brief';
 import { acts } from '.';
+import { breachesOf } from './invariants';
 
 const [P, SPOT, SLOT, FIND, OPTION, RECIPE, CARD, SUPPLY, PACK, OFFER] = Array.from({ length: 10 }, (_, n) =>
   uuid(n + 1),
@@ -136,7 +138,34 @@ describe('buying', () => {
         reversesId: entry?.id ?? null,
       })),
     ];
-    expect(ledgerSums(back)).toEqual({ spent: 0, promised: 1200 });
+    expect(ledgerSums(back)).toMatchObject({ spent: 0, promised: 1200 });
+  });
+  it('what it cost need not be known: the purse then says at least, and free at most, until it is set right', () => {
+    const lost = following(small(), 'buyFind', { ...buy(0), atLeast: true });
+    const { money } = computePlan(lost, AS_OF).purse;
+    expect(money).toMatchObject({ spent: 0, spentAtLeast: true, promisedAtLeast: false, free: { atLeast: true } });
+    const free = explainPurse(computePlan(lost, AS_OF), 'money');
+    expect(free.atLeast).toBe(true);
+    expect(free.because.find(({ label }) => label === 'Spent')?.note).toContain('not known how much');
+    const found = { paid: 900, ledgerId: uuid(42), reversalId: uuid(43), atMs: 2 };
+    const right = following(lost, 'correctPayment', { lineId: uuid(40), ...found });
+    expect(right.finds[0]?.state).toBe('bought');
+    expect(computePlan(right, AS_OF).purse.money).toMatchObject({ spent: 900, spentAtLeast: false });
+    // The line that was taken back does not count any more, so there is nothing to set right in it.
+    const again = { ...found, lineId: uuid(40), ledgerId: uuid(44), reversalId: uuid(45) };
+    expect(refusal(right, 'correctPayment', again)).toMatchObject({ field: 'lineId' });
+  });
+  it('an order whose price is not known is promised at least, and its payment mirrors it', () => {
+    const ordered = following(small(), 'buyFind', { ...buy(500, 'promise'), atLeast: true });
+    expect(computePlan(ordered, AS_OF).purse.money).toMatchObject({ promised: 500, promisedAtLeast: true });
+    const paid = following(ordered, 'buyFind', { ...buy(800), ledgerId: uuid(42), reversalId: uuid(43) });
+    expect(breachesOf(paid)).toEqual([]);
+    expect(computePlan(paid, AS_OF).purse.money).toMatchObject({
+      spent: 800,
+      promised: 0,
+      spentAtLeast: false,
+      promisedAtLeast: false,
+    });
   });
   it('an ordered offer is settled for every option that uses it', () => {
     const ordered = following(small(), 'orderOffer', {
@@ -164,6 +193,10 @@ describe('buying', () => {
     expect(twice.supplies[0]).toMatchObject({ stash: { state: 'exact', amount: 1892 } });
     expect((twice.supplies[0]?.unitCostMillionths ?? 0) / 1e6).toBeCloseTo((2400 + 3000) / 1892, 5);
     expect(computePlan(twice, AS_OF).purse.money.spent).toBe(5400);
+    // A can of which nobody knows the price makes the others no cheaper and no dearer.
+    const unknown = { supply: twice.supplies[0], amount: 946, paid: 0, atLeast: true, ledgerId: uuid(42), atMs: 3 };
+    const thrice = following(twice, 'buySupply', unknown);
+    expect(thrice.supplies[0]?.unitCostMillionths).toBe(twice.supplies[0]?.unitCostMillionths);
     // Bought paint is stash: the plan plans no can any more.
     expect(computePlan(twice, AS_OF).supplies.find((line) => line.key.startsWith('chalk'))?.cash.likely).toBe(0);
   });

@@ -270,6 +270,7 @@ describe('the price book and the shelf', () => {
           amount: 2400,
           atMs: 0,
           subject: { kind: 'supply' as const, id: SUPPLY },
+          atLeast: false,
           reversesId: null,
           note: '',
         },

@@ -19,6 +19,7 @@ import { giveBack } from './house/giveBack';
 import { removePieces } from './house/removePieces';
 import { buyFind } from './money/buyFind';
 import { buySupply } from './money/buySupply';
+import { correctPayment } from './money/correctPayment';
 import { orderOffer } from './money/orderOffer';
 import { addOption } from './options/addOption';
 import { choose } from './options/choose';
@@ -90,6 +91,7 @@ const listed = [
   buyFind,
   orderOffer,
   buySupply,
+  correctPayment,
   addRow('addColorCard', 'colorCards', 'Color added'),
   editRow('editColorCard', 'colorCards', 'Color changed'),
   saveSupply,

@@ -62,9 +62,19 @@ class RowBook {
     if (table === 'ledger' && typeof row?.reversesId === 'string') this.reversals.set(row.reversesId, id);
   }
 
-  /** The line that takes another back, if one does. */
-  reversalOf(id: string): string | undefined {
-    return this.reversals.get(id);
+  /**
+   * The end of the chain of lines that take one another back, beginning with a line: what has to be reversed so that the
+   * line counts no more. Where it does not count already, `stands` is false.
+   */
+  endOfReversals(id: string): { last: string; stands: boolean } {
+    const chain = [id];
+    // No longer than there are reversals: a circle, which only a broken file could hold, ends there.
+    while (chain.length <= this.reversals.size) {
+      const next = this.reversals.get(chain.at(-1) ?? id);
+      if (next === undefined) break;
+      chain.push(next);
+    }
+    return { last: chain.at(-1) ?? id, stands: chain.length % 2 === 1 };
   }
 
   private table(table: ChangedTable): Map<string, AnyRow | null> {
@@ -123,9 +133,9 @@ export function undoChanges<W extends Workspace>(
       const here = book.get(table, id);
       const gone = removed.get(`${table}:${id}`) ?? null;
       if (table === 'ledger') {
-        const reversed = book.reversalOf(id);
+        const { last, stands } = book.endOfReversals(id);
         const reversalId = ids.shift();
-        if (!here || reversed !== undefined) obstacles.push({ table, id: reversed ?? id });
+        if (!here || !stands) obstacles.push({ table, id: last });
         else if (reversalId === undefined)
           return {
             ok: false,
@@ -135,7 +145,7 @@ export function undoChanges<W extends Workspace>(
             ],
           };
         else {
-          const row = { ...here, id: reversalId, version: 1, atMs, reversesId: id, note: '' };
+          const row = { ...here, id: reversalId, version: 1, atMs, reversesId: last, note: '' };
           take({ table, op: 'insert', row }, row);
         }
         continue;

@@ -187,6 +187,7 @@ describe('what travels in a file', () => {
       amount: 100,
       atMs: 0,
       subject: { kind: 'supply' as const, id: uuid(7) },
+      atLeast: false,
       reversesId: null,
       note: '',
     };

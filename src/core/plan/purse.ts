@@ -8,7 +8,17 @@ import { ledgerSums } from '../pricing/ledger';
 
 /** The always-visible strip. Money: budget = spent + promised + planned + kept back + free, at every end of the range. */
 export interface Purse {
-  money: { budget: number; spent: number; promised: number; planned: Amount; keptBack: Amount; free: Amount };
+  money: {
+    budget: number;
+    spent: number;
+    promised: number;
+    /** Whether more may have been spent, or promised: what something cost is not known. */
+    spentAtLeast: boolean;
+    promisedAtLeast: boolean;
+    planned: Amount;
+    keptBack: Amount;
+    free: Amount;
+  };
   hands: { onHandMinutes: number | null; doneMinutes: number; planned: Minutes; freeMinutes: number | null };
   days: {
     toReveal: number | null;
@@ -20,7 +30,8 @@ export interface Purse {
 }
 
 /**
- * The purse of a project at a moment. `free` runs against the plan: its low end goes with the plan's high end.
+ * The purse of a project at a moment. `free` runs against the plan: its low end goes with the plan's high end; where a
+ * price or what was paid is not known, it is free at most.
  * @param doneMinutes what was worked already: it is neither planned nor free any more
  */
 export function purseOf(
@@ -32,7 +43,7 @@ export function purseOf(
   doneMinutes = 0,
 ): Purse {
   const { project } = rows;
-  const { spent, promised } = ledgerSums(rows.ledger);
+  const { spent, promised, spentAtLeast, promisedAtLeast } = ledgerSums(rows.ledger);
   const keptBack = mapAmount(planned, (minor) => percentOf(minor, project.contingencyThousandths));
   const rest = (planMinor: number, keptMinor: number) => project.budget - spent - promised - planMinor - keptMinor;
   const today = zonedMoment(asOfMs, project.timeZone);
@@ -53,13 +64,15 @@ export function purseOf(
       budget: project.budget,
       spent,
       promised,
+      spentAtLeast,
+      promisedAtLeast,
       planned,
       keptBack,
       free: {
         low: rest(planned.high, keptBack.high),
         likely: rest(planned.likely, keptBack.likely),
         high: rest(planned.low, keptBack.low),
-        atLeast: planned.atLeast,
+        atLeast: planned.atLeast || spentAtLeast || promisedAtLeast,
       },
     },
     hands: {

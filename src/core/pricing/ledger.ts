@@ -13,6 +13,8 @@ export interface LedgerLine {
   id: string;
   kind: LedgerKind;
   amount: number;
+  /** It may have been more: what was paid is known from below only. */
+  atLeast: boolean;
   atMs: number;
   subject: Subject;
   reversesId: string | null;
@@ -36,27 +38,41 @@ export function linesInForce<L extends LedgerLine>(lines: readonly L[]): L[] {
   return lines.filter((line) => line.reversesId === null && stands(line));
 }
 
+/** What the ledger comes to; minor units. */
+export interface LedgerSums {
+  spent: number;
+  promised: number;
+  /** Whether more may have been spent: the amount of some payment is known from below only. */
+  spentAtLeast: boolean;
+  promisedAtLeast: boolean;
+}
+
 /** Spent = payments − refunds − sale income; promised = ordered, not paid yet; over the lines in force. */
-export function ledgerSums(lines: readonly LedgerLine[]): { spent: number; promised: number } {
+export function ledgerSums(lines: readonly LedgerLine[]): LedgerSums {
   let spent = 0;
   let promised = 0;
+  let spentAtLeast = false;
+  let promisedAtLeast = false;
   for (const line of linesInForce(lines)) {
     switch (line.kind) {
       case 'payment':
         spent += line.amount;
+        spentAtLeast ||= line.atLeast;
         break;
       case 'refund':
       case 'saleIncome':
+        // More of it would be less spent: that makes no "at least".
         spent -= line.amount;
         break;
       case 'promise':
         promised += line.amount;
+        promisedAtLeast ||= line.atLeast;
         break;
       default:
         line.kind satisfies never;
     }
   }
-  return { spent, promised };
+  return { spent, promised, spentAtLeast, promisedAtLeast };
 }
 
 /** Ids of what the ledger holds as paid or promised, by kind of subject and by the lines in force. */

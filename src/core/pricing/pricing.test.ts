@@ -294,12 +294,22 @@ describe('offers and the ledger', () => {
     expect(offerCash(offer, 0, tax825).likely).toBe(0);
   });
   it('sums spent and promised; a reversal takes its line out', () => {
+    const known = { spentAtLeast: false, promisedAtLeast: false };
     const line = (
       id: string,
       kind: LedgerLine['kind'],
       amount: number,
       reversesId: string | null = null,
-    ): LedgerLine => ({ id, kind, amount, atMs: 0, subject: { kind: 'fee', id: 'project' }, reversesId, note: '' });
+    ): LedgerLine => ({
+      id,
+      kind,
+      amount,
+      atLeast: false,
+      atMs: 0,
+      subject: { kind: 'fee', id: 'project' },
+      reversesId,
+      note: '',
+    });
     expect(
       ledgerSums([
         line('a', 'payment', 1200),
@@ -307,15 +317,29 @@ describe('offers and the ledger', () => {
         line('c', 'refund', 200),
         line('d', 'saleIncome', 300),
       ]),
-    ).toEqual({ spent: 700, promised: 500 });
+    ).toEqual({ spent: 700, promised: 500, ...known });
     expect(ledgerSums([line('a', 'payment', 1200), line('b', 'payment', 1200, 'a')])).toEqual({
       spent: 0,
       promised: 0,
+      ...known,
     });
     // Bought, taken back, done again: the reversal is itself reversed, so the payment counts once.
     expect(
       ledgerSums([line('a', 'payment', 1200), line('b', 'payment', 1200, 'a'), line('c', 'payment', 1200, 'b')]),
-    ).toEqual({ spent: 1200, promised: 0 });
+    ).toEqual({ spent: 1200, promised: 0, ...known });
+    // What is known from below only makes the whole so, until it is set right; of a refund it does not.
+    const unknown = { ...line('a', 'payment', 0), atLeast: true };
+    expect(ledgerSums([unknown, line('b', 'payment', 300)])).toEqual({
+      spent: 300,
+      promised: 0,
+      ...known,
+      spentAtLeast: true,
+    });
+    const back = { ...unknown, id: 'c', reversesId: 'a' };
+    expect(ledgerSums([unknown, back])).toEqual({ spent: 0, promised: 0, ...known });
+    expect(ledgerSums([{ ...line('d', 'refund', 100), atLeast: true }]).spentAtLeast).toBe(false);
+    const ordered = { ...line('e', 'promise', 200), atLeast: true };
+    expect(ledgerSums([ordered])).toEqual({ spent: 0, promised: 200, ...known, promisedAtLeast: true });
   });
 });
 

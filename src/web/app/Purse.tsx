@@ -58,8 +58,14 @@ export function Purse(props: { plan: Plan; onWhy: (figure: PurseFigure) => void 
           {overPart > 0 && <span className={styles.overBar} style={{ width: percent(overPart, whole) }} />}
         </span>
         <span className={styles.key}>
-          <span>spent {short(money.spent)}</span>
-          <span>promised {short(money.promised)}</span>
+          <span>
+            spent {money.spentAtLeast ? 'at least ' : ''}
+            {short(money.spent)}
+          </span>
+          <span>
+            promised {money.promisedAtLeast ? 'at least ' : ''}
+            {short(money.promised)}
+          </span>
           <span>planned {amountWords(money.planned, { currency })}</span>
           <span>kept back {short(money.keptBack.likely)}</span>
         </span>

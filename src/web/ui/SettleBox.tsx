@@ -1,5 +1,5 @@
 import { formatMoney } from '@core/kernel/formatMoney';
-import { Button } from 'antd';
+import { Button, Checkbox } from 'antd';
 import { useId, useState } from 'react';
 import { MoneyField } from './fields';
 import styles from './ui.module.css';
@@ -8,6 +8,8 @@ import styles from './ui.module.css';
 export interface Settlement {
   how: 'payment' | 'promise';
   paid: number;
+  /** It may have been more; with nothing paid it is not known at all. */
+  atLeast: boolean;
   ledgerId: string;
   reversalId: string;
   atMs: number;
@@ -60,14 +62,25 @@ export function SettleBox(props: {
   canPromise: boolean;
   onSettle: (settlement: Settlement) => void;
 }) {
-  const [typed, setTyped] = useState<number | null>(null);
-  const paid = typed ?? props.proposed;
+  // An emptied field is another thing than an untouched one: it says that nobody knows.
+  const [typed, setTyped] = useState<number | null | undefined>(undefined);
+  const [atLeast, setAtLeast] = useState(false);
+  const paid = typed === undefined ? props.proposed : typed;
+  const sum = paid === null ? null : `${atLeast ? 'at least ' : ''}${formatMoney(paid, props.currency)}`;
   const box = useId();
   const settle = (how: Settlement['how'], event: MouseEvent) => {
-    if (paid === null || isSamePress(`${box}${how}`, event)) return;
+    if (isSamePress(`${box}${how}`, event)) return;
     const [ledgerId, reversalId] = [crypto.randomUUID(), crypto.randomUUID()];
-    props.onSettle({ how, paid, ledgerId, reversalId, atMs: Date.now() });
-    setTyped(null);
+    props.onSettle({
+      how,
+      paid: paid ?? 0,
+      atLeast: paid === null || atLeast,
+      ledgerId,
+      reversalId,
+      atMs: Date.now(),
+    });
+    setTyped(undefined);
+    setAtLeast(false);
   };
   return (
     <div className={styles.settle}>
@@ -76,15 +89,20 @@ export function SettleBox(props: {
         value={paid}
         currency={props.currency}
         nullable
-        hint={props.proposed === null ? 'the price is not known yet' : undefined}
+        hint={paid === null ? 'empty: nobody knows any more' : undefined}
         onCommit={setTyped}
       />
-      <Button type="primary" disabled={paid === null} onClick={(event) => settle('payment', event.nativeEvent)}>
-        {paid === null ? 'Bought' : `Bought for ${formatMoney(paid, props.currency)}`}
+      {paid !== null && (
+        <Checkbox checked={atLeast} onChange={(event) => setAtLeast(event.target.checked)}>
+          it may have been more
+        </Checkbox>
+      )}
+      <Button type="primary" onClick={(event) => settle('payment', event.nativeEvent)}>
+        {sum === null ? 'Bought, price not known' : `Bought for ${sum}`}
       </Button>
       {props.canPromise && !props.promised && (
-        <Button disabled={paid === null} onClick={(event) => settle('promise', event.nativeEvent)}>
-          Ordered, paid later
+        <Button onClick={(event) => settle('promise', event.nativeEvent)}>
+          {sum === null ? 'Ordered, price not known' : 'Ordered, paid later'}
         </Button>
       )}
     </div>

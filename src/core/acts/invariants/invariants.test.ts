@@ -186,6 +186,7 @@ describe('the books', () => {
     amount: 1200,
     atMs: n,
     subject: { kind: 'supply', id: uuid(90) },
+    atLeast: false,
     reversesId: null,
     note: '',
     ...change,

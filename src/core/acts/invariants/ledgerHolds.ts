@@ -33,7 +33,10 @@ export const ledgerHolds: Invariant = {
       const mirrored = byId.get(line.reversesId);
       if (
         mirrored &&
-        (mirrored.kind !== line.kind || mirrored.amount !== line.amount || !sameValue(mirrored.subject, line.subject))
+        (mirrored.kind !== line.kind ||
+          mirrored.amount !== line.amount ||
+          mirrored.atLeast !== line.atLeast ||
+          !sameValue(mirrored.subject, line.subject))
       )
         breach(line.id, 'amount', line.amount, `the ${mirrored.kind} of ${mirrored.amount} that it takes back`, true);
     }

@@ -15,7 +15,7 @@ function unitCostAfter(before: SupplyRow, amount: number, paid: number): number 
   return Math.min(MOST_UNIT_COST, Math.round((worth / (there + amount)) * UNIT_PRICE_SCALE));
 }
 
-/** Whole packs bought: the ledger pays, the stash grows, the unit cost becomes what was paid on average. */
+/** Whole packs bought: the ledger pays, the stash grows, the unit cost becomes what was paid on average, where that is known. */
 export const buySupply = projectAct({
   kind: 'buySupply',
   title: 'Supply bought',
@@ -31,7 +31,7 @@ export const buySupply = projectAct({
       return refuse('amount', payload.amount, `so much that there are at most ${MOST_AMOUNT} then`);
     const bought = {
       stash: base.stash.state === 'always' ? base.stash : { state: 'exact' as const, amount: total },
-      unitCostMillionths: unitCostAfter(base, payload.amount, payload.paid),
+      unitCostMillionths: payload.atLeast ? base.unitCostMillionths : unitCostAfter(base, payload.amount, payload.paid),
     };
     return [
       known ? update('supplies', known.id, bought) : insert('supplies', { ...supply, ...bought }),

@@ -1,17 +1,24 @@
-import { id, minorUnits, moment, oneOf } from '../../model/fields';
+import { id, minorUnits, moment, oneOf, yesNo } from '../../model/fields';
 import type { LedgerSubject, ProjectRows } from '../../model/rows';
 import { linesInForce } from '../../pricing/ledger';
 import { type Decision, refuse } from '../act';
 import { insert, type RowChange } from '../changes';
 
 /** What every payment or promise says of itself. */
-export const payment = { paid: minorUnits, ledgerId: id, atMs: moment };
+export const payment = {
+  paid: minorUnits,
+  /** It may have been more; with 0 it is not known at all. */
+  atLeast: yesNo.optional(),
+  ledgerId: id,
+  atMs: moment,
+};
 
 /** Payload of what is ordered first and paid later; `reversalId` names the line that takes an open promise back. */
 export const settlement = { ...payment, how: oneOf(['payment', 'promise']), reversalId: id.optional() };
 
 interface Said {
   paid: number;
+  atLeast?: boolean | undefined;
   ledgerId: string;
   atMs: number;
 }
@@ -27,6 +34,7 @@ export function ledgerLine(
     id: said.ledgerId,
     kind,
     amount: said.paid,
+    atLeast: said.atLeast ?? false,
     atMs: said.atMs,
     subject,
     reversesId,
@@ -51,6 +59,6 @@ export function settle(
   if (said.how === 'promise') return refuse(field, name, 'something that is not ordered yet');
   if (said.reversalId === undefined)
     return refuse('reversalId', 'nothing', 'an id for the line that takes the promise back');
-  const reversal = { ...said, ledgerId: said.reversalId, paid: promise.amount };
+  const reversal = { ...said, ledgerId: said.reversalId, paid: promise.amount, atLeast: promise.atLeast };
   return [ledgerLine(reversal, 'promise', subject, promise.id), ledgerLine(said, 'payment', subject)];
 }

@@ -1,6 +1,6 @@
 import { ledgerKinds } from '../../pricing/ledger';
 import { defineEntity } from '../entity';
-import { line, minorUnits, moment, oneOf, refersTo } from '../fields';
+import { line, minorUnits, moment, oneOf, refersTo, yesNo } from '../fields';
 import { subjectSchema } from '../values/subject';
 
 /** One line of the ledger: what moved money, for what. */
@@ -16,6 +16,8 @@ export const ledgerLine = defineEntity({
   fields: {
     kind: oneOf(ledgerKinds),
     amount: minorUnits,
+    /** Whether it may have been more: the slip is lost, or nobody remembers; an amount of 0 is then simply not known. */
+    atLeast: yesNo,
     atMs: moment,
     subject: subjectSchema,
     reversesId: refersTo('ledger').nullable(),

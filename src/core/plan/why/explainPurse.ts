@@ -33,8 +33,20 @@ function explainFree(plan: Plan): Explained {
     money.free,
     [
       explain('Budget', money.budget, 'money', { source: fromYou }),
-      explain('Spent', -money.spent, 'money', { source: fromYou, note: 'payments − refunds − sales' }),
-      explain('Promised', -money.promised, 'money', { source: fromYou, note: 'ordered, not paid yet' }),
+      explain('Spent', -money.spent, 'money', {
+        source: fromYou,
+        note: money.spentAtLeast
+          ? 'payments − refunds − sales; of some it is not known how much'
+          : 'payments − refunds − sales',
+        atLeast: money.spentAtLeast,
+      }),
+      explain('Promised', -money.promised, 'money', {
+        source: fromYou,
+        note: money.promisedAtLeast
+          ? 'ordered, not paid yet; of some it is not known how much'
+          : 'ordered, not paid yet',
+        atLeast: money.promisedAtLeast,
+      }),
       explainMoney('Planned', negative(money.planned), {
         source: calculated,
         note: 'cash to go of all that is chosen; shared supplies once',

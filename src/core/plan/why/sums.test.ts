@@ -218,6 +218,7 @@ describe('what had drifted apart', () => {
       amount: 8840,
       atMs: AS_OF,
       subject: { kind: 'offer' as const, id: 'new' },
+      atLeast: false,
       reversesId: null,
       note: '',
     });
@@ -333,6 +334,7 @@ describe('what had drifted apart', () => {
           amount: 900,
           atMs: AS_OF,
           subject: { kind: 'piece', id: pieceIdOf('stool') },
+          atLeast: false,
           reversesId: null,
           note: '',
         },

@@ -10,6 +10,7 @@ import { offerCash } from '@core/pricing/offer';
 import { sentenceFor } from '@core/words/sentences';
 import { Button } from 'antd';
 import { memo, useState } from 'react';
+import { PaidLine } from '../../app/PaidLine';
 import { useCommands, useLocale, usePlan, useRows } from '../../app/projectStore';
 import { amountWords, dayWords } from '../../app/words';
 import { LinkButton } from '../../ui/basics';
@@ -186,10 +187,10 @@ function OfferFields(props: { option: OptionPlan }) {
         onCommit={(leadDays) => set({ leadDays })}
       />
       {paid ? (
-        <p className="muted">Bought for {formatMoney(paid.amount, locale.currency)}.</p>
+        <PaidLine line={paid} />
       ) : (
         <SettleBox
-          proposed={promise?.amount ?? (cash.atLeast ? null : cash.likely)}
+          proposed={promise ? (promise.atLeast ? null : promise.amount) : cash.atLeast ? null : cash.likely}
           currency={locale.currency}
           promised={promise !== undefined}
           canPromise
@@ -199,7 +200,7 @@ function OfferFields(props: { option: OptionPlan }) {
       {(paid || promise) && !props.option.chosen && (
         <p className="muted">It is not chosen: the money counts, the slot is filled by something else or open.</p>
       )}
-      {promise && <p className="muted">Ordered, {formatMoney(promise.amount, locale.currency)} to pay.</p>}
+      {promise && <PaidLine line={promise} />}
     </div>
   );
 }

@@ -8,6 +8,7 @@ import { completeMeasures } from '@core/surface/furnitureTemplate';
 import { furnitureTemplates } from '@core/surface/templates';
 import { Button } from 'antd';
 import { Link } from 'react-router';
+import { PaidLine } from '../../app/PaidLine';
 import { PaletteFit } from '../../app/PaletteFit';
 import { useCommands, useLocale, useRows } from '../../app/projectStore';
 import { FinishField, MaterialField } from '../../app/SurfaceFields';
@@ -35,7 +36,9 @@ export function FindSheet(props: { find: FindRow }) {
   const set = (values: PayloadOf<'editFind'>['values']) => run('editFind', { id: find.id, values });
   const fallback = substrates.find(find.finishId ?? find.materialId)?.usualColor ?? '#cccccc';
   const till = receiptOf(find.story, locale.currency, rows.project.tax).total;
-  const promise = linesInForce(rows.ledger).find((line) => line.subject.id === find.pieceId && line.kind === 'promise');
+  const lines = linesInForce(rows.ledger).filter((line) => line.subject.id === find.pieceId);
+  const promise = lines.find((line) => line.kind === 'promise');
+  const paid = lines.find((line) => line.kind === 'payment') ?? promise;
   const bought = find.state === 'bought' || find.state === 'promised' || find.state === 'owned';
   return (
     <div>
@@ -195,9 +198,10 @@ export function FindSheet(props: { find: FindRow }) {
         </SideBySide>
         <TextField label="Note" value={find.note} most={2000} onCommit={(note) => set({ note })} />
       </div>
+      {paid && <PaidLine line={paid} />}
       {(!bought || find.state === 'promised') && (
         <SettleBox
-          proposed={promise?.amount ?? (till.atLeast ? null : till.likely)}
+          proposed={promise ? (promise.atLeast ? null : promise.amount) : till.atLeast ? null : till.likely}
           currency={locale.currency}
           promised={promise !== undefined}
           canPromise

@@ -172,7 +172,9 @@ function SupplyEditor(props: { supplyKey: string; purchase: PackPurchase }) {
           proposed={purchase.cash.atLeast ? null : purchase.cash.likely}
           currency={locale.currency}
           canPromise={false}
-          onSettle={({ paid, ledgerId, atMs }) => run('buySupply', { supply: row, amount, paid, ledgerId, atMs })}
+          onSettle={({ paid, atLeast, ledgerId, atMs }) =>
+            run('buySupply', { supply: row, amount, paid, atLeast, ledgerId, atMs })
+          }
         />
       )}
       <SideBySide across={2}>

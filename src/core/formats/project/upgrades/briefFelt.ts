@@ -1,7 +1,10 @@
 import type { FileUpgrade } from './index';
 import { isObject, withDefaults } from './loose';
 
-/** Version 5 knew no wish below the budget, no leaving, no reason for a photo waived, and no slot that keeps a function. */
+/**
+ * Version 5 knew no wish below the budget, no leaving, no reason for a photo waived, no slot that keeps a function, and no amount paid
+ * that is known from below only.
+ */
 export const briefFelt: FileUpgrade = {
   from: 5,
   upgrade: (file) => {
@@ -18,6 +21,7 @@ export const briefFelt: FileUpgrade = {
           }
         : {}),
       slots: withDefaults(file.slots, { keeps: [] }),
+      ledger: withDefaults(file.ledger, { atLeast: false }),
     };
   },
 };

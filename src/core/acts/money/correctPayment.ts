@@ -1,0 +1,20 @@
+import { z } from 'zod';
+import { id } from '../../model/fields';
+import { linesInForce } from '../../pricing/ledger';
+import { projectAct, refuse } from '../act';
+import { ledgerLine, payment } from './ledgerChanges';
+
+/** Sets right what was paid or promised: the slip turned up, or the first figure was wrong. The old line is taken back. */
+export const correctPayment = projectAct({
+  kind: 'correctPayment',
+  title: 'What was paid set right',
+  payload: z.strictObject({ lineId: id, ...payment, reversalId: id }),
+  decide: (rows, payload) => {
+    const line = linesInForce(rows.ledger).find((row) => row.id === payload.lineId);
+    if (!line || (line.kind !== 'payment' && line.kind !== 'promise'))
+      return refuse('lineId', payload.lineId, 'a payment or an order that counts');
+    const { kind, subject, amount, atLeast } = line;
+    const back = { ...payload, ledgerId: payload.reversalId, paid: amount, atLeast };
+    return [ledgerLine(back, kind, subject, line.id), ledgerLine(payload, kind, subject)];
+  },
+});
