@@ -82,6 +82,8 @@ export function largeProject(seed: number, slotCount = 100): ProjectRows {
       note: '',
       reason: '',
       count: slot.quantity,
+      counted: true,
+      freshDays: null,
       inHouse: false,
       pieceId: id(),
     };

@@ -2,6 +2,7 @@ import { supplyKind } from '@core/catalog/supplyKinds';
 import { houseTables } from '@core/formats/house/planImport';
 import { currencyCodes } from '@core/kernel/currencies.data';
 import { rowSchema } from '@core/model/entities';
+import { outlines } from '@core/model/entities/piece';
 import { id, localDate, oneOf, registered } from '@core/model/fields';
 import { seasons, slotRoles } from '@core/model/rows';
 import { fitAspects } from '@core/sourcing/fitRanking';
@@ -29,6 +30,10 @@ export const pieceQuerySchema = z.object({
   minHeight: mm.optional(),
   maxHeight: mm.optional(),
   maxDepth: mm.optional(),
+  /** Room inside for something of this size, turned as one likes in plan; what nobody measured inside is not found. */
+  holdsWidth: mm.optional(),
+  holdsDepth: mm.optional(),
+  holdsHeight: mm.optional(),
   /** Near this color, within `within` of CIEDE2000. */
   near: hex.optional(),
   within: z.coerce.number().min(0, 'from 0 to 100').max(100, 'from 0 to 100').optional(),
@@ -98,7 +103,10 @@ export const riserQuerySchema = z.object({
   toleranceMm: mm.default(15),
   widthMm: mm.optional(),
   depthMm: mm.optional(),
+  outline: oneOf(outlines).optional(),
+  weightG: z.coerce.number().min(1, 'from 1 g').max(1_000_000, 'at most 1000 kg').optional(),
 });
+export type RiserQuery = z.infer<typeof riserQuerySchema>;
 
 export const riserAnswer = z.object({
   risers: z.number(),
@@ -106,6 +114,8 @@ export const riserAnswer = z.object({
     z.object({
       heightMm: z.number(),
       offMm: z.number(),
+      loadKnown: z.boolean(),
+      slender: z.boolean(),
       pieces: z.array(z.object({ id: z.string(), name: z.string(), heightMm: z.number() })),
     }),
   ),

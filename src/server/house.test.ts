@@ -5,7 +5,7 @@ import { findFromPiece } from '@core/plan/stashPieces';
 import { unknownPiece } from '@core/sourcing/newPiece';
 import { describe, expect, it } from 'vitest';
 import { newSlot, newSupply } from '../core/plan/newRows';
-import { attic, freshStudio, studioApp, type TestStudio, testStudio } from './test/studio';
+import { attic, freshStudio, nightstandOption, studioApp, type TestStudio, testStudio } from './test/studio';
 
 const { own, studio } = await freshStudio();
 const { database } = own;
@@ -124,6 +124,31 @@ describe('the search', () => {
     // What sleeps longest is offered first.
     expect(await names('words=candlestick')).toEqual(['Brass candlestick', 'Pine candlestick']);
     expect(await names('only=stored&words=fern')).toEqual(['Fern in a pot']);
+  });
+
+  it('finds what there is room in, turned as it fits; a round thing has one measure across', async () => {
+    await add(
+      piece('Long pannier', { innerWidthMm: 200, innerDepthMm: 500, innerHeightMm: 300 }),
+      piece('Round pannier', { innerWidthMm: 320, innerHeightMm: 250 }),
+      piece('Hamper nobody measured', {}),
+    );
+    expect(await names('words=pannier&holdsWidth=450')).toEqual(['Long pannier']);
+    expect((await names('words=pannier&holdsWidth=310')).sort()).toEqual(['Long pannier', 'Round pannier']);
+    expect(await names('words=pannier&holdsWidth=300&holdsDepth=310')).toEqual(['Round pannier']);
+    expect(await names('words=pannier&holdsHeight=280')).toEqual(['Long pannier']);
+    expect(await names('words=pannier&holdsWidth=450&holdsHeight=400')).toEqual([]);
+  });
+
+  it('takes what nobody counted for free, however often it is promised', async () => {
+    await add(piece('Pinecones', { count: 1, counted: false }));
+    const { projectId, slotId } = await attic(studio);
+    const [cones] = (await studio.send('GET', '/api/house/pieces?words=pinecones')).json.pieces;
+    const find = findFromPiece(randomUUID(), cones);
+    const { option } = nightstandOption(slotId);
+    const own = { ...option, kind: 'own' as const, parts: [{ findId: find.id, offerId: null, pieces: 1 }] };
+    const payload = { slotId, pieceId: cones.id, count: 1, find, option: own, fillId: randomUUID(), gap: null };
+    expect((await studio.command(projectId, 'usePiece', payload)).status).toBe(200);
+    expect(await names('words=pinecones&freeFrom=2026-01-01&freeUntil=2027-01-01')).toEqual(['Pinecones']);
   });
 
   it('finds near a color by CIEDE2000, the nearest first', async () => {
@@ -401,6 +426,16 @@ describe('risers', () => {
     const answer = await studio.send('GET', '/api/house/risers?gapMm=66&toleranceMm=5');
     expect(answer.json.combinations[0]).toMatchObject({ heightMm: 65, offMm: -1 });
     expect(answer.json.combinations[0].pieces.map((row: { name: string }) => row.name)).toEqual(['Atlas', 'Novel']);
+    expect(answer.json.combinations[0]).toMatchObject({ loadKnown: false, slender: false });
+    // A heavy square thing on a round drum that is too small for its corners and for its weight.
+    await add(
+      piece('Drum', { heightMm: 120, widthMm: 170, depthMm: 170, outline: 'round', carriesG: 900, roles: ['riser'] }),
+    );
+    const drums = async (more: string) =>
+      (await studio.send('GET', `/api/house/risers?gapMm=120&toleranceMm=2&${more}`)).json.combinations.length;
+    expect(await drums('widthMm=200&depthMm=200&outline=round&weightG=800')).toBe(1);
+    expect(await drums('widthMm=220&depthMm=220&outline=square&weightG=800')).toBe(0);
+    expect(await drums('widthMm=200&depthMm=200&outline=round&weightG=1000')).toBe(0);
     expect((await studio.send('GET', '/api/house/risers?gapMm=0')).status).toBe(422);
   });
 });

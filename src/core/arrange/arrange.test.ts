@@ -177,9 +177,12 @@ describe('things side by side', () => {
     const of = spot('console', { widthMm: inches(20) });
     expect(codes(of, row(10, 9.5))).not.toContain('widthsInRow');
     expect(codes(of, row(10, 10))).toContain('widthsInRow');
+    // A spot may want more air, or none.
+    expect(codes({ ...of, gapMm: inches(1) }, row(10, 9.5))).toContain('widthsInRow');
+    expect(codes({ ...of, gapMm: inches(0) }, row(10, 10))).not.toContain('widthsInRow');
     const [finding] = checkSketch(of, row(10, 10), emptyBrief).filter((entry) => entry.code.endsWith('widthsInRow'));
     expect(sentenceFor(finding as never, { units: 'us', currency: 'USD' })).toBe(
-      '2 things side by side need 20 1/2 in with a finger between: 1/2 in more than The spot has.',
+      '2 things side by side need 20 1/2 in with 1/2 in between: 1/2 in more than The spot has.',
     );
   });
 

@@ -7,8 +7,8 @@ export const sketchSentences = {
     `${f.slot} stands ${formatLength(f.byMm, locale.units)} over the edge of the spot.`,
   'sketch.outsideHeight': (f: { slot: string; byMm: number }, locale) =>
     `${f.slot} is ${formatLength(f.byMm, locale.units)} too tall for the spot.`,
-  'sketch.widthsInRow': (f: { spot: string; count: number; neededMm: number; byMm: number }, locale) =>
-    `${f.count} things side by side need ${formatLength(f.neededMm, locale.units)} with a finger between: ${formatLength(f.byMm, locale.units)} more than ${f.spot} has.`,
+  'sketch.widthsInRow': (f: { spot: string; count: number; gapMm: number; neededMm: number; byMm: number }, locale) =>
+    `${f.count} things side by side need ${formatLength(f.neededMm, locale.units)} with ${formatLength(f.gapMm, locale.units)} between: ${formatLength(f.byMm, locale.units)} more than ${f.spot} has.`,
   'sketch.seatWidth': (f: { spot: string; seats: number; places: number; seatMm: number }, locale) =>
     `${f.spot} seats ${f.places} at ${formatLength(f.seatMm, locale.units)} a place, not ${f.seats}.`,
   'sketch.centerpieceSight': (f: { slot: string; tallestMm: number; overMm: number; underMm: number }, locale) =>

@@ -26,12 +26,18 @@ export const pieceFields = [
   'measures',
   'repairMinutes',
   'count',
+  'counted',
+  'freshDays',
   'inHouse',
 ] as const satisfies readonly (keyof PieceRow)[];
 type PieceField = (typeof pieceFields)[number];
 
 /** A find: a piece as a project sees it, with what the ledger says of it. Its id and version are the sighting's. */
 export type FindRow = Row & Omit<SightingRow, 'state'> & Pick<PieceRow, PieceField> & { state: FindState };
+
+/** The most of a piece that there may be: so many where they were counted, else nobody knows an end. */
+export const mostOf = ({ count, counted }: Pick<PieceRow, 'count' | 'counted'>): number =>
+  counted ? count : Number.POSITIVE_INFINITY;
 
 /** The measures of a template with a piece's overall size in them, as far as it is known; mm. */
 export function measuresOf(

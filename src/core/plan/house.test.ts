@@ -1,8 +1,10 @@
 import { describe, expect, it } from 'vitest';
+import { breachesOf } from '../acts/invariants';
 import { AS_OF, card, fill, find, option, pack, project, recipe, rows, slot, supply } from '../fixtures/projectRows';
 import { stated } from '../kernel/price';
 import type { PieceRow } from '../model/rows';
 import { unknownPiece } from '../sourcing/newPiece';
+import { sentenceFor } from '../words/sentences';
 import { budgetShares } from './budgetShares';
 import { ASK_AGAIN_AFTER_DAYS, canGauge, wantsLook } from './canGauge';
 import { computePlan } from './computePlan';
@@ -201,5 +203,60 @@ describe('the price book', () => {
     expect(good.tool('brush').price.likely).toBe(777);
     const worn = computePlan(rows({ tools: [{ ...tool, wear: 'replace' }] }), AS_OF).model;
     expect(worn.tool('brush').isOwned).toBe(false);
+  });
+});
+
+describe('pieces that nobody counted', () => {
+  const shells = piece('Bag of shells', { count: 2, counted: false });
+  const findings = (of: PieceRow, quantity: number, count: number) => {
+    const plan = computePlan(filled(of, { quantity, count }), AS_OF);
+    const way = plan.slots[0]?.options[0];
+    return { codes: way?.findings.map(({ code }) => code) ?? [], covers: way?.count };
+  };
+
+  it('may fill a slot as far as it asks, and say that they want counting', () => {
+    const many = findings(shells, 8, 8);
+    expect(many.codes).toContain('option.notCounted');
+    expect(many.codes).not.toContain('option.coversPart');
+    expect(many.covers).toBe(8);
+    expect(breachesOf(filled(shells, { quantity: 8, count: 8 }))).toEqual([]);
+    // Two are there for certain.
+    expect(findings(shells, 2, 2).codes).not.toContain('option.notCounted');
+  });
+
+  it('once counted cover what there is and no more', () => {
+    const counted = { ...shells, counted: true };
+    expect(findings(counted, 8, 2).codes).toContain('option.coversPart');
+    expect(breachesOf(filled(counted, { quantity: 8, count: 8 })).map(({ value }) => value)).toEqual([8]);
+  });
+});
+
+describe('what stays fresh for some days only', () => {
+  const dated = (revealDate: string | null, standsUntil: string | null, days: number | null) => {
+    const given = filled(piece('Tulips', { freshDays: days }));
+    const plan = computePlan({ ...given, project: { ...given.project, revealDate, standsUntil } }, AS_OF);
+    return plan.slots[0]?.options[0]?.findings.filter(({ code }) => /wilts|freshFrom/.test(code)) ?? [];
+  };
+
+  it('is cut as late as the day before, as early as it lasts through the look', () => {
+    // A week from the 9th is the 9th to the 15th.
+    expect(dated('2026-06-12', '2026-06-15', 7)[0]).toMatchObject({
+      code: 'house.freshFrom',
+      figures: { from: '2026-06-09', until: '2026-06-11' },
+    });
+    expect(dated('2026-06-12', null, 7)[0]?.figures).toMatchObject({ from: '2026-06-06', until: '2026-06-11' });
+  });
+
+  it('wants fresh ones or a stand-in where the look stands longer; at the very edge it does not', () => {
+    // Cut on the 11th, six days are the 11th to the 16th.
+    expect(dated('2026-06-12', '2026-06-16', 6)[0]?.code).toBe('house.freshFrom');
+    const wilts = dated('2026-06-12', '2026-06-17', 6)[0];
+    expect(wilts).toMatchObject({ code: 'house.wilts', severity: 'warn', figures: { stands: 6, from: '2026-06-11' } });
+    expect(sentenceFor(wilts as never, { units: 'us', currency: 'USD' })).toContain('stays fresh about 6 days');
+  });
+
+  it('says nothing of what lasts, nor while no day is set', () => {
+    expect(dated('2026-06-12', '2026-08-15', null)).toEqual([]);
+    expect(dated(null, null, 7)).toEqual([]);
   });
 });

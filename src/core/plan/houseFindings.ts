@@ -1,6 +1,43 @@
+import { dateAfter, daysBetween } from '../calendar/localDates';
 import type { PieceRow } from '../model/rows';
 import type { OptionModel } from './model/optionModel';
 import type { OptionFinding } from './optionSentences';
+
+/** How many days before the reveal something cut is bought at the earliest: it opens and is arranged meanwhile. */
+const DAYS_AHEAD = 1;
+
+/**
+ * When what stays fresh for some days has to be cut or bought: the day before the reveal, or as early as it lasts until
+ * the end of the look. Nothing where no day is set.
+ */
+function freshness(
+  { name, freshDays }: Pick<PieceRow, 'name' | 'freshDays'>,
+  { revealDate, standsUntil }: { revealDate: string | null; standsUntil: string | null },
+  where: OptionFinding['where'],
+): OptionFinding[] {
+  if (freshDays === null || revealDate === null) return [];
+  const stands = daysBetween(revealDate, standsUntil ?? revealDate) + 1;
+  const dayBefore = dateAfter(revealDate, -DAYS_AHEAD);
+  if (stands + DAYS_AHEAD > freshDays)
+    return [
+      {
+        code: 'house.wilts',
+        severity: 'warn',
+        where,
+        figures: { piece: name, days: freshDays, from: dayBefore, stands },
+      },
+    ];
+  // It must last from the day it is cut to the last day of the look.
+  const from = dateAfter(standsUntil ?? revealDate, 1 - freshDays);
+  return [
+    {
+      code: 'house.freshFrom',
+      severity: 'note',
+      where,
+      figures: { piece: name, days: freshDays, from: from > dayBefore ? dayBefore : from, until: dayBefore },
+    },
+  ];
+}
 
 /**
  * What a piece of the house says of a way to fill a slot: the place that it leaves; and, where it is borrowed, that
@@ -28,6 +65,7 @@ export function houseFindings(of: {
         where,
         figures: { piece: piece.name, place: piece.standsAt },
       });
+    findings.push(...freshness(piece, of, where));
     if (piece.borrowedFrom === '') continue;
     if (recipe && !piece.mayAlter)
       findings.push({

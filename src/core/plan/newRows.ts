@@ -37,6 +37,7 @@ export function newSpot(id: string, name: string, kind: string, position: number
     widthMm: null,
     depthMm: null,
     heightMm: null,
+    gapMm: null,
     measures: {},
     features: [],
     tasks: [],

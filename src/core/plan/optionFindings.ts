@@ -57,6 +57,16 @@ export function optionFindings(of: {
   const { model, household } = of;
   const { option, slot } = model;
   const findings: OptionFinding[] = [...(model.recipe?.findings ?? [])];
+  for (const { findId, pieces } of option.parts) {
+    const find = model.finds.find(({ id }) => id === findId);
+    if (find && !find.counted && pieces * slot.quantity > find.count)
+      findings.push({
+        code: 'option.notCounted',
+        severity: 'warn',
+        where: { kind: 'option', id: option.id },
+        figures: { piece: find.name, known: find.count, asked: pieces * slot.quantity },
+      });
+  }
   for (const find of model.finds) {
     findings.push(...fitFindings(slot, option.id, find.templateId, find.measures));
     if (!model.recipe) {

@@ -8,12 +8,18 @@ export type FitDirection = 'width' | 'depth' | 'height';
 const tooLarge: Record<FitDirection, string> = { width: 'too wide', depth: 'too deep', height: 'too tall' };
 const tooSmall: Record<FitDirection, string> = { width: 'too narrow', depth: 'too shallow', height: 'too low' };
 
+const counted = (n: number, noun: string) => `${n} ${noun}${n === 1 ? '' : 's'}`;
+
 /** What is said of a way to fill a slot: does it fit, what the place and the house say, what it covers. */
 export const optionSentences = {
   'house.borrowed': (f: { piece: string; owner: string }) =>
     `${f.piece} is borrowed: ask ${f.owner} before it is altered, and note the answer in the house. As it is, it can be used.`,
   'house.goesBack': (f: { piece: string; owner: string; date: string }) =>
     `${f.piece} goes back to ${f.owner} by ${f.date}, before the look comes down.`,
+  'house.wilts': (f: { piece: string; days: number; from: string; stands: number }) =>
+    `${f.piece} stays fresh about ${counted(f.days, 'day')} and the look stands ${counted(f.stands, 'day')}: cut or buy it on ${f.from}, and plan fresh ones or a lasting stand-in for afterwards.`,
+  'house.freshFrom': (f: { piece: string; days: number; from: string; until: string }) =>
+    `${f.piece} stays fresh about ${counted(f.days, 'day')}: cut or buy it from ${f.from} to ${f.until}, not before.`,
   'house.leavesPlace': (f: { piece: string; place: string }) =>
     `${f.piece} leaves its place empty (${f.place}): what stands there then?`,
   'place.noDrilling': () =>
@@ -33,6 +39,8 @@ export const optionSentences = {
   'fit.tooSmall': (f: { direction: FitDirection; byMm: number }, locale) =>
     `${formatLength(f.byMm, locale.units)} ${tooSmall[f.direction]} for the slot`,
   'option.coversPart': (f: { covers: number; asked: number }) => `Covers ${f.covers} of the ${f.asked} asked for.`,
+  'option.notCounted': (f: { piece: string; known: number; asked: number }) =>
+    `${f.piece}: at least ${f.known}, nobody counted them, and ${f.asked} are asked for. Count them before you rely on it.`,
   'option.refusedChosen': (f: { slot: string }) => `The choice for ${f.slot} is refused: choose another way.`,
 } satisfies Sentences;
 

@@ -1,5 +1,5 @@
+import { dayNumber } from '../calendar/localDates';
 import type { Lab } from '../color/lab';
-import { MS_PER_DAY } from '../kernel/units';
 import type { ProjectRows, Season, SizeRange, SlotRole, SlotRow } from '../model/rows';
 import { pieceKindOf } from './pieceKindOf';
 
@@ -27,10 +27,6 @@ export interface FitNeed {
   /** Today, counted in days. */
   todayDay: number;
 }
-
-/** A local date as a number of days, for counting between dates. */
-export const dayNumber = (date: string) =>
-  Date.UTC(Number(date.slice(0, 4)), Number(date.slice(5, 7)) - 1, Number(date.slice(8, 10))) / MS_PER_DAY;
 
 /** The season of a local date in the northern half of the year's usual count: March to May is spring. */
 export function seasonOf(date: string): Exclude<Season, 'any'> {

@@ -1,6 +1,7 @@
+import { dayNumber } from '../calendar/localDates';
 import type { Lab } from '../color/lab';
 import type { PieceRow } from '../model/rows';
-import { dayNumber, type FitNeed, tellingWords } from './fitNeed';
+import { type FitNeed, tellingWords } from './fitNeed';
 import { sizeScore, sizeTold, tooLarge } from './fitSizes';
 import { pieceKindOf } from './pieceKindOf';
 import { pieceKinds } from './pieceKinds.data';
@@ -33,6 +34,7 @@ type RankedFields = Pick<
   | 'fragile'
   | 'borrowedFrom'
   | 'backBy'
+  | 'counted'
 >;
 
 export const fitAspects = ['size', 'color', 'role', 'words', 'season', 'rest', 'care'] as const;
@@ -127,6 +129,7 @@ const careScores = {
   'care.fragilePets': 0.3,
   'care.fragileOutdoors': 0.3,
   'care.tooFew': 0.6,
+  'care.notCounted': 0.8,
   'care.fine': 1,
 } as const;
 
@@ -138,7 +141,8 @@ function careCode(need: FitNeed, piece: FitPiece): keyof typeof careScores {
     if (need.pets) return 'care.fragilePets';
     if (need.outdoors) return 'care.fragileOutdoors';
   }
-  return piece.count < need.quantity ? 'care.tooFew' : 'care.fine';
+  if (piece.count >= need.quantity) return 'care.fine';
+  return piece.counted ? 'care.tooFew' : 'care.notCounted';
 }
 
 const careScore = (need: FitNeed, piece: FitPiece) => careScores[careCode(need, piece)];

@@ -20,6 +20,7 @@ export interface UnderstoodPart {
     | 'material'
     | 'finish'
     | 'flaw'
+    | 'how long it stays fresh'
     | null;
 }
 
@@ -128,6 +129,20 @@ export function takeCount(part: LinePart): number | null {
   if (!first[3] && !/dozen|pair|couple/.test(said) && count > 1 && !counted.some(isPlural)) return null;
   part.take(0, first[0].length, 'how many');
   return count;
+}
+
+/** Words for a number that nobody counted, before what it is of. */
+const some =
+  /^\s*(?:some|several|a few|many|assorted|(?:a |one )?(?:bag|bagful|box|jar|basket|bowl|bundle|bunch|pile|heap|handful|stack|lot|load|set)s? of|lots of|loads of)\s+(?=[^\s\d])/;
+
+/** Takes "a bag of", "several" and the like from before a plural: there are more than one, and nobody counted them. */
+export function takeSome(part: LinePart): boolean {
+  const match = some.exec(part.text);
+  if (!match) return false;
+  const what = part.text.slice(match[0].length);
+  if (![...headPhrase(what).split(' '), ...what.trim().split(/\s+/).slice(0, 2)].some(isPlural)) return false;
+  part.take(0, match[0].length, 'how many');
+  return true;
 }
 
 /** Takes out what was taken off the price: a coupon, a markdown in percent, half off. */

@@ -40,6 +40,8 @@ export function newFind(id: string, pieceId: string, line: QuickLine): Omit<Find
     note: line.note,
     reason: '',
     count: line.usable,
+    counted: line.counted,
+    freshDays: line.freshDays,
     inHouse: false,
     pieceId,
   };

@@ -37,6 +37,13 @@ export function unknownPiece(id: string, name: string, locale: PieceLocale): Pie
     depthMm: null,
     heightMm: null,
     weightG: null,
+    outline: 'unknown',
+    carriesG: null,
+    innerWidthMm: null,
+    innerDepthMm: null,
+    innerHeightMm: null,
+    tiers: null,
+    freshDays: null,
     materialId: 'veneer',
     finishId: null,
     sheen: 'unknown',
@@ -56,6 +63,7 @@ export function unknownPiece(id: string, name: string, locale: PieceLocale): Pie
     shelf: '',
     protection: '',
     count: 1,
+    counted: true,
     sinceYear: null,
     uses: 0,
     lastUsedOn: null,
@@ -163,6 +171,9 @@ export function newPiece(id: string, line: string, locale: PieceLocale): PieceRo
   const read = readQuickLine(rest.join(', '), locale.currency, locale.units);
   piece.name = rest.length === 0 ? 'Unnamed piece' : read.name.slice(0, 120);
   piece.count = Math.min(1000, read.pieces * read.quantity);
+  piece.counted = read.counted;
+  piece.freshDays = read.freshDays;
+  piece.tiers = read.tiers;
   const { widthMm, depthMm, heightMm } = read.measures;
   if (widthMm !== undefined) piece.widthMm = rounded(widthMm);
   if (depthMm !== undefined) piece.depthMm = rounded(depthMm);

@@ -103,6 +103,45 @@ describe('the quick line', () => {
     expect(newFind('id', 'piece', read(line))).toMatchObject(surface);
     expect(newPiece('id', line, { units: 'us', currency: 'USD', today: '2026-06-01' })).toMatchObject(surface);
   });
+  it.each([
+    ['a bag of shells $3', { counted: false, pieces: 1, tag: { state: 'stated', low: 300, high: 300 } }],
+    ['several candlesticks, 4', { counted: false, name: 'Candlesticks' }],
+    ['lots of books 10', { counted: false, name: 'Books' }],
+    ['a set of plates $5', { counted: false, name: 'Plates' }],
+    ['a set of 6 plates $5', { counted: true, pieces: 6 }],
+    ['a dozen plates $5', { counted: true, pieces: 12 }],
+    ['a box $5', { counted: true, pieces: 1 }],
+    ['a basket of wicker 7', { counted: true, pieces: 1 }],
+    ['bowl of fruit 3', { counted: true, pieces: 1 }],
+  ])('“%s” says whether anybody counted', (line, said) => {
+    expect(read(line)).toMatchObject(said);
+  });
+
+  it.each([
+    ['fresh tulips $6', 7],
+    ['cut eucalyptus, 8', 14],
+    ['foraged branches, free', 14],
+    ['roses $5, keeps 5 days', 5],
+    ['hydrangeas, fresh for a week', 7],
+    ['potted herbs 4, lasts three weeks', 21],
+    ['faux eucalyptus, cut', null],
+    ['dried flowers 9', null],
+    ['roses $5', null],
+    ['cut glass vase 4', null],
+    ['fresh white paint', null],
+  ])('“%s” stays fresh %s days', (line, days) => {
+    expect(read(line).freshDays).toBe(days);
+  });
+
+  it.each([
+    ['3-tier tray $8', 3],
+    ['two tiered stand, 5', 2],
+    ['tiered tray 6', null],
+    ['5 trays $10', null],
+  ])('“%s” has %s tiers', (line, tiers) => {
+    expect(read(line).tiers).toBe(tiers);
+  });
+
   it('becomes a find whose open questions stay open', () => {
     const find = newFind('id', 'piece', read('old lamp, free'));
     expect(find).toMatchObject({ kind: 'lamp', cordCondition: 'unknown', era: 'unknown', leadTest: 'notTested' });

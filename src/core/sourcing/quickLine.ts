@@ -7,9 +7,10 @@ import type { Measures } from '../surface/furnitureTemplate';
 import { furnitureTemplates } from '../surface/templates';
 import { type LineMoney, moneyIn } from './lineMoney';
 import { numberOf, numberWords, pluralsOf } from './lineNumbers';
-import { LinePart, takeCount, takePack, takePriceLines, takeSizes, type UnderstoodPart } from './linePart';
+import { LinePart, takeCount, takePack, takePriceLines, takeSizes, takeSome, type UnderstoodPart } from './linePart';
 import { headPhrase, pieceKindOf } from './pieceKindOf';
 import type { PieceKind } from './pieceKinds.data';
+import { saidFreshness, saidTiers, usualFreshness } from './saidKeeping';
 
 /** What a quick line says of a piece; what it does not say is absent and will be estimated. */
 export interface QuickLine {
@@ -24,11 +25,17 @@ export interface QuickLine {
   /** What one tag buys. */
   pieces: number;
   usable: number;
+  /** Whether the number was said; "a bag of shells" holds at least so many. */
+  counted: boolean;
   materialId: string | null;
   finishId: string | null;
   measures: Measures;
   /** Minutes that the flaws named will take to mend (estimated). */
   repairMinutes: number;
+  /** How many days it stays fresh, where it is cut or the line says so; null for what lasts. */
+  freshDays: number | null;
+  /** How many tiers it has, or null. */
+  tiers: number | null;
   note: string;
   understood: UnderstoodPart[];
 }
@@ -90,10 +97,13 @@ export function readQuickLine(line: string, currency: string, units: UnitSystem)
     quantity: 1,
     pieces: 1,
     usable: 1,
+    counted: true,
     materialId: null,
     finishId: null,
     measures: {},
     repairMinutes: 0,
+    freshDays: usualFreshness(line),
+    tiers: saidTiers(line),
     note: '',
     understood: [],
   };
@@ -107,6 +117,11 @@ export function readQuickLine(line: string, currency: string, units: UnitSystem)
     if (said.trim() === '') continue;
     const part = new LinePart(said.trim());
     result.lines.push(...takePriceLines(part, currency));
+    const keeps = saidFreshness(part.text);
+    if (keeps) {
+      result.freshDays = keeps.days;
+      part.take(keeps.from, keeps.to, 'how long it stays fresh');
+    }
     Object.assign(result.measures, takeSizes(part, units));
     const packed = takePack(part);
     if (packed !== null) {
@@ -130,6 +145,7 @@ export function readQuickLine(line: string, currency: string, units: UnitSystem)
     } else if (result.tag === null && part.takeMatch(forNothing, 'price')) result.tag = { state: 'free' };
     // A number before what has, is or lacks something ("6 drawers") counts no pieces.
     if (count === null && result.name === '') count = takeCount(part);
+    if (count === null && result.name === '' && takeSome(part)) result.counted = false;
     for (const { text, as } of part.pieces())
       result.understood.push({ text, as: as === undefined ? meaningOf(text, result, notes) : as });
   }

@@ -1,87 +1,154 @@
-/** Something owned that another thing can stand on. Lengths in mm; the footprint may be unknown. */
-export interface Riser {
+import type { Outline } from '../model/entities/piece';
+
+/** What stands on, or is stood upon, as far as that matters for a stack. Lengths in mm, weights in g; null is unknown. */
+export interface Footprint {
+  widthMm: number | null;
+  depthMm: number | null;
+  outline: Outline;
+  weightG: number | null;
+}
+
+/** Something owned that another thing can stand on. */
+export interface Riser extends Footprint {
   id: string;
   name: string;
   heightMm: number;
-  widthMm: number | null;
-  depthMm: number | null;
+  /** What it carries; null while nobody noted it. */
+  carriesG: number | null;
   /** How many alike there are. */
   count: number;
 }
 
-/** One or two risers, the lower first, with the height they give and how far that is from the wanted one. */
+/** One to five risers, the lowest of the stack first, with the height they give and what to mind about them. */
 export interface RiserCombination {
   ids: readonly string[];
   heightMm: number;
   /** Given less wanted: above 0 is too tall. */
   offMm: number;
+  /** What all of it that carries something would have to carry, where every weight above is known; else null. */
+  loadKnown: boolean;
+  /** Taller for its foot than stands safely by itself. */
+  slender: boolean;
 }
 
 /** What stands on top must rest on at least this share of its own width and depth (modelling choice). */
 const RESTS_ON = 0.6;
+/** A stack taller than so many times the least side of its foot is easily knocked over (common practice, no source). */
+const SLENDER = 4;
+/** The most that are stacked. */
+export const MOST_STACKED = 5;
+/** Each further riser in a stack must bring it so much nearer to the wanted height (modelling choice), mm. */
+const WORTH_ONE_MORE_MM = 5;
+/** Stacks of three and more are made of so many of the broadest risers: enough to choose from, few enough to try all. */
+const MOST_TRIED = 30;
+/** So many stacks are looked at for their order; a studio with more has plenty. */
+const MOST_FOUND = 2000;
+const TINY = 1e-9;
 
-/** Whether a thing of some footprint can stand on another; unknown sizes do not speak against it. */
-function carries(
-  below: { widthMm: number | null; depthMm: number | null },
-  above: { widthMm: number | null; depthMm: number | null },
-): boolean {
+const nowhere: Footprint = { widthMm: null, depthMm: null, outline: 'unknown', weightG: null };
+
+/**
+ * Whether a thing of some footprint can stand on another; unknown sizes do not speak against it. The corners of a square
+ * thing reach out further than its sides, so a round top must be broader for it by the root of two.
+ */
+function standsOn(below: Footprint, above: Footprint): boolean {
+  const corners = below.outline === 'round' && above.outline === 'square' ? Math.SQRT2 : 1;
   const holds = (under: number | null, over: number | null) =>
-    under === null || over === null || under >= over * RESTS_ON;
+    under === null || over === null || under >= over * RESTS_ON * corners;
   return holds(below.widthMm, above.widthMm) && holds(below.depthMm, above.depthMm);
 }
 
+/** The load on each riser of a stack, from the lowest; null where a weight above it is not known. */
+function loads(stack: readonly Riser[], piece: Footprint): (number | null)[] {
+  return stack.map((_, n) =>
+    [...stack.slice(n + 1), piece].reduce<number | null>(
+      (sum, { weightG }) => (sum === null || weightG === null ? null : sum + weightG),
+      0,
+    ),
+  );
+}
+
+const area = ({ widthMm, depthMm }: Footprint) => (widthMm ?? 0) * (depthMm ?? widthMm ?? 0);
+
+/** Every stack of so many of the risers, the broader below, whose height lies within the slack of the wanted one. */
+function stacksOf(
+  size: number,
+  risers: readonly Riser[],
+  gapMm: number,
+  slackMm: number,
+  offer: (stack: Riser[]) => void,
+) {
+  const broadFirst = [...risers].sort((a, b) => area(b) - area(a) || (a.id < b.id ? -1 : 1));
+  const heights = broadFirst.map((riser) => riser.heightMm);
+  const least = Math.min(...heights);
+  const most = Math.max(...heights);
+  const stack: Riser[] = [];
+  const build = (from: number, rest: number) => {
+    const left = size - stack.length;
+    if (left === 0) {
+      if (Math.abs(rest) <= slackMm) offer([...stack]);
+      return;
+    }
+    if (left * least > rest + slackMm || left * most < rest - slackMm) return;
+    for (let n = from; n < broadFirst.length; n += 1) {
+      const next = broadFirst[n] as Riser;
+      if (next.heightMm > rest + slackMm || (left === 1 && next.heightMm < rest - slackMm)) continue;
+      const below = stack.at(-1);
+      if (below && !standsOn(below, next)) continue;
+      stack.push(next);
+      // There may be several alike: one of them can stand on another.
+      const used = stack.filter(({ id }) => id === next.id).length;
+      build(used < next.count ? n : n + 1, rest - next.heightMm);
+      stack.pop();
+    }
+  };
+  if (broadFirst.length > 0) build(0, gapMm);
+}
+
 /**
- * Which owned books, boxes and pedestals bring a piece to a wanted height: one alone, or two stacked, the broader below.
+ * Which owned books, boxes and pedestals bring a piece to a wanted height: one alone, or up to five stacked, the broader
+ * below. None carries more than it is said to carry, as far as the weights are known.
  * @param gapMm wanted height less the piece's own, more than 0
  * @param toleranceMm how far off a combination may be
- * @param piece footprint of what shall stand on top
- * @returns combinations within the tolerance, nearest first, one riser before two
+ * @param piece what shall stand on top
+ * @returns combinations within the tolerance, nearest first, each further riser counting as five millimeters off
  */
 export function riserCombinations(
   gapMm: number,
   toleranceMm: number,
   risers: readonly Riser[],
-  piece: { widthMm: number | null; depthMm: number | null } = { widthMm: null, depthMm: null },
+  piece: Footprint = nowhere,
 ): RiserCombination[] {
   const found: RiserCombination[] = [];
   if (!(gapMm > 0)) return found;
-  const sorted = risers.filter((riser) => riser.heightMm > 0).sort((a, b) => a.heightMm - b.heightMm);
+  const slack = toleranceMm + TINY;
+  const usable = risers.filter(({ heightMm, count }) => count > 0 && heightMm > 0 && heightMm <= gapMm + slack);
   const offer = (stack: readonly Riser[]) => {
+    const top = stack.at(-1);
+    const foot = stack[0];
+    if (!top || !foot || !standsOn(top, piece) || found.length >= MOST_FOUND) return;
+    const load = loads(stack, piece);
+    const isTooMuch = stack.some(({ carriesG }, n) => carriesG !== null && (load[n] ?? 0) > carriesG);
+    if (isTooMuch) return;
     const heightMm = stack.reduce((sum, riser) => sum + riser.heightMm, 0);
-    const top = stack[stack.length - 1];
-    if (top && carries(top, piece))
-      found.push({ ids: stack.map((riser) => riser.id), heightMm, offMm: heightMm - gapMm });
+    const side = Math.min(
+      foot.widthMm ?? Number.POSITIVE_INFINITY,
+      foot.depthMm ?? foot.widthMm ?? Number.POSITIVE_INFINITY,
+    );
+    found.push({
+      ids: stack.map((riser) => riser.id),
+      heightMm,
+      offMm: heightMm - gapMm,
+      loadKnown: stack.every(({ carriesG }, n) => carriesG !== null && load[n] !== null),
+      slender: heightMm > SLENDER * side,
+    });
   };
-  /** First place whose height is at least so much. */
-  const firstFrom = (heightMm: number) => {
-    let low = 0;
-    let high = sorted.length;
-    while (low < high) {
-      const middle = (low + high) >> 1;
-      if ((sorted[middle] as Riser).heightMm < heightMm) low = middle + 1;
-      else high = middle;
-    }
-    return low;
-  };
-  const slack = toleranceMm + 1e-9;
-  for (let n = firstFrom(gapMm - slack); n < sorted.length; n += 1) {
-    const riser = sorted[n] as Riser;
-    if (riser.heightMm > gapMm + slack) break;
-    offer([riser]);
-  }
-  sorted.forEach((one, index) => {
-    const rest = gapMm - one.heightMm;
-    for (let n = Math.max(index, firstFrom(rest - slack)); n < sorted.length; n += 1) {
-      const other = sorted[n] as Riser;
-      if (other.heightMm > rest + slack) break;
-      if (n === index && one.count < 2) continue;
-      const area = (riser: Riser) => (riser.widthMm ?? 0) * (riser.depthMm ?? 0);
-      const [below, above] = area(one) >= area(other) ? [one, other] : [other, one];
-      if (carries(below, above)) offer([below, above]);
-    }
-  });
+  for (const riser of usable) stacksOf(1, [riser], gapMm, slack, offer);
+  stacksOf(2, usable, gapMm, slack, offer);
+  const broadest = [...usable].sort((a, b) => area(b) - area(a) || (a.id < b.id ? -1 : 1)).slice(0, MOST_TRIED);
+  for (let size = 3; size <= MOST_STACKED; size += 1) stacksOf(size, broadest, gapMm, slack, offer);
+  const cost = ({ offMm, ids }: RiserCombination) => Math.abs(offMm) + (ids.length - 1) * WORTH_ONE_MORE_MM;
   return found.sort(
-    (a, b) =>
-      Math.abs(a.offMm) - Math.abs(b.offMm) || a.ids.length - b.ids.length || (a.ids.join() < b.ids.join() ? -1 : 1),
+    (a, b) => cost(a) - cost(b) || a.ids.length - b.ids.length || (a.ids.join() < b.ids.join() ? -1 : 1),
   );
 }

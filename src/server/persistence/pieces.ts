@@ -1,5 +1,6 @@
 import type { PieceQuery } from '@contract/house';
 import type { PieceRow } from '@core/model/rows';
+import type { Riser } from '@core/sourcing/risers';
 import { In, type SelectQueryBuilder } from 'typeorm';
 import { entityFor, type Stored } from './entities';
 import type { Transaction } from './scope';
@@ -44,12 +45,20 @@ function found(transaction: Transaction, query: PieceQuery): Pieces {
   if (query.minHeight !== undefined) pieces.andWhere('t.heightMm >= :minHeight', { minHeight: query.minHeight });
   if (query.maxHeight !== undefined) pieces.andWhere('t.heightMm <= :maxHeight', { maxHeight: query.maxHeight });
   if (query.maxDepth !== undefined) pieces.andWhere('t.depthMm <= :maxDepth', { maxDepth: query.maxDepth });
+  if (query.holdsHeight !== undefined)
+    pieces.andWhere('t.innerHeightMm >= :holdsHeight', { holdsHeight: query.holdsHeight });
+  // What goes in may be turned: its longer side along the longer one inside. A round thing has one measure for both.
+  const sides = [query.holdsWidth, query.holdsDepth].filter((side) => side !== undefined).sort((a, b) => b - a);
+  const across = 'coalesce(t.innerWidthMm, t.innerDepthMm)';
+  const along = 'coalesce(t.innerDepthMm, t.innerWidthMm)';
+  if (sides[0] !== undefined) pieces.andWhere(`greatest(${across}, ${along}) >= :holdsLong`, { holdsLong: sides[0] });
+  if (sides[1] !== undefined) pieces.andWhere(`least(${across}, ${along}) >= :holdsShort`, { holdsShort: sides[1] });
   if (query.near !== undefined) pieces.andWhere('t.colorL is not null');
   if (query.unusedSince !== undefined)
     pieces.andWhere('(t.lastUsedOn is null or t.lastUsedOn < :unusedSince)', { unusedSince: query.unusedSince });
   if (query.freeFrom !== undefined || query.freeUntil !== undefined) {
     const spokenFor = spokenForSql({ studio: ':studioId', id: 't.id' }, ':freeFrom', ':freeUntil');
-    pieces.andWhere(`t.count > ${spokenFor}`, {
+    pieces.andWhere(`(not t.counted or t.count > ${spokenFor})`, {
       freeFrom: query.freeFrom ?? null,
       freeUntil: query.freeUntil ?? null,
     });
@@ -97,16 +106,11 @@ export async function piecesById({ scope, manager }: Transaction, ids: readonly 
   });
 }
 
-/** An owned thing that serves as a riser and whose height is known. */
-export interface Riser extends Pick<PieceRow, 'id' | 'name' | 'widthMm' | 'depthMm' | 'count'> {
-  heightMm: number;
-}
-
-/** All of them, the lowest first. */
+/** Owned things that serve as risers and whose height is known, the lowest first. */
 export async function risersOf(transaction: Transaction): Promise<Riser[]> {
   const there = await inHouse(transaction)
     .andWhere(`t.heightMm is not null and t.roles @> '["riser"]'`)
-    .select(columns('id', 'name', 'heightMm', 'widthMm', 'depthMm', 'count'))
+    .select(columns('id', 'name', 'heightMm', 'widthMm', 'depthMm', 'outline', 'weightG', 'carriesG', 'count'))
     .orderBy('t.heightMm')
     .addOrderBy('t.id')
     .getMany();

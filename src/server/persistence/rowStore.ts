@@ -186,9 +186,9 @@ export async function lockTouched(
 export async function lockPieces(
   { scope, manager }: Transaction,
   pieceIds: readonly string[],
-): Promise<ReadonlyMap<string, { name: string; count: number }>> {
+): Promise<ReadonlyMap<string, { name: string; count: number; counted: boolean }>> {
   const found = await manager.find(entityFor('pieces'), {
-    select: { id: true, name: true, count: true },
+    select: { id: true, name: true, count: true, counted: true },
     where: { studioId: scope.studioId, id: In(pieceIds) },
     order: { id: 'asc' },
     withDeleted: true,

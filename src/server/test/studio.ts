@@ -157,6 +157,8 @@ export function nightstandOption(slotId: string) {
       reason: '',
       pieceId: randomUUID(),
       count: 1,
+      counted: true,
+      freshDays: null,
       inHouse: false,
     },
     offer: null,

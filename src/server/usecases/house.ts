@@ -1,4 +1,11 @@
-import type { FitAnswer, HousePanelsAnswer, PiecePageAnswer, PieceQuery, RiserAnswer } from '@contract/house';
+import type {
+  FitAnswer,
+  HousePanelsAnswer,
+  PiecePageAnswer,
+  PieceQuery,
+  RiserAnswer,
+  RiserQuery,
+} from '@contract/house';
 import { localDate } from '@core/calendar/zonedTime';
 import { ciede2000 } from '@core/color/ciede2000';
 import { labFromHex } from '@core/color/lab';
@@ -6,6 +13,7 @@ import type { FileLocale } from '@core/formats/house/column';
 import type { HouseTable } from '@core/formats/house/planImport';
 import { piecesCsv, pricesCsv, suppliesCsv } from '@core/formats/house/write';
 import { MS_PER_DAY } from '@core/kernel/units';
+import { mostOf } from '@core/model/finds';
 import { fitNeed } from '@core/sourcing/fitNeed';
 import { explainFit, rankPieces, SLEEPS_AFTER_DAYS } from '@core/sourcing/fitRanking';
 import { type Placement, placementClash } from '@core/sourcing/placements';
@@ -89,7 +97,7 @@ export async function rankForSlot(
   const taken = new Set<string>();
   for (const [pieceId, there] of byPiece) {
     const piece = ranked.find(pieceId);
-    if (piece && placementClash(wanted(pieceId), there, piece.count).length > 0) taken.add(pieceId);
+    if (piece && placementClash(wanted(pieceId), there, mostOf(piece)).length > 0) taken.add(pieceId);
   }
   const shown = rankPieces(need, ranked, taken, page.offset + page.limit).slice(page.offset);
   const whole = new Map(
@@ -122,22 +130,20 @@ export async function rankForSlot(
   };
 }
 
-/** Which owned risers, one or two, make up a missing height. */
-export async function findRisers(
-  transaction: Transaction,
-  request: { gapMm: number; toleranceMm: number; widthMm?: number | undefined; depthMm?: number | undefined },
-): Promise<RiserAnswer> {
+/** Which owned risers, one to five, make up a missing height. */
+export async function findRisers(transaction: Transaction, request: RiserQuery): Promise<RiserAnswer> {
   const risers = await risersOf(transaction);
   const byId = new Map(risers.map((riser) => [riser.id, riser]));
   const found = riserCombinations(request.gapMm, request.toleranceMm, risers, {
     widthMm: request.widthMm ?? null,
     depthMm: request.depthMm ?? null,
+    outline: request.outline ?? 'unknown',
+    weightG: request.weightG ?? null,
   });
   return {
     risers: risers.length,
-    combinations: found.slice(0, MOST_COMBINATIONS).map(({ ids, heightMm, offMm }) => ({
-      heightMm,
-      offMm,
+    combinations: found.slice(0, MOST_COMBINATIONS).map(({ ids, ...more }) => ({
+      ...more,
       pieces: ids.map((id) => {
         const riser = byId.get(id);
         return { id, name: riser?.name ?? '', heightMm: riser?.heightMm ?? 0 };

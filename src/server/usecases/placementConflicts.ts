@@ -1,5 +1,6 @@
 import type { Problem } from '@core/acts/act';
 import type { KeptChange } from '@core/acts/undoChanges';
+import { mostOf } from '@core/model/finds';
 import type { ProjectRows } from '@core/model/rows';
 import { placementClash } from '@core/sourcing/placements';
 import { placements } from '../persistence/placements';
@@ -52,7 +53,7 @@ export async function placementConflicts(
   )) {
     const piece = pieces.get(mine.pieceId);
     if (!piece) continue;
-    const clash = placementClash(mine, all, piece.count);
+    const clash = placementClash(mine, all, mostOf(piece));
     const [rival] = clash;
     if (rival)
       errors.push({

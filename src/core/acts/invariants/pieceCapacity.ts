@@ -1,3 +1,4 @@
+import { mostOf } from '../../model/finds';
 import { isProject, type Workspace } from '../changes';
 import type { Breach, Invariant } from './invariant';
 
@@ -41,7 +42,7 @@ export const pieceCapacity: Invariant = {
     const taken = takenOf(rows);
     return rows.pieces.flatMap((piece): Breach[] => {
       const used = taken.get(piece.id);
-      if (!used || used.count <= piece.count) return [];
+      if (!used || used.count <= mostOf(piece)) return [];
       const where = [...used.slots].sort((a, b) => a - b).join(' and ');
       return [
         {

@@ -1,15 +1,20 @@
 import { commonPractice } from '../../kernel/source';
 import { placeInSketch, type SketchCheck } from '../sketchCheck';
 
-/** Least air between two things that stand side by side, mm (half an inch). */
-const LEAST_GAP_MM = 12.7;
+/** Air between two things that stand side by side where the spot says nothing, mm: half an inch, a finger. */
+export const LEAST_GAP_MM = 12.7;
+
+/** Kinds of spots on which nothing stands side by side on one base. */
+const noRow: ReadonlySet<string> = new Set(['wall', 'galleryWall', 'floorArea']);
+/** Whether the air between things that stand side by side matters on a kind of spot. */
+export const hasRow = (kindId: string): boolean => !noRow.has(kindId);
 
 /** Things that stand side by side on a tray, board or shelf: their widths and the gaps between must fit. */
 export const widthsInRow: SketchCheck = {
   id: 'widthsInRow',
   source: commonPractice,
   check: (facts) => {
-    if (facts.kind.id === 'wall' || facts.kind.id === 'galleryWall' || facts.kind.id === 'floorArea') return [];
+    if (!hasRow(facts.kind.id)) return [];
     const standing = facts.slots.filter(
       ({ box, placed, slot }) => placed && (facts.kind.view === 'plan' || box.yMm < 1) && !slot.leftOut,
     );
@@ -30,7 +35,8 @@ export const widthsInRow: SketchCheck = {
       const count = row.reduce((sum, { slot }) => sum + (facts.seats > 0 ? 1 : slot.quantity), 0);
       if (count < 2) return [];
       const widths = row.reduce((sum, { slot, box }) => sum + box.widthMm * (facts.seats > 0 ? 1 : slot.quantity), 0);
-      const needed = widths + (count - 1) * LEAST_GAP_MM;
+      const gapMm = facts.spot.gapMm ?? LEAST_GAP_MM;
+      const needed = widths + (count - 1) * gapMm;
       return needed > facts.room.widthMm + 0.5
         ? [
             {
@@ -40,6 +46,7 @@ export const widthsInRow: SketchCheck = {
               figures: {
                 spot: facts.spot.name,
                 count,
+                gapMm,
                 neededMm: needed,
                 byMm: needed - facts.room.widthMm,
               },

@@ -1,6 +1,7 @@
 import { materials, oldFinishes } from '../../catalog/substrates';
 import { currencyExponent } from '../../kernel/currencies.data';
 import { G_PER_POUND, parseWeight } from '../../kernel/parseQuantity';
+import { outlines } from '../../model/entities/piece';
 import { type PieceRow, seasons, slotRoles } from '../../model/rows';
 import { furnitureTemplates } from '../../surface/templates';
 import {
@@ -20,6 +21,28 @@ import {
 type Draft = PieceRow;
 
 const named = (ids: readonly string[]) => ids.map((id) => ({ id, name: id }));
+
+/** A weight, in the unit of the studio unless its own is written. */
+function weightColumn(id: 'weightG' | 'carriesG', heading: string, words: readonly string[]): Column<Draft> {
+  return quantityColumn(
+    {
+      id,
+      heading,
+      words: [...words],
+      accepted: 'a weight like 1.2 kg or 3 lb',
+      unitHeading: ({ units }) => (units === 'us' ? 'lb' : 'kg'),
+    },
+    (text, locale, unit) => {
+      const bare = (['g', 'kg', 'lb', 'oz'] as const).find((known) => known === unit);
+      const value = parseWeight(text, bare ?? (locale.units === 'us' ? 'lb' : 'kg'));
+      return value !== null && value >= 1 && value <= 1_000_000 ? Math.round(value) : null;
+    },
+    (from, { units }) => {
+      const grams = from[id];
+      return grams === null ? '' : Math.round((grams / (units === 'us' ? G_PER_POUND : 1000)) * 100_000) / 100_000;
+    },
+  );
+}
 
 /** The columns of a table of pieces, in the order of our own files. */
 export const pieceColumns: readonly Column<Draft>[] = [
@@ -45,26 +68,18 @@ export const pieceColumns: readonly Column<Draft>[] = [
     least: 1,
     most: 1000,
   }),
+  yesColumn({ id: 'counted', heading: 'Counted', words: ['was counted'] }),
   lengthColumn({ id: 'widthMm', heading: 'Width', words: ['wide', 'w'] }),
   lengthColumn({ id: 'depthMm', heading: 'Depth', words: ['deep', 'd'] }),
   lengthColumn({ id: 'heightMm', heading: 'Height', words: ['tall', 'high', 'h'] }),
-  quantityColumn(
-    {
-      id: 'weightG',
-      heading: 'Weight',
-      accepted: 'a weight like 1.2 kg or 3 lb',
-      unitHeading: ({ units }) => (units === 'us' ? 'lb' : 'kg'),
-    },
-    (text, locale, unit) => {
-      const bare = (['g', 'kg', 'lb', 'oz'] as const).find((known) => known === unit);
-      const value = parseWeight(text, bare ?? (locale.units === 'us' ? 'lb' : 'kg'));
-      return value !== null && value >= 1 && value <= 1_000_000 ? Math.round(value) : null;
-    },
-    (from, { units }) =>
-      from.weightG === null
-        ? ''
-        : Math.round((from.weightG / (units === 'us' ? G_PER_POUND : 1000)) * 100_000) / 100_000,
-  ),
+  weightColumn('weightG', 'Weight', []),
+  weightColumn('carriesG', 'Carries', ['load', 'holds up']),
+  entryColumn({ id: 'outline', heading: 'Outline', words: ['footprint', 'shape'], entries: named(outlines) }),
+  lengthColumn({ id: 'innerWidthMm', heading: 'Inner width', words: ['inside width'] }),
+  lengthColumn({ id: 'innerDepthMm', heading: 'Inner depth', words: ['inside depth'] }),
+  lengthColumn({ id: 'innerHeightMm', heading: 'Inner height', words: ['inside height'] }),
+  countColumn({ id: 'tiers', heading: 'Tiers', words: ['levels'], least: 1, most: 12 }),
+  countColumn({ id: 'freshDays', heading: 'Fresh, days', words: ['fresh days', 'keeps days'], least: 1, most: 365 }),
   entryColumn({ id: 'materialId', heading: 'Material', words: ['made of'], entries: materials }),
   entryColumn({ id: 'finishId', heading: 'Finish', words: ['present finish'], entries: oldFinishes }),
   colorColumn({ id: 'color', heading: 'Color', words: ['colour', 'main color'] }),

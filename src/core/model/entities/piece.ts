@@ -38,6 +38,10 @@ export const surfaceFields = {
   cordCondition: oneOf(cordConditions),
 };
 
+/** The outline of a piece in plan. */
+export const outlines = ['unknown', 'round', 'square'] as const;
+export type Outline = (typeof outlines)[number];
+
 /** How many pieces there may be of one kind, counted or bought in packs. */
 export const MOST_PIECES = 1_000_000;
 
@@ -69,6 +73,18 @@ export const piece = defineEntity({
     depthMm: lengthMm.nullable(),
     heightMm: lengthMm.nullable(),
     weightG: number(1, 1_000_000, 'a weight in g').nullable(),
+    /** What its top and foot are in plan, for what stands on it. */
+    outline: oneOf(outlines),
+    /** What it carries, in g, where something stands or lies on it; null while nobody knows. */
+    carriesG: number(1, 1_000_000, 'a weight in g').nullable(),
+    /** Room inside a basket, a canister, under a dome, on one tier; mm, null while nobody measured. */
+    innerWidthMm: lengthMm.nullable(),
+    innerDepthMm: lengthMm.nullable(),
+    innerHeightMm: lengthMm.nullable(),
+    /** How many tiers it has, or null where it has none. */
+    tiers: wholeNumber(1, 12, 'tiers').nullable(),
+    /** How many days it stays fresh once it is cut or bought; null for what lasts. */
+    freshDays: wholeNumber(1, 365, 'days').nullable(),
     /** A second color where it has one. */
     accent: lab.nullable(),
     /** What it can do in an arrangement. */
@@ -84,6 +100,8 @@ export const piece = defineEntity({
     protection: line(0, 120),
     /** How many alike there are that serve; 0 when none of them does. */
     count: wholeNumber(0, MOST_PIECES, 'a count'),
+    /** Whether that is a count; otherwise nobody counted, and there are at least so many. */
+    counted: yesNo,
     /** The year since which it is in the house. */
     sinceYear: wholeNumber(1000, 2200, 'a year').nullable(),
     uses: wholeNumber(0, 100_000, 'a number of uses'),

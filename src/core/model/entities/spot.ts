@@ -39,6 +39,8 @@ export const spot = defineEntity({
     widthMm: lengthMm.nullable(),
     depthMm: lengthMm.nullable(),
     heightMm: lengthMm.nullable(),
+    /** Air wanted between two things side by side; null for half an inch. */
+    gapMm: lengthMm.nullable(),
     /** Further measures that the kind asks for, by id. */
     measures,
     features: z.array(feature).max(40, 'at most 40 things to respect'),

@@ -1,5 +1,6 @@
 import { toMicro } from '../../kernel/micro';
 import { addMinutes, type Minutes, mapMinutes, noMinutes } from '../../kernel/minutes';
+import { mostOf } from '../../model/finds';
 import type { FindRow, OfferRow, OptionRow, SlotRow } from '../../model/rows';
 import type { RecipePlan } from '../../recipe/computeRecipe';
 import type { SupplyTerm, WorkTerm } from '../../recipe/pieceDemand';
@@ -72,7 +73,7 @@ export function compileOption(of: {
     const offer = offerId === null ? undefined : of.offers.find((row) => row.id === offerId);
     if (find) {
       finds.push(find);
-      capacity = Math.min(capacity, Math.floor(find.count / pieces));
+      capacity = Math.min(capacity, Math.floor(mostOf(find) / pieces));
       if (!isDone) {
         onceMinutes += find.repairMinutes;
         const demand = recipe?.demands.get(find.id);

@@ -8,7 +8,7 @@ import { PiecesRevision1764600000000 } from './1764600000000-pieces-revision';
 import { DeliveryUnknown1764700000000 } from './1764700000000-delivery-unknown';
 import { BriefFelt1764800000000 } from './1764800000000-brief-felt';
 import { Studios1764900000000 } from './1764900000000-studios';
-import { PaidAtLeast1765000000000 } from './1765000000000-paid-at-least';
+import { KnownFromBelow1765000000000 } from './1765000000000-known-from-below';
 
 /** All migrations, oldest first. */
 export const migrations = [
@@ -22,5 +22,5 @@ export const migrations = [
   DeliveryUnknown1764700000000,
   BriefFelt1764800000000,
   Studios1764900000000,
-  PaidAtLeast1765000000000,
+  KnownFromBelow1765000000000,
 ];

@@ -28,9 +28,10 @@ type Compact = [
   boolean,
   string,
   string | null,
+  boolean,
 ];
 
-const RANKED_SQL = `select coalesce(json_agg(json_build_array(id, name, width_mm, depth_mm, height_mm, color_l, color_a, color_b, accent_l, accent_a, accent_b, roles, style, season, count, last_used_on, fragile, borrowed_from, back_by)), '[]'::json)::text as list
+const RANKED_SQL = `select coalesce(json_agg(json_build_array(id, name, width_mm, depth_mm, height_mm, color_l, color_a, color_b, accent_l, accent_a, accent_b, roles, style, season, count, last_used_on, fragile, borrowed_from, back_by, counted)), '[]'::json)::text as list
   from "piece" where studio_id = $1 and deleted_at is null and in_house`;
 
 /** What a ranking looks at of every piece in the house. */
@@ -53,6 +54,7 @@ export async function piecesToRank(transaction: Transaction): Promise<FitPiece[]
       fragile: row[16],
       borrowedFrom: row[17],
       backBy: row[18],
+      counted: row[19],
     }),
   );
 }

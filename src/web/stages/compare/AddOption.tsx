@@ -2,6 +2,7 @@ import { currencyExponent } from '@core/kernel/currencies.data';
 import { formatMoney } from '@core/kernel/formatMoney';
 import { parseMoney } from '@core/kernel/parseMoney';
 import { amountOfPrice, stated } from '@core/kernel/price';
+import { mostOf } from '@core/model/finds';
 import type { ColorCardRow, FindRow, OptionKind, PieceRow, SlotRow } from '@core/model/rows';
 import { findFromPiece } from '@core/plan/stashPieces';
 import { newFind } from '@core/sourcing/newFind';
@@ -135,13 +136,13 @@ export function AddOption(props: { slot: SlotRow | null; kind: AddableKind; onCl
     // Said beside the paint already.
     if (kind === 'makeover' && borrowed) return;
     if (kind === 'makeover') {
-      const body = startOf(draft, Math.min(slot.quantity, Math.max(1, draft.count)));
+      const body = startOf(draft, Math.min(slot.quantity, Math.max(1, mostOf(draft))));
       const payload = proposedOption(slot.id, draft, known === null, body, null);
       run('addOption', payload, along);
       return props.onClose(payload.option.id);
     }
     if (kind === 'own' && ours) {
-      const payload = fillWithPiece(rows, slot, ours, ours.count, localToday(locale.timeZone));
+      const payload = fillWithPiece(rows, slot, ours, mostOf(ours), localToday(locale.timeZone));
       run('usePiece', payload, along);
       return props.onClose(payload.option.id);
     }

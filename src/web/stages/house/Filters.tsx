@@ -12,11 +12,13 @@ import styles from './house.module.css';
 import { usePieceQuery } from './useStash';
 import { seasonWords } from './words';
 
+type LengthKey = 'minHeight' | 'maxHeight' | 'maxWidth' | 'maxDepth' | 'holdsWidth' | 'holdsDepth' | 'holdsHeight';
+
 /** What a piece shall be: how tall, how wide, what it does, which color, whether it is free. */
 export function Filters() {
   const { locale, rows, today } = useHouse();
   const { query, set } = usePieceQuery();
-  const length = (key: 'minHeight' | 'maxHeight' | 'maxWidth' | 'maxDepth', label: string) => (
+  const length = (key: LengthKey, label: string) => (
     <TypedField
       label={label}
       value={query[key] ?? null}
@@ -44,6 +46,9 @@ export function Filters() {
         {length('maxHeight', 'At most tall')}
         {length('maxWidth', 'At most wide')}
         {length('maxDepth', 'At most deep')}
+        {length('holdsWidth', 'Room inside, long side')}
+        {length('holdsDepth', 'Room inside, short side')}
+        {length('holdsHeight', 'Room inside, height')}
         <Choice<string>
           label="What it does in the look"
           value={query.role ?? ''}

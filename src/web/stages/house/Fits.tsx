@@ -1,5 +1,6 @@
 import type { FitAnswer } from '@contract/house';
 import { formatLength } from '@core/kernel/formatLength';
+import { mostOf } from '@core/model/finds';
 import type { PieceRow, ProjectRows, SlotRow } from '@core/model/rows';
 import { starOf } from '@core/plan/starOf';
 import { keepPreviousData, useInfiniteQuery, useQueryClient } from '@tanstack/react-query';
@@ -14,7 +15,7 @@ import { Empty, LinkButton, StitchedNumber } from '../../ui/basics';
 import styles from './house.module.css';
 import { PieceFace } from './PieceFace';
 import { Risers } from './Risers';
-import { fitWords, placementWords, placeOf, sizeOf } from './words';
+import { countWords, fitWords, placementWords, placeOf, sizeOf } from './words';
 
 const PAGE = 24;
 
@@ -123,7 +124,7 @@ function Ranked(props: { slot: SlotRow; project: string }) {
     const elsewhere = fit.placements
       .filter((placement) => placement.slotId !== slot.id)
       .reduce((sum, placement) => sum + placement.count, 0);
-    run('usePiece', fillWithPiece(rows, slot, piece, Math.max(1, piece.count - elsewhere), house.today), [piece]);
+    run('usePiece', fillWithPiece(rows, slot, piece, Math.max(1, mostOf(piece) - elsewhere), house.today), [piece]);
   };
   const onKey = (event: KeyboardEvent) => {
     const buttons = [...(list.current?.querySelectorAll<HTMLButtonElement>('[data-use]') ?? [])];
@@ -172,7 +173,7 @@ function Ranked(props: { slot: SlotRow; project: string }) {
               </span>
               <div className={styles.fitText}>
                 <h3>
-                  {piece.count > 1 ? `${piece.count} × ` : ''}
+                  {countWords(piece)}
                   {piece.name}
                 </h3>
                 <small className="muted">

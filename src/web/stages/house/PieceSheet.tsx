@@ -1,5 +1,4 @@
 import { substrates } from '@core/catalog/substrates';
-import { G_PER_POUND, parseWeight } from '@core/kernel/parseQuantity';
 import { type PieceRow, seasons, slotRoles } from '@core/model/rows';
 import { pieceKindOf } from '@core/sourcing/pieceKindOf';
 import type { Placement } from '@core/sourcing/placements';
@@ -7,16 +6,23 @@ import { furnitureTemplates } from '@core/surface/templates';
 import { Button, Checkbox, Select } from 'antd';
 import { useHouse } from '../../app/houseStore';
 import { FinishField, MaterialField } from '../../app/SurfaceFields';
+import { WeightField } from '../../app/WeightField';
 import { dayOf } from '../../app/words';
 import { LabField } from '../../ui/ColorCardPicker';
 import { Choice, DateField, LengthField, MoneyField, NumberField, TextField } from '../../ui/fields';
 import { SideBySide } from '../../ui/layout';
 import { photoAddress } from '../../ui/photoAddress';
-import { TypedField } from '../../ui/TypedField';
 import styles from './house.module.css';
 import { PhotoColors } from './PhotoColors';
 import { PieceFace } from './PieceFace';
 import { placementWords, seasonWords } from './words';
+
+/** Room inside: a basket, a canister, under a dome, on a tier. */
+const inner = [
+  ['innerWidthMm', 'Width inside'],
+  ['innerDepthMm', 'Depth inside'],
+  ['innerHeightMm', 'Height inside'],
+] as const;
 
 /** Everything about one piece, each field saved when it is left. */
 export function PieceSheet(props: {
@@ -118,6 +124,9 @@ export function PieceSheet(props: {
           onCommit={(count) => set({ count })}
         />
       </SideBySide>
+      <Checkbox checked={!piece.counted} onChange={(event) => set({ counted: !event.target.checked })}>
+        not counted: at least so many
+      </Checkbox>
       <SideBySide across={2}>
         <TextField
           label="Stands at"
@@ -174,23 +183,12 @@ export function PieceSheet(props: {
         <SideBySide across={2}>
           <MaterialField value={piece.materialId} onChange={(materialId) => set({ materialId })} />
           <FinishField label="Present finish" value={piece.finishId} onChange={(finishId) => set({ finishId })} />
-          <TypedField
-            label="Weight"
-            value={piece.weightG}
-            suffix={locale.units === 'us' ? 'lb' : 'kg'}
-            show={(grams) =>
-              grams === null
-                ? ''
-                : String(Math.round((grams / (locale.units === 'us' ? G_PER_POUND : 1000)) * 100) / 100)
-            }
-            read={(text) => {
-              if (text === '') return { ok: true, value: null };
-              const grams = parseWeight(text, locale.units === 'us' ? 'lb' : 'kg');
-              return grams !== null && grams >= 1 && grams <= 1_000_000
-                ? { ok: true, value: Math.round(grams) }
-                : { ok: false, reason: `Weight: “${text}”; accepted: a weight like 1.2 kg or 3 lb` };
-            }}
-            onCommit={(weightG) => set({ weightG })}
+          <WeightField label="Weight" grams={piece.weightG} onCommit={(weightG) => set({ weightG })} />
+          <WeightField
+            label="What it carries"
+            grams={piece.carriesG}
+            hint="as a riser, a shelf, a tray"
+            onCommit={(carriesG) => set({ carriesG })}
           />
           <TextField
             label="Protected by"
@@ -228,6 +226,57 @@ export function PieceSheet(props: {
         <Checkbox checked={piece.fragile} onChange={(event) => set({ fragile: event.target.checked })}>
           fragile
         </Checkbox>
+      </details>
+      <details
+        open={inner.some(([field]) => piece[field] !== null) || piece.tiers !== null || piece.freshDays !== null}
+      >
+        <summary>Inside, tiers, outline, freshness</summary>
+        <SideBySide across={3}>
+          {inner.map(([field, label]) => (
+            <LengthField
+              key={field}
+              label={label}
+              value={piece[field]}
+              nullable
+              units={locale.units}
+              onCommit={(value) => set({ [field]: value })}
+            />
+          ))}
+        </SideBySide>
+        <SideBySide across={3}>
+          <NumberField
+            label="Tiers"
+            value={piece.tiers}
+            nullable
+            least={1}
+            most={12}
+            whole
+            onCommit={(tiers) => set({ tiers })}
+          />
+          <Choice
+            label="Seen from above"
+            value={piece.outline}
+            options={[
+              { value: 'unknown', label: 'not noted' },
+              { value: 'round', label: 'round' },
+              { value: 'square', label: 'with corners' },
+            ]}
+            onChange={(outline) => set({ outline })}
+          />
+          <NumberField
+            label="Stays fresh, days"
+            value={piece.freshDays}
+            nullable
+            least={1}
+            most={365}
+            whole
+            onCommit={(freshDays) => set({ freshDays })}
+          />
+        </SideBySide>
+        <p className="muted small">
+          Room inside a basket or canister, under a dome, on one tier. Cut flowers last about a week, greens about two;
+          empty for what lasts.
+        </p>
       </details>
       <details>
         <summary>Story, value and use</summary>

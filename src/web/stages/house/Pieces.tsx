@@ -15,7 +15,7 @@ import { PieceSheet } from './PieceSheet';
 import { QuickPieces } from './QuickPieces';
 import { KeepSearch, Words } from './SearchWords';
 import { usePieceQuery, useStash } from './useStash';
-import { placeOf, sizeOf } from './words';
+import { countWords, placeOf, sizeOf } from './words';
 
 const ROW_PX = 64;
 
@@ -182,7 +182,7 @@ export function Pieces() {
                         </span>
                         <span className={styles.rowText}>
                           <b>
-                            {piece.count > 1 ? `${piece.count} × ` : ''}
+                            {countWords(piece)}
                             {piece.name}
                           </b>
                           <small>

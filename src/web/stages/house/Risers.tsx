@@ -10,7 +10,7 @@ import styles from './house.module.css';
 
 const TOLERANCE_MM = 15;
 
-/** Too low? Wanted height less the piece's own is what owned books, boxes and pedestals can make up, one or two of them. */
+/** Too low? Wanted height less the piece's own is what owned books, boxes and pedestals can make up, one to five of them. */
 export function Risers(props: { slot: SlotRow | null; piece: PieceRow | null }) {
   const { locale } = useHouse();
   const [wanted, setWanted] = useState<number | null>(
@@ -19,10 +19,12 @@ export function Risers(props: { slot: SlotRow | null; piece: PieceRow | null }) 
   const [own, setOwn] = useState<number | null>(props.piece?.heightMm ?? null);
   const widthMm = props.piece?.widthMm ?? null;
   const depthMm = props.piece?.depthMm ?? null;
+  const weightG = props.piece?.weightG ?? null;
+  const outline = props.piece?.outline ?? 'unknown';
   const gapMm = wanted !== null && own !== null ? Math.round((wanted - own) * 100) / 100 : null;
   const query = useQuery({
-    queryKey: ['house', 'pieces', 'risers', gapMm, widthMm, depthMm],
-    queryFn: () => api.risers({ gapMm: gapMm ?? 0, toleranceMm: TOLERANCE_MM, widthMm, depthMm }),
+    queryKey: ['house', 'pieces', 'risers', gapMm, widthMm, depthMm, weightG, outline],
+    queryFn: () => api.risers({ gapMm: gapMm ?? 0, toleranceMm: TOLERANCE_MM, widthMm, depthMm, weightG, outline }),
     enabled: gapMm !== null && gapMm > 0,
     retry: false,
   });
@@ -34,7 +36,9 @@ export function Risers(props: { slot: SlotRow | null; piece: PieceRow | null }) 
         <LengthField label="The piece’s own height" value={own} nullable units={locale.units} onCommit={setOwn} />
       </SideBySide>
       {gapMm === null ? (
-        <p className="muted">Say both heights; books, boxes and stands of the house are tried alone and in twos.</p>
+        <p className="muted">
+          Say both heights; books, boxes and stands of the house are tried alone and stacked, up to five.
+        </p>
       ) : gapMm <= 0 ? (
         <p>It is tall enough as it is.</p>
       ) : query.isError ? (
@@ -50,7 +54,7 @@ export function Risers(props: { slot: SlotRow | null; piece: PieceRow | null }) 
         <>
           <p>
             {formatLength(gapMm, locale.units)} to make up. Set a stack with something under it that does not slide, and
-            the broader below.
+            the broader below; where children or pets pass, fix it or keep it low.
           </p>
           <ul>
             {query.data.combinations.slice(0, 8).map((combination) => (
@@ -63,6 +67,8 @@ export function Risers(props: { slot: SlotRow | null; piece: PieceRow | null }) 
                     : combination.offMm > 0
                       ? `, ${formatLength(combination.offMm, locale.units)} over`
                       : `, ${formatLength(-combination.offMm, locale.units)} under`}
+                  {combination.loadKnown ? '' : ' · what it carries is not noted for all of it'}
+                  {combination.slender ? ' · tall for its foot: easily knocked over' : ''}
                 </small>
               </li>
             ))}

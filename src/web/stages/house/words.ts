@@ -37,6 +37,7 @@ const fitSentences: Record<string, (figures: FitReason['figures'], locale: Proje
   'care.fragilePets': () => 'fragile, and pets about',
   'care.fragileOutdoors': () => 'fragile, and it stands outdoors',
   'care.tooFew': (f) => `only ${f.count} of ${f.asked}`,
+  'care.notCounted': (f) => `at least ${f.count} of ${f.asked}: count them`,
 };
 
 function colorWords(deltaE: number): string {
@@ -85,3 +86,7 @@ export const seasonWords: Record<PieceRow['season'], string> = {
   autumn: 'autumn',
   winter: 'winter',
 };
+
+/** How many alike there are, before the name: "3 × ", "3 or more × ", nothing for one. */
+export const countWords = ({ count, counted }: { count: number; counted: boolean }): string =>
+  counted ? (count > 1 ? `${count} × ` : '') : `${count} or more × `;

@@ -4,6 +4,7 @@ import type { FindRow } from '@core/model/rows';
 import { linesInForce } from '@core/pricing/ledger';
 import { receiptOf } from '@core/pricing/receipt';
 import { keptFields } from '@core/sourcing/newPiece';
+import { pieceKindOf } from '@core/sourcing/pieceKindOf';
 import { completeMeasures } from '@core/surface/furnitureTemplate';
 import { furnitureTemplates } from '@core/surface/templates';
 import { Button } from 'antd';
@@ -119,7 +120,7 @@ export function FindSheet(props: { find: FindRow }) {
       </div>
       <div className={styles.sheet}>
         <h3>Price, from tag to till</h3>
-        <PriceStoryEditor story={find.story} usable={find.count} onChange={set} />
+        <PriceStoryEditor story={find.story} usable={find.count} counted={find.counted} onChange={set} />
       </div>
       <div className={styles.sheet}>
         <h3>What it is made of</h3>
@@ -187,6 +188,18 @@ export function FindSheet(props: { find: FindRow }) {
             />
             <PaletteFit color={find.color} />
           </div>
+          {(find.freshDays !== null || pieceKindOf(find.name)?.id === 'stems') && (
+            <NumberField
+              label="Stays fresh, days"
+              value={find.freshDays}
+              nullable
+              least={1}
+              most={365}
+              whole
+              hint="empty: it lasts"
+              onCommit={(freshDays) => set({ freshDays })}
+            />
+          )}
           <NumberField
             label="Small repairs, minutes"
             value={find.repairMinutes}

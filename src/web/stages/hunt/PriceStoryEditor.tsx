@@ -1,5 +1,5 @@
 import { type PriceLine, type PriceStory, piecesBought } from '@core/pricing/priceStory';
-import { Button, Dropdown } from 'antd';
+import { Button, Checkbox, Dropdown } from 'antd';
 import { useLocale } from '../../app/projectStore';
 import { Choice, MoneyField, NumberField, PriceField } from '../../ui/fields';
 import { SideBySide } from '../../ui/layout';
@@ -23,7 +23,9 @@ export function PriceStoryEditor(props: {
   story: PriceStory;
   /** How many of what was bought serve. */
   usable: number;
-  onChange: (change: { story?: PriceStory; count?: number }) => void;
+  /** Whether they were counted; else there are at least so many. */
+  counted: boolean;
+  onChange: (change: { story?: PriceStory; count?: number; counted?: boolean }) => void;
 }) {
   const { story } = props;
   const locale = useLocale();
@@ -180,6 +182,9 @@ export function PriceStoryEditor(props: {
           whole
           onCommit={(count) => props.onChange({ count })}
         />
+        <Checkbox checked={!props.counted} onChange={(event) => props.onChange({ counted: !event.target.checked })}>
+          not counted: at least so many
+        </Checkbox>
         <Choice
           label="The till rounds"
           value={story.rounding}

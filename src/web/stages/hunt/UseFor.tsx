@@ -1,3 +1,4 @@
+import { mostOf } from '@core/model/finds';
 import type { FindRow, SlotRow } from '@core/model/rows';
 import { likelySlot } from '@core/sourcing/likelySlot';
 import { Button, Select } from 'antd';
@@ -28,7 +29,7 @@ export function UseFor(props: { find: FindRow; wantedSlot: string | null }) {
   const slot = rows.slots.find((candidate) => candidate.id === target);
   const has = (kind: string) => using.some((option) => option.slotId === target && option.kind === kind);
   const makeOver = (chosen: SlotRow) => {
-    const pieces = Math.min(chosen.quantity, Math.max(1, find.count));
+    const pieces = Math.min(chosen.quantity, Math.max(1, mostOf(find)));
     const card = cardsByUse(rows)[0] ?? null;
     const payload = makeoverOption(chosen.id, find, false, firstCoating(find), card, false, pieces);
     run('addOption', payload);

@@ -1,4 +1,6 @@
+import { hasRow, LEAST_GAP_MM } from '@core/arrange/checks/widthsInRow';
 import { spotKindOf, spotKinds } from '@core/catalog/spotKinds';
+import { formatLength } from '@core/kernel/formatLength';
 import type { SpotFeature, SpotRow } from '@core/model/rows';
 import { Button, Checkbox } from 'antd';
 import { useCommands, useLocale } from '../../app/projectStore';
@@ -38,6 +40,17 @@ export function SpotMeasures(props: { spot: SpotRow }) {
               onCommit={(value) => set({ [field]: value })}
             />
           ),
+        )}
+        {hasRow(kind.id) && (
+          <LengthField
+            label="Air between two things"
+            value={spot.gapMm}
+            nullable
+            zero
+            units={locale.units}
+            hint={spot.gapMm === null ? `usual: ${formatLength(LEAST_GAP_MM, locale.units)}` : undefined}
+            onCommit={(gapMm) => set({ gapMm })}
+          />
         )}
         {kind.measures.map((measure) => {
           const value = spot.measures[measure.id] ?? null;

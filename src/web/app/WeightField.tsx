@@ -1,0 +1,31 @@
+import { G_PER_POUND, parseWeight } from '@core/kernel/parseQuantity';
+import { TypedField } from '../ui/TypedField';
+import { useHouse } from './houseStore';
+
+/** A weight, in any unit; null while nobody weighed. */
+export function WeightField(props: {
+  label: string;
+  grams: number | null;
+  hint?: string;
+  onCommit: (grams: number | null) => void;
+}) {
+  const { locale } = useHouse();
+  const isUs = locale.units === 'us';
+  return (
+    <TypedField
+      label={props.label}
+      value={props.grams}
+      hint={props.hint}
+      suffix={isUs ? 'lb' : 'kg'}
+      show={(grams) => (grams === null ? '' : String(Math.round((grams / (isUs ? G_PER_POUND : 1000)) * 100) / 100))}
+      read={(text) => {
+        if (text === '') return { ok: true, value: null };
+        const grams = parseWeight(text, isUs ? 'lb' : 'kg');
+        return grams !== null && grams >= 1 && grams <= 1_000_000
+          ? { ok: true, value: Math.round(grams) }
+          : { ok: false, reason: `${props.label}: “${text}”; accepted: a weight like 1.2 kg or 3 lb` };
+      }}
+      onCommit={props.onCommit}
+    />
+  );
+}
