@@ -130,7 +130,7 @@ describe('the search', () => {
     await add(
       piece('Long pannier', { innerWidthMm: 200, innerDepthMm: 500, innerHeightMm: 300 }),
       piece('Round pannier', { innerWidthMm: 320, innerHeightMm: 250 }),
-      piece('Hamper nobody measured', {}),
+      piece('Pannier nobody measured', {}),
     );
     expect(await names('words=pannier&holdsWidth=450')).toEqual(['Long pannier']);
     expect((await names('words=pannier&holdsWidth=310')).sort()).toEqual(['Long pannier', 'Round pannier']);
