@@ -83,6 +83,7 @@ export function largeProject(seed: number, slotCount = 100): ProjectRows {
       reason: '',
       count: slot.quantity,
       counted: true,
+      archived: false,
       freshDays: null,
       inHouse: false,
       pieceId: id(),

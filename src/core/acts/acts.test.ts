@@ -155,6 +155,19 @@ describe('buying', () => {
     const again = { ...found, lineId: uuid(40), ledgerId: uuid(44), reversalId: uuid(45) };
     expect(refusal(right, 'correctPayment', again)).toMatchObject({ field: 'lineId' });
   });
+  it('a find that was paid for is put away instead of removed: the money stays spent, and it comes back', () => {
+    const bought = following(small(), 'buyFind', buy(1150));
+    expect(refusal(bought, 'removeFind', { id: FIND })?.accepted).toContain('put away');
+    const away = following(bought, 'archiveFind', { id: FIND });
+    expect(away.finds[0]).toMatchObject({ archived: true, state: 'bought' });
+    const plan = computePlan(away, AS_OF);
+    expect(plan.purse.money.spent).toBe(1150);
+    // Ways that use it are gone with their choices; the new one stays.
+    expect(away.options.map(({ kind }) => kind)).toEqual(['buyNew']);
+    expect(breachesOf(away)).toEqual([]);
+    const back = following(away, 'editFind', { id: FIND, values: { archived: false } });
+    expect(back.finds[0]?.archived).toBe(false);
+  });
   it('an order whose price is not known is promised at least, and its payment mirrors it', () => {
     const ordered = following(small(), 'buyFind', { ...buy(500, 'promise'), atLeast: true });
     expect(computePlan(ordered, AS_OF).purse.money).toMatchObject({ promised: 500, promisedAtLeast: true });

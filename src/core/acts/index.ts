@@ -10,6 +10,7 @@ import { removeInspiration } from './brief/removeInspiration';
 import { removePhoto } from './brief/removePhoto';
 import { setPalette } from './brief/setPalette';
 import { addFind } from './finds/addFind';
+import { archiveFind } from './finds/archiveFind';
 import { editFind } from './finds/editFind';
 import { keepFind } from './finds/keepFind';
 import { removeFind } from './finds/removeFind';
@@ -74,6 +75,7 @@ const listed = [
   addFind,
   editFind,
   removeFind,
+  archiveFind,
   keepFind,
   addOption,
   editRow('editOption', 'options', 'Option changed'),

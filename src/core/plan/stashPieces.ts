@@ -13,6 +13,7 @@ export function findFromPiece(id: string, piece: PieceRow): FindRow {
     story: plainStory({ state: 'free' }),
     note: '',
     reason: '',
+    archived: false,
   };
   return findOf(sighting, piece, 'owned');
 }

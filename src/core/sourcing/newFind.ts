@@ -39,6 +39,7 @@ export function newFind(id: string, pieceId: string, line: QuickLine): Omit<Find
     repairMinutes: line.repairMinutes,
     note: line.note,
     reason: '',
+    archived: false,
     count: line.usable,
     counted: line.counted,
     freshDays: line.freshDays,

@@ -158,6 +158,7 @@ export function nightstandOption(slotId: string) {
       pieceId: randomUUID(),
       count: 1,
       counted: true,
+      archived: false,
       freshDays: null,
       inHouse: false,
     },

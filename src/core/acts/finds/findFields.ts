@@ -27,7 +27,7 @@ export const isPieceField = (field: string): field is PieceField => (pieceFields
 /** A find taken apart: the piece that it is, as something only seen so far, and the sighting of it. */
 export function partsOfFind(find: FindPayload, currency: string): { piece: PieceRow; sighting: SightingRow } {
   const own = Object.fromEntries(pieceFields.map((field) => [field, find[field]])) as Pick<PieceRow, PieceField>;
-  const { id: sightingId, pieceId, source, story, note, reason } = find;
+  const { id: sightingId, pieceId, source, story, note, reason, archived } = find;
   // Whether it is bought or ordered, the ledger says.
   const state = find.state === 'owned' || find.state === 'passed' ? find.state : 'seen';
   return {
@@ -37,6 +37,6 @@ export function partsOfFind(find: FindPayload, currency: string): { piece: Piece
       sorted: true,
       seenOn: null,
     },
-    sighting: { id: sightingId, version: 1, pieceId, source, state, story, note, reason },
+    sighting: { id: sightingId, version: 1, pieceId, source, state, story, note, reason, archived },
   };
 }

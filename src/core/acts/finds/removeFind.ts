@@ -4,8 +4,12 @@ import { settledIds } from '../../pricing/ledger';
 import { projectAct, refuse } from '../act';
 import { remove } from '../changes';
 import { removeOptions } from '../rowActs';
+import { coveredElsewhere, optionsWith } from './findOptions';
 
-/** Removes a find from the project with the options that use it. Its piece stays; a find that was paid or promised cannot go. */
+/**
+ * Removes a find from the project with the options that use it. Its piece stays; one that was paid or promised is put
+ * away instead.
+ */
 export const removeFind = projectAct({
   kind: 'removeFind',
   title: 'Find removed',
@@ -14,23 +18,10 @@ export const removeFind = projectAct({
     const find = rows.finds.find((row) => row.id === payload.id);
     if (!find) return refuse('id', payload.id, 'a find that is still there');
     if (settledIds(rows.ledger).get('piece')?.has(find.pieceId))
-      return refuse('id', find.name, 'a find that nothing was paid or promised for; take that back first');
-    const gone = new Set(
-      rows.options.filter((option) => option.parts.some((part) => part.findId === find.id)).map((option) => option.id),
-    );
-    const left = rows.options.filter((option) => !gone.has(option.id));
-    const covered = rows.recipes.find(
-      (recipe) =>
-        recipe.body.pieces.some((piece) => piece.findId === find.id) &&
-        (left.some((option) => option.recipeId === recipe.id) ||
-          !rows.options.some((option) => option.recipeId === recipe.id)),
-    );
-    if (covered)
-      return refuse(
-        'id',
-        find.name,
-        `a find that “${covered.name}” does not cover; take it out of that makeover first`,
-      );
+      return refuse('id', find.name, 'a find that nothing was paid or promised for; this one can be put away');
+    const problem = coveredElsewhere(rows, find);
+    if (problem) return problem;
+    const gone = optionsWith(rows, find.id);
     return [...removeOptions(rows, (option) => gone.has(option.id)), remove('sightings', find.id)];
   },
 });

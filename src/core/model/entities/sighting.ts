@@ -1,5 +1,5 @@
 import { defineEntity } from '../entity';
-import { line, oneOf, paragraph, refersTo } from '../fields';
+import { line, oneOf, paragraph, refersTo, yesNo } from '../fields';
 import { priceStorySchema } from '../values/price';
 
 /** What the stylist says of a piece that was seen; whether it was bought or ordered, the ledger says. */
@@ -24,5 +24,7 @@ export const sighting = defineEntity({
     note: paragraph(0, 2000),
     /** Why it was taken although no slot asks for it; empty while nobody said. */
     reason: paragraph(0, 400),
+    /** Put away: money was paid for it, so it stays in the books, and is offered for nothing any more. */
+    archived: yesNo,
   },
 });

@@ -23,7 +23,8 @@ export const supply = defineEntity({
   snapshot: { sharing: 'colorCardId' },
   most: { count: 2000, per: 'studio' },
   unique: [['kindId', 'colorCardId', 'sheen']],
-  keptWhile: 'a supply that no project has paid for; note it as empty',
+  keptWhile:
+    'a supply that no project has paid for; noted as empty, this one stands among what is used up, out of the way',
   remains: { stash: { state: 'none', amount: 0 }, unitCostMillionths: null },
   fields: {
     kindId: registered({ ids: [...coatings.ids, ...consumables.ids] }),

@@ -10,7 +10,10 @@ const added = [
   ['fresh_days', 'integer'],
 ] as const;
 
-/** What was paid and how many there are may be known from below only; a piece says what it carries and holds. */
+/**
+ * What was paid and how many there are may be known from below only; a piece says what it carries and
+ * holds; a find that was paid for can be put away.
+ */
 export class KnownFromBelow1765000000000 implements MigrationInterface {
   name = 'KnownFromBelow1765000000000';
 
@@ -22,10 +25,13 @@ export class KnownFromBelow1765000000000 implements MigrationInterface {
     await queryRunner.query(`ALTER TABLE "piece" ADD "outline" text NOT NULL DEFAULT 'unknown'`);
     await queryRunner.query('ALTER TABLE "piece" ALTER COLUMN "outline" DROP DEFAULT');
     for (const [column, type] of added) await queryRunner.query(`ALTER TABLE "piece" ADD "${column}" ${type}`);
+    await queryRunner.query('ALTER TABLE "sighting" ADD "archived" boolean NOT NULL DEFAULT false');
+    await queryRunner.query('ALTER TABLE "sighting" ALTER COLUMN "archived" DROP DEFAULT');
     await queryRunner.query('ALTER TABLE "spot" ADD "gap_mm" double precision');
   }
 
   async down(queryRunner: QueryRunner): Promise<void> {
+    await queryRunner.query('ALTER TABLE "sighting" DROP COLUMN "archived"');
     await queryRunner.query('ALTER TABLE "spot" DROP COLUMN "gap_mm"');
     for (const column of [...added.map(([name]) => name), 'outline', 'counted'])
       await queryRunner.query(`ALTER TABLE "piece" DROP COLUMN "${column}"`);

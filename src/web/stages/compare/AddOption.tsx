@@ -67,7 +67,7 @@ export function AddOption(props: { slot: SlotRow | null; kind: AddableKind; onCl
   const inHouse = useNamedPieces(slot && ours === null && findId === null && kind !== 'buyNew' ? what : '');
   if (!slot) return null;
 
-  const finds = rows.finds.filter((find) => find.state !== 'passed');
+  const finds = rows.finds.filter((find) => find.state !== 'passed' && !find.archived);
   const known =
     finds.find((find) => find.id === findId) ?? (ours && finds.find((find) => find.pieceId === ours.id)) ?? null;
   const piece = ours ?? (known ? rows.pieces.find((row) => row.id === known.pieceId) : undefined);

@@ -144,9 +144,15 @@ export function Can(props: { supply: SupplyRow; name: string; look: boolean; ope
               />
             )}
             <UsedOn supplyId={supply.id} unit={unit} />
-            <Button size="small" type="text" onClick={() => run('removeSupply', { id: supply.id })}>
-              Remove with its prices
-            </Button>
+            {supply.stash.state === 'none' ? (
+              <Button size="small" type="text" onClick={() => run('removeSupply', { id: supply.id })}>
+                Remove with its prices
+              </Button>
+            ) : (
+              <Button size="small" type="text" onClick={() => set({ stash: { state: 'none', amount: 0 } })}>
+                Used up or gone: put it away
+              </Button>
+            )}
           </div>
         )}
       </div>

@@ -231,9 +231,17 @@ export function FindSheet(props: { find: FindRow }) {
         {find.inHouse && <Link to={`../house?tab=pieces&piece=${find.pieceId}`}>Its page in the house</Link>}
         {find.state === 'seen' && <Button onClick={() => set({ state: 'passed' })}>Pass</Button>}
         {find.state === 'passed' && <Button onClick={() => set({ state: 'seen' })}>Look at it again</Button>}
-        <Button type="text" onClick={() => run('removeFind', { id: find.id })}>
-          Remove find
-        </Button>
+        {find.archived ? (
+          <Button onClick={() => set({ archived: false })}>Bring it back</Button>
+        ) : lines.length > 0 ? (
+          <Button type="text" onClick={() => run('archiveFind', { id: find.id })}>
+            Put it away
+          </Button>
+        ) : (
+          <Button type="text" onClick={() => run('removeFind', { id: find.id })}>
+            Remove find
+          </Button>
+        )}
       </p>
     </div>
   );

@@ -20,14 +20,17 @@ export function HuntPage() {
   const locale = useLocale();
   const [search, setSearch] = useSearchParams();
   const [withPassed, setWithPassed] = useState(false);
-  const passed = rows.finds.filter((find) => find.state === 'passed').length;
+  const [withArchived, setWithArchived] = useState(false);
+  const archived = rows.finds.filter((find) => find.archived).length;
+  const passed = rows.finds.filter((find) => !find.archived && find.state === 'passed').length;
   const finds = [...rows.finds]
-    .filter((find) => withPassed || find.state !== 'passed')
+    .filter((find) => (find.archived ? withArchived : withPassed || find.state !== 'passed'))
     .sort((a, b) => a.name.localeCompare(b.name));
   const selected = finds.find((find) => find.id === search.get('find')) ?? finds[0] ?? null;
   const wantedSlot = search.get('slot');
   const used = new Set(rows.options.flatMap((option) => option.parts.map((part) => part.findId)));
-  const answersNothing = (find: FindRow) => !used.has(find.id) && find.reason === '' && find.state !== 'owned';
+  const answersNothing = (find: FindRow) =>
+    !used.has(find.id) && find.reason === '' && find.state !== 'owned' && !find.archived;
   const select = (id: string) => setSearch(wantedSlot ? { find: id, slot: wantedSlot } : { find: id });
   return (
     <main className={shell.page}>
@@ -50,7 +53,12 @@ export function HuntPage() {
                         : amountWords(receiptOf(find.story, locale.currency, rows.project.tax).total, locale)}
                     </span>
                     <small>
-                      {[find.source, stateWords[find.state], answersNothing(find) ? 'no slot yet' : '']
+                      {[
+                        find.source,
+                        stateWords[find.state],
+                        find.archived ? 'put away' : '',
+                        answersNothing(find) ? 'no slot yet' : '',
+                      ]
                         .filter((text) => text !== '')
                         .join(' · ')}
                     </small>
@@ -58,6 +66,11 @@ export function HuntPage() {
                 </li>
               ))}
             </ul>
+            {archived > 0 && (
+              <Button size="small" type="text" onClick={() => setWithArchived(!withArchived)}>
+                {withArchived ? 'Hide what is put away' : `Put away: ${archived}`}
+              </Button>
+            )}
             {passed > 0 && (
               <Button size="small" type="text" onClick={() => setWithPassed(!withPassed)}>
                 {withPassed ? 'Hide what we passed' : `Passed: ${passed}`}
@@ -68,7 +81,7 @@ export function HuntPage() {
           {selected && (
             <div>
               <Receipt title={selected.name} source={selected.source} story={selected.story} usable={selected.count} />
-              <UseFor key={selected.id} find={selected} wantedSlot={wantedSlot} />
+              {!selected.archived && <UseFor key={selected.id} find={selected} wantedSlot={wantedSlot} />}
             </div>
           )}
         </Workbench>

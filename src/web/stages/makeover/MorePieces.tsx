@@ -10,7 +10,7 @@ export function MorePieces(props: { recipe: RecipeAccess }) {
   const { run } = useCommands();
   const { recipe } = props;
   const covered = new Set(recipe.row.body.pieces.map((piece) => piece.findId));
-  const others = rows.finds.filter((find) => !covered.has(find.id) && find.state !== 'passed');
+  const others = rows.finds.filter((find) => !covered.has(find.id) && find.state !== 'passed' && !find.archived);
   if (others.length === 0) return null;
   const cover = (findId: string) => {
     const find = others.find((candidate) => candidate.id === findId);

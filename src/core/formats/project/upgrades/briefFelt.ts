@@ -22,6 +22,7 @@ export const briefFelt: FileUpgrade = {
           }
         : {}),
       slots: withDefaults(file.slots, { keeps: [] }),
+      sightings: withDefaults(file.sightings, { archived: false }),
       spots: withDefaults(file.spots, { gapMm: null }),
       pieces: withDefaults(file.pieces, {
         counted: true,
