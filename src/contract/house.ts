@@ -41,6 +41,8 @@ export const pieceQuerySchema = z.object({
   freeUntil: localDate.optional(),
   /** Not used since before this date. */
   unusedSince: localDate.optional(),
+  /** Standing at just this place, in whatever case. */
+  standsAt: z.string().max(120, 'at most 120 characters').optional(),
   only: oneOf(['unsorted', 'borrowed', 'fragile', 'standing', 'stored']).optional(),
   sort: oneOf(['sleeping', 'name', 'newest', 'tallest']).optional(),
 });

@@ -252,11 +252,30 @@ describe('what the place has', () => {
     ['mantel', 26, null],
     ['mantel', 28, 'artWide'],
     ['sideboard', 28, null],
-    ['wall', 39, null],
+    ['wall', 19, 'artNarrow'],
+    ['wall', 20, null],
+    ['wall', 30, null],
+    ['wall', 31, 'artWide'],
   ])('over a %s of 40 in art of %d in: %s', (kind, width, code) => {
     const of = spot(kind, { widthMm: inches(40) });
     const said = codes(of, [slot('art', { role: 'anchor', box: box(5, 20, width, 10) })]);
     expect(said.filter((entry) => entry.startsWith('art'))).toEqual(code === null ? [] : [code]);
+  });
+
+  it('on a wall is held against what stands below it, and against the wall where nothing does', () => {
+    const of = spot('wall', { widthMm: inches(120), heightMm: inches(96) });
+    const art = slot('art', { role: 'anchor', box: box(40, 50, 30, 30) });
+    const bench = slot('bench', { number: 2, box: box(35, 0, 44, 18) });
+    const words = (...slots: SlotRow[]) =>
+      checkSketch(of, slots, emptyBrief)
+        .filter(({ code }) => code.startsWith('sketch.art'))
+        .map((finding) => sentenceFor(finding as never, { units: 'us', currency: 'USD' }));
+    expect(words(art)[0]).toContain('narrow for the wall');
+    // 30 of 44 in is two thirds: right over the bench.
+    expect(words(art, bench)).toEqual([]);
+    expect(words({ ...art, box: box(40, 50, 40, 30) }, bench)[0]).toContain('wide for what lies below');
+    // What stands beside it is not below it.
+    expect(words(art, { ...bench, box: box(80, 0, 36, 18) })[0]).toContain('the wall');
   });
 });
 

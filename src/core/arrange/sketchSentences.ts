@@ -21,10 +21,10 @@ export const sketchSentences = {
     `${f.slot} stands where ${f.door} swings: keep ${formatLength(f.clearMm, locale.units)} free.`,
   'sketch.coversSocket': (f: { slot: string; feature: string }) => `${f.slot} covers ${f.feature}: leave it reachable.`,
   'sketch.meetsObstacle': (f: { slot: string; feature: string }) => `${f.slot} meets ${f.feature}.`,
-  'sketch.artNarrow': (f: { slot: string; leastMm: number; mostMm: number }, locale) =>
-    `${f.slot} is narrow for what lies below: ${formatLength(f.leastMm, locale.units)} to ${formatLength(f.mostMm, locale.units)} sits better, or flank it.`,
-  'sketch.artWide': (f: { slot: string; leastMm: number; mostMm: number }, locale) =>
-    `${f.slot} is wide for what lies below: ${formatLength(f.leastMm, locale.units)} to ${formatLength(f.mostMm, locale.units)} sits better.`,
+  'sketch.artNarrow': (f: { slot: string; against: string; leastMm: number; mostMm: number }, locale) =>
+    `${f.slot} is narrow for ${f.against}: ${formatLength(f.leastMm, locale.units)} to ${formatLength(f.mostMm, locale.units)} sits better, or flank it.`,
+  'sketch.artWide': (f: { slot: string; against: string; leastMm: number; mostMm: number }, locale) =>
+    `${f.slot} is wide for ${f.against}: ${formatLength(f.leastMm, locale.units)} to ${formatLength(f.mostMm, locale.units)} sits better.`,
   'sketch.evenGroup': (f: { slot: string; count: number }) =>
     `${f.count} × ${f.slot}: three or five read as a group (school: odd numbers).`,
   'sketch.sidesDiffer': (f: { side: string; percent: number }) =>

@@ -7,6 +7,7 @@ import { unknownPiece } from '../sourcing/newPiece';
 import { sentenceFor } from '../words/sentences';
 import { budgetShares } from './budgetShares';
 import { ASK_AGAIN_AFTER_DAYS, canGauge, wantsLook } from './canGauge';
+import { canShares } from './canShares';
 import { computePlan } from './computePlan';
 import { ownedShare } from './ownedShare';
 import { starOf } from './starOf';
@@ -258,5 +259,43 @@ describe('what stays fresh for some days only', () => {
   it('says nothing of what lasts, nor while no day is set', () => {
     expect(dated('2026-06-12', '2026-08-15', null)).toEqual([]);
     expect(dated(null, null, 7)).toEqual([]);
+  });
+});
+
+describe('what a can cost, shared over what it served', () => {
+  const can = supply('p', 'chalk', 'teal', 'matt', {
+    stash: { state: 'about', amount: 300 },
+    unitCostMillionths: 2_500_000,
+  });
+  const use = (id: string, what: string, amount: number, onDate: string, supplyId = 'p') => ({
+    id,
+    version: 1,
+    supplyId,
+    what,
+    amount,
+    onDate,
+  });
+  const uses = [
+    use('1', 'Attic: nightstand', 200, '2026-05-01'),
+    use('2', 'Hall: bench', 400, '2026-05-20'),
+    use('3', 'Attic: nightstand', 46, '2026-05-04'),
+    use('4', 'Hall: bench', 900, '2026-05-21', 'another can'),
+  ];
+
+  it('is each job’s amount at what a unit cost, the latest first; with what is left it comes to the whole can', () => {
+    // 946 mL at 2.5 cents: $23.65.
+    const { served, left } = canShares(can, uses);
+    expect(served).toEqual([
+      { what: 'Hall: bench', amount: 400, cost: 1000, lastOn: '2026-05-20' },
+      { what: 'Attic: nightstand', amount: 246, cost: 615, lastOn: '2026-05-04' },
+    ]);
+    expect(left).toEqual({ amount: 300, cost: 750 });
+    expect([...served, left].reduce((sum, { cost }) => sum + (cost ?? 0), 0)).toBe(Math.round(946 * 2.5));
+  });
+
+  it('is not told where nobody knows it; what is always there has no end to value', () => {
+    expect(canShares({ ...can, unitCostMillionths: null }, uses).served[0]?.cost).toBeNull();
+    expect(canShares({ ...can, stash: { state: 'always', amount: 0 } }, uses).left.cost).toBeNull();
+    expect(canShares(can, []).served).toEqual([]);
   });
 });

@@ -63,6 +63,8 @@ function found(transaction: Transaction, query: PieceQuery): Pieces {
       freeUntil: query.freeUntil ?? null,
     });
   }
+  if (query.standsAt !== undefined)
+    pieces.andWhere('lower(btrim(t.standsAt)) = lower(btrim(:standsAt))', { standsAt: query.standsAt });
   if (query.only !== undefined) pieces.andWhere(choices[query.only]);
   return pieces;
 }

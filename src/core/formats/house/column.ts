@@ -157,8 +157,8 @@ export function dateColumn<R>(named: Named<R>): Column<R> {
   };
 }
 
-/** Yes or no. */
-export function yesColumn<R>(named: Named<R>): Column<R> {
+/** A yes or no; where an empty cell would read as yes, the no is written out. */
+export function yesColumn<R>(named: Named<R> & { writesNo?: true }): Column<R> {
   return {
     id: named.id,
     heading: () => named.heading,
@@ -169,7 +169,7 @@ export function yesColumn<R>(named: Named<R>): Column<R> {
       if (!yes && !['no', 'n', 'false', '0'].includes(text)) return no('yes or no');
       return put(into, named.id, yes);
     },
-    write: (from) => (from[named.id] ? 'yes' : ''),
+    write: (from) => (from[named.id] ? 'yes' : named.writesNo ? 'no' : ''),
   };
 }
 

@@ -35,7 +35,8 @@ function weightColumn(id: 'weightG' | 'carriesG', heading: string, words: readon
     (text, locale, unit) => {
       const bare = (['g', 'kg', 'lb', 'oz'] as const).find((known) => known === unit);
       const value = parseWeight(text, bare ?? (locale.units === 'us' ? 'lb' : 'kg'));
-      return value !== null && value >= 1 && value <= 1_000_000 ? Math.round(value) : null;
+      const grams = value === null ? null : Math.round(value);
+      return grams !== null && grams >= 1 && grams <= 1_000_000 ? grams : null;
     },
     (from, { units }) => {
       const grams = from[id];
@@ -68,7 +69,7 @@ export const pieceColumns: readonly Column<Draft>[] = [
     least: 1,
     most: 1000,
   }),
-  yesColumn({ id: 'counted', heading: 'Counted', words: ['was counted'] }),
+  yesColumn({ id: 'counted', heading: 'Counted', words: ['was counted'], writesNo: true }),
   lengthColumn({ id: 'widthMm', heading: 'Width', words: ['wide', 'w'] }),
   lengthColumn({ id: 'depthMm', heading: 'Depth', words: ['deep', 'd'] }),
   lengthColumn({ id: 'heightMm', heading: 'Height', words: ['tall', 'high', 'h'] }),

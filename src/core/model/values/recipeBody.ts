@@ -40,8 +40,8 @@ const zoneEdit = z.strictObject({
 });
 export type ZoneEdit = z.output<typeof zoneEdit>;
 
-/** A zone the stylist added. */
-const ownZone = z.strictObject({ id: localId, name: line(1, 80), shape });
+/** A zone the stylist added, or took apart from another: every other door. */
+const ownZone = z.strictObject({ id: localId, name: line(1, 80), shape, splitFrom: localId.optional() });
 export type OwnZone = z.output<typeof ownZone>;
 
 /** One piece (or a set of like pieces) a recipe covers: its shape and measures; zones derive from them. */

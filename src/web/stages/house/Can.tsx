@@ -1,8 +1,10 @@
 import type { SupplyUnit } from '@core/catalog/consumables';
 import { unitOfKind } from '@core/catalog/supplyKinds';
 import { hexFromLab } from '@core/color/lab';
+import { formatMoney } from '@core/kernel/formatMoney';
 import type { SupplyRow } from '@core/model/rows';
 import { canGauge } from '@core/plan/canGauge';
+import { canShares } from '@core/plan/canShares';
 import { supplyKey } from '@core/recipe/supplyKey';
 import { Button, Checkbox } from 'antd';
 import { useHouse } from '../../app/houseStore';
@@ -13,7 +15,6 @@ import { SideBySide } from '../../ui/layout';
 import { CanDrawing } from './CanDrawing';
 import styles from './house.module.css';
 import { usePanels } from './Panels';
-
 import { countedOrAlways, fills } from './supplyNames';
 
 /** One can: its gauge, who wants of it, the question whether it is still there, its facts on request. */
@@ -143,7 +144,7 @@ export function Can(props: { supply: SupplyRow; name: string; look: boolean; ope
                 onChange={(share) => estimate((supply.containerSize ?? 0) * Number(share))}
               />
             )}
-            <UsedOn supplyId={supply.id} unit={unit} />
+            <UsedOn supply={supply} unit={unit} />
             {supply.stash.state === 'none' ? (
               <Button size="small" type="text" onClick={() => run('removeSupply', { id: supply.id })}>
                 Remove with its prices
@@ -160,20 +161,27 @@ export function Can(props: { supply: SupplyRow; name: string; look: boolean; ope
   );
 }
 
-/** What a supply was used on, the latest first. */
-function UsedOn(props: { supplyId: string; unit: SupplyUnit }) {
+/** What a supply was used on, the latest first, with each job's part of what it cost. */
+function UsedOn(props: { supply: SupplyRow; unit: SupplyUnit }) {
+  const { supply, unit } = props;
   const { rows, locale } = useHouse();
-  const uses = rows.supplyUses
-    .filter((use) => use.supplyId === props.supplyId)
-    .sort((a, b) => b.onDate.localeCompare(a.onDate));
-  if (uses.length === 0) return <p className="muted small">Not used on anything that was marked done yet.</p>;
+  const { served, left } = canShares(supply, rows.supplyUses);
+  if (served.length === 0) return <p className="muted small">Not used on anything that was marked done yet.</p>;
+  const money = (cost: number | null) => (cost === null ? '' : `, ${formatMoney(cost, locale.currency)} of its cost`);
   return (
     <ul className={styles.uses} aria-label="Used on">
-      {uses.map((use) => (
-        <li key={use.id}>
-          {use.what}: {supplyWords(use.amount, props.unit, locale.units)}, {dateWords(use.onDate)}
+      {served.map((job) => (
+        <li key={job.what}>
+          {job.what}: {supplyWords(job.amount, unit, locale.units)}
+          {money(job.cost)}, {dateWords(job.lastOn)}
         </li>
       ))}
+      {left.amount > 0 && left.cost !== null && (
+        <li>
+          Still in it: {supplyWords(left.amount, unit, locale.units)}
+          {money(left.cost)}
+        </li>
+      )}
     </ul>
   );
 }

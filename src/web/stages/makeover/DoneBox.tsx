@@ -49,7 +49,7 @@ export function DoneBox(props: { recipe: RecipeRow; computed: RecipePlan; needs:
               id: crypto.randomUUID(),
               version: 1,
               supplyId: row.id,
-              what: recipe.name,
+              what: `${recipe.name}, ${rows.project.name}`.slice(0, 200),
               amount,
               onDate: today,
             })),

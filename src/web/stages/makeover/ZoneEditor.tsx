@@ -3,6 +3,7 @@ import { useDemands } from '@core/catalog/uses.data';
 import { hexFromLab } from '@core/color/lab';
 import { formatLength } from '@core/kernel/formatLength';
 import type { EnteredShape, ZoneEdit } from '@core/recipe/recipeBody';
+import { removeOwnZone, splitZone } from '@core/recipe/splitZone';
 import type { ZonePlan } from '@core/recipe/zonePlans';
 import { type Condition, conditions } from '@core/state/preparation';
 import { sheens } from '@core/state/surfaceState';
@@ -39,7 +40,9 @@ export function ZoneEditor(props: { zone: ZonePlan; recipe: RecipeAccess }) {
   const [measuring, setMeasuring] = useState(false);
   const piece = recipe.row.body.pieces.find((candidate) => candidate.id === zone.pieceId);
   const edit = piece?.zoneEdits[zone.zone.id];
-  const isOwn = piece?.ownZones.some((own) => own.id === zone.zone.id) ?? false;
+  const ownZone = piece?.ownZones.find((own) => own.id === zone.zone.id);
+  const isOwn = ownZone !== undefined;
+  const isSplit = ownZone?.splitFrom !== undefined;
   const set = (change: ZoneEdit) => recipe.setZone(zone.pieceId, zone.zone.id, change);
   const clear = (...keys: (keyof ZoneEdit)[]) => {
     if (!piece) return;
@@ -108,6 +111,7 @@ export function ZoneEditor(props: { zone: ZonePlan; recipe: RecipeAccess }) {
       <Button size="small" type="text" aria-expanded={measuring} onClick={() => setMeasuring(!measuring)}>
         {measuring ? 'Close shape and count' : 'Shape and count'}
       </Button>
+      {zone.zone.count > 1 && <SplitZone key={zone.key} recipe={recipe} zone={zone} />}
       {measuring && (
         <div className={styles.editor}>
           <TextField label="Name" value={zone.zone.name} least={1} most={80} onCommit={(name) => set({ name })} />
@@ -142,19 +146,47 @@ export function ZoneEditor(props: { zone: ZonePlan; recipe: RecipeAccess }) {
             onChange={(shape) => (shape === null ? clear('shape', 'areaM2') : set({ shape }))}
           />
           {isOwn && piece && (
-            <Button
-              size="small"
-              danger
-              onClick={() =>
-                recipe.setPiece(piece.id, { ownZones: piece.ownZones.filter((own) => own.id !== zone.zone.id) })
-              }
-            >
-              Remove this zone
+            <Button size="small" danger onClick={() => recipe.setBody(removeOwnZone(recipe.row.body, zone))}>
+              {isSplit ? 'Put it back with the others' : 'Remove this zone'}
             </Button>
           )}
         </div>
       )}
     </>
+  );
+}
+
+/** Every other door in another color: some of like faces become a zone of their own. */
+function SplitZone(props: { recipe: RecipeAccess; zone: ZonePlan }) {
+  const { recipe, zone } = props;
+  const { count } = zone.zone;
+  const [apart, setApart] = useState<number | null>(null);
+  if (apart === null)
+    return (
+      <Button size="small" type="text" onClick={() => setApart(Math.floor(count / 2))}>
+        Some of the {count} differently: every other one …
+      </Button>
+    );
+  return (
+    <div className={styles.editor}>
+      <NumberField
+        label={`How many of the ${count} apart`}
+        value={apart}
+        least={1}
+        most={count - 1}
+        whole
+        onCommit={setApart}
+      />
+      <Button
+        size="small"
+        onClick={() => recipe.setBody(splitZone(recipe.row.body, zone, apart, crypto.randomUUID().slice(0, 8)))}
+      >
+        A zone of their own
+      </Button>{' '}
+      <Button size="small" type="text" onClick={() => setApart(null)}>
+        Leave it
+      </Button>
+    </div>
   );
 }
 

@@ -9,6 +9,7 @@ import { Patterns } from './Patterns';
 import { SketchCanvas } from './SketchCanvas';
 import { SlotPanel } from './SlotPanel';
 import { PlaceDetails, SpotMeasures } from './SpotMeasures';
+import { StandsHere } from './StandsHere';
 import styles from './sketch.module.css';
 import { roleWords } from './words';
 
@@ -48,6 +49,7 @@ export function SpotSheet(props: { spot: SpotRow }) {
               ))}
             </ol>
           )}
+          <StandsHere spot={spot} />
           <PlaceDetails spot={spot} />
         </div>
         {selected && <SlotPanel key={selected.id} slot={selected} spot={spot} />}
