@@ -46,7 +46,7 @@ describe('a wash', () => {
 describe('a finish that does not hold', () => {
   it('is refused with its reason; the cheapest repair is one press', async () => {
     await open('Painted nightstand in teal');
-    await person.choose('Finish on it', 'Clear paste wax');
+    await person.choose('Finish on it', 'Clear paste wax (wax of some kind, curls under a nail)');
     // Chalk-type paint on old wax is a matter of testing; wall paint does not hold at all.
     await person.choose('Paint or coat', 'Wall acrylic');
     await person.seeText('Wall acrylic on clear paste wax would peel');

@@ -153,14 +153,14 @@ describe('the board', () => {
     // 14.00 and 6 % tax.
     await person.press('Ordered, paid later');
     await person.driver.wait(async () => (await purse()).includes('promised $14.84'), 8000, 'nothing promised');
-    await person.seeText('Ordered, $14.84 to pay.');
+    await person.seeText('Ordered for $14.84, paid later.');
     await person.fill('Paid at the till', '14.50');
     await person.press('Bought for $14.50');
     await person.seeText('Bought for $14.50.');
     await person.driver.wait(async () => (await purse()).includes('promised $0'), 8000, 'still promised');
     expect(await purse()).toContain('spent $21.39');
     await person.press('Take it back');
-    await person.seeText('Ordered, $14.84 to pay.');
+    await person.seeText('Ordered for $14.84, paid later.');
     await person.driver.wait(async () => (await purse()).includes('promised $14.84'), 8000, 'not promised again');
     await person.saved();
   });

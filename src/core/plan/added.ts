@@ -1,11 +1,11 @@
 import { type Amount, addAmounts, differenceByEnds, inOrder, nothing } from '../kernel/amount';
 import { fromMicro } from '../kernel/micro';
 import { addMinutes, type Minutes, minutesFromMicro, noMinutes, sureMinutes } from '../kernel/minutes';
-import { combine, type DrawTotals, drawsOfFills } from './drawTotals';
+import { type DrawTotals, drawsOfFills } from './drawTotals';
 import { ownHandsOf } from './model/optionModel';
 import type { PlanModel, PlannedFill } from './model/planModel';
 import { type CashView, type PoolCost, poolCost } from './model/poolCost';
-import type { Draw, Pool } from './model/pools';
+import { type Draw, type Drawn, drawnTogether, nothingDrawn, type Pool, totalDrawn } from './model/pools';
 
 /** What one pool contributes to a figure: its cost with the fills, less its cost without them. */
 export interface AddedLine {
@@ -34,12 +34,12 @@ export interface Added {
 /** The pools that options of a slot draw from, and what the rest of the plan draws from each. */
 export interface RestOfPlan {
   poolOf(draw: Draw): Pool | undefined;
-  drawnFrom(draw: Draw): number;
+  drawnFrom(draw: Draw): Drawn;
 }
 
 /** Nothing else is planned: the same pools, and nobody else draws. */
 export function alone(of: RestOfPlan): RestOfPlan {
-  return { poolOf: of.poolOf, drawnFrom: () => 0 };
+  return { poolOf: of.poolOf, drawnFrom: () => nothingDrawn };
 }
 
 /**
@@ -58,8 +58,9 @@ export function addedBy(rest: RestOfPlan, fills: readonly PlannedFill[]): Added 
   for (const { draw, drawn } of drawsOfFills(fills).values()) {
     const pool = rest.poolOf(draw);
     if (!pool) continue;
-    const before = rest.drawnFrom(draw);
-    const after = combine(draw.kind, before, drawn);
+    const others = rest.drawnFrom(draw);
+    const before = totalDrawn(others);
+    const after = totalDrawn(drawnTogether(others, drawn));
     const [a, b] = [poolCost(pool, after), poolCost(pool, before)];
     const line = {
       draw,

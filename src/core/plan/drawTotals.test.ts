@@ -5,7 +5,7 @@ import { noMinutes } from '../kernel/minutes';
 import { DrawTotals, drawsOfFills } from './drawTotals';
 import type { OptionModel } from './model/optionModel';
 import type { PlannedFill } from './model/planModel';
-import { drawOf, type PoolKind } from './model/pools';
+import { drawOf, nothingDrawn, type PoolKind, totalDrawn } from './model/pools';
 
 const kinds: readonly PoolKind[] = ['find', 'order', 'supply', 'session', 'tool'];
 
@@ -38,6 +38,7 @@ const anyFills = fc
           kind: fc.constantFrom(...kinds),
           key: fc.constantFrom('x', 'y'),
           amount: fc.integer({ min: 0, max: 1e9 }),
+          once: fc.integer({ min: 0, max: 1e9 }),
         }),
         { maxLength: 6 },
       ),
@@ -46,7 +47,9 @@ const anyFills = fc
   )
   .map((list) =>
     list.map(({ slot: slotId, count, draws }, n) => {
-      const each = new Map(draws.map(({ kind, key, amount }) => [`${kind} ${key}`, drawOf(kind, key, amount)]));
+      const each = new Map(
+        draws.map(({ kind, key, amount, once }) => [`${kind} ${key}`, drawOf(kind, key, amount, once)]),
+      );
       return fillOf(slotId, n, count, [...each.values()]);
     }),
   );
@@ -61,7 +64,7 @@ describe('what the chosen draw', () => {
           for (const kind of kinds)
             for (const key of ['x', 'y']) {
               const draw = drawOf(kind, key, 0);
-              expect(totals.without(left, draw)).toBe(others.get(draw.poolId)?.drawn ?? 0);
+              expect(totals.without(left, draw)).toEqual(others.get(draw.poolId)?.drawn ?? nothingDrawn);
             }
         }
       }),
@@ -72,7 +75,7 @@ describe('what the chosen draw', () => {
     fc.assert(
       fc.property(anyFills, (fills) => {
         const totals = new DrawTotals(fills);
-        for (const { draw, total } of totals.all()) expect(totals.without('nobody', draw)).toBe(total);
+        for (const { draw, total } of totals.all()) expect(totalDrawn(totals.without('nobody', draw))).toBe(total);
       }),
     );
   });
@@ -80,15 +83,16 @@ describe('what the chosen draw', () => {
   it('grows with the count for pieces and supplies; a set-up, a find and a tool serve all', () => {
     const draws = [
       drawOf('order', 'x', 2),
-      drawOf('supply', 'x', 500),
-      drawOf('session', 'x', 3),
+      drawOf('supply', 'x', 500, 80),
+      drawOf('session', 'x', 0, 3),
       drawOf('find', 'x', 1),
     ];
     const totals = new DrawTotals([fillOf('a', 1, 4, draws), fillOf('b', 2, 1, draws)]);
-    // By hand: 2 × 4 + 2 pieces, 500 × 4 + 500 millionths, the most of 3 and 3 sessions, two uses of one find.
+    // By hand: 2 × 4 + 2 pieces; 500 × 4 + 500 millionths and 80 in the tray, once; the most of 3 and 3 sessions; two
+    // uses of one find.
     expect([...totals.all()].map(({ draw, total }) => [draw.kind, total])).toEqual([
       ['order', 10],
-      ['supply', 2500],
+      ['supply', 2580],
       ['session', 3],
       ['find', 2],
     ]);

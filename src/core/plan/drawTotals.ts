@@ -1,22 +1,17 @@
 import type { PlannedFill } from './model/planModel';
-import { type Draw, drawsCombine, growsWithCount } from './model/pools';
+import { type Draw, type Drawn, drawnTogether, growsWithCount, nothingDrawn, totalDrawn } from './model/pools';
 
 /** What a fill draws, its count in it. */
-export function drawnBy(draw: Draw, count: number): number {
-  return growsWithCount[draw.kind] ? draw.amount * count : draw.amount;
-}
-
-/** Two draws on one pool together. */
-export function combine(kind: Draw['kind'], a: number, b: number): number {
-  return drawsCombine[kind] === 'sum' ? a + b : Math.max(a, b);
+export function drawnBy({ kind, amount, once }: Draw, count: number): Drawn {
+  return { amount: growsWithCount[kind] ? amount * count : amount, once };
 }
 
 /** What a pool is drawn on, slot by slot. */
 interface PoolTotal {
   draw: Draw;
-  bySlot: Map<string, number>;
-  total: number;
-  /** The slot that draws most and what the others draw at most; known once asked for. */
+  bySlot: Map<string, Drawn>;
+  total: Drawn;
+  /** The slot that draws most at once and what the others draw at most; known once asked for. */
   most: { slotId: string; others: number } | null;
 }
 
@@ -32,57 +27,59 @@ export class DrawTotals {
       for (const draw of model.draws) this.add(draw, model.slot.id, drawnBy(draw, count));
   }
 
-  private add(draw: Draw, slotId: string, drawn: number): void {
+  private add(draw: Draw, slotId: string, drawn: Drawn): void {
     const known = this.totals.get(draw.poolId);
     if (!known) {
       this.totals.set(draw.poolId, { draw, bySlot: new Map([[slotId, drawn]]), total: drawn, most: null });
       return;
     }
-    known.bySlot.set(slotId, combine(draw.kind, known.bySlot.get(slotId) ?? 0, drawn));
-    known.total = combine(draw.kind, known.total, drawn);
+    known.bySlot.set(slotId, drawnTogether(known.bySlot.get(slotId) ?? nothingDrawn, drawn));
+    known.total = drawnTogether(known.total, drawn);
   }
 
   /** The pools that anything is drawn from, with the total. */
   *all(): Generator<{ draw: Draw; total: number }> {
-    yield* this.totals.values();
+    for (const { draw, total } of this.totals.values()) yield { draw, total: totalDrawn(total) };
   }
 
   /** Total drawn from a pool. */
   of(poolId: string): number {
-    return this.totals.get(poolId)?.total ?? 0;
+    return totalDrawn(this.totals.get(poolId)?.total ?? nothingDrawn);
   }
 
   /** What all slots but one draw from a pool. */
-  without(slotId: string, draw: Pick<Draw, 'poolId' | 'kind'>): number {
-    const known = this.totals.get(draw.poolId);
-    if (!known) return 0;
+  without(slotId: string, { poolId }: Pick<Draw, 'poolId'>): Drawn {
+    const known = this.totals.get(poolId);
+    if (!known) return nothingDrawn;
     const own = known.bySlot.get(slotId);
     if (own === undefined) return known.total;
-    if (drawsCombine[draw.kind] === 'sum') return known.total - own;
     known.most ??= mostOf(known.bySlot);
-    return known.most.slotId === slotId ? known.most.others : known.total;
+    return {
+      amount: known.total.amount - own.amount,
+      once: known.most.slotId === slotId ? known.most.others : known.total.once,
+    };
   }
 }
 
-function mostOf(bySlot: ReadonlyMap<string, number>): { slotId: string; others: number } {
+function mostOf(bySlot: ReadonlyMap<string, Drawn>): { slotId: string; others: number } {
   let [slotId, most, others] = ['', -1, 0];
-  for (const [slot, drawn] of bySlot) {
-    if (drawn > most) {
+  for (const [slot, { once }] of bySlot) {
+    if (once > most) {
       others = Math.max(others, most);
-      [slotId, most] = [slot, drawn];
-    } else others = Math.max(others, drawn);
+      [slotId, most] = [slot, once];
+    } else others = Math.max(others, once);
   }
   return { slotId, others };
 }
 
 /** What some fills draw from each pool together, by the pool's id. */
-export function drawsOfFills(fills: readonly PlannedFill[]): Map<string, { draw: Draw; drawn: number }> {
-  const drawn = new Map<string, { draw: Draw; drawn: number }>();
+export function drawsOfFills(fills: readonly PlannedFill[]): Map<string, { draw: Draw; drawn: Drawn }> {
+  const drawn = new Map<string, { draw: Draw; drawn: Drawn }>();
   for (const { model, count } of fills)
     for (const draw of model.draws) {
       const known = drawn.get(draw.poolId);
       const amount = drawnBy(draw, count);
-      if (known) known.drawn = combine(draw.kind, known.drawn, amount);
+      if (known) known.drawn = drawnTogether(known.drawn, amount);
       else drawn.set(draw.poolId, { draw, drawn: amount });
     }
   return drawn;

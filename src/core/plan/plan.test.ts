@@ -119,6 +119,44 @@ describe('two nightstands, one can', () => {
     expect(painted.stashUsed).toBe(Math.round(need * 2.5));
     expect(stocked.supplies.find((entry) => entry.key.startsWith('chalk'))?.cash.likely).toBe(0);
   });
+  it('leaves the rest in the roller’s tray once for both, whichever of them is taken away', () => {
+    const rolled = (...coats: (number | null)[]) => {
+      const start = twoNightstands(4000);
+      return rows({
+        ...start,
+        recipes: start.recipes.map((row, n) => ({
+          ...row,
+          body: {
+            ...row.body,
+            layers: row.body.layers.map((layer) => ({ ...layer, techniqueId: 'miniRoller', coats: coats[n] ?? null })),
+          },
+        })),
+      });
+    };
+    const needOf = (of: ProjectRows) =>
+      computePlan(of, AS_OF).supplies.find(({ key }) => key.startsWith('chalk'))?.need ?? 0;
+    const drawn = (of: ProjectRows, id: string) => optionOf(computePlan(of, AS_OF), id).model.draws;
+    const both = rolled(2, 3);
+    const paint = drawn(both, 'left-painted').find(({ key }) => key.startsWith('chalk'));
+    // 40 mL stay in the small tray each session; the most sessions are three.
+    expect(fromMicro(paint?.once ?? 0)).toBe(2 * 40);
+    const painted = (['left-painted', 'right-painted'] as const).map(
+      (id) => drawn(both, id).find(({ key }) => key.startsWith('chalk'))?.amount ?? 0,
+    );
+    expect(needOf(both)).toBeCloseTo(fromMicro((painted[0] ?? 0) + (painted[1] ?? 0)) + 3 * 40, 6);
+    // The one with fewer coats adds its paint and no tray; the other adds one tray more than the rest has.
+    const plan = computePlan(both, AS_OF);
+    const added = (id: string) => {
+      const line = optionOf(plan, id).added.lines.find(
+        ({ draw }) => draw.kind === 'supply' && draw.key.startsWith('chalk'),
+      );
+      return fromMicro((line?.after ?? 0) - (line?.before ?? 0));
+    };
+    expect(added('left-painted')).toBeCloseTo(fromMicro(painted[0] ?? 0), 6);
+    expect(added('right-painted')).toBeCloseTo(fromMicro(painted[1] ?? 0) + 40, 6);
+    const why = explainOption(plan, optionOf(plan, 'left-painted'), 'cashAdded');
+    expect(JSON.stringify(why)).toContain('left in tray and nap');
+  });
   it('counts a find once, however many options draw on it', () => {
     const found = optionOf(plan, 'left-found');
     expect(found.cashAdded.likely).toBe(1200);

@@ -6,7 +6,7 @@ import type { DrawTotals } from './drawTotals';
 import { beatsYardstick, type Comparison, compareWithYardstick, type SideOfComparison } from './makeOrBuy';
 import type { OptionModel } from './model/optionModel';
 import type { PlanModel, PlannedFill } from './model/planModel';
-import type { Draw, Pool } from './model/pools';
+import { type Draw, nothingDrawn, type Pool } from './model/pools';
 import { type OptionDates, optionDates } from './optionDates';
 import { costOf, type OptionFigures, optionFigures } from './optionFigures';
 import { findingsOfOption } from './optionFindings';
@@ -92,9 +92,10 @@ export function figuresOfSlot(
         return [option, count, optionDates(model, option, count, asOfMs), findingsOfOption(model, option)];
       }),
       chosen: own.map((fill) => [fill.model, fill.count] as const),
-      pools: [...draws.values()].map(
-        (draw): DrawnPool => [draw.poolId, model.pool(draw), totals.without(slot.id, draw)],
-      ),
+      pools: [...draws.values()].map((draw): DrawnPool => {
+        const { amount, once } = totals.without(slot.id, draw);
+        return [draw.poolId, model.pool(draw), amount, once];
+      }),
       hourValue: hourValue ?? 0,
       currency,
       tax,
@@ -105,7 +106,7 @@ export function figuresOfSlot(
 
 // Lists, since that is what an input of a remembered part is compared by.
 type Way = readonly [option: OptionModel, count: number, dates: OptionDates, findings: readonly OptionFinding[]];
-type DrawnPool = readonly [id: string, pool: Pool | undefined, drawnByRest: number];
+type DrawnPool = readonly [id: string, pool: Pool | undefined, amountOfRest: number, onceOfRest: number];
 
 function slotFigures(of: {
   ways: readonly Way[];
@@ -117,10 +118,10 @@ function slotFigures(of: {
   currency: string;
   tax: Tax;
 }): SlotFigures {
-  const pools = new Map(of.pools.map(([id, pool, drawnByRest]) => [id, { pool, drawnByRest }]));
+  const pools = new Map(of.pools.map(([id, pool, amount, once]) => [id, { pool, ofRest: { amount, once } }]));
   const rest: RestOfPlan = {
     poolOf: (draw) => pools.get(draw.poolId)?.pool,
-    drawnFrom: (draw) => pools.get(draw.poolId)?.drawnByRest ?? 0,
+    drawnFrom: (draw) => pools.get(draw.poolId)?.ofRest ?? nothingDrawn,
   };
   const own = of.chosen.map(([model, count]) => ({ model, count }));
   const presentCash = own.length === 0 ? nothing : addedBy(rest, own).cash;

@@ -6,7 +6,7 @@ import type { RecipeFinding } from './recipeSentences';
 import type { ZoneStacks } from './stack';
 import { layerSteps } from './steps/layerSteps';
 import { hardwareOf, prepareSteps } from './steps/prepareSteps';
-import { type RunShare, type SideNeed, StepBook } from './steps/stepBook';
+import { type Residue, type RunShare, type SideNeed, StepBook } from './steps/stepBook';
 import { weatherFindings } from './steps/weatherFindings';
 import type { ZonePlan } from './zonePlans';
 
@@ -16,6 +16,8 @@ export interface BuiltSteps {
   runs: RunShare[];
   /** Supplies beside the layers' own, of one piece. */
   needs: SideNeed[];
+  /** What sessions leave behind, once for all pieces. */
+  residues: readonly Residue[];
   /** What the air says against them; gathered when it is asked for. */
   findings(): RecipeFinding[];
 }
@@ -62,7 +64,7 @@ export function buildSteps(
 ): BuiltSteps {
   const book = new StepBook(body, context);
   const worked = zones.filter((zone) => (stacked.stacks.get(zone.key)?.length ?? 0) > 0);
-  if (worked.length === 0) return { steps: [], runs: [], needs: [], findings: () => [] };
+  if (worked.length === 0) return { steps: [], runs: [], needs: [], residues: [], findings: () => [] };
   prepareSteps(book, worked, zones, stacked);
   const last = layerSteps(book, worked, stacked);
   const hardware = hardwareOf(book, worked);
@@ -92,5 +94,11 @@ export function buildSteps(
     worked[0]?.findId,
     worked.map((zone) => zone.key),
   );
-  return { steps: book.steps, runs: book.runs, needs: book.needs, findings: () => weatherFindings(book) };
+  return {
+    steps: book.steps,
+    runs: book.runs,
+    needs: book.needs,
+    residues: book.residues,
+    findings: () => weatherFindings(book),
+  };
 }

@@ -9,7 +9,7 @@ import type { RecipeContext } from './recipeContext';
 import { recipeFindings } from './recipeFindings';
 import type { RecipeFinding } from './recipeSentences';
 import { coatStepId, type PlannedLayer, type PlannedWork, type StackEntry } from './stack';
-import type { RunShare } from './steps/stepBook';
+import type { Residue, RunShare } from './steps/stepBook';
 import { type ZonePlan, zonePlansOf } from './zonePlans';
 import { zoneStacksOf } from './zoneStacks';
 
@@ -25,6 +25,8 @@ export interface RecipePlan {
   demands: ReadonlyMap<string, PieceDemand>;
   /** Sessions of each supply: the most coats any layer of it gives. */
   sessions: Map<string, number>;
+  /** What the sessions leave behind of each supply, once however many pieces and recipes they serve. */
+  residues: readonly Residue[];
   toolIds: string[];
   readonly difficulty: Difficulty;
   /** Everything to know, cautions included; gathered when it is first read. {@link cautionsAt} gives those of a step. */
@@ -92,6 +94,7 @@ export function computeRecipe(recipeId: string, body: RecipeBody, context: Recip
     steps: built.steps,
     demands,
     sessions,
+    residues: residuesOf(built.residues),
     toolIds: [...new Set(built.steps.flatMap((step) => step.tools))].sort(),
     uses,
     get difficulty() {
@@ -103,6 +106,18 @@ export function computeRecipe(recipeId: string, body: RecipeBody, context: Recip
       return findings;
     },
   };
+}
+
+/** Of several layers of one supply the one that leaves most behind: their sessions are the same. */
+function residuesOf(all: readonly Residue[]): Residue[] {
+  const byLayer = new Map<string, number>();
+  for (const { layerId, micro } of all) byLayer.set(layerId, (byLayer.get(layerId) ?? 0) + micro);
+  const decides = new Map<string, string>();
+  for (const { layerId, supplyKey } of all) {
+    const most = decides.get(supplyKey);
+    if (most === undefined || (byLayer.get(layerId) ?? 0) > (byLayer.get(most) ?? 0)) decides.set(supplyKey, layerId);
+  }
+  return all.filter(({ layerId, supplyKey }) => decides.get(supplyKey) === layerId);
 }
 
 /** Minutes with their range: the spread of a rate and of a hand, never below three tenths of the likely. */

@@ -4,7 +4,7 @@ import { mostOf } from '../../model/finds';
 import type { FindRow, OfferRow, OptionRow, SlotRow } from '../../model/rows';
 import type { RecipePlan } from '../../recipe/computeRecipe';
 import type { SupplyTerm, WorkTerm } from '../../recipe/pieceDemand';
-import { type Draw, drawOf } from './pools';
+import { type Draw, drawnTogether, drawOf } from './pools';
 
 /** A term of a recipe with how many pieces of its find one of the quantity takes. */
 export interface OptionTerm<T> {
@@ -117,7 +117,7 @@ function drawsOf(
   const draws = new Map<string, Draw>();
   const add = (draw: Draw) => {
     const known = draws.get(draw.poolId);
-    if (known) known.amount += draw.amount;
+    if (known) Object.assign(known, drawnTogether(known, draw));
     else draws.set(draw.poolId, draw);
   };
   for (const find of finds) add(drawOf('find', find.id, 1));
@@ -125,10 +125,18 @@ function drawsOf(
   for (const { pieces, term } of supplyTerms) add(drawOf('supply', term.supplyKey, term.micro * pieces));
   // A recipe in which nothing is taken asks for no session and no tool.
   if (recipe && supplyTerms.length > 0) {
-    for (const [key, coats] of recipe.sessions) add(drawOf('session', key, coats));
+    for (const [key, coats] of recipe.sessions) add(drawOf('session', key, 0, coats));
+    for (const [key, micro] of residuesByKey(recipe)) add(drawOf('supply', key, 0, micro));
     for (const toolId of recipe.toolIds) add(drawOf('tool', toolId, 1));
   }
   return [...draws.values()];
+}
+
+/** What the sessions of a recipe leave behind, by supply. */
+function residuesByKey({ residues }: RecipePlan): Map<string, number> {
+  const byKey = new Map<string, number>();
+  for (const { supplyKey, micro } of residues) byKey.set(supplyKey, (byKey.get(supplyKey) ?? 0) + micro);
+  return byKey;
 }
 
 /** Own hands-on time of an option that fills so many of its slot, in millionths of a minute. */
@@ -140,5 +148,6 @@ export function ownHandsOf({ hands }: OptionModel, count: number): Minutes {
 
 /** What an option draws of one supply when it fills so many of its slot, in millionths. */
 export function supplyDrawOf(model: OptionModel, key: string, count: number): number {
-  return (model.draws.find((draw) => draw.kind === 'supply' && draw.key === key)?.amount ?? 0) * count;
+  const draw = model.draws.find(({ kind, key: of }) => kind === 'supply' && of === key);
+  return draw ? draw.amount * count + draw.once : 0;
 }

@@ -78,34 +78,44 @@ export interface ToolPool {
   price: Amount;
 }
 
-/** What one option draws from a pool. Pieces and supplies grow with how many of the slot it fills, the rest does not. */
-export interface Draw {
+/** What is drawn from a pool: an amount that adds up, and one that serves all who share, of which the largest counts. */
+export interface Drawn {
+  amount: number;
+  once: number;
+}
+
+export const nothingDrawn: Drawn = Object.freeze({ amount: 0, once: 0 });
+
+/** Two draws on one pool together. */
+export const drawnTogether = (a: Drawn, b: Drawn): Drawn => ({
+  amount: a.amount + b.amount,
+  once: Math.max(a.once, b.once),
+});
+
+/** What a draw comes to. */
+export const totalDrawn = ({ amount, once }: Drawn): number => amount + once;
+
+/**
+ * What one option draws from a pool. Pieces and supplies grow with how many of the slot it fills; sessions, and what they
+ * leave in tray and nap, are there once.
+ */
+export interface Draw extends Drawn {
   /** The pool's kind and key together. */
   poolId: string;
   kind: PoolKind;
   key: string;
-  amount: number;
 }
 
 /** A draw of one option. */
-export function drawOf(kind: PoolKind, key: string, amount: number): Draw {
-  return { poolId: `${kind} ${key}`, kind, key, amount };
+export function drawOf(kind: PoolKind, key: string, amount: number, once = 0): Draw {
+  return { poolId: `${kind} ${key}`, kind, key, amount, once };
 }
 
-/** Whether a draw grows with the count of a fill. */
+/** Whether the amount of a draw grows with the count of a fill. */
 export const growsWithCount: Readonly<Record<PoolKind, boolean>> = {
   find: false,
   order: true,
   supply: true,
   session: false,
   tool: false,
-};
-
-/** How the draws of several options on one pool come together: they add up, or the largest serves all. */
-export const drawsCombine: Readonly<Record<PoolKind, 'sum' | 'most'>> = {
-  find: 'sum',
-  order: 'sum',
-  supply: 'sum',
-  session: 'most',
-  tool: 'sum',
 };

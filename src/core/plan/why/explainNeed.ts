@@ -1,4 +1,4 @@
-import { type Explained, explainSum } from '../../kernel/explained';
+import { type Explained, explain, explainSum } from '../../kernel/explained';
 import { fromMicro } from '../../kernel/micro';
 import { calculated } from '../../kernel/source';
 import type { RecipePlan } from '../../recipe/computeRecipe';
@@ -39,6 +39,16 @@ function explainTerms(
   for (const { term, pieces } of terms) {
     if (term.supplyKey !== key || term.micro === 0 || !recipe) continue;
     because.push(explainTerm(plan, recipe, term, pieces));
+  }
+  for (const { stepId, supplyKey, micro } of recipe && terms.length > 0 ? recipe.residues : []) {
+    if (supplyKey !== key) continue;
+    const step = recipe?.steps.find(({ id }) => id === stepId);
+    because.push(
+      explain(`${step?.title ?? stepId}: left in tray and nap`, fromMicro(micro), unit, {
+        source: calculated,
+        note: 'once for all that the plan rolls in it',
+      }),
+    );
   }
   if (key.startsWith('sandpaper|')) because.push(explainAssumption(plan.assumptions, 'prepare.sandpaperSheetsPerM2'));
   return explainSum(supply.name, unit, because, { source: calculated });

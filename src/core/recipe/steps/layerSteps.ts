@@ -111,7 +111,7 @@ class LayerSteps {
     const amountOf = (laid: LaidOn) => coatShare(laid.entry, coat) * part(laid) * laid.zone.pieceCount;
     const paint = here.reduce((sum, laid) => sum + amountOf(laid) * laid.entry.amount, 0);
     const waterMl = here.reduce((sum, laid) => sum + amountOf(laid) * laid.entry.waterMl, 0);
-    const inTray = face === 'back' ? 0 : this.leaveInTray(id, zones);
+    const inTray = face === 'back' ? 0 : this.leaveInTray(id);
     if (again && !book.isSkipped(id))
       book.take(id, zones, layer.supplyKey, (zone) => {
         const laid = of(zone);
@@ -158,12 +158,12 @@ class LayerSteps {
     return id;
   }
 
-  /** What stays in tray and nap once for the session, carried by the first zone's pieces; gives it in mL. */
-  private leaveInTray(stepId: string, zones: readonly ZonePlan[]): number {
-    const { residueKey } = this.layer.technique;
-    if (residueKey === null) return 0;
-    const residueMl = this.book.number(residueKey);
-    return this.book.take(stepId, zones.slice(0, 1), this.layer.supplyKey, (zone) => residueMl / zone.pieceCount);
+  /** What stays in tray and nap once for the session; gives it in mL. */
+  private leaveInTray(stepId: string): number {
+    const { id, supplyKey, technique } = this.layer;
+    return technique.residueKey === null
+      ? 0
+      : this.book.leave(stepId, id, supplyKey, this.book.number(technique.residueKey));
   }
 
   /** A weave is not sanded: the paper reaches only what stands up. */

@@ -1,5 +1,6 @@
 import { type Climate, dryingFactor } from '../../calendar/climate';
 import { laborEach, laborRates, skillFactors } from '../../catalog/labor.data';
+import { toMicro } from '../../kernel/micro';
 import { commonPractice } from '../../kernel/source';
 import type { AllowedInterval } from '../../state/joint';
 import type { Step } from '../../state/step';
@@ -25,6 +26,14 @@ export interface SideNeed {
   amount: number;
 }
 
+/** What a session leaves behind in tray and nap, once for all that is made in it; in millionths of the supply's unit. */
+export interface Residue {
+  stepId: string;
+  layerId: string;
+  supplyKey: string;
+  micro: number;
+}
+
 /** What a new step must say; the rest is what is usual. */
 export type NewStep = Pick<Step, 'id' | 'kind' | 'title' | 'zoneKeys'> &
   Partial<Omit<Step, 'people' | 'skipped' | 'overruled'>>;
@@ -42,6 +51,7 @@ export class StepBook {
   readonly steps: Step[] = [];
   readonly runs: RunShare[] = [];
   readonly needs: SideNeed[] = [];
+  readonly residues: Residue[] = [];
   /** The step that what comes next has to follow, and the hours it waits after it. */
   last: { stepId: string; waitHours: number } | null = null;
   readonly skill: number;
@@ -172,6 +182,13 @@ export class StepBook {
       if (minutes > 0) this.runs.push({ findId: zone.findId, stepId, minutes, spread });
     }
     return total;
+  }
+
+  /** Leaves some of a supply behind once for a session, whatever is made in it; gives the amount. */
+  leave(stepId: string, layerId: string, supplyKey: string, amount: number): number {
+    if (this.isSkipped(stepId)) return 0;
+    this.residues.push({ stepId, layerId, supplyKey, micro: toMicro(amount) });
+    return amount;
   }
 
   /** Takes a supply beside the coats for zones; gives the amount over all pieces. */

@@ -1,5 +1,6 @@
 import { mostOf } from '@core/model/finds';
 import type { FindRow, SlotRow } from '@core/model/rows';
+import { quantitiesOf, quantityWords } from '@core/plan/quantities';
 import { likelySlot } from '@core/sourcing/likelySlot';
 import { Button, Select } from 'antd';
 import { useState } from 'react';
@@ -27,6 +28,7 @@ export function UseFor(props: { find: FindRow; wantedSlot: string | null }) {
     likelySlot(find.name, free, open)?.id ??
     null;
   const slot = rows.slots.find((candidate) => candidate.id === target);
+  const disagreement = quantityWords(quantitiesOf(rows, find, null, null));
   const has = (kind: string) => using.some((option) => option.slotId === target && option.kind === kind);
   const makeOver = (chosen: SlotRow) => {
     const pieces = Math.min(chosen.quantity, Math.max(1, mostOf(find)));
@@ -52,6 +54,7 @@ export function UseFor(props: { find: FindRow; wantedSlot: string | null }) {
             ),
           ].join(', ')}
           . <Link to="../compare">See the board</Link>
+          {disagreement !== '' && <> How many: {disagreement}</>}
         </p>
       )}
       {free.length === 0 ? (

@@ -1,4 +1,5 @@
 import { hexFromLab, type Lab } from '@core/color/lab';
+import { quantitiesOf, quantityWords } from '@core/plan/quantities';
 import type { RecipePlan } from '@core/recipe/computeRecipe';
 import type { RecipePiece } from '@core/recipe/recipeBody';
 import type { ZonePlan } from '@core/recipe/zonePlans';
@@ -38,6 +39,7 @@ export function PieceColumn(props: {
   const template = furnitureTemplates.find(piece.templateId);
   const zones = recipe.plan.zones.filter((entry) => entry.pieceId === piece.id);
   const made = recipe.made.pieces.find((entry) => entry.id === piece.id)?.count ?? piece.count;
+  const disagreement = find ? quantityWords(quantitiesOf(rows, find, recipe.row.id, made)) : '';
   const measures = template ? completeMeasures(template, piece.measures) : {};
   const addZone = () => {
     const id = crypto.randomUUID();
@@ -116,6 +118,7 @@ export function PieceColumn(props: {
               </p>
             )}
           </SideBySide>
+          {disagreement !== '' && <p className="small">How many: {disagreement}</p>}
         </>
       )}
       {zones.map((entry) => {
