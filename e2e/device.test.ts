@@ -237,6 +237,20 @@ describe('a studio of one’s own', () => {
     expect(await storedRoom()).toBe('Still in the demo');
     await person.press('Open My studio');
     await person.seeText('My own hall');
+    await person.click('//a[.//*[normalize-space(.)="My own hall"]]');
+    await person.see('//a[normalize-space(.)="Brief"] | //h1[normalize-space(.)="Brief"] | //*[contains(., "Brief")]');
+    const own = await person.driver.getCurrentUrl();
+    // Reloaded after another device opened the demo, it is there still; an address of the other studio asks where to look.
+    await demo.goto(euporia.address);
+    await demo.seeText('Attic bedroom');
+    await person.driver.navigate().refresh();
+    await person.seeText('My own hall');
+    await demo.goto(own);
+    await demo.seeText('This project is not here');
+    await demo.press('Look in My studio');
+    await demo.seeText('My own hall');
+    await person.goto(euporia.address);
+    await person.seeText('You are in My studio');
     await person.press('Open Demo studio');
     await person.seeText('Attic bedroom');
   });

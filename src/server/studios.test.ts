@@ -27,6 +27,9 @@ describe('studios', () => {
     // A page that was opened before goes on in its own studio: it reads and writes there.
     const page = { 'x-studio': studio.studioId };
     expect(await names(page)).toHaveLength(1);
+    const file = `/api/projects/${projectId}/file`;
+    expect((await studio.send('GET', file)).status).toBe(404);
+    expect((await studio.send('GET', `${file}?studio=${studio.studioId}`)).status).toBe(200);
     const path = `/api/projects/${projectId}/snapshot`;
     expect((await studio.send('GET', path)).status).toBe(404);
     expect((await studio.send('GET', path, undefined, page)).status).toBe(200);
@@ -38,6 +41,10 @@ describe('studios', () => {
       expect: {},
     };
     expect((await studio.send('POST', '/api/commands', command, page)).status).toBe(200);
+
+    const inFirst = (await studio.send('GET', '/api/studios', undefined, page)).json.studios as Listed[];
+    expect(inFirst.map(({ isOpen }) => isOpen)).toEqual([true, false]);
+    expect(inFirst[0]?.id).toBe(studio.studioId);
 
     const back = await studio.send('POST', `/api/studios/${studio.studioId}/open`, {});
     expect(back.json.studios[0]).toMatchObject({ id: studio.studioId, isOpen: true });

@@ -95,7 +95,9 @@ export function canGauge(supply: SupplyRow, today: string): CanGauge {
               name: (template.name.split(/,| or /)[0] ?? template.name).toLowerCase(),
               times: Math.floor(coversM2 / usualAreaM2(template.id)),
             }))
-            .filter((entry) => entry.times > 0)
+            // Two kinds of one name are one to who reads it, and what stands in the plural is no piece.
+            .filter((entry, n, all) => all.findIndex((other) => other.name === entry.name) === n)
+            .filter((entry) => entry.times > 0 && !entry.name.startsWith('drawers'))
             .sort((a, b) => a.times - b.times || (a.name < b.name ? -1 : 1)),
   };
 }

@@ -3,6 +3,7 @@ import type { Price } from '../kernel/price';
 import { stated } from '../kernel/price';
 import type { UnitSystem } from '../kernel/units';
 import type { PriceLine } from '../pricing/priceStory';
+import type { Sheen } from '../state/surfaceState';
 import type { Measures } from '../surface/furnitureTemplate';
 import { furnitureTemplates } from '../surface/templates';
 import { type LineMoney, moneyIn } from './lineMoney';
@@ -29,6 +30,8 @@ export interface QuickLine {
   counted: boolean;
   materialId: string | null;
   finishId: string | null;
+  /** How the finish shines, where the line says so beside it. */
+  sheen: Sheen | null;
   measures: Measures;
   /** Minutes that the flaws named will take to mend (estimated). */
   repairMinutes: number;
@@ -54,6 +57,12 @@ const flaws: [RegExp, number][] = [
   [/\bneeds\b|\bfor parts\b|\bnot working\b/, 30],
   [/\bfrayed\b/, 20],
   [/\bstain(s|ed)?\b(?! glass)|\bwater ring|\brust(y| spots?)\b/, 15],
+];
+
+/** How a finish looks, said by itself. */
+const sheenWords: readonly [RegExp, Sheen][] = [
+  [/^(?:dull|matte?|flat|gone dull|worn dull)$/, 'matt'],
+  [/^(?:satin|semi-?gloss|eggshell)$/, 'satin'],
 ];
 
 const forNothing = /\b(?:for )?(?:free|found|given(?: by \p{L}+)?)(?: (?:at|on) the curb)?\b|\bcurb find\b/u;
@@ -100,6 +109,7 @@ export function readQuickLine(line: string, currency: string, units: UnitSystem)
     counted: true,
     materialId: null,
     finishId: null,
+    sheen: null,
     measures: {},
     repairMinutes: 0,
     freshDays: usualFreshness(line),
@@ -193,6 +203,14 @@ function meaningOf(said: string, result: QuickLine, notes: string[]): Understood
     return 'what it is';
   }
   if (finish || material) return finish ? 'finish' : 'material';
+  // "old varnish, dull": how a finish looks may be said after it.
+  const looks = sheenWords.find(([pattern]) => pattern.test(text));
+  if (looks && result.finishId !== null) {
+    const [, sheen] = looks;
+    if (sheen === 'matt' && result.finishId === 'glossyVarnish') result.finishId = 'dullVarnish';
+    result.sheen = sheen;
+    return 'finish';
+  }
   notes.push(rest);
   return null;
 }

@@ -14,7 +14,11 @@ interface SaidSurface {
 export function saidSurface(line: QuickLine, { usual }: FurnitureTemplate): SaidSurface {
   const materialId = line.materialId ?? usual?.materialId ?? 'veneer';
   if (line.finishId !== null)
-    return { materialId, finishId: line.finishId, sheen: substrates.find(line.finishId)?.sheen ?? 'unknown' };
+    return {
+      materialId,
+      finishId: line.finishId,
+      sheen: substrates.find(line.finishId)?.sheen ?? line.sheen ?? 'unknown',
+    };
   // A material that was said is not taken for the usual finished one.
   const finishId = line.materialId === null ? (usual?.finishId ?? null) : null;
   return { materialId, finishId, sheen: finishId === null ? 'unknown' : (usual?.sheen ?? 'unknown') };

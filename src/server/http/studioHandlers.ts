@@ -11,7 +11,8 @@ import { type Found, serve } from './routes';
  */
 export function studioOfPage(studios: Studios): MiddlewareHandler<Found> {
   return async (context, next) => {
-    const said = context.req.header('x-studio');
+    // A picture or a file that the browser fetches by itself says it in its address.
+    const said = context.req.header('x-studio') ?? context.req.query('studio');
     if (said && isId(said) && (await studios.has(said))) context.set('studioId', said);
     context.header('x-studio', context.get('studioId') ?? studios.openId);
     return next();
@@ -22,10 +23,11 @@ const isId = (text: string) => /^[0-9a-f]{8}(-[0-9a-f]{4}){3}-[0-9a-f]{12}$/i.te
 
 /** Studios: which there are, opening another, beginning with an empty one. */
 export function studioHandlers(app: OpenAPIHono<Found>, { studios, actor, write }: HandlerContext): void {
-  const answer = async () => ({
-    studios: (await studios.list()).map((studio) => ({ ...studio, isOpen: studio.id === studios.openId })),
+  const answer = async (openId = studios.openId) => ({
+    studios: (await studios.list(openId)).map((studio) => ({ ...studio, isOpen: studio.id === openId })),
   });
-  serve(app, 'listStudios', answer);
+  // Open to a page is the studio that it is in.
+  serve(app, 'listStudios', ({ sender }) => answer(sender.studioId));
   serve(app, 'beginEmpty', async ({ sender }) => {
     await write(actor(sender), 'studios', () => studios.beginEmpty());
     return answer();

@@ -30,10 +30,10 @@ export class Studios {
     this.known.add(openId);
   }
 
-  /** All of them, the open one first. */
-  async list(): Promise<ListedStudio[]> {
+  /** All of them, one of them first. */
+  async list(firstId: string): Promise<ListedStudio[]> {
     const all = await allStudios(this.database);
-    return all.sort((a, b) => Number(b.id === this.openId) - Number(a.id === this.openId));
+    return all.sort((a, b) => Number(b.id === firstId) - Number(a.id === firstId));
   }
 
   /** Whether a studio is one of this installation. */

@@ -1,11 +1,13 @@
 import { addressOf } from '@contract/addresses';
 import type { PurseFigure } from '@core/plan/why/explainPurse';
+import { useQuery } from '@tanstack/react-query';
 import { Button, Modal } from 'antd';
 import { memo, useCallback, useEffect, useRef, useState } from 'react';
 import { Link, NavLink, Outlet, useLocation, useNavigate, useParams } from 'react-router';
 import { PurseWhy } from '../stages/compare';
+import { inTabStudio } from '../ui/tabStudio';
 import { ActToast } from './ActToast';
-import { ApiError } from './api';
+import { ApiError, api } from './api';
 import { BriefStrip } from './BriefStrip';
 import { isTyping } from './isTyping';
 import { NotSaved } from './NotSaved';
@@ -69,9 +71,27 @@ function Failed(props: { error: unknown; retry: () => void }) {
               ? props.error.message
               : 'Something went wrong.'}
         </p>
+        {missing && <OtherStudios />}
         {!missing && <Button onClick={props.retry}>Try again</Button>} <Link to="/">All projects</Link>
       </main>
     </div>
+  );
+}
+
+/** A project may be of another studio than this tab is in: it is looked for there with one press. */
+function OtherStudios() {
+  const query = useQuery({ queryKey: ['studios'], queryFn: api.studios });
+  const others = (query.data?.studios ?? []).filter(({ isOpen }) => !isOpen);
+  if (others.length === 0) return null;
+  return (
+    <p>
+      It may be in another studio:{' '}
+      {others.map((studio) => (
+        <Button key={studio.id} onClick={() => api.lookInStudio(studio.id)}>
+          Look in {studio.name}
+        </Button>
+      ))}
+    </p>
   );
 }
 
@@ -150,7 +170,7 @@ function TopBar(props: { onKeys: () => void }) {
       <span className={styles.right}>
         <SavedMark />
         <NavLink to={`${base}/assumptions`}>Assumptions{overrides.length > 0 ? ` (${overrides.length})` : ''}</NavLink>
-        <a href={addressOf('exportProject', { projectId: project.id })} download>
+        <a href={inTabStudio(addressOf('exportProject', { projectId: project.id }))} download>
           Project file
         </a>
         <Button type="text" size="small" className={styles.hideNarrow} onClick={props.onKeys}>

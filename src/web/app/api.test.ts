@@ -1,5 +1,6 @@
 import { afterEach, describe, expect, it, vi } from 'vitest';
 
+vi.stubGlobal('sessionStorage', { getItem: () => null, setItem: () => undefined });
 vi.stubGlobal('localStorage', { getItem: () => 'device', setItem: () => undefined });
 const { api } = await import('./api');
 

@@ -4,6 +4,7 @@ import type { AnswerOf, LineOf, Request } from '@contract/endpoints';
 import type { HouseImportProgress } from '@contract/house';
 import { presentRows } from '@core/formats/project/presentRows';
 import type { HouseRows, ProjectRows } from '@core/model/rows';
+import { putTabInto, studioOfTab } from '../ui/tabStudio';
 import type { ProjectLocale } from './words';
 
 /** A refusal of the server as an error; `gone` says that nobody answered and that trying again makes sense. */
@@ -38,8 +39,10 @@ export const deviceName = (() => {
   return made;
 })();
 
-/** The studio that this page was opened in: it stays in it, whichever is opened elsewhere meanwhile. */
-let studioOfPage: string | null = null;
+/** Takes over the studio that an answer is of, where none was said so far or the one that was is not there any more. */
+function adoptStudio(said: string | null): void {
+  if (said !== null && said !== studioOfTab()) putTabInto(said);
+}
 
 /** How long an answer may take before the page says that nobody answers, in milliseconds. */
 const READ_LIMIT_MS = 20_000;
@@ -67,6 +70,7 @@ async function send<N extends EndpointName>(
   const { places } = asked as { places: { [P in PlacesOf<N>]: string } };
   const { method } = addresses[name];
   const limit = AbortSignal.timeout(limitMs ?? (method === 'get' ? READ_LIMIT_MS : WRITE_LIMIT_MS));
+  const studio = studioOfTab();
   let response: Response;
   try {
     response = await fetch(addressOf(name, places, query), {
@@ -74,7 +78,7 @@ async function send<N extends EndpointName>(
       signal: signal ? AbortSignal.any([signal, limit]) : limit,
       headers: {
         'x-device': deviceName,
-        ...(studioOfPage === null ? {} : { 'x-studio': studioOfPage }),
+        ...(studio === null ? {} : { 'x-studio': studio }),
         ...(body === undefined ? {} : { 'content-type': 'application/json' }),
         ...headers,
       },
@@ -83,7 +87,7 @@ async function send<N extends EndpointName>(
   } catch {
     throw new ApiError(0, silence);
   }
-  studioOfPage ??= response.headers.get('x-studio');
+  adoptStudio(response.headers.get('x-studio'));
   if (response.ok || response.status === 304) return response;
   let answer = silence;
   try {
@@ -157,8 +161,22 @@ const stateOf = (response: Response) => (response.headers.get('etag') ?? '').rep
 /** The calls that the page makes. */
 export const api = {
   studios: () => call('listStudios', {}),
-  beginEmpty: () => call('beginEmpty', { body: {} }),
-  openStudio: (studioId: string) => call('openStudio', { places: { studioId }, body: {} }),
+  /** Opens another studio, or an empty one, and begins anew in it: all that the page knows is of the one it leaves. */
+  async enterStudio(studioId: string | null): Promise<void> {
+    const { studios } =
+      studioId === null
+        ? await call('beginEmpty', { body: {} })
+        : await call('openStudio', { places: { studioId }, body: {} });
+    const open = studios.find(({ isOpen }) => isOpen);
+    if (open) putTabInto(open.id);
+    window.location.assign('/');
+  },
+  /** Looks for this very address in another studio, in this tab only. */
+  lookInStudio(studioId: string): void {
+    putTabInto(studioId);
+    window.location.reload();
+  },
+
   projects: () => call('listProjects', { query: { limit: 200 } }),
   /** A project's rows, or null when they are still those of `tag`. */
   async snapshot(projectId: string, tag: string | null): Promise<Snapshot | null> {

@@ -13,6 +13,7 @@ import { useRef, useState } from 'react';
 import { ApiError, api } from '../../app/api';
 import { useHouse } from '../../app/houseStore';
 import { BigChoice } from '../../ui/basics';
+import { inTabStudio } from '../../ui/tabStudio';
 import { decodeText } from './decodeText';
 import styles from './house.module.css';
 
@@ -182,10 +183,8 @@ export function Files() {
           {kinds.map((entry) => (
             <li key={entry.value}>
               <a
-                href={addressOf(
-                  'exportHouse',
-                  { kind: entry.value },
-                  { units: locale.units, currency: locale.currency },
+                href={inTabStudio(
+                  addressOf('exportHouse', { kind: entry.value }, { units: locale.units, currency: locale.currency }),
                 )}
                 download
               >

@@ -46,9 +46,6 @@ export function Filters() {
         {length('maxHeight', 'At most tall')}
         {length('maxWidth', 'At most wide')}
         {length('maxDepth', 'At most deep')}
-        {length('holdsWidth', 'Room inside, long side')}
-        {length('holdsDepth', 'Room inside, short side')}
-        {length('holdsHeight', 'Room inside, height')}
         <Choice<string>
           label="What it does in the look"
           value={query.role ?? ''}
@@ -93,6 +90,16 @@ export function Filters() {
           onChange={(unusedSince) => set({ unusedSince })}
         />
       </SideBySide>
+      <details
+        open={query.holdsWidth !== undefined || query.holdsDepth !== undefined || query.holdsHeight !== undefined}
+      >
+        <summary>Room inside for</summary>
+        <SideBySide across={3}>
+          {length('holdsWidth', 'Long side')}
+          {length('holdsDepth', 'Short side')}
+          {length('holdsHeight', 'Height')}
+        </SideBySide>
+      </details>
       <div className={styles.field}>
         <span>Near a color</span>
         <div className={styles.near}>

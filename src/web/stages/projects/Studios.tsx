@@ -11,9 +11,7 @@ export function Studios(props: { isSomethingLeft: boolean }) {
   const { isSomethingLeft } = props;
   const query = useQuery({ queryKey: ['studios'], queryFn: api.studios, staleTime: 0 });
   const enter = useMutation({
-    mutationFn: (studioId: string | null) => (studioId === null ? api.beginEmpty() : api.openStudio(studioId)),
-    // Everything that the page knows is of the studio that it leaves.
-    onSuccess: () => window.location.assign('/'),
+    mutationFn: (studioId: string | null) => api.enterStudio(studioId),
   });
   if (!query.data) return null;
   const [open, ...others] = query.data.studios;

@@ -60,6 +60,8 @@ export function SketchCanvas(props: {
       <svg
         ref={svg}
         className={styles.canvas}
+        // No wider than its units: a tall, narrow spot would grow past the screen, letters and all.
+        style={{ maxWidth: Math.round(room.widthMm / unit + 68) }}
         viewBox={`${-margin} ${-margin / 3} ${room.widthMm + 2 * margin} ${room.heightMm + (4 * margin) / 3}`}
         aria-label={`Sketch of ${spot.name}, seen ${isPlan ? 'from above' : 'from the front'}`}
         role="group"

@@ -41,17 +41,6 @@ export function SpotMeasures(props: { spot: SpotRow }) {
             />
           ),
         )}
-        {hasRow(kind.id) && (
-          <LengthField
-            label="Air between two things"
-            value={spot.gapMm}
-            nullable
-            zero
-            units={locale.units}
-            hint={spot.gapMm === null ? `usual: ${formatLength(LEAST_GAP_MM, locale.units)}` : undefined}
-            onCommit={(gapMm) => set({ gapMm })}
-          />
-        )}
         {kind.measures.map((measure) => {
           const value = spot.measures[measure.id] ?? null;
           const commit = (next: number | null) => {
@@ -82,6 +71,17 @@ export function SpotMeasures(props: { spot: SpotRow }) {
             />
           );
         })}
+        {hasRow(kind.id) && (
+          <LengthField
+            label="Air between two things"
+            value={spot.gapMm}
+            nullable
+            zero
+            units={locale.units}
+            hint={spot.gapMm === null ? `usual: ${formatLength(LEAST_GAP_MM, locale.units)}` : undefined}
+            onCommit={(gapMm) => set({ gapMm })}
+          />
+        )}
       </div>
       <p className={styles.hint}>{kind.hint}</p>
     </>

@@ -34,18 +34,20 @@ export function StandsHere(props: { spot: SpotRow }) {
   const told = pieces.map((piece) => ({ piece, ...fateOf(rows, spot, piece) }));
   const displaced = told.filter(({ isDisplaced }) => isDisplaced).length;
   return (
-    <details className={styles.standing}>
-      <summary>
-        Stands here now ({query.data?.total ?? pieces.length}){displaced > 0 ? `: ${displaced} not in this look` : ''}
-      </summary>
-      <ul>
-        {told.map(({ piece, words }) => (
-          <li key={piece.id}>
-            <Link to={`../house?tab=pieces&piece=${piece.id}`}>{piece.name}</Link>{' '}
-            <small className="muted">{words}</small>
-          </li>
-        ))}
-      </ul>
-    </details>
+    <div className={styles.details}>
+      <details className={styles.standing}>
+        <summary>
+          Stands here now ({query.data?.total ?? pieces.length}){displaced > 0 ? `: ${displaced} not in this look` : ''}
+        </summary>
+        <ul>
+          {told.map(({ piece, words }) => (
+            <li key={piece.id}>
+              <Link to={`../house?tab=pieces&piece=${piece.id}`}>{piece.name}</Link>{' '}
+              <small className="muted">{words}</small>
+            </li>
+          ))}
+        </ul>
+      </details>
+    </div>
   );
 }
