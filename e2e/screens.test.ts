@@ -29,6 +29,22 @@ const places: [string, () => string, string][] = [
   ['assumptions', () => `${project}/assumptions`, 'Assumptions'],
 ];
 
+/** What can be pressed and is lower than a thumb: links within a line, and what lies in something pressed, aside. */
+const lowTargets = `
+  const pressed = 'button, a, summary, [role=tab], .ant-tabs-tab, .ant-checkbox-wrapper, .ant-select, .ant-input, .ant-input-affix-wrapper';
+  return [...document.querySelectorAll(pressed)]
+    .filter((one) => {
+      const { width, height } = one.getBoundingClientRect();
+      const style = getComputedStyle(one);
+      const isHidden = width === 0 || height === 0 || style.visibility === 'hidden' || one.disabled === true
+        || one.closest('.visually-hidden, [aria-hidden=true], .ant-tabs-nav-operations') !== null;
+      const isInLine = one.closest('[data-inline]') !== null || (one.tagName === 'A' && style.display === 'inline');
+      const isWithin = one.parentElement.closest('.ant-tabs-tab, .ant-select, .ant-input-affix-wrapper') !== null;
+      return !isHidden && !isInLine && !isWithin && Math.round(height) < 44;
+    })
+    .map((one) => one.tagName + ' ' + (one.getAttribute('aria-label') ?? one.textContent).slice(0, 40) + ', ' + Math.round(one.getBoundingClientRect().height) + ' px');
+`;
+
 describe.each(places)('the screen %s', (_name, path, text) => {
   it('passes the accessibility rules that a program can check', async () => {
     await person.size(1280, 800);
@@ -49,6 +65,13 @@ describe.each(places)('the screen %s', (_name, path, text) => {
       'return [window.innerWidth, document.documentElement.scrollWidth]',
     )) as [number, number];
     expect(scroll).toBeLessThanOrEqual(inner);
+  });
+
+  it('is pressed with a thumb on a phone: nothing that stands by itself is lower than 44 px', async () => {
+    await person.size(390, 844);
+    await person.goto(`${euporia.address}${path()}`);
+    await person.seeText(text);
+    expect(await person.driver.executeScript(lowTargets)).toEqual([]);
   });
 });
 

@@ -179,13 +179,17 @@ function SplitZone(props: { recipe: RecipeAccess; zone: ZonePlan }) {
       />
       <Button
         size="small"
-        onClick={() => recipe.setBody(splitZone(recipe.row.body, zone, apart, crypto.randomUUID().slice(0, 8)))}
+        onClick={() => {
+          recipe.setBody(splitZone(recipe.row.body, zone, apart, crypto.randomUUID().slice(0, 8)));
+          setApart(null);
+        }}
       >
         A zone of their own
       </Button>{' '}
       <Button size="small" type="text" onClick={() => setApart(null)}>
         Leave it
       </Button>
+      <p className="muted small">They stand below as one more zone: give it its own color there, or none.</p>
     </div>
   );
 }
