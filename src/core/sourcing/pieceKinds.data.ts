@@ -119,7 +119,7 @@ export const pieceKinds: readonly PieceKind[] = [
   }),
   kind('clock', ['clock'], ['anchor', 'personal'], { templateId: 'door', ownWords: true }),
   kind('book', ['book', 'atlas', 'ledger', 'cookbook', 'magazine', 'dictionary'], ['riser', 'personal']),
-  kind('pedestal', ['pedestal', 'riser', 'cake stand', 'plant stand', 'stand'], ['riser', 'height']),
+  kind('pedestal', ['pedestal', 'riser', 'cake stand', 'plant stand', 'stand', 'tiered stand'], ['riser', 'height']),
   kind(
     'rack',
     ['rack', 'coat rack', 'towel rack', 'magazine rack', 'wine rack', 'hat stand', 'coat stand', 'hall tree'],
@@ -145,7 +145,7 @@ export const pieceKinds: readonly PieceKind[] = [
     ],
     ['riser', 'function'],
   ),
-  kind('tray', ['board', 'charger', 'lazy susan'], ['function', 'riser'], { templateId: 'tray' }),
+  kind('tray', ['board', 'charger', 'lazy susan', 'tiered tray', 'tier tray'], ['function', 'riser'], { templateId: 'tray' }),
   kind('vase', ['urn', 'demijohn', 'ewer', 'carafe', 'decanter'], ['height', 'greenery'], {
     templateId: 'vase',
     fragile: true,
@@ -229,7 +229,7 @@ export const pieceKinds: readonly PieceKind[] = [
     ['function', 'filler'],
     { care: 'tableware', fragile: true },
   ),
-  kind('jar', ['jar', 'bottle', 'canister', 'canister set', 'apothecary jar', 'cloche'], ['function', 'filler'], {
+  kind('jar', ['jar', 'bottle', 'canister', 'canister set', 'apothecary jar', 'cloche', 'glass dome', 'dome', 'bell jar'], ['function', 'filler'], {
     templateId: 'vase',
     fragile: true,
     ownWords: true,
