@@ -25,6 +25,7 @@ import { newSpot } from '../plan/newRows';
 import { explainPurse } from '../plan/why/explainPurse';
 import { ledgerSums } from '../pricing/ledger';
 import { plainStory } from '../pricing/priceStory';
+import { type RecipeBody, recipeFor } from '../recipe/recipeBody';
 import { emptyBrief } from '../state/brief';
 import { acts } from '.';
 import { breachesOf } from './invariants';
@@ -77,6 +78,38 @@ describe('removing', () => {
   it('a find takes its options, their fills and recipes along, and nothing else', () => {
     const left = following(small(), 'removeFind', { id: FIND });
     expect(counts(left, 'finds', 'options', 'fills', 'recipes', 'offers')).toEqual([0, 1, 0, 0, 1]);
+  });
+  it('a find leaves the makeovers that stay for others; one that is done keeps it, so it can only be put away', () => {
+    const start = small();
+    const other = find(uuid(70), 300, { name: 'Stray frame' });
+    const shared = rows({
+      ...start,
+      finds: [...start.finds, other],
+      recipes: start.recipes.map((row) => ({
+        ...row,
+        body: {
+          ...row.body,
+          pieces: [
+            ...row.body.pieces,
+            { ...recipeFor(other.id, 'freeBox', {}, uuid(71)).pieces[0] } as RecipeBody['pieces'][number],
+          ],
+          layers: row.body.layers.map((layer) => ({ ...layer, zoneKeys: [`${uuid(60)}/top`, `${uuid(71)}/top`] })),
+        },
+      })),
+      options: [...start.options, option(uuid(72), SLOT, 'makeover', { parts: [part(other.id)], recipeId: RECIPE })],
+    });
+    const left = following(shared, 'removeFind', { id: FIND });
+    expect(left.recipes[0]?.body.pieces.map(({ findId }) => findId)).toEqual([other.id]);
+    expect(left.recipes[0]?.body.layers[0]?.zoneKeys).toEqual([`${uuid(71)}/top`]);
+    expect(breachesOf(left)).toEqual([]);
+    const done = { ...shared, recipes: shared.recipes.map((row) => ({ ...row, doneOn: '2026-05-01' })) };
+    expect(refusal(done, 'removeFind', { id: FIND })?.accepted).toContain('put away');
+    const away = following(done, 'archiveFind', { id: FIND });
+    expect(away.recipes).toEqual(done.recipes);
+    expect(away.finds.find(({ id }) => id === FIND)?.archived).toBe(true);
+    // With the last of its finds an unfinished makeover goes too.
+    const none = following(left, 'removeFind', { id: other.id });
+    expect(counts(none, 'recipes', 'finds')).toEqual([0, 0]);
   });
   it('an option takes its recipe and its own offer, not a find that others use', () => {
     expect(counts(following(small(), 'removeOption', { id: OPTION }), 'options', 'fills', 'recipes', 'finds')).toEqual([

@@ -87,22 +87,29 @@ export function removeOptions(
 ): RowChange[] {
   const options = rows.options.filter(gone);
   const ids = new Set(options.map((option) => option.id));
-  const change = (table: TableName, rowId: string): RowChange => ({ table, op: 'remove', id: rowId });
   const recipes = rows.recipes.filter(
     (recipe) =>
       options.some((option) => option.recipeId === recipe.id) &&
       !rows.options.some((option) => option.recipeId === recipe.id && !ids.has(option.id)),
   );
-  const recipeIds = new Set(recipes.map((recipe) => recipe.id));
   return [
-    ...rows.fills.filter((fill) => ids.has(fill.optionId)).map((fill) => change('fills', fill.id)),
-    ...options.map((option) => change('options', option.id)),
+    ...rows.fills.filter((fill) => ids.has(fill.optionId)).map((fill) => removal('fills', fill.id)),
+    ...options.map((option) => removal('options', option.id)),
+    ...removeRecipes(rows, new Set(recipes.map((recipe) => recipe.id))),
+  ];
+}
+
+const removal = (table: TableName, rowId: string): RowChange => ({ table, op: 'remove', id: rowId });
+
+/** Removals of recipes with what was acknowledged and overruled for them. */
+export function removeRecipes(rows: ProjectRows, recipeIds: ReadonlySet<string>): RowChange[] {
+  return [
     ...rows.acknowledgments
       .filter((row) => recipeIds.has(row.recipeId))
-      .map((row) => change('acknowledgments', row.id)),
+      .map((row) => removal('acknowledgments', row.id)),
     ...rows.overrides
       .filter((row) => row.scope.startsWith('recipe:') && recipeIds.has(row.scope.slice('recipe:'.length)))
-      .map((row) => change('overrides', row.id)),
-    ...recipes.map((recipe) => change('recipes', recipe.id)),
+      .map((row) => removal('overrides', row.id)),
+    ...[...recipeIds].map((recipeId) => removal('recipes', recipeId)),
   ];
 }

@@ -145,7 +145,9 @@ export const pieceKinds: readonly PieceKind[] = [
     ],
     ['riser', 'function'],
   ),
-  kind('tray', ['board', 'charger', 'lazy susan', 'tiered tray', 'tier tray'], ['function', 'riser'], { templateId: 'tray' }),
+  kind('tray', ['board', 'charger', 'lazy susan', 'tiered tray', 'tier tray'], ['function', 'riser'], {
+    templateId: 'tray',
+  }),
   kind('vase', ['urn', 'demijohn', 'ewer', 'carafe', 'decanter'], ['height', 'greenery'], {
     templateId: 'vase',
     fragile: true,
@@ -229,11 +231,16 @@ export const pieceKinds: readonly PieceKind[] = [
     ['function', 'filler'],
     { care: 'tableware', fragile: true },
   ),
-  kind('jar', ['jar', 'bottle', 'canister', 'canister set', 'apothecary jar', 'cloche', 'glass dome', 'dome', 'bell jar'], ['function', 'filler'], {
-    templateId: 'vase',
-    fragile: true,
-    ownWords: true,
-  }),
+  kind(
+    'jar',
+    ['jar', 'bottle', 'canister', 'canister set', 'apothecary jar', 'cloche', 'glass dome', 'dome', 'bell jar'],
+    ['function', 'filler'],
+    {
+      templateId: 'vase',
+      fragile: true,
+      ownWords: true,
+    },
+  ),
   kind(
     'shell',
     ['shell', 'driftwood', 'driftwood piece', 'coral', 'stone', 'pebble', 'sea glass', 'pinecone', 'bead'],

@@ -1,9 +1,8 @@
 import { z } from 'zod';
 import { id } from '../../model/fields';
-import { projectAct, refuse } from '../act';
+import { isRefusal, projectAct, refuse } from '../act';
 import { update } from '../changes';
-import { removeOptions } from '../rowActs';
-import { coveredElsewhere, optionsWith } from './findOptions';
+import { withoutFind } from './findOptions';
 
 /** Puts away a find that has a history: what was paid stays in the books, the ways that use it leave the board. */
 export const archiveFind = projectAct({
@@ -13,9 +12,7 @@ export const archiveFind = projectAct({
   decide: (rows, payload) => {
     const find = rows.finds.find((row) => row.id === payload.id);
     if (!find) return refuse('id', payload.id, 'a find that is still there');
-    const problem = coveredElsewhere(rows, find);
-    if (problem) return problem;
-    const gone = optionsWith(rows, find.id);
-    return [...removeOptions(rows, (option) => gone.has(option.id)), update('sightings', find.id, { archived: true })];
+    const changes = withoutFind(rows, find, true);
+    return isRefusal(changes) ? changes : [...changes, update('sightings', find.id, { archived: true })];
   },
 });

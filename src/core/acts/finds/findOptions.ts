@@ -1,23 +1,36 @@
 import type { FindRow, ProjectRows } from '../../model/rows';
+import { withoutPiece } from '../../recipe/withoutPiece';
 import { type Decision, refuse } from '../act';
+import { type RowChange, update } from '../changes';
+import { removeOptions, removeRecipes } from '../rowActs';
 
-/** The ids of the options that use a find. */
-export const optionsWith = (rows: ProjectRows, findId: string): ReadonlySet<string> =>
-  new Set(
-    rows.options.filter((option) => option.parts.some((part) => part.findId === findId)).map((option) => option.id),
-  );
-
-/** Why a find cannot go with its options: a makeover that stays covers it too. Null where nothing stands in the way. */
-export function coveredElsewhere(rows: ProjectRows, find: FindRow): Decision | null {
-  const gone = optionsWith(rows, find.id);
-  const left = rows.options.filter((option) => !gone.has(option.id));
-  const covered = rows.recipes.find(
-    (recipe) =>
-      recipe.body.pieces.some((piece) => piece.findId === find.id) &&
-      (left.some((option) => option.recipeId === recipe.id) ||
-        !rows.options.some((option) => option.recipeId === recipe.id)),
-  );
-  return covered
-    ? refuse('id', find.name, `a find that “${covered.name}” does not cover; take it out of that makeover first`)
-    : null;
+/**
+ * Takes a find out of the project's ways: the options that use it go with their choices, and makeovers that stay for
+ * other finds go on without it. One that is done is a record and is not changed: then the find can only be put away.
+ * @returns the changes, or what stands in the way
+ */
+export function withoutFind(rows: ProjectRows, find: FindRow, isKept: boolean): Decision {
+  const uses = (option: ProjectRows['options'][number]) => option.parts.some((part) => part.findId === find.id);
+  const gone = new Set(rows.options.filter(uses).map(({ id }) => id));
+  const left = rows.options.filter(({ id }) => !gone.has(id));
+  const changes: RowChange[] = [];
+  for (const recipe of rows.recipes) {
+    const own = recipe.body.pieces.filter((piece) => piece.findId === find.id);
+    const stays =
+      left.some((option) => option.recipeId === recipe.id) ||
+      !rows.options.some((option) => option.recipeId === recipe.id);
+    if (own.length === 0 || !stays) continue;
+    if (recipe.doneOn !== null) {
+      if (isKept) continue;
+      return refuse(
+        'id',
+        find.name,
+        `a find that “${recipe.name}”, which is done, was not made of; this one can be put away`,
+      );
+    }
+    const body = own.reduce((rest, { id }) => withoutPiece(rest, id), recipe.body);
+    const isOrphan = body.pieces.length === 0 && !left.some((option) => option.recipeId === recipe.id);
+    changes.push(...(isOrphan ? removeRecipes(rows, new Set([recipe.id])) : [update('recipes', recipe.id, { body })]));
+  }
+  return [...changes, ...removeOptions(rows, (option) => gone.has(option.id))];
 }

@@ -1,10 +1,9 @@
 import { z } from 'zod';
 import { id } from '../../model/fields';
 import { settledIds } from '../../pricing/ledger';
-import { projectAct, refuse } from '../act';
+import { isRefusal, projectAct, refuse } from '../act';
 import { remove } from '../changes';
-import { removeOptions } from '../rowActs';
-import { coveredElsewhere, optionsWith } from './findOptions';
+import { withoutFind } from './findOptions';
 
 /**
  * Removes a find from the project with the options that use it. Its piece stays; one that was paid or promised is put
@@ -19,9 +18,7 @@ export const removeFind = projectAct({
     if (!find) return refuse('id', payload.id, 'a find that is still there');
     if (settledIds(rows.ledger).get('piece')?.has(find.pieceId))
       return refuse('id', find.name, 'a find that nothing was paid or promised for; this one can be put away');
-    const problem = coveredElsewhere(rows, find);
-    if (problem) return problem;
-    const gone = optionsWith(rows, find.id);
-    return [...removeOptions(rows, (option) => gone.has(option.id)), remove('sightings', find.id)];
+    const changes = withoutFind(rows, find, false);
+    return isRefusal(changes) ? changes : [...changes, remove('sightings', find.id)];
   },
 });

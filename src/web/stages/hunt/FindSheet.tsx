@@ -39,6 +39,10 @@ export function FindSheet(props: { find: FindRow }) {
   const till = receiptOf(find.story, locale.currency, rows.project.tax).total;
   const lines = linesInForce(rows.ledger).filter((line) => line.subject.id === find.pieceId);
   const promise = lines.find((line) => line.kind === 'promise');
+  // What was paid for, or made over, is a record: it is put away, not removed.
+  const hasHistory =
+    lines.length > 0 ||
+    rows.recipes.some(({ doneOn, body }) => doneOn !== null && body.pieces.some((piece) => piece.findId === find.id));
   const paid = lines.find((line) => line.kind === 'payment') ?? promise;
   const bought = find.state === 'bought' || find.state === 'promised' || find.state === 'owned';
   return (
@@ -233,7 +237,7 @@ export function FindSheet(props: { find: FindRow }) {
         {find.state === 'passed' && <Button onClick={() => set({ state: 'seen' })}>Look at it again</Button>}
         {find.archived ? (
           <Button onClick={() => set({ archived: false })}>Bring it back</Button>
-        ) : lines.length > 0 ? (
+        ) : hasHistory ? (
           <Button type="text" onClick={() => run('archiveFind', { id: find.id })}>
             Put it away
           </Button>

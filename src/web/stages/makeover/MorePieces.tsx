@@ -1,3 +1,4 @@
+import { withoutPiece } from '@core/recipe/withoutPiece';
 import { Button, Select } from 'antd';
 import { coveredFind } from '../../app/newOption';
 import { useCommands, useRows } from '../../app/projectStore';
@@ -47,7 +48,7 @@ export function LeavePiece(props: { pieceId: string; recipe: RecipeAccess }) {
     for (const option of rows.options)
       if (option.recipeId === id && option.parts.every((part) => part.findId === piece.findId))
         run('removeOption', { id: option.id });
-    props.recipe.setBody({ pieces: body.pieces.filter((candidate) => candidate !== piece) });
+    props.recipe.setBody(withoutPiece(body, piece.id));
   };
   return (
     <Button size="small" type="text" onClick={leave}>
