@@ -5,54 +5,69 @@ import { QueryClient, QueryClientProvider } from '@tanstack/react-query';
 import ConfigProvider from 'antd/es/config-provider';
 import { StrictMode } from 'react';
 import { createRoot } from 'react-dom/client';
-import { createBrowserRouter, Navigate, RouterProvider } from 'react-router';
+import { createBrowserRouter, Navigate, Outlet, RouterProvider, ScrollRestoration } from 'react-router';
 import { RouteError } from './app/RouteError';
 import { furtherPages, stages } from './app/stages';
 import { theme } from './app/theme';
 
 const client = new QueryClient({ defaultOptions: { queries: { refetchOnWindowFocus: false } } });
 
+/** A page begins at its top, and is found again where it was left; what only its search says moves nothing. */
+function Pages() {
+  return (
+    <>
+      <Outlet />
+      <ScrollRestoration getKey={({ pathname }) => pathname} />
+    </>
+  );
+}
+
 /** Every stage is a chunk of its own; the start page loads none of them. */
 const router = createBrowserRouter([
   {
-    path: '/',
-    lazy: async () => ({ Component: (await import('./stages/projects')).ProjectsPage }),
-    ErrorBoundary: RouteError,
-    HydrateFallback: () => null,
-  },
-  {
-    path: '/new',
-    lazy: async () => ({ Component: (await import('./stages/brief')).NewProjectPage }),
-    ErrorBoundary: RouteError,
-    HydrateFallback: () => null,
-  },
-  {
-    path: '/house',
-    lazy: async () => ({ Component: (await import('./stages/house')).HousePage }),
-    ErrorBoundary: RouteError,
-    HydrateFallback: () => null,
-  },
-  {
-    path: '/p/:projectId',
-    lazy: async () => ({ Component: (await import('./app/ProjectShell')).ProjectShell }),
-    ErrorBoundary: RouteError,
-    HydrateFallback: () => null,
+    element: <Pages />,
     children: [
-      { index: true, element: <Navigate to="compare" replace /> },
-      ...[...stages, ...furtherPages].map(({ path, load }) => ({
-        path,
-        lazy: async () => ({ Component: await load() }),
+      {
+        path: '/',
+        lazy: async () => ({ Component: (await import('./stages/projects')).ProjectsPage }),
         ErrorBoundary: RouteError,
-      })),
+        HydrateFallback: () => null,
+      },
+      {
+        path: '/new',
+        lazy: async () => ({ Component: (await import('./stages/brief')).NewProjectPage }),
+        ErrorBoundary: RouteError,
+        HydrateFallback: () => null,
+      },
+      {
+        path: '/house',
+        lazy: async () => ({ Component: (await import('./stages/house')).HousePage }),
+        ErrorBoundary: RouteError,
+        HydrateFallback: () => null,
+      },
+      {
+        path: '/p/:projectId',
+        lazy: async () => ({ Component: (await import('./app/ProjectShell')).ProjectShell }),
+        ErrorBoundary: RouteError,
+        HydrateFallback: () => null,
+        children: [
+          { index: true, element: <Navigate to="compare" replace /> },
+          ...[...stages, ...furtherPages].map(({ path, load }) => ({
+            path,
+            lazy: async () => ({ Component: await load() }),
+            ErrorBoundary: RouteError,
+          })),
+        ],
+      },
+      {
+        path: '*',
+        loader: () => {
+          throw new Error('There is no such page.');
+        },
+        ErrorBoundary: RouteError,
+        element: null,
+      },
     ],
-  },
-  {
-    path: '*',
-    loader: () => {
-      throw new Error('There is no such page.');
-    },
-    ErrorBoundary: RouteError,
-    element: null,
   },
 ]);
 

@@ -5,6 +5,16 @@ import { furnitureTemplates } from '../surface/templates';
 import type { QuickLine } from './quickLine';
 import { saidSurface } from './saidSurface';
 
+/** The most letters of a name, and of a note. */
+const NAME = 120;
+const NOTE = 2000;
+
+/** A name that is no longer than names are; what does not fit stands whole in the note. */
+function shortName(said: string, note: string): { name: string; note: string } {
+  const name = said.length <= NAME ? said : `${said.slice(0, NAME - 1).trimEnd()}…`;
+  return { name, note: (name === said ? note : [said, note].filter((text) => text !== '').join(', ')).slice(0, NOTE) };
+}
+
 /**
  * A find from a quick line: what was not said is proposed from the kind of piece. Its age is open, as nearly every
  * thrift find's is; a lamp's cord is unknown until somebody looks.
@@ -18,7 +28,7 @@ export function newFind(id: string, pieceId: string, line: QuickLine): Omit<Find
   const isLamp = template.traits.includes('lamp');
   return {
     id,
-    name: line.name,
+    ...shortName(line.name, line.note),
     source: '',
     state: 'seen',
     kind: isLamp ? 'lamp' : 'ordinary',
@@ -37,7 +47,6 @@ export function newFind(id: string, pieceId: string, line: QuickLine): Omit<Find
       pieces: line.pieces,
     },
     repairMinutes: line.repairMinutes,
-    note: line.note,
     reason: '',
     archived: false,
     count: line.usable,

@@ -170,6 +170,8 @@ export function newPiece(id: string, line: string, locale: PieceLocale): PieceRo
   }
   const read = readQuickLine(rest.join(', '), locale.currency, locale.units);
   piece.name = rest.length === 0 ? 'Unnamed piece' : read.name.slice(0, 120);
+  // What does not fit into the name is kept.
+  if (read.name.length > 120) story.push(read.name);
   piece.count = Math.min(1000, read.pieces * read.quantity);
   piece.counted = read.counted;
   piece.freshDays = read.freshDays;

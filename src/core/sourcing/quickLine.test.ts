@@ -146,6 +146,16 @@ describe('the quick line', () => {
     expect(read(line).tiers).toBe(tiers);
   });
 
+  it('that goes on and on loses nothing: the name is cut, the whole stands in the note', () => {
+    const long = `lamp ${'of brass and glass '.repeat(20)}`.trim();
+    const find = newFind('id', 'piece', read(`${long}, $4`));
+    expect(find.name.length).toBeLessThanOrEqual(120);
+    expect(find.note.toLowerCase()).toContain(long);
+    const piece = newPiece('id', long, { units: 'us', currency: 'USD', today: '2026-06-01' });
+    expect(piece.name.length).toBeLessThanOrEqual(120);
+    expect(piece.story.toLowerCase()).toContain(long);
+  });
+
   it('becomes a find whose open questions stay open', () => {
     const find = newFind('id', 'piece', read('old lamp, free'));
     expect(find).toMatchObject({ kind: 'lamp', cordCondition: 'unknown', era: 'unknown', leadTest: 'notTested' });

@@ -30,7 +30,17 @@ const spoken: Readonly<Record<string, string>> = {
 };
 
 /** Parts of a path that only say how it is sent. */
-const carriers: ReadonlySet<string> = new Set(['payload', 'values', 'id', 'ids', 'version', '(all)', '']);
+const carriers: ReadonlySet<string> = new Set([
+  'payload',
+  'values',
+  'row',
+  'rows',
+  'id',
+  'ids',
+  'version',
+  '(all)',
+  '',
+]);
 
 const uuid = /^[0-9a-f]{8}(-[0-9a-f]{4}){3}-[0-9a-f]{12}$/i;
 const nouns = new Map<string, string>(rowEntities.map(({ table, noun }) => [table, noun]));
