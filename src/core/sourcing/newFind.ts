@@ -1,6 +1,7 @@
+import type { UnitSystem } from '../kernel/units';
 import type { FindRow } from '../model/rows';
 import { plainStory } from '../pricing/priceStory';
-import { completeMeasures } from '../surface/furnitureTemplate';
+import { completeMeasures, usualMeasures } from '../surface/furnitureTemplate';
 import { furnitureTemplates } from '../surface/templates';
 import type { QuickLine } from './quickLine';
 import { saidSurface } from './saidSurface';
@@ -19,8 +20,14 @@ function shortName(said: string, note: string): { name: string; note: string } {
  * A find from a quick line: what was not said is proposed from the kind of piece. Its age is open, as nearly every
  * thrift find's is; a lamp's cord is unknown until somebody looks.
  * @param id made on the device, as is that of the piece that it is
+ * @param units in whose round sizes the usual measures are proposed
  */
-export function newFind(id: string, pieceId: string, line: QuickLine): Omit<FindRow, 'version'> {
+export function newFind(
+  id: string,
+  pieceId: string,
+  line: QuickLine,
+  units: UnitSystem = 'us',
+): Omit<FindRow, 'version'> {
   const template = furnitureTemplates.get(line.templateId ?? 'freeBox');
   const known = Object.fromEntries(
     Object.entries(line.measures).filter(([key]) => template.measures.some((measure) => measure.id === key)),
@@ -33,7 +40,7 @@ export function newFind(id: string, pieceId: string, line: QuickLine): Omit<Find
     state: 'seen',
     kind: isLamp ? 'lamp' : 'ordinary',
     templateId: template.id,
-    measures: completeMeasures(template, known),
+    measures: completeMeasures(template, { ...usualMeasures(template, units), ...known }),
     ...saidSurface(line, template),
     color: null,
     era: 'unknown',

@@ -1,3 +1,4 @@
+import { MM_PER_INCH, type UnitSystem } from '../kernel/units';
 import type { Drawing } from './drawing';
 import type { Zone } from './zone';
 
@@ -44,4 +45,31 @@ export function completeMeasures(template: FurnitureTemplate, known: Measures): 
   const complete: Measures = {};
   for (const measure of template.measures) complete[measure.id] = known[measure.id] ?? measure.standard;
   return complete;
+}
+
+/** Steps to which a usual length is rounded, from so many mm on; what is smaller stays as it is. */
+const steps: Readonly<Record<UnitSystem, readonly (readonly [fromMm: number, stepMm: number])[]>> = {
+  us: [
+    [300, MM_PER_INCH],
+    [75, MM_PER_INCH / 2],
+    [13, MM_PER_INCH / 4],
+  ],
+  metric: [
+    [100, 10],
+    [20, 5],
+  ],
+};
+
+/**
+ * The usual measures of a template as one would say them in a system: 20 in where 50 cm is usual, 40 cm where 16 in is.
+ * @returns mm, and counts as they are
+ */
+export function usualMeasures(template: FurnitureTemplate, units: UnitSystem): Measures {
+  const usual: Measures = {};
+  for (const { id, kind, standard, minimum, maximum } of template.measures) {
+    const step = kind === 'length' ? steps[units].find(([from]) => standard >= from)?.[1] : undefined;
+    const rounded = step === undefined ? standard : Math.round(Math.round(standard / step) * step * 100) / 100;
+    usual[id] = Math.min(maximum, Math.max(minimum, rounded));
+  }
+  return usual;
 }

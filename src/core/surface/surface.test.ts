@@ -1,7 +1,7 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { MM_PER_INCH } from '../kernel/units';
-import { completeMeasures } from './furnitureTemplate';
+import { completeMeasures, usualMeasures } from './furnitureTemplate';
 import { shapeForms } from './shapeForms';
 import { ellipsePerimeter, shapeAreaM2, shapeEdgeM, shapeTexture, type ZoneShape } from './shapes';
 import { furnitureTemplates } from './templates';
@@ -284,5 +284,25 @@ describe('templates against worked pieces', () => {
       edgeMm: inches(1),
     });
     expect(area / 0.00064516).toBeCloseTo(63 + 48, 3);
+  });
+});
+
+describe('usual sizes', () => {
+  it('are proposed in the round sizes of either system, and stay near what is usual', () => {
+    for (const template of furnitureTemplates.all) {
+      const [us, metric] = [usualMeasures(template, 'us'), usualMeasures(template, 'metric')];
+      for (const { id, kind, standard, minimum, maximum } of template.measures) {
+        for (const value of [us[id] ?? 0, metric[id] ?? 0]) {
+          expect(value).toBeGreaterThanOrEqual(minimum);
+          expect(value).toBeLessThanOrEqual(maximum);
+          // Half an inch off at most where it is large, an eighth of it where it is small.
+          expect(Math.abs(value - standard)).toBeLessThanOrEqual(kind === 'length' ? Math.min(12.71, standard / 8) : 0);
+        }
+        const quarters = ((us[id] ?? 0) / MM_PER_INCH) * 4;
+        if (kind === 'length' && standard >= 13) expect(Math.abs(quarters - Math.round(quarters))).toBeLessThan(0.01);
+      }
+    }
+    expect(usualMeasures(furnitureTemplates.get('table'), 'us').widthMm).toBe(20 * MM_PER_INCH);
+    expect(usualMeasures(furnitureTemplates.get('nightstand'), 'metric').depthMm).toBe(380);
   });
 });

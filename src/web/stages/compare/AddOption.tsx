@@ -88,7 +88,7 @@ export function AddOption(props: { slot: SlotRow | null; kind: AddableKind; onCl
     if (known) return known;
     if (ours) return findFromPiece(draftIds.find, ours);
     if (what.trim() === '') return null;
-    const found = newFind(draftIds.find, draftIds.piece, line);
+    const found = newFind(draftIds.find, draftIds.piece, line, locale.units);
     const story =
       kind === 'own'
         ? { ...found.story, tag: { state: 'free' as const }, lines: [] }

@@ -5,7 +5,7 @@ import { linesInForce } from '@core/pricing/ledger';
 import { receiptOf } from '@core/pricing/receipt';
 import { keptFields } from '@core/sourcing/newPiece';
 import { pieceKindOf } from '@core/sourcing/pieceKindOf';
-import { completeMeasures } from '@core/surface/furnitureTemplate';
+import { usualMeasures } from '@core/surface/furnitureTemplate';
 import { furnitureTemplates } from '@core/surface/templates';
 import { Button } from 'antd';
 import { Link } from 'react-router';
@@ -60,7 +60,7 @@ export function FindSheet(props: { find: FindRow }) {
                 onChange={(templateId) =>
                   set({
                     templateId,
-                    measures: completeMeasures(furnitureTemplates.get(templateId), {}),
+                    measures: usualMeasures(furnitureTemplates.get(templateId), locale.units),
                     kind: furnitureTemplates.get(templateId).traits.includes('lamp')
                       ? 'lamp'
                       : find.kind === 'lamp'

@@ -25,7 +25,7 @@ export function QuickEntry(props: { onAdded: (id: string) => void; wanted: boole
   };
   const add = () => {
     if (!line) return;
-    const find = newFind(crypto.randomUUID(), crypto.randomUUID(), line);
+    const find = newFind(crypto.randomUUID(), crypto.randomUUID(), line, locale.units);
     run('addFind', { row: { ...find, version: 1 } });
     type('');
     props.onAdded(find.id);
