@@ -215,6 +215,8 @@ describe('risers', () => {
               return isLight && rests(one, above[0] as Footprint);
             });
           });
+          // No more than two hundred are told: with five risers there are seldom so many.
+          fc.pre(good.length <= 200);
           const keys = (stacks: readonly (readonly string[])[]) => stacks.map((ids) => ids.join('+')).sort();
           expect(keys(idsOf(gap, tolerance, risers, top))).toEqual(keys(good.map((pile) => pile.map(({ id }) => id))));
         },

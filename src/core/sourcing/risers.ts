@@ -41,8 +41,10 @@ export const MOST_STACKED = 5;
 const WORTH_ONE_MORE_MM = 5;
 /** Stacks of three and more are made of so many of the broadest risers: enough to choose from, few enough to try all. */
 const MOST_TRIED = 30;
-/** So many stacks are looked at for their order; a studio with more has plenty. */
-const MOST_FOUND = 2000;
+/** Stacks of two are made of so many of the broadest. */
+const MOST_PAIRED = 1000;
+/** So many of the best are kept. */
+const MOST_KEPT = 200;
 const TINY = 1e-9;
 
 const nowhere: Footprint = { widthMm: null, depthMm: null, outline: 'unknown', weightG: null };
@@ -68,7 +70,19 @@ function loads(stack: readonly Riser[], piece: Footprint): (number | null)[] {
   );
 }
 
+/** How far off a combination is, each further riser counted as some millimeters. */
+const cost = ({ offMm, ids }: RiserCombination) => Math.abs(offMm) + (ids.length - 1) * WORTH_ONE_MORE_MM;
+
+/** The best of some combinations, in their order. */
+const best = (of: readonly RiserCombination[]): RiserCombination[] =>
+  [...of]
+    .sort((a, b) => cost(a) - cost(b) || a.ids.length - b.ids.length || (a.ids.join() < b.ids.join() ? -1 : 1))
+    .slice(0, MOST_KEPT);
+
 const area = ({ widthMm, depthMm }: Footprint) => (widthMm ?? 0) * (depthMm ?? widthMm ?? 0);
+
+/** The broader first; equals in a fixed order. */
+const broaderFirst = (a: Riser, b: Riser) => area(b) - area(a) || (a.id < b.id ? -1 : 1);
 
 /** Every stack of so many of the risers, the broader below, whose height lies within the slack of the wanted one. */
 function stacksOf(
@@ -78,7 +92,7 @@ function stacksOf(
   slackMm: number,
   offer: (stack: Riser[]) => void,
 ) {
-  const broadFirst = [...risers].sort((a, b) => area(b) - area(a) || (a.id < b.id ? -1 : 1));
+  const broadFirst = [...risers].sort(broaderFirst);
   const heights = broadFirst.map((riser) => riser.heightMm);
   const least = Math.min(...heights);
   const most = Math.max(...heights);
@@ -111,7 +125,8 @@ function stacksOf(
  * @param gapMm wanted height less the piece's own, more than 0
  * @param toleranceMm how far off a combination may be
  * @param piece what shall stand on top
- * @returns combinations within the tolerance, nearest first, each further riser counting as five millimeters off
+ * @returns the best two hundred within the tolerance, nearest first, each further riser counting as five millimeters
+ * off; stacks of two are tried with the 1000 broadest risers, of three and more with the 30 broadest
  */
 export function riserCombinations(
   gapMm: number,
@@ -126,7 +141,7 @@ export function riserCombinations(
   const offer = (stack: readonly Riser[]) => {
     const top = stack.at(-1);
     const foot = stack[0];
-    if (!top || !foot || !standsOn(top, piece) || found.length >= MOST_FOUND) return;
+    if (!top || !foot || !standsOn(top, piece)) return;
     const load = loads(stack, piece);
     const isTooMuch = stack.some(({ carriesG }, n) => carriesG !== null && (load[n] ?? 0) > carriesG);
     if (isTooMuch) return;
@@ -135,6 +150,7 @@ export function riserCombinations(
       foot.widthMm ?? Number.POSITIVE_INFINITY,
       foot.depthMm ?? foot.widthMm ?? Number.POSITIVE_INFINITY,
     );
+    if (found.length >= 2 * MOST_KEPT) found.splice(0, found.length, ...best(found));
     found.push({
       ids: stack.map((riser) => riser.id),
       heightMm,
@@ -143,12 +159,10 @@ export function riserCombinations(
       slender: heightMm > SLENDER * side,
     });
   };
-  for (const riser of usable) stacksOf(1, [riser], gapMm, slack, offer);
-  stacksOf(2, usable, gapMm, slack, offer);
-  const broadest = [...usable].sort((a, b) => area(b) - area(a) || (a.id < b.id ? -1 : 1)).slice(0, MOST_TRIED);
-  for (let size = 3; size <= MOST_STACKED; size += 1) stacksOf(size, broadest, gapMm, slack, offer);
-  const cost = ({ offMm, ids }: RiserCombination) => Math.abs(offMm) + (ids.length - 1) * WORTH_ONE_MORE_MM;
-  return found.sort(
-    (a, b) => cost(a) - cost(b) || a.ids.length - b.ids.length || (a.ids.join() < b.ids.join() ? -1 : 1),
-  );
+  for (const riser of usable) if (Math.abs(riser.heightMm - gapMm) <= slack) offer([riser]);
+  const broadFirst = [...usable].sort(broaderFirst);
+  stacksOf(2, broadFirst.slice(0, MOST_PAIRED), gapMm, slack, offer);
+  for (let size = 3; size <= MOST_STACKED; size += 1)
+    stacksOf(size, broadFirst.slice(0, MOST_TRIED), gapMm, slack, offer);
+  return best(found);
 }
