@@ -306,3 +306,21 @@ const WALK = ['tall blue vase', 'wicker basket', 'brass candlestick', 'oak frame
 // Two pictures of one color, 8 × 8 pixels, made for this test.
 const RED_PNG = 'iVBORw0KGgoAAAANSUhEUgAAAAgAAAAICAIAAABLbSncAAAAEUlEQVR4nGM4o6CAFTEMLQkAWU5DAcK453sAAAAASUVORK5CYII=';
 const BLUE_PNG = 'iVBORw0KGgoAAAANSUhEUgAAAAgAAAAICAIAAABLbSncAAAAEUlEQVR4nGNQCFiAFTEMLQkAck5EAfMSgTcAAAAASUVORK5CYII=';
+
+describe('room inside', () => {
+  it('is asked for by the sides of what shall go in, and noted on a piece', async () => {
+    await person.goto(`${euporia.address}/house?tab=pieces`);
+    await person.click('//summary[contains(., "Room inside for")]');
+    await person.fill('Long side', '14');
+    await person.fill('Short side', '9');
+    // The wooden crate and the hamper, 14 in across.
+    await person.seeText('2 pieces found');
+    await person.goto(`${euporia.address}/house?tab=pieces&holdsWidth=355&holdsHeight=300`);
+    await person.seeText('1 piece found');
+    await person.click(row('Sea grass hamper'));
+    await person.fill('Height inside', '11');
+    await person.seeText('0 pieces found');
+    await person.press('Take it back');
+    await person.seeText('1 piece found');
+  });
+});

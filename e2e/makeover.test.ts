@@ -115,6 +115,21 @@ describe('zones', () => {
     await person.saved();
   });
 
+  it('of several like faces are taken apart for a second color, and put back', async () => {
+    await open('Oak nightstand in teal');
+    await person.press('2 drawer fronts');
+    await person.press('Some of the 2 differently');
+    await person.press('A zone of their own');
+    await person.see('//button[contains(., "every other")]');
+    await person.saved();
+    await person.click('//button[contains(., "every other")]');
+    await person.press('Shape and count');
+    await person.press('Put it back with the others');
+    await person.notText('every other');
+    await person.seeText('Some of the 2 differently');
+    await person.saved();
+  });
+
   it('simple tests suggest what is there, and are taken over', async () => {
     await open('Laminate bookcase in white, teal behind');
     await person.press('Not sure what it is? Test it');

@@ -260,3 +260,16 @@ describe('the brief at every stage', () => {
     await person.seeText('hide the mail (no slot yet)');
   });
 });
+
+describe('what stands at a spot', () => {
+  it('is told with what becomes of it', async () => {
+    const { projects } = (await euporia.json('/api/projects')) as { projects: { id: string; name: string }[] };
+    const attic = projects.find((project) => project.name === 'Attic bedroom')?.id;
+    await person.goto(`${euporia.address}/p/${attic}/sketch`);
+    await person.click('//*[@role="tab"][contains(., "Landing console")]');
+    await person.click('//summary[contains(., "Stands here now (2): 2 not in this look")]');
+    await person.seeText('not in this look: it needs another place');
+    await person.press('Enamel tray');
+    await person.seeText('Stands at');
+  });
+});

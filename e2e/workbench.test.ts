@@ -50,6 +50,32 @@ describe('a find, from the tag to the till', () => {
     await person.driver.wait(async () => (await purse()).includes('spent $12.90'), 8000, 'nothing spent');
   });
 
+  it('may have cost nobody knows how much: the purse says at least, until the slip turns up', async () => {
+    await person.press('Set right what was paid');
+    await person.fill('What it really was', '');
+    await person.press('Set it right');
+    await person.seeText('Bought, price not known');
+    await person.driver.wait(async () => (await purse()).includes('spent at least $0'), 8000, 'not at least');
+    expect(await purse()).toContain('at most');
+    await person.press('Set right what was paid');
+    await person.fill('What it really was', '12.90');
+    await person.press('Set it right');
+    await person.seeText('Bought for $12.90.');
+    await person.driver.wait(async () => (await purse()).includes('spent $12.90'), 8000, 'still at least');
+  });
+
+  it('that was paid for is put away instead of removed, and brought back', async () => {
+    expect(await person.count('//button[normalize-space(.)="Remove find"]')).toBe(0);
+    await person.press('Put it away');
+    await person.press('Put away: 1');
+    await person.see('//ul[@aria-label="Finds"]//button[contains(., "put away")]');
+    expect(await purse()).toContain('spent $12.90');
+    await person.click('//ul[@aria-label="Finds"]//button[contains(., "put away")]');
+    await person.press('Bring it back');
+    await person.notText('put away');
+    await person.saved();
+  });
+
   it('that is passed leaves the list, and can be looked at again', async () => {
     await person.fill('Quick line: what, price, what happened to it', 'tin lantern', 'enter');
     await person.seeText('It has no price yet');

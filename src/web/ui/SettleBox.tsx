@@ -1,7 +1,7 @@
 import { formatMoney } from '@core/kernel/formatMoney';
-import { Button, Checkbox } from 'antd';
+import { Button } from 'antd';
 import { useId, useState } from 'react';
-import { MoneyField } from './fields';
+import { bookedSum, type Sum, SumField } from './SumField';
 import styles from './ui.module.css';
 
 /** What a payment or a promise needs: the sum, and ids made on the device. */
@@ -62,47 +62,27 @@ export function SettleBox(props: {
   canPromise: boolean;
   onSettle: (settlement: Settlement) => void;
 }) {
-  // An emptied field is another thing than an untouched one: it says that nobody knows.
-  const [typed, setTyped] = useState<number | null | undefined>(undefined);
-  const [atLeast, setAtLeast] = useState(false);
-  const paid = typed === undefined ? props.proposed : typed;
-  const sum = paid === null ? null : `${atLeast ? 'at least ' : ''}${formatMoney(paid, props.currency)}`;
+  // Untouched it says what was proposed, also where that changes meanwhile.
+  const [typed, setTyped] = useState<Sum | null>(null);
+  const sum = typed ?? { minor: props.proposed, atLeast: false };
+  const words =
+    sum.minor === null ? null : `${sum.atLeast ? 'at least ' : ''}${formatMoney(sum.minor, props.currency)}`;
   const box = useId();
   const settle = (how: Settlement['how'], event: MouseEvent) => {
     if (isSamePress(`${box}${how}`, event)) return;
     const [ledgerId, reversalId] = [crypto.randomUUID(), crypto.randomUUID()];
-    props.onSettle({
-      how,
-      paid: paid ?? 0,
-      atLeast: paid === null || atLeast,
-      ledgerId,
-      reversalId,
-      atMs: Date.now(),
-    });
-    setTyped(undefined);
-    setAtLeast(false);
+    props.onSettle({ how, ...bookedSum(sum), ledgerId, reversalId, atMs: Date.now() });
+    setTyped(null);
   };
   return (
     <div className={styles.settle}>
-      <MoneyField
-        label="Paid at the till"
-        value={paid}
-        currency={props.currency}
-        nullable
-        hint={paid === null ? 'empty: nobody knows any more' : undefined}
-        onCommit={setTyped}
-      />
-      {paid !== null && (
-        <Checkbox checked={atLeast} onChange={(event) => setAtLeast(event.target.checked)}>
-          it may have been more
-        </Checkbox>
-      )}
+      <SumField label="Paid at the till" sum={sum} currency={props.currency} onChange={setTyped} />
       <Button type="primary" onClick={(event) => settle('payment', event.nativeEvent)}>
-        {sum === null ? 'Bought, price not known' : `Bought for ${sum}`}
+        {words === null ? 'Bought, price not known' : `Bought for ${words}`}
       </Button>
       {props.canPromise && !props.promised && (
         <Button onClick={(event) => settle('promise', event.nativeEvent)}>
-          {sum === null ? 'Ordered, price not known' : 'Ordered, paid later'}
+          {words === null ? 'Ordered, price not known' : 'Ordered, paid later'}
         </Button>
       )}
     </div>

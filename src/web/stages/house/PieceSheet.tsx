@@ -13,16 +13,10 @@ import { Choice, DateField, LengthField, MoneyField, NumberField, TextField } fr
 import { SideBySide } from '../../ui/layout';
 import { photoAddress } from '../../ui/photoAddress';
 import styles from './house.module.css';
+import { InsideAndOutline } from './InsideAndOutline';
 import { PhotoColors } from './PhotoColors';
 import { PieceFace } from './PieceFace';
 import { placementWords, seasonWords } from './words';
-
-/** Room inside: a basket, a canister, under a dome, on a tier. */
-const inner = [
-  ['innerWidthMm', 'Width inside'],
-  ['innerDepthMm', 'Depth inside'],
-  ['innerHeightMm', 'Height inside'],
-] as const;
 
 /** Everything about one piece, each field saved when it is left. */
 export function PieceSheet(props: {
@@ -227,57 +221,7 @@ export function PieceSheet(props: {
           fragile
         </Checkbox>
       </details>
-      <details
-        open={inner.some(([field]) => piece[field] !== null) || piece.tiers !== null || piece.freshDays !== null}
-      >
-        <summary>Inside, tiers, outline, freshness</summary>
-        <SideBySide across={3}>
-          {inner.map(([field, label]) => (
-            <LengthField
-              key={field}
-              label={label}
-              value={piece[field]}
-              nullable
-              units={locale.units}
-              onCommit={(value) => set({ [field]: value })}
-            />
-          ))}
-        </SideBySide>
-        <SideBySide across={3}>
-          <NumberField
-            label="Tiers"
-            value={piece.tiers}
-            nullable
-            least={1}
-            most={12}
-            whole
-            onCommit={(tiers) => set({ tiers })}
-          />
-          <Choice
-            label="Seen from above"
-            value={piece.outline}
-            options={[
-              { value: 'unknown', label: 'not noted' },
-              { value: 'round', label: 'round' },
-              { value: 'square', label: 'with corners' },
-            ]}
-            onChange={(outline) => set({ outline })}
-          />
-          <NumberField
-            label="Stays fresh, days"
-            value={piece.freshDays}
-            nullable
-            least={1}
-            most={365}
-            whole
-            onCommit={(freshDays) => set({ freshDays })}
-          />
-        </SideBySide>
-        <p className="muted small">
-          Room inside a basket or canister, under a dome, on one tier. Cut flowers last about a week, greens about two;
-          empty for what lasts.
-        </p>
-      </details>
+      <InsideAndOutline piece={piece} onChange={set} />
       <details>
         <summary>Story, value and use</summary>
         <SideBySide across={2}>

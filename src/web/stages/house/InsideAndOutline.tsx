@@ -1,0 +1,71 @@
+import type { PieceRow } from '@core/model/rows';
+import { useHouse } from '../../app/houseStore';
+import { Choice, LengthField, NumberField } from '../../ui/fields';
+import { SideBySide } from '../../ui/layout';
+
+/** Room inside: a basket, a canister, under a dome, on a tier. */
+const inner = [
+  ['innerWidthMm', 'Width inside'],
+  ['innerDepthMm', 'Depth inside'],
+  ['innerHeightMm', 'Height inside'],
+] as const;
+
+/** What a piece holds, how it is cut in plan, how long it stays fresh; open where any of it is known. */
+export function InsideAndOutline(props: {
+  piece: PieceRow;
+  onChange: (values: Partial<Omit<PieceRow, 'id' | 'version'>>) => void;
+}) {
+  const { locale } = useHouse();
+  const { piece, onChange: set } = props;
+  return (
+    <details open={inner.some(([field]) => piece[field] !== null) || piece.tiers !== null || piece.freshDays !== null}>
+      <summary>Inside, tiers, outline, freshness</summary>
+      <SideBySide across={3}>
+        {inner.map(([field, label]) => (
+          <LengthField
+            key={field}
+            label={label}
+            value={piece[field]}
+            nullable
+            units={locale.units}
+            onCommit={(value) => set({ [field]: value })}
+          />
+        ))}
+      </SideBySide>
+      <SideBySide across={3}>
+        <NumberField
+          label="Tiers"
+          value={piece.tiers}
+          nullable
+          least={1}
+          most={12}
+          whole
+          onCommit={(tiers) => set({ tiers })}
+        />
+        <Choice
+          label="Seen from above"
+          value={piece.outline}
+          options={[
+            { value: 'unknown', label: 'not noted' },
+            { value: 'round', label: 'round' },
+            { value: 'square', label: 'with corners' },
+          ]}
+          onChange={(outline) => set({ outline })}
+        />
+        <NumberField
+          label="Stays fresh, days"
+          value={piece.freshDays}
+          nullable
+          least={1}
+          most={365}
+          whole
+          onCommit={(freshDays) => set({ freshDays })}
+        />
+      </SideBySide>
+      <p className="muted small">
+        Room inside a basket or canister, under a dome, on one tier. Cut flowers last about a week, greens about two;
+        empty for what lasts.
+      </p>
+    </details>
+  );
+}
