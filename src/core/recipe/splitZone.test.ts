@@ -83,6 +83,17 @@ describe('like faces taken apart', () => {
     expect(split.pieces[0]?.ownZones[0]?.name).toContain('every other');
   });
 
+  it('say how many they are, apart and together again', () => {
+    const { body, plan } = painted('nightstand');
+    const drawers = plan(body).zones.find(({ zone }) => zone.name === '2 drawer fronts');
+    if (!drawers) throw new Error('a nightstand has two drawers');
+    const split = splitZone(body, drawers, 1, 'other');
+    const names = (of: RecipeBody) => plan(of).zones.map(({ zone }) => zone.name);
+    expect(names(split)).toEqual(expect.arrayContaining(['1 drawer front', '1 drawer front, every other']));
+    const own = plan(split).zones.find(({ key }) => key === 'p/other');
+    expect(own && names(removeOwnZone(split, own))).toEqual(names(body));
+  });
+
   it('that are one cannot be parted, and more than there are neither', () => {
     const { body, plan } = painted('dresser');
     const zones = plan(body).zones;

@@ -1,7 +1,7 @@
 import { sameValue } from '../kernel/sameValue';
 import { shapeForms } from '../surface/shapeForms';
 import { shapeAreaM2, type ZoneShape } from '../surface/shapes';
-import type { EnteredShape, RecipeBody, RecipePiece } from './recipeBody';
+import type { EnteredShape, RecipeBody, RecipePiece, ZoneEdit } from './recipeBody';
 import type { ZonePlan } from './zonePlans';
 
 /** A shape as one would enter it: by the library's form for it, else by its area. */
@@ -36,6 +36,15 @@ const withoutKey = <L extends { zoneKeys: RecipeBody['layers'][number]['zoneKeys
 const withPiece = (body: RecipeBody, piece: RecipePiece): RecipeBody['pieces'] =>
   body.pieces.map((known) => (known.id === piece.id ? piece : known));
 
+/** A name that begins with a number says the one that is there: "6 drawer fronts" become "3 drawer fronts". */
+function counted(name: string, count: number): string {
+  const [, what] = /^\d+ (.+)$/.exec(name) ?? [];
+  if (what === undefined) return name;
+  // Only a plain plural: of "legs and rails" one is not simply without its s.
+  const plain = /^(?!.*\band\b)[\w ]+$/.test(what) ? what.replace(/s$/, '') : null;
+  return `${count} ${plain === null ? what : count === 1 ? plain : `${plain}s`}`;
+}
+
 /**
  * Takes some of a zone's like faces apart as a zone of their own: every other door, two of five drawers. Everything that
  * lies on the zone lies on both until somebody changes one of them; the areas together stay the same.
@@ -54,7 +63,7 @@ export function splitZone(body: RecipeBody, zone: ZonePlan, apart: number, id: s
   const texture = textureFactor ?? (entered.kind === shape.kind ? null : zone.texture);
   const own = {
     id,
-    name: `${name}, ${apart === Math.floor(count / 2) ? 'every other' : `${apart} of ${count}`}`.slice(-80),
+    name: `${counted(name, apart)}, ${apart === Math.floor(count / 2) ? 'every other' : `of ${count}`}`.slice(-80),
     shape: entered,
     splitFrom: zone.zone.id,
   };
@@ -67,7 +76,7 @@ export function splitZone(body: RecipeBody, zone: ZonePlan, apart: number, id: s
       ownZones: [...piece.ownZones, own],
       zoneEdits: {
         ...piece.zoneEdits,
-        [zone.zone.id]: { ...edit, count: count - apart },
+        [zone.zone.id]: { ...edit, count: count - apart, name: counted(name, count - apart) },
         [id]: {
           ...material,
           ...facts,
@@ -85,6 +94,12 @@ export function splitZone(body: RecipeBody, zone: ZonePlan, apart: number, id: s
   };
 }
 
+/** A zone's edit with its parts put together again. */
+function joinedTo(edit: ZoneEdit, count: number): ZoneEdit {
+  const most = Math.min(500, count);
+  return { ...edit, count: most, ...(edit.name === undefined ? {} : { name: counted(edit.name, most) }) };
+}
+
 /** Takes a zone of the stylist's own away; one that was split off goes back to where it came from. */
 export function removeOwnZone(body: RecipeBody, zone: ZonePlan): RecipeBody {
   const piece = body.pieces.find((known) => known.id === zone.pieceId);
@@ -95,7 +110,7 @@ export function removeOwnZone(body: RecipeBody, zone: ZonePlan): RecipeBody {
   const joined =
     own.splitFrom === undefined || origin?.count === undefined
       ? {}
-      : { [own.splitFrom]: { ...origin, count: Math.min(500, origin.count + zone.zone.count) } };
+      : { [own.splitFrom]: joinedTo(origin, origin.count + zone.zone.count) };
   return {
     ...body,
     pieces: withPiece(body, {
