@@ -179,7 +179,10 @@ describe('buying', () => {
     expect(money).toMatchObject({ spent: 0, spentAtLeast: true, promisedAtLeast: false, free: { atLeast: true } });
     const free = explainPurse(computePlan(lost, AS_OF), 'money');
     expect(free.atLeast).toBe(true);
-    expect(free.because.find(({ label }) => label === 'Spent')?.note).toContain('not known how much');
+    const spent = free.because.find(({ label }) => label === 'Spent');
+    expect(spent?.note).toContain('not known how much');
+    // Each thing stands there by its name.
+    expect(spent?.because[0]).toMatchObject({ label: 'Oak nightstand', note: 'nobody knows how much', atLeast: true });
     const found = { paid: 900, ledgerId: uuid(42), reversalId: uuid(43), atMs: 2 };
     const right = following(lost, 'correctPayment', { lineId: uuid(40), ...found });
     expect(right.finds[0]?.state).toBe('bought');

@@ -56,7 +56,7 @@ export const stages: readonly Stage[] = [
     name: 'Hunt',
     key: 'h',
     about: 'Hunt: finds',
-    figure: ({ finds }) => count(finds.length, 'find', 'finds'),
+    figure: ({ finds }) => count(finds.filter(({ archived }) => !archived).length, 'find', 'finds'),
   },
   {
     path: 'makeover',

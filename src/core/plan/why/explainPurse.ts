@@ -9,6 +9,7 @@ import { purchaseOf } from '../model/poolCost';
 import { nameOfOption } from '../nameOfOption';
 import { optionDates } from '../optionDates';
 import { sessionsLabel } from './explainHours';
+import { explainLedger } from './explainLedger';
 
 export type PurseFigure = 'money' | 'hands' | 'days';
 
@@ -33,20 +34,8 @@ function explainFree(plan: Plan): Explained {
     money.free,
     [
       explain('Budget', money.budget, 'money', { source: fromYou }),
-      explain('Spent', -money.spent, 'money', {
-        source: fromYou,
-        note: money.spentAtLeast
-          ? 'payments − refunds − sales; of some it is not known how much'
-          : 'payments − refunds − sales',
-        atLeast: money.spentAtLeast,
-      }),
-      explain('Promised', -money.promised, 'money', {
-        source: fromYou,
-        note: money.promisedAtLeast
-          ? 'ordered, not paid yet; of some it is not known how much'
-          : 'ordered, not paid yet',
-        atLeast: money.promisedAtLeast,
-      }),
+      explainLedger(plan.rows, 'Spent', ['payment', 'refund', 'saleIncome'], 'payments − refunds − sales'),
+      explainLedger(plan.rows, 'Promised', ['promise'], 'ordered, not paid yet'),
       explainMoney('Planned', negative(money.planned), {
         source: calculated,
         note: 'cash to go of all that is chosen; shared supplies once',

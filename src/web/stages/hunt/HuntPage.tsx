@@ -50,7 +50,9 @@ export function HuntPage() {
                     <span>
                       {find.state === 'owned'
                         ? 'owned'
-                        : amountWords(receiptOf(find.story, locale.currency, rows.project.tax).total, locale)}
+                        : find.story.tag.state === 'unknown'
+                          ? 'price unknown'
+                          : amountWords(receiptOf(find.story, locale.currency, rows.project.tax).total, locale)}
                     </span>
                     <small>
                       {[

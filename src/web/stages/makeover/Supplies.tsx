@@ -8,9 +8,11 @@ import { newPack, newSupply } from '@core/plan/newRows';
 import { explainRecipeNeed } from '@core/plan/why/explainNeed';
 import { shortWords } from '@core/pricing/chanceShort';
 import type { PackPurchase } from '@core/pricing/cheapestPacks';
+import { linesInForce } from '@core/pricing/ledger';
 import { partsOfSupplyKey } from '@core/recipe/supplyKey';
 import { Button } from 'antd';
 import { useState } from 'react';
+import { PaidLine } from '../../app/PaidLine';
 import { useCommands, useLocale, usePlan, useRows } from '../../app/projectStore';
 import { amountWords, perShownUnit, supplyUnitWords, supplyWords } from '../../app/words';
 import { SourceTag } from '../../ui/basics';
@@ -164,6 +166,8 @@ function SupplyEditor(props: { supplyKey: string; purchase: PackPurchase }) {
           : null;
   const { purchase } = props;
   const amount = purchase.size;
+  // What this project paid for it already, can by can.
+  const paid = linesInForce(rows.ledger).filter(({ subject }) => subject.kind === 'supply' && subject.id === row.id);
   return (
     <div className={styles.editor}>
       {amount > 0 && (
@@ -177,6 +181,9 @@ function SupplyEditor(props: { supplyKey: string; purchase: PackPurchase }) {
           }
         />
       )}
+      {paid.map((line) => (
+        <PaidLine key={line.id} line={line} />
+      ))}
       <SideBySide across={2}>
         <SupplyAmountField
           label="In the stash"
