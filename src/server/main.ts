@@ -12,7 +12,7 @@ import { openDatabase } from './persistence/database';
 import { studioScope } from './persistence/scope';
 import { pruneOld } from './persistence/sql/prune';
 import { ensureAppRole } from './persistence/sql/roles';
-import { addStudio, ensureLocalStudio, hasProjects, nameStudio } from './persistence/studios';
+import { addStudio, allStudios, ensureLocalStudio, hasProjects, nameStudio } from './persistence/studios';
 import { importHouse } from './usecases/importHouse';
 import { importProject } from './usecases/importProject';
 
@@ -47,6 +47,9 @@ if (role !== null) await owner.close();
 const DEMO_NAME = 'Demo studio';
 // Back to the demo is a demo of its own beside what there is: nobody's work goes.
 const isReset = process.env.EUPORIA_DEMO_RESET === '1' && (await hasProjects(database));
+const retiredStudios = isReset
+  ? (await allStudios(database)).filter(({ name }) => name.startsWith(DEMO_NAME)).map(({ id }) => id)
+  : [];
 const studioId = isReset
   ? await addStudio(database, randomUUID(), `${DEMO_NAME}, fresh on ${new Date().toISOString().slice(0, 10)}`)
   : await ensureLocalStudio(database, randomUUID());
@@ -128,6 +131,7 @@ for (const extra of (process.env.EUPORIA_ORIGINS ?? '').split(','))
 const app = createApp({
   database,
   studioId,
+  retiredStudios,
   allowedHosts,
   webFolder: process.env.EUPORIA_WEB ?? null,
   environment,

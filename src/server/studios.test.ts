@@ -72,6 +72,16 @@ describe('studios', () => {
     expect(there.headers.get('x-studio')).toBe(studio.studioId);
   });
 
+  it('that a start put aside for a fresh one are left by their pages, until they are opened again', async () => {
+    const fresh = (await studio.send('POST', '/api/studios/begin', {})).json.studios[0] as Listed;
+    const started = studioApp(own.database, fresh.id, { retiredStudios: [studio.studioId] });
+    const page = { 'x-studio': studio.studioId };
+    const told = async () => (await started.send('GET', '/api/projects', undefined, page)).headers.get('x-studio');
+    expect(await told()).toBe(fresh.id);
+    await started.send('POST', `/api/studios/${studio.studioId}/open`, {});
+    expect(await told()).toBe(studio.studioId);
+  });
+
   it('that there are not cannot be opened, and say so', async () => {
     expect((await studio.send('POST', `/api/studios/${randomUUID()}/open`, {})).status).toBe(404);
     const odd = await studio.send('POST', '/api/studios/mine/open', {});

@@ -22,6 +22,8 @@ import { troubleOf } from './trouble';
 export interface AppSettings {
   database: Database;
   studioId: string;
+  /** Studios that this start put aside for a fresh one. */
+  retiredStudios?: readonly string[];
   allowedHosts: ReadonlySet<string>;
   /** Folder of the built page, or null when something else serves it. */
   webFolder: string | null;
@@ -44,6 +46,7 @@ export function createApp(settings: AppSettings) {
     database,
     environment,
     studioId,
+    retiredStudios: settings.retiredStudios,
     summaryPatienceMs: settings.summaryPatienceMs ?? 0,
     summaryGatherMs: settings.summaryGatherMs,
     log,

@@ -31,6 +31,7 @@ export function handlerContext(of: {
   database: Database;
   environment: Environment;
   studioId: string;
+  retiredStudios: readonly string[] | undefined;
   summaryPatienceMs: number;
   summaryGatherMs: number | undefined;
   log: (line: string) => void;
@@ -38,7 +39,7 @@ export function handlerContext(of: {
   const { database, environment, log } = of;
   const known = nothingKnown();
   const summaries = new SummaryJob(database, environment, known.projects, of.summaryGatherMs, log);
-  const studios = new Studios(database, environment, of.studioId);
+  const studios = new Studios(database, environment, of.studioId, of.retiredStudios);
   const turns = new Turns(WRITES_AT_ONCE);
   return {
     database,

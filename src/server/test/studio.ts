@@ -61,7 +61,9 @@ export async function testStudio(database: Database, studioId: string = randomUU
 export function studioApp(
   database: Database,
   studioId: string,
-  settings: Pick<AppSettings, 'summaryPatienceMs' | 'summaryGatherMs' | 'log'> = { summaryPatienceMs: 25_000 },
+  settings: Pick<AppSettings, 'summaryPatienceMs' | 'summaryGatherMs' | 'retiredStudios' | 'log'> = {
+    summaryPatienceMs: 25_000,
+  },
 ) {
   const app = createApp({
     database,

@@ -20,14 +20,20 @@ export class Studios {
   private readonly database: Database;
   private readonly environment: Environment;
   private readonly known = new Set<string>();
+  private readonly retired: Set<string>;
   /** The one that is open. */
   openId: string;
 
-  constructor(database: Database, environment: Environment, openId: string) {
+  /**
+   * @param retired studios that a start put aside for a fresh one: a page that is still in one of them comes along, until
+   * somebody opens it again
+   */
+  constructor(database: Database, environment: Environment, openId: string, retired: readonly string[] = []) {
     this.database = database;
     this.environment = environment;
     this.openId = openId;
     this.known.add(openId);
+    this.retired = new Set(retired);
   }
 
   /** All of them, one of them first. */
@@ -36,8 +42,9 @@ export class Studios {
     return all.sort((a, b) => Number(b.id === firstId) - Number(a.id === firstId));
   }
 
-  /** Whether a studio is one of this installation. */
+  /** Whether a page may say that it is in a studio: one of this installation that was not put aside. */
   async has(id: string): Promise<boolean> {
+    if (this.retired.has(id)) return false;
     if (!this.known.has(id)) {
       if (!(await isStudio(this.database, id))) return false;
       this.known.add(id);
@@ -49,6 +56,7 @@ export class Studios {
   async open(id: string): Promise<boolean> {
     if (!(await openStudio(this.database, id))) return false;
     this.known.add(id);
+    this.retired.delete(id);
     this.openId = id;
     return true;
   }
