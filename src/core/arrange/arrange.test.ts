@@ -269,7 +269,7 @@ describe('what the place has', () => {
     const words = (...slots: SlotRow[]) =>
       checkSketch(of, slots, emptyBrief)
         .filter(({ code }) => code.startsWith('sketch.art'))
-        .map((finding) => sentenceFor(finding as never, { units: 'us', currency: 'USD' }));
+        .map((finding) => sentenceFor(finding, { units: 'us', currency: 'USD' }));
     expect(words(art)[0]).toContain('narrow for the wall');
     // 30 of 44 in is two thirds: right over the bench.
     expect(words(art, bench)).toEqual([]);

@@ -253,7 +253,7 @@ describe('what stays fresh for some days only', () => {
     expect(dated('2026-06-12', '2026-06-16', 6)[0]?.code).toBe('house.freshFrom');
     const wilts = dated('2026-06-12', '2026-06-17', 6)[0];
     expect(wilts).toMatchObject({ code: 'house.wilts', severity: 'warn', figures: { stands: 6, from: '2026-06-11' } });
-    expect(sentenceFor(wilts as never, { units: 'us', currency: 'USD' })).toContain('stays fresh about 6 days');
+    expect(wilts && sentenceFor(wilts, { units: 'us', currency: 'USD' })).toContain('stays fresh about 6 days');
   });
 
   it('says nothing of what lasts, nor while no day is set', () => {

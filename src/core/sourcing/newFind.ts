@@ -22,12 +22,7 @@ function shortName(said: string, note: string): { name: string; note: string } {
  * @param id made on the device, as is that of the piece that it is
  * @param units in whose round sizes the usual measures are proposed
  */
-export function newFind(
-  id: string,
-  pieceId: string,
-  line: QuickLine,
-  units: UnitSystem = 'us',
-): Omit<FindRow, 'version'> {
+export function newFind(id: string, pieceId: string, line: QuickLine, units: UnitSystem): Omit<FindRow, 'version'> {
   const template = furnitureTemplates.get(line.templateId ?? 'freeBox');
   const known = Object.fromEntries(
     Object.entries(line.measures).filter(([key]) => template.measures.some((measure) => measure.id === key)),

@@ -68,7 +68,7 @@ describe('the quick line', () => {
       pieces: 1,
       usable: 9,
     });
-    expect(newFind('id', 'piece', read('9 tumblers $0.65 each')).story).toMatchObject({ quantity: 9, pieces: 1 });
+    expect(newFind('id', 'piece', read('9 tumblers $0.65 each'), 'us').story).toMatchObject({ quantity: 9, pieces: 1 });
     expect(read('four trays for $6 together')).toMatchObject({ tag: { low: 600 }, quantity: 1, pieces: 4 });
     expect(read('2 for $5, frames')).toMatchObject({ name: 'Frames', tag: { low: 500 }, pieces: 2 });
     expect(read('frames, pack of 6, $3 each')).toMatchObject({ tag: { low: 300 }, quantity: 1, pieces: 6 });
@@ -104,7 +104,7 @@ describe('the quick line', () => {
     ['basket', { materialId: 'wicker', finishId: null, sheen: 'unknown' }],
     ['something odd', { materialId: 'veneer', finishId: null, sheen: 'unknown' }],
   ])('“%s” is of the same stuff, found in a shop or in the house', (line, surface) => {
-    expect(newFind('id', 'piece', read(line))).toMatchObject(surface);
+    expect(newFind('id', 'piece', read(line), 'us')).toMatchObject(surface);
     expect(newPiece('id', line, { units: 'us', currency: 'USD', today: '2026-06-01' })).toMatchObject(surface);
   });
   it.each([
@@ -148,7 +148,7 @@ describe('the quick line', () => {
 
   it('that goes on and on loses nothing: the name is cut, the whole stands in the note', () => {
     const long = `lamp ${'of brass and glass '.repeat(20)}`.trim();
-    const find = newFind('id', 'piece', read(`${long}, $4`));
+    const find = newFind('id', 'piece', read(`${long}, $4`), 'us');
     expect(find.name.length).toBeLessThanOrEqual(120);
     expect(find.note.toLowerCase()).toContain(long);
     const piece = newPiece('id', long, { units: 'us', currency: 'USD', today: '2026-06-01' });
@@ -157,7 +157,7 @@ describe('the quick line', () => {
   });
 
   it('becomes a find whose open questions stay open', () => {
-    const find = newFind('id', 'piece', read('old lamp, free'));
+    const find = newFind('id', 'piece', read('old lamp, free'), 'us');
     expect(find).toMatchObject({ kind: 'lamp', cordCondition: 'unknown', era: 'unknown', leadTest: 'notTested' });
     expect(find.story.tag).toEqual({ state: 'free' });
   });

@@ -7,9 +7,9 @@ export const freeBox: FurnitureTemplate = {
   name: 'Box of any size',
   words: ['box', 'chest', 'trunk'],
   measures: [
-    { id: 'widthMm', label: 'Width', kind: 'length', standard: 457.2, minimum: 10, maximum: 4000 },
-    { id: 'depthMm', label: 'Depth', kind: 'length', standard: 355.6, minimum: 10, maximum: 4000 },
-    { id: 'heightMm', label: 'Height', kind: 'length', standard: 406.4, minimum: 2, maximum: 4000 },
+    { id: 'widthMm', label: 'Width', kind: 'length', standard: 450, minimum: 10, maximum: 4000 },
+    { id: 'depthMm', label: 'Depth', kind: 'length', standard: 350, minimum: 10, maximum: 4000 },
+    { id: 'heightMm', label: 'Height', kind: 'length', standard: 400, minimum: 2, maximum: 4000 },
   ],
   overall: { width: 'widthMm', depth: 'depthMm', height: 'heightMm' },
   traits: [],

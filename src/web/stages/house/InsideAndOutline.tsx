@@ -1,7 +1,7 @@
 import type { PieceRow } from '@core/model/rows';
-import { useHouse } from '../../app/houseStore';
-import { Choice, LengthField, NumberField } from '../../ui/fields';
+import { Choice, NumberField } from '../../ui/fields';
 import { SideBySide } from '../../ui/layout';
+import { PieceLengths } from './PieceLengths';
 
 /** Room inside: a basket, a canister, under a dome, on a tier. */
 const inner = [
@@ -15,22 +15,12 @@ export function InsideAndOutline(props: {
   piece: PieceRow;
   onChange: (values: Partial<Omit<PieceRow, 'id' | 'version'>>) => void;
 }) {
-  const { locale } = useHouse();
   const { piece, onChange: set } = props;
   return (
     <details open={inner.some(([field]) => piece[field] !== null) || piece.tiers !== null || piece.freshDays !== null}>
       <summary>Inside, tiers, outline, freshness</summary>
       <SideBySide across={3}>
-        {inner.map(([field, label]) => (
-          <LengthField
-            key={field}
-            label={label}
-            value={piece[field]}
-            nullable
-            units={locale.units}
-            onCommit={(value) => set({ [field]: value })}
-          />
-        ))}
+        <PieceLengths piece={piece} asked={inner} onChange={set} />
       </SideBySide>
       <SideBySide across={3}>
         <NumberField

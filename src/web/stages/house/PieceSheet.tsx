@@ -9,14 +9,22 @@ import { FinishField, MaterialField } from '../../app/SurfaceFields';
 import { WeightField } from '../../app/WeightField';
 import { dayOf } from '../../app/words';
 import { LabField } from '../../ui/ColorCardPicker';
-import { Choice, DateField, LengthField, MoneyField, NumberField, TextField } from '../../ui/fields';
+import { Choice, DateField, MoneyField, NumberField, TextField } from '../../ui/fields';
 import { SideBySide } from '../../ui/layout';
 import { photoAddress } from '../../ui/photoAddress';
 import styles from './house.module.css';
 import { InsideAndOutline } from './InsideAndOutline';
 import { PhotoColors } from './PhotoColors';
 import { PieceFace } from './PieceFace';
+import { PieceLengths } from './PieceLengths';
 import { placementWords, seasonWords } from './words';
+
+/** Its overall size. */
+const outer = [
+  ['widthMm', 'Width'],
+  ['depthMm', 'Depth'],
+  ['heightMm', 'Height'],
+] as const;
 
 /** Everything about one piece, each field saved when it is left. */
 export function PieceSheet(props: {
@@ -93,22 +101,7 @@ export function PieceSheet(props: {
         />
       </SideBySide>
       <SideBySide across={4}>
-        {(
-          [
-            ['widthMm', 'Width'],
-            ['depthMm', 'Depth'],
-            ['heightMm', 'Height'],
-          ] as const
-        ).map(([field, label]) => (
-          <LengthField
-            key={field}
-            label={label}
-            value={piece[field]}
-            nullable
-            units={locale.units}
-            onCommit={(value) => set({ [field]: value })}
-          />
-        ))}
+        <PieceLengths piece={piece} asked={outer} onChange={set} />
         <NumberField
           label="How many"
           value={piece.count}
