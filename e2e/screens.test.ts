@@ -94,3 +94,22 @@ describe('the reasons of a figure on a phone', () => {
     await person.size(1280, 800);
   });
 });
+
+describe('the undo message on a phone', () => {
+  it('covers nothing at the end of the board', async () => {
+    await person.size(390, 844);
+    await person.goto(`${euporia.address}${project}/compare`);
+    await person.press('leave out');
+    await person.see('//button[normalize-space(.)="Take it back"]');
+    const isFree = await person.driver.executeScript(`
+      window.scrollTo(0, document.documentElement.scrollHeight);
+      const last = [...document.querySelectorAll('main button')].filter((one) => one.textContent.startsWith('+ another way')).at(-1);
+      const { left, top, width, height } = last.getBoundingClientRect();
+      return [0.05, 0.5, 0.95].every((part) => last.contains(document.elementFromPoint(left + part * width, top + height - 2)));
+    `);
+    expect(isFree).toBe(true);
+    await person.press('Take it back');
+    await person.saved();
+    await person.size(1280, 800);
+  });
+});
