@@ -30,10 +30,12 @@ const coreOrder = [
 ];
 /** Packages that some part of the core may use. */
 const corePackages: Record<string, readonly string[]> = {
+  // Recurrences by the rules of calendars.
+  calendar: ['ical.js'],
   // A row's form, an act's payload and a file's form are schemas.
   model: ['zod'],
   acts: ['zod'],
-  formats: ['zod', 'papaparse', 'fflate', 'pdf-lib'],
+  formats: ['zod', 'papaparse', 'fflate', 'pdf-lib', 'ical-generator'],
 };
 
 interface Import {
