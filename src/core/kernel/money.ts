@@ -40,26 +40,44 @@ export function percentOf(amount: number, percentThousandths: number): number {
   return multiplyDivideRound(amount, percentThousandths, PERCENT_SCALE);
 }
 
+/** Whole shares of a size by exact division, with what is left over of each, comparable among themselves. */
+function exactShares(size: number, weights: readonly number[], sum: number) {
+  const [total, all] = [BigInt(size), BigInt(sum)];
+  return weights.map((weight, index) => {
+    const product = total * BigInt(weight);
+    return { index, part: Number(product / all), remainder: Number(product % all) / sum };
+  });
+}
+
+/** The same with weights that are no whole numbers. */
+function nearShares(size: number, weights: readonly number[], sum: number) {
+  return weights.map((weight, index) => {
+    const share = (size * weight) / sum;
+    const part = Math.floor(share + 1e-9);
+    return { index, part, remainder: share - part };
+  });
+}
+
 /**
  * Splits a total over weights so that the parts add up to the total exactly (largest remainder, earlier wins a tie).
  * With all weights zero the split is even.
  * @param total minor units, may be negative
- * @param weights non-negative numbers, at least one
+ * @param weights non-negative numbers, at least one; whole numbers are reckoned with exactly
  */
 export function splitAmount(total: number, weights: readonly number[]): number[] {
   if (weights.length === 0) throw new RangeError('splitAmount needs at least one weight');
-  const sum = weights.reduce((a, b) => a + b, 0);
-  const shares = weights.map((weight) => (sum > 0 ? weight / sum : 1 / weights.length));
+  const given = weights.reduce((a, b) => a + b, 0);
+  const used = given > 0 ? weights : weights.map(() => 1);
+  const sum = given > 0 ? given : weights.length;
   const size = Math.abs(total);
-  const floors = shares.map((share) => Math.floor(size * share + 1e-9));
-  let rest = size - floors.reduce((a, b) => a + b, 0);
-  const order = shares
-    .map((share, index) => ({ index, remainder: size * share - (floors[index] ?? 0) }))
-    .sort((a, b) => b.remainder - a.remainder || a.index - b.index);
-  for (const { index } of order) {
+  const isWhole = Number.isSafeInteger(sum) && used.every((weight) => Number.isSafeInteger(weight));
+  const shares = isWhole ? exactShares(size, used, sum) : nearShares(size, used, sum);
+  const parts = shares.map(({ part }) => part);
+  let rest = size - parts.reduce((a, b) => a + b, 0);
+  for (const { index } of shares.sort((a, b) => b.remainder - a.remainder || a.index - b.index)) {
     if (rest <= 0) break;
-    floors[index] = (floors[index] ?? 0) + 1;
+    parts[index] = (parts[index] ?? 0) + 1;
     rest -= 1;
   }
-  return floors.map((part) => (total < 0 && part !== 0 ? -part : part));
+  return parts.map((part) => (total < 0 && part !== 0 ? -part : part));
 }

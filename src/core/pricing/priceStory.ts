@@ -9,13 +9,22 @@ export interface Tax {
 /** One thing that happens to a price between tag and till, in the order it happens. Money in minor units. */
 export type PriceLine =
   | { kind: 'markdown'; percentThousandths: number }
-  | { kind: 'couponMoney'; amount: number; by: 'store' | 'maker' }
-  | { kind: 'couponPercent'; percentThousandths: number }
+  | ({ kind: 'couponMoney'; amount: number; by: 'store' | 'maker' } & LeastSpend)
+  | ({ kind: 'couponPercent'; percentThousandths: number } & LeastSpend)
   /** "10 off": nobody knows whether money or percent. `value` is in thousandths (10 → 10000). */
   | { kind: 'couponUnknown'; value: number }
   /** The amount is null while nobody knows it. */
   | { kind: 'fee'; amount: number | null; taxed: boolean }
-  | { kind: 'delivery'; amount: number | null; taxed: boolean };
+  | { kind: 'delivery'; amount: number | null; taxed: boolean }
+  /** Of so many bought and so many more, the latter are free: 2 and 1 for "three for two". */
+  | { kind: 'buyGet'; buy: number; free: number }
+  /** So much off the second of each pair. */
+  | { kind: 'secondLess'; percentThousandths: number };
+
+/** What a coupon may ask for: it counts only where at least so much is bought, minor units. */
+interface LeastSpend {
+  leastSpend?: number | undefined;
+}
 
 /** Where the till rounds: every piece, every line of the receipt, or the receipt as a whole. */
 export type Rounding = 'piece' | 'line' | 'receipt';

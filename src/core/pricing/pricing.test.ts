@@ -147,6 +147,12 @@ describe('price stories to the cent', () => {
       amount: fc.integer({ min: 0, max: 5000 }),
       by: fc.constantFrom('store' as const, 'maker' as const),
     }),
+    fc.record({
+      kind: fc.constant('buyGet' as const),
+      buy: fc.integer({ min: 1, max: 3 }),
+      free: fc.integer({ min: 1, max: 2 }),
+    }),
+    fc.record({ kind: fc.constant('secondLess' as const), percentThousandths: fc.integer({ min: 0, max: 100_000 }) }),
     fc.record({ kind: fc.constant('couponUnknown' as const), value: fc.integer({ min: 0, max: 100_000 }) }),
     fc.record({
       kind: fc.constantFrom('fee' as const, 'delivery' as const),
@@ -198,6 +204,28 @@ describe('price stories to the cent', () => {
         },
       ),
     );
+  });
+  it('gives three for two, and the second for half, on pieces of one price', () => {
+    const buy = (quantity: number, rounding: PriceStory['rounding'] = 'line') =>
+      total(story(999, { quantity, rounding, lines: [{ kind: 'buyGet', buy: 2, free: 1 }] }));
+    expect([1, 2, 3, 5, 6].map((quantity) => buy(quantity))).toEqual([999, 1998, 1998, 3996, 3996]);
+    expect(buy(3, 'piece')).toBe(1998);
+    const half = (quantity: number, rounding: PriceStory['rounding'] = 'line') =>
+      total(story(999, { quantity, rounding, lines: [{ kind: 'secondLess', percentThousandths: 50_000 }] }));
+    // Half of 9.99 leaves 5.00 (half up); two pairs by the piece are 2 × (9.99 + 5.00), on one line 39.96 − 9.99.
+    expect([1, 2, 3].map((quantity) => half(quantity))).toEqual([999, 1499, 2498]);
+    expect([half(4, 'piece'), half(4, 'line')]).toEqual([2998, 2997]);
+  });
+  it('counts a coupon only from its least spend on, and says so', () => {
+    const lines = [{ kind: 'couponMoney' as const, amount: 500, by: 'store' as const, leastSpend: 2000 }];
+    expect([1999, 2000].map((tag) => total(story(tag, { lines })))).toEqual([1999, 1500]);
+    expect(receiptOf(story(1999, { lines }), 'USD', noTax).findings.map(({ code }) => code)).toEqual([
+      'coupon.leastSpend',
+    ]);
+    expect(receiptOf(story(2000, { lines }), 'USD', noTax).findings).toEqual([]);
+    // 17.00 at the till: a tag of 22.00 with the coupon, though 19.99 without it would be too much.
+    expect(largestTagFor(story(0, { lines }), 'USD', noTax, 1700)).toBe(2200);
+    expect(largestTagFor(story(0, { lines }), 'USD', noTax, 1400)).toBe(1400);
   });
   it('works a till price back to the largest tag that does not exceed it', () => {
     // Half of 24.01 is 12.005, so 12.01: 24.00 is the largest tag for 12.00.

@@ -1,7 +1,7 @@
 import { type Amount, nothing } from '../kernel/amount';
 import { currencyExponent } from '../kernel/currencies.data';
-import { PERCENT_SCALE } from '../kernel/money';
 import { amountOfPrice } from '../kernel/price';
+import { type Exact, minus, positive, round, taxOn, times, whole } from './exact';
 import type { PriceFinding } from './priceSentences';
 import { type PriceLine, type PriceStory, piecesBought, type Tax } from './priceStory';
 
@@ -26,29 +26,6 @@ export interface Receipt {
   findings: PriceFinding[];
 }
 
-/** An exact non-negative fraction of minor units, so that half cents are decided once, at the place that rounds. */
-interface Exact {
-  n: bigint;
-  d: bigint;
-}
-const scale = BigInt(PERCENT_SCALE);
-const whole = (minor: number): Exact => ({ n: BigInt(minor), d: 1n });
-const times = (value: Exact, percentThousandths: number): Exact => ({
-  n: value.n * BigInt(percentThousandths),
-  d: value.d * scale,
-});
-const add = (a: Exact, b: Exact): Exact =>
-  a.d === b.d ? { n: a.n + b.n, d: a.d } : { n: a.n * b.d + b.n * a.d, d: a.d * b.d };
-const minus = (a: Exact, b: Exact): Exact => add(a, { n: -b.n, d: b.d });
-const positive = (a: Exact): Exact => (a.n < 0n ? whole(0) : a);
-const round = (a: Exact): number => {
-  const negative = a.n < 0n;
-  const size = negative ? -a.n : a.n;
-  const down = size / a.d;
-  const up = (size - down * a.d) * 2n >= a.d ? down + 1n : down;
-  return up === 0n ? 0 : Number(negative ? -up : up);
-};
-
 interface Till {
   total: number;
   tax: number;
@@ -62,25 +39,53 @@ interface Till {
 function passTill(story: PriceStory, tag: number, taxRule: Tax, couponAsPercent: boolean, unit: number): Till {
   const perPiece = story.rounding === 'piece';
   const copies = perPiece ? 1 : story.quantity;
-  const factor = perPiece ? story.quantity : 1;
+  let factor = perPiece ? story.quantity : 1;
   let goods = whole(tag * copies);
   let taxable = goods;
   let extras = 0;
   let taxedExtras = 0;
   const amounts: number[] = [round(goods) * factor];
   /** Takes something off; its line is what the rounded price falls by, so that the lines add up to what is paid. */
-  const takeOff = (off: Exact, fromTaxable: boolean): void => {
+  const takeOff = (off: Exact, fromTaxable = true): void => {
     const before = round(goods);
     goods = minus(goods, off);
     if (fromTaxable) taxable = minus(taxable, off);
     amounts.push((round(goods) - before) * factor);
   };
+  /** Where pieces are rounded one by one and then not all paid alike, what follows is reckoned with their sum. */
+  const together = (): void => {
+    goods = whole(round(goods) * factor);
+    taxable = whole(round(taxable) * factor);
+    factor = 1;
+  };
   for (const line of story.lines) {
+    if ('leastSpend' in line && round(goods) * factor < (line.leastSpend ?? 0)) {
+      amounts.push(0);
+      continue;
+    }
     switch (line.kind) {
       case 'markdown':
       case 'couponPercent':
-        takeOff(times(goods, line.percentThousandths), true);
+        takeOff(times(goods, line.percentThousandths));
         break;
+      case 'buyGet': {
+        together();
+        const free = Math.floor(story.quantity / (line.buy + line.free)) * line.free;
+        takeOff({ n: goods.n * BigInt(free), d: goods.d * BigInt(story.quantity) });
+        break;
+      }
+      case 'secondLess': {
+        const pairs = Math.floor(story.quantity / 2);
+        const each = perPiece ? whole(round(goods) - round(minus(goods, times(goods, line.percentThousandths)))) : null;
+        together();
+        const off = times(goods, line.percentThousandths);
+        takeOff(
+          each
+            ? { n: each.n * BigInt(pairs), d: each.d }
+            : { n: off.n * BigInt(pairs), d: off.d * BigInt(story.quantity) },
+        );
+        break;
+      }
       case 'couponMoney':
       case 'couponUnknown': {
         const percent = line.kind === 'couponUnknown' && couponAsPercent;
@@ -88,7 +93,7 @@ function passTill(story: PriceStory, tag: number, taxRule: Tax, couponAsPercent:
           ? times(goods, line.value)
           : whole(line.kind === 'couponMoney' ? line.amount : Math.round((line.value * unit) / 1000));
         // A money coupon is taken once a receipt: with rounding per piece its share falls on each piece.
-        const spread = percent || !perPiece ? wanted : { n: wanted.n, d: wanted.d * BigInt(story.quantity) };
+        const spread = percent ? wanted : { n: wanted.n, d: wanted.d * BigInt(factor) };
         const off = positive(minus(goods, spread)).n === 0n ? goods : spread;
         // A maker's coupon pays part of the price; the tax is still due on all of it.
         takeOff(off, !(line.kind === 'couponMoney' && line.by === 'maker'));
@@ -105,9 +110,7 @@ function passTill(story: PriceStory, tag: number, taxRule: Tax, couponAsPercent:
         line satisfies never;
     }
   }
-  const rate = taxRule.percentThousandths;
-  const due = (base: number): number =>
-    round(taxRule.included ? { n: BigInt(base) * BigInt(rate), d: scale + BigInt(rate) } : times(whole(base), rate));
+  const due = (base: number): number => taxOn(base, taxRule);
   const taxed = round(positive(taxable));
   const tax = story.rounding === 'receipt' ? due(taxed + taxedExtras) : due(taxed) * factor + due(taxedExtras);
   const paid = round(goods) * factor + extras + (taxRule.included ? 0 : tax);
@@ -167,6 +170,14 @@ export function receiptOf(
   ];
   const pieces = piecesBought(story);
   const findings: PriceFinding[] = [];
+  for (const [index, line] of story.lines.entries())
+    if ('leastSpend' in line && line.leastSpend !== undefined && (lines[index + 1]?.amount.likely ?? 0) === 0)
+      findings.push({
+        code: 'coupon.leastSpend',
+        severity: 'note',
+        where: { kind: 'find', id: '' },
+        figures: { leastSpend: line.leastSpend },
+      });
   if (story.tag.state === 'unknown')
     findings.push({ code: 'price.unknown', severity: 'warn', where: { kind: 'find', id: '' }, figures: {} });
   if (story.lines.some((line) => line.kind === 'couponUnknown')) {
@@ -206,7 +217,21 @@ export function receiptOf(
 export function largestTagFor(story: PriceStory, currency: string, projectTax: Tax, till: number): number | null {
   const unit = 10 ** currencyExponent(currency);
   const tax = story.tax ?? projectTax;
-  const totalAt = (tag: number) => Math.max(...readings(story, tag, tax, unit).map((t) => t.total));
+  const totalOf = (of: PriceStory) => (tag: number) =>
+    Math.max(...readings(of, tag, tax, unit).map((reading) => reading.total));
+  const asIs = largestBelow(totalOf(story), till);
+  if (!story.lines.some((line) => 'leastSpend' in line && line.leastSpend !== undefined)) return asIs;
+  // A coupon that asks for a least spend makes a dearer tag cheaper at the till: above that spend it counts.
+  const counting = {
+    ...story,
+    lines: story.lines.map((line) => ('leastSpend' in line ? { ...line, leastSpend: undefined } : line)),
+  };
+  const withCoupon = largestBelow(totalOf(counting), till);
+  return withCoupon !== null && totalOf(story)(withCoupon) <= till ? Math.max(withCoupon, asIs ?? 0) : asIs;
+}
+
+/** The largest tag whose total is at most `till`, where totals rise with the tag; null when even nothing is too much. */
+function largestBelow(totalAt: (tag: number) => number, till: number): number | null {
   const free = totalAt(0);
   if (free > till) return null;
   let low = 0;

@@ -31,11 +31,26 @@ export const taxSchema = z.strictObject({
 
 const priceLine = z.discriminatedUnion('kind', [
   z.strictObject({ kind: z.literal('markdown'), percentThousandths: percentThousandths(100_000) }),
-  z.strictObject({ kind: z.literal('couponMoney'), amount: minorUnits, by: oneOf(['store', 'maker']) }),
-  z.strictObject({ kind: z.literal('couponPercent'), percentThousandths: percentThousandths(100_000) }),
+  z.strictObject({
+    kind: z.literal('couponMoney'),
+    amount: minorUnits,
+    by: oneOf(['store', 'maker']),
+    leastSpend: minorUnits.optional(),
+  }),
+  z.strictObject({
+    kind: z.literal('couponPercent'),
+    percentThousandths: percentThousandths(100_000),
+    leastSpend: minorUnits.optional(),
+  }),
   z.strictObject({ kind: z.literal('couponUnknown'), value: wholeNumber(0, 100_000, 'a number in thousandths') }),
   z.strictObject({ kind: z.literal('fee'), amount: minorUnits.nullable(), taxed: yesNo }),
   z.strictObject({ kind: z.literal('delivery'), amount: minorUnits.nullable(), taxed: yesNo }),
+  z.strictObject({
+    kind: z.literal('buyGet'),
+    buy: wholeNumber(1, 100, 'pieces to buy'),
+    free: wholeNumber(1, 100, 'free pieces'),
+  }),
+  z.strictObject({ kind: z.literal('secondLess'), percentThousandths: percentThousandths(100_000) }),
 ]);
 
 /** The price story of a find, in order. */

@@ -1,20 +1,10 @@
 import { type Explained, explain, explainMoney, explainMoneySum } from '../../kernel/explained';
 import { calculated, estimated, fromYou, type Source } from '../../kernel/source';
-import { type ReceiptLine, receiptOf } from '../../pricing/receipt';
+import { receiptOf } from '../../pricing/receipt';
+import { receiptLineNames } from '../../pricing/receiptLineNames';
 import type { AddedLine } from '../added';
 import type { Plan } from '../computePlan';
 import type { FindPool } from '../model/pools';
-
-const receiptLabels: Record<ReceiptLine['kind'], string> = {
-  tag: 'Tag',
-  markdown: 'Markdown',
-  couponMoney: 'Coupon',
-  couponPercent: 'Coupon',
-  couponUnknown: 'Coupon, money or percent',
-  fee: 'Fee',
-  delivery: 'Delivery',
-  tax: 'Tax',
-};
 
 /** What a find costs the plan, as the lines of its receipt; nothing where it is paid, or paid with another slot. */
 export function explainFind(plan: Plan, pool: FindPool, line: Pick<AddedLine, 'before'>): Explained {
@@ -39,7 +29,7 @@ function explainReceipt(plan: Plan, { find, till }: FindPool): Explained {
   const lines = receipt.lines.map((line): Explained => {
     const percent = line.percentThousandths === undefined ? '' : ` ${line.percentThousandths / 1000} %`;
     const note = line.kind === 'tax' && receipt.taxIncluded ? { note: 'in the price' } : {};
-    return explainMoney(`${receiptLabels[line.kind]}${line.kind === 'tag' ? place : percent}`, line.amount, {
+    return explainMoney(`${receiptLineNames[line.kind]}${line.kind === 'tag' ? place : percent}`, line.amount, {
       source,
       ...note,
     });

@@ -13,6 +13,12 @@ const kinds: { key: PriceLine['kind']; label: string; make: () => PriceLine }[] 
     label: 'Coupon in percent',
     make: () => ({ kind: 'couponPercent', percentThousandths: 10_000 }),
   },
+  { key: 'buyGet', label: 'Some of them free (3 for 2)', make: () => ({ kind: 'buyGet', buy: 2, free: 1 }) },
+  {
+    key: 'secondLess',
+    label: 'The second for less',
+    make: () => ({ kind: 'secondLess', percentThousandths: 50_000 }),
+  },
   { key: 'couponUnknown', label: 'Coupon, unknown which', make: () => ({ kind: 'couponUnknown', value: 10_000 }) },
   { key: 'fee', label: 'Fee', make: () => ({ kind: 'fee', amount: 0, taxed: false }) },
   { key: 'delivery', label: 'Delivery', make: () => ({ kind: 'delivery', amount: 0, taxed: false }) },
@@ -71,7 +77,7 @@ export function PriceStoryEditor(props: {
             options={kinds.map(({ key, label }) => ({ value: key, label }))}
             onChange={(kind) => setLine(index, kinds.find((entry) => entry.key === kind)?.make() ?? line)}
           />
-          {(line.kind === 'markdown' || line.kind === 'couponPercent') && (
+          {'percentThousandths' in line && (
             <NumberField
               label="Percent"
               suffix="%"
@@ -80,6 +86,26 @@ export function PriceStoryEditor(props: {
               most={100}
               onCommit={(value) => setLine(index, { ...line, percentThousandths: Math.round(value * 1000) })}
             />
+          )}
+          {line.kind === 'buyGet' && (
+            <>
+              <NumberField
+                label="Buy"
+                value={line.buy}
+                least={1}
+                most={100}
+                whole
+                onCommit={(buy) => setLine(index, { ...line, buy })}
+              />
+              <NumberField
+                label="Free on top"
+                value={line.free}
+                least={1}
+                most={100}
+                whole
+                onCommit={(free) => setLine(index, { ...line, free })}
+              />
+            </>
           )}
           {line.kind === 'couponUnknown' && (
             <NumberField
@@ -128,7 +154,16 @@ export function PriceStoryEditor(props: {
               ]}
               onChange={(taxed) => setLine(index, { ...line, taxed: taxed === 'yes' })}
             />
-          ) : (
+          ) : line.kind === 'couponPercent' ? (
+            <MoneyField
+              label="Only from"
+              value={line.leastSpend ?? null}
+              nullable
+              hint="spent at least"
+              currency={locale.currency}
+              onCommit={(least) => setLine(index, { ...line, leastSpend: least ?? undefined })}
+            />
+          ) : line.kind === 'buyGet' ? null : (
             <span />
           )}
           <span style={{ paddingTop: 22, whiteSpace: 'nowrap' }}>

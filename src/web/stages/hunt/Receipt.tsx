@@ -1,21 +1,11 @@
 import { formatMoney } from '@core/kernel/formatMoney';
 import type { PriceStory } from '@core/pricing/priceStory';
-import { type ReceiptLine, receiptOf } from '@core/pricing/receipt';
+import { receiptOf } from '@core/pricing/receipt';
+import { receiptLineNames } from '@core/pricing/receiptLineNames';
 import { sentenceFor } from '@core/words/sentences';
 import { useLocale, useRows } from '../../app/projectStore';
 import { amountWords } from '../../app/words';
 import styles from './hunt.module.css';
-
-const names: Record<ReceiptLine['kind'], string> = {
-  tag: 'Tag',
-  markdown: 'Markdown',
-  couponMoney: 'Coupon',
-  couponPercent: 'Coupon',
-  couponUnknown: 'Coupon, money or percent?',
-  fee: 'Fee',
-  delivery: 'Delivery',
-  tax: 'Tax',
-};
 
 /** A price story as the till prints it, to the cent. */
 export function Receipt(props: { title: string; source: string; story: PriceStory; usable: number }) {
@@ -34,7 +24,7 @@ export function Receipt(props: { title: string; source: string; story: PriceStor
           return (
             <div className={styles.row} key={`${line.kind}-${index}`}>
               <span>
-                {names[line.kind]}
+                {receiptLineNames[line.kind]}
                 {percent}
                 {line.quantity && line.quantity > 1 ? `, ${line.quantity} ×` : ''}
               </span>
