@@ -1,6 +1,7 @@
 import { labFromHex } from '@core/color/lab';
 import { stated } from '@core/kernel/price';
 import { seededRandom } from '@core/kernel/seededRandom';
+import { blankSighting } from '@core/model/blankSighting';
 import type { FindRow, OfferRow, OptionRow, ProjectRows, RecipeRow } from '@core/model/rows';
 import { newSlot, newSpot } from '@core/plan/newRows';
 import { plainStory } from '@core/pricing/priceStory';
@@ -61,7 +62,7 @@ export function largeProject(seed: number, slotCount = 100): ProjectRows {
       id: id(),
       version: 1,
       name: `Find ${n + 1}`,
-      source: 'The Penny Shelf',
+      ...blankSighting,
       state: 'seen',
       kind: template.id === 'lampBase' ? 'lamp' : 'ordinary',
       templateId: template.id,
@@ -79,13 +80,12 @@ export function largeProject(seed: number, slotCount = 100): ProjectRows {
         pieces: slot.quantity,
       },
       repairMinutes: Math.floor(random() * 20),
-      note: '',
-      reason: '',
       count: slot.quantity,
       counted: true,
-      archived: false,
       freshDays: null,
       inHouse: false,
+      inspected: [],
+      sorted: true,
       pieceId: id(),
     };
     finds.push(find);
@@ -93,7 +93,7 @@ export function largeProject(seed: number, slotCount = 100): ProjectRows {
       id: id(),
       version: 1,
       name: `New ${n + 1}`,
-      source: '',
+      sourceId: null,
       price: stated(3000 + Math.floor(random() * 12_000)),
       delivery: random() < 0.5 ? 900 : 0,
       deliveryTaxed: true,

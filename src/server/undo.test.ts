@@ -124,7 +124,7 @@ async function place(): Promise<Place> {
     id: randomUUID(),
     version: 1,
     name: 'New nightstand',
-    source: '',
+    sourceId: null,
     price: { state: 'stated' as const, low: 8840, high: 8840 },
     delivery: 0,
     deliveryTaxed: true,

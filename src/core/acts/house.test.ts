@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import { outcomeOf, uuid } from '../fixtures/following';
-import { card, find, option, pack, recipe, rows, slot, supply } from '../fixtures/projectRows';
+import { card, find, option, pack, paid, recipe, rows, slot, supply } from '../fixtures/projectRows';
 import { rowProblems } from '../formats/project/read';
 import type { PieceRow, ProjectRows } from '../model/rows';
 import { newSpot } from '../plan/newRows';
@@ -133,8 +133,8 @@ describe('an edit of a find that is a piece', () => {
 
 describe('pieces that come and go', () => {
   it('a bought find is kept in the house with what is known of it, once', () => {
-    const bought = find(FIND, 1250, { name: 'Blue vase', state: 'bought', source: 'The Penny Shelf' });
-    const values = keptFields(bought);
+    const bought = find(FIND, 1250, { name: 'Blue vase', state: 'bought' });
+    const values = keptFields(bought, 'The Penny Shelf');
     const kept = following(house({ finds: [bought] }), 'keepFind', { findId: FIND, values });
     expect(kept.pieces).toMatchObject([
       {
@@ -260,22 +260,10 @@ describe('the price book and the shelf', () => {
     const paint = supply(SUPPLY, 'chalk', null, 'matt');
     const before = house({ supplies: [paint], packs: [pack(uuid(40), SUPPLY, 946, 2400)] });
     expect(following(before, 'removeSupply', { id: SUPPLY })).toMatchObject({ supplies: [], packs: [] });
-    const paid = {
+    const bought = {
       ...before,
-      ledger: [
-        {
-          id: uuid(80),
-          version: 1,
-          kind: 'payment' as const,
-          amount: 2400,
-          atMs: 0,
-          subject: { kind: 'supply' as const, id: SUPPLY },
-          atLeast: false,
-          reversesId: null,
-          note: '',
-        },
-      ],
+      ledger: [paid(uuid(80), { kind: 'supply', id: SUPPLY }, 2400)],
     };
-    expect(refusal(paid, 'removeSupply', { id: SUPPLY }).field).toBe('id');
+    expect(refusal(bought, 'removeSupply', { id: SUPPLY }).field).toBe('id');
   });
 });

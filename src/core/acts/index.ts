@@ -22,6 +22,10 @@ import { buyFind } from './money/buyFind';
 import { buySupply } from './money/buySupply';
 import { correctPayment } from './money/correctPayment';
 import { orderOffer } from './money/orderOffer';
+import { payFee } from './money/payFee';
+import { recordReceipt } from './money/recordReceipt';
+import { sellPiece } from './money/sellPiece';
+import { takeBack } from './money/takeBack';
 import { addOption } from './options/addOption';
 import { choose } from './options/choose';
 import { clearChoice } from './options/clearChoice';
@@ -45,6 +49,7 @@ import { editSpot } from './sketch/editSpot';
 import { removeSlot } from './sketch/removeSlot';
 import { removeSpot } from './sketch/removeSpot';
 import { savePattern } from './sketch/savePattern';
+import { editSource } from './sources/editSource';
 import { removeSupply } from './supplies/removeSupply';
 import { savePrice } from './supplies/savePrice';
 import { saveSupply } from './supplies/saveSupply';
@@ -94,6 +99,13 @@ const listed = [
   orderOffer,
   buySupply,
   correctPayment,
+  recordReceipt,
+  takeBack,
+  sellPiece,
+  payFee,
+  addRow('addSource', 'sources', 'Place added'),
+  editSource,
+  removeRow('removeSource', 'sources', 'Place removed'),
   addRow('addColorCard', 'colorCards', 'Color added'),
   editRow('editColorCard', 'colorCards', 'Color changed'),
   saveSupply,

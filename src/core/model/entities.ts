@@ -1,5 +1,6 @@
 import { z } from 'zod';
 import { acknowledgment } from './entities/acknowledgment';
+import { ad } from './entities/ad';
 import { colorCard } from './entities/colorCard';
 import { fill } from './entities/fill';
 import { gap } from './entities/gap';
@@ -14,15 +15,18 @@ import { photo } from './entities/photo';
 import { piece } from './entities/piece';
 import { priceNote } from './entities/priceNote';
 import { project } from './entities/project';
+import { receipt } from './entities/receipt';
 import { recipe } from './entities/recipe';
 import { savedSearch } from './entities/savedSearch';
 import { sighting } from './entities/sighting';
 import { slot } from './entities/slot';
+import { source } from './entities/source';
 import { spot } from './entities/spot';
 import { studioRecipe } from './entities/studioRecipe';
 import { supply } from './entities/supply';
 import { supplyUse } from './entities/supplyUse';
 import { tool } from './entities/tool';
+import { trip } from './entities/trip';
 import type { Entity, Row } from './entity';
 
 /** Every kind of row. Snapshots and files list the tables in this order. */
@@ -50,6 +54,10 @@ const listed = [
   savedSearch,
   supplyUse,
   studioRecipe,
+  source,
+  receipt,
+  trip,
+  ad,
 ] as const;
 
 type Listed = (typeof listed)[number];

@@ -1,4 +1,4 @@
-import { linesInForce } from '../pricing/ledger';
+import { linesInForce, standingSettlements } from '../pricing/ledger';
 import { completeMeasures, type Measures } from '../surface/furnitureTemplate';
 import { furnitureTemplates } from '../surface/templates';
 import type { RowOf } from './entities';
@@ -8,7 +8,7 @@ import type { StoredRows } from './rows';
 type PieceRow = RowOf<'pieces'>;
 type SightingRow = RowOf<'sightings'>;
 
-export const findStates = ['seen', 'bought', 'promised', 'owned', 'passed'] as const;
+export const findStates = ['seen', 'bought', 'promised', 'owned', 'passed', 'returned', 'sold'] as const;
 export type FindState = (typeof findStates)[number];
 
 /** What a find takes from its piece: one truth, whichever screen changes it. */
@@ -28,6 +28,8 @@ export const pieceFields = [
   'count',
   'counted',
   'freshDays',
+  'inspected',
+  'sorted',
   'inHouse',
 ] as const satisfies readonly (keyof PieceRow)[];
 type PieceField = (typeof pieceFields)[number];
@@ -62,6 +64,19 @@ export function findOf(sighting: SightingRow, piece: PieceRow, state: FindState)
   return Object.assign({}, sighting, own, { measures: measuresOf(piece, piece.measures), state });
 }
 
+/** What the books say of pieces: sold, bought, ordered, or taken back after they were bought. */
+function statesByLedger(ledger: StoredRows['ledger']): ReadonlyMap<string, FindState> {
+  const states = new Map<string, FindState>();
+  for (const { kind, subject } of linesInForce(ledger))
+    if (subject.kind === 'piece' && kind === 'payment') states.set(subject.id, 'returned');
+  for (const { kind, subject } of standingSettlements(ledger))
+    if (subject.kind === 'piece' && states.get(subject.id) !== 'bought')
+      states.set(subject.id, kind === 'payment' ? 'bought' : 'promised');
+  for (const { kind, subject } of linesInForce(ledger))
+    if (subject.kind === 'piece' && kind === 'saleIncome') states.set(subject.id, 'sold');
+  return states;
+}
+
 const known = new WeakMap<SightingRow, { piece: PieceRow; state: FindState; find: FindRow }>();
 
 /**
@@ -70,16 +85,12 @@ const known = new WeakMap<SightingRow, { piece: PieceRow; state: FindState; find
  */
 export function withFinds<R extends StoredRows>(rows: R): R & { finds: FindRow[] } {
   const pieces = new Map(rows.pieces.map((piece) => [piece.id, piece]));
-  const settled = new Map<string, FindState>();
-  for (const line of linesInForce(rows.ledger)) {
-    if (line.subject.kind !== 'piece') continue;
-    if (line.kind === 'payment') settled.set(line.subject.id, 'bought');
-    else if (line.kind === 'promise' && !settled.has(line.subject.id)) settled.set(line.subject.id, 'promised');
-  }
+  const settled = statesByLedger(rows.ledger);
   const finds = rows.sightings.flatMap((sighting): FindRow[] => {
     const piece = pieces.get(sighting.pieceId);
     if (!piece) return [];
-    const state = sighting.state === 'owned' ? 'owned' : (settled.get(piece.id) ?? sighting.state);
+    const booked = settled.get(piece.id);
+    const state = sighting.state === 'owned' && booked !== 'sold' ? 'owned' : (booked ?? sighting.state);
     const before = known.get(sighting);
     if (before?.piece === piece && before.state === state) return [before.find];
     const find = findOf(sighting, piece, state);

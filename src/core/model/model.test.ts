@@ -8,6 +8,7 @@ import { nestedReferenceFields, referenceFields, referencesOf, withReferences, w
 import { travelling } from './derive/travel';
 import { allEntities, type ChangedTable, entityOf, isTable, rowEntities, tableNames } from './entities';
 import { isKeepable, line, paragraph } from './fields';
+import { newLedgerLine } from './newLedgerLine';
 import { priceSchema } from './values/price';
 
 const tables = allEntities.map((entity) => entity.table);
@@ -180,17 +181,7 @@ describe('what travels in a file', () => {
   });
 
   it('is also what only the ledger names: a color and a supply that nothing shows any more', () => {
-    const line = {
-      id: uuid(20),
-      version: 1,
-      kind: 'payment' as const,
-      amount: 100,
-      atMs: 0,
-      subject: { kind: 'supply' as const, id: uuid(7) },
-      atLeast: false,
-      reversesId: null,
-      note: '',
-    };
+    const line = newLedgerLine(uuid(20), 'payment', { kind: 'supply', id: uuid(7) }, 100, 0);
     const file = travelling({ ...base, ledger: [line] });
     expect(ids(file.supplies)).toContain(uuid(7));
     expect(ids(file.colorCards)).toContain(plum.id);

@@ -27,6 +27,10 @@ export type LedgerRow = RowOf<'ledger'>;
 export type OverrideRow = RowOf<'overrides'>;
 export type PhotoRow = RowOf<'photos'>;
 export type PieceRow = RowOf<'pieces'>;
+export type SourceRow = RowOf<'sources'>;
+export type TripRow = RowOf<'trips'>;
+export type AdRow = RowOf<'ads'>;
+export type ReceiptRow = RowOf<'receipts'>;
 export type PriceNoteRow = RowOf<'priceNotes'>;
 
 /** Rows of the studio that all its projects share. */

@@ -8,6 +8,7 @@ import {
   offer,
   option,
   pack,
+  paid,
   pieceIdOf,
   project,
   recipe,
@@ -167,19 +168,7 @@ describe('two nightstands, one can', () => {
     const bought: ProjectRows = rows({
       ...start,
       finds: start.finds.map((row): FindRow => (row.id === 'left' ? { ...row, state: 'bought' } : row)),
-      ledger: [
-        {
-          id: 'l',
-          version: 1,
-          kind: 'payment',
-          amount: 1200,
-          atMs: AS_OF,
-          subject: { kind: 'piece', id: pieceIdOf('left') },
-          atLeast: false,
-          reversesId: null,
-          note: '',
-        },
-      ],
+      ledger: [paid('l', { kind: 'piece', id: pieceIdOf('left') }, 1200)],
     });
     const after = computePlan(bought, AS_OF);
     expect(optionOf(after, 'left-painted').cashAdded.likely).toBe(0);
@@ -369,22 +358,7 @@ const anyProject = fc
         option(`new${i}`, `s${i}`, 'buyNew', { parts: [newPart(`o${i}`)] }),
       ]),
       fills: slots.flatMap((entry, i) => (entry.choice ? [fill(`s${i}`, `${entry.choice}${i}`)] : [])),
-      ledger:
-        spent > 0
-          ? [
-              {
-                id: 'l',
-                version: 1,
-                kind: 'payment',
-                amount: spent,
-                atMs: AS_OF,
-                subject: { kind: 'fee', id: 'project' },
-                atLeast: false,
-                reversesId: null,
-                note: '',
-              },
-            ]
-          : [],
+      ledger: spent > 0 ? [paid('l', { kind: 'fee', id: 'project' }, spent)] : [],
     });
   });
 const runs = { numRuns: 40 };

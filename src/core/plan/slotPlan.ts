@@ -1,6 +1,5 @@
 import { nothing } from '../kernel/amount';
 import type { SlotRow } from '../model/rows';
-import type { Tax } from '../pricing/priceStory';
 import { addedBy, type RestOfPlan } from './added';
 import type { DrawTotals } from './drawTotals';
 import { beatsYardstick, type Comparison, compareWithYardstick, type SideOfComparison } from './makeOrBuy';
@@ -80,7 +79,7 @@ export function figuresOfSlot(
   const options = model.optionsOf(slot.id);
   const draws = new Map<string, Draw>();
   for (const option of options) for (const draw of option.draws) draws.set(draw.poolId, draw);
-  const { hourValue, currency, tax } = model.rows.project;
+  const { hourValue, currency } = model.rows.project;
   const countOf = (option: OptionModel) =>
     own.find((fill) => fill.model.option.id === option.option.id)?.count ?? Math.min(slot.quantity, option.capacity);
   return model.memo.part(
@@ -98,7 +97,6 @@ export function figuresOfSlot(
       }),
       hourValue: hourValue ?? 0,
       currency,
-      tax,
     },
     keepEqual,
   );
@@ -116,7 +114,6 @@ function slotFigures(of: {
   pools: readonly DrawnPool[];
   hourValue: number;
   currency: string;
-  tax: Tax;
 }): SlotFigures {
   const pools = new Map(of.pools.map(([id, pool, amount, once]) => [id, { pool, ofRest: { amount, once } }]));
   const rest: RestOfPlan = {

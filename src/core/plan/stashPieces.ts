@@ -1,3 +1,4 @@
+import { blankSighting } from '../model/blankSighting';
 import { type FindRow, findOf } from '../model/finds';
 import type { PieceRow } from '../model/rows';
 import { plainStory } from '../pricing/priceStory';
@@ -8,12 +9,9 @@ export function findFromPiece(id: string, piece: PieceRow): FindRow {
     id,
     version: 1,
     pieceId: piece.id,
-    source: '',
+    ...blankSighting,
     state: 'owned' as const,
     story: plainStory({ state: 'free' }),
-    note: '',
-    reason: '',
-    archived: false,
   };
   return findOf(sighting, piece, 'owned');
 }

@@ -18,7 +18,7 @@ export function worthOfOption(
   option: OptionFigures,
   yardstick: SideOfComparison | null,
   isYardstick: boolean,
-  of: { rest: RestOfPlan; hourValue: number; currency: string; tax: Tax },
+  of: { rest: RestOfPlan; hourValue: number; currency: string },
 ): WorthUpTo {
   const [find, ...more] = option.model.finds;
   if (!yardstick || isYardstick || yardstick.atLeast || !find || more.length > 0) return { kind: 'noPrice' };
@@ -34,7 +34,7 @@ export function worthOfOption(
     atLeast: option.cashAdded.atLeast,
   };
   const worth = worthUpTo(side, 0, yardstick, of.hourValue);
-  return worth < 0 ? { kind: 'notEvenFree' } : upTo(worth, find, of.currency, of.tax);
+  return worth < 0 ? { kind: 'notEvenFree' } : upTo(worth, find, of.currency, pool.tax);
 }
 
 /** The tag takes a search through the price story: it is worked back once somebody asks for it. */

@@ -19,13 +19,28 @@ export interface LedgerLine {
   subject: Subject;
   reversesId: string | null;
   note: string;
+  /** How many pieces it is for; null for all there are. */
+  pieces: number | null;
+  /** The payment that a refund is of. */
+  refundsId: string | null;
 }
 
 /**
  * The lines that count: a reversed line and its reversal count nothing, a reversal that was itself reversed (an act
  * taken back and done again) lets the first line count again.
  */
-export function linesInForce<L extends LedgerLine>(lines: readonly L[]): L[] {
+export function linesInForce<L extends LedgerLine>(lines: readonly L[]): readonly L[] {
+  const before = inForce.get(lines);
+  if (before) return before as readonly L[];
+  const found = findInForce(lines);
+  inForce.set(lines, found);
+  return found;
+}
+
+/** What was found of a list of lines, which never changes. */
+const inForce = new WeakMap<readonly LedgerLine[], readonly LedgerLine[]>();
+
+function findInForce<L extends LedgerLine>(lines: readonly L[]): L[] {
   const reversalOf = new Map<string, L>();
   for (const line of lines) if (line.reversesId !== null) reversalOf.set(line.reversesId, line);
   // Followed in a loop: an act can be taken back and done again as often as one likes.
@@ -36,6 +51,41 @@ export function linesInForce<L extends LedgerLine>(lines: readonly L[]): L[] {
     return count % 2 === 0;
   };
   return lines.filter((line) => line.reversesId === null && stands(line));
+}
+
+/** What came back of one payment: money, and pieces. */
+export interface TakenBack {
+  amount: number;
+  pieces: number;
+  /** Whether all of it went back: every piece of the payment, or a refund that names no number of pieces. */
+  isWhole: boolean;
+}
+
+/** What went back of each payment, by its id; over the lines in force. */
+export function takenBack(lines: readonly LedgerLine[]): ReadonlyMap<string, TakenBack> {
+  const inForce = linesInForce(lines);
+  const payments = new Map(inForce.map((line) => [line.id, line]));
+  const back = new Map<string, TakenBack>();
+  for (const { kind, refundsId, amount, pieces } of inForce) {
+    const payment = kind === 'refund' && refundsId !== null ? payments.get(refundsId) : undefined;
+    if (!payment) continue;
+    const before = back.get(payment.id) ?? { amount: 0, pieces: 0, isWhole: false };
+    const all = before.pieces + (pieces ?? 0);
+    back.set(payment.id, {
+      amount: before.amount + amount,
+      pieces: all,
+      isWhole: before.isWhole || pieces === null || (payment.pieces !== null && all >= payment.pieces),
+    });
+  }
+  return back;
+}
+
+/** Payments and promises that stand: in force, and not wholly taken back. */
+export function standingSettlements<L extends LedgerLine>(lines: readonly L[]): L[] {
+  const back = takenBack(lines);
+  return linesInForce(lines).filter(
+    ({ id, kind }) => kind === 'promise' || (kind === 'payment' && !back.get(id)?.isWhole),
+  );
 }
 
 /** What the ledger comes to; minor units. */
@@ -75,11 +125,10 @@ export function ledgerSums(lines: readonly LedgerLine[]): LedgerSums {
   return { spent, promised, spentAtLeast, promisedAtLeast };
 }
 
-/** Ids of what the ledger holds as paid or promised, by kind of subject and by the lines in force. */
+/** Ids of what the ledger holds as paid or promised and not wholly taken back, by kind of subject. */
 export function settledIds(lines: readonly LedgerLine[]): ReadonlyMap<string, ReadonlySet<string>> {
   const settled = new Map<string, Set<string>>();
-  for (const { kind, subject } of linesInForce(lines)) {
-    if (kind !== 'payment' && kind !== 'promise') continue;
+  for (const { subject } of standingSettlements(lines)) {
     settled.set(subject.kind, (settled.get(subject.kind) ?? new Set()).add(subject.id));
   }
   return settled;

@@ -337,6 +337,8 @@ describe('offers and the ledger', () => {
       subject: { kind: 'fee', id: 'project' },
       reversesId,
       note: '',
+      pieces: null,
+      refundsId: null,
     });
     expect(
       ledgerSums([

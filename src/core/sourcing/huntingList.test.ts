@@ -1,7 +1,7 @@
 import fc from 'fast-check';
 import Papa from 'papaparse';
 import { describe, expect, it } from 'vitest';
-import { AS_OF, fill, find, option, project, rows, slot } from '../fixtures/projectRows';
+import { AS_OF, fill, find, option, paid, project, rows, slot } from '../fixtures/projectRows';
 import { huntingListCsv, huntingListText } from '../formats/huntingList/write';
 import { budgetShares } from '../plan/budgetShares';
 import { computePlan } from '../plan/computePlan';
@@ -114,19 +114,7 @@ describe('the hunting list', () => {
   it('lowers the target when money is spent, and never raises it above the ceiling', () => {
     const spent = list({
       ...base,
-      ledger: [
-        {
-          id: 'l',
-          version: 1,
-          kind: 'payment',
-          amount: 4500,
-          atMs: 0,
-          subject: { kind: 'fee', id: 'project' },
-          atLeast: false,
-          reversesId: null,
-          note: '',
-        },
-      ],
+      ledger: [paid('l', { kind: 'fee', id: 'project' }, 4500)],
     });
     expect(spent.map((line) => line.target)).toEqual([450, 1350, 1350]);
     // The nightstand was filled for 10.00 instead of 27.00: the others could take more, but their ceiling holds.
@@ -167,19 +155,7 @@ describe('the hunting list', () => {
   it('gives no target below nothing when the purse is over', () => {
     const over = list({
       ...base,
-      ledger: [
-        {
-          id: 'l',
-          version: 1,
-          kind: 'payment',
-          amount: 20_000,
-          atMs: 0,
-          subject: { kind: 'fee', id: 'project' },
-          atLeast: false,
-          reversesId: null,
-          note: '',
-        },
-      ],
+      ledger: [paid('l', { kind: 'fee', id: 'project' }, 20_000)],
     });
     expect(over.map((line) => line.target)).toEqual([0, 0, 0]);
   });

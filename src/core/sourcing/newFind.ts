@@ -1,4 +1,5 @@
 import type { UnitSystem } from '../kernel/units';
+import { blankSighting } from '../model/blankSighting';
 import type { FindRow } from '../model/rows';
 import { plainStory } from '../pricing/priceStory';
 import { completeMeasures, usualMeasures } from '../surface/furnitureTemplate';
@@ -30,8 +31,8 @@ export function newFind(id: string, pieceId: string, line: QuickLine, units: Uni
   const isLamp = template.traits.includes('lamp');
   return {
     id,
+    ...blankSighting,
     ...shortName(line.name, line.note),
-    source: '',
     state: 'seen',
     kind: isLamp ? 'lamp' : 'ordinary',
     templateId: template.id,
@@ -49,12 +50,12 @@ export function newFind(id: string, pieceId: string, line: QuickLine, units: Uni
       pieces: line.pieces,
     },
     repairMinutes: line.repairMinutes,
-    reason: '',
-    archived: false,
     count: line.usable,
     counted: line.counted,
     freshDays: line.freshDays,
     inHouse: false,
+    inspected: [],
+    sorted: true,
     pieceId,
   };
 }

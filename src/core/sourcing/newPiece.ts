@@ -76,6 +76,7 @@ export function unknownPiece(id: string, name: string, locale: PieceLocale): Pie
     mayAlter: false,
     photoId: null,
     seenOn: locale.today,
+    inspected: [],
     sorted: false,
   };
 }
@@ -200,8 +201,11 @@ export function newPiece(id: string, line: string, locale: PieceLocale): PieceRo
   return piece;
 }
 
-/** What is said of a find's piece when it stays in the house: its size, what it can do, its worth as its tag says. */
-export function keptFields(find: FindRow): Partial<PieceRow> {
+/**
+ * What is said of a find's piece when it stays in the house: its size, what it can do, its worth as its tag says.
+ * @param from the name of the place it came from; empty where nobody said
+ */
+export function keptFields(find: FindRow, from: string): Partial<PieceRow> {
   const size = overallSize(find.templateId, find.measures);
   const kind = pieceKindOf(find.name);
   const { tag } = find.story;
@@ -212,7 +216,7 @@ export function keptFields(find: FindRow): Partial<PieceRow> {
     value: tag.state === 'stated' ? tag.low : null,
     roles: kind ? [...kind.roles] : [],
     fragile: kind?.fragile ?? false,
-    story: find.source === '' ? '' : `from ${find.source}`,
+    story: from === '' ? '' : `from ${from}`,
     sorted: true,
   };
 }

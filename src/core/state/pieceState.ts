@@ -23,3 +23,7 @@ export type LeadTest = (typeof leadTests)[number];
 /** How the cord of something electric is. */
 export const cordConditions = ['unknown', 'sound', 'damaged', 'none'] as const;
 export type CordCondition = (typeof cordConditions)[number];
+
+/** What a check of an inspection found. */
+export const checkVerdicts = ['fine', 'flaw', 'breaker'] as const;
+export type CheckVerdict = (typeof checkVerdicts)[number];

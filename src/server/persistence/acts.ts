@@ -5,7 +5,7 @@ import { actEntity, type StoredActRow } from './entities';
 import type { Transaction } from './scope';
 
 /** The shape of the rows that acts written now speak of; older ones are kept and cannot be taken back. */
-const SHAPE = 4;
+const SHAPE = 5;
 /** The most acts that are looked through behind one that is to be taken back. */
 const MOST_SINCE = 200;
 

@@ -7,6 +7,7 @@ import { completeMeasures } from '@core/surface/furnitureTemplate';
 import { furnitureTemplates } from '@core/surface/templates';
 import { afterAll } from 'vitest';
 import { project as projectRow } from '../../core/fixtures/projectRows';
+import { blankSighting } from '../../core/model/blankSighting';
 import { type ProjectRows, type StoredRows, withFinds } from '../../core/model/rows';
 import { newSlot, newSpot } from '../../core/plan/newRows';
 import { plainStory } from '../../core/pricing/priceStory';
@@ -141,7 +142,7 @@ export function nightstandOption(slotId: string) {
       id: findId,
       version: 1,
       name: 'Oak nightstand',
-      source: 'Ferry Lane Hand-Me-Downs',
+      ...blankSighting,
       state: 'seen' as const,
       kind: 'ordinary' as const,
       templateId: 'nightstand',
@@ -155,14 +156,13 @@ export function nightstandOption(slotId: string) {
       cordCondition: 'none' as const,
       story: plainStory(stated(1200)),
       repairMinutes: 0,
-      note: '',
-      reason: '',
       pieceId: randomUUID(),
       count: 1,
       counted: true,
-      archived: false,
       freshDays: null,
       inHouse: false,
+      inspected: [],
+      sorted: true,
     },
     offer: null,
     recipe: null,

@@ -109,7 +109,7 @@ export function buyNewOption(
     id: newId(),
     version: 1,
     name,
-    source: '',
+    sourceId: null,
     price,
     delivery: 0,
     deliveryTaxed: true,

@@ -27,16 +27,18 @@ export const isPieceField = (field: string): field is PieceField => (pieceFields
 /** A find taken apart: the piece that it is, as something only seen so far, and the sighting of it. */
 export function partsOfFind(find: FindPayload, currency: string): { piece: PieceRow; sighting: SightingRow } {
   const own = Object.fromEntries(pieceFields.map((field) => [field, find[field]])) as Pick<PieceRow, PieceField>;
-  const { id: sightingId, pieceId, source, story, note, reason, archived } = find;
+  const { id: sightingId, pieceId } = find;
+  const seen = Object.fromEntries(
+    Object.keys(sighting.fields).map((field) => [field, find[field as keyof FindPayload]]),
+  ) as Omit<SightingRow, 'id' | 'version'>;
   // Whether it is bought or ordered, the ledger says.
   const state = find.state === 'owned' || find.state === 'passed' ? find.state : 'seen';
   return {
     piece: {
       ...unknownPiece(pieceId, find.name, { units: 'metric', currency, today: '' }),
       ...own,
-      sorted: true,
       seenOn: null,
     },
-    sighting: { id: sightingId, version: 1, pieceId, source, state, story, note, reason, archived },
+    sighting: { ...seen, id: sightingId, version: 1, state },
   };
 }

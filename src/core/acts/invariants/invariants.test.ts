@@ -6,6 +6,7 @@ import { sampleRow } from '../../fixtures/sampleRow';
 import { referencesOf } from '../../model/derive/references';
 import { emptyProject } from '../../model/emptyRows';
 import { isTable, rowEntities } from '../../model/entities';
+import { newLedgerLine } from '../../model/newLedgerLine';
 import type { LedgerRow, ProjectRows, SlotRow } from '../../model/rows';
 import { type AnyRow, insert, type RowChange, remove, update, type Workspace } from '../changes';
 import { after, judge } from '../perform';
@@ -180,15 +181,7 @@ describe('a piece is in one place', () => {
 
 describe('the books', () => {
   const line = (n: number, change: Partial<LedgerRow> = {}): LedgerRow => ({
-    id: uuid(n),
-    version: 1,
-    kind: 'payment',
-    amount: 1200,
-    atMs: n,
-    subject: { kind: 'supply', id: uuid(90) },
-    atLeast: false,
-    reversesId: null,
-    note: '',
+    ...newLedgerLine(uuid(n), 'payment', { kind: 'supply', id: uuid(90) }, 1200, n),
     ...change,
   });
   const books = (...ledger: LedgerRow[]) => rows({ supplies: [supply(uuid(90), 'clearWax', null, 'satin')], ledger });

@@ -1,5 +1,5 @@
 import { sameValue } from '../../kernel/sameValue';
-import { ledgerInOrder, linesInForce } from '../../pricing/ledger';
+import { ledgerInOrder, linesInForce, standingSettlements, takenBack } from '../../pricing/ledger';
 import { isProject } from '../changes';
 import type { Breach, Invariant } from './invariant';
 
@@ -41,13 +41,21 @@ export const ledgerHolds: Invariant = {
         breach(line.id, 'amount', line.amount, `the ${mirrored.kind} of ${mirrored.amount} that it takes back`, true);
     }
     const settled = new Set<string>();
-    for (const { id, kind, subject, amount } of linesInForce(rows.ledger)) {
-      // A supply is bought again and again; a piece or an order once.
-      if ((kind !== 'payment' && kind !== 'promise') || (subject.kind !== 'piece' && subject.kind !== 'offer'))
-        continue;
+    for (const { id, kind, subject, amount } of standingSettlements(rows.ledger)) {
+      // A supply is bought again and again; a piece or an order once, unless it went back.
+      if (subject.kind !== 'piece' && subject.kind !== 'offer') continue;
       const key = `${subject.kind} ${subject.id}`;
       if (settled.has(key)) breach(id, kind, amount, `one payment or promise for each ${subject.kind}`, true);
       settled.add(key);
+    }
+    const back = takenBack(rows.ledger);
+    const inForce = new Map(linesInForce(rows.ledger).map((line) => [line.id, line]));
+    for (const { id, kind, refundsId, amount } of inForce.values()) {
+      if (kind !== 'refund' || refundsId === null) continue;
+      const payment = inForce.get(refundsId);
+      if (payment?.kind !== 'payment') breach(id, 'refundsId', refundsId, 'a payment that counts', true);
+      else if ((back.get(refundsId)?.amount ?? 0) > payment.amount && !payment.atLeast)
+        breach(id, 'amount', amount, `no more than the ${payment.amount} that was paid`, true);
     }
     return breaches;
   },

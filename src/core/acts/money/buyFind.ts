@@ -1,5 +1,6 @@
 import { z } from 'zod';
 import { id } from '../../model/fields';
+import { piecesBought } from '../../pricing/priceStory';
 import { projectAct, refuse } from '../act';
 import { settle, settlement } from './ledgerChanges';
 
@@ -11,8 +12,19 @@ export const buyFind = projectAct({
   decide: (rows, payload) => {
     const find = rows.finds.find((row) => row.id === payload.findId);
     if (!find) return refuse('findId', payload.findId, 'a find of this project');
-    if (find.state === 'bought' || find.state === 'owned')
+    if (find.state === 'bought' || find.state === 'owned' || find.state === 'sold')
       return refuse('findId', find.name, 'a find that is not bought yet');
-    return settle(rows, payload, 'findId', find.name, { kind: 'piece', id: find.pieceId });
+    const { sourceId, story } = find;
+    return settle(
+      rows,
+      payload,
+      'findId',
+      find.name,
+      { kind: 'piece', id: find.pieceId },
+      {
+        sourceId,
+        pieces: piecesBought(story),
+      },
+    );
   },
 });

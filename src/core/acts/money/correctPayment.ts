@@ -2,7 +2,7 @@ import { z } from 'zod';
 import { id } from '../../model/fields';
 import { linesInForce } from '../../pricing/ledger';
 import { projectAct, refuse } from '../act';
-import { ledgerLine, payment } from './ledgerChanges';
+import { ledgerLine, payment, reversalOf } from './ledgerChanges';
 
 /** Sets right what was paid or promised: the slip turned up, or the first figure was wrong. The old line is taken back. */
 export const correctPayment = projectAct({
@@ -13,8 +13,12 @@ export const correctPayment = projectAct({
     const line = linesInForce(rows.ledger).find((row) => row.id === payload.lineId);
     if (!line || (line.kind !== 'payment' && line.kind !== 'promise'))
       return refuse('lineId', payload.lineId, 'a payment or an order that counts');
-    const { kind, subject, amount, atLeast } = line;
-    const back = { ...payload, ledgerId: payload.reversalId, paid: amount, atLeast };
-    return [ledgerLine(back, kind, subject, line.id), ledgerLine(payload, kind, subject)];
+    if (linesInForce(rows.ledger).some((row) => row.refundsId === line.id))
+      return refuse('lineId', line.amount, 'a payment of which nothing came back yet');
+    const { kind, subject, sourceId, receiptId, pieces, note } = line;
+    return [
+      reversalOf(line, payload.reversalId, payload.atMs),
+      ledgerLine(payload, kind, subject, { sourceId, receiptId, pieces, note }),
+    ];
   },
 });

@@ -11,6 +11,6 @@ export const orderOffer = projectAct({
   decide: (rows, payload) => {
     const offer = rows.offers.find((row) => row.id === payload.offerId);
     if (!offer) return refuse('offerId', payload.offerId, 'an offer of this project');
-    return settle(rows, payload, 'offerId', offer.name, { kind: 'offer', id: offer.id });
+    return settle(rows, payload, 'offerId', offer.name, { kind: 'offer', id: offer.id }, { sourceId: offer.sourceId });
   },
 });

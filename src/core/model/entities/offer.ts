@@ -1,6 +1,6 @@
 import { furnitureTemplates } from '../../surface/templates';
 import { defineEntity } from '../entity';
-import { line, minorUnits, registered, wholeNumber, yesNo } from '../fields';
+import { line, minorUnits, refersTo, registered, wholeNumber, yesNo } from '../fields';
 import { priceSchema } from '../values/price';
 import { lab, measures } from '../values/surface';
 
@@ -13,7 +13,7 @@ export const offer = defineEntity({
   travels: 'always',
   fields: {
     name: line(1, 120),
-    source: line(0, 120),
+    sourceId: refersTo('sources').nullable(),
     price: priceSchema,
     /** What one order is delivered for; null while nobody knows. */
     delivery: minorUnits.nullable(),

@@ -1,7 +1,7 @@
 import { defineEntity } from '../entity';
 import { line, moment, oneOf, wholeNumber } from '../fields';
 
-export const photoKinds = ['before', 'inspiration', 'anchor', 'palette'] as const;
+export const photoKinds = ['before', 'inspiration', 'anchor', 'palette', 'find', 'tag', 'receipt'] as const;
 export type PhotoKind = (typeof photoKinds)[number];
 
 /** A picture kept with its project; the bytes lie elsewhere under the same id and are never in a list. */

@@ -1,6 +1,6 @@
 import { z } from 'zod';
 import { materials, oldFinishes } from '../../catalog/substrates';
-import { careKinds, cordConditions, eras, leadTests } from '../../state/pieceState';
+import { careKinds, checkVerdicts, cordConditions, eras, leadTests } from '../../state/pieceState';
 import { furnitureTemplates } from '../../surface/templates';
 import { defineEntity } from '../entity';
 import {
@@ -120,6 +120,10 @@ export const piece = defineEntity({
     photoId: refersTo('photoBytes').nullable(),
     /** Local date on which it was seen in the house last. */
     seenOn: localDate.nullable(),
+    /** What was looked at when it was inspected, check by check. */
+    inspected: z
+      .array(z.strictObject({ check: line(1, 60), verdict: oneOf(checkVerdicts) }))
+      .max(80, 'at most 80 checks'),
     /** False while a quick entry still waits to be sorted out. */
     sorted: yesNo,
   },

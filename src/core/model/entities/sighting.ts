@@ -1,5 +1,5 @@
 import { defineEntity } from '../entity';
-import { line, oneOf, paragraph, refersTo, yesNo } from '../fields';
+import { line, localDate, oneOf, paragraph, refersTo, yesNo } from '../fields';
 import { priceStorySchema } from '../values/price';
 
 /** What the stylist says of a piece that was seen; whether it was bought or ordered, the ledger says. */
@@ -18,7 +18,8 @@ export const sighting = defineEntity({
   indexed: [['pieceId']],
   fields: {
     pieceId: refersTo('pieces'),
-    source: line(0, 120),
+    /** Where it was seen; null while nobody said. */
+    sourceId: refersTo('sources').nullable(),
     state: oneOf(sightingStates),
     story: priceStorySchema,
     note: paragraph(0, 2000),
@@ -26,5 +27,20 @@ export const sighting = defineEntity({
     reason: paragraph(0, 400),
     /** Put away: money was paid for it, so it stays in the books, and is offered for nothing any more. */
     archived: yesNo,
+    /** The color of its tag, for shops that mark down by it; empty where it has none. */
+    tagColor: line(0, 40),
+    /** Whether there are more of it on the shelf; null as its kind of place has it. */
+    plenty: yesNo.nullable(),
+    /** The day on which it is thought over again; null while nobody thinks about it. */
+    thinkUntil: localDate.nullable(),
+    /** Why it was bought, thought over or passed, in the stylist's words. */
+    because: paragraph(0, 400),
+    /** Local date on which it was seen; null for what was never met in a shop. */
+    seenOn: localDate.nullable(),
+    /** Pictures of it and of its tag. */
+    photoId: refersTo('photos').nullable(),
+    tagPhotoId: refersTo('photos').nullable(),
+    /** What takes its place once it has wilted. */
+    standIn: line(0, 120),
   },
 });

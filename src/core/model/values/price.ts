@@ -1,7 +1,9 @@
 import { z } from 'zod';
 import type { Price } from '../../kernel/price';
-import type { PriceStory, Tax } from '../../pricing/priceStory';
-import { minorUnits, oneOf, percentThousandths, wholeNumber, yesNo } from '../fields';
+import type { ForeignMoney } from '../../pricing/foreignMoney';
+import type { PriceStory, Rounding, Tax } from '../../pricing/priceStory';
+import { localDate, minorUnits, oneOf, percentThousandths, wholeNumber, yesNo } from '../fields';
+import { anyCurrency } from './currency';
 
 const inOrder = (range: { low: number; likely?: number; high: number }) =>
   range.low <= (range.likely ?? range.low) && (range.likely ?? range.low) <= range.high;
@@ -28,6 +30,17 @@ export const taxSchema = z.strictObject({
   percentThousandths: percentThousandths(50_000),
   included: yesNo,
 }) satisfies z.ZodType<Tax>;
+
+/** Where a till rounds. */
+export const roundings = ['piece', 'line', 'receipt'] as const satisfies readonly Rounding[];
+
+/** Money of another currency, with its rate and its day. */
+export const foreignMoney = z.strictObject({
+  currency: anyCurrency,
+  amount: minorUnits,
+  rateMillionths: wholeNumber(1, 1_000_000_000_000, 'a rate'),
+  day: localDate,
+}) satisfies z.ZodType<ForeignMoney>;
 
 const priceLine = z.discriminatedUnion('kind', [
   z.strictObject({ kind: z.literal('markdown'), percentThousandths: percentThousandths(100_000) }),
@@ -60,6 +73,6 @@ export const priceStorySchema = z.strictObject({
   quantity: wholeNumber(1, 1000),
   lines: z.array(priceLine).max(20, 'at most 20 price lines'),
   tax: taxSchema.nullable(),
-  rounding: oneOf(['piece', 'line', 'receipt']),
+  rounding: oneOf(roundings),
   pieces: wholeNumber(1, 1000, 'pieces in a pack'),
 }) satisfies z.ZodType<PriceStory>;

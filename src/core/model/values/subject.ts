@@ -1,7 +1,10 @@
 import { z } from 'zod';
 import { fieldFacts, refersTo } from '../fields';
 
-/** What money can be moved for, and the table of its rows: `delivery` is that of an offer, `fee` one of the project. */
+/**
+ * What money can be moved for, and the table of its rows: `delivery` is that of an offer, `fee` one of the project,
+ * `deposit` what was left for something borrowed.
+ */
 export const ledgerSubjects = {
   piece: 'pieces',
   offer: 'offers',
@@ -9,6 +12,7 @@ export const ledgerSubjects = {
   tool: 'tools',
   delivery: 'offers',
   fee: 'project',
+  deposit: 'pieces',
 } as const;
 export type SubjectKind = keyof typeof ledgerSubjects;
 export const subjectKinds = Object.keys(ledgerSubjects) as [SubjectKind, ...SubjectKind[]];
@@ -18,9 +22,13 @@ const of = <K extends SubjectKind>(kind: K) =>
 
 /** What a line of the ledger is about. */
 export const subjectSchema = z
-  .discriminatedUnion('kind', [of('piece'), of('offer'), of('supply'), of('tool'), of('delivery'), of('fee')], {
-    error: `something that money moves for: ${subjectKinds.join(', ')}`,
-  })
+  .discriminatedUnion(
+    'kind',
+    [of('piece'), of('offer'), of('supply'), of('tool'), of('delivery'), of('fee'), of('deposit')],
+    {
+      error: `something that money moves for: ${subjectKinds.join(', ')}`,
+    },
+  )
   .register(fieldFacts, { column: 'subject' });
 export type LedgerSubject = z.output<typeof subjectSchema>;
 

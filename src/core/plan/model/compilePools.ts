@@ -22,6 +22,7 @@ export function findPool(of: { find: FindRow; isPaid: boolean; currency: string;
   return {
     kind: 'find',
     find,
+    tax: of.tax,
     till: find.state === 'owned' ? nothing : receiptOf(find.story, of.currency, of.tax).total,
     isSettled: of.isPaid || find.state === 'bought' || find.state === 'promised' || find.state === 'owned',
   };

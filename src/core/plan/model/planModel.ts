@@ -3,6 +3,7 @@ import type { Memo } from '../../kernel/memo';
 import { toMicro } from '../../kernel/micro';
 import type { ColorCardRow, FillRow, OptionRow, OverrideRow, PieceRow, ProjectRows, SlotRow } from '../../model/rows';
 import type { PackPurchase } from '../../pricing/cheapestPacks';
+import type { Tax } from '../../pricing/priceStory';
 import { computeRecipe, type RecipePlan } from '../../recipe/computeRecipe';
 import type { RecipeBody } from '../../recipe/recipeBody';
 import type { Lesson, PieceFacts, RecipeContext } from '../../recipe/recipeContext';
@@ -154,6 +155,11 @@ export class PlanModel {
     return made;
   }
 
+  /** The tax that a place charges: its own, else the project's. */
+  private taxAt(sourceId: string | null): Tax {
+    return this.index.sources.get(sourceId ?? '')?.tax ?? this.rows.project.tax;
+  }
+
   private makePool({ kind, key }: Pick<Draw, 'kind' | 'key'>): Pool | undefined {
     const { currency, tax, units } = this.rows.project;
     const { memo, assumptions, index } = this;
@@ -161,11 +167,14 @@ export class PlanModel {
       case 'find': {
         const find = index.finds.get(key);
         if (!find) return undefined;
-        return memo.part(findPool, key, { find, isPaid: this.isSettled('piece', find.pieceId), currency, tax });
+        const isPaid = this.isSettled('piece', find.pieceId);
+        return memo.part(findPool, key, { find, isPaid, currency, tax: this.taxAt(find.sourceId) });
       }
       case 'order': {
         const offer = index.offers.get(key);
-        return offer && memo.part(orderPool, key, { offer, isPaid: this.isSettled('offer', key), tax });
+        if (!offer) return undefined;
+        const isPaid = this.isSettled('offer', key);
+        return memo.part(orderPool, key, { offer, isPaid, tax: this.taxAt(offer.sourceId) });
       }
       case 'supply': {
         const row = index.supplies.get(key) ?? null;

@@ -15,8 +15,9 @@ export type PoolKind = Pool['kind'];
 export interface FindPool {
   kind: 'find';
   find: FindRow;
-  /** What it comes to at the till. */
+  /** What it comes to at the till, and the tax that holds there unless its own story says otherwise. */
   till: Amount;
+  tax: Tax;
   /** Whether it is paid, promised or owned, so that only leaving it unused remains a choice. */
   isSettled: boolean;
 }

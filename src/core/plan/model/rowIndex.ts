@@ -5,7 +5,7 @@ import { settledIds } from '../../pricing/ledger';
 import { supplyKey } from '../../recipe/supplyKey';
 
 /** Tables whose rows are looked up by their id. */
-const byIdTables = ['slots', 'finds', 'offers', 'options', 'recipes', 'pieces', 'colorCards'] as const;
+const byIdTables = ['slots', 'finds', 'offers', 'options', 'recipes', 'pieces', 'colorCards', 'sources'] as const;
 type ByIdTable = (typeof byIdTables)[number];
 
 /** A project's rows as the plan model looks them up; each part is made anew only when its table changed. */
@@ -32,6 +32,7 @@ export function rowIndex(rows: ProjectRows, memo: Memo): RowIndex {
     recipes: table('recipes', rows.recipes),
     pieces: table('pieces', rows.pieces),
     colorCards: table('colorCards', rows.colorCards),
+    sources: table('sources', rows.sources),
     optionsOfSlots: memo.part(optionsOfSlots, '', { rows: rows.options }),
     supplies: memo.part(suppliesByKey, '', { rows: rows.supplies }),
     packsOfSupplies: memo.part(packsOfSupplies, '', { rows: rows.packs }),

@@ -1,5 +1,6 @@
 import { type Explained, explain, explainMoney, explainMoneySum } from '../../kernel/explained';
 import { calculated, estimated, fromYou, type Source } from '../../kernel/source';
+import { sourceName } from '../../model/sourceName';
 import { receiptOf } from '../../pricing/receipt';
 import { receiptLineNames } from '../../pricing/receiptLineNames';
 import type { AddedLine } from '../added';
@@ -21,11 +22,12 @@ export function explainFind(plan: Plan, pool: FindPool, line: Pick<AddedLine, 'b
 }
 
 /** The till receipt of a find, line by line. */
-function explainReceipt(plan: Plan, { find, till }: FindPool): Explained {
-  const { currency, tax } = plan.rows.project;
+function explainReceipt(plan: Plan, { find, till, tax }: FindPool): Explained {
+  const { currency } = plan.rows.project;
   const receipt = receiptOf(find.story, currency, tax);
   const source: Source = find.story.tag.state === 'estimated' ? estimated : fromYou;
-  const place = find.source ? `, ${find.source}` : '';
+  const name = sourceName(plan.rows.sources, find.sourceId);
+  const place = name === '' ? '' : `, ${name}`;
   const lines = receipt.lines.map((line): Explained => {
     const percent = line.percentThousandths === undefined ? '' : ` ${line.percentThousandths / 1000} %`;
     const note = line.kind === 'tax' && receipt.taxIncluded ? { note: 'in the price' } : {};

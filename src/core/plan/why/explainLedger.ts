@@ -24,6 +24,8 @@ function subjectName(rows: ProjectRows, { kind, id }: LedgerRow['subject']): str
       return 'Delivery';
     case 'fee':
       return 'Fee';
+    case 'deposit':
+      return `Deposit for ${rows.pieces.find((row) => row.id === id)?.name ?? 'a piece'}`;
     default:
       return kind satisfies never;
   }

@@ -11,6 +11,7 @@ import {
   offer,
   option,
   pack,
+  paid,
   pieceIdOf,
   recipe,
   rows,
@@ -211,17 +212,7 @@ describe('what had drifted apart', () => {
   });
 
   it('what is ordered costs nothing more, and its lines say so', () => {
-    const line = (kind: 'promise' | 'payment') => ({
-      id: 'l',
-      version: 1,
-      kind,
-      amount: 8840,
-      atMs: AS_OF,
-      subject: { kind: 'offer' as const, id: 'new' },
-      atLeast: false,
-      reversesId: null,
-      note: '',
-    });
+    const line = (kind: 'promise' | 'payment') => paid('l', { kind: 'offer', id: 'new' }, 8840, kind);
     for (const kind of ['promise', 'payment'] as const) {
       const plan = computePlan(
         rows({
@@ -320,27 +311,15 @@ describe('what had drifted apart', () => {
   });
 
   it('a piece that is paid says so, and nothing is left to pay', () => {
-    const bought: FindRow = { ...stool, state: 'bought' };
-    const paid: ProjectRows = rows({
+    const own: FindRow = { ...stool, state: 'bought' };
+    const bought: ProjectRows = rows({
       slots: [slot('1')],
-      finds: [bought],
+      finds: [own],
       options: [option('o', '1', 'asFound', { parts: [part('stool')] })],
       fills: [fill('1', 'o')],
-      ledger: [
-        {
-          id: 'l',
-          version: 1,
-          kind: 'payment',
-          amount: 900,
-          atMs: AS_OF,
-          subject: { kind: 'piece', id: pieceIdOf('stool') },
-          atLeast: false,
-          reversesId: null,
-          note: '',
-        },
-      ],
+      ledger: [paid('l', { kind: 'piece', id: pieceIdOf('stool') }, 900)],
     });
-    const tree = linesOf(computePlan(paid, AS_OF), 'o', 'cashAdded');
+    const tree = linesOf(computePlan(bought, AS_OF), 'o', 'cashAdded');
     expect(tree.because[0]?.label).toContain('already spent');
     expect(tree.value).toBe(0);
   });

@@ -9,6 +9,7 @@ import { DeliveryUnknown1764700000000 } from './1764700000000-delivery-unknown';
 import { BriefFelt1764800000000 } from './1764800000000-brief-felt';
 import { Studios1764900000000 } from './1764900000000-studios';
 import { KnownFromBelow1765000000000 } from './1765000000000-known-from-below';
+import { Hunt1765100000000 } from './1765100000000-hunt';
 
 /** All migrations, oldest first. */
 export const migrations = [
@@ -23,4 +24,5 @@ export const migrations = [
   BriefFelt1764800000000,
   Studios1764900000000,
   KnownFromBelow1765000000000,
+  Hunt1765100000000,
 ];

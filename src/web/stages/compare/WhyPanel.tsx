@@ -1,6 +1,7 @@
 import type { Finding } from '@core/kernel/finding';
 import { formatMinutes } from '@core/kernel/formatMinutes';
 import { formatMoney } from '@core/kernel/formatMoney';
+import { taxAt } from '@core/model/sourceName';
 import type { OptionPlan } from '@core/plan/computePlan';
 import { usualPlacingMinutes } from '@core/plan/model/optionModel';
 import { nameOfOption } from '@core/plan/nameOfOption';
@@ -12,6 +13,7 @@ import { Button } from 'antd';
 import { memo, useState } from 'react';
 import { PaidLine } from '../../app/PaidLine';
 import { useCommands, useLocale, usePlan, useRows } from '../../app/projectStore';
+import { SourceField } from '../../app/SourceField';
 import { amountWords, dayWords } from '../../app/words';
 import { LinkButton } from '../../ui/basics';
 import { MoneyField, NumberField, PriceField, TextField } from '../../ui/fields';
@@ -147,12 +149,12 @@ function OfferFields(props: { option: OptionPlan }) {
   );
   const paid = lines.find((line) => line.kind === 'payment');
   const promise = lines.find((line) => line.kind === 'promise');
-  const cash = offerCash(offer, part.pieces, rows.project.tax);
+  const cash = offerCash(offer, part.pieces, taxAt(rows, offer.sourceId));
   const set = (values: Record<string, unknown>) => run('editOffer', { id: offer.id, values });
   return (
     <div>
       <TextField label="What it is" value={offer.name} least={1} onCommit={(name) => set({ name })} />
-      <TextField label="Sold at" value={offer.source} onCommit={(source) => set({ source })} />
+      <SourceField label="Sold at" value={offer.sourceId} onCommit={(sourceId) => set({ sourceId })} />
       <PriceField label="Price" value={offer.price} currency={locale.currency} onCommit={(price) => set({ price })} />
       <MoneyField
         label="Delivery, once"

@@ -1,6 +1,7 @@
 import type { PayloadOf } from '@core/acts';
 import { substrates } from '@core/catalog/substrates';
 import type { FindRow } from '@core/model/rows';
+import { sourceName, taxAt } from '@core/model/sourceName';
 import { linesInForce } from '@core/pricing/ledger';
 import { receiptOf } from '@core/pricing/receipt';
 import { keptFields } from '@core/sourcing/newPiece';
@@ -12,6 +13,7 @@ import { Link } from 'react-router';
 import { PaidLine } from '../../app/PaidLine';
 import { PaletteFit } from '../../app/PaletteFit';
 import { useCommands, useLocale, useRows } from '../../app/projectStore';
+import { SourceField } from '../../app/SourceField';
 import { FinishField, MaterialField } from '../../app/SurfaceFields';
 import { LabField } from '../../ui/ColorCardPicker';
 import { Choice, LengthField, NumberField, TextField } from '../../ui/fields';
@@ -36,7 +38,7 @@ export function FindSheet(props: { find: FindRow }) {
   const template = furnitureTemplates.find(find.templateId);
   const set = (values: PayloadOf<'editFind'>['values']) => run('editFind', { id: find.id, values });
   const fallback = substrates.find(find.finishId ?? find.materialId)?.usualColor ?? '#cccccc';
-  const till = receiptOf(find.story, locale.currency, rows.project.tax).total;
+  const till = receiptOf(find.story, locale.currency, taxAt(rows, find.sourceId)).total;
   const lines = linesInForce(rows.ledger).filter((line) => line.subject.id === find.pieceId);
   const promise = lines.find((line) => line.kind === 'promise');
   // What was paid for, or made over, is a record: it is put away, not removed.
@@ -52,7 +54,7 @@ export function FindSheet(props: { find: FindRow }) {
           <div>
             <SideBySide across={2}>
               <TextField label="What is it" value={find.name} least={1} onCommit={(name) => set({ name })} />
-              <TextField label="Seen at" value={find.source} onCommit={(source) => set({ source })} />
+              <SourceField label="Seen at" value={find.sourceId} onCommit={(sourceId) => set({ sourceId })} />
               <Choice
                 label="Kind of piece"
                 value={find.templateId}
@@ -228,7 +230,11 @@ export function FindSheet(props: { find: FindRow }) {
       <p style={{ display: 'flex', gap: 8, flexWrap: 'wrap' }}>
         {!bought && <Button onClick={() => set({ state: 'owned' })}>It is ours already</Button>}
         {!find.inHouse && (find.state === 'bought' || find.state === 'owned') && (
-          <Button onClick={() => run('keepFind', { findId: find.id, values: keptFields(find) })}>
+          <Button
+            onClick={() =>
+              run('keepFind', { findId: find.id, values: keptFields(find, sourceName(rows.sources, find.sourceId)) })
+            }
+          >
             Keep it in the house
           </Button>
         )}

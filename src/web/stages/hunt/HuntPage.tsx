@@ -1,4 +1,5 @@
 import type { FindRow } from '@core/model/rows';
+import { sourceName, taxAt } from '@core/model/sourceName';
 import { receiptOf } from '@core/pricing/receipt';
 import { Button } from 'antd';
 import { useState } from 'react';
@@ -52,11 +53,14 @@ export function HuntPage() {
                         ? 'owned'
                         : find.story.tag.state === 'unknown'
                           ? 'price unknown'
-                          : amountWords(receiptOf(find.story, locale.currency, rows.project.tax).total, locale)}
+                          : amountWords(
+                              receiptOf(find.story, locale.currency, taxAt(rows, find.sourceId)).total,
+                              locale,
+                            )}
                     </span>
                     <small>
                       {[
-                        find.source,
+                        sourceName(rows.sources, find.sourceId),
                         stateWords[find.state],
                         find.archived ? 'put away' : '',
                         answersNothing(find) ? 'no slot yet' : '',
@@ -82,7 +86,12 @@ export function HuntPage() {
           {selected && <FindSheet key={selected.id} find={selected} />}
           {selected && (
             <div>
-              <Receipt title={selected.name} source={selected.source} story={selected.story} usable={selected.count} />
+              <Receipt
+                title={selected.name}
+                sourceId={selected.sourceId}
+                story={selected.story}
+                usable={selected.count}
+              />
               {!selected.archived && <UseFor key={selected.id} find={selected} wantedSlot={wantedSlot} />}
             </div>
           )}
@@ -98,4 +107,6 @@ const stateWords: Record<FindRow['state'], string> = {
   promised: 'ordered',
   owned: 'owned',
   passed: 'passed',
+  returned: 'taken back',
+  sold: 'sold',
 };

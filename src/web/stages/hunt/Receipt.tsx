@@ -1,4 +1,5 @@
 import { formatMoney } from '@core/kernel/formatMoney';
+import { sourceName, taxAt } from '@core/model/sourceName';
 import type { PriceStory } from '@core/pricing/priceStory';
 import { receiptOf } from '@core/pricing/receipt';
 import { receiptLineNames } from '@core/pricing/receiptLineNames';
@@ -8,14 +9,14 @@ import { amountWords } from '../../app/words';
 import styles from './hunt.module.css';
 
 /** A price story as the till prints it, to the cent. */
-export function Receipt(props: { title: string; source: string; story: PriceStory; usable: number }) {
+export function Receipt(props: { title: string; sourceId: string | null; story: PriceStory; usable: number }) {
   const rows = useRows();
   const locale = useLocale();
-  const receipt = receiptOf(props.story, locale.currency, rows.project.tax, props.usable);
+  const receipt = receiptOf(props.story, locale.currency, taxAt(rows, props.sourceId), props.usable);
   return (
     <section className={styles.receipt} aria-label="Receipt">
       <h3>{props.title}</h3>
-      <span className="muted">{props.source || 'no source noted'}</span>
+      <span className="muted">{sourceName(rows.sources, props.sourceId) || 'no place noted'}</span>
       <div style={{ borderTop: '1px solid var(--ink)', marginTop: 8, paddingTop: 4 }}>
         {receipt.lines.map((line, index) => {
           const percent = line.percentThousandths === undefined ? '' : ` ${line.percentThousandths / 1000} %`;

@@ -1,6 +1,7 @@
 import { briefAndSketch } from './briefAndSketch';
 import { briefFelt } from './briefFelt';
 import { house } from './house';
+import { hunt } from './hunt';
 import { piecesAndSightings } from './piecesAndSightings';
 import { recipes } from './recipes';
 
@@ -11,7 +12,14 @@ export interface FileUpgrade {
 }
 
 /** All upgrades in order; each runs in a test. */
-export const fileUpgrades: readonly FileUpgrade[] = [briefAndSketch, house, recipes, piecesAndSightings, briefFelt];
+export const fileUpgrades: readonly FileUpgrade[] = [
+  briefAndSketch,
+  house,
+  recipes,
+  piecesAndSightings,
+  briefFelt,
+  hunt,
+];
 
 /** Brings an older file to the present shape, step by step; a file without a known version is given back as it is. */
 export function upgradeFile(file: Record<string, unknown>): Record<string, unknown> {

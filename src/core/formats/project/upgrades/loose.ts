@@ -16,3 +16,7 @@ export const rowsIn = (list: unknown): Loose[] => (Array.isArray(list) ? list.fi
 /** Adds fields that a row does not have yet. */
 export const withDefaults = (list: unknown, defaults: Loose): unknown =>
   eachRow(list, (row) => ({ ...defaults, ...row }));
+
+/** An id made from another: the same again each time a file is read. */
+export const derivedId = (id: unknown, mark: number): string =>
+  String(id).replace(/^[0-9a-f]/i, (digit) => (Number.parseInt(digit, 16) ^ mark).toString(16));

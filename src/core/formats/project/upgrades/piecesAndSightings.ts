@@ -1,9 +1,6 @@
 import type { FileUpgrade } from './index';
-import { eachRow, isObject, type Loose, rowsIn, withDefaults } from './loose';
+import { derivedId, eachRow, isObject, type Loose, rowsIn, withDefaults } from './loose';
 
-/** An id made from another: the same again each time a file is read. */
-const derivedId = (id: unknown, mark: number): string =>
-  String(id).replace(/^[0-9a-f]/i, (digit) => (Number.parseInt(digit, 16) ^ mark).toString(16));
 const PIECE = 8;
 const LINE = 4;
 
