@@ -3,7 +3,7 @@ import { weekdayOf } from './recurrence';
 
 /** A stretch of the day on which a place is open, on some weekdays (1 Monday … 7 Sunday); minutes since midnight. */
 export interface OpenStretch {
-  days: readonly number[];
+  days: number[];
   fromMinute: number;
   toMinute: number;
 }

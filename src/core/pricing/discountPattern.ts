@@ -7,7 +7,7 @@ export type HoldsFor =
   | { kind: 'everything' }
   | { kind: 'word'; word: string }
   | { kind: 'color'; color: string }
-  | { kind: 'rotation'; colors: readonly string[]; from: string; periodDays: number };
+  | { kind: 'rotation'; colors: string[]; from: string; periodDays: number };
 
 /** One step of a ladder: from this local date on, so much off. */
 export interface Rung {
@@ -21,8 +21,8 @@ export interface Rung {
  */
 export type DiscountTerms =
   | { kind: 'rule'; from: string; rule: string; days: number; until: string | null; percentThousandths: number }
-  | { kind: 'dates'; dates: readonly string[]; percentThousandths: number }
-  | { kind: 'ladder'; why: 'season' | 'closing'; rungs: readonly Rung[]; until: string | null };
+  | { kind: 'dates'; dates: string[]; percentThousandths: number }
+  | { kind: 'ladder'; why: 'season' | 'closing'; rungs: Rung[]; until: string | null };
 
 /** A discount that a shop gives by habit. `stacks`: it is given on top of another one. */
 export interface DiscountPattern {

@@ -5,8 +5,8 @@ import { formatMoney } from '../kernel/formatMoney';
 export const priceSentences = {
   'price.unknown': (f: { piece?: string }) => `${f.piece ?? 'It'} has no price yet: totals read “at least”.`,
   'coupon.readBothWays': () => 'The coupon may be money or percent: both are counted, the dearer one is planned with.',
-  'coupon.leastSpend': (f: { leastSpend: number }, locale: SentenceLocale) =>
-    `The coupon counts from ${formatMoney(f.leastSpend, locale.currency)} on: nothing is taken off here.`,
+  'coupon.leastSpend': (f: { leastMinor: number }, locale: SentenceLocale) =>
+    `The coupon counts from ${formatMoney(f.leastMinor, locale.currency)} on: nothing is taken off here.`,
 } satisfies Sentences;
 
 /** Something about a price that somebody should know. */

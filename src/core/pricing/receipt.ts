@@ -76,7 +76,9 @@ function passTill(story: PriceStory, tag: number, taxRule: Tax, couponAsPercent:
       }
       case 'secondLess': {
         const pairs = Math.floor(story.quantity / 2);
-        const each = perPiece ? whole(round(goods) - round(minus(goods, times(goods, line.percentThousandths)))) : null;
+        // Pieces that are rounded one by one stand apart until now: the second of each pair is rounded by itself.
+        const each =
+          factor > 1 ? whole(round(goods) - round(minus(goods, times(goods, line.percentThousandths)))) : null;
         together();
         const off = times(goods, line.percentThousandths);
         takeOff(
@@ -176,7 +178,7 @@ export function receiptOf(
         code: 'coupon.leastSpend',
         severity: 'note',
         where: { kind: 'find', id: '' },
-        figures: { leastSpend: line.leastSpend },
+        figures: { leastMinor: line.leastSpend },
       });
   if (story.tag.state === 'unknown')
     findings.push({ code: 'price.unknown', severity: 'warn', where: { kind: 'find', id: '' }, figures: {} });

@@ -135,7 +135,7 @@ export function patternWords(pattern: DiscountPattern, today: string): string {
       const when = [
         often === 'always' && terms.until !== null ? '' : often,
         now === null ? '' : now === today ? 'today' : `now until ${sayDay(now, today)}`,
-        next === null ? '' : `next ${terms.days > 1 ? 'from ' : ''}${sayDay(next, today)}`,
+        next === null ? '' : `${terms.days > 1 ? 'next from' : 'next'} ${sayDay(next, today)}`,
         terms.from > today && !isRare ? `from ${sayDay(terms.from, today)}` : '',
         terms.until === null ? '' : `until ${sayDay(terms.until, today)}`,
       ];

@@ -28,7 +28,7 @@ const holdsFor = z.discriminatedUnion('kind', [
   z.strictObject({ kind: z.literal('color'), color: line(1, 40) }),
   z.strictObject({
     kind: z.literal('rotation'),
-    colors: z.array(line(1, 40)).min(2, 'at least two colors').max(12, 'at most 12 colors'),
+    colors: z.array(line(1, 40)).min(1, 'at least one color').max(12, 'at most 12 colors'),
     from: localDate,
     periodDays: wholeNumber(1, 366, 'days'),
   }),

@@ -1,4 +1,3 @@
-import { sourceKindOf } from '../../../catalog/sourceKinds';
 import type { FileUpgrade } from './index';
 import { derivedId, eachRow, type Loose, rowsIn, withDefaults } from './loose';
 
@@ -20,7 +19,7 @@ export const hunt: FileUpgrade = {
         id: derivedId(row.id, SOURCE),
         version: 1,
         name,
-        kind: sourceKindOf(name).id,
+        kind: 'shop',
         tax: null,
         returns: { state: 'unknown' },
         minutesOneWay: null,
