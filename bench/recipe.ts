@@ -19,6 +19,7 @@ export async function recipeBench(show: (name: string, value: Timing, aim: strin
     era: 'recent',
     leadTest: 'notTested',
     cordCondition: 'none',
+    inspected: [],
   };
   const context: RecipeContext = {
     pieces: new Map([[piece.id, piece]]),

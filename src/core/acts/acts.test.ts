@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import { outcomeOf, uuid } from '../fixtures/following';
+import { following, outcomeOf, uuid } from '../fixtures/following';
 import {
   AS_OF,
   card,
@@ -65,11 +65,6 @@ function run(before: ProjectRows, kind: string, payload: unknown) {
   if (outcome.rows) expect(rowProblems(outcome.rows)).toEqual([]);
   return outcome;
 }
-const following = (before: ProjectRows, kind: string, payload: unknown): ProjectRows => {
-  const outcome = run(before, kind, payload);
-  if (!outcome.rows) throw new Error(`${kind} was refused: ${outcome.refused.accepted}`);
-  return outcome.rows;
-};
 const refusal = (before: ProjectRows, kind: string, payload: unknown) => run(before, kind, payload).refused;
 const counts = (of: ProjectRows, ...tables: (TableName | 'finds')[]) =>
   tables.map((table) => (of[table] as readonly Row[]).length);

@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import { outcomeOf, uuid } from '../fixtures/following';
+import { following, refusal, uuid } from '../fixtures/following';
 import { card, find, option, pack, paid, recipe, rows, slot, supply } from '../fixtures/projectRows';
 import { rowProblems } from '../formats/project/read';
 import type { PieceRow, ProjectRows } from '../model/rows';
@@ -28,17 +28,6 @@ const house = (change: Partial<ProjectRows> = {}) =>
     slots: [slot(SLOT, { spotId: SPOT, quantity: 2 })],
     ...change,
   });
-
-const following = (before: ProjectRows, kind: string, payload: unknown): ProjectRows => {
-  const { rows: changed, refused } = outcomeOf(before, kind, payload);
-  if (!changed) throw new Error(`${kind} was refused: ${JSON.stringify(refused)}`);
-  return changed;
-};
-const refusal = (before: ProjectRows, kind: string, payload: unknown) => {
-  const { refused } = outcomeOf(before, kind, payload);
-  if (!refused) throw new Error(`${kind} was not refused`);
-  return refused;
-};
 
 /** What a page sends to fill the slot with the lantern. */
 const using = (count = 2, change: object = {}) => {

@@ -85,6 +85,18 @@ export const consumables = createRegistry<Consumable>('consumables', [
   { id: 'moss', name: 'Preserved moss', unit: 'g', colored: false, packs: packs(['bag', 100, 5, 8, 14]) },
   { id: 'stems', name: 'Faux stems', unit: 'piece', colored: true, packs: packs(['single stem', 1, 2, 4, 9]) },
   { id: 'strips', name: 'Adhesive strips', unit: 'piece', colored: false, packs: packs(['pack of 8', 8, 5, 7, 11]) },
+  { id: 'woodGlue', name: 'Wood glue', unit: 'mL', colored: false, packs: packs(['bottle', 118, 3, 5, 8]) },
+  { id: 'screws', name: 'Wood screws', unit: 'piece', colored: false, packs: packs(['box of 50', 50, 3, 5, 8]) },
+  { id: 'knob', name: 'Knob or pull', unit: 'piece', colored: false, packs: packs(['single', 1, 2, 4, 9]) },
+  { id: 'hinge', name: 'Hinge', unit: 'piece', colored: false, packs: packs(['pair', 2, 3, 6, 12]) },
+  {
+    id: 'glassPane',
+    name: 'Picture glass, cut to size',
+    unit: 'piece',
+    colored: false,
+    packs: packs(['pane', 1, 6, 10, 18]),
+  },
+  { id: 'epoxyPutty', name: 'Repair putty', unit: 'g', colored: false, packs: packs(['stick', 56, 5, 8, 11]) },
   { id: 'feltPads', name: 'Felt pads', unit: 'piece', colored: false, packs: packs(['pack of 24', 24, 3, 4, 6]) },
 ]);
 

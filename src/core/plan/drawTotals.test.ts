@@ -21,6 +21,7 @@ function fillOf(slotId: string, n: number, count: number, draws: OptionModel['dr
     capacity: 9,
     draws,
     supplyTerms: [],
+    flawTerms: [],
     workTerms: [],
     hands,
   };

@@ -4,7 +4,9 @@ import { type Minutes, minutesFromMicro } from '../kernel/minutes';
 /** What asks for a supply: the coats of a layer on a zone, or a step. */
 export type SupplyDriver =
   | { kind: 'layer'; layerId: string; zoneKey: string }
-  | { kind: 'step'; stepId: string; zoneKey: string };
+  | { kind: 'step'; stepId: string; zoneKey: string }
+  /** A flaw that is mended without a makeover. */
+  | { kind: 'flaw'; checkId: string; zoneKey: null };
 
 /** What one piece takes of one supply for one reason; in millionths of the supply's unit. */
 export interface SupplyTerm {

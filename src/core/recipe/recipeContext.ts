@@ -5,7 +5,7 @@ import type { HidingEye } from '../color/coatsUntilHidden';
 import type { Lab } from '../color/lab';
 import type { SafetyFacts } from '../safety/facts';
 import type { Brief, CoatSchool } from '../state/brief';
-import type { CareKind, CordCondition, Era, LeadTest } from '../state/pieceState';
+import type { CareKind, CordCondition, Era, LeadTest, Looked } from '../state/pieceState';
 import type { SetbackProblem } from '../state/setback';
 import type { Sheen } from '../state/surfaceState';
 
@@ -22,6 +22,8 @@ export interface PieceFacts {
   era: Era;
   leadTest: LeadTest;
   cordCondition: CordCondition;
+  /** What was looked at when it was inspected. */
+  inspected: readonly Looked[];
 }
 
 /** A color with a name; the identity of a colored supply. */

@@ -27,3 +27,9 @@ export type CordCondition = (typeof cordConditions)[number];
 /** What a check of an inspection found. */
 export const checkVerdicts = ['fine', 'flaw', 'breaker'] as const;
 export type CheckVerdict = (typeof checkVerdicts)[number];
+
+/** What was found of one check of an inspection, by the check's id. */
+export interface Looked {
+  check: string;
+  verdict: CheckVerdict;
+}

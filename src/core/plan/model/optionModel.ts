@@ -1,9 +1,11 @@
+import { flawMinutes, flawsFound } from '../../catalog/inspections';
 import { toMicro } from '../../kernel/micro';
 import { addMinutes, type Minutes, mapMinutes, noMinutes } from '../../kernel/minutes';
 import { mostOf } from '../../model/finds';
 import type { FindRow, OfferRow, OptionRow, SlotRow } from '../../model/rows';
 import type { RecipePlan } from '../../recipe/computeRecipe';
 import type { SupplyTerm, WorkTerm } from '../../recipe/pieceDemand';
+import { supplyKey as keyOfSupply } from '../../recipe/supplyKey';
 import { type Draw, drawnTogether, drawOf } from './pools';
 
 /** A term of a recipe with how many pieces of its find one of the quantity takes. */
@@ -40,7 +42,20 @@ export interface OptionModel {
   /** What drives its draws on supplies, and its work: term by term, for one of the quantity. */
   supplyTerms: readonly OptionTerm<SupplyTerm>[];
   workTerms: readonly OptionTerm<WorkTerm>[];
+  /** What mending flaws takes once, where nothing else is done to the find. */
+  flawTerms: readonly SupplyTerm[];
   hands: OwnHands;
+}
+
+/** What mending the flaws of a find takes, where it is used as it is. */
+function termsOfFlaws(find: FindRow): SupplyTerm[] {
+  return flawsFound(find.inspected).flatMap(({ check, flaw }) =>
+    flaw.takes.map(({ kindId, amount }) => ({
+      supplyKey: keyOfSupply(kindId, null, null),
+      micro: toMicro(amount),
+      driver: { kind: 'flaw' as const, checkId: check.id, zoneKey: null },
+    })),
+  );
 }
 
 /** Placing what is owned, or found and wiped: usual minutes while the stylist says nothing (estimated). */
@@ -65,6 +80,7 @@ export function compileOption(of: {
   const offers: { offer: OfferRow; pieces: number }[] = [];
   const supplyTerms: OptionTerm<SupplyTerm>[] = [];
   const workTerms: OptionTerm<WorkTerm>[] = [];
+  const flawTerms: SupplyTerm[] = [];
   let capacity = Number.POSITIVE_INFINITY;
   let eachMinutes = 0;
   let onceMinutes = option.handsOnMinutes ?? usualPlacingMinutes[option.kind];
@@ -77,6 +93,11 @@ export function compileOption(of: {
       if (!isDone) {
         onceMinutes += find.repairMinutes;
         const demand = recipe?.demands.get(find.id);
+        // A makeover mends the flaws in its own steps.
+        if (!demand) {
+          onceMinutes += flawMinutes(find.inspected);
+          flawTerms.push(...termsOfFlaws(find));
+        }
         for (const term of demand?.supplies ?? []) supplyTerms.push({ findId: find.id, pieces, term });
         for (const term of demand?.work ?? []) workTerms.push({ findId: find.id, pieces, term });
       }
@@ -96,8 +117,9 @@ export function compileOption(of: {
     recipe,
     isDone,
     capacity: Number.isFinite(capacity) ? capacity : slot.quantity,
-    draws: drawsOf(finds, offers, supplyTerms, recipe),
+    draws: drawsOf(finds, offers, supplyTerms, flawTerms, recipe),
     supplyTerms,
+    flawTerms,
     workTerms,
     hands: {
       work,
@@ -112,6 +134,7 @@ function drawsOf(
   finds: OptionModel['finds'],
   offers: OptionModel['offers'],
   supplyTerms: OptionModel['supplyTerms'],
+  flawTerms: OptionModel['flawTerms'],
   recipe: RecipePlan | null,
 ): Draw[] {
   const draws = new Map<string, Draw>();
@@ -123,6 +146,7 @@ function drawsOf(
   for (const find of finds) add(drawOf('find', find.id, 1));
   for (const { offer, pieces } of offers) add(drawOf('order', offer.id, pieces));
   for (const { pieces, term } of supplyTerms) add(drawOf('supply', term.supplyKey, term.micro * pieces));
+  for (const { supplyKey, micro } of flawTerms) add(drawOf('supply', supplyKey, 0, micro));
   // A recipe in which nothing is taken asks for no session and no tool.
   if (recipe && supplyTerms.length > 0) {
     for (const [key, coats] of recipe.sessions) add(drawOf('session', key, 0, coats));

@@ -1,6 +1,7 @@
+import { inspectionChecks } from '../../catalog/inspections';
 import { type Explained, explain, explainSum } from '../../kernel/explained';
 import { fromMicro } from '../../kernel/micro';
-import { calculated } from '../../kernel/source';
+import { calculated, commonPractice } from '../../kernel/source';
 import type { RecipePlan } from '../../recipe/computeRecipe';
 import type { SupplyTerm } from '../../recipe/pieceDemand';
 import type { RecipeBody } from '../../recipe/recipeBody';
@@ -13,7 +14,8 @@ import { unitOfSupply } from './supplyUnit';
 /** Why an option takes so much of a supply: zone by zone and step by step, for all that it fills of its slot. */
 export function explainNeed(plan: Plan, model: OptionModel, count: number, key: string): Explained {
   const terms = model.supplyTerms.map(({ term, pieces }) => ({ term, pieces: pieces * count }));
-  return explainTerms(plan, model.recipe, terms, key);
+  const flaws = model.flawTerms.map((term) => ({ term, pieces: 1 }));
+  return explainTerms(plan, model.recipe, [...terms, ...flaws], key);
 }
 
 /** Why a recipe takes so much of a supply, all its like pieces together. */
@@ -37,8 +39,9 @@ function explainTerms(
   const unit = unitOfSupply(supply.unit);
   const because: Explained[] = [];
   for (const { term, pieces } of terms) {
-    if (term.supplyKey !== key || term.micro === 0 || !recipe) continue;
-    because.push(explainTerm(plan, recipe, term, pieces));
+    if (term.supplyKey !== key || term.micro === 0) continue;
+    if (term.driver.kind === 'flaw') because.push(explainFlaw(plan, term, term.driver.checkId, pieces));
+    else if (recipe) because.push(explainTerm(plan, recipe, term, term.driver, pieces));
   }
   for (const { stepId, supplyKey, micro } of recipe && terms.length > 0 ? recipe.residues : []) {
     if (supplyKey !== key) continue;
@@ -54,11 +57,20 @@ function explainTerms(
   return explainSum(supply.name, unit, because, { source: calculated });
 }
 
+/** What mending a flaw takes where nothing else is done to the piece. */
+function explainFlaw(plan: Plan, { micro, supplyKey }: SupplyTerm, checkId: string, pieces: number): Explained {
+  const says = inspectionChecks.find(checkId)?.flaw?.says ?? checkId;
+  return explain(`To mend: ${says}`, fromMicro(micro * pieces), unitOfSupply(plan.model.supply(supplyKey).unit), {
+    source: commonPractice,
+  });
+}
+
 /** One reason of a need: a layer on a zone, or a step; for so many pieces. */
 function explainTerm(
   plan: Plan,
   recipe: RecipePlan,
-  { driver, micro, supplyKey }: SupplyTerm,
+  { micro, supplyKey }: SupplyTerm,
+  driver: Exclude<SupplyTerm['driver'], { kind: 'flaw' }>,
   pieces: number,
 ): Explained {
   const unit = unitOfSupply(plan.model.supply(supplyKey).unit);

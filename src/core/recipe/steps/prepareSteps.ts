@@ -9,6 +9,7 @@ import type { ZoneStacks } from '../stack';
 import { supplyKey } from '../supplyKey';
 import { trialReason, trialWords } from '../trialPatch';
 import type { ZonePlan } from '../zonePlans';
+import { mendFlaws } from './mendFlaws';
 import type { StepBook } from './stepBook';
 
 /** Minutes of a test patch, and the hours until tape is pulled off it (common practice, from memory). */
@@ -198,6 +199,7 @@ export function prepareSteps(
   leadTest(book, worked);
   testPatch(book, worked, stacked);
   dismantle(book, worked);
+  mendFlaws(book, worked);
   const isScuffed = (zone: ZonePlan): boolean => {
     const verdict = stacked.stacks.get(zone.key)?.[0]?.joint.verdict;
     // A weave is brushed out, and cloth and leaves are only cleaned.

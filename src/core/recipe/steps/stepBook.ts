@@ -74,8 +74,9 @@ export class StepBook {
     return this.context.assumptions.number(key, scopes);
   }
 
-  /** Relative half-width of a labor rate; none when the stylist set it. */
-  spreadOf(key: string): number {
+  /** Relative half-width of a labor rate; none when the stylist set it, or where minutes are stated without one. */
+  spreadOf(key: string | null): number {
+    if (key === null) return 0;
     const figure = this.context.assumptions.get(key);
     const range = minuteSpread[key];
     return figure.source.kind === 'you' || !range ? 0 : range / figure.value;
@@ -171,7 +172,12 @@ export class StepBook {
    * stylist overruled the step.
    * @param minutesOf minutes on one piece's zone at a practiced hand
    */
-  run(stepId: string, zones: readonly ZonePlan[], rateKey: string, minutesOf: (zone: ZonePlan) => number): number {
+  run(
+    stepId: string,
+    zones: readonly ZonePlan[],
+    rateKey: string | null,
+    minutesOf: (zone: ZonePlan) => number,
+  ): number {
     if (this.isSkipped(stepId)) return 0;
     const total = zones.reduce((sum, zone) => sum + minutesOf(zone) * this.skill * zone.pieceCount, 0);
     const overruled = this.body.stepEdits[stepId]?.runMinutes;

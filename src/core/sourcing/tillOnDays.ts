@@ -1,0 +1,50 @@
+import { dateAfter } from '../calendar/localDates';
+import type { FindRow, SourceRow } from '../model/rows';
+import { betterDays, type DiscountInForce, discountsFor, type TaggedThing } from '../pricing/discountPattern';
+import type { PriceStory, Tax } from '../pricing/priceStory';
+import { receiptOf } from '../pricing/receipt';
+import type { CheaperDay } from './waitOrBuy';
+
+/** How far ahead sales are looked for where no reveal presses. */
+const LOOK_AHEAD_DAYS = 90;
+
+/** What discounts are asked about: what the find is called, and the color of its tag. */
+export const taggedThing = (find: Pick<FindRow, 'name' | 'tagColor'>): TaggedThing => ({
+  words: find.name,
+  tagColor: find.tagColor === '' ? null : find.tagColor,
+});
+
+/** A story with the shop's discounts of a day in the place of those it had: coupons and fees stay. */
+export function withDiscounts(story: PriceStory, discounts: readonly DiscountInForce[]): PriceStory {
+  const lines = story.lines.filter(({ kind }) => kind !== 'markdown');
+  return {
+    ...story,
+    lines: [
+      ...discounts.map(({ percentThousandths }) => ({ kind: 'markdown' as const, percentThousandths })),
+      ...lines,
+    ],
+  };
+}
+
+/** What a shop takes off a find on a day. */
+export const discountsOf = (source: Pick<SourceRow, 'patterns'>, find: FindRow, day: string): DiscountInForce[] =>
+  discountsFor(source.patterns, taggedThing(find), day);
+
+/**
+ * The coming days on which a find becomes cheaper at its shop, with what it would cost at the till then, minor units.
+ * @param until the last local date that matters; null for what lies within three months
+ */
+export function cheaperDays(
+  source: Pick<SourceRow, 'patterns'>,
+  find: FindRow,
+  today: string,
+  until: string | null,
+  money: { currency: string; tax: Tax },
+): CheaperDay[] {
+  const last = until ?? dateAfter(today, LOOK_AHEAD_DAYS);
+  return betterDays(source.patterns, taggedThing(find), dateAfter(today, 1), last).map(({ day, discounts }) => ({
+    day,
+    discounts,
+    till: receiptOf(withDiscounts(find.story, discounts), money.currency, money.tax).total.likely,
+  }));
+}
