@@ -11,6 +11,7 @@ import { removePhoto } from './brief/removePhoto';
 import { setPalette } from './brief/setPalette';
 import { addFind } from './finds/addFind';
 import { archiveFind } from './finds/archiveFind';
+import { decideFind } from './finds/decideFind';
 import { editFind } from './finds/editFind';
 import { keepFind } from './finds/keepFind';
 import { removeFind } from './finds/removeFind';
@@ -79,6 +80,7 @@ const listed = [
   removeInspiration,
   addFind,
   editFind,
+  decideFind,
   removeFind,
   archiveFind,
   keepFind,

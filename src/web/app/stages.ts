@@ -79,6 +79,7 @@ export const stages: readonly Stage[] = [
 
 /** Pages of a project that belong to a stage and have an address of their own. */
 export const furtherPages: readonly Page[] = [
+  { path: 'hunt/card', load: async () => (await import('../stages/hunt')).CardPage },
   { path: 'list', load: async () => (await import('../stages/sketch')).HuntingListPage },
   { path: 'makeover/labels', load: async () => (await import('../stages/makeover')).LabelsPage },
   { path: 'makeover/:recipeId', load: async () => (await import('../stages/makeover')).MakeoverPage },

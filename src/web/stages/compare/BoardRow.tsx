@@ -4,13 +4,13 @@ import type { OptionPlan, SlotPlan } from '@core/plan/computePlan';
 import { namesOfOptions } from '@core/plan/nameOfOption';
 import { sameShownFigures } from '@core/plan/sameFigures';
 import { memo } from 'react';
+import { boardWays, kindNames } from '../../app/optionWords';
 import { useCommands, useLocale } from '../../app/projectStore';
 import { StitchedNumber } from '../../ui/basics';
 import type { AddableKind } from './AddOption';
 import { Chip } from './Chip';
 import { chipFace } from './chipFace';
 import styles from './compare.module.css';
-import { boardWays, kindNames } from './words';
 
 function rangeWords(range: SizeRange, what: string, units: 'us' | 'metric'): string {
   const show = (mm: number) => formatLength(mm, units);

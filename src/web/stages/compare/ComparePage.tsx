@@ -3,6 +3,7 @@ import type { SlotRow } from '@core/model/rows';
 import type { OptionPlan, Plan, SlotPlan } from '@core/plan/computePlan';
 import { Fragment, useCallback, useDeferredValue, useMemo, useState } from 'react';
 import { Link } from 'react-router';
+import { boardWays, kindNames } from '../../app/optionWords';
 import { useCommands, useLocale, usePlan, useRows } from '../../app/projectStore';
 import shell from '../../app/shell.module.css';
 import { useLatest } from '../../app/useLatest';
@@ -14,7 +15,6 @@ import { moveOnBoard } from './moveOnBoard';
 import { SharedSupplies } from './SharedSupplies';
 import { useFirstFew } from './useFirstFew';
 import { WhyPanel } from './WhyPanel';
-import { boardWays, kindNames } from './words';
 
 /** The board: slots down, ways across; one press chooses, the purse moves, the reasons are beside. */
 export function ComparePage() {

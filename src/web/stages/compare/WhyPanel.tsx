@@ -11,6 +11,7 @@ import { offerCash } from '@core/pricing/offer';
 import { sentenceFor } from '@core/words/sentences';
 import { Button } from 'antd';
 import { memo, useState } from 'react';
+import { comparisonWords, kindNames } from '../../app/optionWords';
 import { PaidLine } from '../../app/PaidLine';
 import { useCommands, useLocale, usePlan, useRows } from '../../app/projectStore';
 import { SourceField } from '../../app/SourceField';
@@ -18,10 +19,8 @@ import { amountWords, dayWords } from '../../app/words';
 import { LinkButton } from '../../ui/basics';
 import { MoneyField, NumberField, PriceField, TextField } from '../../ui/fields';
 import { SettleBox } from '../../ui/SettleBox';
-
 import styles from './compare.module.css';
 import { WhyTree } from './WhyTree';
-import { comparisonWords, kindNames } from './words';
 
 /** The answer to "why?" for one option: its figures as receipts, what to mind, what can be done with it. */
 export function WhyPanel(props: {

@@ -1,12 +1,11 @@
-import { hexFromLab } from '@core/color/lab';
 import { worstSeverity } from '@core/kernel/finding';
 import { formatMinutes } from '@core/kernel/formatMinutes';
 import { formatMoney } from '@core/kernel/formatMoney';
 import type { OptionPlan } from '@core/plan/computePlan';
 import { nameOfOption } from '@core/plan/nameOfOption';
 import { sentenceFor } from '@core/words/sentences';
+import { comparisonWords, edgeColor, kindNames } from '../../app/optionWords';
 import { amountWords, dayWordsFrom, type ProjectLocale } from '../../app/words';
-import { comparisonWords, kindNames } from './words';
 
 /** What a chip shows, in words only: a chip whose words stay the same need not be drawn again. */
 export interface ChipFace {
@@ -22,19 +21,6 @@ export interface ChipFace {
   edge: string;
   isChosen: boolean;
   isRefused: boolean;
-}
-
-/** The color an option's piece will have. */
-function edgeColor(option: OptionPlan): string {
-  const { recipe, finds, offers } = option.model;
-  const painted = recipe
-    ? [...recipe.stacks.values()]
-        .flat()
-        .filter((entry) => entry.coats.hiding !== null || entry.leaves.color !== null)
-        .at(-1)?.leaves.color
-    : null;
-  const color = painted ?? finds[0]?.color ?? offers[0]?.offer.color ?? null;
-  return color ? hexFromLab(color) : '#d8d6cc';
 }
 
 /** The one thing a chip must not hide: a refusal, a stop, a misfit. */

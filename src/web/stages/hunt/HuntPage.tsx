@@ -10,6 +10,7 @@ import { amountWords } from '../../app/words';
 import { Empty } from '../../ui/basics';
 import { Workbench } from '../../ui/layout';
 import { FindSheet } from './FindSheet';
+import { HuntNav } from './HuntNav';
 import styles from './hunt.module.css';
 import { QuickEntry } from './QuickEntry';
 import { Receipt } from './Receipt';
@@ -35,6 +36,7 @@ export function HuntPage() {
   const select = (id: string) => setSearch(wantedSlot ? { find: id, slot: wantedSlot } : { find: id });
   return (
     <main className={shell.page}>
+      <HuntNav />
       <QuickEntry onAdded={select} wanted={search.get('new') !== null} />
       {rows.finds.length === 0 ? (
         <Empty title="Nothing seen yet">

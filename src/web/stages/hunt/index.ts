@@ -1,2 +1,3 @@
+export { CardPage } from './card/CardPage';
 export { HuntPage } from './HuntPage';
 export { Receipt } from './Receipt';

@@ -1,7 +1,8 @@
+import { hexFromLab } from '@core/color/lab';
 import { formatMinutes } from '@core/kernel/formatMinutes';
 import { formatMoney } from '@core/kernel/formatMoney';
 import type { OptionPlan } from '@core/plan/computePlan';
-import type { ProjectLocale } from '../../app/words';
+import type { ProjectLocale } from './words';
 
 /** The ways to fill a slot, as the board's columns say them. */
 export const kindNames = {
@@ -48,4 +49,17 @@ export function comparisonWords(option: OptionPlan, locale: ProjectLocale): { wo
     default:
       return comparison satisfies never;
   }
+}
+
+/** The color an option's piece will have. */
+export function edgeColor(option: OptionPlan): string {
+  const { recipe, finds, offers } = option.model;
+  const painted = recipe
+    ? [...recipe.stacks.values()]
+        .flat()
+        .filter((entry) => entry.coats.hiding !== null || entry.leaves.color !== null)
+        .at(-1)?.leaves.color
+    : null;
+  const color = painted ?? finds[0]?.color ?? offers[0]?.offer.color ?? null;
+  return color ? hexFromLab(color) : '#d8d6cc';
 }

@@ -1,0 +1,49 @@
+import { sourceKinds } from '../catalog/sourceKinds';
+import type { Plan } from '../plan/computePlan';
+import { standingSettlements } from '../pricing/ledger';
+
+export const originKinds = ['owned', 'thrifted', 'free', 'new'] as const;
+export type OriginKind = (typeof originKinds)[number];
+
+/** How much of a chosen look came from where. */
+export interface Origin {
+  kind: OriginKind;
+  /** How many of the slots' quantities it fills. */
+  count: number;
+  /** What it cost or would cost, minor units; what is owned counts what it is noted to be worth. */
+  value: number;
+}
+
+/** Owned, thrifted, free and new among what is chosen, by count and by value. */
+export function origins(plan: Plan): Origin[] {
+  const { rows } = plan;
+  const kindOfSource = new Map(rows.sources.map(({ id, kind }) => [id, sourceKinds.find(kind)]));
+  const pieces = new Map(rows.pieces.map((piece) => [piece.id, piece]));
+  const paidFor = new Map<string, number>();
+  for (const { kind, subject, amount } of standingSettlements(rows.ledger))
+    if (kind === 'payment') paidFor.set(subject.id, (paidFor.get(subject.id) ?? 0) + amount);
+  const sums = new Map<OriginKind, Origin>(originKinds.map((kind) => [kind, { kind, count: 0, value: 0 }]));
+  const add = (kind: OriginKind, count: number, value: number) => {
+    const sum = sums.get(kind);
+    if (!sum) return;
+    sum.count += count;
+    sum.value += value;
+  };
+  for (const fill of plan.chosen) {
+    const { model, count } = fill;
+    const [find] = model.finds;
+    const value = Math.max(0, plan.addedByChoice(fill).cash.likely);
+    if (!find) {
+      add('new', count, model.offers.length > 0 ? value : 0);
+      continue;
+    }
+    const piece = pieces.get(find.pieceId);
+    const booked = paidFor.get(find.pieceId) ?? 0;
+    if (find.state === 'owned')
+      add('owned', count, piece?.currency === rows.project.currency ? (piece.value ?? 0) * count : 0);
+    else if (find.story.tag.state === 'free' || kindOfSource.get(find.sourceId ?? '')?.costsMoney === false)
+      add('free', count, 0);
+    else add('thrifted', count, value + (find.state === 'bought' ? booked : 0));
+  }
+  return [...sums.values()];
+}

@@ -1,0 +1,24 @@
+import { NavLink } from 'react-router';
+import { useRows } from '../../app/projectStore';
+import styles from './hunt.module.css';
+
+/** The pages of the hunt: the card in the shop, the finds, the money, the places. */
+export function HuntNav() {
+  const { project } = useRows();
+  const at = (path: string) => `/p/${project.id}/${path}`;
+  const pages = [
+    { to: at('hunt/card'), name: 'Decide' },
+    { to: at('hunt'), name: 'Finds' },
+    { to: at('hunt/ledger'), name: 'Money' },
+    { to: at('hunt/places'), name: 'Places' },
+  ];
+  return (
+    <nav className={styles.pages} aria-label="Hunt">
+      {pages.map(({ to, name }) => (
+        <NavLink key={to} to={to} end>
+          {name}
+        </NavLink>
+      ))}
+    </nav>
+  );
+}

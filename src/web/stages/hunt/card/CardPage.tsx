@@ -1,0 +1,171 @@
+import { localDate } from '@core/calendar/zonedTime';
+import { Memo } from '@core/kernel/memo';
+import type { FindRow } from '@core/model/rows';
+import { discountsOn } from '@core/pricing/discountPattern';
+import { readWish } from '@core/recipe/wish';
+import { type CardWay, decisionCard } from '@core/sourcing/decisionCard';
+import { patternWords } from '@core/sourcing/patternWords';
+import { Input } from 'antd';
+import { useDeferredValue, useMemo, useRef, useState } from 'react';
+import { cardsByUse } from '../../../app/newOption';
+import { useCommands, useLocale, usePlan, useRows } from '../../../app/projectStore';
+import { SourceField } from '../../../app/SourceField';
+import shell from '../../../app/shell.module.css';
+import { HuntNav } from '../HuntNav';
+import styles from './card.module.css';
+import { type CardDraft, emptyDraft, findOnCard, loadDraft, saveDraft } from './cardDraft';
+import { DecideBar, type Verdict as Decision } from './DecideBar';
+import { Flaws } from './Flaws';
+import { PriceRow } from './PriceRow';
+import { SlotRow, Verdict, Ways } from './Verdict';
+import { What } from './What';
+
+const shopKey = (projectId: string) => `euporia.shop.${projectId}`;
+const noWish = readWish('', []);
+
+/** The decision in the shop: from the tag to a verdict, one piece after the other. */
+export function CardPage() {
+  const rows = useRows();
+  const plan = usePlan();
+  const locale = useLocale();
+  const { run } = useCommands();
+  const projectId = rows.project.id;
+  const [draft, setDraft] = useState<CardDraft>(() => loadDraft(projectId));
+  const [shopId, setShopId] = useState(() => localStorage.getItem(shopKey(projectId)));
+  const [memo] = useState(() => new Memo());
+  const input = useRef<HTMLInputElement>(null);
+  const today = localDate(plan.asOfMs, locale.timeZone);
+  const source = rows.sources.find(({ id }) => id === shopId) ?? null;
+  const set = (change: Partial<CardDraft>) =>
+    setDraft((before) => {
+      const next = { ...before, ...change };
+      saveDraft(projectId, next);
+      return next;
+    });
+  const { find, chips, isNamed, said } = useMemo(
+    () => findOnCard(draft, source, today, locale),
+    [draft, source, today, locale],
+  );
+  // Typing stays quick; the verdict follows.
+  const asked = useDeferredValue(find);
+  const slotId = draft.slotId;
+  const card = useMemo(() => {
+    if (!isNamed) return null;
+    let made = 0;
+    return decisionCard(
+      plan,
+      {
+        find: asked,
+        slotId,
+        wish: noWish,
+        colorCard: cardsByUse(plan.rows)[0] ?? null,
+        newId: () => idFor(asked, made++),
+      },
+      memo,
+    );
+  }, [plan, asked, slotId, isNamed, memo]);
+  const way: CardWay | null = card?.ways.find(({ kind }) => kind === draft.way) ?? card?.best ?? null;
+  const pickShop = (id: string | null) => {
+    setShopId(id);
+    if (id === null) localStorage.removeItem(shopKey(projectId));
+    else localStorage.setItem(shopKey(projectId), id);
+  };
+  const decide = (verdict: Decision, words: { because: string; thinkUntil: string | null; reason: string }) => {
+    if (!card) return;
+    const open = card.slot && card.fits.find(({ slot }) => slot.id === card.slot?.id)?.open;
+    const count = Math.min(open ?? 0, way?.plan.capacity ?? 0);
+    const isChosen = verdict === 'buy' && card.slot !== null && way !== null && !way.plan.refused && count > 0;
+    run('decideFind', {
+      verdict,
+      find: { ...find, ...words },
+      ways: verdict === 'pass' ? [] : card.ways.filter(({ isKept }) => !isKept).map(keptRows),
+      choice:
+        isChosen && card.slot
+          ? { slotId: card.slot.id, optionId: way.option.id, count, fillId: crypto.randomUUID() }
+          : null,
+      payment:
+        verdict === 'buy'
+          ? {
+              how: 'payment',
+              paid: card.till.likely,
+              atLeast: card.till.atLeast,
+              ledgerId: crypto.randomUUID(),
+              reversalId: crypto.randomUUID(),
+              atMs: Date.now(),
+            }
+          : null,
+    });
+    const next = emptyDraft();
+    saveDraft(projectId, next);
+    setDraft(next);
+    input.current?.focus();
+    window.scrollTo({ top: 0 });
+  };
+  const inForce = source ? discountsOn(source.patterns, today) : [];
+  return (
+    <main className={shell.page}>
+      <HuntNav />
+      <div className={styles.card}>
+        <div className={styles.shop}>
+          <SourceField label="Where are you" value={source?.id ?? null} onCommit={pickShop} />
+        </div>
+        {inForce.length > 0 && (
+          <p className={`${styles.today} small`}>
+            Today: {inForce.map(({ pattern }) => patternWords(pattern, today)).join(' · ')}
+          </p>
+        )}
+        <Input
+          ref={(element) => {
+            input.current = element?.input ?? null;
+          }}
+          size="large"
+          aria-label="What is it, and its tag"
+          placeholder="nightstand, pine, $24"
+          value={draft.line}
+          onChange={(event) => set({ line: event.target.value })}
+          autoComplete="off"
+          enterKeyHint="done"
+          onPressEnter={() => input.current?.blur()}
+        />
+        {!isNamed && (
+          <p className="muted">
+            Say what it is and what its tag says: the verdict stands here at once. Then buy, think or pass, and the next
+            piece.
+          </p>
+        )}
+        {isNamed && said.some(({ as }) => as === null) && (
+          <p className="small muted">
+            noted:{' '}
+            {said
+              .filter(({ as }) => as === null)
+              .map(({ text }) => text.trim())
+              .join(', ')}
+          </p>
+        )}
+        {isNamed && card && (
+          <>
+            <PriceRow story={find.story} till={card.till} chips={chips} draft={draft} today={today} onChange={set} />
+            <What find={find} onChange={(over) => set({ over: { ...draft.over, ...over } })} />
+            <Flaws find={find} onChange={(inspected) => set({ over: { ...draft.over, inspected } })} />
+            <SlotRow card={card} onPick={(id) => set({ slotId: id })} />
+            <Ways card={card} picked={way} onPick={(kind) => set({ way: kind })} />
+            <Verdict card={card} way={way} />
+          </>
+        )}
+      </div>
+      <DecideBar card={card} today={today} reason={draft.reason} onDecide={decide} />
+    </main>
+  );
+}
+
+const keptRows = ({ option, recipe, colorCard }: CardWay) => ({ option, recipe, colorCard });
+
+const ids = new Map<string, string[]>();
+
+/** Ids for what is proposed about a find: the same again each time it is computed, so that nothing is drawn anew. */
+function idFor(find: FindRow, n: number): string {
+  const known = ids.get(find.id) ?? [];
+  ids.set(find.id, known);
+  while (known.length <= n) known.push(crypto.randomUUID());
+  return known[n] ?? crypto.randomUUID();
+}

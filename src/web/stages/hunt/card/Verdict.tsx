@@ -1,0 +1,168 @@
+import { sayDay } from '@core/calendar/sayDay';
+import { localDate } from '@core/calendar/zonedTime';
+import { formatLength } from '@core/kernel/formatLength';
+import { formatMinutes } from '@core/kernel/formatMinutes';
+import { formatMoney } from '@core/kernel/formatMoney';
+import type { CardWay, DecisionCard } from '@core/sourcing/decisionCard';
+import type { SlotFit } from '@core/sourcing/slotFits';
+import { Select } from 'antd';
+import { comparisonWords, edgeColor } from '../../../app/optionWords';
+import { useLocale, usePlan } from '../../../app/projectStore';
+import { amountWords, dayWords, type ProjectLocale } from '../../../app/words';
+import { StitchedNumber } from '../../../ui/basics';
+import styles from './card.module.css';
+
+/** Whether it goes into a slot, and by how much: "fits: 2 in to spare in height". */
+export function fitWords({ goesIn, spare, answers }: SlotFit, locale: ProjectLocale): string {
+  const over = spare.filter(({ byMm }) => byMm < -0.5);
+  const said = (list: typeof spare) =>
+    list
+      .map(
+        ({ direction, byMm }) =>
+          `${formatLength(Math.abs(byMm), locale.units)} ${byMm < 0 ? 'over' : 'to spare'} in ${direction}`,
+      )
+      .join(', ');
+  if (!goesIn) return `too large: ${said(over)}`;
+  const kind = answers ? 'fits' : 'goes in, though something else is asked for';
+  return spare.length === 0 ? `${kind}; no size is asked for` : `${kind}: ${said(spare)}`;
+}
+
+const NONE = 'none';
+
+/** The slot it is for, with its fit; another one, or none, is a tap away. */
+export function SlotRow(props: { card: DecisionCard; onPick: (slotId: string | null) => void }) {
+  const locale = useLocale();
+  const { card } = props;
+  const fit = card.fits.find(({ slot }) => slot.id === card.slot?.id);
+  return (
+    <section className={styles.part} aria-label="Which slot">
+      <div className={styles.fit}>
+        {card.slot && <StitchedNumber>{card.slot.number}</StitchedNumber>}
+        <div>
+          <Select
+            aria-label="Slot"
+            value={card.slot?.id ?? NONE}
+            onChange={(value) => props.onPick(value === NONE ? null : value)}
+            style={{ width: '100%' }}
+            popupMatchSelectWidth={false}
+            options={[
+              ...card.fits.map(({ slot, goesIn }) => ({
+                value: slot.id,
+                label: `${slot.number} · ${slot.name}${goesIn ? '' : ' (too large)'}`,
+              })),
+              { value: NONE, label: 'answers no slot' },
+            ]}
+          />
+          <small className="muted">{fit ? fitWords(fit, locale) : 'No open slot asks for it.'}</small>
+        </div>
+      </div>
+    </section>
+  );
+}
+
+const wayNames = { asFound: 'As it is', makeover: 'Made over' } as const;
+
+function WayFace(props: { way: CardWay; locale: ProjectLocale }) {
+  const { plan } = props.way;
+  const uses = plan.stashUsed > 0 ? ` · uses ${formatMoney(plan.stashUsed, props.locale.currency)}` : '';
+  return (
+    <>
+      {wayNames[props.way.kind]}
+      <b>{plan.refused ? 'no' : amountWords(plan.cashAdded, props.locale)}</b>
+      {plan.refused ? 'refused, see why' : `${formatMinutes(plan.hoursAdded.likely)}${uses}`}
+    </>
+  );
+}
+
+/** As it is, made over, and new: three ways side by side, the picked one lifted. */
+export function Ways(props: { card: DecisionCard; picked: CardWay | null; onPick: (kind: CardWay['kind']) => void }) {
+  const { card, picked } = props;
+  const plan = usePlan();
+  const locale = useLocale();
+  const yardstick = card.yardstick;
+  if (card.slot === null) return null;
+  const isOwnYardstick = card.ways.some(({ option }) => option.id === yardstick?.option.id);
+  return (
+    <fieldset className={styles.ways} aria-label="Ways to use it">
+      {card.ways.map((way) => (
+        <button
+          key={way.kind}
+          type="button"
+          className={styles.way}
+          aria-pressed={way.kind === picked?.kind}
+          style={{ '--edge': edgeColor(way.plan) } as React.CSSProperties}
+          onClick={() => props.onPick(way.kind)}
+        >
+          <WayFace way={way} locale={locale} />
+        </button>
+      ))}
+      {yardstick && !isOwnYardstick ? (
+        <div className={styles.way} style={{ '--edge': edgeColor(yardstick) } as React.CSSProperties}>
+          {yardstick.option.kind === 'buyNew' ? 'New' : 'Yardstick'}
+          <b>{amountWords(yardstick.cashAdded, locale)}</b>
+          {formatMinutes(yardstick.hoursAdded.likely)} · {dayWords(yardstick.usableMs, plan.asOfMs, locale.timeZone)}
+        </div>
+      ) : (
+        <div className={styles.way} style={{ '--edge': 'var(--line)' } as React.CSSProperties}>
+          New
+          <b>?</b>
+          no yardstick yet
+        </div>
+      )}
+    </fieldset>
+  );
+}
+
+/** What to do, in a sentence: what an hour earns, up to what price, whether to wait, and what is left in the purse. */
+export function Verdict(props: { card: DecisionCard; way: CardWay | null }) {
+  const { card, way } = props;
+  const plan = usePlan();
+  const locale = useLocale();
+  const money = (minor: number) => formatMoney(minor, locale.currency, { cents: 'auto' });
+  const today = localDate(plan.asOfMs, locale.timeZone);
+  const { free } = card.purseAfter.money;
+  const left =
+    free.likely < 0
+      ? `${money(-free.likely)} over the budget afterwards`
+      : `${free.atLeast ? 'at most ' : ''}${money(free.likely)} left afterwards`;
+  const said = way ? comparisonWords(way.plan, locale) : null;
+  const worth = way?.plan.worthUpTo;
+  const { advice } = card;
+  return (
+    <section className={styles.part} aria-label="Verdict">
+      {way && said && (
+        <p className={styles.verdict} role="status">
+          {way.kind === 'makeover' ? 'Made over it ' : 'As it is: '}
+          <u>
+            {way.kind === 'makeover' && said.words.startsWith('nothing') ? 'has nothing to compare with' : said.words}
+          </u>
+          . {way.plan.stashUsed > 0 && way.plan.cashAdded.likely <= card.till.likely ? 'Paint is in the stash. ' : ''}
+          Usable {dayWords(way.plan.usableMs, plan.asOfMs, locale.timeZone)}.
+        </p>
+      )}
+      {way?.plan.refused && <p className={styles.warn}>It cannot be used so: look at the board for why.</p>}
+      {worth?.kind === 'upTo' && (
+        <p className="small">
+          Worth up to {money(worth.till)} at the till
+          {worth.tag !== null && worth.tag !== worth.till && <>, {money(worth.tag)} on this tag</>}.
+        </p>
+      )}
+      {worth?.kind === 'notEvenFree' && <p className="small">Not worth it, not even for nothing.</p>}
+      {advice.kind === 'wait' && (
+        <p className="small">
+          <b>Wait until {sayDay(advice.day, today)}</b>: {money(advice.till)} then, and it is still there with{' '}
+          {Math.round(advice.chance * 100)} in 100. On average that gains {money(advice.gain)}; if it is gone, the next
+          best way is taken.
+        </p>
+      )}
+      {advice.kind === 'buy' && advice.best !== null && (
+        <p className="small">
+          Buy now: waiting until {sayDay(advice.best.day, today)} for {money(advice.best.till)} would{' '}
+          {advice.best.gain < 0 ? `lose ${money(-advice.best.gain)}` : `gain only ${money(advice.best.gain)}`} on
+          average.
+        </p>
+      )}
+      <p className="small">{left}.</p>
+    </section>
+  );
+}
