@@ -80,6 +80,8 @@ export const stages: readonly Stage[] = [
 /** Pages of a project that belong to a stage and have an address of their own. */
 export const furtherPages: readonly Page[] = [
   { path: 'hunt/card', load: async () => (await import('../stages/hunt')).CardPage },
+  { path: 'hunt/places', load: async () => (await import('../stages/hunt')).PlacesPage },
+  { path: 'hunt/ledger', load: async () => (await import('../stages/hunt')).MoneyPage },
   { path: 'list', load: async () => (await import('../stages/sketch')).HuntingListPage },
   { path: 'makeover/labels', load: async () => (await import('../stages/makeover')).LabelsPage },
   { path: 'makeover/:recipeId', load: async () => (await import('../stages/makeover')).MakeoverPage },

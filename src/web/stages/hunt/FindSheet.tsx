@@ -21,6 +21,7 @@ import { SideBySide } from '../../ui/layout';
 import { PieceDrawing } from '../../ui/PieceDrawing';
 import { SettleBox } from '../../ui/SettleBox';
 import styles from './hunt.module.css';
+import { InspectionChecks } from './InspectionChecks';
 import { PriceStoryEditor } from './PriceStoryEditor';
 
 /** The sheen with another finish: the one that its name says, else to be looked at anew where the last name said it. */
@@ -127,6 +128,14 @@ export function FindSheet(props: { find: FindRow }) {
       <div className={styles.sheet}>
         <h3>Price, from tag to till</h3>
         <PriceStoryEditor story={find.story} usable={find.count} counted={find.counted} onChange={set} />
+      </div>
+      <div className={styles.sheet}>
+        <details>
+          <summary>
+            Inspect it: {find.inspected.length} {find.inspected.length === 1 ? 'check' : 'checks'} done
+          </summary>
+          <InspectionChecks find={find} onChange={(inspected) => set({ inspected })} />
+        </details>
       </div>
       <div className={styles.sheet}>
         <h3>What it is made of</h3>

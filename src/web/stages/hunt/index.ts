@@ -1,3 +1,5 @@
 export { CardPage } from './card/CardPage';
 export { HuntPage } from './HuntPage';
+export { MoneyPage } from './money/MoneyPage';
+export { PlacesPage } from './PlacesPage';
 export { Receipt } from './Receipt';

@@ -6,6 +6,7 @@ import { Button } from 'antd';
 import { useState } from 'react';
 import { Link } from 'react-router';
 import { useLocale, usePlan, useRows } from '../../app/projectStore';
+import { saveFile } from '../../app/saveFile';
 import shell from '../../app/shell.module.css';
 import { Empty, StitchedNumber } from '../../ui/basics';
 import styles from './sketch.module.css';
@@ -28,17 +29,8 @@ export function HuntingListPage() {
       setCopied('The browser did not let us copy; print it or save the CSV');
     }
   };
-  const csv = () => {
-    const link = document.createElement('a');
-    // The byte order mark lets spreadsheets read accents.
-    const address = URL.createObjectURL(
-      new Blob(['\uFEFF', huntingListCsv(lines, locale)], { type: 'text/csv;charset=utf-8' }),
-    );
-    link.href = address;
-    link.download = 'hunting-list.csv';
-    link.click();
-    URL.revokeObjectURL(address);
-  };
+  // The byte order mark lets spreadsheets read accents.
+  const csv = () => saveFile('hunting-list.csv', 'text/csv', `\uFEFF${huntingListCsv(lines, locale)}`);
   return (
     <main className={shell.page}>
       <div className={styles.head}>

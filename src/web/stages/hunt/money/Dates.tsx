@@ -1,0 +1,117 @@
+import { sayDay } from '@core/calendar/sayDay';
+import { localDate } from '@core/calendar/zonedTime';
+import { formatMoney } from '@core/kernel/formatMoney';
+import { deliveries, giveBacks, type ReturnDue, returnsDue } from '@core/sourcing/ledgerLists';
+import { Button } from 'antd';
+import { useState } from 'react';
+import { useCommands, useLocale, usePlan, useRows } from '../../../app/projectStore';
+import styles from './money.module.css';
+import { TakeBackBox } from './TakeBackBox';
+
+/** What was over lately is still shown, so that one sees that it is over. */
+const GRACE_DAYS = 14;
+/** From so few days on it is said louder. */
+const SOON_DAYS = 3;
+
+const leftWords = (days: number) =>
+  days < 0 ? 'over' : days === 0 ? 'today is the last day' : days === 1 ? '1 day left' : `${days} days left`;
+
+/** What can be returned and until when, what goes back to its owner, what is still to come. */
+export function Dates() {
+  const rows = useRows();
+  const plan = usePlan();
+  const { timeZone } = useLocale();
+  const today = localDate(plan.asOfMs, timeZone);
+  const returns = returnsDue(rows, plan.asOfMs, GRACE_DAYS);
+  const lent = giveBacks(rows);
+  const coming = deliveries(rows, plan.asOfMs);
+  return (
+    <div className={styles.lists}>
+      <section aria-label="Return by">
+        <h3>Return by</h3>
+        {returns.length === 0 ? (
+          <p className="muted">
+            Nothing can be returned now. Which places take things back, and how long, stands with the places.
+          </p>
+        ) : (
+          <ul className={styles.lines}>
+            {returns.map((due) => (
+              <ReturnLine key={due.line.id} due={due} today={today} />
+            ))}
+          </ul>
+        )}
+      </section>
+      <section aria-label="Give back">
+        <h3>Give back</h3>
+        {lent.length === 0 ? (
+          <p className="muted">Nothing is borrowed.</p>
+        ) : (
+          <ul className={styles.lines}>
+            {lent.map(({ piece, from, backBy }) => (
+              <li key={piece.id} className={styles.line}>
+                <b>{piece.name}</b>
+                <span>{backBy === null ? 'no day said' : sayDay(backBy, today)}</span>
+                <small>to {from}</small>
+              </li>
+            ))}
+          </ul>
+        )}
+      </section>
+      <section aria-label="To come">
+        <h3>To come</h3>
+        {coming.length === 0 ? (
+          <p className="muted">Nothing is on its way.</p>
+        ) : (
+          <ul className={styles.lines}>
+            {coming.map(({ line, what, source, onDate }) => (
+              <li key={line.id} className={styles.line}>
+                <b>{what}</b>
+                <span>{sayDay(onDate, today)}</span>
+                <small>{[source, 'clear the way to its place'].filter((word) => word !== '').join(' · ')}</small>
+              </li>
+            ))}
+          </ul>
+        )}
+      </section>
+    </div>
+  );
+}
+
+function ReturnLine(props: { due: ReturnDue; today: string }) {
+  const { line, what, source, lastDay, daysLeft, refund } = props.due;
+  const { currency } = useLocale();
+  const { run } = useCommands();
+  const [open, setOpen] = useState(false);
+  const isOver = daysLeft < 0;
+  const kept = source.returns.state === 'within' ? source.returns.restockingThousandths : 0;
+  return (
+    <li className={styles.line}>
+      <b className={isOver ? styles.over : undefined}>{what}</b>
+      <span className={!isOver && daysLeft <= SOON_DAYS ? styles.soon : undefined}>
+        {sayDay(lastDay, props.today)}, {leftWords(daysLeft)}
+      </span>
+      <small>
+        {source.name} · {formatMoney(refund, currency)} back
+        {kept > 0 ? `, ${kept / 1000} % kept for restocking` : ''}
+        {isOver ? '; ask all the same, some shops give credit' : ''}
+      </small>
+      <div className={styles.acts}>
+        {open ? (
+          <TakeBackBox
+            line={line}
+            proposed={isOver ? 0 : refund}
+            onDone={(payload) => {
+              run('takeBack', payload);
+              setOpen(false);
+            }}
+            onLeave={() => setOpen(false)}
+          />
+        ) : (
+          <Button size="small" aria-label={`Return ${what}`} onClick={() => setOpen(true)}>
+            Return it
+          </Button>
+        )}
+      </div>
+    </li>
+  );
+}

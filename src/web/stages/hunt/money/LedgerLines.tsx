@@ -1,0 +1,111 @@
+import { sayDay } from '@core/calendar/sayDay';
+import { localDate } from '@core/calendar/zonedTime';
+import { formatMoney } from '@core/kernel/formatMoney';
+import { takenBack } from '@core/pricing/ledger';
+import { type Basis, type LedgerEntry, ledgerEntries } from '@core/sourcing/ledgerLists';
+import { Button } from 'antd';
+import { useState } from 'react';
+import { PaidLine } from '../../../app/PaidLine';
+import { useCommands, useLocale, usePlan, useRows } from '../../../app/projectStore';
+import styles from './money.module.css';
+import { TakeBackBox } from './TakeBackBox';
+
+/** So many lines are drawn at once; more are a press away. */
+const PAGE = 60;
+
+const basisWords: Record<Basis, string> = {
+  stated: '',
+  estimated: 'estimated',
+  free: 'free',
+  unknown: 'price unknown',
+};
+const kindWords: Record<LedgerEntry['line']['kind'], string> = {
+  payment: '',
+  promise: 'ordered, not paid yet',
+  refund: 'came back',
+  saleIncome: 'sold',
+};
+
+/** Every line of the books that counts, the latest first; what nobody knows the price of is asked for. */
+export function LedgerLines() {
+  const rows = useRows();
+  const plan = usePlan();
+  const { timeZone } = useLocale();
+  const [shown, setShown] = useState(PAGE);
+  const today = localDate(plan.asOfMs, timeZone);
+  const entries = ledgerEntries(rows);
+  const back = takenBack(rows.ledger);
+  return (
+    <>
+      <ul className={styles.lines} aria-label="Payments">
+        {entries.slice(0, shown).map((entry) => (
+          <Line
+            key={entry.line.id}
+            entry={entry}
+            today={today}
+            cameBack={back.get(entry.line.id)?.amount ?? 0}
+            isGone={back.get(entry.line.id)?.isWhole ?? false}
+          />
+        ))}
+      </ul>
+      {entries.length > shown && (
+        <Button onClick={() => setShown(shown + PAGE)}>{entries.length - shown} earlier ones</Button>
+      )}
+    </>
+  );
+}
+
+function Line(props: { entry: LedgerEntry; today: string; cameBack: number; isGone: boolean }) {
+  const { line, what, source, signed, basis, onDate } = props.entry;
+  const { currency } = useLocale();
+  const { run } = useCommands();
+  const [open, setOpen] = useState<'back' | 'right' | null>(null);
+  const canGoBack = line.kind === 'payment' && !props.isGone && line.amount > 0;
+  const amount = basis === 'unknown' ? '?' : formatMoney(signed, currency);
+  return (
+    <li className={styles.line}>
+      <b>{what}</b>
+      <b>
+        {line.atLeast && line.amount > 0 ? 'at least ' : ''}
+        {amount}
+      </b>
+      <small>
+        {[
+          sayDay(onDate, props.today),
+          source,
+          kindWords[line.kind],
+          basisWords[basis],
+          line.foreign ? formatMoney(line.foreign.amount, line.foreign.currency) : '',
+          props.cameBack > 0 ? `${formatMoney(props.cameBack, currency)} of it came back` : '',
+          line.note === what ? '' : line.note,
+        ]
+          .filter((word) => word !== '')
+          .join(' · ')}
+      </small>
+      <div className={styles.acts}>
+        {basis === 'unknown' || open === 'right' ? <PaidLine line={line} /> : null}
+        {open === 'back' && (
+          <TakeBackBox
+            line={line}
+            proposed={line.amount - props.cameBack}
+            onDone={(payload) => {
+              run('takeBack', payload);
+              setOpen(null);
+            }}
+            onLeave={() => setOpen(null)}
+          />
+        )}
+        {open === null && canGoBack && (
+          <Button size="small" type="text" aria-label={`Money came back: ${what}`} onClick={() => setOpen('back')}>
+            It came back
+          </Button>
+        )}
+        {open === null && (line.kind === 'payment' || line.kind === 'promise') && basis !== 'unknown' && (
+          <Button size="small" type="text" aria-label={`Set right: ${what}`} onClick={() => setOpen('right')}>
+            Set right
+          </Button>
+        )}
+      </div>
+    </li>
+  );
+}

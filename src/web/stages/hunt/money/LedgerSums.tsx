@@ -1,0 +1,107 @@
+import { formatMoney } from '@core/kernel/formatMoney';
+import { type LedgerGrouping, ledgerGroupings, ledgerGroups } from '@core/sourcing/ledgerLists';
+import { type OriginKind, origins } from '@core/sourcing/origins';
+import { type RegretKind, regrets } from '@core/sourcing/regrets';
+import { useState } from 'react';
+import { useLocale, usePlan, useRows } from '../../../app/projectStore';
+import { Choice } from '../../../ui/fields';
+import styles from './money.module.css';
+
+const groupingWords: Record<LedgerGrouping, string> = {
+  slot: 'slot',
+  source: 'place',
+  kind: 'kind of place',
+  month: 'month',
+};
+const originWords: Record<OriginKind, string> = { owned: 'Owned', thrifted: 'Thrifted', free: 'Free', new: 'New' };
+const regretWords: Record<RegretKind, string> = {
+  unused: 'bought and not used',
+  broken: 'broken, or better left',
+  wrong: 'not what it was bought for',
+  twice: 'bought twice',
+};
+
+/** What it comes to: by slot, place, kind or month; owned, thrifted, free and new; and what it cost to be wrong. */
+export function LedgerSums() {
+  const rows = useRows();
+  const plan = usePlan();
+  const { currency } = useLocale();
+  const [by, setBy] = useState<LedgerGrouping>('slot');
+  const groups = ledgerGroups(rows, by);
+  const from = origins(plan).filter(({ count }) => count > 0);
+  const wasted = regrets(plan);
+  const lost = wasted.reduce((sum, { cost }) => sum + cost, 0);
+  const money = (minor: number) => formatMoney(minor, currency);
+  return (
+    <div className={styles.lists}>
+      <section aria-label="Sums">
+        <Choice
+          label="Summed by"
+          value={by}
+          options={ledgerGroupings.map((value) => ({ value, label: groupingWords[value] }))}
+          onChange={setBy}
+        />
+        <table className={styles.sums}>
+          <thead>
+            <tr>
+              <th scope="col">{groupingWords[by]}</th>
+              <th scope="col">payments</th>
+              <th scope="col">spent and promised</th>
+            </tr>
+          </thead>
+          <tbody>
+            {groups.map((group) => (
+              <tr key={group.name}>
+                <td>{group.name}</td>
+                <td>{group.lines}</td>
+                <td>
+                  {group.atLeast ? 'at least ' : ''}
+                  {money(group.sum)}
+                </td>
+              </tr>
+            ))}
+          </tbody>
+        </table>
+      </section>
+      <section aria-label="Where it came from">
+        <h3>Where the chosen look comes from</h3>
+        {from.length === 0 ? (
+          <p className="muted">Nothing is chosen yet.</p>
+        ) : (
+          <table className={styles.sums}>
+            <tbody>
+              {from.map(({ kind, count, value }) => (
+                <tr key={kind}>
+                  <th scope="row">{originWords[kind]}</th>
+                  <td>{count}</td>
+                  <td>{money(value)}</td>
+                </tr>
+              ))}
+            </tbody>
+          </table>
+        )}
+      </section>
+      <section aria-label="Waste and regret">
+        <h3>Waste and regret</h3>
+        {wasted.length === 0 ? (
+          <p className="muted">Nothing was bought for nothing.</p>
+        ) : (
+          <>
+            <p>
+              {money(lost)} for {wasted.length} {wasted.length === 1 ? 'thing' : 'things'} that nobody uses:
+            </p>
+            <ul className={styles.lines}>
+              {wasted.map(({ kind, find, cost }) => (
+                <li key={find.id} className={styles.line}>
+                  <b>{find.name}</b>
+                  <span>{money(cost)}</span>
+                  <small>{regretWords[kind]}</small>
+                </li>
+              ))}
+            </ul>
+          </>
+        )}
+      </section>
+    </div>
+  );
+}

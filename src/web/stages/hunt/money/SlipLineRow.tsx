@@ -1,0 +1,132 @@
+import { supplyKind } from '@core/catalog/supplyKinds';
+import { formatMoney } from '@core/kernel/formatMoney';
+import type { ProjectRows } from '@core/model/rows';
+import { Button, Checkbox, Select } from 'antd';
+import { useRows } from '../../../app/projectStore';
+import { MoneyField, NumberField, TextField } from '../../../ui/fields';
+import styles from './money.module.css';
+import type { DraftLine, LineFor } from './receiptDraft';
+
+const NEW = 'new';
+const FEE = 'fee';
+
+/** What a line can be for: something new, a find that is not paid yet, a supply, a fee. */
+function choicesFor(rows: ProjectRows) {
+  const open = rows.finds.filter(({ state, archived }) => !archived && (state === 'seen' || state === 'promised'));
+  const colorOf = (id: string | null) => rows.colorCards.find((card) => card.id === id)?.name;
+  return [
+    { value: NEW, label: 'something new' },
+    { value: FEE, label: 'a fee' },
+    ...open.map(({ id, name }) => ({ value: `find:${id}`, label: name })),
+    ...rows.supplies.map((supply) => ({
+      value: `supply:${supply.id}`,
+      label: [supplyKind(supply.kindId)?.name ?? supply.kindId, colorOf(supply.colorCardId)].filter(Boolean).join(', '),
+    })),
+  ];
+}
+
+const valuesOf = (of: LineFor): string[] => {
+  switch (of.kind) {
+    case 'new':
+      return [NEW];
+    case 'fee':
+      return [FEE];
+    case 'supply':
+      return [`supply:${of.id}`];
+    case 'finds':
+      return of.ids.map((id) => `find:${id}`);
+    default:
+      return of satisfies never;
+  }
+};
+
+/** The latest pick decides: finds gather to a lot, anything else stands alone. */
+function lineFor(values: string[], rows: ProjectRows, quantity: number): LineFor {
+  const last = values.at(-1);
+  if (last === undefined || last === NEW) return { kind: 'new' };
+  if (last === FEE) return { kind: 'fee' };
+  if (last.startsWith('supply:')) {
+    const id = last.slice('supply:'.length);
+    const size = rows.packs.find(({ supplyId }) => supplyId === id)?.size ?? 1;
+    return { kind: 'supply', id, amount: size * quantity };
+  }
+  return { kind: 'finds', ids: values.filter((value) => value.startsWith('find:')).map((value) => value.slice(5)) };
+}
+
+/** One line of a receipt: what it says, its price, how many, what it was for. */
+export function SlipLineRow(props: {
+  line: DraftLine;
+  number: number;
+  currency: string;
+  total: number | null;
+  onChange: (change: Partial<DraftLine>) => void;
+  onRemove: () => void;
+}) {
+  const { line, number, onChange } = props;
+  const rows = useRows();
+  const supply =
+    line.of.kind === 'supply'
+      ? rows.supplies.find(({ id }) => line.of.kind === 'supply' && id === line.of.id)
+      : undefined;
+  const nameOfFind = (value: string | undefined) => rows.finds.find(({ id }) => `find:${id}` === value)?.name ?? '';
+  return (
+    <fieldset className={styles.slipLine} aria-label={`Line ${number}`}>
+      <TextField label="It says" value={line.what} most={120} onCommit={(what) => onChange({ what })} />
+      <MoneyField
+        label="Price of one"
+        value={line.price}
+        nullable
+        currency={props.currency}
+        onCommit={(price) => onChange({ price })}
+      />
+      <NumberField
+        label="How many"
+        value={line.quantity}
+        least={1}
+        most={1000}
+        whole
+        onCommit={(quantity) => onChange({ quantity })}
+      />
+      <NumberField
+        label="Marked down"
+        suffix="%"
+        value={line.percentOff}
+        nullable
+        least={0}
+        most={100}
+        onCommit={(percentOff) => onChange({ percentOff })}
+      />
+      <Button size="small" type="text" aria-label={`Remove line ${number}`} onClick={props.onRemove}>
+        ×
+      </Button>
+      <div className={`${styles.wide} ${styles.acts}`}>
+        <Select
+          aria-label={`Line ${number} is for`}
+          mode="multiple"
+          value={valuesOf(line.of)}
+          options={choicesFor(rows)}
+          optionFilterProp="label"
+          style={{ minWidth: 220, flex: 1 }}
+          onChange={(values: string[]) => {
+            const of = lineFor(values, rows, line.quantity);
+            const named = of.kind === 'finds' && line.what.trim() === '' ? { what: nameOfFind(values.at(-1)) } : {};
+            onChange({ of, ...named });
+          }}
+        />
+        {supply && line.of.kind === 'supply' && (
+          <NumberField
+            label={`How much, ${supplyKind(supply.kindId)?.unit ?? 'mL'}`}
+            value={line.of.amount}
+            least={0}
+            most={1_000_000}
+            onCommit={(amount) => line.of.kind === 'supply' && onChange({ of: { ...line.of, amount } })}
+          />
+        )}
+        <Checkbox checked={line.untaxed} onChange={(event) => onChange({ untaxed: event.target.checked })}>
+          no tax on it
+        </Checkbox>
+        <b>{props.total === null ? '' : formatMoney(props.total, props.currency)}</b>
+      </div>
+    </fieldset>
+  );
+}
