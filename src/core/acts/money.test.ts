@@ -133,16 +133,14 @@ describe('taking something back', () => {
           after: null,
           version: 1,
         })),
-        ...after.ledger
-          .slice(-1)
-          .map((row) => ({
-            table: 'ledger' as const,
-            id: row.id,
-            op: 'insert' as const,
-            before: null,
-            after: row,
-            version: 1,
-          })),
+        ...after.ledger.slice(-1).map((row) => ({
+          table: 'ledger' as const,
+          id: row.id,
+          op: 'insert' as const,
+          before: null,
+          after: row,
+          version: 1,
+        })),
       ],
     };
     const removed = new Map(bought.fills.map((row) => [`fills:${row.id}`, row as never]));

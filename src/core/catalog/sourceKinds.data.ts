@@ -85,16 +85,7 @@ export const sourceKindRows = [
   {
     id: 'sale',
     name: 'yard or estate sale',
-    words: [
-      'yard sale',
-      'garage sale',
-      'estate sale',
-      'flea market',
-      'jumble sale',
-      'boot sale',
-      'tag sale',
-      'rummage',
-    ],
+    words: ['yard sale', 'garage sale', 'estate sale', 'attic sale', 'flea market', 'boot sale', 'rummage', 'sale'],
     stock: 'oneOfAKind',
     usualReturns: 'final',
     usualTax: 'none',
@@ -103,7 +94,7 @@ export const sourceKindRows = [
   {
     id: 'curb',
     name: 'curb',
-    words: ['curb', 'curbside', 'roadside', 'kerb', 'street', 'skip', 'dumpster'],
+    words: ['curb', 'curbside', 'roadside', 'kerb', 'skip', 'dumpster'],
     stock: 'oneOfAKind',
     usualReturns: 'final',
     usualTax: 'none',
@@ -112,7 +103,7 @@ export const sourceKindRows = [
   {
     id: 'forage',
     name: 'foraged',
-    words: ['forage', 'foraged', 'garden', 'woods', 'hedge', 'field', 'beach'],
+    words: ['forage', 'foraged', 'the garden', 'our garden', 'the woods', 'the hedge', 'the beach'],
     stock: 'plenty',
     usualReturns: 'final',
     usualTax: 'none',

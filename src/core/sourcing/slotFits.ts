@@ -9,7 +9,7 @@ import { pieceKindOf } from './pieceKindOf';
 /** How a thing lies to a slot: whether it goes in, how well it answers it, and what is to spare. Lengths in mm. */
 export interface SlotFit {
   slot: SlotRow;
-  /** How many of the slot are still open. */
+  /** How many of the slot are still open; none where it is filled. */
   open: number;
   fit: Fit;
   goesIn: boolean;
@@ -20,8 +20,8 @@ export interface SlotFit {
 }
 
 /**
- * The slots that are still open, with how a thing that was seen lies to each: those that it answers first, then those
- * that it goes into, the better fit first; equal ones by number.
+ * The slots, with how a thing that was seen lies to each: those that it answers first, open ones before filled ones, then
+ * those that it goes into, the better fit first; equal ones by number. What is left out, or starred, asks for nothing.
  * @param today local date
  */
 export function slotFits(plan: Plan, find: FindRow, today: string): SlotFit[] {
@@ -46,7 +46,7 @@ export function slotFits(plan: Plan, find: FindRow, today: string): SlotFit[] {
     backBy: null,
   });
   return plan.slots
-    .filter(({ slot, open }) => open > 0 && !slot.leftOut)
+    .filter(({ slot }) => !slot.leftOut && slot.star === null)
     .map(({ slot, open }): SlotFit => {
       const need = fitNeed(plan.rows, slot, today);
       const fit = explainFit(need, piece);
@@ -56,7 +56,8 @@ export function slotFits(plan: Plan, find: FindRow, today: string): SlotFit[] {
         open,
         fit,
         goesIn: tooLarge(need, piece) === null,
-        answers: scored('words') === 'words.match' || scored('role') === 'role.does',
+        // A slot that names its kind of thing is answered by that kind alone.
+        answers: scored('words') === 'words.match' || (need.kindId === null && scored('role') === 'role.does'),
         spare: (['width', 'depth', 'height'] as const).flatMap((direction) => {
           const { maximumMm } = slot[direction];
           const value = size[direction];
@@ -67,6 +68,7 @@ export function slotFits(plan: Plan, find: FindRow, today: string): SlotFit[] {
     .sort(
       (a, b) =>
         Number(b.answers && b.goesIn) - Number(a.answers && a.goesIn) ||
+        Number(b.open > 0) - Number(a.open > 0) ||
         Number(b.goesIn) - Number(a.goesIn) ||
         b.fit.score - a.fit.score ||
         a.slot.number - b.slot.number,

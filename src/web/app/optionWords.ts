@@ -17,7 +17,10 @@ export const kindNames = {
 export const boardWays = ['own', 'asFound', 'makeover', 'buyNew'] as const;
 
 /** What the option comes to against the yardstick, in a few words. */
-export function comparisonWords(option: OptionPlan, locale: ProjectLocale): { words: string; good: boolean | null } {
+export function comparisonWords(
+  option: OptionPlan,
+  locale: Pick<ProjectLocale, 'currency'>,
+): { words: string; good: boolean | null } {
   const { comparison } = option;
   const money = (minor: number) => formatMoney(Math.abs(minor), locale.currency, { cents: 'auto' });
   const round = (minor: number) =>

@@ -25,6 +25,8 @@ export function TypedField<T>(props: {
   inputMode?: 'decimal' | 'text' | 'numeric';
   /** On a touch screen, keys for fractions and foot and inch marks stand below while the field is written in. */
   fractions?: boolean;
+  /** Texts that are offered while one types; one that is picked is taken at once. */
+  known?: readonly string[];
 }) {
   const id = useId();
   const shown = props.show(props.value);
@@ -53,9 +55,11 @@ export function TypedField<T>(props: {
     setText(next);
     const element = input.current?.input;
     if (element) keepDraft(props.label, element, shown, next);
+    // A text that comes whole was picked from the list, not typed.
+    if (props.known?.includes(next) && Math.abs(next.length - text.length) > 1) commit(next);
   };
-  const commit = () => {
-    const trimmed = text.trim();
+  const commit = (said = text) => {
+    const trimmed = said.trim();
     dropDraft();
     if (trimmed === shown.trim()) return setError(null);
     const reading = props.read(trimmed);
@@ -78,7 +82,8 @@ export function TypedField<T>(props: {
           setWriting(false);
           commit();
         }}
-        onPressEnter={commit}
+        onPressEnter={() => commit()}
+        {...(props.known ? { list: `${id}-known` } : {})}
         {...(problem ? { status: 'error' as const } : {})}
         {...(props.suffix ? { suffix: props.suffix } : {})}
         {...(props.autoFocus ? { autoFocus: true } : {})}
@@ -88,6 +93,13 @@ export function TypedField<T>(props: {
         autoComplete="off"
         onFocus={() => setWriting(true)}
       />
+      {props.known && (
+        <datalist id={`${id}-known`}>
+          {props.known.map((text) => (
+            <option key={text} value={text} />
+          ))}
+        </datalist>
+      )}
       {props.fractions && writing && <FractionKeys onKey={(mark) => setText((now) => withMark(now, mark))} />}
       {problem ? (
         <span className={styles.error} id={`${id}-error`} role="alert">

@@ -143,17 +143,23 @@ export function CardPage() {
           </p>
         )}
         {isNamed && card && (
-          <>
-            <PriceRow story={find.story} till={card.till} chips={chips} draft={draft} today={today} onChange={set} />
-            <What find={find} onChange={(over) => set({ over: { ...draft.over, ...over } })} />
-            <Flaws find={find} onChange={(inspected) => set({ over: { ...draft.over, inspected } })} />
-            <SlotRow card={card} onPick={(id) => set({ slotId: id })} />
-            <Ways card={card} picked={way} onPick={(kind) => set({ way: kind })} />
-            <Verdict card={card} way={way} />
-          </>
+          <div className={styles.body}>
+            <div className={styles.given}>
+              <PriceRow story={find.story} till={card.till} chips={chips} draft={draft} today={today} onChange={set} />
+              <What find={find} onChange={(over) => set({ over: { ...draft.over, ...over } })} />
+            </div>
+            <div className={styles.flaws}>
+              <Flaws find={find} onChange={(inspected) => set({ over: { ...draft.over, inspected } })} />
+            </div>
+            <div className={styles.answer}>
+              <SlotRow card={card} onPick={(id) => set({ slotId: id })} />
+              <Ways card={card} picked={way} onPick={(kind) => set({ way: kind })} />
+              <Verdict card={card} way={way} />
+            </div>
+          </div>
         )}
       </div>
-      <DecideBar card={card} today={today} reason={draft.reason} onDecide={decide} />
+      <DecideBar card={card} way={way} today={today} reason={draft.reason} onDecide={decide} />
     </main>
   );
 }

@@ -1,11 +1,12 @@
 import { dateAfter } from '@core/calendar/localDates';
 import { sayDay } from '@core/calendar/sayDay';
 import { formatMoney } from '@core/kernel/formatMoney';
-import type { DecisionCard } from '@core/sourcing/decisionCard';
+import type { CardWay, DecisionCard } from '@core/sourcing/decisionCard';
 import { useId, useState } from 'react';
 import { useLocale } from '../../../app/projectStore';
 import { isSamePress } from '../../../ui/samePress';
 import styles from './card.module.css';
+import { shortVerdict } from './Verdict';
 
 export type Verdict = 'buy' | 'think' | 'pass';
 
@@ -15,6 +16,8 @@ const noSlotReasons = ['for the stash', 'a gift', 'too good to leave', 'to sell 
 /** Buy, think, pass: three buttons for a thumb. Passing and thinking take a reason with one more tap, or none. */
 export function DecideBar(props: {
   card: DecisionCard | null;
+  /** The way that is picked; its verdict stands over the buttons. */
+  way: CardWay | null;
   today: string;
   /** Why it is bought though no slot asks for it. */
   reason: string;
@@ -104,6 +107,7 @@ export function DecideBar(props: {
             </div>
           </fieldset>
         )}
+        {card && <p className={styles.short}>{shortVerdict(card, props.way, currency)}</p>}
         <div className={styles.three}>
           <button
             type="button"

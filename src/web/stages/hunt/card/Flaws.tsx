@@ -40,8 +40,8 @@ export function Flaws(props: { find: FindRow; onChange: (inspected: Looked[]) =>
         ))}
       </div>
       {asks.length > 0 && (
-        <>
-          <span className={styles.question}>Look or ask first</span>
+        <details>
+          <summary>Look or ask first: {asks.map(({ look }) => look.toLowerCase().replace('?', '')).join(', ')}</summary>
           <ul className={hunt.checks}>
             {asks.map((check) => (
               <CheckRow
@@ -52,7 +52,7 @@ export function Flaws(props: { find: FindRow; onChange: (inspected: Looked[]) =>
               />
             ))}
           </ul>
-        </>
+        </details>
       )}
       <details>
         <summary>

@@ -13,7 +13,7 @@ import { StitchedNumber } from '../../../ui/basics';
 import styles from './card.module.css';
 
 /** Whether it goes into a slot, and by how much: "fits: 2 in to spare in height". */
-export function fitWords({ goesIn, spare, answers }: SlotFit, locale: ProjectLocale): string {
+export function fitWords({ goesIn, spare, answers, open }: SlotFit, locale: ProjectLocale): string {
   const over = spare.filter(({ byMm }) => byMm < -0.5);
   const said = (list: typeof spare) =>
     list
@@ -24,7 +24,8 @@ export function fitWords({ goesIn, spare, answers }: SlotFit, locale: ProjectLoc
       .join(', ');
   if (!goesIn) return `too large: ${said(over)}`;
   const kind = answers ? 'fits' : 'goes in, though something else is asked for';
-  return spare.length === 0 ? `${kind}; no size is asked for` : `${kind}: ${said(spare)}`;
+  const filled = open > 0 ? '' : '; something else is chosen there, which stays';
+  return spare.length === 0 ? `${kind}; no size is asked for${filled}` : `${kind}: ${said(spare)}${filled}`;
 }
 
 const NONE = 'none';
@@ -46,9 +47,9 @@ export function SlotRow(props: { card: DecisionCard; onPick: (slotId: string | n
             style={{ width: '100%' }}
             popupMatchSelectWidth={false}
             options={[
-              ...card.fits.map(({ slot, goesIn }) => ({
+              ...card.fits.map(({ slot, goesIn, open }) => ({
                 value: slot.id,
-                label: `${slot.number} · ${slot.name}${goesIn ? '' : ' (too large)'}`,
+                label: `${slot.number} · ${slot.name}${goesIn ? (open > 0 ? '' : ' (filled)') : ' (too large)'}`,
               })),
               { value: NONE, label: 'answers no slot' },
             ]}
@@ -111,6 +112,21 @@ export function Ways(props: { card: DecisionCard; picked: CardWay | null; onPick
       )}
     </fieldset>
   );
+}
+
+/** The verdict in one line, for the foot of the card: "made over earns $31 an hour · worth up to $46 · $62 left". */
+export function shortVerdict(card: DecisionCard, way: CardWay | null, currency: string): string {
+  const money = (minor: number) => formatMoney(minor, currency, { cents: 'auto' });
+  const free = card.purseAfter.money.free.likely;
+  const worth = way?.plan.worthUpTo;
+  return [
+    way ? `${wayNames[way.kind].toLowerCase()}: ${comparisonWords(way.plan, { currency }).words}` : 'answers no slot',
+    worth?.kind === 'upTo' ? `worth up to ${money(worth.till)}` : '',
+    card.advice.kind === 'wait' ? 'better wait' : '',
+    free < 0 ? `${money(-free)} over` : `${money(free)} left`,
+  ]
+    .filter((word) => word !== '')
+    .join(' · ');
 }
 
 /** What to do, in a sentence: what an hour earns, up to what price, whether to wait, and what is left in the purse. */

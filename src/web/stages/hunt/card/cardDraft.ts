@@ -1,12 +1,15 @@
+import { flawMinutes } from '@core/catalog/inspections';
 import type { FindRow, SourceRow } from '@core/model/rows';
 import { type DiscountInForce, discountsFor, discountsOn } from '@core/pricing/discountPattern';
 import type { PriceLine } from '@core/pricing/priceStory';
 import { newFind } from '@core/sourcing/newFind';
 import { readQuickLine } from '@core/sourcing/quickLine';
+import { saidFlaws } from '@core/sourcing/saidFlaws';
 import { taggedThing } from '@core/sourcing/tillOnDays';
 import { usualMeasures } from '@core/surface/furnitureTemplate';
 import { furnitureTemplates } from '@core/surface/templates';
 import type { ProjectLocale } from '../../../app/words';
+import { inspectedOf } from '../InspectionChecks';
 
 /** What was said on the card so far; kept on the device until it is decided. */
 export interface CardDraft {
@@ -92,7 +95,7 @@ export function findOnCard(
   const plain = newFind(draft.findId, draft.pieceId, line, locale.units);
   const { templateId } = draft.over;
   const template = templateId === undefined ? null : furnitureTemplates.get(templateId);
-  const find: FindRow = {
+  const said: FindRow = {
     ...plain,
     version: 1,
     ...(template ? { measures: usualMeasures(template, locale.units) } : {}),
@@ -102,6 +105,13 @@ export function findOnCard(
     seenOn: today,
     because: draft.because,
     reason: draft.reason,
+  };
+  // What the line calls a flaw is a check of its list, until one taps.
+  const flaws = draft.over.inspected ?? saidFlaws(draft.line, inspectedOf(said));
+  const find: FindRow = {
+    ...said,
+    inspected: flaws,
+    repairMinutes: Math.max(0, said.repairMinutes - flawMinutes(saidFlaws(draft.line, inspectedOf(said)))),
   };
   const patterns = source?.patterns ?? [];
   const inForce = discountsOn(patterns, today);
