@@ -216,6 +216,14 @@ export class Person {
     await this.click(`//*[contains(@class,"ant-select-item-option-content")][normalize-space(.)=${quoted(entry)}]`);
   }
 
+  /** Finds an entry of a long list by writing its name, and takes it. */
+  async pick(label: string, entry: string): Promise<void> {
+    this.interactions += 1;
+    const input = await this.driver.findElement(By.xpath(`//input[@aria-label=${quoted(label)}]`));
+    await input.sendKeys(entry, Key.ENTER, Key.ESCAPE);
+    await this.see(`//*[contains(@class,"ant-select-selection-item")][@title=${quoted(entry)}]`);
+  }
+
   async key(...keys: string[]): Promise<void> {
     this.interactions += 1;
     await this.driver

@@ -51,7 +51,7 @@ export function ReceiptEntry() {
   const difference = reckoned.total - reckoned.reckoned;
   const save = (event: React.MouseEvent) => {
     if (isSamePress(box, event.nativeEvent)) return;
-    const payload = receiptPayload(draft, rows, locale);
+    const payload = receiptPayload(draft, rows, locale, Date.now());
     run('recordReceipt', payload);
     dropReceipt(projectId);
     setDraft(emptyReceipt(today));

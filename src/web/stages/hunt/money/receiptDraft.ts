@@ -1,5 +1,7 @@
 import type { PayloadOf } from '@core/acts';
+import { dayBegins, localDate } from '@core/calendar/zonedTime';
 import { stated } from '@core/kernel/price';
+import { MS_PER_DAY } from '@core/kernel/units';
 import type { FindRow, LedgerSubject, ProjectRows, ReceiptRow } from '@core/model/rows';
 import { taxAt } from '@core/model/sourceName';
 import { inOwnMoney } from '@core/pricing/foreignMoney';
@@ -125,6 +127,7 @@ export function receiptPayload(
   draft: ReceiptDraft,
   rows: ProjectRows,
   locale: ProjectLocale,
+  nowMs: number,
 ): PayloadOf<'recordReceipt'> {
   const slip = slipOf(draft, rows);
   const own = locale.currency;
@@ -201,6 +204,10 @@ export function receiptPayload(
     supplies: [],
     ledgerIds: Array.from({ length: things }, () => crypto.randomUUID()),
     reversalIds: Array.from({ length: things }, () => crypto.randomUUID()),
-    atMs: Date.now(),
+    // A receipt of another day was paid on that day, at noon where nobody knows the hour.
+    atMs:
+      draft.onDate === localDate(nowMs, locale.timeZone)
+        ? nowMs
+        : dayBegins(draft.onDate, locale.timeZone) + MS_PER_DAY / 2,
   };
 }
