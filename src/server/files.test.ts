@@ -1,6 +1,7 @@
 import { randomUUID } from 'node:crypto';
 import type { WrittenFile } from '@core/formats/project/projectFile';
 import { readProjectFile } from '@core/formats/project/read';
+import { newLedgerLine } from '@core/model/newLedgerLine';
 import { computePlan } from '@core/plan/computePlan';
 import { describe, expect, it } from 'vitest';
 import { newSlot, newSupply } from '../core/plan/newRows';
@@ -128,17 +129,7 @@ describe('an older file over its own project', () => {
     const older = await fileOf(at.projectId);
     const settlement = { paid: 1200, how: 'payment' as const, ledgerId: randomUUID(), atMs: 2 };
     await done(at.projectId, 'buyFind', { findId: at.way.find.id, ...settlement });
-    const line = {
-      id: randomUUID(),
-      version: 1,
-      kind: 'payment',
-      amount: 1300,
-      atMs: 3,
-      subject: { kind: 'piece', id: at.way.find.pieceId },
-      atLeast: false,
-      reversesId: null,
-      note: '',
-    };
+    const line = newLedgerLine(randomUUID(), 'payment', { kind: 'piece', id: at.way.find.pieceId }, 1300, 3);
     const refused = await bring({ ...older, ledger: [...older.ledger, line] }, 'update');
     expect([refused.status, refused.text]).toEqual([422, expect.stringContaining('one payment or promise')]);
     expect((await money(at.projectId)).spent).toBe(3600);

@@ -45,6 +45,8 @@ export function withoutPictures(file: ProjectFile): ProjectFile {
   return {
     ...file,
     photos: [],
+    sightings: file.sightings.map((row) => ({ ...row, photoId: null, tagPhotoId: null })),
+    receipts: file.receipts.map((row) => ({ ...row, photoId: null })),
     pieces: file.pieces.map((piece) => ({ ...piece, photoId: null })),
     inspirations: file.inspirations.map((row) => ({ ...row, photoId: null })),
     project: { ...file.project, brief: { ...brief, anchor: brief.anchor && { ...brief.anchor, photoId: null } } },

@@ -1,6 +1,7 @@
 import { identityOf } from '@core/acts/supplies/sameSupply';
 import { pieceFingerprint } from '@core/formats/house/planImport';
 import type { HouseRows } from '@core/model/rows';
+import { sourceNamed } from '@core/plan/newSource';
 import { piecePrints } from '../persistence/pieces';
 import type { Transaction } from '../persistence/scope';
 import { houseRows } from '../persistence/snapshots';
@@ -10,7 +11,7 @@ const sameColor = (a: HouseRows['colorCards'][number], b: HouseRows['colorCards'
 
 /**
  * Rows of a file's house that mean something this house has already: by their id, or a color card by name and color, a
- * supply by kind, color and sheen, a tool by its kind, a piece of the house by name, size and store.
+ * supply by kind, color and sheen, a tool by its kind, a place by its name, a piece of the house by name, size and store.
  * @param sameStudio whether the file is of this studio, so that ids mean the same things
  * @returns old id → id here
  */
@@ -45,6 +46,7 @@ export async function joinHouse(
     return supplies.get(identityOf({ ...supply, colorCardId: cardId }));
   });
   join(file.tools, here.tools, (tool) => here.tools.find((other) => other.toolId === tool.toolId));
+  join(file.sources, here.sources, (source) => sourceNamed(here.sources, source.name));
   const prints = new Map((await piecePrints(transaction)).map((piece) => [pieceFingerprint(piece), piece.id]));
   const pieces = idsOf(here.pieces);
   for (const piece of file.pieces) {
