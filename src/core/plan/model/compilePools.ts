@@ -3,18 +3,30 @@ import { coatings } from '../../catalog/coatings';
 import { isStaple } from '../../catalog/consumables';
 import { supplyKind } from '../../catalog/supplyKinds';
 import { tools } from '../../catalog/tools';
-import { type Amount, nothing } from '../../kernel/amount';
+import { type Amount, exactly, nothing } from '../../kernel/amount';
 import { toMicro } from '../../kernel/micro';
 import { UNIT_PRICE_SCALE } from '../../kernel/money';
 import { amountOfPrice, type Price } from '../../kernel/price';
 import type { UnitSystem } from '../../kernel/units';
-import type { ColorCardRow, FindRow, OfferRow, PackRow, PriceNoteRow, RowOf, SupplyRow } from '../../model/rows';
+import type {
+  ColorCardRow,
+  FindRow,
+  OfferRow,
+  PackRow,
+  PriceNoteRow,
+  RowOf,
+  SourceRow,
+  SupplyRow,
+  TripRow,
+} from '../../model/rows';
 import { withTax } from '../../pricing/offer';
 import type { Tax } from '../../pricing/priceStory';
 import { receiptOf } from '../../pricing/receipt';
+import { planTrip, tripCost } from '../../pricing/tripPlan';
 import { partsOfSupplyKey } from '../../recipe/supplyKey';
 import { cleanUpKey } from '../../technique';
-import type { FindPool, OrderPool, SessionPool, SupplyPack, SupplyPool, ToolPool } from './pools';
+import { tripQuestion } from '../tripQuestion';
+import type { FindPool, OrderPool, SessionPool, SupplyPack, SupplyPool, ToolPool, TripPool } from './pools';
 
 /** A find with what it comes to at the till; what is owned costs nothing any more. */
 export function findPool(of: { find: FindRow; isPaid: boolean; currency: string; tax: Tax }): FindPool {
@@ -31,6 +43,19 @@ export function findPool(of: { find: FindRow; isPaid: boolean; currency: string;
 /** An offer as it would be ordered. */
 export function orderPool(of: { offer: OfferRow; isPaid: boolean; tax: Tax }): OrderPool {
   return { kind: 'order', offer: of.offer, tax: of.tax, isSettled: of.isPaid };
+}
+
+/** A trip with what its way and its fees come to. */
+export function tripPool(of: { trip: TripRow; sources: readonly (SourceRow | undefined)[] }): TripPool {
+  const { trip } = of;
+  const { totalMinutes, distanceM } = planTrip(tripQuestion(trip, of.sources));
+  return {
+    kind: 'trip',
+    tripId: trip.id,
+    name: trip.name,
+    cash: exactly(tripCost(distanceM, trip.costPerKm, trip.extras)),
+    handsMicro: toMicro(totalMinutes),
+  };
 }
 
 /** One session of a coating: set up, clean up, and the overhead on both. Anything else is used without a session. */

@@ -73,6 +73,8 @@ export function compileOption(of: {
   isDone: boolean;
   finds: readonly FindRow[];
   offers: readonly OfferRow[];
+  /** Trips on which something of it is to be fetched. */
+  trips: readonly string[];
   overheadPercent: number;
 }): OptionModel {
   const { option, slot, recipe, isDone } = of;
@@ -117,7 +119,7 @@ export function compileOption(of: {
     recipe,
     isDone,
     capacity: Number.isFinite(capacity) ? capacity : slot.quantity,
-    draws: drawsOf(finds, offers, supplyTerms, flawTerms, recipe),
+    draws: drawsOf({ finds, offers, supplyTerms, flawTerms, recipe }, of.trips),
     supplyTerms,
     flawTerms,
     workTerms,
@@ -131,11 +133,14 @@ export function compileOption(of: {
 }
 
 function drawsOf(
-  finds: OptionModel['finds'],
-  offers: OptionModel['offers'],
-  supplyTerms: OptionModel['supplyTerms'],
-  flawTerms: OptionModel['flawTerms'],
-  recipe: RecipePlan | null,
+  {
+    finds,
+    offers,
+    supplyTerms,
+    flawTerms,
+    recipe,
+  }: Pick<OptionModel, 'finds' | 'offers' | 'supplyTerms' | 'flawTerms' | 'recipe'>,
+  trips: readonly string[],
 ): Draw[] {
   const draws = new Map<string, Draw>();
   const add = (draw: Draw) => {
@@ -153,6 +158,7 @@ function drawsOf(
     for (const [key, micro] of residuesByKey(recipe)) add(drawOf('supply', key, 0, micro));
     for (const toolId of recipe.toolIds) add(drawOf('tool', toolId, 1));
   }
+  for (const tripId of trips) add(drawOf('trip', tripId, 1));
   return [...draws.values()];
 }
 

@@ -8,7 +8,7 @@ import { computeRecipe, type RecipePlan } from '../../recipe/computeRecipe';
 import type { RecipeBody } from '../../recipe/recipeBody';
 import type { Lesson, PieceFacts, RecipeContext } from '../../recipe/recipeContext';
 import { madeBody } from '../madeBody';
-import { findPool, orderPool, sessionPool, supplyPool, toolPool } from './compilePools';
+import { findPool, orderPool, sessionPool, supplyPool, toolPool, tripPool } from './compilePools';
 import { lessonsOfRecipe } from './lessonsOfRecipe';
 import { compileOption, type OptionModel } from './optionModel';
 import { purchaseOf } from './poolCost';
@@ -75,8 +75,21 @@ export class PlanModel {
       isDone,
       finds: option.parts.flatMap((part) => finds.get(part.findId ?? '') ?? []),
       offers: option.parts.flatMap((part) => offers.get(part.offerId ?? '') ?? []),
+      trips: this.tripsFor(option),
       overheadPercent: this.assumptions.number('labor.overheadPercent'),
     });
+  }
+
+  /** The trips on which something of an option is to be fetched that is not paid yet. */
+  private tripsFor(option: OptionRow): string[] {
+    const { finds, offers, tripOfSource } = this.index;
+    const places = option.parts.map(({ findId, offerId }) => {
+      const find = finds.get(findId ?? '');
+      if (find) return find.state === 'seen' || find.state === 'passed' ? find.sourceId : null;
+      const offer = offers.get(offerId ?? '');
+      return offer && !this.isSettled('offer', offer.id) ? offer.sourceId : null;
+    });
+    return [...new Set(places.flatMap((sourceId) => tripOfSource.get(sourceId ?? '') ?? []))];
   }
 
   /** A recipe, computed for as many pieces as the choices take. */
@@ -181,6 +194,13 @@ export class PlanModel {
         const packs = row ? (index.packsOfSupplies.get(row.id) ?? []) : [];
         const card = index.colorCards.get(key.split('|')[1] ?? '') ?? null;
         return memo.part(supplyPool, key, { key, row, packs, card, currency, tax, units });
+      }
+      case 'trip': {
+        const trip = index.trips.get(key);
+        return (
+          trip &&
+          memo.part(tripPool, key, { trip, sources: trip.stops.map(({ sourceId }) => index.sources.get(sourceId)) })
+        );
       }
       case 'session':
         return memo.part(sessionPool, key, { key, assumptions });

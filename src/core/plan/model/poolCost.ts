@@ -62,6 +62,8 @@ export function poolCost(pool: Pool, drawn: number, view: CashView = 'toGo'): Po
       return { ...free, handsMicro: drawn * (pool.micro + pool.overheadMicro) };
     case 'tool':
       return pool.isOwned ? free : { ...free, cash: pool.price };
+    case 'trip':
+      return { ...free, cash: pool.cash, handsMicro: pool.handsMicro };
     default:
       return pool satisfies never;
   }

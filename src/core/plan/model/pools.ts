@@ -8,7 +8,7 @@ import type { Tax } from '../../pricing/priceStory';
  * What options have in common. Each pool's cost follows from the total that is drawn from it, so whatever several
  * options share (a can, a delivery, a set-up, a saw) is counted once.
  */
-export type Pool = FindPool | OrderPool | SupplyPool | SessionPool | ToolPool;
+export type Pool = FindPool | OrderPool | SupplyPool | SessionPool | ToolPool | TripPool;
 export type PoolKind = Pool['kind'];
 
 /** A find, paid once however many options use it; what is drawn is how often it is used. */
@@ -79,6 +79,16 @@ export interface ToolPool {
   price: Amount;
 }
 
+/** A trip that fetches things: its way and its fees, once for all that it fetches. */
+export interface TripPool {
+  kind: 'trip';
+  tripId: string;
+  name: string;
+  cash: Amount;
+  /** On the way, in the shops and waiting, in millionths of a minute. */
+  handsMicro: number;
+}
+
 /** What is drawn from a pool: an amount that adds up, and one that serves all who share, of which the largest counts. */
 export interface Drawn {
   amount: number;
@@ -119,4 +129,5 @@ export const growsWithCount: Readonly<Record<PoolKind, boolean>> = {
   supply: true,
   session: false,
   tool: false,
+  trip: false,
 };

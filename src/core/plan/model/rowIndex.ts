@@ -1,11 +1,22 @@
 import { grouped } from '../../kernel/grouped';
 import type { Memo } from '../../kernel/memo';
-import type { LedgerRow, PackRow, PriceNoteRow, ProjectRows, RowOf, SupplyRow } from '../../model/rows';
+import type { LedgerRow, PackRow, PriceNoteRow, ProjectRows, RowOf, SupplyRow, TripRow } from '../../model/rows';
 import { settledIds } from '../../pricing/ledger';
 import { supplyKey } from '../../recipe/supplyKey';
+import { tripsBySource } from '../tripQuestion';
 
 /** Tables whose rows are looked up by their id. */
-const byIdTables = ['slots', 'finds', 'offers', 'options', 'recipes', 'pieces', 'colorCards', 'sources'] as const;
+const byIdTables = [
+  'slots',
+  'finds',
+  'offers',
+  'options',
+  'recipes',
+  'pieces',
+  'colorCards',
+  'sources',
+  'trips',
+] as const;
 type ByIdTable = (typeof byIdTables)[number];
 
 /** A project's rows as the plan model looks them up; each part is made anew only when its table changed. */
@@ -16,6 +27,8 @@ export type RowIndex = { [T in ByIdTable]: ReadonlyMap<string, ProjectRows[T][nu
   packsOfSupplies: ReadonlyMap<string, readonly PackRow[]>;
   notesOfTools: ReadonlyMap<string, readonly PriceNoteRow[]>;
   tools: ReadonlyMap<string, RowOf<'tools'>>;
+  /** The open trip that goes to a place. */
+  tripOfSource: ReadonlyMap<string, string>;
   /** What the ledger holds as paid or promised, by kind of subject. */
   settled: ReadonlyMap<string, ReadonlySet<string>>;
 };
@@ -33,6 +46,8 @@ export function rowIndex(rows: ProjectRows, memo: Memo): RowIndex {
     pieces: table('pieces', rows.pieces),
     colorCards: table('colorCards', rows.colorCards),
     sources: table('sources', rows.sources),
+    trips: table('trips', rows.trips),
+    tripOfSource: memo.part(tripOfSource, '', { rows: rows.trips }),
     optionsOfSlots: memo.part(optionsOfSlots, '', { rows: rows.options }),
     supplies: memo.part(suppliesByKey, '', { rows: rows.supplies }),
     packsOfSupplies: memo.part(packsOfSupplies, '', { rows: rows.packs }),
@@ -52,6 +67,7 @@ const optionsOfSlots = ({ rows }: Rows<RowOf<'options'>>) => grouped(rows, (row)
 const packsOfSupplies = ({ rows }: Rows<PackRow>) => grouped(rows, (row) => row.supplyId);
 const suppliesByKey = ({ rows }: Rows<SupplyRow>) =>
   new Map(rows.map((row) => [supplyKey(row.kindId, row.colorCardId, row.sheen), row]));
+const tripOfSource = ({ rows }: Rows<TripRow>) => tripsBySource(rows);
 const toolsById = ({ rows }: Rows<RowOf<'tools'>>) => new Map(rows.map((row) => [row.toolId, row]));
 const notesOfTools = ({ rows }: Rows<PriceNoteRow>) =>
   grouped(

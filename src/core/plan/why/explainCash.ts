@@ -40,6 +40,13 @@ function explainPool(plan: Plan, option: OptionPlan, line: AddedLine): Explained
       return pool.isOwned || line.before > 0
         ? null
         : explainMoney(pool.name, line.cash, { source: estimated, note: 'a tool to buy, then owned' });
+    case 'trip':
+      return line.before > 0 || pool.cash.likely === 0
+        ? null
+        : explainMoney(`${pool.name}: the way, parking and fees`, line.cash, {
+            source: fromYou,
+            note: 'once for all that the trip fetches',
+          });
     case 'session':
       return null;
     default:

@@ -29,6 +29,7 @@ function explainHours(plan: Plan, option: OptionPlan, added: Added, label: strin
     [
       ...explainWork(plan, model, count),
       ...explainSessions(plan, added),
+      ...explainTrips(added),
       ...explainOverhead(plan, model, count, added),
       ...explainStated(model, count),
     ],
@@ -81,6 +82,20 @@ function explainSessions(plan: Plan, added: Added): Explained[] {
       }),
     ];
   });
+}
+
+/** The trip that fetches it, where nothing else of the plan is fetched on it. */
+function explainTrips(added: Added): Explained[] {
+  return added.lines.flatMap(({ pool, before, handsMicro }) =>
+    pool.kind === 'trip' && before === 0
+      ? [
+          explain(`${pool.name}: on the way and in the shops`, fromMicro(handsMicro), 'minutes', {
+            source: fromYou,
+            note: 'once for all that the trip fetches',
+          }),
+        ]
+      : [],
+  );
 }
 
 /** What is added to all work: fetching, looking, thinking. */

@@ -65,6 +65,13 @@ export function explainPlanned(plan: Plan): Explained {
         ];
       case 'tool':
         return [explainMoney(pool.name, cost.cash, { source: calculated, note: 'a tool to buy, then owned' })];
+      case 'trip':
+        return [
+          explainMoney(`${pool.name}: the way, parking and fees`, cost.cash, {
+            source: fromYou,
+            note: 'once for all that it fetches',
+          }),
+        ];
       case 'session':
         return [];
       default:
@@ -94,6 +101,16 @@ function explainHands(plan: Plan): Explained {
         ]
       : [],
   );
+  const trips = plan.sums.lines.flatMap(({ pool, cost }) =>
+    pool.kind === 'trip' && cost.handsMicro > 0
+      ? [
+          explain(`${pool.name}: on the way and in the shops`, fromMicro(cost.handsMicro), 'minutes', {
+            source: fromYou,
+            note: 'once for all that it fetches',
+          }),
+        ]
+      : [],
+  );
   return explainSum(
     'Hands-on planned',
     'minutes',
@@ -102,6 +119,7 @@ function explainHands(plan: Plan): Explained {
       ...aside('Done already', hands.doneMinutes, calculated),
       ...own,
       ...sessions,
+      ...trips,
     ],
     {
       low: hands.planned.low,
