@@ -1,7 +1,9 @@
 import type { PhotoKind, PhotoRow } from '@core/model/rows';
 import { useEffect, useState } from 'react';
 import { type PhotoPage, photoSender, type RefusedPhoto, type WaitingPhoto } from './photoSender';
-import { useCommands, useRows } from './projectStore';
+import { useCommands, useLocale, useRows } from './projectStore';
+import { seenFind } from './seenFind';
+import { shopOfDay } from './shopOfDay';
 import { useLatest } from './useLatest';
 
 /** Larger files are shrunk in the browser before they are sent; beyond the second limit they are refused. */
@@ -25,13 +27,14 @@ export interface PhotoQueue {
   waiting: number;
   refused: readonly RefusedPhoto[];
   forget: () => void;
-  add: (files: Iterable<File>) => Promise<void>;
+  add: (files: Iterable<File>, about?: string) => Promise<void>;
 }
 
 /** The photos of a kind that the project's server does not have yet, and the way to add more. */
 export function usePhotoQueue(kind: PhotoKind): PhotoQueue {
   const rows = useRows();
   const { run } = useCommands();
+  const locale = useLocale();
   return usePhotoSender<PhotoKind>(rows.project.id, kind, (entry, size) => {
     const photo: PhotoRow = { id: entry.id, version: 1, kind: entry.kind, name: entry.name, atMs: entry.atMs, ...size };
     run('addPhoto', {
@@ -39,6 +42,11 @@ export function usePhotoQueue(kind: PhotoKind): PhotoQueue {
       inspiration:
         entry.kind === 'inspiration'
           ? { id: crypto.randomUUID(), version: 1, photoId: entry.id, seenAt: '', taken: '' }
+          : null,
+      aboutId: entry.about ?? null,
+      find:
+        entry.kind === 'find' && entry.about === undefined
+          ? seenFind(entry.atMs, locale, shopOfDay(rows.project.id))
           : null,
     });
   });
@@ -62,7 +70,7 @@ export function usePhotoSender<K extends string>(scope: string, kind: K, kept: P
     [sender],
   );
 
-  const add = async (files: Iterable<File>) => {
+  const add = async (files: Iterable<File>, about?: string) => {
     const taken: WaitingPhoto<K>[] = [];
     const no: RefusedPhoto<K>[] = [];
     for (const file of files) {
@@ -78,7 +86,7 @@ export function usePhotoSender<K extends string>(scope: string, kind: K, kept: P
       }
       try {
         const blob = file.size > SENT_AS_IT_IS ? await shrunk(file) : file;
-        taken.push({ id: crypto.randomUUID(), kind, name, blob, atMs: Date.now() });
+        taken.push({ id: crypto.randomUUID(), kind, name, blob, atMs: Date.now(), about });
       } catch {
         refuse('it cannot be decoded; accepted: JPEG, PNG, WebP, AVIF');
       }

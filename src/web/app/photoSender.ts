@@ -10,6 +10,8 @@ export interface WaitingPhoto<K extends string = string> {
   name: string;
   blob: Blob;
   atMs: number;
+  /** The find or receipt that it is of, by its id. */
+  about?: string | undefined;
 }
 
 /** A picture that could not be taken, by name, with what would be accepted. */

@@ -82,6 +82,7 @@ export const furtherPages: readonly Page[] = [
   { path: 'hunt/card', load: async () => (await import('../stages/hunt')).CardPage },
   { path: 'hunt/places', load: async () => (await import('../stages/hunt')).PlacesPage },
   { path: 'hunt/ledger', load: async () => (await import('../stages/hunt')).MoneyPage },
+  { path: 'hunt/trips', load: async () => (await import('../stages/hunt')).TripsPage },
   { path: 'list', load: async () => (await import('../stages/sketch')).HuntingListPage },
   { path: 'makeover/labels', load: async () => (await import('../stages/makeover')).LabelsPage },
   { path: 'makeover/:recipeId', load: async () => (await import('../stages/makeover')).MakeoverPage },

@@ -16,6 +16,19 @@ export const removePhoto = projectAct({
       ...rows.inspirations
         .filter((row) => row.photoId === payload.id)
         .map((row) => update('inspirations', row.id, { photoId: null })),
+      ...rows.sightings.flatMap(({ id: sightingId, photoId, tagPhotoId }) =>
+        photoId === payload.id || tagPhotoId === payload.id
+          ? [
+              update('sightings', sightingId, {
+                photoId: photoId === payload.id ? null : photoId,
+                tagPhotoId: tagPhotoId === payload.id ? null : tagPhotoId,
+              }),
+            ]
+          : [],
+      ),
+      ...rows.receipts
+        .filter((row) => row.photoId === payload.id)
+        .map((row) => update('receipts', row.id, { photoId: null })),
       ...(brief.anchor?.photoId === payload.id
         ? [updateProject(rows.project.id, { brief: { ...brief, anchor: { ...brief.anchor, photoId: null } } })]
         : []),

@@ -20,9 +20,11 @@ import { Choice, LengthField, NumberField, TextField } from '../../ui/fields';
 import { SideBySide } from '../../ui/layout';
 import { PieceDrawing } from '../../ui/PieceDrawing';
 import { SettleBox } from '../../ui/SettleBox';
+import { FindPictures } from './FindPictures';
 import styles from './hunt.module.css';
 import { InspectionChecks } from './InspectionChecks';
 import { PriceStoryEditor } from './PriceStoryEditor';
+import { SortOut } from './SortOut';
 
 /** The sheen with another finish: the one that its name says, else to be looked at anew where the last name said it. */
 function sheenAfter(find: FindRow, finishId: string | null): FindRow['sheen'] {
@@ -50,7 +52,9 @@ export function FindSheet(props: { find: FindRow }) {
   const bought = find.state === 'bought' || find.state === 'promised' || find.state === 'owned';
   return (
     <div>
+      {!find.sorted && <SortOut find={find} />}
       <div className={styles.sheet}>
+        <FindPictures find={find} />
         <div className={styles.head}>
           <div>
             <SideBySide across={2}>

@@ -9,6 +9,7 @@ export function HuntNav() {
   const pages = [
     { to: at('hunt/card'), name: 'Decide' },
     { to: at('hunt'), name: 'Finds' },
+    { to: at('hunt/trips'), name: 'Trips' },
     { to: at('hunt/ledger'), name: 'Money' },
     { to: at('hunt/places'), name: 'Places' },
   ];

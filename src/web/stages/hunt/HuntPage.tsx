@@ -14,6 +14,7 @@ import { HuntNav } from './HuntNav';
 import styles from './hunt.module.css';
 import { QuickEntry } from './QuickEntry';
 import { Receipt } from './Receipt';
+import { SeenToday } from './SeenToday';
 import { UseFor } from './UseFor';
 
 /** Finds: in by the quick line, refined beside their receipt, sent to a slot. */
@@ -38,6 +39,7 @@ export function HuntPage() {
     <main className={shell.page}>
       <HuntNav />
       <QuickEntry onAdded={select} wanted={search.get('new') !== null} />
+      <SeenToday onOpen={select} />
       {rows.finds.length === 0 ? (
         <Empty title="Nothing seen yet">
           <p>Type what you saw as you would say it: “nightstand, $12, half off, one drawer sticks”.</p>

@@ -3,3 +3,4 @@ export { HuntPage } from './HuntPage';
 export { MoneyPage } from './money/MoneyPage';
 export { PlacesPage } from './PlacesPage';
 export { Receipt } from './Receipt';
+export { TripsPage } from './TripsPage';

@@ -8,10 +8,13 @@ import { patternWords } from '@core/sourcing/patternWords';
 import { Input } from 'antd';
 import { useDeferredValue, useMemo, useRef, useState } from 'react';
 import { cardsByUse } from '../../../app/newOption';
+import { usePhotoQueue } from '../../../app/photoQueue';
 import { useCommands, useLocale, usePlan, useRows } from '../../../app/projectStore';
 import { SourceField } from '../../../app/SourceField';
 import shell from '../../../app/shell.module.css';
+import { shopOfDay, standAt } from '../../../app/shopOfDay';
 import { HuntNav } from '../HuntNav';
+import { CardPhoto } from './CardPhoto';
 import styles from './card.module.css';
 import { type CardDraft, emptyDraft, findOnCard, loadDraft, saveDraft } from './cardDraft';
 import { DecideBar, type Verdict as Decision } from './DecideBar';
@@ -20,7 +23,6 @@ import { PriceRow } from './PriceRow';
 import { SlotRow, Verdict, Ways } from './Verdict';
 import { What } from './What';
 
-const shopKey = (projectId: string) => `euporia.shop.${projectId}`;
 const noWish = readWish('', []);
 
 /** The decision in the shop: from the tag to a verdict, one piece after the other. */
@@ -31,8 +33,10 @@ export function CardPage() {
   const { run } = useCommands();
   const projectId = rows.project.id;
   const [draft, setDraft] = useState<CardDraft>(() => loadDraft(projectId));
-  const [shopId, setShopId] = useState(() => localStorage.getItem(shopKey(projectId)));
+  const [shopId, setShopId] = useState(() => shopOfDay(projectId));
   const [memo] = useState(() => new Memo());
+  const [photo, setPhoto] = useState<File | null>(null);
+  const photos = usePhotoQueue('find');
   const input = useRef<HTMLInputElement>(null);
   const today = localDate(plan.asOfMs, locale.timeZone);
   const source = rows.sources.find(({ id }) => id === shopId) ?? null;
@@ -67,8 +71,7 @@ export function CardPage() {
   const way: CardWay | null = card?.ways.find(({ kind }) => kind === draft.way) ?? card?.best ?? null;
   const pickShop = (id: string | null) => {
     setShopId(id);
-    if (id === null) localStorage.removeItem(shopKey(projectId));
-    else localStorage.setItem(shopKey(projectId), id);
+    standAt(projectId, id);
   };
   const decide = (verdict: Decision, words: { because: string; thinkUntil: string | null; reason: string }) => {
     if (!card) return;
@@ -95,6 +98,8 @@ export function CardPage() {
             }
           : null,
     });
+    if (photo) void photos.add([photo], find.id);
+    setPhoto(null);
     const next = emptyDraft();
     saveDraft(projectId, next);
     setDraft(next);
@@ -108,6 +113,7 @@ export function CardPage() {
       <div className={styles.card}>
         <div className={styles.shop}>
           <SourceField label="Where are you" value={source?.id ?? null} onCommit={pickShop} />
+          <CardPhoto photo={photo} onPick={setPhoto} />
         </div>
         {inForce.length > 0 && (
           <p className={`${styles.today} small`}>

@@ -1,0 +1,61 @@
+import { describe, expect, it } from 'vitest';
+import { AS_OF, fill, find, option, rows, slot } from '../fixtures/projectRows';
+import type { TripRow } from '../model/rows';
+import { computePlan } from '../plan/computePlan';
+import { newSource } from '../plan/newSource';
+import { readPatternLine } from './patternLine';
+import { placesToVisit, tripSheet } from './tripSheet';
+
+const pattern = readPatternLine('half off frames on Saturdays', '2026-06-01');
+const near = { ...newSource('near', 'Near'), minutesOneWay: 5, patterns: pattern ? [{ id: 'p', ...pattern }] : [] };
+const far = { ...newSource('far', 'Far'), minutesOneWay: 30 };
+// June 6, 2026 is a Saturday.
+const trip = (...places: string[]): TripRow => ({
+  id: 'trip',
+  version: 1,
+  name: 'Saturday',
+  onDate: '2026-06-06',
+  startMinute: 540,
+  stops: places.map((sourceId) => ({ id: `stop ${sourceId}`, sourceId, minutes: 20, done: false })),
+  legs: [],
+  costPerKm: 0,
+  extras: 250,
+  ticked: [],
+  done: false,
+  note: '',
+});
+const room = (...trips: TripRow[]) =>
+  computePlan(
+    rows({
+      sources: [near, far],
+      trips,
+      slots: [slot('1', { name: 'Frame' }), slot('2', { name: 'Rug' })],
+      finds: [
+        find('frame', 1200, { name: 'Oak frame', sourceId: 'near' }),
+        find('mirror', 3000, { name: 'Mirror', sourceId: 'far', thinkUntil: '2026-06-06' }),
+      ],
+      options: [option('o', '1', 'asFound', { parts: [{ findId: 'frame', offerId: null, pieces: 1 }] })],
+      fills: [fill('1', 'o')],
+    }),
+    AS_OF,
+  );
+
+describe('the sheet of a trip', () => {
+  it('says at each stop what to fetch, what is thought over there, and what is cheaper that day', () => {
+    const sheet = tripSheet(room(), trip('far', 'near'));
+    const [first, second] = [...sheet.stops].sort((a, b) => (a.stop.sourceId < b.stop.sourceId ? 1 : -1));
+    expect(first).toMatchObject({
+      source: { name: 'Near' },
+      fetch: [{ id: 'find:frame', name: 'Oak frame', cost: 1200 }],
+    });
+    expect(first?.discounts.map(({ percentThousandths }) => percentThousandths)).toEqual([50_000]);
+    expect(second?.thinking.map(({ name }) => name)).toEqual(['Mirror']);
+    expect(sheet.cost).toBe(250);
+    expect(sheet.look.map(({ slot: { name } }) => name)).toEqual(['Rug']);
+  });
+
+  it('names the places where something waits and no trip goes to', () => {
+    expect(placesToVisit(room()).map(({ source }) => source.name)).toEqual(['Near']);
+    expect(placesToVisit(room(trip('near')))).toEqual([]);
+  });
+});

@@ -1,0 +1,118 @@
+import type { FindRow, SourceRow, TripRow } from '../model/rows';
+import type { Plan } from '../plan/computePlan';
+import { purchaseOf } from '../plan/model/poolCost';
+import { tripQuestion, tripsBySource } from '../plan/tripQuestion';
+import { type DiscountInForce, discountsOn } from '../pricing/discountPattern';
+import { planTrip, type TripArrival, type TripPlan, type TripStop, tripCost } from '../pricing/tripPlan';
+import { type HuntingLine, huntingList } from './huntingList';
+
+/** Something that is chosen and waits to be fetched at a stop. */
+export interface ToFetch {
+  /** What it is ticked off by. */
+  id: string;
+  name: string;
+  /** What it should cost, minor units; null while nobody knows. */
+  cost: number | null;
+}
+
+/** One stop of a trip, with all that one wants to know there. */
+export interface SheetStop {
+  stop: TripStop;
+  source: SourceRow | null;
+  /** When one is there; null for a stop that cannot be fitted in. */
+  arrival: TripArrival | null;
+  /** What the place takes off that day. */
+  discounts: DiscountInForce[];
+  fetch: ToFetch[];
+  /** Seen there before, and being thought over. */
+  thinking: FindRow[];
+}
+
+/** A trip as one takes it along. */
+export interface TripSheet {
+  plan: TripPlan;
+  /** Way, parking and fees, minor units. */
+  cost: number;
+  stops: SheetStop[];
+  /** What is still to be found, wherever one is. */
+  look: HuntingLine[];
+}
+
+/** What is chosen, is to be fetched at a place and is not paid yet: finds, new things, and supplies by where their packs are sold. */
+function toFetch(plan: Plan, source: SourceRow): ToFetch[] {
+  const lines = plan.sums.lines.flatMap(({ pool, drawn, cost }): ToFetch[] => {
+    const price = cost.cash.atLeast ? null : cost.cash.likely;
+    switch (pool.kind) {
+      case 'find':
+        return !pool.isSettled && pool.find.sourceId === source.id
+          ? [{ id: `find:${pool.find.id}`, name: pool.find.name, cost: price }]
+          : [];
+      case 'order':
+        return !pool.isSettled && pool.offer.sourceId === source.id
+          ? [{ id: `offer:${pool.offer.id}`, name: pool.offer.name, cost: price }]
+          : [];
+      case 'supply': {
+        const bought = new Set(purchaseOf(pool, drawn).packs.map(({ id }) => id));
+        const isHere = pool.packs.some(
+          (pack) => bought.has(pack.id) && pack.source.toLowerCase() === source.name.toLowerCase(),
+        );
+        return isHere ? [{ id: `supply:${pool.key}`, name: pool.name, cost: price }] : [];
+      }
+      case 'tool':
+      case 'session':
+      case 'trip':
+        return [];
+      default:
+        return pool satisfies never;
+    }
+  });
+  return lines.sort((a, b) => (a.name < b.name ? -1 : a.name > b.name ? 1 : 0));
+}
+
+/**
+ * A trip with its stops in the order that ends earliest, and at each what to fetch, what is thought over there and what is
+ * cheaper that day. Stops that cannot be fitted into their opening hours come last.
+ */
+export function tripSheet(plan: Plan, trip: TripRow): TripSheet {
+  const { sources, finds } = plan.rows;
+  const byId = new Map(sources.map((source) => [source.id, source]));
+  const planned = planTrip(
+    tripQuestion(
+      trip,
+      trip.stops.map(({ sourceId }) => byId.get(sourceId)),
+    ),
+  );
+  const stopOf = (stop: TripStop, arrival: TripArrival | null): SheetStop => {
+    const source = byId.get(stop.sourceId) ?? null;
+    return {
+      stop,
+      source,
+      arrival,
+      discounts: source ? discountsOn(source.patterns, trip.onDate) : [],
+      fetch: source ? toFetch(plan, source) : [],
+      thinking: finds.filter(
+        (find) =>
+          find.sourceId === stop.sourceId && find.state === 'seen' && find.thinkUntil !== null && !find.archived,
+      ),
+    };
+  };
+  return {
+    plan: planned,
+    cost: tripCost(planned.distanceM, trip.costPerKm, trip.extras),
+    stops: [
+      ...planned.arrivals.map((arrival) => stopOf(arrival.stop, arrival)),
+      ...planned.leftOut.map((stop) => stopOf(stop, null)),
+    ],
+    look: huntingList(plan),
+  };
+}
+
+/** Places where something chosen waits to be fetched and no open trip goes to; the most to fetch first. */
+export function placesToVisit(plan: Plan): { source: SourceRow; fetch: ToFetch[] }[] {
+  const visited = tripsBySource(plan.rows.trips);
+  return plan.rows.sources
+    .filter(({ id }) => !visited.has(id))
+    .map((source) => ({ source, fetch: toFetch(plan, source) }))
+    .filter(({ fetch }) => fetch.length > 0)
+    .sort((a, b) => b.fetch.length - a.fetch.length || (a.source.name < b.source.name ? -1 : 1));
+}

@@ -1,0 +1,235 @@
+import { clockWords } from '@core/calendar/openingHours';
+import { largestWords } from '@core/formats/huntingList/write';
+import { formatMinutes } from '@core/kernel/formatMinutes';
+import { formatMoney } from '@core/kernel/formatMoney';
+import type { TripRow } from '@core/model/rows';
+import { patternWords } from '@core/sourcing/patternWords';
+import { type SheetStop, type TripSheet, tripSheet } from '@core/sourcing/tripSheet';
+import { Button, Checkbox, Select } from 'antd';
+import { Link } from 'react-router';
+import { useCommands, useLocale, usePlan, useRows } from '../../app/projectStore';
+import { standAt } from '../../app/shopOfDay';
+import { StitchedNumber } from '../../ui/basics';
+import { DateField, MoneyField, NumberField, TextField } from '../../ui/fields';
+import { SideBySide } from '../../ui/layout';
+import { TypedField } from '../../ui/TypedField';
+import hunt from './hunt.module.css';
+import { USUAL_STAY_MINUTES } from './TripsPage';
+import styles from './trips.module.css';
+
+const M_PER_MILE = 1609.344;
+
+/** One trip: its day, its cost, and its stops in order with what to look for; ticked off on the way. */
+export function TripSheetView(props: { trip: TripRow }) {
+  const { trip } = props;
+  const rows = useRows();
+  const plan = usePlan();
+  const locale = useLocale();
+  const { run } = useCommands();
+  const sheet = tripSheet(plan, trip);
+  const set = (values: Partial<Omit<TripRow, 'id' | 'version'>>) => run('editTrip', { id: trip.id, values });
+  const isUs = locale.units === 'us';
+  const perShown = isUs ? M_PER_MILE / 1000 : 1;
+  const distance =
+    sheet.plan.distanceM === 0
+      ? ''
+      : `${Math.round((sheet.plan.distanceM / 1000 / perShown) * 10) / 10} ${isUs ? 'mi' : 'km'}, `;
+  const tick = (id: string) =>
+    set({ ticked: trip.ticked.includes(id) ? trip.ticked.filter((entry) => entry !== id) : [...trip.ticked, id] });
+  const free = rows.sources
+    .filter(({ id }) => !trip.stops.some(({ sourceId }) => sourceId === id))
+    .sort((a, b) => a.name.localeCompare(b.name));
+  return (
+    <div>
+      <section className={hunt.sheet} aria-label="Trip">
+        <SideBySide across={4}>
+          <TextField label="Trip" value={trip.name} least={1} onCommit={(name) => set({ name })} />
+          <DateField label="Day" value={trip.onDate} onCommit={(onDate) => onDate !== null && set({ onDate })} />
+          <TypedField
+            label="Leaving at"
+            value={trip.startMinute}
+            show={clockWords}
+            read={(text) => {
+              const match = /^(\d{1,2})(?::(\d{2}))?$/.exec(text);
+              const minute = match ? Number(match[1]) * 60 + Number(match[2] ?? 0) : -1;
+              return minute >= 0 && minute <= 1440
+                ? { ok: true, value: minute }
+                : { ok: false, reason: `“${text}”; accepted: a time like 9:30` };
+            }}
+            onCommit={(startMinute) => set({ startMinute })}
+          />
+          <MoneyField
+            label="Parking and fees"
+            value={trip.extras}
+            currency={locale.currency}
+            onCommit={(extras) => set({ extras })}
+          />
+          <MoneyField
+            label={`Cost of a ${isUs ? 'mile' : 'kilometer'}`}
+            value={Math.round(trip.costPerKm * perShown)}
+            currency={locale.currency}
+            onCommit={(cost) => set({ costPerKm: Math.round(cost / perShown) })}
+          />
+        </SideBySide>
+        <p role="status">
+          {trip.stops.length === 0 ? (
+            'No stops yet.'
+          ) : (
+            <>
+              Back at <b>{clockWords(sheet.plan.endMinute)}</b>, {formatMinutes(sheet.plan.totalMinutes)}, {distance}{' '}
+              {formatMoney(sheet.cost, locale.currency)}
+              {sheet.plan.isEstimated ? '; ways between places are guessed from the ways there' : ''}.
+            </>
+          )}
+        </p>
+        <div className={hunt.quick}>
+          <Select
+            aria-label="Another stop"
+            placeholder="Another stop"
+            showSearch
+            optionFilterProp="label"
+            value={null}
+            disabled={trip.stops.length >= 12}
+            options={free.map(({ id, name }) => ({ value: id, label: name }))}
+            onChange={(sourceId: string) =>
+              set({
+                stops: [...trip.stops, { id: crypto.randomUUID(), sourceId, minutes: USUAL_STAY_MINUTES, done: false }],
+              })
+            }
+            style={{ minWidth: 200 }}
+          />
+          <Button onClick={() => set({ done: !trip.done })}>{trip.done ? 'Open it again' : 'The trip is over'}</Button>
+          <Button type="text" onClick={() => run('removeTrip', { id: trip.id })}>
+            Remove trip
+          </Button>
+        </div>
+      </section>
+      <ol className={styles.stops} aria-label="Stops">
+        {sheet.stops.map((entry, n) => (
+          <Stop
+            key={entry.stop.id}
+            entry={entry}
+            number={n + 1}
+            trip={trip}
+            onTick={tick}
+            onStay={(minutes) =>
+              set({ stops: trip.stops.map((stop) => (stop.id === entry.stop.id ? { ...stop, minutes } : stop)) })
+            }
+            onRemove={() => set({ stops: trip.stops.filter(({ id }) => id !== entry.stop.id) })}
+          />
+        ))}
+      </ol>
+      {trip.stops.length > 0 && <LookFor sheet={sheet} trip={trip} onTick={tick} />}
+    </div>
+  );
+}
+
+function Stop(props: {
+  entry: SheetStop;
+  number: number;
+  trip: TripRow;
+  onTick: (id: string) => void;
+  onStay: (minutes: number) => void;
+  onRemove: () => void;
+}) {
+  const { entry, trip } = props;
+  const { project } = useRows();
+  const { currency } = useLocale();
+  const { source, arrival } = entry;
+  const name = source?.name ?? 'A place that is gone';
+  return (
+    <li className={styles.stop}>
+      <div className={styles.head}>
+        <StitchedNumber>{props.number}</StitchedNumber>
+        <div>
+          <b>{name}</b>
+          <small>
+            {arrival === null
+              ? 'cannot be fitted in: closed that day, or too late'
+              : `${clockWords(arrival.arriveMinute)} to ${clockWords(arrival.leaveMinute)}${arrival.waitMinutes > 0 ? `, ${arrival.waitMinutes} min until it opens` : ''}`}
+          </small>
+          {entry.discounts.length > 0 && (
+            <small className={styles.cheaper}>
+              {entry.discounts.map(({ pattern }) => patternWords(pattern, trip.onDate)).join(' · ')}
+            </small>
+          )}
+        </div>
+        {source && (
+          <Link to={`/p/${project.id}/hunt/card`} onClick={() => standAt(project.id, source.id)}>
+            Decide here
+          </Link>
+        )}
+      </div>
+      <ul className={styles.things}>
+        {entry.fetch.map(({ id, name: what, cost }) => (
+          <li key={id}>
+            <Checkbox checked={trip.ticked.includes(id)} onChange={() => props.onTick(id)}>
+              fetch <b>{what}</b>
+              {cost === null ? '' : `, ${formatMoney(cost, currency)}`}
+            </Checkbox>
+          </li>
+        ))}
+        {entry.thinking.map((find) => (
+          <li key={find.id}>
+            <Link to={`/p/${project.id}/hunt?find=${find.id}`}>think over {find.name}</Link>
+            {find.because === '' ? '' : ` (${find.because})`}
+          </li>
+        ))}
+      </ul>
+      <details>
+        <summary>Stay, opening hours</summary>
+        <SideBySide across={2}>
+          <NumberField
+            label={`Minutes at ${name}`}
+            value={entry.stop.stayMinutes}
+            least={0}
+            most={1440}
+            whole
+            onCommit={props.onStay}
+          />
+          <p className="small muted">
+            {source && source.minutesOneWay === null ? 'Its way is not noted: 20 minutes are taken. ' : ''}
+            {source && source.hours.length === 0 ? 'Its hours are not noted: it is taken to be open.' : ''}{' '}
+            {source && <Link to={`/p/${project.id}/hunt/places?place=${source.id}`}>Its page</Link>}
+          </p>
+        </SideBySide>
+        <Button size="small" type="text" onClick={props.onRemove}>
+          Not there after all
+        </Button>
+      </details>
+    </li>
+  );
+}
+
+/** What is still to be found, wherever one is: the largest size and the most that it may cost. */
+function LookFor(props: { sheet: TripSheet; trip: TripRow; onTick: (id: string) => void }) {
+  const locale = useLocale();
+  const { look } = props.sheet;
+  const money = (minor: number) => formatMoney(minor, locale.currency, { cents: 'auto' });
+  return (
+    <section className={hunt.sheet} aria-label="Look for, at every stop">
+      <h3>Look for, at every stop</h3>
+      {look.length === 0 ? (
+        <p className="muted">Everything is found, ours, or left out.</p>
+      ) : (
+        <ul className={styles.things}>
+          {look.map((line) => (
+            <li key={line.slot.id}>
+              <Checkbox
+                checked={props.trip.ticked.includes(`slot:${line.slot.id}`)}
+                onChange={() => props.onTick(`slot:${line.slot.id}`)}
+              >
+                <b>
+                  {line.slot.number} · {line.slot.name}
+                </b>
+                {line.needed > 1 ? `, ${line.needed} of them` : ''}
+                {largestWords(line, locale) === '' ? '' : `, ${largestWords(line, locale)}`}, aim at{' '}
+                {money(line.target)}, at most {money(line.ceiling)}
+              </Checkbox>
+            </li>
+          ))}
+        </ul>
+      )}
+    </section>
+  );
+}
