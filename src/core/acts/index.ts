@@ -1,6 +1,8 @@
 import type { z } from 'zod';
 import { createRegistry } from '../kernel/registry';
 import type { Act } from './act';
+import { importAds } from './ads/importAds';
+import { takeAd } from './ads/takeAd';
 import { resetOverrides } from './assumptions/resetOverrides';
 import { setOverride } from './assumptions/setOverride';
 import { addInspiration } from './brief/addInspiration';
@@ -105,6 +107,9 @@ const listed = [
   takeBack,
   sellPiece,
   payFee,
+  importAds,
+  takeAd,
+  editRow('editAd', 'ads', 'Ad changed'),
   addRow('addTrip', 'trips', 'Trip added'),
   editRow('editTrip', 'trips', 'Trip changed'),
   removeRow('removeTrip', 'trips', 'Trip removed'),
