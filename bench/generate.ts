@@ -103,6 +103,7 @@ export function largeProject(seed: number, slotCount = 100): ProjectRows {
       templateId: template.id,
       measures: completeMeasures(template, {}),
       color: null,
+      dream: false,
     };
     offers.push(offer);
     const part = [{ findId: find.id, offerId: null, pieces: 1 }];

@@ -119,6 +119,7 @@ export function buyNewOption(
     templateId,
     measures: completeMeasures(furnitureTemplates.get(templateId), {}),
     color: null,
+    dream: false,
     ...change,
   };
   return {

@@ -25,5 +25,7 @@ export const offer = defineEntity({
     templateId: registered(furnitureTemplates),
     measures,
     color: lab.nullable(),
+    /** Only a dream: looked up to know what it would cost; it never counts in a saving. */
+    dream: yesNo,
   },
 });

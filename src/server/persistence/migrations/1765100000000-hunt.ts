@@ -29,6 +29,7 @@ const statements = [
   `ALTER TABLE "ledger_line" ADD "refunds_id" uuid`,
   `ALTER TABLE "ledger_line" ADD "foreign" jsonb`,
   `ALTER TABLE "offer" ADD "source_id" uuid`,
+  `ALTER TABLE "offer" ADD "dream" boolean NOT NULL DEFAULT false`,
   // Each name that finds and offers gave their places becomes a place.
   `INSERT INTO "source" ("studio_id", "id", "name", "kind", "tax", "returns", "hours", "patterns", "note")
    SELECT DISTINCT ON (n.studio_id, n.name) n.studio_id, gen_random_uuid(), n.name, 'shop', null, '{"state":"unknown"}'::jsonb, '[]'::jsonb, '[]'::jsonb, ''
@@ -42,6 +43,7 @@ const statements = [
   `ALTER TABLE "sighting" ALTER COLUMN "because" DROP DEFAULT`,
   `ALTER TABLE "sighting" ALTER COLUMN "stand_in" DROP DEFAULT`,
   `ALTER TABLE "ledger_line" ALTER COLUMN "estimated" DROP DEFAULT`,
+  `ALTER TABLE "offer" ALTER COLUMN "dream" DROP DEFAULT`,
   `ALTER TABLE "source" ADD CONSTRAINT "fk_source_studio_id" FOREIGN KEY ("studio_id") REFERENCES "studio"("id") ON DELETE NO ACTION ON UPDATE NO ACTION`,
   `ALTER TABLE "sighting" ADD CONSTRAINT "fk_sighting_source_id" FOREIGN KEY ("studio_id", "source_id") REFERENCES "source"("studio_id","id") ON DELETE NO ACTION ON UPDATE NO ACTION`,
   `ALTER TABLE "sighting" ADD CONSTRAINT "fk_sighting_photo_id" FOREIGN KEY ("studio_id", "photo_id") REFERENCES "photo"("studio_id","id") ON DELETE NO ACTION ON UPDATE NO ACTION`,

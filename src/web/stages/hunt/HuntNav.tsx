@@ -10,6 +10,8 @@ export function HuntNav() {
     { to: at('hunt/card'), name: 'Decide' },
     { to: at('hunt'), name: 'Finds' },
     { to: at('hunt/trips'), name: 'Trips' },
+    { to: at('hunt/offers'), name: 'Offers' },
+    { to: at('hunt/ads'), name: 'Ads' },
     { to: at('hunt/ledger'), name: 'Money' },
     { to: at('hunt/places'), name: 'Places' },
   ];

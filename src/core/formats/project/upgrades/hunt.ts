@@ -47,7 +47,7 @@ export const hunt: FileUpgrade = {
         tagPhotoId: null,
         standIn: '',
       }),
-      offers: atSource(file.offers),
+      offers: withDefaults(atSource(file.offers), { dream: false }),
       ledger: withDefaults(file.ledger, {
         sourceId: null,
         receiptId: null,
