@@ -1,6 +1,6 @@
 import { currencyExponent } from '../kernel/currencies.data';
 import type { Unit } from '../kernel/explained';
-import { modellingChoice, type Source } from '../kernel/source';
+import { commonPractice, modellingChoice, type Source } from '../kernel/source';
 import { BRUSH_LOSS_PERCENT, coatings } from './coatings';
 import { type Figure, figure } from './figure';
 import {
@@ -135,6 +135,7 @@ function* definitions(): Generator<[string, AssumptionDefinition]> {
     0,
     1000,
   );
+  for (const [key, label, value] of passageDefinitions) yield define(key, label, 'mm', value, 100, 10_000);
   for (const [key, label, unit, value, minimum, maximum] of climateDefinitions)
     yield define(key, label, unit, value, minimum, maximum);
   yield define(
@@ -192,6 +193,15 @@ const climateDefinitions: [string, string, Unit, Figure, number, number][] = [
   ['climate.airC', 'Air while drying, °C', 'celsius', figure(21, 21, 21, modellingChoice), -10, 45],
   ['climate.humidityPercent', 'Relative humidity while drying', 'percent', figure(50, 50, 50, modellingChoice), 1, 100],
   ['climate.surfaceC', 'Surface while coating, °C', 'celsius', figure(21, 21, 21, modellingChoice), -10, 60],
+];
+/** What a piece has to go through on its way, mm; sizes of usual doors, stairs and cars, from memory. */
+const passageDefinitions: [string, string, Figure][] = [
+  ['passage.doorWidthMm', 'Narrowest door on the way, width', figure(660, 762, 915, commonPractice)],
+  ['passage.doorHeightMm', 'Narrowest door on the way, height', figure(1900, 2000, 2100, commonPractice)],
+  ['passage.stairWidthMm', 'Stairs on the way, width', figure(700, 850, 1000, commonPractice)],
+  ['passage.carWidthMm', 'Hold of the car, width', figure(850, 1000, 1300, commonPractice)],
+  ['passage.carHeightMm', 'Hold of the car, height', figure(550, 700, 1100, commonPractice)],
+  ['passage.carLengthMm', 'Hold of the car, length, seats down', figure(1200, 1600, 2400, commonPractice)],
 ];
 const sessionNames: Record<keyof typeof sessionMinutes, string> = {
   setUp: 'set up',

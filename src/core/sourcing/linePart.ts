@@ -1,5 +1,7 @@
+import { currencyExponent } from '../kernel/currencies.data';
 import { parseLength } from '../kernel/parseLength';
 import { parseMoney } from '../kernel/parseMoney';
+import type { Price } from '../kernel/price';
 import type { UnitSystem } from '../kernel/units';
 import type { PriceLine } from '../pricing/priceStory';
 import type { Measures } from '../surface/furnitureTemplate';
@@ -161,6 +163,33 @@ export function takePriceLines(part: LinePart, currency: string): PriceLine[] {
   if (!percent) return [];
   const off = percent[1] === undefined ? 50 : Number(percent[1].replace(',', '.'));
   return [{ kind: 'markdown', percentThousandths: Math.round(off * 1000) }];
+}
+
+/** Sums that are said loosely, in whole units of money: they stay ranges (what is meant is our own reading). */
+const looseSums: readonly [RegExp, low: number, high: number][] = [
+  [/\ba (?:couple|couple of) (?:dollars?|bucks?|euros?|pounds?|quid)\b/, 2, 3],
+  [/\b(?:a few|some|several) (?:dollars?|bucks?|euros?|pounds?|quid)\b/, 3, 7],
+  [/\bnext to nothing\b|\bpocket change\b|\bsmall change\b/, 0, 2],
+];
+
+/** Takes a loosely said sum out of a part: "a few dollars" is 3 to 7 of them, and stays a range. */
+export function takeLooseSum(part: LinePart, currency: string): Price | null {
+  const unit = 10 ** currencyExponent(currency);
+  for (const [pattern, low, high] of looseSums)
+    if (part.takeMatch(pattern, 'price')) return { state: 'stated', low: low * unit, high: high * unit };
+  return null;
+}
+
+/** Of so many bought some are free: "3 for 2", "buy 2 get 1", or the second is cheaper. */
+export function takeBunchOffer(part: LinePart): PriceLine[] {
+  const free = part.takeMatch(/\bbuy (\d+),? get (\d+)(?: free)?\b/, 'price line');
+  if (free) return [{ kind: 'buyGet', buy: Number(free[1]), free: Number(free[2]) }];
+  const forFewer = part.takeMatch(/\b(\d+) for the price of (\d+)\b/, 'price line');
+  if (forFewer && Number(forFewer[1]) > Number(forFewer[2]))
+    return [{ kind: 'buyGet', buy: Number(forFewer[2]), free: Number(forFewer[1]) - Number(forFewer[2]) }];
+  if (part.takeMatch(/\b(?:the )?second (?:one )?(?:at |for )?half(?: (?:price|off))?\b/, 'price line'))
+    return [{ kind: 'secondLess', percentThousandths: 50_000 }];
+  return [];
 }
 
 /** Takes a size out of a part, "18 x 12" or "24 in tall", in mm by the names that templates measure with. */

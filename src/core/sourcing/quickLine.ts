@@ -8,7 +8,17 @@ import type { Measures } from '../surface/furnitureTemplate';
 import { furnitureTemplates } from '../surface/templates';
 import { type LineMoney, moneyIn } from './lineMoney';
 import { numberOf, numberWords, pluralsOf } from './lineNumbers';
-import { LinePart, takeCount, takePack, takePriceLines, takeSizes, takeSome, type UnderstoodPart } from './linePart';
+import {
+  LinePart,
+  takeBunchOffer,
+  takeCount,
+  takeLooseSum,
+  takePack,
+  takePriceLines,
+  takeSizes,
+  takeSome,
+  type UnderstoodPart,
+} from './linePart';
 import { headPhrase, pieceKindOf } from './pieceKindOf';
 import type { PieceKind } from './pieceKinds.data';
 import { saidFreshness, saidTiers, usualFreshness } from './saidKeeping';
@@ -126,7 +136,7 @@ export function readQuickLine(line: string, currency: string, units: UnitSystem)
   for (const said of line.split(/,(?!\d{2,3}\b)|[;()\n]|\s[-–—]\s/)) {
     if (said.trim() === '') continue;
     const part = new LinePart(said.trim());
-    result.lines.push(...takePriceLines(part, currency));
+    result.lines.push(...takeBunchOffer(part), ...takePriceLines(part, currency));
     const keeps = saidFreshness(part.text);
     if (keeps) {
       result.freshDays = keeps.days;
@@ -145,6 +155,7 @@ export function readQuickLine(line: string, currency: string, units: UnitSystem)
       count = numberOf(part.text);
       part.take(0, part.text.length, 'how many');
     }
+    if (result.tag === null) result.tag = takeLooseSum(part, currency);
     const money = moneyIn(part.text, currency);
     if (money && result.tag === null) {
       part.take(money.from, money.to, money.foreign ? 'price in other money' : 'price');

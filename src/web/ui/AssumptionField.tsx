@@ -1,11 +1,13 @@
 import type { AssumptionDefinition } from '@core/catalog/assumptions';
+import { formatLength } from '@core/kernel/formatLength';
 import { isQuantity, quantityUnit, shownQuantity } from '@core/kernel/quantities';
 import type { UnitSystem } from '@core/kernel/units';
-import { NumberField, QuantityField } from './fields';
+import { LengthField, NumberField, QuantityField } from './fields';
 
 /** A figure of an assumption as the project shows it, without its unit. */
 export function shownFigure(definition: AssumptionDefinition, value: number, units: UnitSystem): string {
   const { unit } = definition;
+  if (unit === 'mm') return formatLength(value, units);
   const shown = isQuantity(unit) ? shownQuantity(value, unit, units) : value;
   return String(Math.round(shown * 100) / 100);
 }
@@ -28,6 +30,7 @@ export function AssumptionField(props: {
 }) {
   const { definition, ...rest } = props;
   const { label, unit, minimum: least, maximum: most } = definition;
+  if (unit === 'mm') return <LengthField {...rest} label={label} />;
   return isQuantity(unit) ? (
     <QuantityField {...rest} label={label} kind={unit} least={least} most={most} />
   ) : (
