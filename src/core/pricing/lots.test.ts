@@ -3,7 +3,7 @@ import { describe, expect, it } from 'vitest';
 import { splitAmount } from '../kernel/money';
 import { inOwnMoney } from './foreignMoney';
 import { splitLot } from './lot';
-import { mixedPack } from './mixedPack';
+import { contentsWords, mixedPack, parseContents } from './mixedPack';
 
 const even = { own: null, weight: 1 };
 
@@ -90,6 +90,21 @@ describe('packs with mixed contents', () => {
       usable: 2,
     });
     expect(mixedPack(candles, [{ what: 'round', count: 1 }]).packs).toBe(0);
+  });
+});
+
+describe('sorts as one writes them', () => {
+  it.each<[string, string | null]>([
+    ['2 tall, 4 short', '2 tall, 4 short'],
+    ['tall x 2; short × 4', '2 tall, 4 short'],
+    ['3 x 8 in', '3 8 in'],
+    ['round', '1 round'],
+    ['', ''],
+    ['12', null],
+    ['0 tall', null],
+  ])('“%s”', (text, words) => {
+    const read = parseContents(text);
+    expect(read === null ? null : contentsWords(read)).toBe(words);
   });
 });
 

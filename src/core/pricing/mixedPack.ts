@@ -57,3 +57,25 @@ export function mixedPack(
   }
   return { packs: bought, short, surplus, usable };
 }
+
+/**
+ * Sorts of pieces as one writes them: "2 tall, 4 short", "tall × 2; short × 4", "tall".
+ * @returns null where a part says no sort
+ */
+export function parseContents(text: string): PackContent[] | null {
+  const contents: PackContent[] = [];
+  for (const part of text.split(/[,;\n]/)) {
+    const said = part.trim();
+    if (said === '') continue;
+    const match = /^(\d+)\s*(?:×|x\b)?\s*(.+)$/i.exec(said) ?? /^(.+?)\s*(?:×|x)\s*(\d+)$/i.exec(said);
+    const [what, count] = match ? (/^\d/.test(said) ? [match[2], match[1]] : [match[1], match[2]]) : [said, '1'];
+    const name = (what ?? '').trim();
+    if (name === '' || /^\d+$/.test(name) || Number(count) < 1) return null;
+    contents.push({ what: name.slice(0, 60), count: Math.min(1000, Number(count)) });
+  }
+  return contents;
+}
+
+/** Sorts in words that are read again: "2 tall, 4 short". */
+export const contentsWords = (contents: readonly PackContent[]): string =>
+  contents.map(({ what, count }) => `${count} ${what}`).join(', ');

@@ -1,4 +1,5 @@
 import type { Price } from '../kernel/price';
+import type { PackContent } from './mixedPack';
 
 /** Sales tax or VAT: rate in thousandths of a percent; `included` when shelf prices hold it already. */
 export interface Tax {
@@ -39,6 +40,8 @@ export interface PriceStory {
   tax: Tax | null;
   rounding: Rounding;
   pieces: number;
+  /** What a pack of several sorts holds, and what of it is needed; nothing where its pieces are alike. */
+  mix?: { contents: PackContent[]; needs: PackContent[] } | undefined;
 }
 
 /** How many pieces a story buys. */

@@ -6,7 +6,7 @@ import { cheapestPacks, type PackChoice } from './cheapestPacks';
 import { type LedgerLine, ledgerInOrder, ledgerSums } from './ledger';
 import { offerCash } from './offer';
 import { type PriceStory, plainStory } from './priceStory';
-import { largestTagFor, receiptOf } from './receipt';
+import { largestTagFor, receiptOf, tagsFor } from './receipt';
 
 const noTax = { percentThousandths: 0, included: false };
 const tax825 = { percentThousandths: 8_250, included: false };
@@ -241,6 +241,33 @@ describe('price stories to the cent', () => {
         const tag = largestTagFor(story(0, { lines }), 'USD', tax825, till) ?? 0;
         expect(total(story(tag, { lines }), tax825)).toBeLessThanOrEqual(till);
         expect(total(story(tag + 30, { lines }), tax825)).toBeGreaterThanOrEqual(till - 30);
+      }),
+    );
+  });
+});
+
+describe('a list price worked back from what was paid', () => {
+  const half = [{ kind: 'markdown' as const, percentThousandths: 50_000 }];
+  it('is every tag that comes to it: 12.00 at half were 23.99 or 24.00', () => {
+    expect(tagsFor(story(0, { lines: half }), 'USD', noTax, 1200)).toEqual({ low: 2399, high: 2400 });
+    expect(tagsFor(story(0), 'USD', noTax, 0)).toEqual({ low: 0, high: 0 });
+  });
+  it('is none where no tag comes to it: with tax 0.06 more follows 0.05 in one step', () => {
+    const triple = story(0, { quantity: 3 });
+    expect(tagsFor(triple, 'USD', noTax, 100)).toBeNull();
+    expect(tagsFor(triple, 'USD', noTax, 99)).toEqual({ low: 33, high: 33 });
+  });
+  it('comes to what was paid at both its ends and not beyond', () => {
+    fc.assert(
+      fc.property(fc.integer({ min: 0, max: 50_000 }), fc.integer({ min: 0, max: 90_000 }), (tag, off) => {
+        const lines = [{ kind: 'markdown' as const, percentThousandths: off }];
+        const paid = total(story(tag, { lines }), tax825);
+        const tags = tagsFor(story(0, { lines }), 'USD', tax825, paid);
+        const at = (price: number) => total(story(price, { lines }), tax825);
+        expect(tags && [at(tags.low), at(tags.high)]).toEqual([paid, paid]);
+        expect(tags && tags.low <= tag && tag <= tags.high).toBe(true);
+        if (tags && tags.low > 0) expect(at(tags.low - 1)).toBeLessThan(paid);
+        expect(at((tags?.high ?? 0) + 1)).toBeGreaterThan(paid);
       }),
     );
   });

@@ -232,6 +232,27 @@ export function largestTagFor(story: PriceStory, currency: string, projectTax: T
   return withCoupon !== null && totalOf(story)(withCoupon) <= till ? Math.max(withCoupon, asIs ?? 0) : asIs;
 }
 
+/**
+ * The tags that come to just so much at the till: a list price worked back from what was paid.
+ * @param paid minor units
+ * @returns from the smallest to the largest such tag; null where no tag comes to it
+ * @example half off and no tax, 12.00 paid → tags from 23.99 to 24.00, since half of 23.99 is 11.995
+ */
+export function tagsFor(
+  story: PriceStory,
+  currency: string,
+  projectTax: Tax,
+  paid: number,
+): { low: number; high: number } | null {
+  const high = largestTagFor(story, currency, projectTax, paid);
+  if (high === null) return null;
+  const at = (tag: number) =>
+    receiptOf({ ...story, tag: { state: 'stated', low: tag, high: tag } }, currency, projectTax).total.likely;
+  if (at(high) !== paid) return null;
+  const below = paid === 0 ? null : largestTagFor(story, currency, projectTax, paid - 1);
+  return { low: below === null ? 0 : below + 1, high };
+}
+
 /** The largest tag whose total is at most `till`, where totals rise with the tag; null when even nothing is too much. */
 function largestBelow(totalAt: (tag: number) => number, till: number): number | null {
   const free = totalAt(0);

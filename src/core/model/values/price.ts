@@ -2,7 +2,7 @@ import { z } from 'zod';
 import type { Price } from '../../kernel/price';
 import type { ForeignMoney } from '../../pricing/foreignMoney';
 import type { PriceStory, Rounding, Tax } from '../../pricing/priceStory';
-import { localDate, minorUnits, oneOf, percentThousandths, wholeNumber, yesNo } from '../fields';
+import { line, localDate, minorUnits, oneOf, percentThousandths, wholeNumber, yesNo } from '../fields';
 import { anyCurrency } from './currency';
 
 const inOrder = (range: { low: number; likely?: number; high: number }) =>
@@ -66,6 +66,11 @@ const priceLine = z.discriminatedUnion('kind', [
   z.strictObject({ kind: z.literal('secondLess'), percentThousandths: percentThousandths(100_000) }),
 ]);
 
+/** Sorts of pieces with their counts. */
+const sorts = z
+  .array(z.strictObject({ what: line(1, 60), count: wholeNumber(1, 1000, 'a count') }))
+  .max(30, 'at most 30 sorts');
+
 /** The price story of a find, in order. */
 export const priceStorySchema = z.strictObject({
   version: z.literal(2, { error: '2' }),
@@ -75,4 +80,5 @@ export const priceStorySchema = z.strictObject({
   tax: taxSchema.nullable(),
   rounding: oneOf(roundings),
   pieces: wholeNumber(1, 1000, 'pieces in a pack'),
+  mix: z.strictObject({ contents: sorts, needs: sorts }).optional(),
 }) satisfies z.ZodType<PriceStory>;

@@ -131,7 +131,13 @@ export function FindSheet(props: { find: FindRow }) {
       </div>
       <div className={styles.sheet}>
         <h3>Price, from tag to till</h3>
-        <PriceStoryEditor story={find.story} usable={find.count} counted={find.counted} onChange={set} />
+        <PriceStoryEditor
+          tax={taxAt(rows, find.sourceId)}
+          story={find.story}
+          usable={find.count}
+          counted={find.counted}
+          onChange={set}
+        />
       </div>
       <div className={styles.sheet}>
         <details>

@@ -1,9 +1,11 @@
-import { type PriceLine, type PriceStory, piecesBought } from '@core/pricing/priceStory';
+import { type PriceLine, type PriceStory, piecesBought, type Tax } from '@core/pricing/priceStory';
 import { Button, Checkbox, Dropdown } from 'antd';
 import { useLocale } from '../../app/projectStore';
 import { Choice, MoneyField, NumberField, PriceField } from '../../ui/fields';
 import { SideBySide } from '../../ui/layout';
 import styles from './hunt.module.css';
+import { MixedPack } from './MixedPack';
+import { TagFromPaid } from './TagFromPaid';
 
 const kinds: { key: PriceLine['kind']; label: string; make: () => PriceLine }[] = [
   { key: 'markdown', label: 'Markdown, %', make: () => ({ kind: 'markdown', percentThousandths: 50_000 }) },
@@ -27,6 +29,8 @@ const kinds: { key: PriceLine['kind']; label: string; make: () => PriceLine }[] 
 /** Edits a price story: the tag and what happens to it in order, tax, rounding, pack. */
 export function PriceStoryEditor(props: {
   story: PriceStory;
+  /** The tax where it is sold. */
+  tax: Tax;
   /** How many of what was bought serve. */
   usable: number;
   /** Whether they were counted; else there are at least so many. */
@@ -60,6 +64,7 @@ export function PriceStoryEditor(props: {
     <>
       <SideBySide across={3}>
         <PriceField label="Tag price" value={story.tag} currency={locale.currency} onCommit={(tag) => set({ tag })} />
+        {story.tag.state === 'unknown' && <TagFromPaid story={story} tax={props.tax} onFound={(tag) => set({ tag })} />}
         <NumberField
           label="Bought how many times"
           value={story.quantity}
@@ -200,6 +205,7 @@ export function PriceStoryEditor(props: {
           <Button size="small">Add a line: markdown, coupon, fee …</Button>
         </Dropdown>
       </p>
+      <MixedPack story={story} onChange={props.onChange} />
       <SideBySide across={3}>
         <NumberField
           label="Pieces in the pack"

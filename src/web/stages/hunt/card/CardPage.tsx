@@ -158,7 +158,7 @@ export function CardPage() {
               <Flaws find={find} onChange={(inspected) => set({ over: { ...draft.over, inspected } })} />
             </div>
             <div className={styles.answer}>
-              <SlotRow card={card} onPick={(id) => set({ slotId: id })} />
+              <SlotRow card={card} find={find} onPick={(id) => set({ slotId: id })} />
               <Ways card={card} picked={way} onPick={(kind) => set({ way: kind })} />
               <Verdict card={card} way={way} />
             </div>

@@ -3,7 +3,10 @@ import { localDate } from '@core/calendar/zonedTime';
 import { formatLength } from '@core/kernel/formatLength';
 import { formatMinutes } from '@core/kernel/formatMinutes';
 import { formatMoney } from '@core/kernel/formatMoney';
+import type { FindRow } from '@core/model/rows';
+import { overallSize } from '@core/plan/fitFindings';
 import type { CardWay, DecisionCard } from '@core/sourcing/decisionCard';
+import { type PassageId, passages } from '@core/sourcing/passages';
 import type { SlotFit } from '@core/sourcing/slotFits';
 import { Select } from 'antd';
 import { comparisonWords, edgeColor } from '../../../app/optionWords';
@@ -28,11 +31,16 @@ export function fitWords({ goesIn, spare, answers, open }: SlotFit, locale: Proj
   return spare.length === 0 ? `${kind}; no size is asked for${filled}` : `${kind}: ${said(spare)}${filled}`;
 }
 
+const passageNames: Record<PassageId, string> = { car: 'the car', door: 'the door', stairs: 'the stairs' };
+
 const NONE = 'none';
 
 /** The slot it is for, with its fit; another one, or none, is a tap away. */
-export function SlotRow(props: { card: DecisionCard; onPick: (slotId: string | null) => void }) {
+export function SlotRow(props: { card: DecisionCard; find: FindRow; onPick: (slotId: string | null) => void }) {
   const locale = useLocale();
+  const { assumptions } = usePlan();
+  const ways = passages(overallSize(props.find.templateId, props.find.measures), assumptions);
+  const tight = ways.filter(({ goes }) => !goes);
   const { card } = props;
   const fit = card.fits.find(({ slot }) => slot.id === card.slot?.id);
   return (
@@ -55,6 +63,17 @@ export function SlotRow(props: { card: DecisionCard; onPick: (slotId: string | n
             ]}
           />
           <small className="muted">{fit ? fitWords(fit, locale) : 'No open slot asks for it.'}</small>
+          {ways.length > 0 && (
+            <small className={tight.length > 0 ? styles.warn : 'muted'} style={{ display: 'block' }}>
+              {tight.length === 0
+                ? 'Goes into the car, through the door and up the stairs.'
+                : tight
+                    .map(
+                      ({ id, spareMm }) => `${formatLength(-spareMm, locale.units)} too large for ${passageNames[id]}`,
+                    )
+                    .join('; ')}
+            </small>
+          )}
         </div>
       </div>
     </section>
