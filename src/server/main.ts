@@ -71,20 +71,27 @@ function moveDates(file: unknown, nowMs: number): unknown {
     day.setUTCDate(day.getUTCDate() - ((day.getUTCDay() + 6) % 7));
     return { ...week, monday: day.toISOString().slice(0, 10) };
   });
+  // What shops take off, what was seen and bought, what goes back: every date in these tables moves.
+  const { sources, sightings, receipts, trips, ads, pieces } = demo;
+  const tables = JSON.stringify({ sources, sightings, receipts, trips, ads, pieces });
   return {
     ...demo,
+    ...(JSON.parse(moveDays(tables, days)) as typeof demo),
     project: { ...demo.project, revealDate: moved, brief: { ...demo.project.brief, weeks } },
     ledger: demo.ledger.map((line) => ({ ...line, atMs: line.atMs + days * MS_PER_DAY })),
   };
 }
 
-/** The same for a table: every date in it moves. */
-function moveTable(text: string, nowMs: number): string {
-  const days = Math.round((nowMs - Date.parse(DEMO_DAY)) / MS_PER_DAY);
-  return text.replace(/\b\d{4}-\d{2}-\d{2}\b/g, (date) =>
+/** Every date in a text moves by so many days. */
+function moveDays(text: string, days: number): string {
+  return text.replace(/(?<![\w-])\d{4}-\d{2}-\d{2}(?![\w-])/g, (date) =>
     new Date(Date.parse(`${date}T00:00:00Z`) + days * MS_PER_DAY).toISOString().slice(0, 10),
   );
 }
+
+/** The same for a table. */
+const moveTable = (text: string, nowMs: number): string =>
+  moveDays(text, Math.round((nowMs - Date.parse(DEMO_DAY)) / MS_PER_DAY));
 
 const demo = process.env.EUPORIA_DEMO;
 if (demo && (isReset || !(await hasProjects(database)))) {

@@ -134,6 +134,7 @@ async function place(): Promise<Place> {
     templateId: 'nightstand',
     measures: {},
     color: null,
+    dream: false,
   };
   const option = {
     ...way.option,

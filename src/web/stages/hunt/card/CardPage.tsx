@@ -150,7 +150,7 @@ export function CardPage() {
         )}
         {isNamed && card && (
           <div className={styles.body}>
-            <div className={styles.given}>
+            <div>
               <PriceRow story={find.story} till={card.till} chips={chips} draft={draft} today={today} onChange={set} />
               <What find={find} onChange={(over) => set({ over: { ...draft.over, ...over } })} />
             </div>
