@@ -12,6 +12,7 @@ import { SNAPSHOT_SQL } from '../src/server/persistence/sql/snapshot';
 import { boardBench } from './board';
 import { largeProject } from './generate';
 import { houseBench } from './house';
+import { huntBench } from './hunt';
 import { paletteBench, sketchBench } from './interface';
 import { calibrationLoop, type Timing, timing } from './measure';
 import { recipeBench } from './recipe';
@@ -107,6 +108,7 @@ show(
 );
 
 await recipeBench(show);
+await huntBench(show);
 
 const cluster = await temporaryCluster('euporia-bench');
 const euporia = await Euporia.start({ env: { DATABASE_URL: cluster.url } });

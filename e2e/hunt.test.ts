@@ -207,3 +207,112 @@ describe('taking things back', () => {
     await person.see('//tr[td[normalize-space(.)="Harbor Hand-Me-Downs"]][td[contains(., "$15.90")]]');
   });
 });
+
+describe('a trip', () => {
+  it('takes its stops in order, counts in the hours once, and ticks off on the way', async () => {
+    await open('hunt/trips');
+    await person.seeText('Saturday round');
+    await person.seeText('Back at');
+    const free = async () => /(\d+ h \d+) free/.exec(await person.text())?.[1];
+    const before = await free();
+    await person.press('The trip is over');
+    await person.saved();
+    expect(await free()).not.toBe(before);
+    await person.press('Open it again');
+    await person.saved();
+    expect(await free()).toBe(before);
+    await person.click('//label[contains(., "fetch")]');
+    await person.saved();
+    await person.driver.navigate().refresh();
+    await person.see('//label[contains(., "fetch")]//input[@checked or @type="checkbox"]');
+    // What a stop takes off that day is said there, and the card opens in that shop.
+    await person.seeText('Look for, at every stop');
+    await person.click('(//ol[@aria-label="Stops"]//a[normalize-space(.)="Decide here"])[1]');
+    await person.see('//input[@aria-label="What is it, and its tag"]');
+    expect(await person.valueOf('Where are you')).not.toBe('');
+  });
+
+  it('says which stop is closed that day', async () => {
+    await open('hunt/trips');
+    await person.press('Empty trip');
+    await person.fill('Day', '2026-12-25');
+    await person.choose('Another stop', 'Harbor Salvage Hall');
+    await person.fill('Leaving at', '18:00');
+    await person.seeText('cannot be fitted in');
+    await person.press('Remove trip');
+    await person.saved();
+  });
+});
+
+describe('ads', () => {
+  it('simulated ones say that they are, are held against the slots, followed, and become finds', async () => {
+    await open('hunt/ads');
+    await person.press('Read today’s simulated ads');
+    await person.seeText('Simulated ads (invented)');
+    await person.see('//li[contains(., "simulated")]');
+    await person.click('(//button[starts-with(@aria-label, "Follow")])[1]');
+    await person.saved();
+    await person.click('(//button[starts-with(@aria-label, "Keep as a find")])[1]');
+    await person.seeText('Price, from tag to till');
+    expect(await person.valueOf('Seen at')).toBe('Simulated ads (invented)');
+  });
+
+  it('a list of one’s own is read as CSV; what cannot be read is named by line and field', async () => {
+    const { writeFileSync } = await import('node:fs');
+    const { join } = await import('node:path');
+    const { temporaryFolder } = await import('../scripts/lib/temporary.mjs');
+    const path = join(temporaryFolder('euporia-ads'), 'harbor.csv');
+    writeFileSync(path, 'number,title,price,widthCm\n1,oak stool,15,40\n2,,3,4\n');
+    await open('hunt/ads');
+    await person.give('List of ads, JSON or CSV', path);
+    await person.seeText('1 ads of “harbor”: 1 new');
+    await person.seeText('line 3, title');
+    writeFileSync(path, 'number,title,price,widthCm\n1,oak stool,11,40\n');
+    await person.give('List of ads, JSON or CSV', path);
+    await person.seeText('1 cheaper than before');
+    await person.see('//li[contains(., "oak stool")][contains(., "price fell by $4")]');
+  });
+});
+
+describe('several offers for the same look', () => {
+  it('are ranked by what one costs, and a dream is in no saving', async () => {
+    await open('hunt/offers');
+    await person.choose('The same look for', '15 · Ledge for the night book');
+    await person.fill('Another offer: what and its price', 'picture ledge, pack of 2, $24', 'enter');
+    await person.fill('Another offer: what and its price', 'walnut ledge $180', 'enter');
+    await person.seeText('more each than the cheapest');
+    await person.click('//li[contains(., "Walnut ledge")]//label[contains(., "only a dream")]');
+    await person.see('//li[contains(., "Walnut ledge")][contains(., "the dream")]');
+    await person.saved();
+  });
+});
+
+describe('seen today', () => {
+  it('a photographed piece waits in the inbox and is sorted out with one line', async () => {
+    const { join } = await import('node:path');
+    const { default: sharp } = await import('sharp');
+    const { temporaryFolder } = await import('../scripts/lib/temporary.mjs');
+    const path = join(temporaryFolder('euporia-seen'), 'tag.jpg');
+    await sharp({ create: { width: 300, height: 200, channels: 3, background: '#2f5d62' } }).jpeg().toFile(path);
+    await open('hunt');
+    await person.give('Photograph a piece or a tag', path);
+    await person.see('//ul[@aria-label="To sort out"]//img');
+    await person.click('//ul[@aria-label="To sort out"]//button[.//img]');
+    await person.fill('What it is, and its tag', 'teal tin box, $4', 'enter');
+    await person.seeValue('What is it', 'Teal tin box');
+    await person.saved();
+    await person.notText('Sorted out');
+  });
+
+  it('an inspection is a tap each, and its flaws stand in the makeover', async () => {
+    await open('hunt');
+    await person.click('//ul[@aria-label="Finds"]//button[.//b[normalize-space(.)="Oak nightstand"]]');
+    await person.click('//summary[contains(., "Inspect it")]');
+    await person.press('Knobs: flaw');
+    await person.seeText('a knob is missing, +5 min');
+    await person.saved();
+    await person.stage('Makeover');
+    await person.click('//a[contains(., "Oak nightstand")]');
+    await person.seeText('mend what a knob is missing');
+  });
+});

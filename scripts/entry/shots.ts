@@ -79,6 +79,19 @@ try {
   });
   await take('hunting-list', `${attic}/list`, 'pieces for');
   await take('hunt', `${attic}/hunt`, 'At the till');
+  await take('places', `${attic}/hunt/places`, 'What falls when');
+  await take('trip', `${attic}/hunt/trips`, 'Back at');
+  await take('ledger', `${attic}/hunt/ledger?tab=dates`, 'Return by');
+  await take('receipt', `${attic}/hunt/ledger?tab=receipt`, 'New receipt', async () => {
+    await person.fill('From', 'Craft Quay');
+    await person.fill('It says', 'Frame 8 x 10 white');
+    await person.fill('Price of one', '7.99');
+    await person.fill('How many', '3');
+    await person.press('Discount over several lines …');
+    await person.click('//li[contains(@class,"ant-dropdown-menu-item")][normalize-space(.)="Some free: 3 for 2"]');
+    await person.driver.executeScript('window.scrollTo(0, 200)');
+    await person.driver.sleep(500);
+  });
   await take('recipe', `${attic}/makeover/${recipe}`, 'from the material up');
   await take('recipe-layers', `${attic}/makeover/${recipe}`, 'from the material up', async () => {
     await person.driver.executeScript('window.scrollTo(0, 560)');
@@ -94,7 +107,12 @@ try {
   await take('house-phone', `${attic}/house?tab=fits`, 'pieces are free');
   await take('board-phone', `${attic}/compare`, 'Which way for each slot?');
   await take('hunting-list-phone', `${attic}/list`, 'pieces for');
-  await take('hunt-phone', `${attic}/hunt`, 'At the till');
+  await take('card-phone', `${attic}/hunt/card`, 'Where are you', async () => {
+    await person.fill('Where are you', 'Ferry Lane Hand-Me-Downs');
+    await person.fill('What is it, and its tag', 'pine ledge, $9, blue tag', 'stay');
+    await person.press('blue tags');
+    await person.driver.sleep(700);
+  });
 } finally {
   await person.close();
   await euporia.remove();
