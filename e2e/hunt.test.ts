@@ -293,7 +293,9 @@ describe('seen today', () => {
     const { default: sharp } = await import('sharp');
     const { temporaryFolder } = await import('../scripts/lib/temporary.mjs');
     const path = join(temporaryFolder('euporia-seen'), 'tag.jpg');
-    await sharp({ create: { width: 300, height: 200, channels: 3, background: '#2f5d62' } }).jpeg().toFile(path);
+    await sharp({ create: { width: 300, height: 200, channels: 3, background: '#2f5d62' } })
+      .jpeg()
+      .toFile(path);
     await open('hunt');
     await person.give('Photograph a piece or a tag', path);
     await person.see('//ul[@aria-label="To sort out"]//img');
