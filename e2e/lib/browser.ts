@@ -1,4 +1,4 @@
-import { existsSync, mkdirSync, mkdtempSync, rmSync, writeFileSync } from 'node:fs';
+import { existsSync, mkdirSync, mkdtempSync, readdirSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { dirname, join } from 'node:path';
 import { fileURLToPath } from 'node:url';
@@ -206,6 +206,16 @@ export class Person {
     const place = By.xpath(`//input[@type="file"][@aria-label=${quoted(label)}]`);
     const input = await this.driver.wait(until.elementLocated(place), PATIENCE_MS, `no file field “${label}”`);
     await input.sendKeys(paths.join('\n'));
+  }
+
+  /** Presses a button that saves a file, and returns what the file says. */
+  async download(button: string): Promise<string> {
+    const folder = mkdtempSync(join(this.profile, 'saved-'));
+    await this.devtools('Browser.setDownloadBehavior', { behavior: 'allow', downloadPath: folder });
+    await this.press(button);
+    const whole = () => readdirSync(folder).filter((name) => !name.endsWith('.crdownload'));
+    await this.driver.wait(async () => whole().length > 0, PATIENCE_MS, `no file came of “${button}”`);
+    return readFileSync(join(folder, whole()[0] ?? ''), 'utf8');
   }
 
   /** Chooses an entry of a labeled select. */

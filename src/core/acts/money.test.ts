@@ -325,6 +325,20 @@ describe('a decision in the shop', () => {
     expect(passed.pieces.filter(({ name }) => name === 'Jug')).toHaveLength(1);
   });
 
+  it('over a find seen before notes all that the card changed on it, its piece too, and nothing else', () => {
+    const seen = following(room(), 'decideFind', decide('think', { find: { ...jug, note: 'blue rim' } }));
+    const [known] = seen.finds.filter(({ id }) => id === jug.id);
+    const closer = { ...known, materialId: 'glass', era: 'old', inspected: [{ check: 'glassChips', verdict: 'flaw' }] };
+    const after = following(seen, 'decideFind', decide('buy', { find: { ...closer, note: 'stale words' }, payment }));
+    expect(after.finds.find(({ id }) => id === jug.id)).toMatchObject({
+      state: 'bought',
+      materialId: 'glass',
+      era: 'old',
+      inspected: closer.inspected,
+      note: 'blue rim',
+    });
+  });
+
   it('is refused as a whole where it is bought already', () => {
     const bought = following(room(), 'decideFind', decide('buy', { payment }));
     expect(refusal(bought, 'decideFind', decide('buy', { payment: { ...payment, ledgerId: uuid(901) } })).field).toBe(

@@ -103,8 +103,8 @@ describe('a flaw in the plan', () => {
     const plan = planOf(looked);
     const steps = plan.recipes.get('r')?.steps ?? [];
     expect(steps.filter(({ kind }) => kind === 'mend').map(({ title }) => title)).toEqual([
-      'Find stand: mend what wobbles',
-      'Find stand: mend what a knob is missing',
+      'Find stand: mend: wobbles',
+      'Find stand: mend: a knob is missing',
     ]);
     const [before, after] = [planOf([]).option('made'), plan.option('made')];
     // 35 minutes by a practiced hand, and 15 % overhead as on all work of a makeover.

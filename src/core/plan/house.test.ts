@@ -254,6 +254,8 @@ describe('what stays fresh for some days only', () => {
     const wilts = dated('2026-06-12', '2026-06-17', 6)[0];
     expect(wilts).toMatchObject({ code: 'house.wilts', severity: 'warn', figures: { stands: 6, from: '2026-06-11' } });
     expect(wilts && sentenceFor(wilts, { units: 'us', currency: 'USD' })).toContain('stays fresh about 6 days');
+    const lasting = { ...wilts, figures: { ...wilts?.figures, standIn: 'faux tulips' } } as NonNullable<typeof wilts>;
+    expect(sentenceFor(lasting, { units: 'us', currency: 'USD' })).toContain('afterwards put there: faux tulips');
   });
 
   it('says nothing of what lasts, nor while no day is set', () => {

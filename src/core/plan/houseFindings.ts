@@ -1,5 +1,5 @@
 import { dateAfter, daysBetween } from '../calendar/localDates';
-import type { PieceRow } from '../model/rows';
+import type { FindRow, PieceRow } from '../model/rows';
 import type { OptionModel } from './model/optionModel';
 import type { OptionFinding } from './optionSentences';
 
@@ -11,7 +11,7 @@ const DAYS_AHEAD = 1;
  * the end of the look. Nothing where no day is set.
  */
 function freshness(
-  { name, freshDays }: Pick<PieceRow, 'name' | 'freshDays'>,
+  { name, freshDays, standIn }: Pick<FindRow, 'name' | 'freshDays' | 'standIn'>,
   { revealDate, standsUntil }: { revealDate: string | null; standsUntil: string | null },
   where: OptionFinding['where'],
 ): OptionFinding[] {
@@ -24,7 +24,7 @@ function freshness(
         code: 'house.wilts',
         severity: 'warn',
         where,
-        figures: { piece: name, days: freshDays, from: dayBefore, stands },
+        figures: { piece: name, days: freshDays, from: dayBefore, stands, standIn },
       },
     ];
   // It must last from the day it is cut to the last day of the look.
@@ -65,7 +65,7 @@ export function houseFindings(of: {
         where,
         figures: { piece: piece.name, place: piece.standsAt },
       });
-    findings.push(...freshness(piece, of, where));
+    findings.push(...freshness(find, of, where));
     if (piece.borrowedFrom === '') continue;
     if (recipe && !piece.mayAlter)
       findings.push({

@@ -16,8 +16,8 @@ export const optionSentences = {
     `${f.piece} is borrowed: ask ${f.owner} before it is altered, and note the answer in the house. As it is, it can be used.`,
   'house.goesBack': (f: { piece: string; owner: string; date: string }) =>
     `${f.piece} goes back to ${f.owner} by ${f.date}, before the look comes down.`,
-  'house.wilts': (f: { piece: string; days: number; from: string; stands: number }) =>
-    `${f.piece} stays fresh about ${counted(f.days, 'day')} and the look stands ${counted(f.stands, 'day')}: cut or buy it on ${f.from}, and plan fresh ones or a lasting stand-in for afterwards.`,
+  'house.wilts': (f: { piece: string; days: number; from: string; stands: number; standIn: string }) =>
+    `${f.piece} stays fresh about ${counted(f.days, 'day')} and the look stands ${counted(f.stands, 'day')}: cut or buy it on ${f.from}, and ${f.standIn === '' ? 'plan fresh ones or a lasting stand-in for afterwards' : `afterwards put there: ${f.standIn}`}.`,
   'house.freshFrom': (f: { piece: string; days: number; from: string; until: string }) =>
     `${f.piece} stays fresh about ${counted(f.days, 'day')}: cut or buy it from ${f.from} to ${f.until}, not before.`,
   'house.leavesPlace': (f: { piece: string; place: string }) =>

@@ -31,6 +31,21 @@ export const discountsOf = (source: Pick<SourceRow, 'patterns'>, find: FindRow, 
   discountsFor(source.patterns, taggedThing(find), day);
 
 /**
+ * A find's price without what its shop took off on the day it was seen, to be priced anew on another day. A markdown that
+ * no pattern of the shop explains, such as a hand-written sticker, is the find's own and stays.
+ */
+export function withoutShopDiscounts(source: Pick<SourceRow, 'patterns'>, find: FindRow): PriceStory {
+  const taken = find.seenOn === null ? [] : discountsOf(source, find, find.seenOn);
+  const open = taken.map(({ percentThousandths }) => percentThousandths);
+  const lines = find.story.lines.filter((line) => {
+    const at = line.kind === 'markdown' ? open.indexOf(line.percentThousandths) : -1;
+    if (at >= 0) open.splice(at, 1);
+    return at < 0;
+  });
+  return { ...find.story, lines };
+}
+
+/**
  * The coming days on which a find becomes cheaper at its shop, with what it would cost at the till then, minor units.
  * @param until the last local date that matters; null for what lies within three months
  */

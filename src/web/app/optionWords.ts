@@ -41,7 +41,7 @@ export function comparisonWords(
     case 'sameTime':
       return comparison.deltaCost >= 0
         ? { words: `saves ${least}${money(comparison.deltaCost)}`, good: true }
-        : { words: `${least}${money(comparison.deltaCost)} more`, good: false };
+        : { words: `costs ${least}${money(comparison.deltaCost)} more`, good: false };
     case 'cheaperAndQuicker':
       return { words: 'cheaper and quicker', good: true };
     case 'savesTime':

@@ -2,7 +2,7 @@ import type { CSSProperties, ReactNode } from 'react';
 import styles from './layout.module.css';
 
 /** Fields side by side; on a phone at most two in a line. */
-export function SideBySide(props: { across: 2 | 3 | 4; children: ReactNode }) {
+export function SideBySide(props: { across: 2 | 3 | 4 | 5; children: ReactNode }) {
   return <div className={`${styles.sideBySide} ${styles[`across${props.across}`]}`}>{props.children}</div>;
 }
 

@@ -5,13 +5,14 @@ import { id, oneOf } from '../../model/fields';
 import { withFinds } from '../../model/finds';
 import type { ProjectRows } from '../../model/rows';
 import { type Decision, isRefusal, projectAct } from '../act';
-import { applyChanges, type RowChange, update } from '../changes';
+import { applyChanges, type RowChange } from '../changes';
 import { buyFind } from '../money/buyFind';
 import { settlement } from '../money/ledgerChanges';
 import { addOption } from '../options/addOption';
 import { choose } from '../options/choose';
 import { newFindChanges } from './addFind';
-import { findSchema } from './findFields';
+import { editFind } from './editFind';
+import { type FindPayload, findSchema } from './findFields';
 
 const payload = z.strictObject({
   verdict: oneOf(['buy', 'think', 'pass']),
@@ -45,15 +46,35 @@ function inTurn(rows: ProjectRows, decisions: readonly ((rows: ProjectRows) => D
   return changes;
 }
 
-/** What the card says of a find that was seen before: where and at what price, and what was made of it. */
-function noteSeen(rows: ProjectRows, find: z.output<typeof findSchema>, state: 'seen' | 'passed'): Decision {
-  const { sourceId, story, tagColor, plenty, thinkUntil, because, reason, inspected, repairMinutes } = find;
+/** The fields that the card changes on a find that was seen before. */
+const cardFields = [
+  'sourceId',
+  'story',
+  'tagColor',
+  'plenty',
+  'thinkUntil',
+  'because',
+  'reason',
+  'seenOn',
+  'templateId',
+  'materialId',
+  'finishId',
+  'kind',
+  'measures',
+  'color',
+  'era',
+  'cordCondition',
+  'inspected',
+  'repairMinutes',
+] as const satisfies readonly (keyof FindPayload)[];
+
+/** What the card says of a find: all of a new one; of one seen before what differs from what is noted. */
+function noteSeen(rows: ProjectRows, find: FindPayload, state: 'seen' | 'passed'): Decision {
   const known = rows.finds.find((row) => row.id === find.id);
   if (!known) return newFindChanges(rows, { ...find, state });
-  return [
-    update('sightings', find.id, { sourceId, story, tagColor, plenty, thinkUntil, because, reason, state }),
-    update('pieces', known.pieceId, { inspected, repairMinutes }),
-  ];
+  const changed = cardFields.filter((field) => JSON.stringify(find[field]) !== JSON.stringify(known[field]));
+  const values = Object.fromEntries(changed.map((field) => [field, find[field]]));
+  return editFind.decide(rows, { id: find.id, values: { ...values, state } });
 }
 
 /**

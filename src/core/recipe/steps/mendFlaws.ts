@@ -21,7 +21,7 @@ export function mendFlaws(book: StepBook, worked: readonly ZonePlan[]): void {
         {
           id,
           kind: 'mend',
-          title: `${facts.name}: ${flaw.use === null ? `mend what ${flaw.says}` : `${flaw.says}, so ${flaw.use}`}`,
+          title: `${facts.name}: ${flaw.use === null ? `mend: ${flaw.says}` : `${flaw.says}, so ${flaw.use}`}`,
           hint: check.how,
           zoneKeys: [zone.key],
           runMinutes: book.run(id, [zone], null, () => flaw.minutes / zone.pieceCount),

@@ -225,6 +225,24 @@ export function FindSheet(props: { find: FindRow }) {
               onCommit={(freshDays) => set({ freshDays })}
             />
           )}
+          {find.freshDays !== null && (
+            <TextField
+              label="What takes its place then"
+              value={find.standIn}
+              most={120}
+              onCommit={(standIn) => set({ standIn })}
+            />
+          )}
+          <Choice
+            label="Are there more of it?"
+            value={find.plenty === null ? 'usual' : find.plenty ? 'plenty' : 'oneOfAKind'}
+            options={[
+              { value: 'usual', label: 'as usual at such a place' },
+              { value: 'oneOfAKind', label: 'the only one' },
+              { value: 'plenty', label: 'plenty on the shelf' },
+            ]}
+            onChange={(value) => set({ plenty: value === 'usual' ? null : value === 'plenty' })}
+          />
           <NumberField
             label="Small repairs, minutes"
             value={find.repairMinutes}
@@ -247,6 +265,9 @@ export function FindSheet(props: { find: FindRow }) {
         />
       )}
       <p style={{ display: 'flex', gap: 8, flexWrap: 'wrap' }}>
+        {(find.state === 'seen' || find.state === 'passed') && (
+          <Link to={`/p/${rows.project.id}/hunt/card?find=${find.id}`}>Decide on the card</Link>
+        )}
         {!bought && <Button onClick={() => set({ state: 'owned' })}>It is ours already</Button>}
         {!find.inHouse && (find.state === 'bought' || find.state === 'owned') && (
           <Button

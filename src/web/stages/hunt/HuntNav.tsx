@@ -1,10 +1,19 @@
-import { NavLink } from 'react-router';
+import { useEffect, useRef } from 'react';
+import { NavLink, useLocation } from 'react-router';
 import { useRows } from '../../app/projectStore';
 import styles from './hunt.module.css';
 
 /** The pages of the hunt: the card in the shop, the finds, the money, the places. */
 export function HuntNav() {
   const { project } = useRows();
+  const { pathname } = useLocation();
+  const nav = useRef<HTMLElement>(null);
+  // On a phone not all of them are in sight: the one that is open is.
+  // biome-ignore lint/correctness/useExhaustiveDependencies: again whenever another page opens
+  useEffect(() => {
+    const open = nav.current?.querySelector<HTMLElement>('[aria-current="page"]');
+    if (nav.current && open) nav.current.scrollLeft = open.offsetLeft - nav.current.clientWidth / 3;
+  }, [pathname]);
   const at = (path: string) => `/p/${project.id}/${path}`;
   const pages = [
     { to: at('hunt/card'), name: 'Decide' },
@@ -16,7 +25,7 @@ export function HuntNav() {
     { to: at('hunt/places'), name: 'Places' },
   ];
   return (
-    <nav className={styles.pages} aria-label="Hunt">
+    <nav ref={nav} className={styles.pages} aria-label="Hunt">
       {pages.map(({ to, name }) => (
         <NavLink key={to} to={to} end>
           {name}

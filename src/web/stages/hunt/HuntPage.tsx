@@ -1,5 +1,7 @@
+import { formatMoney } from '@core/kernel/formatMoney';
 import type { FindRow } from '@core/model/rows';
 import { sourceName, taxAt } from '@core/model/sourceName';
+import { standingSettlements } from '@core/pricing/ledger';
 import { receiptOf } from '@core/pricing/receipt';
 import { Button } from 'antd';
 import { useState } from 'react';
@@ -32,6 +34,16 @@ export function HuntPage() {
   const selected = finds.find((find) => find.id === search.get('find')) ?? finds[0] ?? null;
   const wantedSlot = search.get('slot');
   const used = new Set(rows.options.flatMap((option) => option.parts.map((part) => part.findId)));
+  const booked = new Map(standingSettlements(rows.ledger).map((line) => [line.subject.id, line]));
+  /** What was paid or promised for it, as the books have it; else what it would come to at the till. */
+  const priceOf = (find: FindRow): string => {
+    if (find.state === 'owned') return 'owned';
+    const line = booked.get(find.pieceId);
+    if (line && !(line.atLeast && line.amount === 0))
+      return `${line.atLeast ? 'at least ' : ''}${formatMoney(line.amount, locale.currency)}`;
+    if (find.story.tag.state === 'unknown') return 'price unknown';
+    return amountWords(receiptOf(find.story, locale.currency, taxAt(rows, find.sourceId)).total, locale);
+  };
   const answersNothing = (find: FindRow) =>
     !used.has(find.id) && find.reason === '' && find.state !== 'owned' && !find.archived;
   const select = (id: string) => setSearch(wantedSlot ? { find: id, slot: wantedSlot } : { find: id });
@@ -52,16 +64,7 @@ export function HuntPage() {
                 <li key={find.id}>
                   <button type="button" aria-current={find.id === selected?.id} onClick={() => select(find.id)}>
                     <b>{find.name}</b>
-                    <span>
-                      {find.state === 'owned'
-                        ? 'owned'
-                        : find.story.tag.state === 'unknown'
-                          ? 'price unknown'
-                          : amountWords(
-                              receiptOf(find.story, locale.currency, taxAt(rows, find.sourceId)).total,
-                              locale,
-                            )}
-                    </span>
+                    <span>{priceOf(find)}</span>
                     <small>
                       {[
                         sourceName(rows.sources, find.sourceId),

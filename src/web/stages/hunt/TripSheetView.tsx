@@ -42,7 +42,7 @@ export function TripSheetView(props: { trip: TripRow }) {
   return (
     <div>
       <section className={hunt.sheet} aria-label="Trip">
-        <SideBySide across={4}>
+        <SideBySide across={5}>
           <TextField label="Trip" value={trip.name} least={1} onCommit={(name) => set({ name })} />
           <DateField label="Day" value={trip.onDate} onCommit={(onDate) => onDate !== null && set({ onDate })} />
           <TypedField
@@ -115,6 +115,9 @@ export function TripSheetView(props: { trip: TripRow }) {
             onStay={(minutes) =>
               set({ stops: trip.stops.map((stop) => (stop.id === entry.stop.id ? { ...stop, minutes } : stop)) })
             }
+            onDone={(done) =>
+              set({ stops: trip.stops.map((stop) => (stop.id === entry.stop.id ? { ...stop, done } : stop)) })
+            }
             onRemove={() => set({ stops: trip.stops.filter(({ id }) => id !== entry.stop.id) })}
           />
         ))}
@@ -130,6 +133,7 @@ function Stop(props: {
   trip: TripRow;
   onTick: (id: string) => void;
   onStay: (minutes: number) => void;
+  onDone: (done: boolean) => void;
   onRemove: () => void;
 }) {
   const { entry, trip } = props;
@@ -161,6 +165,14 @@ function Stop(props: {
         )}
       </div>
       <ul className={styles.things}>
+        <li>
+          <Checkbox
+            checked={trip.stops.some(({ id, done }) => id === entry.stop.id && done)}
+            onChange={(event) => props.onDone(event.target.checked)}
+          >
+            been there
+          </Checkbox>
+        </li>
         {entry.fetch.map(({ id, name: what, cost }) => (
           <li key={id}>
             <Checkbox checked={trip.ticked.includes(id)} onChange={() => props.onTick(id)}>
@@ -171,7 +183,7 @@ function Stop(props: {
         ))}
         {entry.thinking.map((find) => (
           <li key={find.id}>
-            <Link to={`/p/${project.id}/hunt?find=${find.id}`}>think over {find.name}</Link>
+            <Link to={`/p/${project.id}/hunt/card?find=${find.id}`}>think over {find.name}</Link>
             {find.because === '' ? '' : ` (${find.because})`}
           </li>
         ))}

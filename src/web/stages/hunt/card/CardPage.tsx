@@ -7,6 +7,7 @@ import { type CardWay, decisionCard } from '@core/sourcing/decisionCard';
 import { patternWords } from '@core/sourcing/patternWords';
 import { Input } from 'antd';
 import { useDeferredValue, useMemo, useRef, useState } from 'react';
+import { Link, useSearchParams } from 'react-router';
 import { cardsByUse } from '../../../app/newOption';
 import { usePhotoQueue } from '../../../app/photoQueue';
 import { useCommands, useLocale, usePlan, useRows } from '../../../app/projectStore';
@@ -16,24 +17,57 @@ import { shopOfDay, standAt } from '../../../app/shopOfDay';
 import { HuntNav } from '../HuntNav';
 import { CardPhoto } from './CardPhoto';
 import styles from './card.module.css';
-import { type CardDraft, emptyDraft, findOnCard, loadDraft, saveDraft } from './cardDraft';
+import { type CardDraft, dropDraft, emptyDraft, findOnCard, loadDraft, saveDraft } from './cardDraft';
 import { DecideBar, type Verdict as Decision } from './DecideBar';
 import { Flaws } from './Flaws';
 import { PriceRow } from './PriceRow';
+import { SeenBefore, ThinkAgain } from './SeenBefore';
 import { SlotRow, Verdict, Ways } from './Verdict';
 import { What } from './What';
 
 const noWish = readWish('', []);
 
-/** The decision in the shop: from the tag to a verdict, one piece after the other. */
+/** The decision in the shop: from the tag to a verdict, one piece after the other; over something new, or seen before. */
 export function CardPage() {
+  const rows = useRows();
+  const [search, setSearch] = useSearchParams();
+  const wanted = search.get('find');
+  const find = rows.finds.find(({ id }) => id === wanted) ?? null;
+  const known = find && (find.state === 'seen' || find.state === 'passed') ? find : null;
+  return (
+    <main className={shell.page}>
+      <HuntNav />
+      {wanted !== null && !known && (
+        <p role="status">
+          {find ? (
+            <>
+              {find.name} is bought or ours already:{' '}
+              <Link to={`/p/${rows.project.id}/hunt?find=${find.id}`}>its page</Link>.
+            </>
+          ) : (
+            'That find is gone.'
+          )}
+        </p>
+      )}
+      <Card
+        key={known?.id ?? 'new'}
+        known={known}
+        onOpen={(id) => setSearch({ find: id })}
+        onNew={() => setSearch({}, { replace: true })}
+      />
+    </main>
+  );
+}
+
+function Card(props: { known: FindRow | null; onOpen: (id: string) => void; onNew: () => void }) {
+  const { known } = props;
   const rows = useRows();
   const plan = usePlan();
   const locale = useLocale();
   const { run } = useCommands();
   const projectId = rows.project.id;
-  const [draft, setDraft] = useState<CardDraft>(() => loadDraft(projectId));
-  const [shopId, setShopId] = useState(() => shopOfDay(projectId));
+  const [draft, setDraft] = useState<CardDraft>(() => loadDraft(projectId, known));
+  const [shopId, setShopId] = useState(() => (known ? known.sourceId : shopOfDay(projectId)));
   const [memo] = useState(() => new Memo());
   const [photo, setPhoto] = useState<File | null>(null);
   const photos = usePhotoQueue('find');
@@ -43,13 +77,13 @@ export function CardPage() {
   const set = (change: Partial<CardDraft>) =>
     setDraft((before) => {
       const next = { ...before, ...change };
-      saveDraft(projectId, next);
+      saveDraft(projectId, known?.id ?? null, next);
       return next;
     });
-  const { find, chips, isNamed, said } = useMemo(
-    () => findOnCard(draft, source, today, locale),
-    [draft, source, today, locale],
-  );
+  const { find, chips, isNamed, said } = useMemo(() => {
+    const seenAt = rows.sources.find(({ id }) => id === known?.sourceId) ?? null;
+    return findOnCard(draft, known && { find: known, seenAt }, source, today, locale);
+  }, [draft, known, rows.sources, source, today, locale]);
   // Typing stays quick; the verdict follows.
   const asked = useDeferredValue(find);
   const slotId = draft.slotId;
@@ -71,7 +105,7 @@ export function CardPage() {
   const way: CardWay | null = card?.ways.find(({ kind }) => kind === draft.way) ?? card?.best ?? null;
   const pickShop = (id: string | null) => {
     setShopId(id);
-    standAt(projectId, id);
+    if (!known) standAt(projectId, id);
   };
   const decide = (verdict: Decision, words: { because: string; thinkUntil: string | null; reason: string }) => {
     if (!card) return;
@@ -80,7 +114,7 @@ export function CardPage() {
     const isChosen = verdict === 'buy' && card.slot !== null && way !== null && !way.plan.refused && count > 0;
     run('decideFind', {
       verdict,
-      find: { ...find, ...words },
+      find: { ...find, ...words, because: words.because === '' ? find.because : words.because },
       ways: verdict === 'pass' ? [] : card.ways.filter(({ isKept }) => !isKept).map(keptRows),
       choice:
         isChosen && card.slot
@@ -100,17 +134,17 @@ export function CardPage() {
     });
     if (photo) void photos.add([photo], find.id);
     setPhoto(null);
-    const next = emptyDraft();
-    saveDraft(projectId, next);
-    setDraft(next);
+    dropDraft(projectId, known?.id ?? null);
+    if (known) return props.onNew();
+    setDraft(emptyDraft());
     input.current?.focus();
     window.scrollTo({ top: 0 });
   };
   const inForce = source ? discountsOn(source.patterns, today) : [];
   return (
-    <main className={shell.page}>
-      <HuntNav />
+    <>
       <div className={styles.card}>
+        {known && <SeenBefore find={known} today={today} onNew={props.onNew} />}
         <div className={styles.shop}>
           <SourceField label="Where are you" value={source?.id ?? null} onCommit={pickShop} />
           <CardPhoto photo={photo} onPick={setPhoto} />
@@ -125,8 +159,8 @@ export function CardPage() {
             input.current = element?.input ?? null;
           }}
           size="large"
-          aria-label="What is it, and its tag"
-          placeholder="nightstand, pine, $24"
+          aria-label={known ? 'What its tag says now' : 'What is it, and its tag'}
+          placeholder={known ? 'as noted; or what its tag says now, $18' : 'nightstand, pine, $24'}
           value={draft.line}
           onChange={(event) => set({ line: event.target.value })}
           autoComplete="off"
@@ -139,6 +173,7 @@ export function CardPage() {
             piece.
           </p>
         )}
+        {!isNamed && <ThinkAgain sourceId={shopId} today={today} onOpen={props.onOpen} />}
         {isNamed && said.some(({ as }) => as === null) && (
           <p className="small muted">
             noted:{' '}
@@ -166,7 +201,7 @@ export function CardPage() {
         )}
       </div>
       <DecideBar card={card} way={way} today={today} reason={draft.reason} onDecide={decide} />
-    </main>
+    </>
   );
 }
 

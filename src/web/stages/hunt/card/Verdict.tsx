@@ -148,6 +148,9 @@ export function shortVerdict(card: DecisionCard, way: CardWay | null, currency: 
     .join(' · ');
 }
 
+/** Whether words say what a way does: "earns $31 an hour", beside "nothing to compare with". */
+const isAct = (words: string) => /^(?:earns|costs|saves) /.test(words);
+
 /** What to do, in a sentence: what an hour earns, up to what price, whether to wait, and what is left in the purse. */
 export function Verdict(props: { card: DecisionCard; way: CardWay | null }) {
   const { card, way } = props;
@@ -167,11 +170,10 @@ export function Verdict(props: { card: DecisionCard; way: CardWay | null }) {
     <section className={styles.part} aria-label="Verdict">
       {way && said && (
         <p className={styles.verdict} role="status">
-          {way.kind === 'makeover' ? 'Made over it ' : 'As it is: '}
-          <u>
-            {way.kind === 'makeover' && said.words.startsWith('nothing') ? 'has nothing to compare with' : said.words}
-          </u>
-          . {way.plan.stashUsed > 0 && way.plan.cashAdded.likely <= card.till.likely ? 'Paint is in the stash. ' : ''}
+          {wayNames[way.kind]}
+          {isAct(said.words) ? ' it ' : ': '}
+          <u>{said.words}</u>.{' '}
+          {way.plan.stashUsed > 0 && way.plan.cashAdded.likely <= card.till.likely ? 'Paint is in the stash. ' : ''}
           Usable {dayWords(way.plan.usableMs, plan.asOfMs, locale.timeZone)}.
         </p>
       )}

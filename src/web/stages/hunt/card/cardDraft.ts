@@ -3,9 +3,9 @@ import type { FindRow, SourceRow } from '@core/model/rows';
 import { type DiscountInForce, discountsFor, discountsOn } from '@core/pricing/discountPattern';
 import type { PriceLine } from '@core/pricing/priceStory';
 import { newFind } from '@core/sourcing/newFind';
-import { readQuickLine } from '@core/sourcing/quickLine';
+import { type QuickLine, readQuickLine } from '@core/sourcing/quickLine';
 import { saidFlaws } from '@core/sourcing/saidFlaws';
-import { taggedThing } from '@core/sourcing/tillOnDays';
+import { taggedThing, withoutShopDiscounts } from '@core/sourcing/tillOnDays';
 import { usualMeasures } from '@core/surface/furnitureTemplate';
 import { furnitureTemplates } from '@core/surface/templates';
 import type { ProjectLocale } from '../../../app/words';
@@ -33,7 +33,8 @@ export interface CardDraft {
       | 'cordCondition'
     >
   >;
-  tagColor: string;
+  /** Null leaves it to what is noted. */
+  tagColor: string | null;
   /** Discounts of the shop that were taken away or added by hand, by the pattern's id. */
   off: string[];
   on: string[];
@@ -43,7 +44,6 @@ export interface CardDraft {
   slotId?: string | null;
   /** The way that was picked; null leaves it to the card. */
   way: 'asFound' | 'makeover' | null;
-  because: string;
   /** What it is for, where it answers no slot. */
   reason: string;
 }
@@ -54,29 +54,35 @@ export const emptyDraft = (): CardDraft => ({
   pieceId: crypto.randomUUID(),
   line: '',
   over: {},
-  tagColor: '',
+  tagColor: null,
   off: [],
   on: [],
   extra: [],
   way: null,
-  because: '',
   reason: '',
 });
 
-const keyOf = (projectId: string) => `euporia.card.${projectId}`;
+/** A card over a find seen before is kept beside the one for something new. */
+const keyOf = (projectId: string, knownId: string | null) =>
+  `euporia.card.${projectId}${knownId === null ? '' : `.${knownId}`}`;
 
 /** The card as it was left, or an empty one. */
-export function loadDraft(projectId: string): CardDraft {
+export function loadDraft(projectId: string, known: FindRow | null): CardDraft {
+  const empty = known ? { ...emptyDraft(), findId: known.id, pieceId: known.pieceId } : emptyDraft();
   try {
-    const kept = JSON.parse(localStorage.getItem(keyOf(projectId)) ?? 'null') as Partial<CardDraft> | null;
-    return kept ? { ...emptyDraft(), ...kept } : emptyDraft();
+    const kept = JSON.parse(localStorage.getItem(keyOf(projectId, known?.id ?? null)) ?? 'null');
+    return { ...empty, ...(kept as Partial<CardDraft> | null) };
   } catch {
-    return emptyDraft();
+    return empty;
   }
 }
 
-export const saveDraft = (projectId: string, draft: CardDraft): void =>
-  localStorage.setItem(keyOf(projectId), JSON.stringify(draft));
+export const saveDraft = (projectId: string, knownId: string | null, draft: CardDraft): void =>
+  localStorage.setItem(keyOf(projectId, knownId), JSON.stringify(draft));
+
+/** What was said on the card is decided, and needed no more. */
+export const dropDraft = (projectId: string, knownId: string | null): void =>
+  localStorage.removeItem(keyOf(projectId, knownId));
 
 /** A discount of the shop as a chip: whether it is taken off now. */
 export interface DiscountChip {
@@ -84,39 +90,51 @@ export interface DiscountChip {
   isOn: boolean;
 }
 
+/** A find seen before, at today's price: what its tag says now where the line says so, without the discounts of that day. */
+function seenAgain(known: FindRow, line: QuickLine, seenAt: SourceRow | null): FindRow {
+  const story = seenAt ? withoutShopDiscounts(seenAt, known) : known.story;
+  return {
+    ...known,
+    story: { ...story, tag: line.tag ?? story.tag, lines: line.lines.length > 0 ? line.lines : story.lines },
+    repairMinutes: known.repairMinutes + line.repairMinutes,
+  };
+}
+
 /** The find that a card describes, and the shop's discounts of today with those that it takes. */
 export function findOnCard(
   draft: CardDraft,
+  known: { find: FindRow; seenAt: SourceRow | null } | null,
   source: SourceRow | null,
   today: string,
   locale: ProjectLocale,
 ): { find: FindRow; chips: DiscountChip[]; isNamed: boolean; said: ReturnType<typeof readQuickLine>['understood'] } {
   const line = readQuickLine(draft.line, locale.currency, locale.units);
-  const plain = newFind(draft.findId, draft.pieceId, line, locale.units);
+  const plain = known
+    ? seenAgain(known.find, line, known.seenAt)
+    : { ...newFind(draft.findId, draft.pieceId, line, locale.units), version: 1 };
   const { templateId } = draft.over;
   const template = templateId === undefined ? null : furnitureTemplates.get(templateId);
   const said: FindRow = {
     ...plain,
-    version: 1,
     ...(template ? { measures: usualMeasures(template, locale.units) } : {}),
     ...draft.over,
     sourceId: source?.id ?? null,
-    tagColor: draft.tagColor,
+    tagColor: draft.tagColor ?? plain.tagColor,
     seenOn: today,
-    because: draft.because,
-    reason: draft.reason,
+    reason: draft.reason === '' ? plain.reason : draft.reason,
   };
   // What the line calls a flaw is a check of its list, until one taps.
-  const flaws = draft.over.inspected ?? saidFlaws(draft.line, inspectedOf(said));
+  const flaws = saidFlaws(draft.line, inspectedOf(said));
+  const seen = plain.inspected.filter(({ check }) => !flaws.some((flaw) => flaw.check === check));
   const find: FindRow = {
     ...said,
-    inspected: flaws,
-    repairMinutes: Math.max(0, said.repairMinutes - flawMinutes(saidFlaws(draft.line, inspectedOf(said)))),
+    inspected: draft.over.inspected ?? [...seen, ...flaws],
+    repairMinutes: Math.max(0, said.repairMinutes - flawMinutes(flaws)),
   };
   const patterns = source?.patterns ?? [];
   const inForce = discountsOn(patterns, today);
   // A line that says "half off" has said all there is.
-  const isSaid = line.lines.some(({ kind }) => kind === 'markdown');
+  const isSaid = plain.story.lines.some(({ kind }) => kind === 'markdown');
   const own = isSaid ? [] : discountsFor(patterns, taggedThing(find), today);
   const chips = inForce.map((discount): DiscountChip => {
     const { id } = discount.pattern;
@@ -127,9 +145,9 @@ export function findOnCard(
     isOn ? [{ kind: 'markdown', percentThousandths: discount.percentThousandths }] : [],
   );
   return {
-    find: { ...find, story: { ...find.story, lines: [...taken, ...line.lines, ...draft.extra] } },
+    find: { ...find, story: { ...find.story, lines: [...taken, ...plain.story.lines, ...draft.extra] } },
     chips,
-    isNamed: draft.line.trim() !== '',
+    isNamed: known !== null || draft.line.trim() !== '',
     said: line.understood,
   };
 }

@@ -69,6 +69,13 @@ export function LedgerSums() {
           <p className="muted">Nothing is chosen yet.</p>
         ) : (
           <table className={styles.sums}>
+            <thead>
+              <tr>
+                <th scope="col">it is</th>
+                <th scope="col">pieces</th>
+                <th scope="col">what they come to</th>
+              </tr>
+            </thead>
             <tbody>
               {from.map(({ kind, count, value }) => (
                 <tr key={kind}>
