@@ -197,7 +197,7 @@ describe('taking things back', () => {
     await open('hunt/ledger?tab=dates');
     await person.seeText('14 days left');
     await person.seeText('10 % kept for restocking');
-    await person.press('Return Frame');
+    await person.press('Return it: Frame');
     // 12.32 less a tenth.
     await person.press('$11.09 came back');
     await person.saved();
@@ -205,7 +205,7 @@ describe('taking things back', () => {
       ['payment', 1232],
       ['refund', 1109],
     ]);
-    await person.notText('Return Frame');
+    await person.notText('Return it: Frame');
   });
 
   it('after its window is said to be over, and nothing is promised', async () => {
@@ -219,7 +219,7 @@ describe('taking things back', () => {
     await person.saved();
     await open('hunt/ledger?tab=dates');
     await person.see('//li[.//b[normalize-space(.)="Wire basket"]]//span[contains(., "over")]');
-    await person.press('Return Wire basket');
+    await person.press('Return it: Wire basket');
     await person.see('//button[normalize-space(.)="$0.00 came back"]');
   });
 

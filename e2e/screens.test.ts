@@ -5,8 +5,12 @@ import { demoAndPerson } from './lib/demo';
 
 const { euporia, person, attic } = await demoAndPerson();
 const project = `/p/${attic}`;
-const snapshot = (await euporia.json(`/api/projects/${attic}/snapshot`)) as { recipes: { id: string; name: string }[] };
+const snapshot = (await euporia.json(`/api/projects/${attic}/snapshot`)) as {
+  recipes: { id: string; name: string }[];
+  sightings: { id: string; thinkUntil: string | null }[];
+};
 const recipe = snapshot.recipes.find((entry) => entry.name === 'Oak nightstand in teal')?.id ?? '';
+const thinking = snapshot.sightings.find(({ thinkUntil }) => thinkUntil !== null)?.id ?? '';
 
 const axe = readFileSync(createRequire(import.meta.url).resolve('axe-core/axe.min.js'), 'utf8');
 
@@ -22,6 +26,17 @@ const places: [string, () => string, string][] = [
   ['house, files', () => '/house?tab=files', 'Bring a file in'],
   ['hunting list', () => `${project}/list`, 'pieces for'],
   ['hunt', () => `${project}/hunt`, 'At the till'],
+  ['the card', () => `${project}/hunt/card`, 'Not decided yet'],
+  ['the card over a find', () => `${project}/hunt/card?find=${thinking}`, 'Another piece'],
+  ['trips', () => `${project}/hunt/trips`, 'Look for, at every stop'],
+  ['offers', () => `${project}/hunt/offers`, 'The same look for'],
+  ['ads', () => `${project}/hunt/ads`, 'No ads yet'],
+  ['what goes back', () => `${project}/hunt/ledger`, 'Return by'],
+  ['payments', () => `${project}/hunt/ledger?tab=lines`, 'Set right'],
+  ['sums', () => `${project}/hunt/ledger?tab=sums`, 'Waste and regret'],
+  ['a receipt', () => `${project}/hunt/ledger?tab=receipt`, 'Another line'],
+  ['fees and sales', () => `${project}/hunt/ledger?tab=more`, 'A fee or a deposit'],
+  ['places', () => `${project}/hunt/places`, 'What it takes off'],
   ['makeovers', () => `${project}/makeover`, 'Makeovers'],
   ['labels', () => `${project}/makeover/labels`, 'Bags of hardware'],
   ['a makeover', () => `${project}/makeover/${recipe}`, 'Coats until it hides'],

@@ -42,14 +42,14 @@ export function SaleCalendar(props: { sources: readonly SourceRow[]; today: stri
           <button
             key={day}
             type="button"
-            aria-label={`${sayDay(day, today)}: ${falls.length === 0 ? 'nothing' : `${falls.length} ${falls.length === 1 ? 'discount' : 'discounts'}`}`}
+            aria-label={`${Number(day.slice(8))}, ${sayDay(day, today)}: ${falls.length === 0 ? 'nothing' : `${falls.length} ${falls.length === 1 ? 'discount' : 'discounts'}`}`}
             aria-pressed={day === picked}
             data-today={day === today || undefined}
             disabled={day < today}
             onClick={() => setPicked(day)}
           >
             {Number(day.slice(8))}
-            <i>{'•'.repeat(Math.min(3, falls.length))}</i>
+            <i aria-hidden="true">{'•'.repeat(Math.min(3, falls.length))}</i>
           </button>
         ))}
       </div>

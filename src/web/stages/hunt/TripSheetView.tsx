@@ -159,7 +159,11 @@ function Stop(props: {
           )}
         </div>
         {source && (
-          <Link to={`/p/${project.id}/hunt/card`} onClick={() => standAt(project.id, source.id)}>
+          <Link
+            className={styles.decide}
+            to={`/p/${project.id}/hunt/card`}
+            onClick={() => standAt(project.id, source.id)}
+          >
             Decide here
           </Link>
         )}

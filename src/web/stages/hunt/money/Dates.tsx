@@ -107,7 +107,7 @@ function ReturnLine(props: { due: ReturnDue; today: string }) {
             onLeave={() => setOpen(false)}
           />
         ) : (
-          <Button size="small" aria-label={`Return ${what}`} onClick={() => setOpen(true)}>
+          <Button size="small" aria-label={`Return it: ${what}`} onClick={() => setOpen(true)}>
             Return it
           </Button>
         )}

@@ -96,7 +96,7 @@ function Line(props: { entry: LedgerEntry; today: string; cameBack: number; isGo
           />
         )}
         {open === null && canGoBack && (
-          <Button size="small" type="text" aria-label={`Money came back: ${what}`} onClick={() => setOpen('back')}>
+          <Button size="small" type="text" aria-label={`It came back: ${what}`} onClick={() => setOpen('back')}>
             It came back
           </Button>
         )}
