@@ -85,7 +85,7 @@ describe('the stash', () => {
     });
     await person.goto(`${euporia.address}/house`);
     await person.give('Photograph pieces', ...pictures);
-    await person.seeText('64 pieces');
+    await person.seeText('65 pieces');
     await person.choose('Only', 'to sort out');
     await person.seeText('2 pieces found');
     await person.click(`(${list}//button)[1]`);
