@@ -132,11 +132,11 @@ describe('a makeover', () => {
 
   it('has its supplies bought: the purse pays, the stash holds them', async () => {
     await person.press('Bought for $19.61');
-    // 6.89 for the lamps and 19.61 for a pint.
-    await person.driver.wait(async () => (await purse()).includes('spent $26.50'), 8000, 'nothing spent');
+    // 39.71 before and 19.61 for a pint.
+    await person.driver.wait(async () => (await purse()).includes('spent $59.32'), 8000, 'nothing spent');
     await person.notText('1 × pint, $19.61');
     await person.press('Take it back');
-    await person.driver.wait(async () => (await purse()).includes('spent $6.89'), 8000, 'still spent');
+    await person.driver.wait(async () => (await purse()).includes('spent $39.71'), 8000, 'still spent');
     await person.seeText('1 × pint, $19.61');
     await person.saved();
   });
@@ -184,7 +184,7 @@ describe('the board', () => {
     await person.press('Bought for $14.50');
     await person.seeText('Bought for $14.50.');
     await person.driver.wait(async () => (await purse()).includes('promised $0'), 8000, 'still promised');
-    expect(await purse()).toContain('spent $21.39');
+    expect(await purse()).toContain('spent $54.21');
     await person.press('Take it back');
     await person.seeText('Ordered for $14.84, paid later.');
     await person.driver.wait(async () => (await purse()).includes('promised $14.84'), 8000, 'not promised again');
