@@ -1,3 +1,4 @@
+import { join } from 'node:path';
 import ical from 'ical.js';
 import { By } from 'selenium-webdriver';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
@@ -43,6 +44,16 @@ async function linesOf(name: string): Promise<Snapshot['ledger']> {
   const { pieces, ledger } = await snapshot();
   const ids = new Set(pieces.filter((piece) => piece.name === name).map(({ id }) => id));
   return ledger.filter(({ subject }) => ids.has(subject.id));
+}
+/** A picture that nobody took, as a file. */
+async function picture(name: string): Promise<string> {
+  const { default: sharp } = await import('sharp');
+  const { temporaryFolder } = await import('../scripts/lib/temporary.mjs');
+  const path = join(temporaryFolder('euporia-seen'), name);
+  await sharp({ create: { width: 300, height: 200, channels: 3, background: '#2f5d62' } })
+    .jpeg()
+    .toFile(path);
+  return path;
 }
 const money = (cents: number) => `$${(cents / 100).toFixed(2)}`;
 
@@ -131,6 +142,16 @@ describe('in the shop, on a phone', () => {
     expect(pieces.filter(({ name }) => name === 'Round tray')).toHaveLength(1);
   });
 
+  it('takes the color of the tag from the line, and lets it be said otherwise', async () => {
+    await person.fill('What is it, and its tag', 'cedar box, $6, blue tag', 'stay');
+    await person.see('//button[normalize-space(.)="Buy $3.18"]');
+    await person.press('blue tags −50 %');
+    await person.see('//button[normalize-space(.)="Buy $6.36"]');
+    await person.fill('What is it, and its tag', 'cedar box, $6, 9 in wide', 'stay');
+    await person.seeText('the rest usual for its kind');
+    await person.fill('What is it, and its tag', '', 'stay');
+  });
+
   it('a card half filled in is there again after a reload', async () => {
     await person.fill('What is it, and its tag', 'wicker basket, $6', 'stay');
     await person.press('loose strands to tuck and glue +20 min');
@@ -183,6 +204,22 @@ describe('a receipt', () => {
     const kept = ledger.filter(({ receiptId }) => receiptId === receipt?.id).map(({ amount }) => amount);
     expect(kept).toEqual([1232, 393, 675, 247, 246]);
     expect(kept.reduce((sum, amount) => sum + amount, 0)).toBe(2793);
+  });
+
+  it('keeps its picture, at the first of its lines, and gives it away again', async () => {
+    await open('hunt/ledger?tab=lines');
+    await person.see('//button[starts-with(@aria-label, "Add its receipt")]');
+    const offered = await person.count('//input[starts-with(@aria-label, "Add its receipt")]');
+    const input = await person.driver.findElement(By.xpath('//input[starts-with(@aria-label, "Add its receipt")]'));
+    await input.sendKeys(await picture('receipt.jpg'));
+    await person.see('//img[starts-with(@alt, "Receipt: ")]');
+    expect(await person.count('//input[starts-with(@aria-label, "Add its receipt")]')).toBe(offered - 1);
+    await person.saved();
+    await person.driver.navigate().refresh();
+    await person.see('//img[starts-with(@alt, "Receipt: ")]');
+    await person.press('Remove receipt');
+    await person.saved();
+    expect(await person.count('//input[starts-with(@aria-label, "Add its receipt")]')).toBe(offered);
   });
 });
 
@@ -301,7 +338,6 @@ describe('ads', () => {
 
   it('a list of one’s own is read as CSV; what cannot be read is named by line and field', async () => {
     const { writeFileSync } = await import('node:fs');
-    const { join } = await import('node:path');
     const { temporaryFolder } = await import('../scripts/lib/temporary.mjs');
     const path = join(temporaryFolder('euporia-ads'), 'harbor.csv');
     writeFileSync(path, 'number,title,price,widthCm\n1,oak stool,15,40\n2,,3,4\n');
@@ -331,13 +367,7 @@ describe('several offers for the same look', () => {
 
 describe('seen today', () => {
   it('a photographed piece waits in the inbox and is sorted out with one line', async () => {
-    const { join } = await import('node:path');
-    const { default: sharp } = await import('sharp');
-    const { temporaryFolder } = await import('../scripts/lib/temporary.mjs');
-    const path = join(temporaryFolder('euporia-seen'), 'tag.jpg');
-    await sharp({ create: { width: 300, height: 200, channels: 3, background: '#2f5d62' } })
-      .jpeg()
-      .toFile(path);
+    const path = await picture('tag.jpg');
     await open('hunt');
     await person.give('Photograph a piece or a tag', path);
     await person.see('//ul[@aria-label="To sort out"]//img');

@@ -143,7 +143,7 @@ describe('taking something back', () => {
         })),
       ],
     };
-    const removed = new Map(bought.fills.map((row) => [`fills:${row.id}`, row as never]));
+    const removed = new Map(bought.fills.map((row) => [`fills:${row.id}`, row]));
     const present = { ...after, options: bought.options };
     const undone = undoChanges(present, [kept], removed, [uuid(981)], AS_OF);
     if (!undone.ok) throw new Error(JSON.stringify(undone.obstacles));

@@ -2,6 +2,7 @@
 export const MM_PER_INCH = 25.4;
 export const MM_PER_FOOT = 304.8;
 export const MM_PER_YARD = 914.4;
+export const M_PER_MILE = 1609.344;
 export const M2_PER_SQUARE_FOOT = 0.09290304;
 export const M2_PER_SQUARE_INCH = 0.00064516;
 export const ML_PER_US_GALLON = 3785.411784;

@@ -2,7 +2,7 @@ import type { SourceRow, TripRow } from '../model/rows';
 import type { TripQuestion, TripStop } from '../pricing/tripPlan';
 
 /**
- * A trip as its planning takes it: stops that are not done yet, with what is known of their places. A place that is not
+ * A trip as its planning takes it: its stops, also those where one was already, with what is known of their places. A place that is not
  * among the rows is always open, and its way unknown.
  */
 export function tripQuestion(trip: TripRow, sources: readonly (SourceRow | undefined)[]): TripQuestion {

@@ -177,12 +177,13 @@ function intervalOf(said: string | undefined): number {
   return /third/i.test(said) ? 3 : Math.max(1, Math.min(99, Number.parseInt(said, 10)));
 }
 
-const tagWord = String.raw`(?:colou?r(?:ed)?\s+)?(?:tags?|tickets?|labels?|stickers?)`;
+/** What a price tag is called. */
+export const TAG_WORD = String.raw`(?:colou?r(?:ed)?\s+)?(?:tags?|tickets?|labels?|stickers?)`;
 
 /** Colors of tags that take turns: "tags by turns: blue, green, red, weekly from Monday". */
 function takeRotation(rest: Rest, today: string): HoldsFor | null {
   const turns = rest.take(
-    String.raw`(?:one\s+)?(?:${tagWord}\s+)?(?:colou?rs?\s+)?(?:by\s+turns?|take\s+turns|in\s+turn|rotat(?:e|es|ing|ion)|of\s+the\s+week)(?:\s+(?:weekly|every\s+week))?\s*:?\s*((?:\p{L}+)(?:(?:\s*,\s*|\s+and\s+)(?!weekly|from|next|every)\p{L}+)+)`,
+    String.raw`(?:one\s+)?(?:${TAG_WORD}\s+)?(?:colou?rs?\s+)?(?:by\s+turns?|take\s+turns|in\s+turn|rotat(?:e|es|ing|ion)|of\s+the\s+week)(?:\s+(?:weekly|every\s+week))?\s*:?\s*((?:\p{L}+)(?:(?:\s*,\s*|\s+and\s+)(?!weekly|from|next|every)\p{L}+)+)`,
   );
   const colors = (turns?.[1] ?? '')
     .split(/\s*,\s*|\s+and\s+/)
@@ -193,7 +194,7 @@ function takeRotation(rest: Rest, today: string): HoldsFor | null {
   const weeks = rest.take(String.raw`every\s+(\d+)\s+weeks?`);
   rest.take('(?:weekly|every\\s+week|each\\s+week|a\\s+week)');
   const periodDays = days ? Number(days[1]) : weeks ? Number(weeks[1]) * 7 : 7;
-  rest.take(tagWord);
+  rest.take(TAG_WORD);
   return {
     kind: 'rotation',
     colors,
@@ -208,7 +209,7 @@ const filler =
 /** What a discount holds for: what is left of the line once its amount and its days are taken. */
 function holdsForOf(rest: Rest): HoldsFor {
   const tag =
-    rest.take(String.raw`(\p{L}+)[-\s]+${tagWord}`) ?? rest.take(String.raw`${tagWord}\s+(?:in|of)\s+(\p{L}+)`);
+    rest.take(String.raw`(\p{L}+)[-\s]+${TAG_WORD}`) ?? rest.take(String.raw`${TAG_WORD}\s+(?:in|of)\s+(\p{L}+)`);
   if (tag) return { kind: 'color', color: (tag[1] ?? '').toLowerCase() };
   if (rest.take('(?:everything|storewide|store-wide|the\\s+whole\\s+(?:shop|store))')) return { kind: 'everything' };
   const word = rest.text.replace(filler, ' ').replace(/\s+/g, ' ').trim().toLowerCase();

@@ -6,7 +6,7 @@ import { formatLength } from '@core/kernel/formatLength';
 import { formatMinutes } from '@core/kernel/formatMinutes';
 import { formatMoney } from '@core/kernel/formatMoney';
 import { quantityUnit, shownQuantity } from '@core/kernel/quantities';
-import { M2_PER_SQUARE_FOOT, ML_PER_US_FLUID_OUNCE, type UnitSystem } from '@core/kernel/units';
+import { M_PER_MILE, M2_PER_SQUARE_FOOT, ML_PER_US_FLUID_OUNCE, type UnitSystem } from '@core/kernel/units';
 
 /** How the page shows figures: the project's units, currency and time zone. */
 export interface ProjectLocale {
@@ -35,6 +35,16 @@ function dateFormat(form: Intl.DateTimeFormatOptions): Intl.DateTimeFormat {
     dateFormats.set(key, format);
   }
   return format;
+}
+
+/** What ways are measured in: miles or kilometers. */
+export const longUnit = (units: UnitSystem): { sign: string; name: string; meters: number } =>
+  units === 'us' ? { sign: 'mi', name: 'mile', meters: M_PER_MILE } : { sign: 'km', name: 'kilometer', meters: 1000 };
+
+/** A way in words, to a tenth: "3.9 mi". */
+export function distanceWords(distanceM: number, units: UnitSystem): string {
+  const { sign, meters } = longUnit(units);
+  return `${Math.round((distanceM / meters) * 10) / 10} ${sign}`;
 }
 
 /** A day as a colleague says it: today, tomorrow, Thu, Jun 4, or July 9. */

@@ -4,6 +4,7 @@ import { sourceKinds } from '@core/catalog/sourceKinds';
 import { type AdTrouble, readAdList } from '@core/formats/ads/read';
 import { formatLength } from '@core/kernel/formatLength';
 import { formatMoney } from '@core/kernel/formatMoney';
+import type { AdRow } from '@core/model/rows';
 import { newSource, sourceNamed } from '@core/plan/newSource';
 import { adRow, findOfAd, type JudgedAd, judgedAds } from '@core/sourcing/ads';
 import type { AdList } from '@core/sourcing/listedAd';
@@ -13,6 +14,7 @@ import { useMemo, useRef, useState } from 'react';
 import { useNavigate } from 'react-router';
 import { useCommands, useLocale, usePlan, useRows } from '../../app/projectStore';
 import shell from '../../app/shell.module.css';
+import { distanceWords } from '../../app/words';
 import { Empty, StitchedNumber } from '../../ui/basics';
 import { fitWords } from './card/Verdict';
 import { HuntNav } from './HuntNav';
@@ -38,18 +40,15 @@ export function AdsPage() {
   const judged = useMemo(() => judgedAds(plan, today, locale), [plan, today, locale]);
   const take = (list: AdList) => {
     const known = new Map(rows.ads.filter(({ feed }) => feed === list.feed).map((ad) => [ad.number, ad]));
-    const fell = list.ads.filter((ad) => {
-      const before = known.get(ad.number);
-      const now = adRow('', ad, list.feed, list.onDate).prices[0]?.price ?? null;
-      const last = before?.prices.at(-1)?.price ?? null;
+    const ads = list.ads.map((ad) => adRow(crypto.randomUUID(), ad, list.feed, list.onDate));
+    const priceOf = (ad: AdRow | undefined) => ad?.prices.at(-1)?.price ?? null;
+    const fell = ads.filter((ad) => {
+      const [now, last] = [priceOf(ad), priceOf(known.get(ad.number))];
       return now !== null && last !== null && now < last;
     }).length;
-    const fresh = list.ads.filter(({ number }) => !known.has(number)).length;
-    run('importAds', {
-      feed: list.feed,
-      ads: list.ads.map((ad) => adRow(crypto.randomUUID(), ad, list.feed, list.onDate)),
-    });
-    setSaid(`${list.ads.length} ads of “${list.feed}”: ${fresh} new, ${fell} cheaper than before.`);
+    const fresh = ads.filter(({ number }) => !known.has(number)).length;
+    run('importAds', { feed: list.feed, ads });
+    setSaid(`${ads.length} ads of “${list.feed}”: ${fresh} new, ${fell} cheaper than before.`);
   };
   const read = async (file: File) => {
     setSaid(null);
@@ -144,12 +143,7 @@ function AdLine(props: { entry: JudgedAd; today: string; onKeep: () => void }) {
   const size = [ad.widthMm, ad.depthMm, ad.heightMm]
     .flatMap((mm) => (mm === null ? [] : [formatLength(mm, locale.units)]))
     .join(' × ');
-  const far =
-    ad.distanceM === null
-      ? ''
-      : locale.units === 'us'
-        ? `${Math.round(ad.distanceM / 160.9344) / 10} mi`
-        : `${Math.round(ad.distanceM / 100) / 10} km`;
+  const far = ad.distanceM === null ? '' : distanceWords(ad.distanceM, locale.units);
   return (
     <li className={hunt.ad} data-gone={ad.gone || undefined}>
       <div>

@@ -1,9 +1,8 @@
 import type { FindRow } from '@core/model/rows';
 import { Button } from 'antd';
-import { useRef } from 'react';
-import { usePhotoQueue } from '../../app/photoQueue';
 import { useCommands } from '../../app/projectStore';
 import { photoAddress } from '../../ui/photoAddress';
+import { AddPicture } from './AddPicture';
 import hunt from './hunt.module.css';
 
 /** The pictures of a find and of its tag, and the way to add one of each. */
@@ -18,7 +17,7 @@ export function FindPictures(props: { find: FindRow }) {
     <div className={hunt.pictures}>
       {pictures.map(({ kind, id, word }) =>
         id === null ? (
-          <AddPicture key={kind} kind={kind} word={word} about={find.id} />
+          <AddPicture key={kind} kind={kind} about={find.id} />
         ) : (
           <span key={kind}>
             <img src={photoAddress(id, 'thumbnail')} alt={`${find.name}: ${word}`} />
@@ -29,36 +28,5 @@ export function FindPictures(props: { find: FindRow }) {
         ),
       )}
     </div>
-  );
-}
-
-function AddPicture(props: { kind: 'find' | 'tag'; word: string; about: string }) {
-  const queue = usePhotoQueue(props.kind);
-  const input = useRef<HTMLInputElement>(null);
-  const label = props.kind === 'find' ? 'Add its picture' : 'Add its tag';
-  return (
-    <span>
-      <input
-        ref={input}
-        type="file"
-        accept="image/*"
-        className="visually-hidden"
-        tabIndex={-1}
-        aria-label={label}
-        onChange={(event) => {
-          const [file] = event.target.files ?? [];
-          if (file) void queue.add([file], props.about);
-          event.target.value = '';
-        }}
-      />
-      <Button size="small" loading={queue.waiting > 0} onClick={() => input.current?.click()}>
-        {label}
-      </Button>
-      {queue.refused.map(({ name, reason }) => (
-        <small key={name} role="alert">
-          {name} was not taken: {reason}
-        </small>
-      ))}
-    </span>
   );
 }

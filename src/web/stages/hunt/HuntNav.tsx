@@ -9,10 +9,10 @@ export function HuntNav() {
   const { pathname } = useLocation();
   const nav = useRef<HTMLElement>(null);
   // On a phone not all of them are in sight: the one that is open is.
-  // biome-ignore lint/correctness/useExhaustiveDependencies: again whenever another page opens
   useEffect(() => {
-    const open = nav.current?.querySelector<HTMLElement>('[aria-current="page"]');
-    if (nav.current && open) nav.current.scrollLeft = open.offsetLeft - nav.current.clientWidth / 3;
+    const open = [...(nav.current?.children ?? [])].find((link) => link.getAttribute('href') === pathname);
+    if (nav.current && open instanceof HTMLElement)
+      nav.current.scrollLeft = open.offsetLeft - nav.current.clientWidth / 3;
   }, [pathname]);
   const at = (path: string) => `/p/${project.id}/${path}`;
   const pages = [

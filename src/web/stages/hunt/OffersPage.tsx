@@ -2,7 +2,7 @@ import { formatMoney } from '@core/kernel/formatMoney';
 import { sourceName } from '@core/model/sourceName';
 import { readQuickLine } from '@core/sourcing/quickLine';
 import { sameLook } from '@core/sourcing/sameLook';
-import { Button, Checkbox, Input } from 'antd';
+import { Checkbox } from 'antd';
 import { useState } from 'react';
 import { Link } from 'react-router';
 import { buyNewOption } from '../../app/newOption';
@@ -16,6 +16,7 @@ import { Choice, MoneyField } from '../../ui/fields';
 import { SideBySide } from '../../ui/layout';
 import { HuntNav } from './HuntNav';
 import hunt from './hunt.module.css';
+import { LineEntry } from './LineEntry';
 import money from './money/money.module.css';
 
 /** The same look at several prices: for each piece that serves, delivered, with tax; the dream beside the real ones. */
@@ -131,19 +132,16 @@ function NewOffer(props: { slotId: string }) {
   };
   return (
     <section className={hunt.sheet} aria-label="Another offer">
-      <div className={hunt.quick}>
-        <Input
-          aria-label="Another offer: what and its price"
-          placeholder="white lamp, pack of 2, $29"
-          value={line}
-          onChange={(event) => setLine(event.target.value)}
-          onPressEnter={add}
-          autoComplete="off"
-        />
-        <Button type="primary" disabled={read === null} onClick={add}>
-          Add offer
-        </Button>
-      </div>
+      <LineEntry
+        label="Another offer: what and its price"
+        placeholder="white lamp, pack of 2, $29"
+        value={line}
+        send="Add offer"
+        isReady={read !== null}
+        isMain
+        onType={setLine}
+        onSend={add}
+      />
       <SideBySide across={2}>
         <SourceField label="Sold at" value={sourceId} onCommit={setSourceId} />
         <MoneyField

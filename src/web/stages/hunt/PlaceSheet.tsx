@@ -5,15 +5,15 @@ import type { SourceRow } from '@core/model/rows';
 import { usualOf } from '@core/plan/newSource';
 import { readPatternLine } from '@core/sourcing/patternLine';
 import { patternWords } from '@core/sourcing/patternWords';
-import { Button, Input } from 'antd';
+import { Button } from 'antd';
 import { useState } from 'react';
 import { useCommands, useLocale } from '../../app/projectStore';
+import { longUnit } from '../../app/words';
 import { Choice, NumberField, TextField } from '../../ui/fields';
 import { SideBySide } from '../../ui/layout';
 import { TypedField } from '../../ui/TypedField';
 import styles from './hunt.module.css';
-
-const M_PER_MILE = 1609.344;
+import { LineEntry } from './LineEntry';
 
 /** Everything about one place, each field saved when it is left. */
 export function PlaceSheet(props: { source: SourceRow; today: string }) {
@@ -21,7 +21,7 @@ export function PlaceSheet(props: { source: SourceRow; today: string }) {
   const { run } = useCommands();
   const locale = useLocale();
   const set = (values: PayloadOf<'editSource'>['values']) => run('editSource', { id: source.id, values });
-  const perUnit = locale.units === 'us' ? M_PER_MILE : 1000;
+  const distance = longUnit(locale.units);
   const { tax, returns } = source;
   const taxKind =
     tax === null ? 'project' : tax.percentThousandths === 0 ? 'none' : tax.included ? 'included' : 'added';
@@ -116,12 +116,12 @@ export function PlaceSheet(props: { source: SourceRow; today: string }) {
             onCommit={(minutesOneWay) => set({ minutesOneWay })}
           />
           <NumberField
-            label={`Distance, one way, ${locale.units === 'us' ? 'mi' : 'km'}`}
-            value={source.distanceM === null ? null : Math.round((source.distanceM / perUnit) * 100) / 100}
+            label={`Distance, one way, ${distance.sign}`}
+            value={source.distanceM === null ? null : Math.round((source.distanceM / distance.meters) * 100) / 100}
             nullable
             least={0}
             most={1200}
-            onCommit={(distance) => set({ distanceM: distance === null ? null : Math.round(distance * perUnit) })}
+            onCommit={(far) => set({ distanceM: far === null ? null : Math.round(far * distance.meters) })}
           />
         </SideBySide>
         <TypedField
@@ -183,20 +183,15 @@ function Discounts(props: { source: SourceRow; today: string; onChange: (pattern
           })}
         </ul>
       )}
-      <div className={styles.quick}>
-        <Input
-          aria-label="Another discount, as one says it"
-          placeholder="frames half off every other week, next from Sunday"
-          value={line}
-          maxLength={200}
-          onChange={(event) => setLine(event.target.value)}
-          onPressEnter={add}
-          autoComplete="off"
-        />
-        <Button onClick={add} disabled={read === null}>
-          Add discount
-        </Button>
-      </div>
+      <LineEntry
+        label="Another discount, as one says it"
+        placeholder="frames half off every other week, next from Sunday"
+        value={line}
+        send="Add discount"
+        isReady={read !== null}
+        onType={setLine}
+        onSend={add}
+      />
       <p className="small muted" aria-live="polite">
         {line.trim() === ''
           ? 'How much, of what, and when: “25 % off on Tuesdays”, “half off blue tags this week”, “clearance 30, 50, 75 % from Dec 26”.'

@@ -3,7 +3,6 @@ import { sourceKinds } from '@core/catalog/sourceKinds';
 import { newSource } from '@core/plan/newSource';
 import { discountsOn } from '@core/pricing/discountPattern';
 import { patternWords } from '@core/sourcing/patternWords';
-import { Button, Input } from 'antd';
 import { useState } from 'react';
 import { useCommands, useLocale, usePlan, useRows } from '../../app/projectStore';
 import shell from '../../app/shell.module.css';
@@ -12,6 +11,7 @@ import { Empty } from '../../ui/basics';
 import { Workbench } from '../../ui/layout';
 import { HuntNav } from './HuntNav';
 import hunt from './hunt.module.css';
+import { LineEntry } from './LineEntry';
 import { PlaceSheet } from './PlaceSheet';
 import { SaleCalendar } from './SaleCalendar';
 
@@ -28,7 +28,6 @@ export function PlacesPage() {
   const selected = sources.find(({ id }) => id === search.get('place')) ?? sources[0] ?? null;
   const select = (id: string) => update((next) => next.set('place', id));
   const add = () => {
-    if (name.trim() === '') return;
     const row = newSource(crypto.randomUUID(), name);
     run('addSource', { row });
     setName('');
@@ -38,20 +37,17 @@ export function PlacesPage() {
     <main className={shell.page}>
       <HuntNav />
       <div className={hunt.sheet}>
-        <div className={hunt.quick}>
-          <Input
-            aria-label="New place: its name"
-            placeholder="Ferry Lane Hand-Me-Downs"
-            value={name}
-            maxLength={120}
-            onChange={(event) => setName(event.target.value)}
-            onPressEnter={add}
-            autoComplete="off"
-          />
-          <Button type="primary" onClick={add} disabled={name.trim() === ''}>
-            Add place
-          </Button>
-        </div>
+        <LineEntry
+          label="New place: its name"
+          placeholder="Ferry Lane Hand-Me-Downs"
+          value={name}
+          most={120}
+          send="Add place"
+          isReady={name.trim() !== ''}
+          isMain
+          onType={setName}
+          onSend={add}
+        />
       </div>
       {selected === null ? (
         <Empty title="No places yet">

@@ -1,10 +1,10 @@
 import type { FindRow } from '@core/model/rows';
 import { newFind } from '@core/sourcing/newFind';
 import { readQuickLine } from '@core/sourcing/quickLine';
-import { Button, Input } from 'antd';
 import { useState } from 'react';
 import { useCommands, useLocale } from '../../app/projectStore';
 import hunt from './hunt.module.css';
+import { LineEntry } from './LineEntry';
 
 /** One line says what a photographed thing is; the picture stands beside it. */
 export function SortOut(props: { find: FindRow }) {
@@ -13,7 +13,6 @@ export function SortOut(props: { find: FindRow }) {
   const locale = useLocale();
   const [line, setLine] = useState('');
   const sort = () => {
-    if (line.trim() === '') return;
     const said = newFind(find.id, find.pieceId, readQuickLine(line, locale.currency, locale.units), locale.units);
     const { name, templateId, kind, measures, materialId, finishId, sheen, cordCondition, story, repairMinutes } = said;
     const { count, counted, freshDays, note } = said;
@@ -28,19 +27,16 @@ export function SortOut(props: { find: FindRow }) {
   return (
     <section className={hunt.sheet} aria-label="Sort it out">
       <h3>What was it?</h3>
-      <div className={hunt.quick}>
-        <Input
-          aria-label="What it is, and its tag"
-          placeholder="brass lamp, $12, cord frayed"
-          value={line}
-          onChange={(event) => setLine(event.target.value)}
-          onPressEnter={sort}
-          autoComplete="off"
-        />
-        <Button type="primary" disabled={line.trim() === ''} onClick={sort}>
-          Sorted out
-        </Button>
-      </div>
+      <LineEntry
+        label="What it is, and its tag"
+        placeholder="brass lamp, $12, cord frayed"
+        value={line}
+        send="Sorted out"
+        isReady={line.trim() !== ''}
+        isMain
+        onType={setLine}
+        onSend={sort}
+      />
     </section>
   );
 }

@@ -9,6 +9,7 @@ import { Button, Checkbox, Select } from 'antd';
 import { Link } from 'react-router';
 import { useCommands, useLocale, usePlan, useRows } from '../../app/projectStore';
 import { standAt } from '../../app/shopOfDay';
+import { distanceWords, longUnit } from '../../app/words';
 import { StitchedNumber } from '../../ui/basics';
 import { DateField, MoneyField, NumberField, TextField } from '../../ui/fields';
 import { SideBySide } from '../../ui/layout';
@@ -16,8 +17,6 @@ import { TypedField } from '../../ui/TypedField';
 import hunt from './hunt.module.css';
 import { USUAL_STAY_MINUTES } from './TripsPage';
 import styles from './trips.module.css';
-
-const M_PER_MILE = 1609.344;
 
 /** One trip: its day, its cost, and its stops in order with what to look for; ticked off on the way. */
 export function TripSheetView(props: { trip: TripRow }) {
@@ -28,12 +27,9 @@ export function TripSheetView(props: { trip: TripRow }) {
   const { run } = useCommands();
   const sheet = tripSheet(plan, trip);
   const set = (values: Partial<Omit<TripRow, 'id' | 'version'>>) => run('editTrip', { id: trip.id, values });
-  const isUs = locale.units === 'us';
-  const perShown = isUs ? M_PER_MILE / 1000 : 1;
-  const distance =
-    sheet.plan.distanceM === 0
-      ? ''
-      : `${Math.round((sheet.plan.distanceM / 1000 / perShown) * 10) / 10} ${isUs ? 'mi' : 'km'}, `;
+  const shown = longUnit(locale.units);
+  const kmPerShown = shown.meters / 1000;
+  const distance = sheet.plan.distanceM === 0 ? '' : `${distanceWords(sheet.plan.distanceM, locale.units)}, `;
   const tick = (id: string) =>
     set({ ticked: trip.ticked.includes(id) ? trip.ticked.filter((entry) => entry !== id) : [...trip.ticked, id] });
   const free = rows.sources
@@ -65,10 +61,10 @@ export function TripSheetView(props: { trip: TripRow }) {
             onCommit={(extras) => set({ extras })}
           />
           <MoneyField
-            label={`Cost of a ${isUs ? 'mile' : 'kilometer'}`}
-            value={Math.round(trip.costPerKm * perShown)}
+            label={`Cost of a ${shown.name}`}
+            value={Math.round(trip.costPerKm * kmPerShown)}
             currency={locale.currency}
-            onCommit={(cost) => set({ costPerKm: Math.round(cost / perShown) })}
+            onCommit={(cost) => set({ costPerKm: Math.round(cost / kmPerShown) })}
           />
         </SideBySide>
         <p role="status">
@@ -159,11 +155,7 @@ function Stop(props: {
           )}
         </div>
         {source && (
-          <Link
-            className={styles.decide}
-            to={`/p/${project.id}/hunt/card`}
-            onClick={() => standAt(project.id, source.id)}
-          >
+          <Link className={hunt.alone} to={`/p/${project.id}/hunt/card`} onClick={() => standAt(project.id, source.id)}>
             Decide here
           </Link>
         )}

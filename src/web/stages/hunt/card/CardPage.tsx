@@ -69,6 +69,7 @@ function Card(props: { known: FindRow | null; onOpen: (id: string) => void; onNe
   const [draft, setDraft] = useState<CardDraft>(() => loadDraft(projectId, known));
   const [shopId, setShopId] = useState(() => (known ? known.sourceId : shopOfDay(projectId)));
   const [memo] = useState(() => new Memo());
+  const [idFor] = useState(keptIds);
   const [photo, setPhoto] = useState<File | null>(null);
   const photos = usePhotoQueue('find');
   const input = useRef<HTMLInputElement>(null);
@@ -90,6 +91,7 @@ function Card(props: { known: FindRow | null; onOpen: (id: string) => void; onNe
   const card = useMemo(() => {
     if (!isNamed) return null;
     let made = 0;
+    const findId = asked.id;
     return decisionCard(
       plan,
       {
@@ -97,11 +99,11 @@ function Card(props: { known: FindRow | null; onOpen: (id: string) => void; onNe
         slotId,
         wish: noWish,
         colorCard: cardsByUse(plan.rows)[0] ?? null,
-        newId: () => idFor(asked, made++),
+        newId: () => idFor(`${findId} ${made++}`),
       },
       memo,
     );
-  }, [plan, asked, slotId, isNamed, memo]);
+  }, [plan, asked, slotId, isNamed, memo, idFor]);
   const way: CardWay | null = card?.ways.find(({ kind }) => kind === draft.way) ?? card?.best ?? null;
   const pickShop = (id: string | null) => {
     setShopId(id);
@@ -207,12 +209,12 @@ function Card(props: { known: FindRow | null; onOpen: (id: string) => void; onNe
 
 const keptRows = ({ option, recipe, colorCard }: CardWay) => ({ option, recipe, colorCard });
 
-const ids = new Map<string, string[]>();
-
-/** Ids for what is proposed about a find: the same again each time it is computed, so that nothing is drawn anew. */
-function idFor(find: FindRow, n: number): string {
-  const known = ids.get(find.id) ?? [];
-  ids.set(find.id, known);
-  while (known.length <= n) known.push(crypto.randomUUID());
-  return known[n] ?? crypto.randomUUID();
+/** Ids for what is proposed: the same again each time it is computed, so that nothing is drawn anew. */
+function keptIds(): (key: string) => string {
+  const ids = new Map<string, string>();
+  return (key) => {
+    const id = ids.get(key) ?? crypto.randomUUID();
+    ids.set(key, id);
+    return id;
+  };
 }

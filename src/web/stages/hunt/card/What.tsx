@@ -19,6 +19,8 @@ export function What(props: { find: FindRow; onChange: (over: CardDraft['over'])
   const template = furnitureTemplates.get(find.templateId);
   const size = overallSize(find.templateId, find.measures);
   const lengths = template.measures.filter(({ kind }) => kind === 'length');
+  const usual = usualMeasures(template, locale.units);
+  const said = lengths.filter(({ id }) => find.measures[id] !== undefined && find.measures[id] !== usual[id]).length;
   const words = [size.width, size.depth, size.height]
     .filter((mm) => mm !== null)
     .map((mm) => formatLength(mm, locale.units))
@@ -66,7 +68,14 @@ export function What(props: { find: FindRow; onChange: (over: CardDraft['over'])
         />
       </div>
       <details>
-        <summary>{words === '' ? 'Size' : words}, usual for its kind until you measure</summary>
+        <summary>
+          {words === '' ? 'Size' : words}
+          {said === 0
+            ? ', usual for its kind until you measure'
+            : said < lengths.length
+              ? ', the rest usual for its kind'
+              : ''}
+        </summary>
         <div className={styles.fields}>
           {lengths.map((measure) => (
             <LengthField

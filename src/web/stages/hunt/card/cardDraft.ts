@@ -5,6 +5,7 @@ import type { PriceLine } from '@core/pricing/priceStory';
 import { newFind } from '@core/sourcing/newFind';
 import { type QuickLine, readQuickLine } from '@core/sourcing/quickLine';
 import { saidFlaws } from '@core/sourcing/saidFlaws';
+import { saidTagColor } from '@core/sourcing/saidTagColor';
 import { taggedThing, withoutShopDiscounts } from '@core/sourcing/tillOnDays';
 import { usualMeasures } from '@core/surface/furnitureTemplate';
 import { furnitureTemplates } from '@core/surface/templates';
@@ -33,7 +34,7 @@ export interface CardDraft {
       | 'cordCondition'
     >
   >;
-  /** Null leaves it to what is noted. */
+  /** What was picked; null leaves it to the line, else to what is noted. */
   tagColor: string | null;
   /** Discounts of the shop that were taken away or added by hand, by the pattern's id. */
   off: string[];
@@ -119,7 +120,7 @@ export function findOnCard(
     ...(template ? { measures: usualMeasures(template, locale.units) } : {}),
     ...draft.over,
     sourceId: source?.id ?? null,
-    tagColor: draft.tagColor ?? plain.tagColor,
+    tagColor: draft.tagColor ?? saidTagColor(draft.line, source?.patterns ?? []) ?? plain.tagColor,
     seenOn: today,
     reason: draft.reason === '' ? plain.reason : draft.reason,
   };

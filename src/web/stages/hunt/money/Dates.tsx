@@ -4,7 +4,9 @@ import { formatMoney } from '@core/kernel/formatMoney';
 import { deliveries, giveBacks, type ReturnDue, returnsDue } from '@core/sourcing/ledgerLists';
 import { Button } from 'antd';
 import { useState } from 'react';
+import { Link } from 'react-router';
 import { useCommands, useLocale, usePlan, useRows } from '../../../app/projectStore';
+import hunt from '../hunt.module.css';
 import styles from './money.module.css';
 import { TakeBackBox } from './TakeBackBox';
 
@@ -52,6 +54,11 @@ export function Dates() {
                 <b>{piece.name}</b>
                 <span>{backBy === null ? 'no day said' : sayDay(backBy, today)}</span>
                 <small>to {from}</small>
+                <div className={styles.acts}>
+                  <Link className={hunt.alone} to={`/p/${rows.project.id}/house?tab=pieces&piece=${piece.id}`}>
+                    Its page in the house
+                  </Link>
+                </div>
               </li>
             ))}
           </ul>

@@ -1,12 +1,15 @@
 import { sayDay } from '@core/calendar/sayDay';
 import { localDate } from '@core/calendar/zonedTime';
 import { formatMoney } from '@core/kernel/formatMoney';
+import type { ReceiptRow } from '@core/model/rows';
 import { takenBack } from '@core/pricing/ledger';
 import { type Basis, type LedgerEntry, ledgerEntries } from '@core/sourcing/ledgerLists';
 import { Button } from 'antd';
 import { useState } from 'react';
 import { PaidLine } from '../../../app/PaidLine';
 import { useCommands, useLocale, usePlan, useRows } from '../../../app/projectStore';
+import { photoAddress } from '../../../ui/photoAddress';
+import { AddPicture } from '../AddPicture';
 import styles from './money.module.css';
 import { TakeBackBox } from './TakeBackBox';
 
@@ -35,6 +38,9 @@ export function LedgerLines() {
   const today = localDate(plan.asOfMs, timeZone);
   const entries = ledgerEntries(rows);
   const back = takenBack(rows.ledger);
+  const receipts = new Map(rows.receipts.map((receipt) => [receipt.id, receipt]));
+  // A receipt stands once, at the first of its lines.
+  const firstOf = new Map(entries.toReversed().map(({ line }) => [line.receiptId, line.id]));
   return (
     <>
       <ul className={styles.lines} aria-label="Payments">
@@ -44,6 +50,9 @@ export function LedgerLines() {
             entry={entry}
             today={today}
             cameBack={back.get(entry.line.id)?.amount ?? 0}
+            receipt={
+              firstOf.get(entry.line.receiptId) === entry.line.id ? receipts.get(entry.line.receiptId ?? '') : undefined
+            }
             isGone={back.get(entry.line.id)?.isWhole ?? false}
           />
         ))}
@@ -55,8 +64,15 @@ export function LedgerLines() {
   );
 }
 
-function Line(props: { entry: LedgerEntry; today: string; cameBack: number; isGone: boolean }) {
+function Line(props: {
+  entry: LedgerEntry;
+  today: string;
+  cameBack: number;
+  isGone: boolean;
+  receipt: ReceiptRow | undefined;
+}) {
   const { line, what, source, signed, basis, onDate } = props.entry;
+  const { receipt } = props;
   const { currency } = useLocale();
   const { run } = useCommands();
   const [open, setOpen] = useState<'back' | 'right' | null>(null);
@@ -83,6 +99,25 @@ function Line(props: { entry: LedgerEntry; today: string; cameBack: number; isGo
           .join(' · ')}
       </small>
       <div className={styles.acts}>
+        {receipt && receipt.photoId === null && <AddPicture kind="receipt" about={receipt.id} of={what} />}
+        {receipt && receipt.photoId !== null && (
+          <>
+            <a href={photoAddress(receipt.photoId, 'full')} target="_blank" rel="noreferrer">
+              <img
+                src={photoAddress(receipt.photoId, 'thumbnail')}
+                alt={`Receipt: ${what}`}
+                className={styles.receiptPhoto}
+              />
+            </a>
+            <Button
+              size="small"
+              type="text"
+              onClick={() => receipt.photoId !== null && run('removePhoto', { id: receipt.photoId })}
+            >
+              Remove receipt
+            </Button>
+          </>
+        )}
         {basis === 'unknown' || open === 'right' ? <PaidLine line={line} /> : null}
         {open === 'back' && (
           <TakeBackBox

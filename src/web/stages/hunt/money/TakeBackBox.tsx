@@ -1,4 +1,5 @@
 import type { PayloadOf } from '@core/acts';
+import { supplyKind } from '@core/catalog/supplyKinds';
 import { formatMoney } from '@core/kernel/formatMoney';
 import type { LedgerRow } from '@core/model/rows';
 import { takenBack } from '@core/pricing/ledger';
@@ -32,6 +33,9 @@ export function TakeBackBox(props: {
     pieces === null || left === null || line.pieces === null
       ? props.proposed
       : Math.min(props.proposed, refundOf(paidFor(line.amount, line.pieces, pieces, gone), kept));
+  const { subject } = line;
+  const supply = subject.kind === 'supply' ? rows.supplies.find(({ id }) => id === subject.id) : undefined;
+  const [amount, setAmount] = useState(0);
   const refund = typed ?? forPieces;
   const done = (event: React.MouseEvent) => {
     if (isSamePress(box, event.nativeEvent)) return;
@@ -39,7 +43,7 @@ export function TakeBackBox(props: {
       paymentId: line.id,
       refund,
       pieces: pieces === left ? null : pieces,
-      amount: 0,
+      amount,
       note: '',
       ledgerId: crypto.randomUUID(),
       atMs: Date.now(),
@@ -55,6 +59,15 @@ export function TakeBackBox(props: {
           most={left}
           whole
           onCommit={(count) => setPieces(count === left ? null : count)}
+        />
+      )}
+      {supply && supply.stash.amount > 0 && (
+        <NumberField
+          label={`How much leaves the shelf, ${supplyKind(supply.kindId)?.unit ?? 'mL'}`}
+          value={amount}
+          least={0}
+          most={supply.stash.amount}
+          onCommit={setAmount}
         />
       )}
       <MoneyField label="What came back" value={refund} currency={currency} onCommit={setTyped} />
