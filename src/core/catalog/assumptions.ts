@@ -17,9 +17,24 @@ import {
 } from './labor.data';
 import { substrates } from './substrates';
 
+/** Groups of assumptions in the order in which they are shown; the first word of a key says which group it is of. */
+export const assumptionGroups = {
+  coating: 'Paints, stains and clear coats',
+  substrate: 'Materials and old finishes',
+  labor: 'Minutes of work',
+  session: 'Setting up and cleaning up',
+  skill: 'Skill',
+  prepare: 'Preparing',
+  technique: 'Techniques',
+  climate: 'The air',
+  passage: 'The way in: the car, doors, stairs',
+  readiness: 'When it is ready',
+} as const;
+type AssumptionKey = `${keyof typeof assumptionGroups}.${string}`;
+
 /** One changeable assumption: its key, what it means, its table figure and what may be put in its place. */
 export interface AssumptionDefinition {
-  key: string;
+  key: AssumptionKey;
   label: string;
   unit: Unit;
   figure: Figure;
@@ -28,7 +43,7 @@ export interface AssumptionDefinition {
 }
 
 function define(
-  key: string,
+  key: AssumptionKey,
   label: string,
   unit: Unit,
   value: Figure,
@@ -135,7 +150,7 @@ function* definitions(): Generator<[string, AssumptionDefinition]> {
     0,
     1000,
   );
-  for (const [key, label, value] of passageDefinitions) yield define(key, label, 'mm', value, 100, 10_000);
+  for (const [key, label, value] of passageDefinitions) yield define(key, label, 'mm', value, 0, 10_000);
   for (const [key, label, unit, value, minimum, maximum] of climateDefinitions)
     yield define(key, label, unit, value, minimum, maximum);
   yield define(
@@ -184,22 +199,32 @@ const eachNames: Record<keyof typeof laborEach, string> = {
 };
 
 /** The assumption under which a preparation's supply stands. */
-export function preparationSupplyKey(id: keyof typeof preparationSupplies): string {
+export function preparationSupplyKey(id: keyof typeof preparationSupplies): AssumptionKey {
   return `prepare.${id}PerM2`;
 }
 
 /** The air while working and drying; 21 °C and 50 % are what the tables hold for. */
-const climateDefinitions: [string, string, Unit, Figure, number, number][] = [
+const climateDefinitions: [AssumptionKey, string, Unit, Figure, number, number][] = [
   ['climate.airC', 'Air while drying, °C', 'celsius', figure(21, 21, 21, modellingChoice), -10, 45],
   ['climate.humidityPercent', 'Relative humidity while drying', 'percent', figure(50, 50, 50, modellingChoice), 1, 100],
   ['climate.surfaceC', 'Surface while coating, °C', 'celsius', figure(21, 21, 21, modellingChoice), -10, 60],
 ];
-/** What a piece has to go through on its way, mm; sizes of usual doors, stairs and cars, from memory. */
-const passageDefinitions: [string, string, Figure][] = [
+/**
+ * What a piece has to go through on its way, mm; 0 for what there is none of. Doors and cars from memory. Stairs and
+ * landings: the International Residential Code, R311.7, asks for 36 in (914 mm) of width, a landing as deep, and 80 in
+ * (2032 mm) of headroom (from memory); handrails and old houses leave less.
+ */
+const passageDefinitions: [AssumptionKey, string, Figure][] = [
   ['passage.doorWidthMm', 'Narrowest door on the way, width', figure(660, 762, 915, commonPractice)],
   ['passage.doorHeightMm', 'Narrowest door on the way, height', figure(1900, 2000, 2100, commonPractice)],
-  ['passage.stairWidthMm', 'Stairs on the way, width', figure(700, 850, 1000, commonPractice)],
-  ['passage.carWidthMm', 'Hold of the car, width', figure(850, 1000, 1300, commonPractice)],
+  ['passage.stairWidthMm', 'Stairs on the way, width (0: no stairs)', figure(700, 850, 1000, commonPractice)],
+  ['passage.headroomMm', 'Stairs on the way, headroom', figure(1900, 2032, 2200, commonPractice)],
+  [
+    'passage.landingMm',
+    'Landing where the stairs turn, depth (0: they do not turn)',
+    figure(700, 850, 1100, commonPractice),
+  ],
+  ['passage.carWidthMm', 'Hold of the car, width (0: no car)', figure(850, 1000, 1300, commonPractice)],
   ['passage.carHeightMm', 'Hold of the car, height', figure(550, 700, 1100, commonPractice)],
   ['passage.carLengthMm', 'Hold of the car, length, seats down', figure(1200, 1600, 2400, commonPractice)],
 ];

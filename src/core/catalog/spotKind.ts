@@ -38,6 +38,10 @@ export interface SpotKind {
   /** Usual sizes in mm, taken while nothing is measured. */
   usual: { widthMm: number; depthMm: number; heightMm: number };
   measures: readonly SpotMeasure[];
+  /** What always reaches into it, as its measures say: the screw of a drawer's knob. Placed as in the sketch. */
+  intrusions?(size: SpotSize): { name: string; xMm: number; yMm: number; widthMm: number; heightMm: number }[];
+  /** The clear height of one opening, where a spot has several above each other; null while nobody measured. */
+  clearHeightMm?(size: SpotSize): number | null;
   /** One sentence: what to measure, and what is forgotten most. */
   hint: string;
   /** The height of the surface above the floor, where the sketch begins; for eye heights and reach. */

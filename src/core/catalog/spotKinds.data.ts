@@ -1,5 +1,5 @@
 import { type DrawnShape, drawnRectangle } from '../surface/drawing';
-import type { SketchRoom, SpotKind, SpotMeasure } from './spotKind';
+import type { SketchRoom, SpotKind, SpotMeasure, SpotSize } from './spotKind';
 
 /**
  * Kinds of spots with the measures they ask for. Usual sizes and heights are common practice, from memory: they stand in
@@ -29,10 +29,17 @@ const boardBelow = (room: SketchRoom): DrawnShape[] => [
   drawnRectangle(null, 0, room.heightMm - room.heightMm * 0.012, room.widthMm, room.heightMm * 0.012),
 ];
 const nothing = (): DrawnShape[] => [];
+/** How thick a shelf is taken to be (common practice, no source). */
+const SHELF_MM = 20;
 const shelves = (room: SketchRoom, number: number): DrawnShape[] =>
   Array.from({ length: number }, (_, n) =>
-    drawnRectangle(null, 0, (room.heightMm * (n + 1)) / number - 20, room.widthMm, 20),
+    drawnRectangle(null, 0, (room.heightMm * (n + 1)) / number - SHELF_MM, room.widthMm, SHELF_MM),
   );
+/** Between two of the shelves that share a height evenly; null while the height or their number is not known. */
+const betweenShelves = ({ heightMm, measures }: SpotSize): number | null =>
+  heightMm === null || !measures.shelves ? null : Math.max(1, heightMm / measures.shelves - SHELF_MM);
+/** The knob's screw sticks in through the middle of the front; so thick with its nut. */
+const SCREW_MM = 8;
 const frame = (room: SketchRoom, edge: number): DrawnShape[] => [
   drawnRectangle(null, 0, 0, room.widthMm, edge),
   drawnRectangle(null, 0, room.heightMm - edge, room.widthMm, edge),
@@ -134,6 +141,7 @@ export const spotKindRows: readonly SpotKind[] = [
     measures: [count('shelves', 'Shelves', 3, 1, 12)],
     hint: 'Measure between the boards, not from board to board.',
     baseHeightMm: inches(48),
+    clearHeightMm: betweenShelves,
     scenery: (room, measures) => shelves(room, Math.max(1, measures.shelves ?? 3)),
   },
   {
@@ -145,6 +153,7 @@ export const spotKindRows: readonly SpotKind[] = [
     measures: [count('shelves', 'Shelves', 5, 1, 12)],
     hint: 'Measure inside; the top shelf is for what is rarely reached.',
     baseHeightMm: 0,
+    clearHeightMm: betweenShelves,
     scenery: (room, measures) => [...frame(room, 18), ...shelves(room, Math.max(1, measures.shelves ?? 5))],
   },
   {
@@ -254,13 +263,25 @@ export const spotKindRows: readonly SpotKind[] = [
     measures: [length('screwMm', 'Knob screw sticks in by', 0.5, 4)],
     hint: 'Measure inside at the narrowest place; a knob’s screw and the slides take room.',
     baseHeightMm: inches(30),
+    intrusions: ({ widthMm, measures }) =>
+      widthMm === null || !measures.screwMm
+        ? []
+        : [
+            {
+              name: 'the knob’s screw',
+              xMm: (widthMm - SCREW_MM) / 2,
+              yMm: 0,
+              widthMm: SCREW_MM,
+              heightMm: measures.screwMm,
+            },
+          ],
     scenery: (room, measures) => [
       ...frame(room, 6),
       drawnRectangle(
         null,
-        room.widthMm / 2 - 4,
+        (room.widthMm - SCREW_MM) / 2,
         room.heightMm - 6 - (measures.screwMm ?? 12),
-        8,
+        SCREW_MM,
         measures.screwMm ?? 12,
       ),
     ],

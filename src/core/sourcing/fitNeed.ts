@@ -2,12 +2,15 @@ import { dayNumber } from '../calendar/localDates';
 import type { Lab } from '../color/lab';
 import type { ProjectRows, Season, SizeRange, SlotRole, SlotRow } from '../model/rows';
 import { pieceKindOf } from './pieceKindOf';
+import { roomOfSlot, type SpotRoom } from './spotRoom';
 
 /** What a slot asks of a piece, drawn together from the slot, the brief and the dates. Lengths in mm. */
 export interface FitNeed {
   width: SizeRange;
   depth: SizeRange;
   height: SizeRange;
+  /** What is free where it is to stand; null where that is not measured. */
+  room: SpotRoom | null;
   /** Lab colors it should be near to: the slot's own, else the palette's. */
   colors: readonly Lab[];
   colorsFrom: 'slot' | 'palette' | 'none';
@@ -60,7 +63,11 @@ export function tellingWords(name: string): string[] {
  * What a slot of a project asks of a piece.
  * @param today local date; what the rest of a piece is counted to
  */
-export function fitNeed(rows: Pick<ProjectRows, 'project' | 'colorCards'>, slot: SlotRow, today: string): FitNeed {
+export function fitNeed(
+  rows: Pick<ProjectRows, 'project' | 'colorCards' | 'spots'>,
+  slot: SlotRow,
+  today: string,
+): FitNeed {
   const lab = (id: string) => rows.colorCards.find((card) => card.id === id)?.lab;
   const own = slot.colorCardIds.flatMap((id) => lab(id) ?? []);
   const palette = rows.project.brief.palette.flatMap((entry) => lab(entry.colorCardId) ?? []);
@@ -69,6 +76,7 @@ export function fitNeed(rows: Pick<ProjectRows, 'project' | 'colorCards'>, slot:
     width: slot.width,
     depth: slot.depth,
     height: slot.height,
+    room: roomOfSlot(slot, rows.spots),
     colors: own.length > 0 ? own : palette,
     colorsFrom: own.length > 0 ? 'slot' : palette.length > 0 ? 'palette' : 'none',
     role: slot.role,

@@ -1,14 +1,13 @@
 import type { PieceRow, SizeRange } from '../model/rows';
 import type { FitNeed } from './fitNeed';
+import { type Direction, directions, fitInRoom, type RoomFit } from './spotRoom';
 
 /** What of a need and of a piece its size is judged by, mm. */
-type WantedSizes = Pick<FitNeed, 'width' | 'depth' | 'height'>;
+type WantedSizes = Pick<FitNeed, 'width' | 'depth' | 'height' | 'room'>;
 type Sized = Pick<PieceRow, 'widthMm' | 'depthMm' | 'heightMm'>;
 
 /** A piece that is too small is forgiven down to nothing at a quarter below the range (modelling choice). */
 const FORGIVEN = 0.25;
-const directions = ['width', 'depth', 'height'] as const;
-type Direction = (typeof directions)[number];
 const sizeKeys = { width: 'widthMm', depth: 'depthMm', height: 'heightMm' } as const;
 const asks = (range: SizeRange) => range.minimumMm !== null || range.maximumMm !== null;
 
@@ -39,9 +38,23 @@ function worstDirection(need: WantedSizes, piece: Sized): Direction | null {
 
 const sizeIsAsked = (need: WantedSizes) => asks(need.width) || asks(need.depth) || asks(need.height);
 
+/** How a piece lies to the room where it is to stand; null where that is not measured, or it goes in. */
+function missesRoom({ room }: WantedSizes, piece: Sized): RoomFit | null {
+  if (room === null) return null;
+  const fit = fitInRoom(room, { width: piece.widthMm, depth: piece.depthMm, height: piece.heightMm });
+  return fit.goes ? null : fit;
+}
+
+/** The direction in which something is too large, and by how much. */
+function worstOf(fit: RoomFit): { direction: Direction; byMm: number } {
+  const [worst] = [...fit.spare].sort((a, b) => a.byMm - b.byMm);
+  return { direction: worst?.direction ?? 'width', byMm: -(worst?.byMm ?? 0) };
+}
+
 /** How the size lies to what is asked, 0 to 1: of its directions the worst; a half where nothing is asked or known. */
 export function sizeScore(need: WantedSizes, piece: Sized): number {
   const worst = worstDirection(need, piece);
+  if (missesRoom(need, piece) !== null) return 0;
   if (worst === null) return sizeIsAsked(need) ? 1 : 0.5;
   return measureScore(need[worst], piece[sizeKeys[worst]]);
 }
@@ -49,6 +62,9 @@ export function sizeScore(need: WantedSizes, piece: Sized): number {
 /** What the size is told as: the direction that lies worst, and by how much. */
 export function sizeTold(need: WantedSizes, piece: Sized): { code: string; direction: string; byMm: number } {
   const worst = worstDirection(need, piece);
+  const missed = missesRoom(need, piece);
+  if (missed !== null && tooLarge({ ...need, room: null }, piece) === null)
+    return { code: missed.blocked ? 'size.blocked' : 'size.noRoom', ...worstOf(missed) };
   if (worst === null) return { code: sizeIsAsked(need) ? 'size.within' : 'size.notAsked', direction: '', byMm: 0 };
   const value = piece[sizeKeys[worst]];
   const { minimumMm, maximumMm } = need[worst];
@@ -58,7 +74,7 @@ export function sizeTold(need: WantedSizes, piece: Sized): { code: string; direc
     : { code: 'size.under', direction: worst, byMm: (minimumMm ?? 0) - value };
 }
 
-/** How much a piece is larger than a slot has room for, mm: the direction that lies worst; null where it goes in. */
+/** How much a piece is larger than what a slot asks for, or its spot has room for, mm; null where it goes in. */
 export function tooLarge(need: WantedSizes, piece: Sized): { direction: Direction; byMm: number } | null {
   let worst: { direction: Direction; byMm: number } | null = null;
   for (const direction of directions) {
@@ -67,5 +83,7 @@ export function tooLarge(need: WantedSizes, piece: Sized): { direction: Directio
     if (maximumMm === null || value === null || value <= maximumMm + 0.5) continue;
     if (worst === null || value - maximumMm > worst.byMm) worst = { direction, byMm: value - maximumMm };
   }
-  return worst;
+  if (worst !== null) return worst;
+  const missed = missesRoom(need, piece);
+  return missed === null ? null : worstOf(missed);
 }

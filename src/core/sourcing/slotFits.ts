@@ -5,6 +5,7 @@ import { fitNeed } from './fitNeed';
 import { explainFit, type Fit, fitPiece } from './fitRanking';
 import { tooLarge } from './fitSizes';
 import { pieceKindOf } from './pieceKindOf';
+import { type Direction, directions, fitInRoom } from './spotRoom';
 
 /** How a thing lies to a slot: whether it goes in, how well it answers it, and what is to spare. Lengths in mm. */
 export interface SlotFit {
@@ -15,9 +16,14 @@ export interface SlotFit {
   goesIn: boolean;
   /** Whether it is the kind of thing, or does what the slot asks for: not only small enough. */
   answers: boolean;
-  /** Room that is left in each direction that has a limit; negative where it is too large. */
-  spare: { direction: 'width' | 'depth' | 'height'; byMm: number }[];
+  /** Room that is left in each direction that the slot limits or its place makes tight; negative where it is too large. */
+  spare: { direction: Direction; byMm: number }[];
+  /** What stands in the way, where it would go in without. */
+  blockedBy: readonly string[];
 }
+
+/** What a place leaves beyond this much is not told: four inches beside a thing are no question. */
+const TIGHT_MM = 101.6;
 
 /**
  * The slots, with how a thing that was seen lies to each: those that it answers first, open ones before filled ones, then
@@ -50,6 +56,7 @@ export function slotFits(plan: Plan, find: FindRow, today: string): SlotFit[] {
     .map(({ slot, open }): SlotFit => {
       const need = fitNeed(plan.rows, slot, today);
       const fit = explainFit(need, piece);
+      const inRoom = need.room === null ? null : fitInRoom(need.room, size);
       const scored = (aspect: string) => fit.reasons.find((reason) => reason.aspect === aspect)?.code;
       return {
         slot,
@@ -58,11 +65,18 @@ export function slotFits(plan: Plan, find: FindRow, today: string): SlotFit[] {
         goesIn: tooLarge(need, piece) === null,
         // A slot that names its kind of thing is answered by that kind alone.
         answers: scored('words') === 'words.match' || (need.kindId === null && scored('role') === 'role.does'),
-        spare: (['width', 'depth', 'height'] as const).flatMap((direction) => {
+        spare: directions.flatMap((direction) => {
           const { maximumMm } = slot[direction];
           const value = size[direction];
-          return maximumMm === null || value === null ? [] : [{ direction, byMm: maximumMm - value }];
+          const left = [
+            ...(maximumMm === null || value === null ? [] : [maximumMm - value]),
+            ...(inRoom?.spare ?? [])
+              .filter((entry) => entry.direction === direction && entry.byMm < TIGHT_MM)
+              .map(({ byMm }) => byMm),
+          ];
+          return left.length === 0 ? [] : [{ direction, byMm: Math.min(...left) }];
         }),
+        blockedBy: inRoom?.blocked ? (need.room?.obstacles ?? []) : [],
       };
     })
     .sort(

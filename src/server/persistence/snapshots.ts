@@ -85,17 +85,19 @@ export async function slotForRanking(
   { scope, manager }: Transaction,
   projectId: string,
   slotId: string,
-): Promise<(Pick<ProjectRows, 'project' | 'colorCards'> & { slot: SlotRow }) | null> {
+): Promise<(Pick<ProjectRows, 'project' | 'colorCards' | 'spots'> & { slot: SlotRow }) | null> {
   const { studioId } = scope;
-  const [project, slot, colorCards] = await Promise.all([
+  const [project, slot, spots, colorCards] = await Promise.all([
     manager.findOneBy(entityFor('project'), { studioId, id: projectId }),
     manager.findOneBy(entityFor('slots'), { studioId, projectId, id: slotId }),
+    manager.findBy(entityFor('spots'), { studioId, projectId }),
     manager.findBy(entityFor('colorCards'), { studioId }),
   ]);
   if (!project || !slot) return null;
   return {
     project: fromStored(specOf('project'), project) as ProjectRows['project'],
     slot: fromStored(specOf('slots'), slot) as SlotRow,
+    spots: spots.map((spot) => fromStored(specOf('spots'), spot)) as ProjectRows['spots'],
     colorCards: colorCards.map((card) => fromStored(specOf('colorCards'), card)) as ProjectRows['colorCards'],
   };
 }

@@ -1,10 +1,11 @@
-import { type AssumptionDefinition, assumptionDefinitions } from '@core/catalog/assumptions';
+import { type AssumptionDefinition, assumptionDefinitions, assumptionGroups } from '@core/catalog/assumptions';
 import { tools } from '@core/catalog/tools';
 import { explain } from '@core/kernel/explained';
 import { sourceTag } from '@core/kernel/source';
 import type { OverrideRow } from '@core/model/rows';
 import { Button, Checkbox, Input } from 'antd';
 import { type ReactNode, useState } from 'react';
+import { useSearchParams } from 'react-router';
 import { useCommands, useLocale, usePlan, useRows } from '../../app/projectStore';
 import shell from '../../app/shell.module.css';
 import { explainedWords } from '../../app/words';
@@ -12,26 +13,15 @@ import { AssumptionField, shownFigure } from '../../ui/AssumptionField';
 import { Empty, SourceTag } from '../../ui/basics';
 import styles from './assumptions.module.css';
 
-/** Assumptions by the first word of their keys, as the page groups them. */
-const groupNames: Readonly<Record<string, string>> = {
-  coating: 'Paints, stains and clear coats',
-  substrate: 'Materials and old finishes',
-  labor: 'Minutes of work',
-  session: 'Setting up and cleaning up',
-  skill: 'Skill',
-  prepare: 'Preparing',
-  technique: 'Techniques',
-  climate: 'The air',
-  readiness: 'When it is ready',
-};
-
 /** What was changed against the tables, each with its way back; and every assumption that could be. */
 export function AssumptionsPage() {
   const rows = useRows();
   const plan = usePlan();
   const { run } = useCommands();
   const locale = useLocale();
-  const [filter, setFilter] = useState('');
+  // A link may come with what is looked for.
+  const [search] = useSearchParams();
+  const [filter, setFilter] = useState(search.get('find') ?? '');
   const words = (definition: AssumptionDefinition, value: number) =>
     explainedWords(explain(definition.label, value, definition.unit), locale);
   const scopeWords = (row: OverrideRow) =>
@@ -41,11 +31,12 @@ export function AssumptionsPage() {
         ? `only ${plan.model.supply(row.scope.slice('supply:'.length)).name}`
         : 'one recipe';
   const isSearching = filter.trim() !== '';
-  const wanted = [...assumptionDefinitions.values()].filter((definition) =>
-    definition.label.toLowerCase().includes(filter.toLowerCase().trim()),
-  );
-  const groups = Object.entries(groupNames).flatMap(([id, name]) => {
-    const definitions = wanted.filter((definition) => definition.key.startsWith(`${id}.`));
+  const has = (text: string) => text.toLowerCase().includes(filter.toLowerCase().trim());
+  // A group's own name finds all that is in it.
+  const groups = Object.entries(assumptionGroups).flatMap(([id, name]) => {
+    const definitions = [...assumptionDefinitions.values()].filter(
+      ({ key, label }) => key.startsWith(`${id}.`) && (has(name) || has(label)),
+    );
     return definitions.length === 0 ? [] : [{ id, name, definitions }];
   });
   return (
@@ -127,7 +118,7 @@ export function AssumptionsPage() {
             allowClear
           />
         </div>
-        {wanted.length === 0 && <p className="muted">No assumption has “{filter}” in its name.</p>}
+        {groups.length === 0 && <p className="muted">No assumption has “{filter}” in its name.</p>}
         {groups.map(({ id, name, definitions }) => (
           // A group is drawn once it is opened: there are some four hundred figures.
           <Group key={id} name={name} count={definitions.length} isOpen={isSearching}>

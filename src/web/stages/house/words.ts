@@ -14,6 +14,10 @@ const fitSentences: Record<string, (figures: FitReason['figures'], locale: Proje
   'size.notAsked': () => 'no size asked for',
   'size.unknown': (f) => `not measured: how ${directions[String(f.direction)]}?`,
   'size.over': (f, locale) => `${formatLength(Number(f.byMm), locale.units)} too ${directions[String(f.direction)]}`,
+  'size.noRoom': (f, locale) =>
+    `${formatLength(Number(f.byMm), locale.units)} too ${directions[String(f.direction)]} for the place`,
+  'size.blocked': (f, locale) =>
+    `${formatLength(Number(f.byMm), locale.units)} too ${directions[String(f.direction)]} beside what stands in the way`,
   'size.under': (f, locale) => `${formatLength(Number(f.byMm), locale.units)} ${unders[String(f.direction)]}`,
   'color.notAsked': () => 'no color asked for',
   'color.unknown': () => 'color not noted',

@@ -16,7 +16,7 @@ import { useCommands, useLocale, usePlan, useRows } from '../../app/projectStore
 import shell from '../../app/shell.module.css';
 import { distanceWords } from '../../app/words';
 import { Empty, StitchedNumber } from '../../ui/basics';
-import { fitWords } from './card/Verdict';
+import { fitWords } from './DoesItFit';
 import { HuntNav } from './HuntNav';
 import hunt from './hunt.module.css';
 

@@ -20,6 +20,7 @@ import { Choice, LengthField, NumberField, TextField } from '../../ui/fields';
 import { SideBySide } from '../../ui/layout';
 import { PieceDrawing } from '../../ui/PieceDrawing';
 import { SettleBox } from '../../ui/SettleBox';
+import { DoesItFit } from './DoesItFit';
 import { FindPictures } from './FindPictures';
 import styles from './hunt.module.css';
 import { InspectionChecks } from './InspectionChecks';
@@ -128,6 +129,10 @@ export function FindSheet(props: { find: FindRow }) {
             )}
           </SideBySide>
         )}
+      </div>
+      <div className={styles.sheet}>
+        <h3>Does it fit?</h3>
+        <DoesItFit find={find} />
       </div>
       <div className={styles.sheet}>
         <h3>Price, from tag to till</h3>

@@ -1,46 +1,22 @@
 import { sayDay } from '@core/calendar/sayDay';
 import { localDate } from '@core/calendar/zonedTime';
-import { formatLength } from '@core/kernel/formatLength';
 import { formatMinutes } from '@core/kernel/formatMinutes';
 import { formatMoney } from '@core/kernel/formatMoney';
 import type { FindRow } from '@core/model/rows';
-import { overallSize } from '@core/plan/fitFindings';
 import type { CardWay, DecisionCard } from '@core/sourcing/decisionCard';
-import { type PassageId, passages } from '@core/sourcing/passages';
-import type { SlotFit } from '@core/sourcing/slotFits';
 import { Select } from 'antd';
 import { comparisonWords, edgeColor } from '../../../app/optionWords';
 import { useLocale, usePlan } from '../../../app/projectStore';
 import { amountWords, dayWords, type ProjectLocale } from '../../../app/words';
 import { StitchedNumber } from '../../../ui/basics';
+import { fitWords, WayIn } from '../DoesItFit';
 import styles from './card.module.css';
-
-/** Whether it goes into a slot, and by how much: "fits: 2 in to spare in height". */
-export function fitWords({ goesIn, spare, answers, open }: SlotFit, locale: ProjectLocale): string {
-  const over = spare.filter(({ byMm }) => byMm < -0.5);
-  const said = (list: typeof spare) =>
-    list
-      .map(
-        ({ direction, byMm }) =>
-          `${formatLength(Math.abs(byMm), locale.units)} ${byMm < 0 ? 'over' : 'to spare'} in ${direction}`,
-      )
-      .join(', ');
-  if (!goesIn) return `too large: ${said(over)}`;
-  const kind = answers ? 'fits' : 'goes in, though something else is asked for';
-  const filled = open > 0 ? '' : '; something else is chosen there, which stays';
-  return spare.length === 0 ? `${kind}; no size is asked for${filled}` : `${kind}: ${said(spare)}${filled}`;
-}
-
-const passageNames: Record<PassageId, string> = { car: 'the car', door: 'the door', stairs: 'the stairs' };
 
 const NONE = 'none';
 
 /** The slot it is for, with its fit; another one, or none, is a tap away. */
 export function SlotRow(props: { card: DecisionCard; find: FindRow; onPick: (slotId: string | null) => void }) {
   const locale = useLocale();
-  const { assumptions } = usePlan();
-  const ways = passages(overallSize(props.find.templateId, props.find.measures), assumptions);
-  const tight = ways.filter(({ goes }) => !goes);
   const { card } = props;
   const fit = card.fits.find(({ slot }) => slot.id === card.slot?.id);
   return (
@@ -63,17 +39,7 @@ export function SlotRow(props: { card: DecisionCard; find: FindRow; onPick: (slo
             ]}
           />
           <small className="muted">{fit ? fitWords(fit, locale) : 'No open slot asks for it.'}</small>
-          {ways.length > 0 && (
-            <small className={tight.length > 0 ? styles.warn : 'muted'} style={{ display: 'block' }}>
-              {tight.length === 0
-                ? 'Goes into the car, through the door and up the stairs.'
-                : tight
-                    .map(
-                      ({ id, spareMm }) => `${formatLength(-spareMm, locale.units)} too large for ${passageNames[id]}`,
-                    )
-                    .join('; ')}
-            </small>
-          )}
+          <WayIn find={props.find} />
         </div>
       </div>
     </section>

@@ -1,0 +1,94 @@
+import { localDate } from '@core/calendar/zonedTime';
+import { formatLength } from '@core/kernel/formatLength';
+import type { FindRow } from '@core/model/rows';
+import { overallSize } from '@core/plan/fitFindings';
+import { type PassageId, passages } from '@core/sourcing/passages';
+import { type SlotFit, slotFits } from '@core/sourcing/slotFits';
+import { Link } from 'react-router';
+import { useLocale, usePlan, useRows } from '../../app/projectStore';
+import type { ProjectLocale } from '../../app/words';
+import styles from './hunt.module.css';
+
+/** Whether it goes into a slot, and by how much: "fits: 2 in to spare in height". */
+export function fitWords({ goesIn, spare, answers, open, blockedBy }: SlotFit, locale: ProjectLocale): string {
+  const over = spare.filter(({ byMm }) => byMm < -0.5);
+  const said = (list: typeof spare) =>
+    list
+      .map(
+        ({ direction, byMm }) =>
+          `${formatLength(Math.abs(byMm), locale.units)} ${byMm < 0 ? 'over' : 'to spare'} in ${direction}`,
+      )
+      .join(', ');
+  if (!goesIn)
+    return `too large: ${said(over)}${blockedBy.length === 0 ? '' : `; in the way: ${blockedBy.join(', ')}`}`;
+  const kind = answers ? 'fits' : 'goes in, though something else is asked for';
+  const filled = open > 0 ? '' : '; something else is chosen there, which stays';
+  return spare.length === 0 ? `${kind}; no size is asked for${filled}` : `${kind}: ${said(spare)}${filled}`;
+}
+
+const passageNames: Record<PassageId, [goesInto: string, large: string]> = {
+  car: ['into the car', 'for the car'],
+  door: ['through the door', 'for the door'],
+  stairs: ['up the stairs', 'for the stairs'],
+  landing: ['around their turn', 'for the turn of the stairs'],
+};
+
+/** "a", "a and b", "a, b and c". */
+const listed = (words: readonly string[]) =>
+  words.length < 2 ? words.join('') : `${words.slice(0, -1).join(', ')} and ${words[words.length - 1]}`;
+
+/** Whether it goes into the car, through the door and up the stairs; where not, by how much it is too large. */
+export function WayIn(props: { find: FindRow }) {
+  const locale = useLocale();
+  const { project } = useRows();
+  const { assumptions } = usePlan();
+  const ways = passages(overallSize(props.find.templateId, props.find.measures), assumptions);
+  if (ways.length === 0) return null;
+  const tight = ways.filter(({ goes }) => !goes);
+  return (
+    <small className={tight.length > 0 ? styles.tight : 'muted'} style={{ display: 'block' }}>
+      {tight.length === 0 ? (
+        `Goes ${listed(ways.map(({ id }) => passageNames[id][0]))}.`
+      ) : (
+        <>
+          {tight
+            .map(({ id, spareMm }) => `${formatLength(-spareMm, locale.units)} too large ${passageNames[id][1]}`)
+            .join('; ')}
+          : to be taken apart or delivered.{' '}
+          <Link to={`/p/${project.id}/assumptions?find=${encodeURIComponent('the way in')}`}>Measure your way in</Link>
+        </>
+      )}
+    </small>
+  );
+}
+
+/** The slots that a find lies best to, with what is to spare in each, and its way into the house. */
+export function DoesItFit(props: { find: FindRow }) {
+  const plan = usePlan();
+  const locale = useLocale();
+  const fits = slotFits(plan, props.find, localDate(plan.asOfMs, locale.timeZone))
+    .filter(({ answers, goesIn, slot }, n) => answers || (goesIn && n < SHOWN && slot.quantity > 0))
+    .slice(0, SHOWN);
+  return (
+    <>
+      {fits.length === 0 ? (
+        <p className="muted">No slot asks for it.</p>
+      ) : (
+        <ul className={styles.fits} aria-label="Does it fit">
+          {fits.map((fit) => (
+            <li key={fit.slot.id}>
+              <b>
+                {fit.slot.number} · {fit.slot.name}
+              </b>
+              : {fitWords(fit, locale)}
+            </li>
+          ))}
+        </ul>
+      )}
+      <WayIn find={props.find} />
+    </>
+  );
+}
+
+/** So many slots are told. */
+const SHOWN = 4;
