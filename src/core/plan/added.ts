@@ -4,8 +4,8 @@ import { addMinutes, type Minutes, minutesFromMicro, noMinutes, sureMinutes } fr
 import { type DrawTotals, drawsOfFills } from './drawTotals';
 import { ownHandsOf } from './model/optionModel';
 import type { PlanModel, PlannedFill } from './model/planModel';
-import { type CashView, type PoolCost, poolCost } from './model/poolCost';
-import { type Draw, type Drawn, drawnTogether, nothingDrawn, type Pool, totalDrawn } from './model/pools';
+import { type CashView, type PoolCost, poolCost, tripsPulled } from './model/poolCost';
+import { type Draw, type Drawn, drawnTogether, drawOf, nothingDrawn, type Pool, totalDrawn } from './model/pools';
 
 /** What one pool contributes to a figure: its cost with the fills, less its cost without them. */
 export interface AddedLine {
@@ -35,11 +35,13 @@ export interface Added {
 export interface RestOfPlan {
   poolOf(draw: Draw): Pool | undefined;
   drawnFrom(draw: Draw): Drawn;
+  /** Trips on which the rest of the plan fetches supplies, other than some that are looked at themselves. */
+  tripsPulled(except: ReadonlySet<string>): ReadonlySet<string>;
 }
 
 /** Nothing else is planned: the same pools, and nobody else draws. */
 export function alone(of: RestOfPlan): RestOfPlan {
-  return { poolOf: of.poolOf, drawnFrom: () => nothingDrawn };
+  return { poolOf: of.poolOf, drawnFrom: () => nothingDrawn, tripsPulled: () => new Set() };
 }
 
 /**
@@ -55,12 +57,9 @@ export function addedBy(rest: RestOfPlan, fills: readonly PlannedFill[]): Added 
   const lines: AddedLine[] = [];
   let cash = nothing;
   let [stashMicro, handsMicro] = [0, 0];
-  for (const { draw, drawn } of drawsOfFills(fills).values()) {
+  const add = (draw: Draw, before: number, after: number) => {
     const pool = rest.poolOf(draw);
-    if (!pool) continue;
-    const others = rest.drawnFrom(draw);
-    const before = totalDrawn(others);
-    const after = totalDrawn(drawnTogether(others, drawn));
+    if (!pool) return;
     const [a, b] = [poolCost(pool, after), poolCost(pool, before)];
     const line = {
       draw,
@@ -75,6 +74,30 @@ export function addedBy(rest: RestOfPlan, fills: readonly PlannedFill[]): Added 
     cash = addAmounts(cash, line.cash);
     stashMicro += line.stashMicro;
     handsMicro += line.handsMicro;
+  };
+  const trips = new Map<string, { draw: Draw; drawn: Drawn }>();
+  for (const { draw, drawn } of drawsOfFills(fills).values()) {
+    if (draw.kind === 'trip') {
+      trips.set(draw.key, { draw, drawn });
+      continue;
+    }
+    const others = rest.drawnFrom(draw);
+    add(draw, totalDrawn(others), totalDrawn(drawnTogether(others, drawn)));
+  }
+  // Trips come last: which of them fetch a supply follows from the packs that it takes, with the fills and without.
+  const pulled = {
+    before: new Set(lines.flatMap(({ pool, before }) => tripsPulled(pool, before))),
+    after: new Set(lines.flatMap(({ pool, after }) => tripsPulled(pool, after))),
+  };
+  for (const tripId of [...pulled.before, ...pulled.after])
+    if (!trips.has(tripId)) trips.set(tripId, { draw: drawOf('trip', tripId, 1), drawn: nothingDrawn });
+  if (trips.size > 0) {
+    const ofOthers = rest.tripsPulled(new Set(lines.map(({ draw }) => draw.poolId)));
+    for (const [tripId, { draw, drawn }] of trips) {
+      const others = rest.drawnFrom(draw);
+      const isPulled = (when: 'before' | 'after') => Number(ofOthers.has(tripId) || pulled[when].has(tripId));
+      add(draw, totalDrawn(others) + isPulled('before'), totalDrawn(drawnTogether(others, drawn)) + isPulled('after'));
+    }
   }
   let ownHands = noMinutes;
   for (const { model, count } of fills) ownHands = addMinutes(ownHands, ownHandsOf(model, count));
@@ -90,6 +113,8 @@ export function addedBy(rest: RestOfPlan, fills: readonly PlannedFill[]): Added 
 /** What a whole plan draws and comes to: P or C, S and H of the definitions. */
 export interface PlanSums {
   lines: readonly { draw: Draw; pool: Pool; drawn: number; cost: PoolCost }[];
+  /** Supplies that are fetched on trips, with these trips. */
+  pulls: readonly { poolId: string; tripIds: readonly string[] }[];
   cash: Amount;
   /** Minor units, not rounded. */
   stash: number;
@@ -108,18 +133,31 @@ export function sumsOf(
   view: CashView = 'toGo',
 ): PlanSums {
   const lines: PlanSums['lines'][number][] = [];
+  const pulls: PlanSums['pulls'][number][] = [];
   let cash = nothing;
   let [stashMicro, handsMicro] = [0, 0];
-  for (const { draw, total } of totals.all()) {
+  const add = (draw: Draw, drawn: number) => {
     const pool = model.pool(draw);
-    if (!pool) continue;
-    const cost = poolCost(pool, total, view);
-    lines.push({ draw, pool, drawn: total, cost });
+    if (!pool) return;
+    const cost = poolCost(pool, drawn, view);
+    lines.push({ draw, pool, drawn, cost });
     cash = addAmounts(cash, cost.cash);
     stashMicro += cost.stashMicro;
     handsMicro += cost.handsMicro;
+    const tripIds = tripsPulled(pool, drawn);
+    if (tripIds.length > 0) pulls.push({ poolId: draw.poolId, tripIds });
+  };
+  const trips = new Map<string, { draw: Draw; total: number }>();
+  for (const { draw, total } of totals.all()) {
+    if (draw.kind === 'trip') trips.set(draw.key, { draw, total });
+    else add(draw, total);
   }
+  for (const tripId of new Set(pulls.flatMap(({ tripIds }) => tripIds))) {
+    const known = trips.get(tripId);
+    trips.set(tripId, { draw: known?.draw ?? drawOf('trip', tripId, 1), total: (known?.total ?? 0) + 1 });
+  }
+  for (const { draw, total } of trips.values()) add(draw, total);
   let hands = sureMinutes(handsMicro);
   for (const { model: option, count } of fills) hands = addMinutes(hands, ownHandsOf(option, count));
-  return { lines, cash, stash: fromMicro(stashMicro), minutes: minutesFromMicro(hands) };
+  return { lines, pulls, cash, stash: fromMicro(stashMicro), minutes: minutesFromMicro(hands) };
 }

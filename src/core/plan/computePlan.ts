@@ -4,9 +4,11 @@ import { grouped } from '../kernel/grouped';
 import { Memo } from '../kernel/memo';
 import type { ProjectRows } from '../model/rows';
 import type { RecipePlan } from '../recipe/computeRecipe';
-import { type Added, addedBy, type PlanSums, sumsOf } from './added';
+import { type Added, addedBy, type PlanSums, type RestOfPlan, sumsOf } from './added';
 import { DrawTotals } from './drawTotals';
 import { PlanModel, type PlannedFill } from './model/planModel';
+import { tripsPulled } from './model/poolCost';
+import { type Draw, totalDrawn } from './model/pools';
 import { optionDates } from './optionDates';
 import { findingsOfOption } from './optionFindings';
 import type { OptionFinding } from './optionSentences';
@@ -53,7 +55,7 @@ export class Plan {
     this.slots = rows.slots
       .map((slot) => {
         const own = bySlot.get(slot.id) ?? [];
-        return new SlotPlan(slot, own, () => figuresOfSlot(model, this.totals, slot, own, asOfMs));
+        return new SlotPlan(slot, own, () => figuresOfSlot(model, this, slot, own));
       })
       .sort((a, b) => a.slot.number - b.slot.number || (a.slot.id < b.slot.id ? -1 : 1));
   }
@@ -82,7 +84,18 @@ export class Plan {
   addedByChoice(fill: PlannedFill): Added {
     const { model, totals } = this;
     const slotId = fill.model.slot.id;
-    return addedBy({ poolOf: (draw) => model.pool(draw), drawnFrom: (draw) => totals.without(slotId, draw) }, [fill]);
+    const drawnFrom = (draw: Draw) => totals.without(slotId, draw);
+    const tripsOf = (except: ReadonlySet<string>) =>
+      [...totals.all()].flatMap(({ draw }) => {
+        const pool = except.has(draw.poolId) ? undefined : model.pool(draw);
+        return pool ? tripsPulled(pool, totalDrawn(drawnFrom(draw))) : [];
+      });
+    const rest: RestOfPlan = {
+      poolOf: (draw) => model.pool(draw),
+      drawnFrom,
+      tripsPulled: (except) => new Set(tripsOf(except)),
+    };
+    return addedBy(rest, [fill]);
   }
 
   /** P of the definitions: what everything chosen costs, paid or not. */

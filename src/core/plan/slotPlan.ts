@@ -1,11 +1,12 @@
 import { nothing } from '../kernel/amount';
 import type { SlotRow } from '../model/rows';
-import { addedBy, type RestOfPlan } from './added';
+import { addedBy, type PlanSums, type RestOfPlan } from './added';
 import type { DrawTotals } from './drawTotals';
 import { beatsYardstick, type Comparison, compareWithYardstick, type SideOfComparison } from './makeOrBuy';
 import type { OptionModel } from './model/optionModel';
 import type { PlanModel, PlannedFill } from './model/planModel';
-import { type Draw, nothingDrawn, type Pool } from './model/pools';
+import { tripsOfPacks, tripsPulled } from './model/poolCost';
+import { type Draw, drawOf, nothingDrawn, type Pool, totalDrawn } from './model/pools';
 import { type OptionDates, optionDates } from './optionDates';
 import { costOf, type OptionFigures, optionFigures } from './optionFigures';
 import { findingsOfOption } from './optionFindings';
@@ -71,14 +72,18 @@ export class SlotPlan {
 /** The figures of a slot, taken over from an earlier plan while nothing that they are computed from has changed. */
 export function figuresOfSlot(
   model: PlanModel,
-  totals: DrawTotals,
+  { totals, sums, asOfMs }: { totals: DrawTotals; sums: PlanSums; asOfMs: number },
   slot: SlotRow,
   own: readonly PlannedFill[],
-  asOfMs: number,
 ): SlotFigures {
   const options = model.optionsOf(slot.id);
   const draws = new Map<string, Draw>();
-  for (const option of options) for (const draw of option.draws) draws.set(draw.poolId, draw);
+  const note = (draw: Draw) => draws.set(draw.poolId, draw);
+  for (const option of options)
+    for (const draw of option.draws) {
+      note(draw);
+      for (const tripId of tripsOfPacks(model.pool(draw))) note(drawOf('trip', tripId, 1));
+    }
   const { hourValue, currency } = model.rows.project;
   const countOf = (option: OptionModel) =>
     own.find((fill) => fill.model.option.id === option.option.id)?.count ?? Math.min(slot.quantity, option.capacity);
@@ -95,6 +100,7 @@ export function figuresOfSlot(
         const { amount, once } = totals.without(slot.id, draw);
         return [draw.poolId, model.pool(draw), amount, once];
       }),
+      pulledElsewhere: sums.pulls.flatMap(({ poolId, tripIds }) => (draws.has(poolId) ? [] : tripIds)),
       hourValue: hourValue ?? 0,
       currency,
     },
@@ -112,6 +118,8 @@ function slotFigures(of: {
   chosen: readonly (readonly [option: OptionModel, count: number])[];
   /** What its options draw on, with what the rest of the plan draws from it. */
   pools: readonly DrawnPool[];
+  /** Trips on which supplies are fetched that no option of the slot takes. */
+  pulledElsewhere: readonly string[];
   hourValue: number;
   currency: string;
 }): SlotFigures {
@@ -119,6 +127,12 @@ function slotFigures(of: {
   const rest: RestOfPlan = {
     poolOf: (draw) => pools.get(draw.poolId)?.pool,
     drawnFrom: (draw) => pools.get(draw.poolId)?.ofRest ?? nothingDrawn,
+    tripsPulled: (except) => {
+      const ofPools = [...pools].flatMap(([id, { pool, ofRest }]) =>
+        pool && !except.has(id) ? tripsPulled(pool, totalDrawn(ofRest)) : [],
+      );
+      return new Set([...of.pulledElsewhere, ...ofPools]);
+    },
   };
   const own = of.chosen.map(([model, count]) => ({ model, count }));
   const presentCash = own.length === 0 ? nothing : addedBy(rest, own).cash;

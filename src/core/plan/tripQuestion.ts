@@ -25,6 +25,9 @@ export function tripQuestion(trip: TripRow, sources: readonly (SourceRow | undef
   };
 }
 
+/** A place's name as it is compared with what a pack in the price book says. */
+export const placeName = (name: string): string => name.trim().toLowerCase();
+
 /** The open trip that fetches what is bought at a place: of several the first one; by place. */
 export function tripsBySource(trips: readonly TripRow[]): ReadonlyMap<string, string> {
   const bySource = new Map<string, string>();

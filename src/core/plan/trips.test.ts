@@ -1,5 +1,20 @@
+import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { AS_OF, fill, find, offer, option, paid, pieceIdOf, rows, slot } from '../fixtures/projectRows';
+import {
+  AS_OF,
+  card,
+  fill,
+  find,
+  offer,
+  option,
+  pack,
+  paid,
+  pieceIdOf,
+  recipe,
+  rows,
+  slot,
+  supply,
+} from '../fixtures/projectRows';
 import type { ProjectRows, TripRow } from '../model/rows';
 import { computePlan } from './computePlan';
 import { newSource } from './newSource';
@@ -102,5 +117,91 @@ describe('a trip in the plan', () => {
     expect(labels('hoursAdded')).toContain('Saturday: on the way and in the shops');
     for (const part of ['money', 'hands'] as const)
       expect(JSON.stringify(explainPurse(plan, part))).toContain('Saturday');
+  });
+
+  describe('that fetches paint', () => {
+    const paint = (ml: number, change: Partial<ProjectRows> = {}) => {
+      const stool = find('stool', 0, { state: 'owned', materialId: 'pine' });
+      const shelf = find('shelf', 0, { state: 'owned', materialId: 'pine' });
+      const of = (row: typeof stool) => recipe(`r-${row.id}`, row, 'chalk', 'teal', { dropped: [] });
+      return room({
+        finds: [stool, shelf],
+        colorCards: [card('teal', 'Teal', '#2f5d62')],
+        supplies: [supply('can', 'chalk', 'teal', 'matt', { stash: { state: 'exact', amount: ml } })],
+        packs: [{ ...pack('small', 'can', 946, 2400), source: ' the penny shelf' }],
+        recipes: [of(stool), of(shelf)],
+        options: [
+          option('ms', '1', 'makeover', { ...at('stool'), recipeId: 'r-stool' }),
+          option('mh', '2', 'makeover', { ...at('shelf'), recipeId: 'r-shelf' }),
+        ],
+        fills: [fill('1', 'ms'), fill('2', 'mh')],
+        ...change,
+      });
+    };
+    const cost = (of: ProjectRows) =>
+      planned(of).money.planned.likely - planned({ ...of, trips: [] }).money.planned.likely;
+
+    it('counts once for all that need the can, and not at all while the stash covers them', () => {
+      expect([cost(paint(0)), cost(paint(2000))]).toEqual([COST, 0]);
+      const added = (of: ProjectRows) => computePlan(of, AS_OF).option('ms')?.cashAdded.likely;
+      expect(added(paint(0))).toBe(added(paint(0, { trips: [] })));
+      const alone = computePlan(paint(0, { fills: [fill('1', 'ms')] }), AS_OF);
+      expect(alone.option('ms')?.cashAdded.likely).toBe(
+        planned(paint(0, { fills: [fill('1', 'ms')] })).money.planned.likely -
+          planned(paint(0, { fills: [] })).money.planned.likely,
+      );
+      expect(JSON.stringify(explainPurse(alone, 'money'))).toContain('Saturday');
+    });
+
+    it('goes only where the packs are sold that are bought', () => {
+      const elsewhere = { ...pack('cheap', 'can', 946, 900), source: 'Cobbler & Crow' };
+      const both = paint(0);
+      expect(cost({ ...both, packs: [...both.packs, elsewhere] })).toBe(0);
+      expect(cost({ ...both, packs: [{ ...elsewhere, source: '' }] })).toBe(0);
+    });
+
+    it('adds to each way what the whole plan differs by, whatever is in the stash and wherever packs are sold', () => {
+      const chosen = fc.subarray(['ms', 'mh', 'oa']);
+      const pans = fc.array(
+        fc.record({
+          size: fc.constantFrom(118, 473, 946),
+          price: fc.integer({ min: 100, max: 4000 }),
+          here: fc.boolean(),
+        }),
+        { maxLength: 3 },
+      );
+      fc.assert(
+        fc.property(chosen, pans, fc.integer({ min: 0, max: 900 }), (ids, sizes, stash) => {
+          const base = paint(stash, {
+            packs: sizes.map(({ size, price, here }, n) => ({
+              ...pack(`pack${n}`, 'can', size, price),
+              source: here ? 'The Penny Shelf' : 'Cobbler & Crow',
+            })),
+          });
+          const given = {
+            ...base,
+            finds: [...base.finds, find('a', 1000, { sourceId: 'shop' })],
+            options: [...base.options, option('oa', '3', 'asFound', at('a'))],
+            fills: ids.map((id) => fill({ ms: '1', mh: '2', oa: '3' }[id] ?? '', id)),
+          };
+          const whole = rows(given);
+          const plan = computePlan(whole, AS_OF);
+          for (const {
+            option: { id, slotId },
+            cashAdded,
+            hoursAdded,
+          } of plan.slots.flatMap(({ options }) => options)) {
+            const without = whole.fills.filter((entry) => entry.slotId !== slotId);
+            const [a, b] = [[...without, fill(slotId, id)], without].map((fills) => planned({ ...whole, fills }));
+            if (!a || !b) throw new Error('no purse');
+            expect(cashAdded.likely).toBe(a.money.planned.likely - b.money.planned.likely);
+            expect(hoursAdded.likely).toBeCloseTo(a.hands.planned.likely - b.hands.planned.likely, 6);
+            const model = plan.model.option(id);
+            if (model) expect(plan.addedByChoice({ model, count: 1 }).cash).toEqual(cashAdded);
+          }
+        }),
+        { numRuns: 60 },
+      );
+    });
   });
 });

@@ -1,7 +1,7 @@
 import type { FindRow, SourceRow, TripRow } from '../model/rows';
 import type { Plan } from '../plan/computePlan';
 import { purchaseOf } from '../plan/model/poolCost';
-import { tripQuestion, tripsBySource } from '../plan/tripQuestion';
+import { placeName, tripQuestion, tripsBySource } from '../plan/tripQuestion';
 import { type DiscountInForce, discountsOn } from '../pricing/discountPattern';
 import { planTrip, type TripArrival, type TripPlan, type TripStop, tripCost } from '../pricing/tripPlan';
 import { type HuntingLine, huntingList } from './huntingList';
@@ -54,7 +54,7 @@ function toFetch(plan: Plan, source: SourceRow): ToFetch[] {
       case 'supply': {
         const bought = new Set(purchaseOf(pool, drawn).packs.map(({ id }) => id));
         const isHere = pool.packs.some(
-          (pack) => bought.has(pack.id) && pack.source.toLowerCase() === source.name.toLowerCase(),
+          (pack) => bought.has(pack.id) && placeName(pack.source) === placeName(source.name),
         );
         return isHere ? [{ id: `supply:${pool.key}`, name: pool.name, cost: price }] : [];
       }

@@ -25,7 +25,7 @@ import { receiptOf } from '../../pricing/receipt';
 import { planTrip, tripCost } from '../../pricing/tripPlan';
 import { partsOfSupplyKey } from '../../recipe/supplyKey';
 import { cleanUpKey } from '../../technique';
-import { tripQuestion } from '../tripQuestion';
+import { placeName, tripQuestion } from '../tripQuestion';
 import type { FindPool, OrderPool, SessionPool, SupplyPack, SupplyPool, ToolPool, TripPool } from './pools';
 
 /** A find with what it comes to at the till; what is owned costs nothing any more. */
@@ -102,6 +102,8 @@ export function supplyPool(of: {
   currency: string;
   tax: Tax;
   units: UnitSystem;
+  /** The open trip that goes to a place, by its name. */
+  tripOfName: ReadonlyMap<string, string>;
 }): SupplyPool {
   const { key, row, card, currency, tax } = of;
   const { kindId, sheen } = partsOfSupplyKey(key);
@@ -112,12 +114,20 @@ export function supplyPool(of: {
   const market = of.units === 'us' ? 'us' : 'metric';
   const packs: SupplyPack[] =
     own.length > 0
-      ? own.map(({ id, name, size, price, source }) => ({ id, name, size, price, source, till: till(price) }))
+      ? own.map(({ id, name, size, price, source }) => ({
+          id,
+          name,
+          size,
+          price,
+          source,
+          till: till(price),
+          tripId: of.tripOfName.get(placeName(source)) ?? null,
+        }))
       : (kind?.packs ?? [])
           .filter((pack) => pack.market === market)
           .map(({ id, name, size, estimate }) => {
             const price = estimatedShelfPrice(estimate, currency);
-            return { id, name, size, price, source: '', till: till(price) };
+            return { id, name, size, price, source: '', till: till(price), tripId: null };
           });
   const names = [kind?.name ?? kindId];
   if (card) names.push(card.name);

@@ -193,7 +193,16 @@ export class PlanModel {
         const row = index.supplies.get(key) ?? null;
         const packs = row ? (index.packsOfSupplies.get(row.id) ?? []) : [];
         const card = index.colorCards.get(key.split('|')[1] ?? '') ?? null;
-        return memo.part(supplyPool, key, { key, row, packs, card, currency, tax, units });
+        return memo.part(supplyPool, key, {
+          key,
+          row,
+          packs,
+          card,
+          currency,
+          tax,
+          units,
+          tripOfName: index.tripOfName,
+        });
       }
       case 'trip': {
         const trip = index.trips.get(key);

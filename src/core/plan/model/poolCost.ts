@@ -39,6 +39,21 @@ export function purchaseOf(pool: SupplyPool, needMicro: number): PackPurchase {
   return purchase;
 }
 
+/** The open trips that go where any pack of a supply is sold. */
+export function tripsOfPacks(pool: Pool | undefined): string[] {
+  return pool?.kind === 'supply' ? pool.packs.flatMap(({ tripId }) => tripId ?? []) : [];
+}
+
+/**
+ * The open trips on which a supply is fetched: those that go where the packs are sold that the need takes. Like the packs,
+ * they follow from the total need alone.
+ */
+export function tripsPulled(pool: Pool, needMicro: number): string[] {
+  if (pool.kind !== 'supply' || tripsOfPacks(pool).length === 0) return [];
+  const bought = new Set(purchaseOf(pool, needMicro).packs.map(({ id }) => id));
+  return [...new Set(pool.packs.flatMap(({ id, tripId }) => (tripId !== null && bought.has(id) ? [tripId] : [])))];
+}
+
 /** Value of the stash that a need takes, in millionths of a minor unit, at what it cost, else at what replacing it costs. */
 export function stashValueOf(pool: SupplyPool, needMicro: number): number {
   if (pool.unitCost === null) return 0;

@@ -39,6 +39,8 @@ export interface SupplyPack {
   source: string;
   /** Price at the till, tax in it; null when unknown. */
   till: Amount | null;
+  /** The open trip that goes where it is sold; null where none does. */
+  tripId: string | null;
 }
 
 /** A supply with its stash and packs, from its row or from the tables while there is none; millionths are drawn. */

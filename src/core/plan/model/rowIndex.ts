@@ -1,9 +1,18 @@
 import { grouped } from '../../kernel/grouped';
 import type { Memo } from '../../kernel/memo';
-import type { LedgerRow, PackRow, PriceNoteRow, ProjectRows, RowOf, SupplyRow, TripRow } from '../../model/rows';
+import type {
+  LedgerRow,
+  PackRow,
+  PriceNoteRow,
+  ProjectRows,
+  RowOf,
+  SourceRow,
+  SupplyRow,
+  TripRow,
+} from '../../model/rows';
 import { settledIds } from '../../pricing/ledger';
 import { supplyKey } from '../../recipe/supplyKey';
-import { tripsBySource } from '../tripQuestion';
+import { placeName, tripsBySource } from '../tripQuestion';
 
 /** Tables whose rows are looked up by their id. */
 const byIdTables = [
@@ -27,8 +36,9 @@ export type RowIndex = { [T in ByIdTable]: ReadonlyMap<string, ProjectRows[T][nu
   packsOfSupplies: ReadonlyMap<string, readonly PackRow[]>;
   notesOfTools: ReadonlyMap<string, readonly PriceNoteRow[]>;
   tools: ReadonlyMap<string, RowOf<'tools'>>;
-  /** The open trip that goes to a place. */
+  /** The open trip that goes to a place, by the place, and by its name in small letters, which a pack in the price book has. */
   tripOfSource: ReadonlyMap<string, string>;
+  tripOfName: ReadonlyMap<string, string>;
   /** What the ledger holds as paid or promised, by kind of subject. */
   settled: ReadonlyMap<string, ReadonlySet<string>>;
 };
@@ -48,6 +58,7 @@ export function rowIndex(rows: ProjectRows, memo: Memo): RowIndex {
     sources: table('sources', rows.sources),
     trips: table('trips', rows.trips),
     tripOfSource: memo.part(tripOfSource, '', { rows: rows.trips }),
+    tripOfName: memo.part(tripOfName, '', { trips: rows.trips, sources: rows.sources }),
     optionsOfSlots: memo.part(optionsOfSlots, '', { rows: rows.options }),
     supplies: memo.part(suppliesByKey, '', { rows: rows.supplies }),
     packsOfSupplies: memo.part(packsOfSupplies, '', { rows: rows.packs }),
@@ -68,6 +79,15 @@ const packsOfSupplies = ({ rows }: Rows<PackRow>) => grouped(rows, (row) => row.
 const suppliesByKey = ({ rows }: Rows<SupplyRow>) =>
   new Map(rows.map((row) => [supplyKey(row.kindId, row.colorCardId, row.sheen), row]));
 const tripOfSource = ({ rows }: Rows<TripRow>) => tripsBySource(rows);
+function tripOfName(of: { trips: readonly TripRow[]; sources: readonly SourceRow[] }): ReadonlyMap<string, string> {
+  const bySource = tripsBySource(of.trips);
+  return new Map(
+    of.sources.flatMap(({ id, name }) => {
+      const tripId = bySource.get(id);
+      return tripId === undefined ? [] : [[placeName(name), tripId] as const];
+    }),
+  );
+}
 const toolsById = ({ rows }: Rows<RowOf<'tools'>>) => new Map(rows.map((row) => [row.toolId, row]));
 const notesOfTools = ({ rows }: Rows<PriceNoteRow>) =>
   grouped(
