@@ -104,6 +104,7 @@ export function largeProject(seed: number, slotCount = 100): ProjectRows {
       measures: completeMeasures(template, {}),
       color: null,
       dream: false,
+      arrivedOn: null,
     };
     offers.push(offer);
     const part = [{ findId: find.id, offerId: null, pieces: 1 }];

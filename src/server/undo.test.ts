@@ -135,6 +135,7 @@ async function place(): Promise<Place> {
     measures: {},
     color: null,
     dream: false,
+    arrivedOn: null,
   };
   const option = {
     ...way.option,

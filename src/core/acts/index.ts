@@ -24,6 +24,7 @@ import { removePieces } from './house/removePieces';
 import { buyFind } from './money/buyFind';
 import { buySupply } from './money/buySupply';
 import { correctPayment } from './money/correctPayment';
+import { correctReceipt } from './money/correctReceipt';
 import { orderOffer } from './money/orderOffer';
 import { payFee } from './money/payFee';
 import { recordReceipt } from './money/recordReceipt';
@@ -103,6 +104,7 @@ const listed = [
   orderOffer,
   buySupply,
   correctPayment,
+  correctReceipt,
   recordReceipt,
   takeBack,
   sellPiece,

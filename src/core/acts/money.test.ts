@@ -16,7 +16,7 @@ import {
   supply,
 } from '../fixtures/projectRows';
 import { stated } from '../kernel/price';
-import type { FindRow, ProjectRows, ReceiptRow } from '../model/rows';
+import type { FindRow, LedgerSubject, ProjectRows, ReceiptRow } from '../model/rows';
 import { computePlan } from '../plan/computePlan';
 import { newSource } from '../plan/newSource';
 import { ledgerSums, linesInForce } from '../pricing/ledger';
@@ -279,6 +279,101 @@ describe('a receipt', () => {
     expect(refusal(bought, 'recordReceipt', keep(receipt()))).toMatchObject({ field: 'lines', value: 'Vase' });
     expect(refusal(room({ supplies: [] }), 'recordReceipt', keep(receipt())).value).toBe('Clear wax');
     expect(refusal(room(), 'recordReceipt', keep(receipt(), { ledgerIds: [] })).field).toBe('ledgerIds');
+  });
+});
+
+describe('a receipt set right', () => {
+  const KEPT = uuid(40);
+  const line = (n: number, what: string, price: number, subject: LedgerSubject, amount = 0) => ({
+    id: uuid(n),
+    what,
+    price,
+    quantity: 1,
+    markdowns: [],
+    tax: null,
+    isFee: false,
+    subjects: [{ subject, own: null, pieces: 1, amount }],
+  });
+  const vase = (price: number) => line(41, 'Vase', price, { kind: 'piece', id: pieceIdOf(VASE) });
+  const wax = (price: number, amount: number) => line(42, 'Clear wax', price, { kind: 'supply', id: WAX }, amount);
+  const said = (n: number, lines: ReceiptRow['lines']) => ({
+    receipt: {
+      id: KEPT,
+      version: 1,
+      sourceId: SHOP,
+      onDate: '2026-06-01',
+      lines,
+      discounts: [],
+      tax: { percentThousandths: 0, included: false },
+      rounding: 'receipt' as const,
+      paid: null,
+      foreign: null,
+      photoId: null,
+      note: '',
+    },
+    finds: [],
+    supplies: [],
+    ledgerIds: [n + 1, n + 2].map(uuid),
+    reversalIds: [n + 3, n + 4].map(uuid),
+    atMs: AS_OF,
+  });
+  const kept = () => following(room(), 'recordReceipt', said(900, [vase(1200), wax(400, 250)]));
+  const undoIds = [981, 982].map(uuid);
+
+  it('books what it says now in the place of what it said, and the ledger keeps both', () => {
+    const after = following(kept(), 'correctReceipt', { ...said(950, [vase(1300), wax(450, 150)]), undoIds });
+    expect(spent(after)).toBe(1750);
+    expect(after.ledger).toHaveLength(6);
+    expect(linesInForce(after.ledger).map(({ amount, receiptId }) => [amount, receiptId])).toEqual([
+      [1300, KEPT],
+      [450, KEPT],
+    ]);
+    // 100 were on the shelf: 250 came by the first reading, 150 by the second.
+    expect(after.supplies[0]?.stash).toEqual({ state: 'exact', amount: 250 });
+    expect(after.receipts).toHaveLength(1);
+    expect(after.receipts[0]?.lines[0]?.price).toBe(1300);
+  });
+
+  it('comes to the same as if it had been kept so at once, where it is known what the rest had cost', () => {
+    const known = room();
+    const start = { ...known, supplies: known.supplies.map((row) => ({ ...row, unitCostMillionths: 2_000_000 })) };
+    const now = said(950, [vase(1300), wax(450, 150)]);
+    const first = following(start, 'recordReceipt', said(900, [vase(1200), wax(400, 250)]));
+    const [turned, straight] = [
+      following(first, 'correctReceipt', { ...now, undoIds }),
+      following(start, 'recordReceipt', now),
+    ];
+    expect(turned.supplies[0]?.stash).toEqual(straight.supplies[0]?.stash);
+    // (100 · 2.00 + 450) ÷ 250 = 2.60 a unit; each purchase rounds it to a millionth.
+    expect(straight.supplies[0]?.unitCostMillionths).toBe(2_600_000);
+    expect(Math.abs((turned.supplies[0]?.unitCostMillionths ?? 0) - 2_600_000)).toBeLessThanOrEqual(2);
+    expect(spent(turned)).toBe(spent(straight));
+    expect(stateOf(turned, VASE)).toBe(stateOf(straight, VASE));
+  });
+
+  it('lets go of what it names no more: it was only seen', () => {
+    const after = following(kept(), 'correctReceipt', { ...said(950, [wax(400, 250)]), undoIds });
+    expect([spent(after), stateOf(after, VASE), after.finds.some(({ id }) => id === VASE)]).toEqual([
+      400,
+      'seen',
+      true,
+    ]);
+  });
+
+  it('is refused where something of it came back, where it is not kept, and without ids for what it takes back', () => {
+    const again = { ...said(950, [vase(1300)]), undoIds };
+    const back = following(kept(), 'takeBack', {
+      paymentId: uuid(901),
+      refund: 1200,
+      pieces: null,
+      amount: 0,
+      note: '',
+      ledgerId: uuid(970),
+      atMs: AS_OF,
+    });
+    expect(refusal(back, 'correctReceipt', again).field).toBe('receipt');
+    expect(refusal(room(), 'correctReceipt', again).field).toBe('receipt');
+    expect(refusal(kept(), 'correctReceipt', { ...again, undoIds: [] }).field).toBe('undoIds');
   });
 });
 

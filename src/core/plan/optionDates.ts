@@ -4,6 +4,7 @@ import { fromMicro } from '../kernel/micro';
 import { MS_PER_DAY } from '../kernel/units';
 import type { RecipePlan } from '../recipe/computeRecipe';
 import { type ReadyDates, readyDates, scheduleWork } from '../recipe/readyDates';
+import { daysUntilHere } from './comesOn';
 import type { OptionModel } from './model/optionModel';
 import type { PlanModel } from './model/planModel';
 
@@ -26,8 +27,12 @@ export interface OptionDates {
  */
 export function optionDates(model: PlanModel, option: OptionModel, count: number, asOfMs: number): OptionDates {
   const { memo, assumptions } = model;
-  const leadDays = Math.max(0, ...option.offers.map(({ offer }) => offer.leadDays));
-  const windows = memo.part(windowsFrom, '', { asOfMs, timeZone: model.rows.project.timeZone });
+  const { timeZone } = model.rows.project;
+  const leadDays = Math.max(
+    0,
+    ...option.offers.map(({ offer }) => daysUntilHere(offer, model.orderedMs(offer.id), asOfMs, timeZone)),
+  );
+  const windows = memo.part(windowsFrom, '', { asOfMs, timeZone });
   const startMs = asOfMs + leadDays * MS_PER_DAY;
   const { recipe } = option;
   const ready =

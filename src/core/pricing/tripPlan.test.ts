@@ -1,7 +1,7 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { type OpenStretch, parseOpeningHours } from '../calendar/openingHours';
-import { planTrip, type TripQuestion, type TripStop, tripCost, tripInOrder } from './tripPlan';
+import { planTrip, type TripQuestion, type TripStop, tripCost, tripInOrder, withLeg } from './tripPlan';
 
 const h = (hour: number, minute = 0) => hour * 60 + minute;
 // December 1, 2026 is a Tuesday.
@@ -49,6 +49,18 @@ describe('a trip', () => {
       isEstimated: false,
     });
     expect(planTrip(trip(two))).toMatchObject({ totalMinutes: 10 + 30 + 25 + 30 + 25, isEstimated: true });
+  });
+
+  it('says the way to each stop, and takes one said anew in place of the old, or none', () => {
+    const two = [stop('a', { minutesOneWay: 10 }), stop('b', { minutesOneWay: 25 })];
+    const ways = (legs: TripQuestion['legs']) => planTrip(trip(two, { legs })).arrivals[1]?.way.minutes;
+    const once = withLeg([], 'b', 'a', { minutes: 4, distanceM: null });
+    const twice = withLeg(once, 'a', 'b', { minutes: 6, distanceM: 900 });
+    expect([ways([]), ways(once), ways(twice)]).toEqual([25, 4, 6]);
+    expect(twice).toEqual([{ fromId: 'a', toId: 'b', minutes: 6, distanceM: 900 }]);
+    expect(withLeg(twice, 'b', 'a', null)).toEqual([]);
+    const other = { fromId: null, toId: 'a', minutes: 1, distanceM: null };
+    expect(withLeg([other], 'a', 'b', null)).toEqual([other]);
   });
 
   it('waits for what opens late, and goes first to what closes early', () => {

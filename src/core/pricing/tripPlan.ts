@@ -27,9 +27,18 @@ export interface TripQuestion {
   legs: readonly TripLeg[];
 }
 
+/** A way as it is reckoned with; estimated where some of it is a guess. */
+export interface TripWay {
+  minutes: number;
+  distanceM: number;
+  isEstimated: boolean;
+}
+
 /** One stop as it comes out; minutes since midnight. */
 export interface TripArrival {
   stop: TripStop;
+  /** The way from the stop before, or from home. */
+  way: TripWay;
   arriveMinute: number;
   /** Until it opens. */
   waitMinutes: number;
@@ -55,10 +64,21 @@ const UNKNOWN_MINUTES = 20;
 /** Exact orders up to so many stops; more are inserted one by one where they cost least. */
 export const MOST_EXACT_STOPS = 9;
 
-interface Way {
-  minutes: number;
-  distanceM: number;
-  isEstimated: boolean;
+/** What somebody said of a way between two places, in either direction; null is home. */
+export function legOf(legs: readonly TripLeg[], a: string | null, b: string | null): TripLeg | undefined {
+  return legs.find(({ fromId, toId }) => (fromId === a && toId === b) || (fromId === b && toId === a));
+}
+
+/** The ways of a trip with one of them said anew, in place of what was said of it before; null is home. */
+export function withLeg(
+  legs: readonly TripLeg[],
+  fromId: string | null,
+  toId: string | null,
+  said: Pick<TripLeg, 'minutes' | 'distanceM'> | null,
+): TripLeg[] {
+  const known = legOf(legs, fromId, toId);
+  const others = legs.filter((leg) => leg !== known);
+  return said === null ? others : [...others, { fromId, toId, ...said }];
 }
 
 /**
@@ -66,10 +86,10 @@ interface Way {
  * way. Between two places of which only the ways home are known, it lies between their difference and their sum, and the
  * middle of both is taken: the longer of the two.
  */
-function wayBetween(legs: readonly TripLeg[], from: TripStop | null, to: TripStop | null): Way {
+function wayBetween(legs: readonly TripLeg[], from: TripStop | null, to: TripStop | null): TripWay {
   const [a, b] = [from?.sourceId ?? null, to?.sourceId ?? null];
   if (a === b) return { minutes: 0, distanceM: 0, isEstimated: false };
-  const said = legs.find(({ fromId, toId }) => (fromId === a && toId === b) || (fromId === b && toId === a));
+  const said = legOf(legs, a, b);
   const homeMinutes = [from, to].map((stop) => (stop === null ? 0 : (stop.minutesOneWay ?? UNKNOWN_MINUTES)));
   const homeDistance = [from, to].map((stop) => (stop === null ? 0 : (stop.distanceM ?? 0)));
   if (said)
@@ -108,7 +128,7 @@ export function tripInOrder(question: TripQuestion, order: readonly TripStop[]):
     const begin = beginAt(stop, onDate, minute);
     if (begin === null) return null;
     const leaveMinute = begin + stop.stayMinutes;
-    arrivals.push({ stop, arriveMinute: minute, waitMinutes: begin - minute, leaveMinute });
+    arrivals.push({ stop, way, arriveMinute: minute, waitMinutes: begin - minute, leaveMinute });
     minute = leaveMinute;
     at = stop;
   }

@@ -2,7 +2,7 @@ import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { uuid } from '../fixtures/following';
 import { AS_OF, fill, find, offer, option, paid, pieceIdOf, project, rows, slot } from '../fixtures/projectRows';
-import { ledgerDays } from '../formats/calendar/write';
+import { ledgerDays } from '../formats/calendar/ledgerDays';
 import { MS_PER_DAY } from '../kernel/units';
 import type { LedgerRow, ProjectRows, SourceRow } from '../model/rows';
 import { computePlan } from '../plan/computePlan';
@@ -177,12 +177,24 @@ describe('what goes back and what comes', () => {
     ]);
   });
 
-  it('lists what is ordered until it should have come', () => {
+  it('lists what is ordered until it has come, late or not, with where it goes and its task there', () => {
     const order = paid('o', { kind: 'offer', id: 'new' }, 8840, 'promise');
     const books = rows({ offers: [offer('new', 8840, { name: 'Shelf', leadDays: 9 })], ledger: [order] });
-    expect(deliveries(books, AS_OF).map(({ what, onDate }) => [what, onDate])).toEqual([['Shelf', '2026-06-10']]);
-    expect(deliveries(books, daysOn(9))).toHaveLength(1);
-    expect(deliveries(books, daysOn(10))).toEqual([]);
+    const told = (asOfMs: number) =>
+      deliveries(books, asOfMs).map(({ what, onDate, daysLeft, spot: at }) => [what, onDate, daysLeft, at?.name]);
+    expect(told(AS_OF)).toEqual([['Shelf', '2026-06-10', 9, undefined]]);
+    expect(told(daysOn(12))).toEqual([['Shelf', '2026-06-10', -3, undefined]]);
+    const here = { ...books, offers: books.offers.map((row) => ({ ...row, arrivedOn: '2026-06-08' })) };
+    expect(deliveries(here, AS_OF)).toEqual([]);
+    const task = { id: 't', name: 'Clear the way for Shelf', minutes: 15, dryHours: 0, done: false };
+    const placed = {
+      ...books,
+      spots: books.spots.map((at) => ({ ...at, tasks: [task] })),
+      slots: [slot('1')],
+      options: [option('o', '1', 'buyNew', { parts: [{ findId: null, offerId: 'new', pieces: 1 }] })],
+      fills: [fill('1', 'o')],
+    };
+    expect(deliveries(placed, AS_OF)[0]).toMatchObject({ spot: { name: 'Bed wall' }, clearing: task });
   });
 
   it('puts all three into a calendar', () => {

@@ -1,8 +1,9 @@
-import { dateAfter, daysBetween } from '../calendar/localDates';
+import { daysBetween } from '../calendar/localDates';
 import { localDate } from '../calendar/zonedTime';
 import { sourceKinds } from '../catalog/sourceKinds';
-import type { LedgerRow, PieceRow, ProjectRows, SourceRow } from '../model/rows';
+import type { LedgerRow, OfferRow, PieceRow, ProjectRows, SourceRow, SpotRow, SpotTask } from '../model/rows';
 import { sourceName } from '../model/sourceName';
+import { comesOn } from '../plan/comesOn';
 import { subjectName } from '../plan/subjectName';
 import { type LedgerKind, linesInForce, standingSettlements, takenBack } from '../pricing/ledger';
 import { lastReturnDay, paidFor, refundOf } from '../pricing/returns';
@@ -177,23 +178,52 @@ export function giveBacks(rows: ProjectRows): GiveBack[] {
 /** Something ordered that comes, with the day it should. */
 export interface Delivery {
   line: LedgerRow;
+  offer: OfferRow;
   what: string;
   source: string;
   onDate: string;
+  /** Days until then; negative when it is late. */
+  daysLeft: number;
+  /** Where it will stand, and the task that clears its way there; null where it is chosen for no slot, or no task is noted. */
+  spot: SpotRow | null;
+  clearing: SpotTask | null;
 }
 
-/** What is ordered or paid and still to come, the first first. */
+/** What a task is called that clears the way for something. */
+export const clearingFor = (what: string): string => `Clear the way for ${what}`.slice(0, 120);
+
+/** Where an offer will stand: the spot of the slot that it is chosen for. */
+function spotOfOffer(rows: ProjectRows, offerId: string): SpotRow | null {
+  const chosen = rows.fills.find(({ optionId }) =>
+    rows.options.find(({ id }) => id === optionId)?.parts.some((part) => part.offerId === offerId),
+  );
+  const slot = rows.slots.find(({ id }) => id === chosen?.slotId);
+  return rows.spots.find(({ id }) => id === slot?.spotId) ?? null;
+}
+
+/** What is ordered or paid and has not come, the first first; what is late stays, until somebody says that it is here. */
 export function deliveries(rows: ProjectRows, asOfMs: number): Delivery[] {
   const offers = new Map(rows.offers.map((offer) => [offer.id, offer]));
-  const today = localDate(asOfMs, rows.project.timeZone);
+  const { timeZone } = rows.project;
+  const today = localDate(asOfMs, timeZone);
   return standingSettlements(rows.ledger)
     .flatMap((line): Delivery[] => {
       const offer = line.subject.kind === 'offer' ? offers.get(line.subject.id) : undefined;
-      if (!offer || offer.leadDays === 0) return [];
-      const onDate = dateAfter(localDate(line.atMs, rows.project.timeZone), offer.leadDays);
-      return onDate < today
-        ? []
-        : [{ line, what: offer.name, source: sourceName(rows.sources, offer.sourceId), onDate }];
+      if (!offer || offer.leadDays === 0 || offer.arrivedOn !== null) return [];
+      const onDate = comesOn(offer, line.atMs, timeZone);
+      const spot = spotOfOffer(rows, offer.id);
+      return [
+        {
+          line,
+          offer,
+          what: offer.name,
+          source: sourceName(rows.sources, offer.sourceId),
+          onDate,
+          daysLeft: daysBetween(today, onDate),
+          spot,
+          clearing: spot?.tasks.find(({ name }) => name === clearingFor(offer.name)) ?? null,
+        },
+      ];
     })
     .sort((a, b) => (a.onDate < b.onDate ? -1 : a.onDate > b.onDate ? 1 : a.what < b.what ? -1 : 1));
 }

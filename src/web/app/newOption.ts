@@ -120,6 +120,7 @@ export function buyNewOption(
     measures: completeMeasures(furnitureTemplates.get(templateId), {}),
     color: null,
     dream: false,
+    arrivedOn: null,
     ...change,
   };
   return {

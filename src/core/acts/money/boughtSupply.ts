@@ -26,3 +26,27 @@ export function boughtSupply(
     unitCostMillionths: paid === null ? supply.unitCostMillionths : unitCostAfter(supply, amount, paid),
   };
 }
+
+/**
+ * A supply as if a purchase had not been: less of it, at what the rest cost on average before. What was used up meanwhile
+ * cannot be less than nothing; where nothing is left the unit cost stays, for the next purchase to set.
+ * What had been there at an unknown cost is valued like the purchase: what it was worth before cannot be known any more.
+ * @param amount as it was bought, in its own unit
+ * @param paid minor units
+ */
+export function withoutPurchase(
+  supply: SupplyRow,
+  amount: number,
+  paid: number,
+): Pick<SupplyRow, 'stash' | 'unitCostMillionths'> {
+  const { stash, unitCostMillionths } = supply;
+  const left = stash.state === 'none' ? 0 : stash.amount - amount;
+  if (stash.state === 'always') return { stash, unitCostMillionths };
+  if (left <= 0) return { stash: { state: 'none', amount: 0 }, unitCostMillionths };
+  const worth = (stash.amount * (unitCostMillionths ?? 0)) / UNIT_PRICE_SCALE - paid;
+  return {
+    stash: { state: stash.state, amount: left },
+    unitCostMillionths:
+      unitCostMillionths === null || worth <= 0 ? unitCostMillionths : Math.round((worth / left) * UNIT_PRICE_SCALE),
+  };
+}

@@ -1,6 +1,6 @@
 import { furnitureTemplates } from '../../surface/templates';
 import { defineEntity } from '../entity';
-import { line, minorUnits, refersTo, registered, wholeNumber, yesNo } from '../fields';
+import { line, localDate, minorUnits, refersTo, registered, wholeNumber, yesNo } from '../fields';
 import { priceSchema } from '../values/price';
 import { lab, measures } from '../values/surface';
 
@@ -27,5 +27,7 @@ export const offer = defineEntity({
     color: lab.nullable(),
     /** Only a dream: looked up to know what it would cost; it never counts in a saving. */
     dream: yesNo,
+    /** The day on which what was ordered came; null while it is awaited, or not ordered. */
+    arrivedOn: localDate.nullable(),
   },
 });

@@ -222,6 +222,11 @@ export class PlanModel {
     }
   }
 
+  /** When an offer was ordered or paid, epoch milliseconds; null while it is neither. */
+  orderedMs(offerId: string): number | null {
+    return this.index.offersOrdered.get(offerId) ?? null;
+  }
+
   private isSettled(subject: string, id: string): boolean {
     return this.index.settled.get(subject)?.has(id) ?? false;
   }

@@ -10,7 +10,7 @@ import type {
   SupplyRow,
   TripRow,
 } from '../../model/rows';
-import { settledIds } from '../../pricing/ledger';
+import { settledIds, standingSettlements } from '../../pricing/ledger';
 import { supplyKey } from '../../recipe/supplyKey';
 import { placeName, tripsBySource } from '../tripQuestion';
 
@@ -41,6 +41,8 @@ export type RowIndex = { [T in ByIdTable]: ReadonlyMap<string, ProjectRows[T][nu
   tripOfName: ReadonlyMap<string, string>;
   /** What the ledger holds as paid or promised, by kind of subject. */
   settled: ReadonlyMap<string, ReadonlySet<string>>;
+  /** When offers were ordered or paid, epoch milliseconds. */
+  offersOrdered: ReadonlyMap<string, number>;
 };
 
 /** Indexes the rows of a project. */
@@ -65,6 +67,7 @@ export function rowIndex(rows: ProjectRows, memo: Memo): RowIndex {
     notesOfTools: memo.part(notesOfTools, '', { rows: rows.priceNotes }),
     tools: memo.part(toolsById, '', { rows: rows.tools }),
     settled: memo.part(settled, '', { rows: rows.ledger }),
+    offersOrdered: memo.part(offersOrdered, '', { rows: rows.ledger }),
   };
 }
 
@@ -94,4 +97,8 @@ const notesOfTools = ({ rows }: Rows<PriceNoteRow>) =>
     rows.filter((note) => note.subject === 'tool'),
     (note) => note.subjectId,
   );
+function offersOrdered({ rows }: Rows<LedgerRow>): ReadonlyMap<string, number> {
+  const lines = standingSettlements(rows).filter(({ subject }) => subject.kind === 'offer');
+  return new Map(lines.map(({ subject, atMs }) => [subject.id, atMs]));
+}
 const settled = ({ rows }: Rows<LedgerRow>) => settledIds(rows);

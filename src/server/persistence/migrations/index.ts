@@ -10,6 +10,7 @@ import { BriefFelt1764800000000 } from './1764800000000-brief-felt';
 import { Studios1764900000000 } from './1764900000000-studios';
 import { KnownFromBelow1765000000000 } from './1765000000000-known-from-below';
 import { Hunt1765100000000 } from './1765100000000-hunt';
+import { Arrivals1765200000000 } from './1765200000000-arrivals';
 
 /** All migrations, oldest first. */
 export const migrations = [
@@ -25,4 +26,5 @@ export const migrations = [
   Studios1764900000000,
   KnownFromBelow1765000000000,
   Hunt1765100000000,
+  Arrivals1765200000000,
 ];

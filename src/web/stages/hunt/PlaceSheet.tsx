@@ -7,11 +7,11 @@ import { readPatternLine } from '@core/sourcing/patternLine';
 import { patternWords } from '@core/sourcing/patternWords';
 import { Button } from 'antd';
 import { useState } from 'react';
-import { useCommands, useLocale } from '../../app/projectStore';
-import { longUnit } from '../../app/words';
+import { useCommands } from '../../app/projectStore';
 import { Choice, NumberField, TextField } from '../../ui/fields';
 import { SideBySide } from '../../ui/layout';
 import { TypedField } from '../../ui/TypedField';
+import { DistanceField } from './DistanceField';
 import styles from './hunt.module.css';
 import { LineEntry } from './LineEntry';
 
@@ -19,9 +19,7 @@ import { LineEntry } from './LineEntry';
 export function PlaceSheet(props: { source: SourceRow; today: string }) {
   const { source, today } = props;
   const { run } = useCommands();
-  const locale = useLocale();
   const set = (values: PayloadOf<'editSource'>['values']) => run('editSource', { id: source.id, values });
-  const distance = longUnit(locale.units);
   const { tax, returns } = source;
   const taxKind =
     tax === null ? 'project' : tax.percentThousandths === 0 ? 'none' : tax.included ? 'included' : 'added';
@@ -115,13 +113,10 @@ export function PlaceSheet(props: { source: SourceRow; today: string }) {
             whole
             onCommit={(minutesOneWay) => set({ minutesOneWay })}
           />
-          <NumberField
-            label={`Distance, one way, ${distance.sign}`}
-            value={source.distanceM === null ? null : Math.round((source.distanceM / distance.meters) * 100) / 100}
-            nullable
-            least={0}
-            most={1200}
-            onCommit={(far) => set({ distanceM: far === null ? null : Math.round(far * distance.meters) })}
+          <DistanceField
+            label="Distance, one way"
+            value={source.distanceM}
+            onCommit={(distanceM) => set({ distanceM })}
           />
         </SideBySide>
         <TypedField

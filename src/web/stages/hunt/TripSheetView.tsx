@@ -2,7 +2,8 @@ import { clockWords } from '@core/calendar/openingHours';
 import { largestWords } from '@core/formats/huntingList/write';
 import { formatMinutes } from '@core/kernel/formatMinutes';
 import { formatMoney } from '@core/kernel/formatMoney';
-import type { TripRow } from '@core/model/rows';
+import type { SourceRow, TripRow } from '@core/model/rows';
+import { legOf, type TripArrival, withLeg } from '@core/pricing/tripPlan';
 import { patternWords } from '@core/sourcing/patternWords';
 import { type SheetStop, type TripSheet, tripSheet } from '@core/sourcing/tripSheet';
 import { Button, Checkbox, Select } from 'antd';
@@ -14,6 +15,7 @@ import { StitchedNumber } from '../../ui/basics';
 import { DateField, MoneyField, NumberField, TextField } from '../../ui/fields';
 import { SideBySide } from '../../ui/layout';
 import { TypedField } from '../../ui/TypedField';
+import { DistanceField } from './DistanceField';
 import hunt from './hunt.module.css';
 import { USUAL_STAY_MINUTES } from './TripsPage';
 import styles from './trips.module.css';
@@ -74,7 +76,7 @@ export function TripSheetView(props: { trip: TripRow }) {
             <>
               Back at <b>{clockWords(sheet.plan.endMinute)}</b>, {formatMinutes(sheet.plan.totalMinutes)}, {distance}{' '}
               {formatMoney(sheet.cost, locale.currency)}
-              {sheet.plan.isEstimated ? '; ways between places are guessed from the ways there' : ''}.
+              {sheet.plan.isEstimated ? '; ways between places are guessed until you say them' : ''}.
             </>
           )}
         </p>
@@ -105,6 +107,7 @@ export function TripSheetView(props: { trip: TripRow }) {
           <Stop
             key={entry.stop.id}
             entry={entry}
+            before={n === 0 ? null : (sheet.stops[n - 1]?.source ?? null)}
             number={n + 1}
             trip={trip}
             onTick={tick}
@@ -125,6 +128,8 @@ export function TripSheetView(props: { trip: TripRow }) {
 
 function Stop(props: {
   entry: SheetStop;
+  /** The place that one comes from; null is home. */
+  before: SourceRow | null;
   number: number;
   trip: TripRow;
   onTick: (id: string) => void;
@@ -146,7 +151,7 @@ function Stop(props: {
           <small>
             {arrival === null
               ? 'cannot be fitted in: closed that day, or too late'
-              : `${clockWords(arrival.arriveMinute)} to ${clockWords(arrival.leaveMinute)}${arrival.waitMinutes > 0 ? `, ${arrival.waitMinutes} min until it opens` : ''}`}
+              : `${formatMinutes(arrival.way.minutes)} from ${props.before?.name ?? 'home'}${arrival.way.isEstimated ? ', guessed' : ''} · ${clockWords(arrival.arriveMinute)} to ${clockWords(arrival.leaveMinute)}${arrival.waitMinutes > 0 ? `, ${arrival.waitMinutes} min until it opens` : ''}`}
           </small>
           {entry.discounts.length > 0 && (
             <small className={styles.cheaper}>
@@ -185,27 +190,63 @@ function Stop(props: {
         ))}
       </ul>
       <details>
-        <summary>Stay, opening hours</summary>
-        <SideBySide across={2}>
-          <NumberField
-            label={`Minutes at ${name}`}
-            value={entry.stop.stayMinutes}
-            least={0}
-            most={1440}
-            whole
-            onCommit={props.onStay}
-          />
-          <p className="small muted">
-            {source && source.minutesOneWay === null ? 'Its way is not noted: 20 minutes are taken. ' : ''}
-            {source && source.hours.length === 0 ? 'Its hours are not noted: it is taken to be open.' : ''}{' '}
-            {source && <Link to={`/p/${project.id}/hunt/places?place=${source.id}`}>Its page</Link>}
-          </p>
-        </SideBySide>
+        <summary>Stay, way, opening hours</summary>
+        <NumberField
+          label={`Minutes at ${name}`}
+          value={entry.stop.stayMinutes}
+          least={0}
+          most={1440}
+          whole
+          onCommit={props.onStay}
+        />
+        {source && arrival && <WayHere trip={trip} source={source} arrival={arrival} before={props.before} />}
+        <p className="small muted">
+          {source && source.hours.length === 0 ? 'Its hours are not noted: it is taken to be open. ' : ''}
+          {source && <Link to={`/p/${project.id}/hunt/places?place=${source.id}`}>Its page</Link>}
+        </p>
         <Button size="small" type="text" onClick={props.onRemove}>
           Not there after all
         </Button>
       </details>
     </li>
+  );
+}
+
+/** The way to a stop: from home it is the place's own, between two stops it is the trip's; a guess until it is said. */
+function WayHere(props: { trip: TripRow; source: SourceRow; arrival: TripArrival; before: SourceRow | null }) {
+  const { trip, source, arrival, before } = props;
+  const { run } = useCommands();
+  const fromId = before?.id ?? null;
+  const leg = legOf(trip.legs, fromId, source.id);
+  const isOwn = before === null && leg === undefined;
+  const known = isOwn
+    ? { minutes: source.minutesOneWay, distanceM: source.distanceM }
+    : { minutes: leg?.minutes ?? null, distanceM: leg?.distanceM ?? null };
+  const say = (minutes: number | null, distanceM: number | null) => {
+    if (isOwn) return run('editSource', { id: source.id, values: { minutesOneWay: minutes, distanceM } });
+    // A way of which only the distance is said takes as long as was guessed.
+    const said = minutes === null && distanceM === null ? null : { minutes: minutes ?? arrival.way.minutes, distanceM };
+    run('editTrip', { id: trip.id, values: { legs: withLeg(trip.legs, fromId, source.id, said) } });
+  };
+  const from = before?.name ?? 'home';
+  return (
+    <SideBySide across={2}>
+      <NumberField
+        label={`Way from ${from}, minutes`}
+        value={known.minutes}
+        nullable
+        least={0}
+        most={1440}
+        whole
+        hint={known.minutes === null ? `guessed: ${arrival.way.minutes} min` : undefined}
+        onCommit={(minutes) => say(minutes, minutes === null ? null : known.distanceM)}
+      />
+      <DistanceField
+        label={`Distance from ${from}`}
+        value={known.distanceM}
+        onCommit={(distanceM) => say(known.minutes, distanceM)}
+      />
+    </SideBySide>
   );
 }
 

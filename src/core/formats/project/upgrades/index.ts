@@ -1,3 +1,4 @@
+import { arrivals } from './arrivals';
 import { briefAndSketch } from './briefAndSketch';
 import { briefFelt } from './briefFelt';
 import { house } from './house';
@@ -19,6 +20,7 @@ export const fileUpgrades: readonly FileUpgrade[] = [
   piecesAndSightings,
   briefFelt,
   hunt,
+  arrivals,
 ];
 
 /** Brings an older file to the present shape, step by step; a file without a known version is given back as it is. */

@@ -1,8 +1,16 @@
 import { sayDay } from '@core/calendar/sayDay';
 import { localDate } from '@core/calendar/zonedTime';
 import { formatMoney } from '@core/kernel/formatMoney';
-import { deliveries, giveBacks, type ReturnDue, returnsDue } from '@core/sourcing/ledgerLists';
-import { Button } from 'antd';
+import type { SpotRow } from '@core/model/rows';
+import {
+  clearingFor,
+  type Delivery,
+  deliveries,
+  giveBacks,
+  type ReturnDue,
+  returnsDue,
+} from '@core/sourcing/ledgerLists';
+import { Button, Checkbox } from 'antd';
 import { useState } from 'react';
 import { Link } from 'react-router';
 import { useCommands, useLocale, usePlan, useRows } from '../../../app/projectStore';
@@ -70,17 +78,74 @@ export function Dates() {
           <p className="muted">Nothing is on its way.</p>
         ) : (
           <ul className={styles.lines}>
-            {coming.map(({ line, what, source, onDate }) => (
-              <li key={line.id} className={styles.line}>
-                <b>{what}</b>
-                <span>{sayDay(onDate, today)}</span>
-                <small>{[source, 'clear the way to its place'].filter((word) => word !== '').join(' · ')}</small>
-              </li>
+            {coming.map((delivery) => (
+              <DeliveryLine key={delivery.line.id} delivery={delivery} today={today} />
             ))}
           </ul>
         )}
       </section>
     </div>
+  );
+}
+
+/** So long clearing a way takes (estimated; it is set right in the sketch). */
+const CLEARING_MINUTES = 15;
+
+/** What is on its way: when it comes, the way to its place cleared, and that it is here. */
+function DeliveryLine(props: { delivery: Delivery; today: string }) {
+  const { offer, what, source, onDate, daysLeft, spot, clearing } = props.delivery;
+  const { run } = useCommands();
+  const setTasks = (of: SpotRow, tasks: SpotRow['tasks']) => run('editSpot', { id: of.id, values: { tasks } });
+  return (
+    <li className={styles.line}>
+      <b>{what}</b>
+      <span className={daysLeft < 0 ? styles.soon : undefined}>
+        {daysLeft < 0 ? `late: ${sayDay(onDate, props.today)}` : sayDay(onDate, props.today)}
+      </span>
+      <small>{[source, spot === null ? '' : `to ${spot.name}`].filter((word) => word !== '').join(' · ')}</small>
+      <div className={styles.acts}>
+        {spot !== null &&
+          (clearing === null ? (
+            <Button
+              size="small"
+              aria-label={`Plan to clear the way: ${what}`}
+              onClick={() =>
+                setTasks(spot, [
+                  ...spot.tasks,
+                  {
+                    id: crypto.randomUUID(),
+                    name: clearingFor(what),
+                    minutes: CLEARING_MINUTES,
+                    dryHours: 0,
+                    done: false,
+                  },
+                ])
+              }
+            >
+              Plan to clear the way
+            </Button>
+          ) : (
+            <Checkbox
+              checked={clearing.done}
+              onChange={(event) =>
+                setTasks(
+                  spot,
+                  spot.tasks.map((task) => (task.id === clearing.id ? { ...task, done: event.target.checked } : task)),
+                )
+              }
+            >
+              the way is clear
+            </Checkbox>
+          ))}
+        <Button
+          size="small"
+          aria-label={`It is here: ${what}`}
+          onClick={() => run('editOffer', { id: offer.id, values: { arrivedOn: props.today } })}
+        >
+          It is here
+        </Button>
+      </div>
+    </li>
   );
 }
 

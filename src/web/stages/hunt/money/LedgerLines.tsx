@@ -6,10 +6,12 @@ import { takenBack } from '@core/pricing/ledger';
 import { type Basis, type LedgerEntry, ledgerEntries } from '@core/sourcing/ledgerLists';
 import { Button } from 'antd';
 import { useState } from 'react';
+import { Link } from 'react-router';
 import { PaidLine } from '../../../app/PaidLine';
 import { useCommands, useLocale, usePlan, useRows } from '../../../app/projectStore';
 import { photoAddress } from '../../../ui/photoAddress';
 import { AddPicture } from '../AddPicture';
+import hunt from '../hunt.module.css';
 import styles from './money.module.css';
 import { TakeBackBox } from './TakeBackBox';
 
@@ -99,6 +101,11 @@ function Line(props: {
           .join(' · ')}
       </small>
       <div className={styles.acts}>
+        {receipt && (
+          <Link className={hunt.alone} to={`?tab=receipt&receipt=${receipt.id}`}>
+            Its receipt
+          </Link>
+        )}
         {receipt && receipt.photoId === null && <AddPicture kind="receipt" about={receipt.id} of={what} />}
         {receipt && receipt.photoId !== null && (
           <>

@@ -1,4 +1,4 @@
-import { calendarFile, ledgerDays } from '@core/formats/calendar/write';
+import { ledgerDays } from '@core/formats/calendar/ledgerDays';
 import { formatMoney } from '@core/kernel/formatMoney';
 import { ledgerSums } from '@core/pricing/ledger';
 import { deliveries, giveBacks, missingPrices, returnsDue } from '@core/sourcing/ledgerLists';
@@ -38,7 +38,11 @@ export function MoneyPage() {
     { returns: returnsDue(rows, plan.asOfMs), giveBacks: giveBacks(rows), deliveries: deliveries(rows, plan.asOfMs) },
     locale.currency,
   );
-  const save = () => saveFile('euporia-dates.ics', 'text/calendar', calendarFile(rows.project.name, days, plan.asOfMs));
+  const save = async () => {
+    // What writes it is loaded when somebody wants it.
+    const { calendarFile } = await import('@core/formats/calendar/write');
+    saveFile('euporia-dates.ics', 'text/calendar', calendarFile(rows.project.name, days, plan.asOfMs));
+  };
   return (
     <main className={shell.page}>
       <HuntNav />
@@ -58,7 +62,7 @@ export function MoneyPage() {
             </>
           )}
         </p>
-        {days.length > 0 && <Button onClick={save}>Dates as a calendar file</Button>}
+        {days.length > 0 && <Button onClick={() => void save()}>Dates as a calendar file</Button>}
       </div>
       {rows.ledger.length === 0 && open !== 'receipt' && open !== 'more' ? (
         <Empty title="Nothing was paid yet">
@@ -69,7 +73,16 @@ export function MoneyPage() {
           <Button onClick={() => update((next) => next.set('tab', 'more'))}>Fee, deposit, sale</Button>
         </Empty>
       ) : (
-        <TabbedParts open={open} parts={parts} onOpen={(id) => update((next) => next.set('tab', id))} />
+        <TabbedParts
+          open={open}
+          parts={parts}
+          onOpen={(id) =>
+            update((next) => {
+              next.delete('receipt');
+              next.set('tab', id);
+            })
+          }
+        />
       )}
     </main>
   );

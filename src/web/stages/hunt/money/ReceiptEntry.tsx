@@ -1,11 +1,15 @@
+import { sayDay } from '@core/calendar/sayDay';
 import { localDate } from '@core/calendar/zonedTime';
 import { currencyCodes } from '@core/kernel/currencies.data';
 import { formatMoney } from '@core/kernel/formatMoney';
+import type { ReceiptRow } from '@core/model/rows';
+import { sourceName } from '@core/model/sourceName';
 import { reckonSlip } from '@core/pricing/slip';
 import { Button, Select } from 'antd';
 import { useId, useState } from 'react';
 import { useCommands, useLocale, usePlan, useRows } from '../../../app/projectStore';
 import { SourceField } from '../../../app/SourceField';
+import { useSearchState } from '../../../app/useSearchState';
 import { Choice, DateField, MoneyField, NumberField } from '../../../ui/fields';
 import { SideBySide } from '../../../ui/layout';
 import { isSamePress } from '../../../ui/samePress';
@@ -13,6 +17,9 @@ import hunt from '../hunt.module.css';
 import { DiscountRows } from './DiscountRows';
 import styles from './money.module.css';
 import {
+  correctionPayload,
+  draftKey,
+  draftOf,
   dropReceipt,
   emptyReceipt,
   filledLines,
@@ -25,8 +32,16 @@ import {
 } from './receiptDraft';
 import { SlipLineRow } from './SlipLineRow';
 
-/** A whole receipt typed off: its lines, discounts over several of them, and what was really paid; to the cent. */
+/** A new receipt to type off, or a kept one, named in the address, to set right. */
 export function ReceiptEntry() {
+  const rows = useRows();
+  const [search] = useSearchState();
+  const kept = rows.receipts.find(({ id }) => id === search.get('receipt')) ?? null;
+  return <Slip key={kept?.id ?? 'new'} kept={kept} />;
+}
+
+/** A whole receipt typed off: its lines, discounts over several of them, and what was really paid; to the cent. */
+function Slip({ kept }: { kept: ReceiptRow | null }) {
   const rows = useRows();
   const plan = usePlan();
   const locale = useLocale();
@@ -34,14 +49,17 @@ export function ReceiptEntry() {
   const box = useId();
   const projectId = rows.project.id;
   const today = localDate(plan.asOfMs, locale.timeZone);
-  const [draft, setDraft] = useState(() => loadReceipt(projectId, today));
+  const key = draftKey(projectId, kept?.id ?? null);
+  const start = () => (kept === null ? emptyReceipt(today) : draftOf(kept, rows));
+  const [draft, setDraft] = useState(() => loadReceipt(key, start()));
+  const [, update] = useSearchState();
   const [saved, setSaved] = useState<string | null>(null);
   const currency = draft.foreign?.currency ?? locale.currency;
   const set = (change: Partial<ReceiptDraft>) => {
     const next = { ...draft, ...change };
     setSaved(null);
     setDraft(next);
-    keepReceipt(projectId, next);
+    keepReceipt(key, next);
   };
   const lines = filledLines(draft);
   const reckoned = reckonSlip(slipOf(draft, rows));
@@ -49,17 +67,33 @@ export function ReceiptEntry() {
   const off = reckoned.discounts.reduce((sum, discount) => sum + discount.off, 0);
   const goods = reckoned.lines.reduce((sum, line) => sum + line.goods, 0);
   const difference = reckoned.total - reckoned.reckoned;
+  const toPayments = () =>
+    update((next) => {
+      next.delete('receipt');
+      next.set('tab', 'lines');
+    });
   const save = (event: React.MouseEvent) => {
     if (isSamePress(box, event.nativeEvent)) return;
-    const payload = receiptPayload(draft, rows, locale, Date.now());
-    run('recordReceipt', payload);
-    dropReceipt(projectId);
+    dropReceipt(key);
+    if (kept !== null) {
+      run('correctReceipt', correctionPayload(draft, kept, rows, locale, Date.now()));
+      toPayments();
+      return;
+    }
+    run('recordReceipt', receiptPayload(draft, rows, locale, Date.now()));
     setDraft(emptyReceipt(today));
     setSaved(`Kept: ${money(reckoned.total)} for ${lines.length} ${lines.length === 1 ? 'line' : 'lines'}.`);
   };
   return (
-    <section className={styles.slip} aria-label="New receipt">
+    <section className={styles.slip} aria-label={kept === null ? 'New receipt' : 'Receipt to set right'}>
       <div className={hunt.sheet}>
+        {kept !== null && (
+          <p>
+            Receipt of {sayDay(kept.onDate, today)}
+            {kept.sourceId === null ? '' : `, ${sourceName(rows.sources, kept.sourceId)}`}: what it says now takes the
+            place of what it said. The books keep both.
+          </p>
+        )}
         <SideBySide across={3}>
           <SourceField label="From" value={draft.sourceId} onCommit={(sourceId) => set({ sourceId })} />
           <DateField label="Date on it" value={draft.onDate} onCommit={(onDate) => set({ onDate: onDate ?? today })} />
@@ -156,11 +190,23 @@ export function ReceiptEntry() {
             onCommit={(paid) => set({ paid })}
           />
           <Button type="primary" disabled={lines.length === 0} onClick={save}>
-            Keep receipt, {money(reckoned.total)}
+            {kept === null ? 'Keep receipt' : 'Set it right'}, {money(reckoned.total)}
           </Button>
-          <Button type="text" onClick={() => set(emptyReceipt(today))}>
-            Empty it
-          </Button>
+          {kept === null ? (
+            <Button type="text" onClick={() => set(emptyReceipt(today))}>
+              Empty it
+            </Button>
+          ) : (
+            <Button
+              type="text"
+              onClick={() => {
+                dropReceipt(key);
+                toPayments();
+              }}
+            >
+              Leave it as it was
+            </Button>
+          )}
           {saved && <span role="status">{saved}</span>}
         </div>
       </div>

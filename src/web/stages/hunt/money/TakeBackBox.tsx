@@ -4,6 +4,7 @@ import { formatMoney } from '@core/kernel/formatMoney';
 import type { LedgerRow } from '@core/model/rows';
 import { takenBack } from '@core/pricing/ledger';
 import { paidFor, refundOf } from '@core/pricing/returns';
+import { boughtAmount } from '@core/sourcing/boughtAmount';
 import { Button } from 'antd';
 import { useId, useState } from 'react';
 import { useLocale, useRows } from '../../../app/projectStore';
@@ -35,7 +36,8 @@ export function TakeBackBox(props: {
       : Math.min(props.proposed, refundOf(paidFor(line.amount, line.pieces, pieces, gone), kept));
   const { subject } = line;
   const supply = subject.kind === 'supply' ? rows.supplies.find(({ id }) => id === subject.id) : undefined;
-  const [amount, setAmount] = useState(0);
+  const onShelf = supply?.stash.amount ?? 0;
+  const [amount, setAmount] = useState(Math.min(onShelf, boughtAmount(rows, line)));
   const refund = typed ?? forPieces;
   const done = (event: React.MouseEvent) => {
     if (isSamePress(box, event.nativeEvent)) return;
@@ -61,12 +63,12 @@ export function TakeBackBox(props: {
           onCommit={(count) => setPieces(count === left ? null : count)}
         />
       )}
-      {supply && supply.stash.amount > 0 && (
+      {supply && onShelf > 0 && (
         <NumberField
           label={`How much leaves the shelf, ${supplyKind(supply.kindId)?.unit ?? 'mL'}`}
           value={amount}
           least={0}
-          most={supply.stash.amount}
+          most={onShelf}
           onCommit={setAmount}
         />
       )}

@@ -63,20 +63,80 @@ export const emptyReceipt = (today: string): ReceiptDraft => ({
   foreign: null,
 });
 
-const keyOf = (projectId: string) => `euporia.receipt.${projectId}`;
+/** What a draft is kept under on the device: a new receipt of a project, or a kept one that is being set right. */
+export const draftKey = (projectId: string, receiptId: string | null): string =>
+  `euporia.receipt.${projectId}${receiptId === null ? '' : `.${receiptId}`}`;
 
-export function loadReceipt(projectId: string, today: string): ReceiptDraft {
+/** The draft that is kept on the device, else one to start from. */
+export function loadReceipt(key: string, start: ReceiptDraft): ReceiptDraft {
   try {
-    const kept = JSON.parse(localStorage.getItem(keyOf(projectId)) ?? 'null') as Partial<ReceiptDraft> | null;
-    return kept ? { ...emptyReceipt(today), ...kept } : emptyReceipt(today);
+    const kept = JSON.parse(localStorage.getItem(key) ?? 'null') as Partial<ReceiptDraft> | null;
+    return kept ? { ...start, ...kept } : start;
   } catch {
-    return emptyReceipt(today);
+    return start;
   }
 }
 
-export const keepReceipt = (projectId: string, draft: ReceiptDraft): void =>
-  localStorage.setItem(keyOf(projectId), JSON.stringify(draft));
-export const dropReceipt = (projectId: string): void => localStorage.removeItem(keyOf(projectId));
+export const keepReceipt = (key: string, draft: ReceiptDraft): void => localStorage.setItem(key, JSON.stringify(draft));
+export const dropReceipt = (key: string): void => localStorage.removeItem(key);
+
+/** What a line of a kept receipt was for. */
+function lineFor(line: ReceiptRow['lines'][number], rows: ProjectRows): LineFor {
+  const [first] = line.subjects;
+  if (line.isFee || first?.subject.kind === 'fee') return { kind: 'fee' };
+  if (first?.subject.kind === 'supply') return { kind: 'supply', id: first.subject.id, amount: first.amount };
+  const ids = line.subjects.flatMap(
+    ({ subject }) => rows.finds.find(({ pieceId }) => pieceId === subject.id)?.id ?? [],
+  );
+  return ids.length > 0 ? { kind: 'finds', ids } : { kind: 'new' };
+}
+
+/** A kept receipt as it can be typed at again, in the project's money. Markdowns one after the other become one. */
+export function draftOf(receipt: ReceiptRow, rows: ProjectRows): ReceiptDraft {
+  return {
+    sourceId: receipt.sourceId,
+    onDate: receipt.onDate,
+    lines: receipt.lines.map((line): DraftLine => {
+      const left = line.markdowns.reduce((share, thousandths) => share * (1 - thousandths / 100_000), 1);
+      return {
+        id: line.id,
+        what: line.what,
+        price: line.price,
+        quantity: line.quantity,
+        percentOff: line.markdowns.length === 0 ? null : Math.round((1 - left) * 100_000) / 1000,
+        untaxed: line.tax?.percentThousandths === 0,
+        of: lineFor(line, rows),
+      };
+    }),
+    discounts: receipt.discounts,
+    rounding: receipt.rounding,
+    paid: receipt.paid,
+    foreign: null,
+  };
+}
+
+/** What sets a kept receipt right: what the draft says now, under the receipt's own id, with its picture. */
+export function correctionPayload(
+  draft: ReceiptDraft,
+  kept: ReceiptRow,
+  rows: ProjectRows,
+  locale: ProjectLocale,
+  nowMs: number,
+): PayloadOf<'correctReceipt'> {
+  const payload = receiptPayload(draft, rows, locale, nowMs);
+  const { id, photoId, note, onDate } = kept;
+  const payments = rows.ledger.filter(({ receiptId }) => receiptId === id);
+  const paidAt = payments.find(({ reversesId }) => reversesId === null)?.atMs;
+  const isSameSum = reckonSlip(payload.receipt).total === reckonSlip(kept).total;
+  return {
+    ...payload,
+    // The moment of the payment stays where its day does.
+    atMs: onDate === draft.onDate && paidAt !== undefined ? paidAt : payload.atMs,
+    // The other money that it was paid in is still true while the sum is.
+    receipt: { ...payload.receipt, id, photoId, note, foreign: isSameSum ? kept.foreign : null },
+    undoIds: payments.map(() => crypto.randomUUID()),
+  };
+}
 
 /** The lines that say something. */
 export const filledLines = ({ lines }: ReceiptDraft): DraftLine[] =>
