@@ -13,6 +13,7 @@ interface Snapshot {
   fills: { optionId: string }[];
   receipts: { id: string }[];
   ledger: {
+    id: string;
     kind: string;
     amount: number;
     subject: { kind: string; id: string };
@@ -208,18 +209,52 @@ describe('a receipt', () => {
 
   it('keeps its picture, at the first of its lines, and gives it away again', async () => {
     await open('hunt/ledger?tab=lines');
-    await person.see('//button[starts-with(@aria-label, "Add its receipt")]');
-    const offered = await person.count('//input[starts-with(@aria-label, "Add its receipt")]');
-    const input = await person.driver.findElement(By.xpath('//input[starts-with(@aria-label, "Add its receipt")]'));
+    await person.see('//button[starts-with(@aria-label, "Add receipt photo")]');
+    const offered = await person.count('//input[starts-with(@aria-label, "Add receipt photo")]');
+    const input = await person.driver.findElement(By.xpath('//input[starts-with(@aria-label, "Add receipt photo")]'));
     await input.sendKeys(await picture('receipt.jpg'));
     await person.see('//img[starts-with(@alt, "Receipt: ")]');
-    expect(await person.count('//input[starts-with(@aria-label, "Add its receipt")]')).toBe(offered - 1);
+    expect(await person.count('//input[starts-with(@aria-label, "Add receipt photo")]')).toBe(offered - 1);
     await person.saved();
     await person.driver.navigate().refresh();
     await person.see('//img[starts-with(@alt, "Receipt: ")]');
     await person.press('Remove receipt');
     await person.saved();
-    expect(await person.count('//input[starts-with(@aria-label, "Add its receipt")]')).toBe(offered);
+    expect(await person.count('//input[starts-with(@aria-label, "Add receipt photo")]')).toBe(offered);
+  });
+});
+
+describe('a receipt that was wrong', () => {
+  it('is set right: what it says now is in the books, once, and undo brings the old reading back', async () => {
+    /** What stands on receipts: payments that nobody took back. */
+    const sums = async () => {
+      const { ledger } = await snapshot();
+      const reversalOf = new Map(ledger.map((line) => [line.reversesId, line.id]));
+      const stands = (id: string): boolean => {
+        const reversal = reversalOf.get(id);
+        return reversal === undefined || !stands(reversal);
+      };
+      return ledger
+        .filter(({ id, kind, reversesId, receiptId }) => kind === 'payment' && !reversesId && receiptId && stands(id))
+        .reduce((sum, { amount }) => sum + amount, 0);
+    };
+    const before = await sums();
+    await open('hunt/ledger?tab=lines');
+    await person.click('(//a[normalize-space(.)="Change receipt"])[last()]');
+    await person.seeText('takes the place of what it said');
+    const price = await person.valueOf('Price of one');
+    expect(price).toMatch(/\d/);
+    await person.fill('The receipt says', '99.99');
+    await person.driver.navigate().refresh();
+    await person.seeValue('The receipt says', '99.99');
+    await person.press('Set it right, $99.99');
+    await person.seeText('Receipt set right');
+    await person.saved();
+    const after = await sums();
+    expect(after).not.toBe(before);
+    await person.key('u');
+    await person.saved();
+    expect(await sums()).toBe(before);
   });
 });
 
@@ -309,6 +344,30 @@ describe('a trip', () => {
     await person.click('(//ol[@aria-label="Stops"]//a[normalize-space(.)="Decide here"])[1]');
     await person.see('//input[@aria-label="What is it, and its tag"]');
     expect(await person.valueOf('Where are you')).not.toBe('');
+  });
+
+  it('takes the way between two stops as it is said, until it is not said any more', async () => {
+    await open('hunt/trips');
+    await person.press('Empty trip');
+    for (const stop of ['Craft Quay', 'Harbor Salvage Hall']) await person.choose('Another stop', stop);
+    await person.seeText('until you say them');
+    for (const summary of await person.driver.findElements(By.xpath('//summary[contains(., "Stay, way")]')))
+      await summary.click();
+    const between = async () =>
+      (await person.see('//label//span[starts-with(., "Way from") and not(contains(., "home"))]')).getText();
+    const back = async () => /Back at (\d+:\d+)/.exec(await person.text())?.[1];
+    const before = await back();
+    await person.fill(await between(), '1');
+    await person.saved();
+    await person.seeText('1 min from');
+    expect(await back()).not.toBe(before);
+    await person.fill(await between(), '2000');
+    await person.seeText('0 to 1440');
+    await person.fill(await between(), '');
+    await person.saved();
+    expect(await back()).toBe(before);
+    await person.press('Remove trip');
+    await person.saved();
   });
 
   it('says which stop is closed that day', async () => {

@@ -73,10 +73,13 @@ function moveDates(file: unknown, nowMs: number): unknown {
   });
   // What shops take off, what was seen and bought, what goes back: every date in these tables moves.
   const { sources, sightings, receipts, trips, ads, pieces } = demo;
-  const tables = JSON.stringify({ sources, sightings, receipts, trips, ads, pieces });
+  const tables = JSON.stringify({ sources, sightings, receipts, ads, pieces });
+  // A trip stays on its day of the week: its stops are open on some days only.
+  const wholeWeeks = Math.ceil(days / 7) * 7;
   return {
     ...demo,
     ...(JSON.parse(moveDays(tables, days)) as typeof demo),
+    trips: JSON.parse(moveDays(JSON.stringify(trips), wholeWeeks)) as typeof trips,
     project: { ...demo.project, revealDate: moved, brief: { ...demo.project.brief, weeks } },
     ledger: demo.ledger.map((line) => ({ ...line, atMs: line.atMs + days * MS_PER_DAY })),
   };

@@ -192,8 +192,62 @@ export function takeBunchOffer(part: LinePart): PriceLine[] {
   return [];
 }
 
-/** Takes a size out of a part, "18 x 12" or "24 in tall", in mm by the names that templates measure with. */
+/** Words for a direction, in full and as a tag has them, by the names that templates measure with. */
+const directionWords = {
+  widthMm: ['wide', 'width', 'across', 'long', 'length', 'diameter', 'w', 'l'],
+  depthMm: ['deep', 'depth', 'd'],
+  heightMm: ['tall', 'high', 'height', 'h'],
+} as const;
+const measureOf = new Map(
+  Object.entries(directionWords).flatMap(([measure, words]) => words.map((word): [string, string] => [word, measure])),
+);
+const inFull = [...measureOf.keys()].filter((word) => word.length > 1).join('|');
+const inShort = [...measureOf.keys()].filter((word) => word.length === 1).join('|');
+/** "60 wide", "20 in deep", "34h"; or the direction first: "width 60 cm". */
+const namedLength = new RegExp(
+  String.raw`(?<![\p{L}\d.,/])(?:(${length}\s*${lengthUnit}\s*${length}(?=\s*${lengthUnit})|${length})(?:\s*-?(${lengthUnit}))?(?:\s*(?:in |-)?(${inFull})|\s?(${inShort}))|(width|depth|height|length|diameter)\s*:?\s*(?:of )?(${length})\s*(${lengthUnit})?)(?![\p{L}\d])`,
+  'gu',
+);
+/** What stands between two lengths of one thing. */
+const between = /^\s*(?:x|×|by|and|[.,/])?\s*$/;
+
+/**
+ * Takes lengths out that say their own direction, "60 wide 20 deep 34 high", "60w x 20d x 34h". A unit that only some of
+ * them have holds for all. A letter alone names a direction only in a row of two or more: "2 h" may be hours.
+ */
+function takeNamedSizes(part: LinePart, units: UnitSystem): Measures {
+  const runs: RegExpMatchArray[][] = [];
+  let end = -1;
+  for (const match of part.text.matchAll(namedLength)) {
+    const last = runs[runs.length - 1];
+    if (last && between.test(part.text.slice(end, match.index))) last.push(match);
+    else runs.push([match]);
+    end = match.index + match[0].length;
+  }
+  const measures: Measures = {};
+  for (const run of runs) {
+    const [first, last] = [run[0], run[run.length - 1]];
+    if (first?.index === undefined || last?.index === undefined) continue;
+    const isBare = run.length === 1 && first[2] === undefined && first[5] === undefined;
+    // "5 tall vases" are five vases: a bare number before a direction is a length where nothing is named after it.
+    if (isBare && (first[4] !== undefined || /^\s*\p{L}/u.test(part.text.slice(last.index + last[0].length)))) continue;
+    const unit = run.flatMap((match) => match[2] ?? match[7] ?? [])[0] ?? '';
+    const read = run.flatMap((match) => {
+      const measure = measureOf.get(match[3] ?? match[4] ?? match[5] ?? '');
+      const value = parseLength(`${match[1] ?? match[6]} ${match[2] ?? match[7] ?? unit}`.trim(), units);
+      return measure !== undefined && value.ok ? [[measure, value.value] as const] : [];
+    });
+    if (read.length < run.length) continue;
+    for (const [measure, value] of read) measures[measure] ??= value;
+    part.take(first.index, last.index + last[0].length, 'size');
+  }
+  return measures;
+}
+
+/** Takes a size out of a part, "18 x 12", "24 in tall", "60 wide 20 deep", in mm by the names that templates measure with. */
 export function takeSizes(part: LinePart, units: UnitSystem): Measures {
+  const named = takeNamedSizes(part, units);
+  if (Object.keys(named).length > 0) return named;
   const several = measuresAnywhere.exec(part.text);
   const size = several ? sizeOf(several[0], units) : null;
   if (several && size) {

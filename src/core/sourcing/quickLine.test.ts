@@ -30,6 +30,32 @@ describe('the quick line', () => {
     expect(read('nightstand, pine, glossy varnish')).toMatchObject({ materialId: 'pine', finishId: 'glossyVarnish' });
   });
 
+  it.each([
+    ['dresser, oak, $85, 60 wide 20 deep 34 high', { widthMm: 1524, depthMm: 508, heightMm: 863.6 }],
+    ['dresser 60w x 20d x 34h, $85', { widthMm: 1524, depthMm: 508, heightMm: 863.6 }],
+    ['dresser 60" w x 20" d x 34" h', { widthMm: 1524, depthMm: 508, heightMm: 863.6 }],
+    ['bench, 4 ft long and 18 in high', { widthMm: 1219.2, heightMm: 457.2 }],
+    ['shelf, width 90 cm, depth: 20 cm', { widthMm: 900, depthMm: 200 }],
+    ['shelf 90 wide 20 cm deep', { widthMm: 900, depthMm: 200 }],
+    ['lamp, 24 tall, $9', { heightMm: 609.6 }],
+    ['lamp 24 in tall', { heightMm: 609.6 }],
+    ['nightstand, 18½ wide', { widthMm: 469.9 }],
+    ['36-inch wide shelf', { widthMm: 914.4 }],
+  ])('reads the directions that lengths say of themselves: %s', (line, measures) => {
+    const { measures: found, tag, note } = read(line);
+    expect(Object.keys(found).sort()).toEqual(Object.keys(measures).sort());
+    for (const [name, value] of Object.entries(measures)) expect(found[name]).toBeCloseTo(value, 3);
+    expect(note).toBe('');
+    expect(tag === null || tag.state === 'stated').toBe(true);
+  });
+
+  it('takes no hours, drawers or prices for lengths', () => {
+    expect(read('chair, takes 2 h to mend').measures).toEqual({});
+    expect(read('dresser, 6 drawers, $60').measures).toEqual({});
+    expect(read('two high stools, $20').measures).toEqual({});
+    expect(read('5 tall vases, $10')).toMatchObject({ measures: {}, pieces: 5 });
+  });
+
   it('takes the name from the part that says more than what a thing is made of, wherever it stands', () => {
     const name = (line: string) => readQuickLine(line, 'USD', 'us').name;
     expect(name('tin lantern')).toBe('Tin lantern');

@@ -4,7 +4,7 @@ import { explain } from '@core/kernel/explained';
 import { sourceTag } from '@core/kernel/source';
 import type { OverrideRow } from '@core/model/rows';
 import { Button, Checkbox, Input } from 'antd';
-import { type ReactNode, useState } from 'react';
+import { type ReactNode, useEffect, useRef, useState } from 'react';
 import { useSearchParams } from 'react-router';
 import { useCommands, useLocale, usePlan, useRows } from '../../app/projectStore';
 import shell from '../../app/shell.module.css';
@@ -21,7 +21,12 @@ export function AssumptionsPage() {
   const locale = useLocale();
   // A link may come with what is looked for.
   const [search] = useSearchParams();
-  const [filter, setFilter] = useState(search.get('find') ?? '');
+  const sought = search.get('find');
+  const [filter, setFilter] = useState(sought ?? '');
+  const found = useRef<HTMLElement>(null);
+  useEffect(() => {
+    if (sought !== null) found.current?.scrollIntoView();
+  }, [sought]);
   const words = (definition: AssumptionDefinition, value: number) =>
     explainedWords(explain(definition.label, value, definition.unit), locale);
   const scopeWords = (row: OverrideRow) =>
@@ -106,7 +111,7 @@ export function AssumptionsPage() {
           </Checkbox>
         ))}
       </section>
-      <section className={styles.sheet}>
+      <section className={styles.sheet} ref={found}>
         <div className={styles.head}>
           <h2>All assumptions</h2>
           <Input

@@ -2,7 +2,7 @@ import { Button } from 'antd';
 import { useRef } from 'react';
 import { usePhotoQueue } from '../../app/photoQueue';
 
-const labels = { find: 'Add its picture', tag: 'Add its tag', receipt: 'Add its receipt' } as const;
+const labels = { find: 'Add its picture', tag: 'Add its tag', receipt: 'Add receipt photo' } as const;
 
 /** A button that takes a picture of a find, of its tag or of a receipt; what was not taken is said beside it. */
 export function AddPicture(props: {

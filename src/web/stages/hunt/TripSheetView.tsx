@@ -151,7 +151,7 @@ function Stop(props: {
           <small>
             {arrival === null
               ? 'cannot be fitted in: closed that day, or too late'
-              : `${formatMinutes(arrival.way.minutes)} from ${props.before?.name ?? 'home'}${arrival.way.isEstimated ? ', guessed' : ''} · ${clockWords(arrival.arriveMinute)} to ${clockWords(arrival.leaveMinute)}${arrival.waitMinutes > 0 ? `, ${arrival.waitMinutes} min until it opens` : ''}`}
+              : `${arrival.way.minutes} min from ${props.before?.name ?? 'home'}${arrival.way.isEstimated ? ', guessed' : ''} · ${clockWords(arrival.arriveMinute)} to ${clockWords(arrival.leaveMinute)}${arrival.waitMinutes > 0 ? `, ${arrival.waitMinutes} min until it opens` : ''}`}
           </small>
           {entry.discounts.length > 0 && (
             <small className={styles.cheaper}>

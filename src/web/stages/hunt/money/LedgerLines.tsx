@@ -103,7 +103,7 @@ function Line(props: {
       <div className={styles.acts}>
         {receipt && (
           <Link className={hunt.alone} to={`?tab=receipt&receipt=${receipt.id}`}>
-            Its receipt
+            Change receipt
           </Link>
         )}
         {receipt && receipt.photoId === null && <AddPicture kind="receipt" about={receipt.id} of={what} />}
