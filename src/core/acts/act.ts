@@ -26,6 +26,8 @@ export interface Act<K extends string = string, S extends z.ZodType = z.ZodType,
   kind: K;
   /** What the act is called in the message that offers to undo it. */
   title: string;
+  /** The same where it depends on what was said: "Bought: oak bench". */
+  titleFor?(payload: z.output<S>): string;
   place: P;
   payload: S;
   decide(rows: P extends 'project' ? ProjectRows : HouseRows, payload: z.output<S>): Decision;

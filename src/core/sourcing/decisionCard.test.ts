@@ -91,7 +91,16 @@ describe('the decision card', () => {
     }
     const best = answer.best;
     const chosen = following(after, 'choose', { slotId: SLOT, optionId: best?.option.id, count: 1, fillId: uuid(900) });
-    expect(answer.purseAfter.money).toEqual(computePlan(chosen, AS_OF).purse.money);
+    const bought = following(chosen, 'buyFind', {
+      findId: FIND,
+      how: 'payment',
+      paid: 1200,
+      ledgerId: uuid(901),
+      reversalId: uuid(902),
+      atMs: AS_OF,
+    });
+    // The purse afterwards is the one that stands there afterwards: nothing is kept back any more on what is paid.
+    expect(answer.purseAfter.money).toEqual(computePlan(bought, AS_OF).purse.money);
     expect(answer.yardstick?.option.id).toBe(uuid(7));
   });
 
@@ -115,6 +124,15 @@ describe('the decision card', () => {
     expect(best({ L: 37, a: -11, b: -7 })).toBe('asFound');
     const plain = room({ project: project() });
     expect(ask(plain, tagged).best?.kind).toBe('asFound');
+  });
+
+  it('leaves a range in the purse where the tag is a range', () => {
+    const loose = { ...tagged, story: plainStory({ state: 'stated', low: 300, high: 700 }) };
+    const { till, purseAfter } = ask(room(), loose);
+    expect([till.low, till.likely, till.high]).toEqual([300, 500, 700]);
+    const { free } = purseAfter.money;
+    const exact = ask(room(), { ...tagged, story: plainStory(stated(500)) }).purseAfter.money.free;
+    expect([free.low, free.likely, free.high]).toEqual([exact.low - 200, exact.likely, exact.high + 200]);
   });
 
   it('judges it for the slot that is asked about, or for none', () => {

@@ -2,11 +2,12 @@ import { dateAfter } from '../calendar/localDates';
 import { localDate } from '../calendar/zonedTime';
 import { sourceKinds } from '../catalog/sourceKinds';
 import { paletteFit } from '../color/paletteFit';
-import type { Amount } from '../kernel/amount';
+import { type Amount, differenceByEnds, exactly } from '../kernel/amount';
 import { currencyExponent } from '../kernel/currencies.data';
 import type { Memo } from '../kernel/memo';
 import { MS_PER_DAY } from '../kernel/units';
-import type { ColorCardRow, FindRow, OptionRow, ProjectRows, RecipeRow, SlotRow } from '../model/rows';
+import { newLedgerLine } from '../model/newLedgerLine';
+import type { ColorCardRow, FindRow, LedgerRow, OptionRow, ProjectRows, RecipeRow, SlotRow } from '../model/rows';
 import { taxAt } from '../model/sourceName';
 import { type OptionPlan, Plan } from '../plan/computePlan';
 import { costOf } from '../plan/optionFigures';
@@ -241,16 +242,37 @@ export function decisionCard(plan: Plan, asked: CardQuestion, memo: Memo): Decis
     best,
     yardstick,
     advice,
-    purseAfter: best ? purseWith(trial, slot, best, memo) : plan.purse,
+    purseAfter: best ? purseAfterBuying(trial, slot, best, till, memo, find) : plan.purse,
   };
 }
 
-/** The purse with the best way chosen for the slot, in the place of what is chosen now. */
-function purseWith(trial: Plan, slot: SlotRow, { plan: way }: CardWay, memo: Memo): Purse {
+/**
+ * The purse once the find is bought and the best way is chosen for the slot, in the place of what is chosen now. What the
+ * till will say is not known to the cent where the tag is a range: so is what is left.
+ */
+function purseAfterBuying(
+  trial: Plan,
+  slot: SlotRow,
+  { plan: way }: CardWay,
+  till: Amount,
+  memo: Memo,
+  find: FindRow,
+): Purse {
   const fills = trial.rows.fills.filter((fill) => fill.slotId !== slot.id);
   const count = Math.max(1, way.count);
   const fill = { id: `card ${way.option.id}`, version: 1, slotId: slot.id, optionId: way.option.id, count };
-  return new Plan({ ...trial.rows, fills: [...fills, fill] }, trial.asOfMs, memo).purse;
+  const bought = paymentFor(find, till, trial.asOfMs);
+  const ledger = bought === null ? trial.rows.ledger : [...trial.rows.ledger, bought];
+  // Nothing is kept back for surprises on what is paid: the payment stands in the books, as it will.
+  const { purse } = new Plan({ ...trial.rows, fills: [...fills, fill], ledger }, trial.asOfMs, memo);
+  return bought === null ? purse : lessFree(purse, differenceByEnds(till, exactly(till.likely)));
+}
+
+/** The payment that buying a find now would be; null for what is paid, ordered or ours already. */
+function paymentFor(find: FindRow, till: Amount, atMs: number): LedgerRow | null {
+  if (find.state !== 'seen' && find.state !== 'passed') return null;
+  const subject = { kind: 'piece' as const, id: find.pieceId };
+  return { ...newLedgerLine('card payment', 'payment', subject, till.likely, atMs), atLeast: till.atLeast };
 }
 
 /** A purse after so much more was spent on something that is in no plan. */

@@ -47,6 +47,22 @@ describe('a discount as a person says it', () => {
       'one color of the week: blue, green, yellow, half off',
       'half off blue tags now, tags by turns (blue, green, yellow, a week each)',
     ],
+    [
+      'tags by turns: pink, white, orange, a week each, half off',
+      'half off pink tags now, tags by turns (pink, white, orange, a week each)',
+    ],
+    [
+      'half off colored tags rotating weekly: pink, white and orange',
+      'half off pink tags now, tags by turns (pink, white, orange, a week each)',
+    ],
+    [
+      'tag color changes every Sunday: pink, blue, green, 50 % off',
+      'half off pink tags now, tags by turns (pink, blue, green, a week each)',
+    ],
+    [
+      'tags rotate every 3 days, red, then blue, then white, 30 % off',
+      '30 % off red tags now, tags by turns (red, blue, white, 3 days each)',
+    ],
     ['clearance 30, 50, 75 % from Dec 26', 'clearance: everything 30 % from Dec 26, 50 % from Jan 2, 75 % from Jan 9'],
     [
       'closing sale: 30 % from Dec 1, 50 % from Dec 8, 70 % from Dec 15 until Dec 24',

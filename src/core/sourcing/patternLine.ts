@@ -180,26 +180,37 @@ function intervalOf(said: string | undefined): number {
 /** What a price tag is called. */
 export const TAG_WORD = String.raw`(?:colou?r(?:ed)?\s+)?(?:tags?|tickets?|labels?|stickers?)`;
 
+/** A word that may be a color: none of those that say how often, from when or how much. */
+const COLOR = String.raw`(?!(?:a|an|one|each|every|per|weekly|from|next|since|half|now|then|starting|beginning)\b)\p{L}+`;
+
+/** The last such weekday, today or before. */
+const lastWeekday = (today: string, code: (typeof weekdayCodes)[number]) =>
+  weekdayFrom(dateAfter(today, -6), weekdayCodes.indexOf(code) + 1);
+
 /** Colors of tags that take turns: "tags by turns: blue, green, red, weekly from Monday". */
 function takeRotation(rest: Rest, today: string): HoldsFor | null {
+  const each = String.raw`(?:weekly|(?:a|one|each|every|per)\s+week(?:\s+each)?|every\s+${weekdayWord}|every\s+\d+\s+(?:days?|weeks?))`;
   const turns = rest.take(
-    String.raw`(?:one\s+)?(?:${TAG_WORD}\s+)?(?:colou?rs?\s+)?(?:by\s+turns?|take\s+turns|in\s+turn|rotat(?:e|es|ing|ion)|of\s+the\s+week)(?:\s+(?:weekly|every\s+week))?\s*:?\s*((?:\p{L}+)(?:(?:\s*,\s*|\s+and\s+)(?!weekly|from|next|every)\p{L}+)+)`,
+    String.raw`(?:one\s+)?(?:${TAG_WORD}\s+)?(?:colou?rs?\s+)?(?:by\s+turns?|take\s+turns|in\s+turn|rotat(?:e|es|ing|ion)|chang(?:e|es|ing)|of\s+the\s+week)(?:\s+(${each}))?\s*[:,]?\s*(${COLOR}(?:(?:\s*,\s*(?:then\s+|and\s+)?|\s+and\s+|\s+then\s+)${COLOR})+)`,
   );
-  const colors = (turns?.[1] ?? '')
-    .split(/\s*,\s*|\s+and\s+/)
+  const colors = (turns?.[2] ?? '')
+    .split(/\s*,\s*(?:then\s+|and\s+)?|\s+and\s+|\s+then\s+/)
     .map((color) => color.trim().toLowerCase())
     .filter((color) => color !== '');
   if (colors.length < 2) return null;
-  const days = rest.take(String.raw`every\s+(\d+)\s+days?`);
-  const weeks = rest.take(String.raw`every\s+(\d+)\s+weeks?`);
-  rest.take('(?:weekly|every\\s+week|each\\s+week|a\\s+week)');
-  const periodDays = days ? Number(days[1]) : weeks ? Number(weeks[1]) * 7 : 7;
+  const said = turns?.[1] ?? rest.take(each)?.[0] ?? '';
+  rest.take('each');
+  const [, count = '1', unit = 'week'] = /(\d+)\s+(day|week)/i.exec(said) ?? [];
+  const isDays = unit.toLowerCase() === 'day';
+  const [day] = codesOf(said);
+  // Where colors change on a weekday, the first of them has hung since the last one of these; by days, since today.
+  const began = day === undefined ? (isDays ? today : thisWeek(today)) : lastWeekday(today, day);
   rest.take(TAG_WORD);
   return {
     kind: 'rotation',
     colors,
-    from: takeFrom(rest, today) ?? thisWeek(today),
-    periodDays: Math.max(1, periodDays),
+    from: takeFrom(rest, today) ?? began,
+    periodDays: Math.max(1, Number(count) * (isDays ? 1 : 7)),
   };
 }
 

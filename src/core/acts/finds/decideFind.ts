@@ -33,6 +33,8 @@ const payload = z.strictObject({
   payment: z.strictObject(settlement).nullable(),
 });
 
+const verdictWords = { buy: 'Bought', think: 'Thinking over', pass: 'Passed' } as const;
+
 /** Decisions one after the other, each over what the ones before it left; the first refusal refuses all. */
 function inTurn(rows: ProjectRows, decisions: readonly ((rows: ProjectRows) => Decision)[]): Decision {
   const changes: RowChange[] = [];
@@ -84,6 +86,8 @@ function noteSeen(rows: ProjectRows, find: FindPayload, state: 'seen' | 'passed'
 export const decideFind = projectAct({
   kind: 'decideFind',
   title: 'Decided',
+  titleFor: ({ verdict, find, payment }) =>
+    `${verdict === 'buy' && payment?.how === 'promise' ? 'Ordered' : verdictWords[verdict]}: ${find.name}`,
   payload,
   decide: (rows, { verdict, find, ways, choice, payment }) =>
     inTurn(rows, [

@@ -99,13 +99,20 @@ export function Ways(props: { card: DecisionCard; picked: CardWay | null; onPick
   );
 }
 
+/** What a way comes to against the yardstick; where the find is all there is, it is its own, and that says nothing. */
+function worthWords({ plan }: CardWay, currency: string): string {
+  return plan.comparison.kind === 'isYardstick'
+    ? 'nothing to hold it against yet'
+    : comparisonWords(plan, { currency }).words;
+}
+
 /** The verdict in one line, for the foot of the card: "made over earns $31 an hour · worth up to $46 · $62 left". */
 export function shortVerdict(card: DecisionCard, way: CardWay | null, currency: string): string {
   const money = (minor: number) => formatMoney(minor, currency, { cents: 'auto' });
   const free = card.purseAfter.money.free.likely;
   const worth = way?.plan.worthUpTo;
   return [
-    way ? `${wayNames[way.kind].toLowerCase()}: ${comparisonWords(way.plan, { currency }).words}` : 'answers no slot',
+    way ? `${wayNames[way.kind].toLowerCase()}: ${worthWords(way, currency)}` : 'answers no slot',
     worth?.kind === 'upTo' ? `worth up to ${money(worth.till)}` : '',
     card.advice.kind === 'wait' ? 'better wait' : '',
     free < 0 ? `${money(-free)} over` : `${money(free)} left`,
@@ -129,7 +136,7 @@ export function Verdict(props: { card: DecisionCard; way: CardWay | null }) {
     free.likely < 0
       ? `${money(-free.likely)} over the budget afterwards`
       : `${free.atLeast ? 'at most ' : ''}${money(free.likely)} left afterwards`;
-  const said = way ? comparisonWords(way.plan, locale) : null;
+  const said = way ? worthWords(way, locale.currency) : null;
   const worth = way?.plan.worthUpTo;
   const { advice } = card;
   return (
@@ -137,8 +144,8 @@ export function Verdict(props: { card: DecisionCard; way: CardWay | null }) {
       {way && said && (
         <p className={styles.verdict} role="status">
           {wayNames[way.kind]}
-          {isAct(said.words) ? ' it ' : ': '}
-          <u>{said.words}</u>.{' '}
+          {isAct(said) ? ' it ' : ': '}
+          <u>{said}</u>.{' '}
           {way.plan.stashUsed > 0 && way.plan.cashAdded.likely <= card.till.likely ? 'Paint is in the stash. ' : ''}
           Usable {dayWords(way.plan.usableMs, plan.asOfMs, locale.timeZone)}.
         </p>
