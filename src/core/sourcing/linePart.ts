@@ -23,6 +23,7 @@ export interface UnderstoodPart {
     | 'finish'
     | 'flaw'
     | 'how long it stays fresh'
+    | 'when it comes'
     | null;
 }
 
@@ -178,6 +179,46 @@ export function takeLooseSum(part: LinePart, currency: string): Price | null {
   for (const [pattern, low, high] of looseSums)
     if (part.takeMatch(pattern, 'price')) return { state: 'stated', low: low * unit, high: high * unit };
   return null;
+}
+
+const carriage = '(?:delivery|delivered|shipping|shipped|postage|to deliver)';
+const sum = String.raw`[$£€¥]?\s*(\d+(?:[.,]\d{1,2})?)\s*[€£]?`;
+const carriageFirst = new RegExp(
+  String.raw`(?:\bplus\s+|\+\s*|\band\s+)?\b${carriage}\s*(?:is|of|costs|for|:|at)?\s*${sum}(?!\s*(?:days?|weeks?))(?![\d])`,
+);
+const carriageLast = new RegExp(
+  String.raw`(?:\bplus\s+|\+\s*|\band\s+)?(?<![\p{L}\d])${sum}\s*(?:for\s+)?${carriage}(?!\p{L})`,
+  'u',
+);
+const carriageFree = new RegExp(
+  String.raw`\b(?:free|no)\s+${carriage}\b|\b${carriage}\s+(?:is\s+)?(?:free|included)\b`,
+);
+
+/** Takes what bringing it costs out of a part: "plus $25 shipping", "delivery 18", "free delivery". */
+export function takeDelivery(part: LinePart, currency: string): PriceLine[] {
+  if (part.takeMatch(carriageFree, 'price line')) return [{ kind: 'delivery', amount: 0, taxed: false }];
+  for (const pattern of [carriageFirst, carriageLast]) {
+    const money = parseMoney(pattern.exec(part.text)?.[1] ?? '', currency);
+    if (!money.ok) continue;
+    part.takeMatch(pattern, 'price line');
+    return [{ kind: 'delivery', amount: money.value, taxed: true }];
+  }
+  return [];
+}
+
+/** Takes the days until it comes out of a part: "comes in 2 weeks", "9 days delivery". */
+export function takeLeadDays(part: LinePart): number | null {
+  const match = part.takeMatch(
+    new RegExp(
+      String.raw`\b(?:comes|arrives|ships|delivered|delivery|lead time)(?:\s+(?:in|within|takes|of))?\s+(?<first>${anyCount})\s+(?<unit>days?|weeks?)\b|(?<![\p{L}\d])(?<last>${anyCount})[\s-]+(?<unit2>days?|weeks?)\s+(?:of\s+)?(?:delivery|shipping|lead time|wait)\b`,
+      'u',
+    ),
+    'when it comes',
+  );
+  const { first, last, unit, unit2 } = match?.groups ?? {};
+  const count = numberOf(first ?? last ?? '');
+  if (count === null) return null;
+  return Math.min(365, count * ((unit ?? unit2 ?? '').startsWith('week') ? 7 : 1));
 }
 
 /** Of so many bought some are free: "3 for 2", "buy 2 get 1", or the second is cheaper. */

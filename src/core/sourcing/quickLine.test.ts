@@ -56,6 +56,30 @@ describe('the quick line', () => {
     expect(read('5 tall vases, $10')).toMatchObject({ measures: {}, pieces: 5 });
   });
 
+  it.each([
+    ['rocking chair, $149, delivery $25', 14_900, 2500],
+    ['rocking chair $149 plus $25 shipping', 14_900, 2500],
+    ['rocking chair, $149 + 25 delivery', 14_900, 2500],
+    ['lamp, $29, free shipping', 2900, 0],
+    ['lamp, $29, delivery included', 2900, 0],
+    ['lamp 29, shipping 6.50', 2900, 650],
+  ])('keeps what bringing it costs apart from what it costs: %s', (line, tag, delivery) => {
+    const found = read(line);
+    expect(found.tag).toMatchObject({ low: tag });
+    expect(found.lines.map((entry) => entry.kind === 'delivery' && entry.amount)).toEqual([delivery]);
+    expect(found.note).toBe('');
+  });
+
+  it.each([
+    ['lamp, $29, comes in 9 days', 9],
+    ['lamp, $29, 2 weeks delivery', 14],
+    ['lamp, $29, ships within 3 days', 3],
+    ['lamp, $29, delivery two weeks', 14],
+    ['lamp, $29', null],
+  ])('reads when it comes: %s', (line, days) => {
+    expect(read(line)).toMatchObject({ leadDays: days, tag: { low: 2900 }, lines: [], pieces: 1 });
+  });
+
   it('takes the name from the part that says more than what a thing is made of, wherever it stands', () => {
     const name = (line: string) => readQuickLine(line, 'USD', 'us').name;
     expect(name('tin lantern')).toBe('Tin lantern');

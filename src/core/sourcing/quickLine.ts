@@ -12,6 +12,8 @@ import {
   LinePart,
   takeBunchOffer,
   takeCount,
+  takeDelivery,
+  takeLeadDays,
   takeLooseSum,
   takePack,
   takePriceLines,
@@ -47,6 +49,8 @@ export interface QuickLine {
   repairMinutes: number;
   /** How many days it stays fresh, where it is cut or the line says so; null for what lasts. */
   freshDays: number | null;
+  /** Days until it comes, where the line says so; what one takes along is there at once. */
+  leadDays: number | null;
   /** How many tiers it has, or null. */
   tiers: number | null;
   note: string;
@@ -123,6 +127,7 @@ export function readQuickLine(line: string, currency: string, units: UnitSystem)
     measures: {},
     repairMinutes: 0,
     freshDays: usualFreshness(line),
+    leadDays: null,
     tiers: saidTiers(line),
     note: '',
     understood: [],
@@ -136,7 +141,8 @@ export function readQuickLine(line: string, currency: string, units: UnitSystem)
   for (const said of line.split(/,(?!\d{2,3}\b)|[;()\n]|\s[-–—]\s/)) {
     if (said.trim() === '') continue;
     const part = new LinePart(said.trim());
-    result.lines.push(...takeBunchOffer(part), ...takePriceLines(part, currency));
+    result.leadDays ??= takeLeadDays(part);
+    result.lines.push(...takeDelivery(part, currency), ...takeBunchOffer(part), ...takePriceLines(part, currency));
     const keeps = saidFreshness(part.text);
     if (keeps) {
       result.freshDays = keeps.days;

@@ -34,12 +34,19 @@ describe('the same look at several prices', () => {
 
   it('ranks by what one that serves costs, delivered and with tax, each thing once', () => {
     // 33.00 + 5.00 for two; 19.80 each; a lot of four of which two serve for 22.00; 990.00.
-    expect(sameLook(plan, '1').map(({ name, each, more }) => [name, each?.likely, more])).toEqual([
-      ['Lot of 4', 1100, null],
-      ['Pair of lamps', 1900, 800],
-      ['Lamp', 1980, 880],
-      ['The designer lamp', 99_000, 97_900],
-      ['Somewhere', 0, null],
+    const told = sameLook(plan, '1').map(({ name, each, more, bought, usable }) => [
+      name,
+      each?.likely,
+      more,
+      bought,
+      usable,
+    ]);
+    expect(told).toEqual([
+      ['Lot of 4', 1100, null, 4, 2],
+      ['Pair of lamps', 1900, 800, 2, 2],
+      ['Lamp', 1980, 880, 2, 2],
+      ['The designer lamp', 99_000, 97_900, 2, 2],
+      ['Somewhere', 0, null, 2, 2],
     ]);
   });
 

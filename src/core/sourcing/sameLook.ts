@@ -4,6 +4,7 @@ import { taxAt } from '../model/sourceName';
 import type { OptionPlan, Plan } from '../plan/computePlan';
 import { nameOfOption } from '../plan/nameOfOption';
 import { offerCash } from '../pricing/offer';
+import { piecesBought } from '../pricing/priceStory';
 import { receiptOf } from '../pricing/receipt';
 
 /** One way to buy the same look, as it is sold: delivered, with tax. Money in minor units. */
@@ -13,9 +14,10 @@ export interface RankedOffer {
   sourceId: string | null;
   /** What buying enough for the slot comes to. */
   total: Amount;
-  /** Pieces that serve, of what is bought. */
+  /** Pieces that are bought with it, and those of them that serve the slot. */
+  bought: number;
   usable: number;
-  /** Total ÷ usable pieces, rounded; null where none serves. */
+  /** Total ÷ the pieces that serve, rounded; null where none does. */
   each: Amount | null;
   /** How much one costs more than the cheapest that is known; null for that one, and where a price is not known. */
   more: number | null;
@@ -32,14 +34,14 @@ function asSold(plan: Plan, { model, option }: OptionPlan): Omit<RankedOffer, 'm
     const { offer, pieces } = part;
     const needed = model.slot.quantity * pieces;
     const packs = Math.ceil(needed / Math.max(1, offer.pieces));
-    const usable = packs * Math.max(1, offer.pieces);
     const total = offerCash(offer, needed, taxAt(rows, offer.sourceId));
     return {
       optionId: option.id,
       name: offer.name,
       sourceId: offer.sourceId,
       total,
-      usable,
+      bought: packs * Math.max(1, offer.pieces),
+      usable: needed,
       // What is over serves nobody: the price is divided by what is needed.
       each: mapAmount(total, (minor) => Math.round(minor / needed)),
       dream: offer.dream,
@@ -53,6 +55,7 @@ function asSold(plan: Plan, { model, option }: OptionPlan): Omit<RankedOffer, 'm
     name: nameOfOption(model),
     sourceId: find.sourceId,
     total,
+    bought: piecesBought(find.story),
     usable: Number.isFinite(usable) ? usable : find.count,
     each: usable > 0 ? mapAmount(total, (minor) => Math.round(minor / usable)) : null,
     dream: false,

@@ -3,6 +3,7 @@ import type { Lab } from '@core/color/lab';
 import type { Price } from '@core/kernel/price';
 import type { ColorCardRow, FindRow, OfferRow, OptionRow, ProjectRows, RecipeRow } from '@core/model/rows';
 import { chosenLayer, type RecipeBody, recipeFor } from '@core/recipe/recipeBody';
+import type { QuickLine } from '@core/sourcing/quickLine';
 import { completeMeasures } from '@core/surface/furnitureTemplate';
 import { furnitureTemplates } from '@core/surface/templates';
 
@@ -94,6 +95,18 @@ export function coveredFind(recipe: RecipeRow, find: FindRow, slotId: string | n
     findId: find.id,
     body: { ...recipe.body, pieces: piece ? [...recipe.body.pieces, piece] : recipe.body.pieces },
     option: slotId === null ? null : optionRow(slotId, 'makeover', onePiece(find.id), recipe.id),
+  };
+}
+
+/** What a line says of an order: how many a pack holds, what bringing it costs, when it comes. */
+export function saidOfOrder(
+  line: QuickLine,
+): Pick<OfferRow, 'pieces' | 'leadDays'> & Partial<Pick<OfferRow, 'delivery'>> {
+  const carriage = line.lines.find((entry) => entry.kind === 'delivery');
+  return {
+    pieces: line.pieces,
+    leadDays: line.leadDays ?? 0,
+    ...(carriage?.kind === 'delivery' ? { delivery: carriage.amount } : {}),
   };
 }
 

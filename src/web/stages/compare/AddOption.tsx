@@ -15,7 +15,15 @@ import { Link } from 'react-router';
 import { api } from '../../app/api';
 import { fillWithPiece } from '../../app/fillWithPiece';
 import { localToday } from '../../app/houseStore';
-import { buyNewOption, cardsByUse, newColorCard, plainOption, proposedOption, startOf } from '../../app/newOption';
+import {
+  buyNewOption,
+  cardsByUse,
+  newColorCard,
+  plainOption,
+  proposedOption,
+  saidOfOrder,
+  startOf,
+} from '../../app/newOption';
 import { useCommands, useLocale, useRows } from '../../app/projectStore';
 import { BigChoice } from '../../ui/basics';
 import { ColorCardPicker } from '../../ui/ColorCardPicker';
@@ -117,7 +125,7 @@ export function AddOption(props: { slot: SlotRow | null; kind: AddableKind; onCl
         slot.id,
         line.name,
         price ? stated(price.ok ? price.value : 0) : (line.tag ?? { state: 'unknown' }),
-        {},
+        saidOfOrder(line),
         line.templateId ?? rows.finds[0]?.templateId ?? 'freeBox',
       );
       run('addOption', payload);

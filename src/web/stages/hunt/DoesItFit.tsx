@@ -62,28 +62,28 @@ export function WayIn(props: { find: FindRow }) {
   );
 }
 
-/** The slots that a find lies best to, with what is to spare in each, and its way into the house. */
+/** The slots that ask for such a thing, with what is to spare in each; where none does, those that it would go into. */
 export function DoesItFit(props: { find: FindRow }) {
   const plan = usePlan();
   const locale = useLocale();
-  const fits = slotFits(plan, props.find, localDate(plan.asOfMs, locale.timeZone))
-    .filter(({ answers, goesIn, slot }, n) => answers || (goesIn && n < SHOWN && slot.quantity > 0))
-    .slice(0, SHOWN);
+  const fits = slotFits(plan, props.find, localDate(plan.asOfMs, locale.timeZone));
+  const asking = fits.filter(({ answers }) => answers).slice(0, SHOWN);
+  const roomy = fits.filter(({ goesIn, open }) => goesIn && open > 0).slice(0, SHOWN);
+  const nameOf = ({ slot }: SlotFit) => `${slot.number} · ${slot.name}`;
   return (
     <>
-      {fits.length === 0 ? (
-        <p className="muted">No slot asks for it.</p>
-      ) : (
+      {asking.length > 0 ? (
         <ul className={styles.fits} aria-label="Does it fit">
-          {fits.map((fit) => (
+          {asking.map((fit) => (
             <li key={fit.slot.id}>
-              <b>
-                {fit.slot.number} · {fit.slot.name}
-              </b>
-              : {fitWords(fit, locale)}
+              <b>{nameOf(fit)}</b>: {fitWords(fit, locale)}
             </li>
           ))}
         </ul>
+      ) : (
+        <p className="muted">
+          No slot asks for such a thing.{roomy.length > 0 && ` It would go into ${listed(roomy.map(nameOf))}.`}
+        </p>
       )}
       <WayIn find={props.find} />
     </>

@@ -5,7 +5,7 @@ import { sameLook } from '@core/sourcing/sameLook';
 import { Checkbox } from 'antd';
 import { useState } from 'react';
 import { Link } from 'react-router';
-import { buyNewOption } from '../../app/newOption';
+import { buyNewOption, saidOfOrder } from '../../app/newOption';
 import { useCommands, useLocale, usePlan, useRows } from '../../app/projectStore';
 import { SourceField } from '../../app/SourceField';
 import shell from '../../app/shell.module.css';
@@ -73,7 +73,7 @@ export function OffersPage() {
                     <small>
                       {[
                         sourceName(rows.sources, entry.sourceId),
-                        `${amountWords(entry.total, locale)} for ${entry.usable}, delivered, with tax`,
+                        `${amountWords(entry.total, locale)} for ${entry.bought}${entry.bought > entry.usable ? `, of which ${entry.usable === 1 ? '1 serves' : `${entry.usable} serve`}` : ''}, delivered, with tax`,
                         entry.dream ? 'the dream' : '',
                         entry.more === null
                           ? ''
@@ -116,15 +116,17 @@ function NewOffer(props: { slotId: string }) {
   const [sourceId, setSourceId] = useState<string | null>(null);
   const [delivery, setDelivery] = useState<number | null>(0);
   const read = line.trim() === '' ? null : readQuickLine(line, currency, units);
+  // What the line says of delivery stands before the field.
+  const said = read && { delivery, ...saidOfOrder(read) };
   const add = () => {
-    if (!read) return;
+    if (!read || !said) return;
     run(
       'addOption',
       buyNewOption(
         props.slotId,
         read.name,
         read.tag ?? { state: 'unknown' },
-        { sourceId, delivery, pieces: read.pieces },
+        { sourceId, ...said },
         read.templateId ?? 'freeBox',
       ),
     );
@@ -134,7 +136,7 @@ function NewOffer(props: { slotId: string }) {
     <section className={hunt.sheet} aria-label="Another offer">
       <LineEntry
         label="Another offer: what and its price"
-        placeholder="white lamp, pack of 2, $29"
+        placeholder="white lamp, pack of 2, $29, shipping $6, comes in 9 days"
         value={line}
         send="Add offer"
         isReady={read !== null}
@@ -146,7 +148,7 @@ function NewOffer(props: { slotId: string }) {
         <SourceField label="Sold at" value={sourceId} onCommit={setSourceId} />
         <MoneyField
           label="Delivery, once"
-          value={delivery}
+          value={said ? said.delivery : delivery}
           nullable
           hint="0: none; empty: not known yet"
           currency={currency}

@@ -5,6 +5,7 @@ import { discountsOn } from '@core/pricing/discountPattern';
 import { readWish } from '@core/recipe/wish';
 import { type CardWay, decisionCard } from '@core/sourcing/decisionCard';
 import { patternWords } from '@core/sourcing/patternWords';
+import { saidTagColor } from '@core/sourcing/saidTagColor';
 import { Input } from 'antd';
 import { useDeferredValue, useMemo, useRef, useState } from 'react';
 import { Link, useSearchParams } from 'react-router';
@@ -18,7 +19,7 @@ import { HuntNav } from '../HuntNav';
 import { CardPhoto } from './CardPhoto';
 import styles from './card.module.css';
 import { type CardDraft, dropDraft, emptyDraft, findOnCard, loadDraft, saveDraft } from './cardDraft';
-import { DecideBar, type Verdict as Decision } from './DecideBar';
+import { DecideBar, type Verdict as Decision, type Said } from './DecideBar';
 import { Flaws } from './Flaws';
 import { PriceRow } from './PriceRow';
 import { SeenBefore, ThinkAgain } from './SeenBefore';
@@ -109,7 +110,7 @@ function Card(props: { known: FindRow | null; onOpen: (id: string) => void; onNe
     setShopId(id);
     if (!known) standAt(projectId, id);
   };
-  const decide = (verdict: Decision, words: { because: string; thinkUntil: string | null; reason: string }) => {
+  const decide = (verdict: Decision, words: Said) => {
     if (!card) return;
     const open = card.slot && card.fits.find(({ slot }) => slot.id === card.slot?.id)?.open;
     const count = Math.min(open ?? 0, way?.plan.capacity ?? 0);
@@ -142,6 +143,11 @@ function Card(props: { known: FindRow | null; onOpen: (id: string) => void; onNe
     input.current?.focus();
     window.scrollTo({ top: 0 });
   };
+  // The color of a tag that the shop marks down by is understood: the price says so.
+  const patterns = source?.patterns ?? [];
+  const noted = said.flatMap(({ as, text }) =>
+    as === null && saidTagColor(text, patterns) === null ? [text.trim()] : [],
+  );
   const inForce = source ? discountsOn(source.patterns, today) : [];
   return (
     <>
@@ -176,15 +182,7 @@ function Card(props: { known: FindRow | null; onOpen: (id: string) => void; onNe
           </p>
         )}
         {!isNamed && <ThinkAgain sourceId={shopId} today={today} onOpen={props.onOpen} />}
-        {isNamed && said.some(({ as }) => as === null) && (
-          <p className="small muted">
-            noted:{' '}
-            {said
-              .filter(({ as }) => as === null)
-              .map(({ text }) => text.trim())
-              .join(', ')}
-          </p>
-        )}
+        {isNamed && noted.length > 0 && <p className="small muted">noted: {noted.join(', ')}</p>}
         {isNamed && card && (
           <div className={styles.body}>
             <div>
