@@ -1,4 +1,5 @@
 import { dateAfter } from '../calendar/localDates';
+import type { Amount } from '../kernel/amount';
 import type { FindRow, SourceRow } from '../model/rows';
 import { betterDays, type DiscountInForce, discountsFor, type TaggedThing } from '../pricing/discountPattern';
 import type { PriceStory, Tax } from '../pricing/priceStory';
@@ -43,6 +44,23 @@ export function withoutShopDiscounts(source: Pick<SourceRow, 'patterns'>, find: 
     return at < 0;
   });
   return { ...find.story, lines };
+}
+
+/**
+ * What a find comes to at its shop's till on a day, by what the shop takes off then; what it took off on the day the find
+ * was seen is not taken off again.
+ */
+export function tillOnDay(
+  source: Pick<SourceRow, 'patterns'>,
+  find: FindRow,
+  day: string,
+  money: { currency: string; tax: Tax },
+): Amount {
+  const { lines, ...story } = withoutShopDiscounts(source, find);
+  const markdowns = discountsOf(source, find, day).map(
+    ({ percentThousandths }) => ({ kind: 'markdown', percentThousandths }) as const,
+  );
+  return receiptOf({ ...story, lines: [...markdowns, ...lines] }, money.currency, money.tax).total;
 }
 
 /**

@@ -46,12 +46,25 @@ describe('the sheet of a trip', () => {
     const [first, second] = [...sheet.stops].sort((a, b) => (a.stop.sourceId < b.stop.sourceId ? 1 : -1));
     expect(first).toMatchObject({
       source: { name: 'Near' },
-      fetch: [{ id: 'find:frame', name: 'Oak frame', cost: 1200 }],
+      // Frames are half off on that Saturday.
+      fetch: [{ id: 'find:frame', name: 'Oak frame', cost: 1200, thatDay: 600 }],
     });
     expect(first?.discounts.map(({ percentThousandths }) => percentThousandths)).toEqual([50_000]);
     expect(second?.thinking.map(({ name }) => name)).toEqual(['Mirror']);
     expect(sheet.cost).toBe(250);
     expect(sheet.look.map(({ slot: { name } }) => name)).toEqual(['Rug']);
+  });
+
+  it('fetches what is chosen, and thinks over only what is not', () => {
+    const plan = room();
+    const thinking = {
+      ...plan.rows,
+      finds: plan.rows.finds.map((row) => ({ ...row, thinkUntil: '2026-06-06' })),
+    };
+    const [stop] = tripSheet(computePlan(thinking, AS_OF), trip('near')).stops;
+    expect([stop?.fetch.length, stop?.thinking.length]).toEqual([1, 0]);
+    const monday = tripSheet(plan, { ...trip('near'), onDate: '2026-06-08' });
+    expect(monday.stops[0]?.fetch[0]?.thatDay).toBeNull();
   });
 
   it('names the places where something waits and no trip goes to', () => {

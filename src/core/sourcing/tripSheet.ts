@@ -5,6 +5,7 @@ import { placeName, tripQuestion, tripsBySource } from '../plan/tripQuestion';
 import { type DiscountInForce, discountsOn } from '../pricing/discountPattern';
 import { planTrip, type TripArrival, type TripPlan, type TripStop, tripCost } from '../pricing/tripPlan';
 import { type HuntingLine, huntingList } from './huntingList';
+import { tillOnDay } from './tillOnDays';
 
 /** Something that is chosen and waits to be fetched at a stop. */
 export interface ToFetch {
@@ -13,6 +14,8 @@ export interface ToFetch {
   name: string;
   /** What it should cost, minor units; null while nobody knows. */
   cost: number | null;
+  /** What it comes to on the day of the trip, where the place takes off another amount then; minor units. */
+  thatDay: number | null;
 }
 
 /** One stop of a trip, with all that one wants to know there. */
@@ -24,7 +27,7 @@ export interface SheetStop {
   /** What the place takes off that day. */
   discounts: DiscountInForce[];
   fetch: ToFetch[];
-  /** Seen there before, and being thought over. */
+  /** Seen there before, and being thought over; what is chosen is fetched. */
   thinking: FindRow[];
 }
 
@@ -38,25 +41,38 @@ export interface TripSheet {
   look: HuntingLine[];
 }
 
+const otherThan = (known: number, amount: number) => (amount === known ? null : amount);
+
 /** What is chosen, is to be fetched at a place and is not paid yet: finds, new things, and supplies by where their packs are sold. */
-function toFetch(plan: Plan, source: SourceRow): ToFetch[] {
+function toFetch(plan: Plan, source: SourceRow, onDate: string | null): ToFetch[] {
+  const { currency } = plan.rows.project;
   const lines = plan.sums.lines.flatMap(({ pool, drawn, cost }): ToFetch[] => {
     const price = cost.cash.atLeast ? null : cost.cash.likely;
     switch (pool.kind) {
       case 'find':
         return !pool.isSettled && pool.find.sourceId === source.id
-          ? [{ id: `find:${pool.find.id}`, name: pool.find.name, cost: price }]
+          ? [
+              {
+                id: `find:${pool.find.id}`,
+                name: pool.find.name,
+                cost: price,
+                thatDay:
+                  onDate === null || price === null
+                    ? null
+                    : otherThan(price, tillOnDay(source, pool.find, onDate, { currency, tax: pool.tax }).likely),
+              },
+            ]
           : [];
       case 'order':
         return !pool.isSettled && pool.offer.sourceId === source.id
-          ? [{ id: `offer:${pool.offer.id}`, name: pool.offer.name, cost: price }]
+          ? [{ id: `offer:${pool.offer.id}`, name: pool.offer.name, cost: price, thatDay: null }]
           : [];
       case 'supply': {
         const bought = new Set(purchaseOf(pool, drawn).packs.map(({ id }) => id));
         const isHere = pool.packs.some(
           (pack) => bought.has(pack.id) && placeName(pack.source) === placeName(source.name),
         );
-        return isHere ? [{ id: `supply:${pool.key}`, name: pool.name, cost: price }] : [];
+        return isHere ? [{ id: `supply:${pool.key}`, name: pool.name, cost: price, thatDay: null }] : [];
       }
       case 'tool':
       case 'session':
@@ -84,15 +100,21 @@ export function tripSheet(plan: Plan, trip: TripRow): TripSheet {
   );
   const stopOf = (stop: TripStop, arrival: TripArrival | null): SheetStop => {
     const source = byId.get(stop.sourceId) ?? null;
+    const fetch = source ? toFetch(plan, source, trip.onDate) : [];
+    const fetched = new Set(fetch.map(({ id }) => id));
     return {
       stop,
       source,
       arrival,
       discounts: source ? discountsOn(source.patterns, trip.onDate) : [],
-      fetch: source ? toFetch(plan, source) : [],
+      fetch,
       thinking: finds.filter(
         (find) =>
-          find.sourceId === stop.sourceId && find.state === 'seen' && find.thinkUntil !== null && !find.archived,
+          find.sourceId === stop.sourceId &&
+          find.state === 'seen' &&
+          find.thinkUntil !== null &&
+          !find.archived &&
+          !fetched.has(`find:${find.id}`),
       ),
     };
   };
@@ -112,7 +134,7 @@ export function placesToVisit(plan: Plan): { source: SourceRow; fetch: ToFetch[]
   const visited = tripsBySource(plan.rows.trips);
   return plan.rows.sources
     .filter(({ id }) => !visited.has(id))
-    .map((source) => ({ source, fetch: toFetch(plan, source) }))
+    .map((source) => ({ source, fetch: toFetch(plan, source, null) }))
     .filter(({ fetch }) => fetch.length > 0)
     .sort((a, b) => b.fetch.length - a.fetch.length || (a.source.name < b.source.name ? -1 : 1));
 }

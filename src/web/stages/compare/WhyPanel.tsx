@@ -17,7 +17,7 @@ import { useCommands, useLocale, usePlan, useRows } from '../../app/projectStore
 import { SourceField } from '../../app/SourceField';
 import { amountWords, dayWords } from '../../app/words';
 import { LinkButton } from '../../ui/basics';
-import { MoneyField, NumberField, PriceField, TextField } from '../../ui/fields';
+import { DateField, MoneyField, NumberField, PriceField, TextField } from '../../ui/fields';
 import { SettleBox } from '../../ui/SettleBox';
 import styles from './compare.module.css';
 import { WhyTree } from './WhyTree';
@@ -187,6 +187,14 @@ function OfferFields(props: { option: OptionPlan }) {
         whole
         onCommit={(leadDays) => set({ leadDays })}
       />
+      {(paid || promise) && offer.leadDays > 0 && (
+        <DateField
+          label="Came on"
+          value={offer.arrivedOn}
+          hint="empty: on its way"
+          onCommit={(arrivedOn) => set({ arrivedOn })}
+        />
+      )}
       {paid ? (
         <PaidLine line={paid} />
       ) : (

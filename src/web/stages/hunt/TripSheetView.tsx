@@ -174,11 +174,12 @@ function Stop(props: {
             been there
           </Checkbox>
         </li>
-        {entry.fetch.map(({ id, name: what, cost }) => (
+        {entry.fetch.map(({ id, name: what, cost, thatDay }) => (
           <li key={id}>
             <Checkbox checked={trip.ticked.includes(id)} onChange={() => props.onTick(id)}>
               fetch <b>{what}</b>
-              {cost === null ? '' : `, ${formatMoney(cost, currency)}`}
+              {cost === null ? '' : `, ${formatMoney(thatDay ?? cost, currency)}`}
+              {thatDay === null || cost === null ? '' : ` that day instead of ${formatMoney(cost, currency)}`}
             </Checkbox>
           </li>
         ))}

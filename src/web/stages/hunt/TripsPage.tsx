@@ -86,7 +86,11 @@ export function TripsPage() {
                   <b>{trip.name}</b>
                   <span />
                   <small>
-                    {[sayDay(trip.onDate, today), `${trip.stops.length} stops`, trip.done ? 'done' : '']
+                    {[
+                      sayDay(trip.onDate, today),
+                      `${trip.stops.length} ${trip.stops.length === 1 ? 'stop' : 'stops'}`,
+                      trip.done ? 'done' : '',
+                    ]
                       .filter((word) => word !== '')
                       .join(' · ')}
                   </small>
