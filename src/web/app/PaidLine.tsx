@@ -11,12 +11,16 @@ const sumOf = ({ amount, atLeast }: LedgerRow): Sum =>
   atLeast && amount === 0 ? { minor: null, atLeast: false } : { minor: amount, atLeast };
 
 /** What was paid or promised for something, and the way to set it right: the slip turned up, or it was mistyped. */
-export function PaidLine(props: { line: LedgerRow }) {
-  const { line } = props;
+export function PaidLine(props: {
+  line: LedgerRow;
+  /** Where it was asked for already: it is open, and closing it is said. */
+  onClose?: () => void;
+}) {
+  const { line, onClose } = props;
   const { run } = useCommands();
   const { currency } = useLocale();
   /** What is typed while it is set right; null while it is not. */
-  const [typed, setTyped] = useState<Sum | null>(null);
+  const [typed, setTyped] = useState<Sum | null>(onClose ? sumOf(line) : null);
   const [verb, rest] = line.kind === 'promise' ? ['Ordered', ', paid later'] : ['Bought', ''];
   if (typed === null) {
     const { minor, atLeast } = sumOf(line);
@@ -32,10 +36,14 @@ export function PaidLine(props: { line: LedgerRow }) {
       </p>
     );
   }
+  const close = () => {
+    setTyped(null);
+    onClose?.();
+  };
   const correct = () => {
     const [ledgerId, reversalId] = [crypto.randomUUID(), crypto.randomUUID()];
     run('correctPayment', { lineId: line.id, ...bookedSum(typed), ledgerId, reversalId, atMs: Date.now() });
-    setTyped(null);
+    close();
   };
   return (
     <div className={styles.settle}>
@@ -43,7 +51,7 @@ export function PaidLine(props: { line: LedgerRow }) {
       <Button type="primary" onClick={correct}>
         Set it right
       </Button>
-      <Button onClick={() => setTyped(null)}>Leave it</Button>
+      <Button onClick={close}>Leave it</Button>
     </div>
   );
 }

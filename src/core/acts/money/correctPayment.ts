@@ -1,5 +1,6 @@
 import { z } from 'zod';
 import { id } from '../../model/fields';
+import { subjectName } from '../../plan/subjectName';
 import { linesInForce } from '../../pricing/ledger';
 import { projectAct, refuse } from '../act';
 import { ledgerLine, payment, reversalOf } from './ledgerChanges';
@@ -14,7 +15,7 @@ export const correctPayment = projectAct({
     if (!line || (line.kind !== 'payment' && line.kind !== 'promise'))
       return refuse('lineId', payload.lineId, 'a payment or an order that counts');
     if (linesInForce(rows.ledger).some((row) => row.refundsId === line.id))
-      return refuse('lineId', line.amount, 'a payment of which nothing came back yet');
+      return refuse('lineId', subjectName(rows, line.subject), 'a payment of which nothing came back yet');
     const { kind, subject, sourceId, receiptId, pieces, note } = line;
     return [
       reversalOf(line, payload.reversalId, payload.atMs),

@@ -1,6 +1,7 @@
 import { z } from 'zod';
 import { id } from '../../model/fields';
 import type { ProjectRows, ReceiptRow, SupplyRow } from '../../model/rows';
+import { subjectName } from '../../plan/subjectName';
 import { linesInForce } from '../../pricing/ledger';
 import { isRefusal, projectAct, refuse } from '../act';
 import { applyChanges, type RowChange, update } from '../changes';
@@ -40,7 +41,7 @@ export const correctReceipt = projectAct({
     const payments = inForce.filter(({ kind, receiptId }) => kind === 'payment' && receiptId === receipt.id);
     const paid = new Set(payments.map((line) => line.id));
     const back = inForce.find(({ refundsId }) => refundsId !== null && paid.has(refundsId));
-    if (back) return refuse('receipt', back.note || back.amount, 'a receipt of which nothing came back yet');
+    if (back) return refuse('receipt', subjectName(rows, back.subject), 'a receipt of which nothing came back yet');
     if (undoIds.length < payments.length)
       return refuse('undoIds', undoIds.length, `an id for each of its ${payments.length} payments`);
     const reversals = payments.map((line, n) => reversalOf(line, undoIds[n] as string, payload.atMs));

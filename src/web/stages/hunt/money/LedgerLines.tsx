@@ -41,6 +41,7 @@ export function LedgerLines() {
   const entries = ledgerEntries(rows);
   const back = takenBack(rows.ledger);
   const receipts = new Map(rows.receipts.map((receipt) => [receipt.id, receipt]));
+  const returned = new Set(rows.ledger.flatMap(({ id, receiptId }) => (back.has(id) ? [receiptId] : [])));
   // A receipt stands once, at the first of its lines.
   const firstOf = new Map(entries.toReversed().map(({ line }) => [line.receiptId, line.id]));
   return (
@@ -55,6 +56,7 @@ export function LedgerLines() {
             receipt={
               firstOf.get(entry.line.receiptId) === entry.line.id ? receipts.get(entry.line.receiptId ?? '') : undefined
             }
+            receiptCameBack={returned.has(entry.line.receiptId)}
             isGone={back.get(entry.line.id)?.isWhole ?? false}
           />
         ))}
@@ -72,6 +74,8 @@ function Line(props: {
   cameBack: number;
   isGone: boolean;
   receipt: ReceiptRow | undefined;
+  /** Whether something of the receipt came back: then it stands as it is. */
+  receiptCameBack: boolean;
 }) {
   const { line, what, source, signed, basis, onDate } = props.entry;
   const { receipt } = props;
@@ -79,6 +83,8 @@ function Line(props: {
   const { run } = useCommands();
   const [open, setOpen] = useState<'back' | 'right' | null>(null);
   const canGoBack = line.kind === 'payment' && !props.isGone && line.amount > 0;
+  // What came back came back for what was paid: first that would have to be undone.
+  const canBeRight = (line.kind === 'payment' || line.kind === 'promise') && props.cameBack === 0;
   const amount = basis === 'unknown' ? '?' : formatMoney(signed, currency);
   return (
     <li className={styles.line}>
@@ -101,7 +107,7 @@ function Line(props: {
           .join(' · ')}
       </small>
       <div className={styles.acts}>
-        {receipt && (
+        {receipt && !props.receiptCameBack && (
           <Link className={hunt.alone} to={`?tab=receipt&receipt=${receipt.id}`}>
             Change receipt
           </Link>
@@ -125,7 +131,11 @@ function Line(props: {
             </Button>
           </>
         )}
-        {basis === 'unknown' || open === 'right' ? <PaidLine line={line} /> : null}
+        {open === 'right' ? (
+          <PaidLine line={line} onClose={() => setOpen(null)} />
+        ) : (
+          basis === 'unknown' && <PaidLine line={line} />
+        )}
         {open === 'back' && (
           <TakeBackBox
             line={line}
@@ -142,7 +152,7 @@ function Line(props: {
             It came back
           </Button>
         )}
-        {open === null && (line.kind === 'payment' || line.kind === 'promise') && basis !== 'unknown' && (
+        {open === null && canBeRight && basis !== 'unknown' && (
           <Button size="small" type="text" aria-label={`Set right: ${what}`} onClick={() => setOpen('right')}>
             Set right
           </Button>
