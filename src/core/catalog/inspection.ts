@@ -1,3 +1,5 @@
+import type { DetailKind } from '../surface/zone';
+
 /** What a flaw asks for: minutes to mend it, what that takes, or a use that makes something of it. */
 export interface Flaw {
   /** As it is said of the piece: "drawer sticks". */
@@ -8,6 +10,10 @@ export interface Flaw {
   takes: readonly { kindId: string; amount: number }[];
   /** What the flaw can be made into instead; null where it can only be mended. */
   use: string | null;
+  /** How fiddly it makes faces that are flat on others of its kind; null where nothing is to be got into. */
+  detail: DetailKind | null;
+  /** Further words that say it by themselves. */
+  words: readonly string[];
 }
 
 /** One thing to look at before money is spent: a tap says that it is fine, a flaw, or a reason to leave it. */
@@ -52,10 +58,29 @@ export const mend = (says: string, minutes: number, ...takes: [kindId: string, a
   minutes,
   takes: takes.map(([kindId, amount]) => ({ kindId, amount })),
   use: null,
+  detail: null,
+  words: [],
 });
 
 /** A flaw that is made into something. */
-export const turnInto = (says: string, use: string, minutes = 0): Flaw => ({ says, minutes, takes: [], use });
+export const turnInto = (says: string, use: string, minutes = 0): Flaw => ({
+  says,
+  minutes,
+  takes: [],
+  use,
+  detail: null,
+  words: [],
+});
+
+/** No flaw of use, but of work: straight lines are a beginner's piece, carving asks for a brush in every groove. */
+export const carving: Flaw = {
+  says: 'carved',
+  minutes: 0,
+  takes: [],
+  use: null,
+  detail: 'profiles',
+  words: ['ornate', 'fluted', 'fretwork', 'filigree', 'gingerbread'],
+};
 
 /** A check in the order that most of them are said in. */
 export const check = (

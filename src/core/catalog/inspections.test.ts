@@ -28,8 +28,9 @@ describe.each(inspections.all)('the checklist $name', ({ id, checks }) => {
         expect(consumables.find(kindId), `${id}: ${kindId}`).toBeDefined();
         expect(amount).toBeGreaterThan(0);
       }
-      // A flaw is mended in some minutes, or made into something.
-      if (check.flaw) expect(check.flaw.minutes > 0 || check.flaw.use !== null, check.id).toBe(true);
+      // A flaw is mended in some minutes, made into something, or makes everything fiddlier.
+      const { flaw } = check;
+      if (flaw) expect(flaw.minutes > 0 || flaw.use !== null || flaw.detail !== null, check.id).toBe(true);
     }
   });
 });

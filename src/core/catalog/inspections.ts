@@ -1,5 +1,6 @@
 import { createRegistry } from '../kernel/registry';
 import type { Looked } from '../state/pieceState';
+import type { DetailKind } from '../surface/zone';
 import type { Flaw, Inspected, Inspection, InspectionCheck } from './inspection';
 import { ceramic } from './inspections/ceramic.data';
 import { children } from './inspections/children.data';
@@ -52,6 +53,10 @@ export function flawsFound(inspected: readonly Looked[]): { check: InspectionChe
     return verdict === 'flaw' && check?.flaw ? [{ check, flaw: check.flaw }] : [];
   });
 }
+
+/** How fiddly a thing is, as far as somebody looked; null where nobody found more than flat faces. */
+export const detailFound = (inspected: readonly Looked[]): DetailKind | null =>
+  flawsFound(inspected).find(({ flaw }) => flaw.detail !== null)?.flaw.detail ?? null;
 
 /** Why a thing is better left, as far as somebody looked. */
 export function breakersFound(inspected: readonly Looked[]): InspectionCheck[] {

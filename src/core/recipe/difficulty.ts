@@ -1,3 +1,4 @@
+import type { Skill } from '../catalog/labor.data';
 import type { ZoneStacks } from './stack';
 import type { ZonePlan } from './zonePlans';
 
@@ -6,6 +7,12 @@ export interface Difficulty {
   level: 1 | 2 | 3;
   because: string[];
 }
+
+/** The most that each skill is at home with. */
+const atHome: Readonly<Record<Skill, Difficulty['level']>> = { beginner: 1, practiced: 2, professional: 3 };
+
+/** Whether a recipe asks for more than a skill is at home with. */
+export const asksMoreThan = ({ level }: Difficulty, skill: Skill): boolean => level > atHome[skill];
 
 /** Straight lines are a beginner's piece, carving and weave are not; each technique says what it asks. */
 export function difficultyOf(zones: readonly ZonePlan[], stacked: ZoneStacks): Difficulty {
@@ -21,6 +28,7 @@ export function difficultyOf(zones: readonly ZonePlan[], stacked: ZoneStacks): D
   const worked = zones.filter((zone) => (stacked.stacks.get(zone.key)?.length ?? 0) > 0);
   if (worked.some((zone) => zone.zone.detail === 'spindles' || zone.zone.detail === 'weave'))
     raise(2, 'open work and weave: drips hide where you do not look');
+  if (worked.some((zone) => zone.isCarved)) raise(2, 'carving: the brush has to get into every groove');
   if (worked.some((zone) => zone.noSand)) raise(2, 'no sanding while lead is open');
   if (worked.some((zone) => zone.works.includes('strip'))) raise(3, 'stripping an old finish');
   return { level: level >= 3 ? 3 : level === 2 ? 2 : 1, because };

@@ -2,6 +2,7 @@ import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { Assumptions, type OverrideRow } from '../catalog/assumptions';
 import { coatings } from '../catalog/coatings';
+import type { Skill } from '../catalog/labor.data';
 import { materials, oldFinishes } from '../catalog/substrates';
 import { finishLeftBy } from '../catalog/substrates.data';
 import { hexFromLab, labFromHex } from '../color/lab';
@@ -16,7 +17,8 @@ import { setbackProblems } from '../state/setback';
 import { furnitureTemplates } from '../surface/templates';
 import { zoneUses } from '../surface/zone';
 import { techniques } from '../technique';
-import { computeRecipe } from './computeRecipe';
+import { computeRecipe, type RecipePlan } from './computeRecipe';
+import { asksMoreThan } from './difficulty';
 import { needsOf } from './needsOf';
 import { chosenLayer, type RecipeBody, type ZoneEdit } from './recipeBody';
 import type { RecipeContext } from './recipeContext';
@@ -361,7 +363,21 @@ describe('steps', () => {
     expect(kinds(compute(painted, recipe('r', painted, 'chalk', 'teal')))).not.toContain('testPatch');
   });
   it('say what the hand needs: straight lines are a first piece, weave and stencil want practice', () => {
-    expect(compute(painted, recipe('r', painted, 'chalk', 'teal')).difficulty).toEqual({ level: 1, because: [] });
+    const plain = compute(painted, recipe('r', painted, 'chalk', 'teal'));
+    expect(plain.difficulty).toEqual({ level: 1, because: [] });
+    // Carving found in the shop: more minutes with the brush, no step of its own, and no beginner's piece any more.
+    const carved = { ...painted, inspected: [{ check: 'wood.lines', verdict: 'flaw' as const }] };
+    const fiddly = compute(carved, recipe('r', carved, 'chalk', 'teal'));
+    expect(fiddly.difficulty).toEqual({ level: 2, because: ['carving: the brush has to get into every groove'] });
+    expect(
+      ['beginner', 'practiced', 'professional'].map((skill) => asksMoreThan(fiddly.difficulty, skill as Skill)),
+    ).toEqual([true, false, false]);
+    const minutes = (of: RecipePlan) =>
+      of.steps.filter(({ kind }) => kind === 'coat').reduce((sum, { runMinutes }) => sum + runMinutes, 0);
+    expect(minutes(fiddly)).toBeGreaterThan(minutes(plain));
+    // The top stays flat: less than 1.4 times as long (figures.md, 7: profiles by brush).
+    expect(minutes(fiddly)).toBeLessThan(1.4 * minutes(plain));
+    expect(fiddly.steps.filter(({ kind }) => kind === 'mend')).toEqual([]);
     const stenciled = withLayer(recipe('r', painted, 'chalk', 'teal'), 'craftAcrylic', {
       techniqueId: 'stencil',
       colorCardId: 'white',

@@ -1,3 +1,4 @@
+import { detailFound } from '../catalog/inspections';
 import { conditionWorks, preparations } from '../catalog/preparations.data';
 import type { Substrate } from '../catalog/substrate';
 import { mayHoldLead, substrates } from '../catalog/substrates';
@@ -9,7 +10,7 @@ import { shapeForms } from '../surface/shapeForms';
 import { shapeTexture, type ZoneShape } from '../surface/shapes';
 import { furnitureTemplates } from '../surface/templates';
 import { zone as usualZone } from '../surface/templates/parts';
-import { type Zone, zoneAreaM2 } from '../surface/zone';
+import { type DetailKind, type Zone, zoneAreaM2 } from '../surface/zone';
 import type { EnteredShape, RecipeBody, RecipePiece, ZoneEdit } from './recipeBody';
 import type { PieceFacts, RecipeContext } from './recipeContext';
 import type { RecipeFinding } from './recipeSentences';
@@ -47,6 +48,8 @@ export interface ZonePlan {
   colorEstimated: boolean;
   /** Whether abrasion is off because lead is open or found. */
   noSand: boolean;
+  /** Whether it is fiddly because the inspection found it so. */
+  isCarved: boolean;
 }
 
 /** Whether abrasion of this piece's old finish is off: lead was found, or its age is open and nobody tested. */
@@ -130,10 +133,13 @@ function editedZone(zone: Zone, edit: ZoneEdit | undefined): Zone {
 const LETTERS = 'ABCDEFGHIJKLMNOPQRSTUVWXYZ';
 
 /** The zones of a piece: its template's, then the stylist's own, each with its edits and a letter of its own. */
-function zonesOf(piece: RecipePiece, findings: RecipeFinding[]): Zone[] {
+function zonesOf(piece: RecipePiece, found: DetailKind | null, findings: RecipeFinding[]): Zone[] {
   const template = furnitureTemplates.find(piece.templateId);
   const proposed = template ? template.zones(completeMeasures(template, piece.measures)) : [];
-  const zones = proposed.map((zone) => editedZone(zone, piece.zoneEdits[zone.id]));
+  // A carved piece is carved where it is seen; its top stays flat.
+  const carved = (zone: Zone): Zone =>
+    found === null || zone.detail !== 'flat' || zone.use === 'tableTop' ? zone : { ...zone, detail: found };
+  const zones = proposed.map((zone) => editedZone(carved(zone), piece.zoneEdits[zone.id]));
   for (const own of piece.ownZones) {
     const shape = enteredShape(own.shape);
     if (shape === null) {
@@ -224,7 +230,8 @@ export function zonePlansOf(
       });
       if (!facts) continue;
     }
-    for (const zone of zonesOf(piece, findings)) {
+    const carved = detailFound(facts.inspected);
+    for (const zone of zonesOf(piece, carved, findings)) {
       const edit = piece.zoneEdits[zone.id];
       const own: PieceFacts = {
         ...facts,
@@ -301,6 +308,7 @@ export function zonePlansOf(
         ),
         colorEstimated: own.color === null,
         noSand,
+        isCarved: carved !== null && zone.detail === carved,
       });
     }
   }

@@ -20,6 +20,8 @@ describe('flaws that a line says', () => {
     ['nightstand wobbles, a knob missing', ['wood.wobble', 'wood.knob']],
     ['drawer missing', ['wood.drawerGone']],
     ['veneer lifting', ['wood.veneer']],
+    ['carved nightstand, $20', ['wood.lines']],
+    ['ornate nightstand', ['wood.lines']],
     ['nightstand, pine, $24', []],
   ])('“%s”', (line, checks) => {
     expect(ids(line)).toEqual(checks);

@@ -16,7 +16,10 @@ export function saidFlaws(line: string, piece: Inspected): Looked[] {
   return inspectionsFor(piece).flatMap(({ checks }) =>
     checks.flatMap(({ id, flaw }): Looked[] => {
       const words = flaw ? tellingWords(flaw.says).map(stem) : [];
-      return words.length > 0 && words.every((word) => said.has(word)) ? [{ check: id, verdict: 'flaw' }] : [];
+      const isSaid =
+        (words.length > 0 && words.every((word) => said.has(word))) ||
+        flaw?.words.some((word) => said.has(stem(word))) === true;
+      return isSaid ? [{ check: id, verdict: 'flaw' }] : [];
     }),
   );
 }

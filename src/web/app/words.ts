@@ -180,3 +180,10 @@ export function explainedWords(line: Explained, locale: ProjectLocale): string {
     return `${least}${words}`;
   return `${least}${words} (${unitWords(line.low, line.unit, locale)} to ${unitWords(line.high, line.unit, locale)})`;
 }
+
+/** What a recipe asks of a hand, by its level. */
+export const difficultyWords = {
+  1: 'a first piece',
+  2: 'wants some practice',
+  3: 'wants a steady hand and patience',
+} as const;

@@ -1,4 +1,4 @@
-import { check, type Inspection, mend, turnInto } from '../inspection';
+import { carving, check, type Inspection, mend, turnInto } from '../inspection';
 
 /** What to look at: wood. */
 export const wood: Inspection = {
@@ -14,6 +14,7 @@ export const wood: Inspection = {
       'a leg or rail is broken through',
     ),
     check('wood.drawers', 'Drawers', 'pull each one out and push it in', mend('a drawer sticks', 15)),
+    check('wood.lines', 'Lines', 'straight and flat, or carved, fluted, turned?', carving),
     check(
       'wood.drawerGone',
       'All drawers there',

@@ -16,6 +16,8 @@ export function mendFlaws(book: StepBook, worked: readonly ZonePlan[]): void {
     const facts = book.context.pieces.get(piece.findId);
     if (!zone || !facts) continue;
     for (const { check, flaw } of flawsFound(facts.inspected)) {
+      // What makes it fiddly is no work of its own: it makes all the others longer.
+      if (flaw.detail !== null) continue;
       const id = `flaw:${piece.id}:${check.id}`;
       book.next(
         {

@@ -33,7 +33,7 @@ export function CheckRow(props: {
   const { check, verdict } = props;
   const taps: [CheckVerdict, string][] = [
     ['fine', 'fine'],
-    ...(check.flaw ? [['flaw', 'flaw'] as [CheckVerdict, string]] : []),
+    ...(check.flaw ? [['flaw', check.flaw.detail === null ? 'flaw' : check.flaw.says] as [CheckVerdict, string]] : []),
     ...(check.breaker === null ? [] : [['breaker', 'leave it'] as [CheckVerdict, string]]),
   ];
   const found =

@@ -8,7 +8,7 @@ import type { Step } from '@core/state/step';
 import { Button } from 'antd';
 import { useState } from 'react';
 import { useLocale, usePlan } from '../../app/projectStore';
-import { supplyWords, temperatureWords } from '../../app/words';
+import { difficultyWords, supplyWords, temperatureWords } from '../../app/words';
 import { NumberField, TextField } from '../../ui/fields';
 import { SideBySide } from '../../ui/layout';
 import { WhyTree } from '../compare';
@@ -34,12 +34,6 @@ const waitWords = (step: Step): string => {
   );
   return [...new Set(words.filter((part) => part !== ''))].join(', or ');
 };
-
-const difficultyWords = {
-  1: 'a first piece',
-  2: 'wants some practice',
-  3: 'wants a steady hand and patience',
-} as const;
 
 /** The ordered steps with minutes, waits and the cautions where they matter; all of it can be overruled. */
 export function Steps(props: { recipe: RecipeAccess }) {

@@ -3,11 +3,12 @@ import { localDate } from '@core/calendar/zonedTime';
 import { formatMinutes } from '@core/kernel/formatMinutes';
 import { formatMoney } from '@core/kernel/formatMoney';
 import type { FindRow } from '@core/model/rows';
+import { asksMoreThan } from '@core/recipe/difficulty';
 import type { CardWay, DecisionCard } from '@core/sourcing/decisionCard';
 import { Select } from 'antd';
 import { comparisonWords, edgeColor } from '../../../app/optionWords';
 import { useLocale, usePlan } from '../../../app/projectStore';
-import { amountWords, dayWords, type ProjectLocale } from '../../../app/words';
+import { amountWords, dayWords, difficultyWords, type ProjectLocale } from '../../../app/words';
 import { StitchedNumber } from '../../../ui/basics';
 import { fitWords, WayIn } from '../DoesItFit';
 import styles from './card.module.css';
@@ -139,6 +140,8 @@ export function Verdict(props: { card: DecisionCard; way: CardWay | null }) {
   const said = way ? worthWords(way, locale.currency) : null;
   const worth = way?.plan.worthUpTo;
   const { advice } = card;
+  const difficulty = way?.plan.model.recipe?.difficulty;
+  const isHard = difficulty !== undefined && asksMoreThan(difficulty, plan.rows.project.skill);
   return (
     <section className={styles.part} aria-label="Verdict">
       {way && said && (
@@ -148,6 +151,12 @@ export function Verdict(props: { card: DecisionCard; way: CardWay | null }) {
           <u>{said}</u>.{' '}
           {way.plan.stashUsed > 0 && way.plan.cashAdded.likely <= card.till.likely ? 'Paint is in the stash. ' : ''}
           Usable {dayWords(way.plan.usableMs, plan.asOfMs, locale.timeZone)}.
+        </p>
+      )}
+      {difficulty && difficulty.level > 1 && (
+        <p className={isHard ? styles.warn : 'small'}>
+          {isHard ? 'Harder than you are used to: it ' : 'It '}
+          {difficultyWords[difficulty.level]} ({difficulty.because.join('; ')}).
         </p>
       )}
       {way?.plan.refused && <p className={styles.warn}>It cannot be used so: look at the board for why.</p>}
