@@ -124,6 +124,42 @@ describe('in the shop, on a phone', () => {
     expect((await snapshot()).pieces.some(({ name }) => name === 'Stone bust')).toBe(false);
   });
 
+  it('takes a day and a reason in one’s own words', async () => {
+    await open('hunt/card');
+    await person.fill('What is it, and its tag', 'tin pail, $3', 'stay');
+    await person.press('Think');
+    await person.fill('Another day', 'some day', 'stay');
+    await person.see('//button[normalize-space(.)="Say it"][@disabled]');
+    await person.fill('Another day', '2031-05-02', 'enter');
+    await person.seeText('Thinking over: Tin pail');
+    await person.fill('What is it, and its tag', 'gilt clock, $30', 'stay');
+    await person.press('Pass');
+    await person.fill('Why, in your own words', 'it does not run', 'enter');
+    await person.seeText('Passed: Gilt clock');
+    await person.saved();
+    const { pieces, sightings } = await snapshot();
+    const of = (name: string) => sightings.find(({ pieceId }) => pieceId === pieces.find((p) => p.name === name)?.id);
+    expect(of('Tin pail')?.thinkUntil).toBe('2031-05-02');
+    expect(of('Gilt clock')?.because).toBe('it does not run');
+  });
+
+  it('says what does not go through the door or into the car, and the way in can be measured', async () => {
+    await open('hunt/card');
+    await person.fill('What is it, and its tag', 'pine wardrobe, $80, 52 wide 34 deep 90 high', 'stay');
+    await person.seeText('too large for the car');
+    await person.press('Measure your way in');
+    await person.fill('Hold of the car, width (0: no car)', '0');
+    await person.saved();
+    await open('hunt/card');
+    await person.seeText('for the door');
+    await person.notText('for the car');
+    await open('assumptions');
+    await person.press('Reset Hold of the car');
+    await person.saved();
+    await open('hunt/card');
+    await person.fill('What is it, and its tag', '', 'stay');
+  });
+
   it('something seen before is decided on the card, at what it costs today', async () => {
     await person.fill('What is it, and its tag', 'half said', 'stay');
     await open('hunt');
@@ -301,6 +337,29 @@ describe('taking things back', () => {
     await open('hunt/ledger?tab=sums');
     await person.choose('Summed by', 'place');
     await person.see('//tr[td[normalize-space(.)="Harbor Hand-Me-Downs"]][td[contains(., "$25.44")]]');
+  });
+});
+
+describe('what is ordered', () => {
+  it('is on its way with its task, comes, and may come late', async () => {
+    await open('hunt/offers');
+    await person.fill('Another offer: what and its price', 'reed stool, $44, shipping $6, comes in 9 days', 'enter');
+    await person.seeText('Reed stool');
+    await open('compare');
+    await person.press('Buy new: Reed stool');
+    await person.press('Why: Buy new, Reed stool');
+    await person.press('Ordered, paid later');
+    await person.saved();
+    await open('hunt/ledger?tab=dates');
+    await person.press('Plan to clear the way: Reed stool');
+    await person.click('//li[.//b[normalize-space(.)="Reed stool"]]//label[contains(., "the way is clear")]');
+    await person.saved();
+    await person.press('It is here: Reed stool');
+    await person.notText('It is here: Reed stool');
+    await person.saved();
+    await person.press('Take it back');
+    await person.see('//button[@aria-label="It is here: Reed stool"]');
+    await person.saved();
   });
 });
 

@@ -30,7 +30,7 @@ export function AssumptionField(props: {
 }) {
   const { definition, ...rest } = props;
   const { label, unit, minimum: least, maximum: most } = definition;
-  if (unit === 'mm') return <LengthField {...rest} label={label} />;
+  if (unit === 'mm') return <LengthField {...rest} label={label} zero={least === 0} />;
   return isQuantity(unit) ? (
     <QuantityField {...rest} label={label} kind={unit} least={least} most={most} />
   ) : (
