@@ -10,6 +10,7 @@ import { plainStory } from '../pricing/priceStory';
 import { emptyBrief } from '../state/brief';
 import { decisionCard } from './decisionCard';
 import { readPatternLine } from './patternLine';
+import { slotFits } from './slotFits';
 
 const FIND = uuid(60);
 const SLOT = uuid(1);
@@ -99,6 +100,13 @@ describe('the decision card', () => {
       reversalId: uuid(902),
       atMs: AS_OF,
     });
+    expect(answer.fits[0]?.isChosen).toBe(false);
+    expect(
+      slotFits(computePlan(bought, AS_OF), tagged, '2026-06-01').map(({ slot: { id }, isChosen }) => [id, isChosen]),
+    ).toEqual([
+      [SLOT, true],
+      [uuid(4), false],
+    ]);
     // The purse afterwards is the one that stands there afterwards: nothing is kept back any more on what is paid.
     expect(answer.purseAfter.money).toEqual(computePlan(bought, AS_OF).purse.money);
     expect(answer.yardstick?.option.id).toBe(uuid(7));

@@ -12,6 +12,8 @@ export interface SlotFit {
   slot: SlotRow;
   /** How many of the slot are still open; none where it is filled. */
   open: number;
+  /** Whether it is the very thing that is chosen there. */
+  isChosen: boolean;
   fit: Fit;
   goesIn: boolean;
   /** Whether it is the kind of thing, or does what the slot asks for: not only small enough. */
@@ -51,6 +53,9 @@ export function slotFits(plan: Plan, find: FindRow, today: string): SlotFit[] {
     borrowedFrom: '',
     backBy: null,
   });
+  const chosenFor = new Set(
+    plan.chosen.flatMap(({ model }) => (model.finds.some(({ id }) => id === find.id) ? [model.slot.id] : [])),
+  );
   return plan.slots
     .filter(({ slot }) => !slot.leftOut && slot.star === null)
     .map(({ slot, open }): SlotFit => {
@@ -61,6 +66,7 @@ export function slotFits(plan: Plan, find: FindRow, today: string): SlotFit[] {
       return {
         slot,
         open,
+        isChosen: chosenFor.has(slot.id),
         fit,
         goesIn: tooLarge(need, piece) === null,
         // A slot that names its kind of thing is answered by that kind alone.

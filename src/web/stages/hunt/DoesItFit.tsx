@@ -10,7 +10,8 @@ import type { ProjectLocale } from '../../app/words';
 import styles from './hunt.module.css';
 
 /** Whether it goes into a slot, and by how much: "fits: 2 in to spare in height". */
-export function fitWords({ goesIn, spare, answers, open, blockedBy }: SlotFit, locale: ProjectLocale): string {
+export function fitWords(fit: SlotFit, locale: ProjectLocale): string {
+  const { goesIn, spare, answers, open, isChosen, blockedBy } = fit;
   const over = spare.filter(({ byMm }) => byMm < -0.5);
   const said = (list: typeof spare) =>
     list
@@ -22,7 +23,7 @@ export function fitWords({ goesIn, spare, answers, open, blockedBy }: SlotFit, l
   if (!goesIn)
     return `too large: ${said(over)}${blockedBy.length === 0 ? '' : `; in the way: ${blockedBy.join(', ')}`}`;
   const kind = answers ? 'fits' : 'goes in, though something else is asked for';
-  const filled = open > 0 ? '' : '; something else is chosen there, which stays';
+  const filled = isChosen ? '; it is chosen there' : open > 0 ? '' : '; something else is chosen there, which stays';
   return spare.length === 0 ? `${kind}; no size is asked for${filled}` : `${kind}: ${said(spare)}${filled}`;
 }
 
