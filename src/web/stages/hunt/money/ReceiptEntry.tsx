@@ -95,7 +95,7 @@ function Slip({ kept }: { kept: ReceiptRow | null }) {
           </p>
         )}
         <SideBySide across={3}>
-          <SourceField label="From" value={draft.sourceId} onCommit={(sourceId) => set({ sourceId })} />
+          <SourceField label="From" value={draft.sourceId} onCommit={(sourceId) => set({ sourceId, tax: null })} />
           <DateField label="Date on it" value={draft.onDate} onCommit={(onDate) => set({ onDate: onDate ?? today })} />
           <Choice
             label="The till rounds tax"

@@ -9,14 +9,20 @@ import type { DraftLine, LineFor } from './receiptDraft';
 
 const NEW = 'new';
 const FEE = 'fee';
+const KEPT = 'kept';
 
 /** What a line can be for: something new, a find that is not paid yet, a supply, a fee. */
-function choicesFor(rows: ProjectRows) {
-  const open = rows.finds.filter(({ state, archived }) => !archived && (state === 'seen' || state === 'promised'));
+function choicesFor(rows: ProjectRows, of: LineFor) {
+  // What the line is for already stands among them, paid or not.
+  const named = new Set(of.kind === 'finds' ? of.ids : []);
+  const open = rows.finds.filter(
+    ({ id, state, archived }) => named.has(id) || (!archived && (state === 'seen' || state === 'promised')),
+  );
   const colorOf = (id: string | null) => rows.colorCards.find((card) => card.id === id)?.name;
   return [
     { value: NEW, label: 'something new' },
     { value: FEE, label: 'a fee' },
+    ...(of.kind === 'kept' ? [{ value: KEPT, label: 'as it was' }] : []),
     ...open.map(({ id, name }) => ({ value: `find:${id}`, label: name })),
     ...rows.supplies.map((supply) => ({
       value: `supply:${supply.id}`,
@@ -31,6 +37,8 @@ const valuesOf = (of: LineFor): string[] => {
       return [NEW];
     case 'fee':
       return [FEE];
+    case 'kept':
+      return [KEPT];
     case 'supply':
       return [`supply:${of.id}`];
     case 'finds':
@@ -104,7 +112,7 @@ export function SlipLineRow(props: {
           aria-label={`Line ${number} is for`}
           mode="multiple"
           value={valuesOf(line.of)}
-          options={choicesFor(rows)}
+          options={choicesFor(rows, line.of)}
           optionFilterProp="label"
           style={{ minWidth: 220, flex: 1 }}
           onChange={(values: string[]) => {

@@ -2,10 +2,10 @@ import type { PayloadOf } from '@core/acts';
 import { dayBegins, localDate } from '@core/calendar/zonedTime';
 import { stated } from '@core/kernel/price';
 import { MS_PER_DAY } from '@core/kernel/units';
-import type { FindRow, LedgerSubject, ProjectRows, ReceiptRow } from '@core/model/rows';
+import type { FindRow, ProjectRows, ReceiptRow } from '@core/model/rows';
 import { taxAt } from '@core/model/sourceName';
 import { inOwnMoney } from '@core/pricing/foreignMoney';
-import { plainStory } from '@core/pricing/priceStory';
+import { plainStory, type Tax } from '@core/pricing/priceStory';
 import { reckonSlip, type Slip, type SlipDiscount } from '@core/pricing/slip';
 import { newFind } from '@core/sourcing/newFind';
 import { readQuickLine } from '@core/sourcing/quickLine';
@@ -16,7 +16,9 @@ export type LineFor =
   | { kind: 'new' }
   | { kind: 'finds'; ids: string[] }
   | { kind: 'supply'; id: string; amount: number }
-  | { kind: 'fee' };
+  | { kind: 'fee' }
+  /** What it was for on the kept receipt, where a line typed here cannot say it: a tool, an order. */
+  | { kind: 'kept'; subjects: ReceiptRow['lines'][number]['subjects'] };
 
 /** A line as it is typed off. */
 export interface DraftLine {
@@ -28,8 +30,12 @@ export interface DraftLine {
   percentOff: number | null;
   /** Whether no tax is charged on it, unlike the rest. */
   untaxed: boolean;
+  /** A tax of its own that a kept receipt says; null where it has none, or none was said. */
+  ownTax?: Tax | null;
   of: LineFor;
 }
+
+type BoughtOnLine = Omit<ReceiptRow['lines'][number]['subjects'][number], 'own'> & { own?: number | null };
 
 /** A receipt while it is typed off; kept on the device until it is saved. */
 export interface ReceiptDraft {
@@ -38,6 +44,8 @@ export interface ReceiptDraft {
   lines: DraftLine[];
   discounts: SlipDiscount[];
   rounding: Slip['rounding'];
+  /** The tax of a kept receipt; nothing where the place's own holds. */
+  tax?: Tax | null;
   paid: number | null;
   /** Other money: its code, and what one unit of it was worth, as typed; null for the project's own. */
   foreign: { currency: string; rate: number } | null;
@@ -88,7 +96,7 @@ function lineFor(line: ReceiptRow['lines'][number], rows: ProjectRows): LineFor 
   const ids = line.subjects.flatMap(
     ({ subject }) => rows.finds.find(({ pieceId }) => pieceId === subject.id)?.id ?? [],
   );
-  return ids.length > 0 ? { kind: 'finds', ids } : { kind: 'new' };
+  return ids.length === line.subjects.length ? { kind: 'finds', ids } : { kind: 'kept', subjects: line.subjects };
 }
 
 /** A kept receipt as it can be typed at again, in the project's money. Markdowns one after the other become one. */
@@ -105,11 +113,13 @@ export function draftOf(receipt: ReceiptRow, rows: ProjectRows): ReceiptDraft {
         quantity: line.quantity,
         percentOff: line.markdowns.length === 0 ? null : Math.round((1 - left) * 100_000) / 1000,
         untaxed: line.tax?.percentThousandths === 0,
+        ownTax: line.tax?.percentThousandths === 0 ? null : line.tax,
         of: lineFor(line, rows),
       };
     }),
     discounts: receipt.discounts,
     rounding: receipt.rounding,
+    tax: receipt.tax,
     paid: receipt.paid,
     foreign: null,
   };
@@ -127,13 +137,29 @@ export function correctionPayload(
   const { id, photoId, note, onDate } = kept;
   const payments = rows.ledger.filter(({ receiptId }) => receiptId === id);
   const paidAt = payments.find(({ reversesId }) => reversesId === null)?.atMs;
+  // Prices of their own in a lot, and how many of a find it was, stay where the line is for the same things.
+  const keptLines = new Map(kept.lines.map((line) => [line.id, line]));
+  const idsOf = (subjects: ReceiptRow['lines'][number]['subjects']) => subjects.map(({ subject }) => subject.id).join();
+  const lines = payload.receipt.lines.map((line) => {
+    const was = keptLines.get(line.id)?.subjects ?? [];
+    if (idsOf(was) !== idsOf(line.subjects)) return line;
+    return {
+      ...line,
+      subjects: line.subjects.map((thing, n) => ({
+        ...was[n],
+        ...thing,
+        own: was[n]?.own ?? null,
+        pieces: was[n]?.pieces ?? thing.pieces,
+      })),
+    };
+  });
   const isSameSum = reckonSlip(payload.receipt).total === reckonSlip(kept).total;
   return {
     ...payload,
     // The moment of the payment stays where its day does.
     atMs: onDate === draft.onDate && paidAt !== undefined ? paidAt : payload.atMs,
     // The other money that it was paid in is still true while the sum is.
-    receipt: { ...payload.receipt, id, photoId, note, foreign: isSameSum ? kept.foreign : null },
+    receipt: { ...payload.receipt, lines, id, photoId, note, foreign: isSameSum ? kept.foreign : null },
     undoIds: payments.map(() => crypto.randomUUID()),
   };
 }
@@ -150,11 +176,11 @@ export function slipOf(draft: ReceiptDraft, rows: ProjectRows): Slip {
       price: line.price ?? 0,
       quantity: line.quantity,
       markdowns: line.percentOff === null ? [] : [Math.round(line.percentOff * 1000)],
-      tax: line.untaxed ? { percentThousandths: 0, included: false } : null,
+      tax: line.untaxed ? { percentThousandths: 0, included: false } : (line.ownTax ?? null),
       isFee: line.of.kind === 'fee',
     })),
     discounts: draft.discounts,
-    tax: taxAt(rows, draft.sourceId),
+    tax: draft.tax ?? taxAt(rows, draft.sourceId),
     rounding: draft.rounding,
     paid: draft.paid,
   };
@@ -197,10 +223,12 @@ export function receiptPayload(
       ? inOwnMoney({ currency: draft.foreign.currency, amount, rateMillionths, day: draft.onDate }, own)
       : amount;
   const finds: FindRow[] = [];
-  const subjectsOf = (line: DraftLine): { subject: LedgerSubject; pieces: number; amount: number }[] => {
+  const subjectsOf = (line: DraftLine): BoughtOnLine[] => {
     switch (line.of.kind) {
       case 'fee':
         return [{ subject: { kind: 'fee', id: rows.project.id }, pieces: 1, amount: 0 }];
+      case 'kept':
+        return line.of.subjects;
       case 'supply':
         return [{ subject: { kind: 'supply', id: line.of.id }, pieces: line.quantity, amount: line.of.amount }];
       case 'finds':
@@ -229,7 +257,7 @@ export function receiptPayload(
       markdowns: [...(printed?.markdowns ?? [])],
       tax: printed?.tax ?? null,
       isFee: printed?.isFee ?? false,
-      subjects: subjectsOf(line).map((thing) => ({ ...thing, own: null })),
+      subjects: subjectsOf(line).map((thing) => ({ own: null, ...thing })),
     };
   });
   const total = reckonSlip(slip).total;
