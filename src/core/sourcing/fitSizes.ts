@@ -1,6 +1,6 @@
 import type { PieceRow, SizeRange } from '../model/rows';
 import type { FitNeed } from './fitNeed';
-import { type Direction, directions, fitInRoom, type RoomFit } from './spotRoom';
+import { type Direction, directions, fitInRoom, goesInRoom, type RoomFit } from './spotRoom';
 
 /** What of a need and of a piece its size is judged by, mm. */
 type WantedSizes = Pick<FitNeed, 'width' | 'depth' | 'height' | 'room'>;
@@ -38,12 +38,14 @@ function worstDirection(need: WantedSizes, piece: Sized): Direction | null {
 
 const sizeIsAsked = (need: WantedSizes) => asks(need.width) || asks(need.depth) || asks(need.height);
 
-/** How a piece lies to the room where it is to stand; null where that is not measured, or it goes in. */
-function missesRoom({ room }: WantedSizes, piece: Sized): RoomFit | null {
-  if (room === null) return null;
-  const fit = fitInRoom(room, { width: piece.widthMm, depth: piece.depthMm, height: piece.heightMm });
-  return fit.goes ? null : fit;
-}
+const sizeOf = (piece: Sized) => ({ width: piece.widthMm, depth: piece.depthMm, height: piece.heightMm });
+
+/** Whether a piece goes into the room where it is to stand; what is not measured is no hindrance. */
+const goesIn = ({ room }: WantedSizes, piece: Sized): boolean => room === null || goesInRoom(room, sizeOf(piece));
+
+/** How a piece misses the room where it is to stand; null where it goes in. */
+const missesRoom = (need: WantedSizes, piece: Sized): RoomFit | null =>
+  need.room === null || goesIn(need, piece) ? null : fitInRoom(need.room, sizeOf(piece));
 
 /** The direction in which something is too large, and by how much. */
 function worstOf(fit: RoomFit): { direction: Direction; byMm: number } {
@@ -54,7 +56,7 @@ function worstOf(fit: RoomFit): { direction: Direction; byMm: number } {
 /** How the size lies to what is asked, 0 to 1: of its directions the worst; a half where nothing is asked or known. */
 export function sizeScore(need: WantedSizes, piece: Sized): number {
   const worst = worstDirection(need, piece);
-  if (missesRoom(need, piece) !== null) return 0;
+  if (!goesIn(need, piece)) return 0;
   if (worst === null) return sizeIsAsked(need) ? 1 : 0.5;
   return measureScore(need[worst], piece[sizeKeys[worst]]);
 }

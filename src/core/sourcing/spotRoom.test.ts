@@ -3,7 +3,7 @@ import { describe, expect, it } from 'vitest';
 import { slot, spot } from '../fixtures/projectRows';
 import type { SpotRow } from '../model/rows';
 import { emptyRectangles, type PlacedRectangle } from './emptyRectangles';
-import { fitInRoom, roomOfSlot, spotRoom, type ThingSize } from './spotRoom';
+import { fitInRoom, goesInRoom, roomOfSlot, spotRoom, type ThingSize } from './spotRoom';
 
 const drawer = (change: Partial<SpotRow> = {}): SpotRow =>
   spot('drawer', { kind: 'drawer', widthMm: 350, depthMm: 450, heightMm: 90, measures: {}, ...change });
@@ -101,6 +101,25 @@ describe('whether a thing goes onto a shelf, or before a wall', () => {
     const top = spot('c', { kind: 'console', widthMm: 1000, depthMm: 300, heightMm: 1200, measures: {} });
     const below = slot('s', { spotId: 'c', box: { xMm: 0, yMm: -500, widthMm: 400, heightMm: 400 } });
     expect([roomOfSlot(below, [top]), roomOfSlot({ ...below, box: null }, [top])?.bare.width]).toEqual([null, 1000]);
+  });
+});
+
+describe('the quick answer', () => {
+  it('is the same as the full one', () => {
+    const length = fc.option(fc.integer({ min: 10, max: 500 }), { nil: null });
+    const stands = fc.array(
+      fc.tuple(fc.nat(340), fc.nat(440), fc.integer({ min: 5, max: 200 }), fc.integer({ min: 5, max: 200 })),
+      { maxLength: 3 },
+    );
+    fc.assert(
+      fc.property(length, length, length, stands, fc.boolean(), (width, depth, height, posts, above) => {
+        const room = spotRoom(
+          drawer({ kind: above ? 'drawer' : 'console', features: posts.map((each) => post(...each)) }),
+        );
+        if (!room) throw new Error('nobody measured it');
+        expect(goesInRoom(room, { width, depth, height })).toBe(fitInRoom(room, { width, depth, height }).goes);
+      }),
+    );
   });
 });
 

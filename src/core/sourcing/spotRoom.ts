@@ -105,6 +105,20 @@ function bestSpare(spaces: readonly ClearSpace[], size: ThingSize, turns: boolea
   return best;
 }
 
+/** Whether it is no larger than the space, as far as both are measured. */
+const isWithin = (space: ClearSpace, width: number | null, depth: number | null, height: number | null): boolean =>
+  (width ?? 0) <= space.width + TAPE_MM &&
+  (depth ?? 0) <= space.depth + TAPE_MM &&
+  (height ?? 0) <= space.height + TAPE_MM;
+
+/** Whether a thing goes into a room, as `fitInRoom` says it; plain numbers, for thousands at once. */
+export function goesInRoom({ clear, turns }: SpotRoom, { width, depth, height }: ThingSize): boolean {
+  const canTurn = turns && width !== null && depth !== null;
+  for (const space of clear)
+    if (isWithin(space, width, depth, height) || (canTurn && isWithin(space, depth, width, height))) return true;
+  return false;
+}
+
 /**
  * Whether a thing goes into a room clear of what stands in it, upright, turned by a quarter where that is no matter, and by
  * how much. What is not measured is no hindrance.
