@@ -264,7 +264,15 @@ describe('a receipt', () => {
         ]),
       ],
     });
-    expect(following(room(), 'recordReceipt', keep(lot)).ledger.map(({ amount }) => amount)).toEqual([117, 117, 116]);
+    const split = (parts: { own: number | null; weight?: number }[]) => {
+      const [first] = lot.lines;
+      const subjects = first?.subjects.map((thing, n) => ({ ...thing, ...parts[n] })) ?? [];
+      const row = { ...lot, lines: lot.lines.map((each) => ({ ...each, subjects })) };
+      return following(room(), 'recordReceipt', keep(row)).ledger.map(({ amount }) => amount);
+    };
+    expect(split([])).toEqual([117, 117, 116]);
+    // One of its own for 1.50, the other two share 2.00 as three to one.
+    expect(split([{ own: 150 }, { own: null, weight: 3 }, { own: null, weight: 1 }])).toEqual([150, 150, 50]);
   });
 
   it('takes a promise back that was made for a thing on it', () => {

@@ -39,7 +39,7 @@ export function thingsOn(receipt: ReceiptRow): BoughtThing[] {
   return receipt.lines.flatMap(({ id: lineId, what, subjects }) => {
     const prices = splitLot(
       reckoned.get(lineId) ?? 0,
-      subjects.map(({ own, pieces }) => ({ own, weight: pieces })),
+      subjects.map(({ own, pieces, weight }) => ({ own, weight: weight ?? pieces })),
     );
     return subjects.map(({ subject, pieces, amount }, n) => ({ subject, pieces, amount, what, paid: prices[n] ?? 0 }));
   });

@@ -34,8 +34,11 @@ export const receiptLineSchema = z.strictObject({
     .array(
       z.strictObject({
         subject: subjectSchema,
+        /** Its own price in a lot, or null where it shares what is left. */
         own: minorUnits.nullable(),
         pieces: wholeNumber(1, 1000, 'pieces'),
+        /** What it counts for beside the others that share; its pieces where nobody said. */
+        weight: wholeNumber(1, 1000, 'a weight').optional(),
         /** How much of a supply, in its own unit; 0 where it is none. */
         amount: supplyAmount(0),
       }),

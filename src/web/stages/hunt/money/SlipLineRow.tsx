@@ -1,11 +1,13 @@
 import { supplyKind } from '@core/catalog/supplyKinds';
 import { formatMoney } from '@core/kernel/formatMoney';
-import type { ProjectRows } from '@core/model/rows';
+import type { FindRow, ProjectRows } from '@core/model/rows';
+import { splitLot } from '@core/pricing/lot';
 import { Button, Checkbox, Select } from 'antd';
 import { useRows } from '../../../app/projectStore';
 import { MoneyField, NumberField, TextField } from '../../../ui/fields';
+import { SideBySide } from '../../../ui/layout';
 import styles from './money.module.css';
-import type { DraftLine, LineFor } from './receiptDraft';
+import { type DraftLine, type LineFor, type LotPart, partOf } from './receiptDraft';
 
 const NEW = 'new';
 const FEE = 'fee';
@@ -49,7 +51,7 @@ const valuesOf = (of: LineFor): string[] => {
 };
 
 /** The latest pick decides: finds gather to a lot, anything else stands alone. */
-function lineFor(values: string[], rows: ProjectRows, quantity: number): LineFor {
+function lineFor(values: string[], rows: ProjectRows, quantity: number, before: LineFor): LineFor {
   const last = values.at(-1);
   if (last === undefined || last === NEW) return { kind: 'new' };
   if (last === FEE) return { kind: 'fee' };
@@ -58,7 +60,11 @@ function lineFor(values: string[], rows: ProjectRows, quantity: number): LineFor
     const size = rows.packs.find(({ supplyId }) => supplyId === id)?.size ?? 1;
     return { kind: 'supply', id, amount: size * quantity };
   }
-  return { kind: 'finds', ids: values.filter((value) => value.startsWith('find:')).map((value) => value.slice(5)) };
+  return {
+    kind: 'finds',
+    ids: values.filter((value) => value.startsWith('find:')).map((value) => value.slice(5)),
+    ...(before.kind === 'finds' && before.parts ? { parts: before.parts } : {}),
+  };
 }
 
 /** One line of a receipt: what it says, its price, how many, what it was for. */
@@ -116,7 +122,7 @@ export function SlipLineRow(props: {
           optionFilterProp="label"
           style={{ minWidth: 220, flex: 1 }}
           onChange={(values: string[]) => {
-            const of = lineFor(values, rows, line.quantity);
+            const of = lineFor(values, rows, line.quantity, line.of);
             const named = of.kind === 'finds' && line.what.trim() === '' ? { what: nameOfFind(values.at(-1)) } : {};
             onChange({ of, ...named });
           }}
@@ -135,6 +141,58 @@ export function SlipLineRow(props: {
         </Checkbox>
         <b>{props.total === null ? '' : formatMoney(props.total, props.currency)}</b>
       </div>
+      {line.of.kind === 'finds' && line.of.ids.length > 1 && <Lot {...props} of={line.of} />}
     </fieldset>
+  );
+}
+
+/** How several finds share a line: those with a price of their own first, the rest by what each counts for. */
+function Lot(props: {
+  of: Extract<LineFor, { kind: 'finds' }>;
+  number: number;
+  currency: string;
+  total: number | null;
+  onChange: (change: Partial<DraftLine>) => void;
+}) {
+  const { of, currency, total } = props;
+  const rows = useRows();
+  const finds = of.ids.flatMap((id) => rows.finds.find((row) => row.id === id) ?? []);
+  const weightOf = (find: FindRow) => partOf(of, find.id).weight ?? Math.max(1, find.count);
+  const shares =
+    total === null
+      ? null
+      : splitLot(
+          total,
+          finds.map((find) => ({ own: partOf(of, find.id).own, weight: weightOf(find) })),
+        );
+  const set = (id: string, change: Partial<LotPart>) =>
+    props.onChange({ of: { ...of, parts: { ...of.parts, [id]: { ...partOf(of, id), ...change } } } });
+  return (
+    <details className={styles.wide}>
+      <summary>
+        A lot of {finds.length}:{' '}
+        {finds.map(({ name }, n) => `${name}${shares ? ` ${formatMoney(shares[n] ?? 0, currency)}` : ''}`).join(', ')}
+      </summary>
+      {finds.map((find) => (
+        <SideBySide key={find.id} across={2}>
+          <MoneyField
+            label={`${find.name}: a price of its own`}
+            value={partOf(of, find.id).own}
+            nullable
+            currency={currency}
+            hint="empty: shares what is left"
+            onCommit={(own) => set(find.id, { own })}
+          />
+          <NumberField
+            label={`${find.name}: counts for`}
+            value={weightOf(find)}
+            least={1}
+            most={1000}
+            whole
+            onCommit={(weight) => set(find.id, { weight })}
+          />
+        </SideBySide>
+      ))}
+    </details>
   );
 }

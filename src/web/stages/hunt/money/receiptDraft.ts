@@ -11,10 +11,16 @@ import { newFind } from '@core/sourcing/newFind';
 import { readQuickLine } from '@core/sourcing/quickLine';
 import type { ProjectLocale } from '../../../app/words';
 
+/** How a find shares a lot: its own price, minor units of the receipt's money, else what it counts for; null is as usual. */
+export interface LotPart {
+  own: number | null;
+  weight: number | null;
+}
+
 /** What a line was for: known finds (several share a lot), a supply, a fee, or something new. */
 export type LineFor =
   | { kind: 'new' }
-  | { kind: 'finds'; ids: string[] }
+  | { kind: 'finds'; ids: string[]; parts?: Record<string, LotPart> }
   | { kind: 'supply'; id: string; amount: number }
   | { kind: 'fee' }
   /** What it was for on the kept receipt, where a line typed here cannot say it: a tool, an order. */
@@ -36,6 +42,10 @@ export interface DraftLine {
 }
 
 type BoughtOnLine = Omit<ReceiptRow['lines'][number]['subjects'][number], 'own'> & { own?: number | null };
+
+/** How a find shares the lot of a line. */
+export const partOf = (of: LineFor, findId: string): LotPart =>
+  (of.kind === 'finds' ? of.parts?.[findId] : undefined) ?? { own: null, weight: null };
 
 /** A receipt while it is typed off; kept on the device until it is saved. */
 export interface ReceiptDraft {
@@ -96,7 +106,9 @@ function lineFor(line: ReceiptRow['lines'][number], rows: ProjectRows): LineFor 
   const ids = line.subjects.flatMap(
     ({ subject }) => rows.finds.find(({ pieceId }) => pieceId === subject.id)?.id ?? [],
   );
-  return ids.length === line.subjects.length ? { kind: 'finds', ids } : { kind: 'kept', subjects: line.subjects };
+  if (ids.length < line.subjects.length) return { kind: 'kept', subjects: line.subjects };
+  const parts = line.subjects.map(({ own, weight }, n) => [ids[n] ?? '', { own, weight: weight ?? null }] as const);
+  return { kind: 'finds', ids, parts: Object.fromEntries(parts) };
 }
 
 /** A kept receipt as it can be typed at again, in the project's money. Markdowns one after the other become one. */
@@ -137,7 +149,7 @@ export function correctionPayload(
   const { id, photoId, note, onDate } = kept;
   const payments = rows.ledger.filter(({ receiptId }) => receiptId === id);
   const paidAt = payments.find(({ reversesId }) => reversesId === null)?.atMs;
-  // Prices of their own in a lot, and how many of a find it was, stay where the line is for the same things.
+  // How many of a find it was stays where the line is for the same things.
   const keptLines = new Map(kept.lines.map((line) => [line.id, line]));
   const idsOf = (subjects: ReceiptRow['lines'][number]['subjects']) => subjects.map(({ subject }) => subject.id).join();
   const lines = payload.receipt.lines.map((line) => {
@@ -145,12 +157,7 @@ export function correctionPayload(
     if (idsOf(was) !== idsOf(line.subjects)) return line;
     return {
       ...line,
-      subjects: line.subjects.map((thing, n) => ({
-        ...was[n],
-        ...thing,
-        own: was[n]?.own ?? null,
-        pieces: was[n]?.pieces ?? thing.pieces,
-      })),
+      subjects: line.subjects.map((thing, n) => ({ ...thing, pieces: was[n]?.pieces ?? thing.pieces })),
     };
   });
   const isSameSum = reckonSlip(payload.receipt).total === reckonSlip(kept).total;
@@ -234,9 +241,17 @@ export function receiptPayload(
       case 'finds':
         return line.of.ids.flatMap((id) => {
           const find = rows.finds.find((row) => row.id === id);
-          return find
-            ? [{ subject: { kind: 'piece', id: find.pieceId }, pieces: Math.max(1, find.count), amount: 0 }]
-            : [];
+          if (!find) return [];
+          const part = partOf(line.of, id);
+          return [
+            {
+              subject: { kind: 'piece', id: find.pieceId },
+              own: part.own === null ? null : inOwn(part.own),
+              pieces: Math.max(1, find.count),
+              ...(part.weight === null ? {} : { weight: part.weight }),
+              amount: 0,
+            },
+          ];
         });
       case 'new': {
         const find = findOf(line, inOwn(line.price ?? 0), draft.sourceId, draft.onDate, locale);
