@@ -51,8 +51,34 @@ describe('the sheet of a trip', () => {
     });
     expect(first?.discounts.map(({ percentThousandths }) => percentThousandths)).toEqual([50_000]);
     expect(second?.thinking.map(({ name }) => name)).toEqual(['Mirror']);
+    // The rug's ceiling is a tag here: half off frames says nothing of rugs.
+    expect(
+      first?.look.map(
+        ({
+          line: {
+            slot: { name },
+          },
+          discounts,
+        }) => [name, discounts.length],
+      ),
+    ).toEqual([['Rug', 0]]);
     expect(sheet.cost).toBe(250);
     expect(sheet.look.map(({ slot: { name } }) => name)).toEqual(['Rug']);
+  });
+
+  it('says what a tag may say at a stop, so that the till stays below the ceiling: tax and the day’s sale are in it', () => {
+    const taxed = { ...near, tax: { percentThousandths: 10_000, included: false } };
+    const { rows: known } = room();
+    const open = computePlan({ ...known, sources: [taxed, far], fills: [] }, AS_OF);
+    const [stop] = tripSheet(open, trip('near')).stops;
+    for (const { line, tag, discounts } of stop?.look ?? []) {
+      const share = line.slot.name === 'Frame' ? 0.5 : 1;
+      expect(discounts).toHaveLength(line.slot.name === 'Frame' ? 1 : 0);
+      const till = (minor: number) => Math.round(Math.round(minor * share) * 1.1);
+      expect(till(tag ?? 0)).toBeLessThanOrEqual(line.ceiling);
+      expect(till((tag ?? 0) + 2)).toBeGreaterThan(line.ceiling);
+    }
+    expect(stop?.look).toHaveLength(2);
   });
 
   it('fetches what is chosen, and thinks over only what is not', () => {

@@ -1,11 +1,14 @@
 import type { FindRow, SourceRow, TripRow } from '../model/rows';
+import { taxAt } from '../model/sourceName';
 import type { Plan } from '../plan/computePlan';
 import { purchaseOf } from '../plan/model/poolCost';
 import { placeName, tripQuestion, tripsBySource } from '../plan/tripQuestion';
-import { type DiscountInForce, discountsOn } from '../pricing/discountPattern';
+import { type DiscountInForce, discountsFor, discountsOn } from '../pricing/discountPattern';
+import { plainStory } from '../pricing/priceStory';
+import { largestTagFor } from '../pricing/receipt';
 import { planTrip, type TripArrival, type TripPlan, type TripStop, tripCost } from '../pricing/tripPlan';
 import { type HuntingLine, huntingList } from './huntingList';
-import { tillOnDay } from './tillOnDays';
+import { tillOnDay, withDiscounts } from './tillOnDays';
 
 /** Something that is chosen and waits to be fetched at a stop. */
 export interface ToFetch {
@@ -29,6 +32,17 @@ export interface SheetStop {
   fetch: ToFetch[];
   /** Seen there before, and being thought over; what is chosen is fetched. */
   thinking: FindRow[];
+  /** What is still to be found, with what its tag may say here: the place's tax, and what it takes off that day, are in it. */
+  look: LookedFor[];
+}
+
+/** A line of the hunting list at one place. */
+export interface LookedFor {
+  line: HuntingLine;
+  /** The largest tag that stays below the ceiling at the till, minor units; null where none does. */
+  tag: number | null;
+  /** What the place takes off such a thing that day. */
+  discounts: DiscountInForce[];
 }
 
 /** A trip as one takes it along. */
@@ -90,7 +104,15 @@ function toFetch(plan: Plan, source: SourceRow, onDate: string | null): ToFetch[
  * cheaper that day. Stops that cannot be fitted into their opening hours come last.
  */
 export function tripSheet(plan: Plan, trip: TripRow): TripSheet {
-  const { sources, finds } = plan.rows;
+  const { sources, finds, project } = plan.rows;
+  const look = huntingList(plan);
+  const lookAt = (source: SourceRow): LookedFor[] =>
+    look.map((line) => {
+      const discounts = discountsFor(source.patterns, { words: line.slot.name, tagColor: null }, trip.onDate);
+      const story = withDiscounts(plainStory({ state: 'unknown' }), discounts);
+      const tag = largestTagFor(story, project.currency, taxAt(plan.rows, source.id), line.ceiling);
+      return { line, tag, discounts };
+    });
   const byId = new Map(sources.map((source) => [source.id, source]));
   const planned = planTrip(
     tripQuestion(
@@ -108,6 +130,7 @@ export function tripSheet(plan: Plan, trip: TripRow): TripSheet {
       arrival,
       discounts: source ? discountsOn(source.patterns, trip.onDate) : [],
       fetch,
+      look: source ? lookAt(source) : [],
       thinking: finds.filter(
         (find) =>
           find.sourceId === stop.sourceId &&
@@ -125,7 +148,7 @@ export function tripSheet(plan: Plan, trip: TripRow): TripSheet {
       ...planned.arrivals.map((arrival) => stopOf(arrival.stop, arrival)),
       ...planned.leftOut.map((stop) => stopOf(stop, null)),
     ],
-    look: huntingList(plan),
+    look,
   };
 }
 

@@ -4,9 +4,11 @@ import { formatMinutes } from '@core/kernel/formatMinutes';
 import { formatMoney } from '@core/kernel/formatMoney';
 import type { SourceRow, TripRow } from '@core/model/rows';
 import { legOf, type TripArrival, withLeg } from '@core/pricing/tripPlan';
-import { patternWords } from '@core/sourcing/patternWords';
+import type { HuntingLine } from '@core/sourcing/huntingList';
+import { chipWords, patternWords } from '@core/sourcing/patternWords';
 import { type SheetStop, type TripSheet, tripSheet } from '@core/sourcing/tripSheet';
 import { Button, Checkbox, Select } from 'antd';
+import type { ReactNode } from 'react';
 import { Link } from 'react-router';
 import { useCommands, useLocale, usePlan, useRows } from '../../app/projectStore';
 import { standAt } from '../../app/shopOfDay';
@@ -140,6 +142,7 @@ function Stop(props: {
   const { entry, trip } = props;
   const { project } = useRows();
   const { currency } = useLocale();
+  const money = (minor: number) => formatMoney(minor, currency, { cents: 'auto' });
   const { source, arrival } = entry;
   const name = source?.name ?? 'A place that is gone';
   return (
@@ -190,6 +193,22 @@ function Stop(props: {
           </li>
         ))}
       </ul>
+      {entry.look.length > 0 && (
+        <details>
+          <summary>Look for here: {entry.look.length}</summary>
+          <ul className={styles.things}>
+            {entry.look.map((thing) => (
+              <li key={thing.line.slot.id}>
+                <LookLine line={thing.line} trip={trip} onTick={props.onTick}>
+                  {thing.tag === null ? 'no tag stays below its ceiling' : `a tag up to ${money(thing.tag)}`}
+                  {thing.discounts.length > 0 &&
+                    `, ${thing.discounts.map((discount) => chipWords(discount, trip.onDate)).join(', ')} in it`}
+                </LookLine>
+              </li>
+            ))}
+          </ul>
+        </details>
+      )}
       <details>
         <summary>Stay, way, opening hours</summary>
         <NumberField
@@ -265,21 +284,30 @@ function LookFor(props: { sheet: TripSheet; trip: TripRow; onTick: (id: string) 
         <ul className={styles.things}>
           {look.map((line) => (
             <li key={line.slot.id}>
-              <Checkbox
-                checked={props.trip.ticked.includes(`slot:${line.slot.id}`)}
-                onChange={() => props.onTick(`slot:${line.slot.id}`)}
-              >
-                <b>
-                  {line.slot.number} · {line.slot.name}
-                </b>
-                {line.needed > 1 ? `, ${line.needed} of them` : ''}
-                {largestWords(line, locale) === '' ? '' : `, ${largestWords(line, locale)}`}, aim at{' '}
-                {money(line.target)}, at most {money(line.ceiling)}
-              </Checkbox>
+              <LookLine line={line} trip={props.trip} onTick={props.onTick}>
+                aim at {money(line.target)}, at most {money(line.ceiling)}
+              </LookLine>
             </li>
           ))}
         </ul>
       )}
     </section>
+  );
+}
+
+/** One thing that is looked for: which slot, how many, how large, and what it may cost; ticked once it is found. */
+function LookLine(props: { line: HuntingLine; trip: TripRow; onTick: (id: string) => void; children: ReactNode }) {
+  const { line } = props;
+  const locale = useLocale();
+  const size = largestWords(line, locale);
+  const id = `slot:${line.slot.id}`;
+  return (
+    <Checkbox checked={props.trip.ticked.includes(id)} onChange={() => props.onTick(id)}>
+      <b>
+        {line.slot.number} · {line.slot.name}
+      </b>
+      {line.needed > 1 ? `, ${line.needed} of them` : ''}
+      {size === '' ? '' : `, ${size}`}, {props.children}
+    </Checkbox>
   );
 }
