@@ -180,7 +180,7 @@ function Lot(props: {
             value={partOf(of, find.id).own}
             nullable
             currency={currency}
-            hint="empty: shares what is left"
+            hint="as paid; empty: shares what is left"
             onCommit={(own) => set(find.id, { own })}
           />
           <NumberField
