@@ -297,6 +297,31 @@ describe('a receipt that was wrong', () => {
   });
 });
 
+describe('a receipt that could not be kept', () => {
+  it('is not typed twice: what was sent is offered again', async () => {
+    await open('hunt/ledger?tab=receipt');
+    await person.fill('From', 'The Long Counter');
+    await person.fill('It says', 'Oval frame');
+    await person.fill('Price of one', '4');
+    await person.pick('Line 1 is for', 'Bundle of frames');
+    // Meanwhile another device pays for the same thing.
+    const { pieces, sightings } = await snapshot();
+    const piece = pieces.find(({ name }) => name === 'Bundle of frames');
+    const findId = sightings.find(({ pieceId }) => pieceId === piece?.id)?.id;
+    const payload = { findId, how: 'payment', paid: 900, ledgerId: crypto.randomUUID(), atMs: Date.now() };
+    await euporia.act(projectId, 'buyFind', payload);
+    await person.press('Keep receipt, $4.24');
+    await person.seeText('Not saved');
+    await person.press('Let it go');
+    await person.seeText('was not kept');
+    await person.press('Take it up again');
+    expect(await person.valueOf('It says')).toBe('Oval frame');
+    await person.notText('was not kept');
+    await person.press('Empty it');
+    expect((await linesOf('Bundle of frames')).map(({ amount }) => amount)).toEqual([900]);
+  });
+});
+
 describe('taking things back', () => {
   it('inside its window gives the money back to the purse, once', async () => {
     await open('hunt/places');

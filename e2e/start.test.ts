@@ -27,18 +27,7 @@ const demo = ['Attic bedroom', 'Market stall counter'];
 async function removeFirst(euporia: Euporia): Promise<void> {
   const { projects } = (await euporia.json('/api/projects')) as { projects: { id: string; name: string }[] };
   const gone = projects.find((project) => project.name === demo[1]);
-  const answer = await fetch(`${euporia.address}/api/commands`, {
-    method: 'POST',
-    headers: { 'content-type': 'application/json' },
-    body: JSON.stringify({
-      key: crypto.randomUUID(),
-      projectId: gone?.id,
-      kind: 'removeProject',
-      payload: { id: gone?.id },
-      expect: {},
-    }),
-  });
-  expect(answer.status).toBe(200);
+  await euporia.act(gone?.id ?? '', 'removeProject', { id: gone?.id });
 }
 
 const databasePid = (euporia: Euporia) =>

@@ -109,4 +109,14 @@ export class Euporia {
   async json(path: string): Promise<unknown> {
     return (await fetch(`${this.address}${path}`)).json();
   }
+
+  /** Does an act as another device does it; fails where it is refused. */
+  async act(projectId: string, kind: string, payload: unknown): Promise<void> {
+    const answer = await fetch(`${this.address}/api/commands`, {
+      method: 'POST',
+      headers: { 'content-type': 'application/json' },
+      body: JSON.stringify({ key: crypto.randomUUID(), projectId, kind, payload, expect: {} }),
+    });
+    if (!answer.ok) throw new Error(`${kind} was refused: ${await answer.text()}`);
+  }
 }

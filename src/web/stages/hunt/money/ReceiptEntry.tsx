@@ -21,11 +21,14 @@ import {
   draftKey,
   draftOf,
   dropReceipt,
+  dropSent,
   emptyReceipt,
   filledLines,
   keepReceipt,
+  keepSent,
   loadReceipt,
   newLine,
+  notKept,
   type ReceiptDraft,
   receiptPayload,
   slipOf,
@@ -61,6 +64,7 @@ function Slip({ kept }: { kept: ReceiptRow | null }) {
     setDraft(next);
     keepReceipt(key, next);
   };
+  const lost = notKept(key, rows.ledger);
   const lines = filledLines(draft);
   const reckoned = reckonSlip(slipOf(draft, rows));
   const money = (minor: number) => formatMoney(minor, currency);
@@ -76,17 +80,43 @@ function Slip({ kept }: { kept: ReceiptRow | null }) {
     if (isSamePress(box, event.nativeEvent)) return;
     dropReceipt(key);
     if (kept !== null) {
-      run('correctReceipt', correctionPayload(draft, kept, rows, locale, Date.now()));
+      const correction = correctionPayload(draft, kept, rows, locale, Date.now());
+      keepSent(key, draft, correction.ledgerIds[0]);
+      run('correctReceipt', correction);
       toPayments();
       return;
     }
-    run('recordReceipt', receiptPayload(draft, rows, locale, Date.now()));
+    const payload = receiptPayload(draft, rows, locale, Date.now());
+    keepSent(key, draft, payload.ledgerIds[0]);
+    run('recordReceipt', payload);
     setDraft(emptyReceipt(today));
     setSaved(`Kept: ${money(reckoned.total)} for ${lines.length} ${lines.length === 1 ? 'line' : 'lines'}.`);
   };
   return (
     <section className={styles.slip} aria-label={kept === null ? 'New receipt' : 'Receipt to set right'}>
       <div className={hunt.sheet}>
+        {lost !== null && (
+          <p role="status" className={styles.acts}>
+            What was typed here last was not kept.
+            <Button
+              onClick={() => {
+                dropSent(key);
+                set(lost);
+              }}
+            >
+              Take it up again
+            </Button>
+            <Button
+              type="text"
+              onClick={() => {
+                dropSent(key);
+                set({});
+              }}
+            >
+              Forget it
+            </Button>
+          </p>
+        )}
         {kept !== null && (
           <p>
             Receipt of {sayDay(kept.onDate, today)}

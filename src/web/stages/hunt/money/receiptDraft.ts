@@ -98,6 +98,29 @@ export function loadReceipt(key: string, start: ReceiptDraft): ReceiptDraft {
 export const keepReceipt = (key: string, draft: ReceiptDraft): void => localStorage.setItem(key, JSON.stringify(draft));
 export const dropReceipt = (key: string): void => localStorage.removeItem(key);
 
+/** A draft that was sent, with the line of the ledger that stands once it is kept. */
+interface SentReceipt {
+  draft: ReceiptDraft;
+  ledgerId: string;
+}
+const sentKey = (key: string) => `${key}.sent`;
+
+/** Keeps what was sent until it is known to stand: a refused receipt is not typed twice. */
+export function keepSent(key: string, draft: ReceiptDraft, ledgerId: string | undefined): void {
+  if (ledgerId !== undefined) localStorage.setItem(sentKey(key), JSON.stringify({ draft, ledgerId }));
+}
+export const dropSent = (key: string): void => localStorage.removeItem(sentKey(key));
+
+/** What was sent and does not stand: it was refused, and let go; null where all that was sent is in the books. */
+export function notKept(key: string, ledger: readonly { id: string }[]): ReceiptDraft | null {
+  try {
+    const sent = JSON.parse(localStorage.getItem(sentKey(key)) ?? 'null') as SentReceipt | null;
+    return sent === null || ledger.some(({ id }) => id === sent.ledgerId) ? null : sent.draft;
+  } catch {
+    return null;
+  }
+}
+
 /** What a line of a kept receipt was for. */
 function lineFor(line: ReceiptRow['lines'][number], rows: ProjectRows): LineFor {
   const [first] = line.subjects;
