@@ -63,7 +63,18 @@ export interface TakenBack {
 
 /** What went back of each payment, by its id; over the lines in force. */
 export function takenBack(lines: readonly LedgerLine[]): ReadonlyMap<string, TakenBack> {
-  const inForce = linesInForce(lines);
+  const known = backOf.get(lines);
+  if (known) return known;
+  const found = findTakenBack(linesInForce(lines));
+  backOf.set(lines, found);
+  return found;
+}
+
+/** What was found of a list of lines, which never changes: several parts of a plan ask for the same. */
+const backOf = new WeakMap<readonly LedgerLine[], ReadonlyMap<string, TakenBack>>();
+const standing = new WeakMap<readonly LedgerLine[], readonly LedgerLine[]>();
+
+function findTakenBack(inForce: readonly LedgerLine[]): ReadonlyMap<string, TakenBack> {
   const payments = new Map(inForce.map((line) => [line.id, line]));
   const back = new Map<string, TakenBack>();
   for (const { kind, refundsId, amount, pieces } of inForce) {
@@ -81,11 +92,15 @@ export function takenBack(lines: readonly LedgerLine[]): ReadonlyMap<string, Tak
 }
 
 /** Payments and promises that stand: in force, and not wholly taken back. */
-export function standingSettlements<L extends LedgerLine>(lines: readonly L[]): L[] {
+export function standingSettlements<L extends LedgerLine>(lines: readonly L[]): readonly L[] {
+  const known = standing.get(lines);
+  if (known) return known as readonly L[];
   const back = takenBack(lines);
-  return linesInForce(lines).filter(
+  const found = linesInForce(lines).filter(
     ({ id, kind }) => kind === 'promise' || (kind === 'payment' && !back.get(id)?.isWhole),
   );
+  standing.set(lines, found);
+  return found;
 }
 
 /** What the ledger comes to; minor units. */
