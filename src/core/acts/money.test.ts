@@ -191,6 +191,24 @@ describe('fees and deposits', () => {
   });
 });
 
+/** A printed line of a receipt. */
+const line = (
+  n: number,
+  what: string,
+  price: number,
+  subjects: LedgerSubject[],
+  amount = 0,
+): ReceiptRow['lines'][number] => ({
+  id: uuid(n),
+  what,
+  price,
+  quantity: 1,
+  markdowns: [],
+  tax: null,
+  isFee: false,
+  subjects: subjects.map((subject) => ({ subject, own: null, pieces: 1, amount })),
+});
+
 describe('a receipt', () => {
   const FRAME = uuid(62);
   const frame: FindRow = find(FRAME, 1249, { name: 'Frame' });
@@ -212,22 +230,6 @@ describe('a receipt', () => {
     photoId: null,
     note: '',
     ...change,
-  });
-  const line = (
-    n: number,
-    what: string,
-    price: number,
-    subjects: { kind: 'piece' | 'supply'; id: string }[],
-    amount = 0,
-  ): ReceiptRow['lines'][number] => ({
-    id: uuid(n),
-    what,
-    price,
-    quantity: 1,
-    markdowns: [],
-    tax: null,
-    isFee: false,
-    subjects: subjects.map((subject) => ({ subject, own: null, pieces: 1, amount })),
   });
   const keep = (row: ReceiptRow, change: object = {}) => ({
     receipt: row,
@@ -292,18 +294,8 @@ describe('a receipt', () => {
 
 describe('a receipt set right', () => {
   const KEPT = uuid(40);
-  const line = (n: number, what: string, price: number, subject: LedgerSubject, amount = 0) => ({
-    id: uuid(n),
-    what,
-    price,
-    quantity: 1,
-    markdowns: [],
-    tax: null,
-    isFee: false,
-    subjects: [{ subject, own: null, pieces: 1, amount }],
-  });
-  const vase = (price: number) => line(41, 'Vase', price, { kind: 'piece', id: pieceIdOf(VASE) });
-  const wax = (price: number, amount: number) => line(42, 'Clear wax', price, { kind: 'supply', id: WAX }, amount);
+  const vase = (price: number) => line(41, 'Vase', price, [{ kind: 'piece', id: pieceIdOf(VASE) }]);
+  const wax = (price: number, amount: number) => line(42, 'Clear wax', price, [{ kind: 'supply', id: WAX }], amount);
   const said = (n: number, lines: ReceiptRow['lines']) => ({
     receipt: {
       id: KEPT,

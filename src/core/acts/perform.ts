@@ -11,6 +11,11 @@ export type Outcome<W extends Workspace = Workspace> =
   | { ok: true; changes: RowChange[]; after: W }
   | { ok: false; why: 'payload' | 'rules'; problems: Problem[] };
 
+/** What an act does, with what it is called in the message that offers to undo it. */
+export type Performed<W extends Workspace = Workspace> =
+  | (Extract<Outcome<W>, { ok: true }> & { title: string })
+  | Extract<Outcome<W>, { ok: false }>;
+
 /** Rows after the changes, with their finds as they are then. */
 export function after<W extends Workspace>(rows: W, changes: readonly RowChange[]): W {
   const changed = applyChanges(rows, changes);
@@ -66,7 +71,7 @@ export function judge<W extends Workspace>(rows: W, changes: readonly RowChange[
  * Performs an act on a workspace: its payload read, its rows decided, what they leave judged. The page and the server
  * ask this one function; nothing is written here.
  */
-export function perform<W extends Workspace>(rows: W, kind: string, payload: unknown): Outcome<W> {
+export function perform<W extends Workspace>(rows: W, kind: string, payload: unknown): Performed<W> {
   const { act } = acts.get(kind);
   const read = act.payload.safeParse(payload);
   if (!read.success) return { ok: false, why: 'payload', problems: problemsOfSchema(read.error, payload) };
@@ -77,5 +82,7 @@ export function perform<W extends Workspace>(rows: W, kind: string, payload: unk
       problems: [{ field: 'projectId', value: kind, accepted: 'a project to do this in' }],
     };
   const decision = act.decide(rows as never, read.data);
-  return isRefusal(decision) ? { ok: false, why: 'rules', problems: [decision.refused] } : judge(rows, decision);
+  if (isRefusal(decision)) return { ok: false, why: 'rules', problems: [decision.refused] };
+  const outcome = judge(rows, decision);
+  return outcome.ok ? { ...outcome, title: act.titleFor?.(read.data) ?? act.title } : outcome;
 }

@@ -15,16 +15,14 @@ export const taggedThing = (find: Pick<FindRow, 'name' | 'tagColor'>): TaggedThi
   tagColor: find.tagColor === '' ? null : find.tagColor,
 });
 
+/** Discounts as they stand in a price's story. */
+const markdowns = (discounts: readonly DiscountInForce[]) =>
+  discounts.map(({ percentThousandths }) => ({ kind: 'markdown' as const, percentThousandths }));
+
 /** A story with the shop's discounts of a day in the place of those it had: coupons and fees stay. */
 export function withDiscounts(story: PriceStory, discounts: readonly DiscountInForce[]): PriceStory {
   const lines = story.lines.filter(({ kind }) => kind !== 'markdown');
-  return {
-    ...story,
-    lines: [
-      ...discounts.map(({ percentThousandths }) => ({ kind: 'markdown' as const, percentThousandths })),
-      ...lines,
-    ],
-  };
+  return { ...story, lines: [...markdowns(discounts), ...lines] };
 }
 
 /** What a shop takes off a find on a day. */
@@ -57,10 +55,8 @@ export function tillOnDay(
   money: { currency: string; tax: Tax },
 ): Amount {
   const { lines, ...story } = withoutShopDiscounts(source, find);
-  const markdowns = discountsOf(source, find, day).map(
-    ({ percentThousandths }) => ({ kind: 'markdown', percentThousandths }) as const,
-  );
-  return receiptOf({ ...story, lines: [...markdowns, ...lines] }, money.currency, money.tax).total;
+  const thatDay = { ...story, lines: [...markdowns(discountsOf(source, find, day)), ...lines] };
+  return receiptOf(thatDay, money.currency, money.tax).total;
 }
 
 /**

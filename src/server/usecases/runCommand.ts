@@ -114,9 +114,7 @@ async function work(at: Work): Promise<Answer> {
     if (conflicts.length > 0) throw new Refusal(refused('conflict', { conflicts }));
     // The house is not locked as a whole: what is touched is, and decided anew if it changed on the way.
     if (!(await isStillSo(transaction, rows, outcome.changes)) && tries < MOST_TRIES) continue;
-    // What was decided over has the form that the act asks for.
-    const title = entry.act.titleFor?.(command.payload as never) ?? entry.act.title;
-    return finish(at, rows, outcome, title, [], tag);
+    return finish(at, rows, outcome, outcome.title, [], tag);
   }
 }
 

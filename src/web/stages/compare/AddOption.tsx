@@ -6,13 +6,10 @@ import { mostOf } from '@core/model/finds';
 import type { ColorCardRow, FindRow, OptionKind, PieceRow, SlotRow } from '@core/model/rows';
 import { findFromPiece } from '@core/plan/stashPieces';
 import { newFind } from '@core/sourcing/newFind';
-import { headPhrase } from '@core/sourcing/pieceKindOf';
 import { readQuickLine } from '@core/sourcing/quickLine';
-import { useQuery } from '@tanstack/react-query';
 import { Button, Input, type InputRef, Modal, Select } from 'antd';
-import { useDeferredValue, useEffect, useRef, useState } from 'react';
+import { useEffect, useRef, useState } from 'react';
 import { Link } from 'react-router';
-import { api } from '../../app/api';
 import { fillWithPiece } from '../../app/fillWithPiece';
 import { localToday } from '../../app/houseStore';
 import {
@@ -30,6 +27,7 @@ import { ColorCardPicker } from '../../ui/ColorCardPicker';
 import styles from '../../ui/ui.module.css';
 import { ProposedWays } from './ProposedWays';
 import type { Proposal } from './proposals';
+import { useNamedPieces } from './useNamedPieces';
 
 /** The ids of the find and the piece that a line would become. */
 const newIds = () => ({ find: crypto.randomUUID(), piece: crypto.randomUUID() });
@@ -334,18 +332,4 @@ export function AddOption(props: { slot: SlotRow | null; kind: AddableKind; onCl
       )}
     </Modal>
   );
-}
-
-/** Up to four pieces of the house that some words name; none before there are three letters of them. */
-function useNamedPieces(what: string): readonly PieceRow[] {
-  const words = useDeferredValue(headPhrase(what.split(',')[0] ?? '').trim());
-  const enabled = words.length >= 3;
-  const query = useQuery({
-    queryKey: ['house', 'pieces', 'named', words],
-    queryFn: () => api.pieces({ words, limit: 4 }),
-    enabled,
-    staleTime: 10_000,
-    retry: false,
-  });
-  return enabled ? (query.data?.pieces ?? []) : [];
 }

@@ -21,16 +21,17 @@ import {
   draftKey,
   draftOf,
   dropReceipt,
-  dropSent,
   emptyReceipt,
   filledLines,
   keepReceipt,
   keepSent,
   loadReceipt,
+  loadSent,
   newLine,
   notKept,
   type ReceiptDraft,
   receiptPayload,
+  type SentReceipt,
   slipOf,
 } from './receiptDraft';
 import { SlipLineRow } from './SlipLineRow';
@@ -55,16 +56,21 @@ function Slip({ kept }: { kept: ReceiptRow | null }) {
   const key = draftKey(projectId, kept?.id ?? null);
   const start = () => (kept === null ? emptyReceipt(today) : draftOf(kept, rows));
   const [draft, setDraft] = useState(() => loadReceipt(key, start()));
+  const [sent, setSent] = useState(() => loadSent(key));
   const [, update] = useSearchState();
   const [saved, setSaved] = useState<string | null>(null);
   const currency = draft.foreign?.currency ?? locale.currency;
+  const noteSent = (next: SentReceipt | null) => {
+    setSent(next);
+    keepSent(key, next);
+  };
   const set = (change: Partial<ReceiptDraft>) => {
     const next = { ...draft, ...change };
     setSaved(null);
     setDraft(next);
     keepReceipt(key, next);
   };
-  const lost = notKept(key, rows.ledger);
+  const lost = notKept(sent, rows.ledger);
   const lines = filledLines(draft);
   const reckoned = reckonSlip(slipOf(draft, rows));
   const money = (minor: number) => formatMoney(minor, currency);
@@ -81,13 +87,13 @@ function Slip({ kept }: { kept: ReceiptRow | null }) {
     dropReceipt(key);
     if (kept !== null) {
       const correction = correctionPayload(draft, kept, rows, locale, Date.now());
-      keepSent(key, draft, correction.ledgerIds[0]);
+      noteSent({ draft, ledgerId: correction.ledgerIds[0] ?? '' });
       run('correctReceipt', correction);
       toPayments();
       return;
     }
     const payload = receiptPayload(draft, rows, locale, Date.now());
-    keepSent(key, draft, payload.ledgerIds[0]);
+    noteSent({ draft, ledgerId: payload.ledgerIds[0] ?? '' });
     run('recordReceipt', payload);
     setDraft(emptyReceipt(today));
     setSaved(`Kept: ${money(reckoned.total)} for ${lines.length} ${lines.length === 1 ? 'line' : 'lines'}.`);
@@ -100,19 +106,13 @@ function Slip({ kept }: { kept: ReceiptRow | null }) {
             What was typed here last was not kept.
             <Button
               onClick={() => {
-                dropSent(key);
+                noteSent(null);
                 set(lost);
               }}
             >
               Take it up again
             </Button>
-            <Button
-              type="text"
-              onClick={() => {
-                dropSent(key);
-                set({});
-              }}
-            >
+            <Button type="text" onClick={() => noteSent(null)}>
               Forget it
             </Button>
           </p>

@@ -5,7 +5,7 @@ import type { LedgerSubject, ProjectRows, ReceiptRow } from '@core/model/rows';
 import { newSource } from '@core/plan/newSource';
 import { linesInForce } from '@core/pricing/ledger';
 import { describe, expect, it } from 'vitest';
-import { correctionPayload, draftOf, receiptPayload } from './receiptDraft';
+import { correctionPayload, draftOf, notKept, receiptPayload } from './receiptDraft';
 
 const locale = { currency: 'USD', units: 'us', timeZone: 'America/New_York' } as const;
 const [VASE, JUG, WAX, SHOP, KEPT] = [uuid(60), uuid(61), uuid(62), uuid(63), uuid(64)] as const;
@@ -121,5 +121,14 @@ describe('a kept receipt that is opened again', () => {
     const said = (change: Partial<typeof draft>) =>
       correctionPayload({ ...draft, ...change }, paidAbroad, before, locale, AS_OF).receipt.foreign;
     expect([said({}), said({ paid: 999 })]).toEqual([foreign, null]);
+  });
+});
+
+describe('a receipt that was sent', () => {
+  it('is offered again only while no line of the books is its own', () => {
+    const draft = draftOf(receipt, kept());
+    const sent = { draft, ledgerId: uuid(901) };
+    expect([notKept(null, []), notKept(sent, kept().ledger)]).toEqual([null, null]);
+    expect(notKept(sent, [{ id: uuid(999) }])).toBe(draft);
   });
 });

@@ -99,27 +99,30 @@ export const keepReceipt = (key: string, draft: ReceiptDraft): void => localStor
 export const dropReceipt = (key: string): void => localStorage.removeItem(key);
 
 /** A draft that was sent, with the line of the ledger that stands once it is kept. */
-interface SentReceipt {
+export interface SentReceipt {
   draft: ReceiptDraft;
   ledgerId: string;
 }
 const sentKey = (key: string) => `${key}.sent`;
 
-/** Keeps what was sent until it is known to stand: a refused receipt is not typed twice. */
-export function keepSent(key: string, draft: ReceiptDraft, ledgerId: string | undefined): void {
-  if (ledgerId !== undefined) localStorage.setItem(sentKey(key), JSON.stringify({ draft, ledgerId }));
+/** Keeps what was sent until it is known to stand: a refused receipt is not typed twice; null forgets it. */
+export function keepSent(key: string, sent: SentReceipt | null): void {
+  if (sent === null) localStorage.removeItem(sentKey(key));
+  else localStorage.setItem(sentKey(key), JSON.stringify(sent));
 }
-export const dropSent = (key: string): void => localStorage.removeItem(sentKey(key));
 
-/** What was sent and does not stand: it was refused, and let go; null where all that was sent is in the books. */
-export function notKept(key: string, ledger: readonly { id: string }[]): ReceiptDraft | null {
+/** What was sent last from this device, and may not stand. */
+export function loadSent(key: string): SentReceipt | null {
   try {
-    const sent = JSON.parse(localStorage.getItem(sentKey(key)) ?? 'null') as SentReceipt | null;
-    return sent === null || ledger.some(({ id }) => id === sent.ledgerId) ? null : sent.draft;
+    return JSON.parse(localStorage.getItem(sentKey(key)) ?? 'null') as SentReceipt | null;
   } catch {
     return null;
   }
 }
+
+/** What was sent and does not stand: it was refused, and let go; null where all that was sent is in the books. */
+export const notKept = (sent: SentReceipt | null, ledger: readonly { id: string }[]): ReceiptDraft | null =>
+  sent === null || ledger.some(({ id }) => id === sent.ledgerId) ? null : sent.draft;
 
 /** What a line of a kept receipt was for. */
 function lineFor(line: ReceiptRow['lines'][number], rows: ProjectRows): LineFor {
