@@ -68,7 +68,7 @@ export async function huntBench(show: (name: string, value: Timing, aim: string)
         {
           find,
           slotId: large.slots[0]?.id,
-          wish: { techniqueId: null, coatingId: null, color: null },
+          wish: { techniqueId: null, coatingId: null, sheetId: null, color: null },
           colorCard: large.colorCards[0] ?? null,
           newId,
         },

@@ -31,6 +31,8 @@ export async function recipeBench(show: (name: string, value: Timing, aim: strin
     preparation: 'scuffAndGo',
     household: emptyHousehold,
     lessons: [],
+    stocks: new Map(),
+    artworks: new Map(),
   };
   const body = recipeFor(piece.id, 'dresser', {}, 'piece');
   body.pieces = body.pieces.map((entry) => ({

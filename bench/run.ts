@@ -10,6 +10,7 @@ import { Euporia } from '../e2e/lib/euporia';
 import { temporaryCluster, temporaryFolder } from '../scripts/lib/temporary.mjs';
 import { SNAPSHOT_SQL } from '../src/server/persistence/sql/snapshot';
 import { boardBench } from './board';
+import { cuttingBench } from './cutting';
 import { largeProject } from './generate';
 import { houseBench } from './house';
 import { huntBench } from './hunt';
@@ -108,6 +109,7 @@ show(
 );
 
 await recipeBench(show);
+await cuttingBench();
 await huntBench(show);
 
 const cluster = await temporaryCluster('euporia-bench');

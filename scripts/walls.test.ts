@@ -15,9 +15,11 @@ const coreOrder = [
   'catalog',
   'safety',
   'pricing',
-  'model',
   'cutting',
+  'model',
+  'artwork',
   'technique',
+  'build',
   'recipe',
   'plan',
   'sourcing',
@@ -30,12 +32,16 @@ const coreOrder = [
 ];
 /** Packages that some part of the core may use. */
 const corePackages: Record<string, readonly string[]> = {
+  // Polygons welded, grown and cut from each other.
+  surface: ['clipper-lib'],
+  // Paths as SVG writes them, and the outlines of letters.
+  artwork: ['svg-pathdata', 'opentype.js'],
   // Recurrences by the rules of calendars.
   calendar: ['ical.js'],
   // A row's form, an act's payload and a file's form are schemas.
   model: ['zod'],
   acts: ['zod'],
-  formats: ['zod', 'papaparse', 'fflate', 'pdf-lib', 'ical-generator'],
+  formats: ['zod', 'papaparse', 'fflate', 'pdf-lib', 'ical-generator', 'saxes'],
 };
 
 interface Import {

@@ -1,6 +1,8 @@
-import { mkdirSync } from 'node:fs';
+import { mkdirSync, writeFileSync } from 'node:fs';
+import { join } from 'node:path';
 import { Person } from '../../e2e/lib/browser';
 import { Euporia } from '../../e2e/lib/euporia';
+import { temporaryFolder } from '../lib/temporary.mjs';
 
 /** Retakes the kept pictures: the demo on its own day, 1280 × 800, phone views 390 × 844. */
 const NOW = '2026-05-28T09:00:00-04:00';
@@ -15,6 +17,23 @@ try {
     recipes: { id: string; name: string }[];
   };
   const recipe = recipes.find((entry) => entry.name === 'Oak nightstand in teal')?.id;
+  const nook = `/p/${projects.find((project) => project.name === 'Dining nook and pantry')?.id}`;
+  const rows = (await euporia.json(`/api/projects/${nook.slice(3)}/snapshot`)) as {
+    recipes: { id: string; name: string }[];
+    artworks: { widthMm: number; heightMm: number; layers: { path: string }[] }[];
+  };
+  const jars = rows.recipes.find((entry) => entry.name === 'Jars lettered in two colors')?.id;
+  const linen = '//ul[@aria-label="What is cut from"]//a[contains(., "Natural linen")]';
+  /** The words of all jar labels below each other, as a cutter gets them. */
+  const lettersFile = join(temporaryFolder('euporia-shots'), 'jar-labels.svg');
+  const words = rows.artworks.map(
+    ({ layers }, n) =>
+      `<g transform="translate(${15 + (n % 2) * 130} ${15 + Math.floor(n / 2) * 45})"><path fill-rule="evenodd" d="${layers.at(-1)?.path ?? ''}"/></g>`,
+  );
+  writeFileSync(
+    lettersFile,
+    `<svg xmlns="http://www.w3.org/2000/svg" width="280mm" height="160mm" viewBox="0 0 280 160">${words.join('')}</svg>`,
+  );
   const take = async (name: string, path: string, text: string, prepare?: () => Promise<void>) => {
     await person.goto(`${euporia.address}${path}`);
     await person.seeText(text);
@@ -22,7 +41,6 @@ try {
     await person.picture(`${folder}/${name}.png`);
   };
   await person.size(1280, 800);
-  await take('projects', '/', 'Attic bedroom');
   await take('brief', `${attic}/brief`, 'Household and place');
   await take('house', '/house?words=lantern', '1 piece found', async () => {
     await person.press('3 × Storm lantern');
@@ -45,28 +63,41 @@ try {
     await person.driver.executeScript('window.scrollTo(0, 560)');
     await person.driver.sleep(500);
   });
-  await take('offers', `${attic}/hunt/offers`, 'See them on the board');
   await take('places', `${attic}/hunt/places`, 'What falls when');
   await take('ledger', `${attic}/hunt/ledger?tab=dates`, 'Return by');
-  await take('receipt', `${attic}/hunt/ledger?tab=receipt`, 'New receipt', async () => {
-    await person.fill('From', 'Craft Quay');
-    await person.fill('It says', 'Frame 8 x 10 white');
-    await person.fill('Price of one', '7.99');
-    await person.fill('How many', '3');
-    await person.press('Discount over several lines …');
-    await person.click('//li[contains(@class,"ant-dropdown-menu-item")][normalize-space(.)="Some free: 3 for 2"]');
-    await person.driver.executeScript('window.scrollTo(0, 200)');
-    await person.driver.sleep(500);
-  });
   await take('recipe', `${attic}/makeover/${recipe}`, 'from the material up');
   await take('makeovers', `${attic}/makeover`, 'One can, many pieces');
+  await take('cut', `${nook}/makeover/cut`, 'Where each part goes', async () => {
+    await person.click(linen);
+    await person.seeText('Hemmed linen runner');
+    await person.click('//section[@aria-label="Sheets"]//*[@role="button"][contains(@aria-label, "Runner")]');
+    await person.driver.sleep(600);
+  });
+  await take('lettering', `${nook}/makeover/${jars}`, 'Add a layer on top', async () => {
+    await person.choose('Add a layer', 'Shapes cut from film');
+    await person.press('New words or shape');
+    await person.choose('Typeface', 'Handwritten, bold');
+    await person.fill('Words', 'Lentils');
+    await person.choose('On a label', 'Rounded label');
+    await person.seeText('2 colors, cut apart');
+    await person.driver.sleep(600);
+  });
+  await take('machine', `${nook}/makeover/machine`, 'a stand-in', async () => {
+    await person.give('SVG file to cut', lettersFile);
+    await person.seeText('of cut');
+    await person.driver.sleep(400);
+  });
   await take('board', `${attic}/compare`, 'Which way for each slot?');
   await take('why', `${attic}/compare`, 'Which way for each slot?', async () => {
     await person.press('Hour earns');
     await person.driver.sleep(200);
   });
   await person.size(390, 844);
-  await take('house-phone', `${attic}/house?tab=fits`, 'pieces are free');
+  await take('cut-phone', `${nook}/makeover/cut`, 'Where each part goes', async () => {
+    await person.click(linen);
+    await person.seeText('Hemmed linen runner');
+    await person.driver.sleep(600);
+  });
   await take('board-phone', `${attic}/compare`, 'Which way for each slot?');
   await take('trip-phone', `${attic}/hunt/trips`, 'Back at', async () => {
     await person.driver.executeScript('document.querySelector(\'[aria-label="Stops"]\').scrollIntoView()');

@@ -204,7 +204,17 @@ describe('done, not done, done', () => {
     const finish = () => ({
       recipeId: at.recipe.id,
       doneOn: '2026-06-02',
-      uses: [{ id: randomUUID(), version: 1, supplyId: at.supply.id, what: 'x', amount: 200, onDate: '2026-06-02' }],
+      uses: [
+        {
+          id: randomUUID(),
+          version: 1,
+          supplyId: at.supply.id,
+          what: 'x',
+          amount: 200,
+          onDate: '2026-06-02',
+          cut: null,
+        },
+      ],
     });
     await done(at.projectId, 'finishRecipe', finish());
     expect((await stash())?.amount).toBe(746);

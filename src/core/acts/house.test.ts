@@ -195,6 +195,7 @@ describe('a makeover that is done', () => {
     what: 'Stool in teal',
     amount,
     onDate: '2026-06-02',
+    cut: null,
   });
   const finish = (...uses: object[]) => ({ recipeId: RECIPE, doneOn: '2026-06-02', uses });
 

@@ -11,6 +11,9 @@ import { keepFunction } from './brief/keepFunction';
 import { removeInspiration } from './brief/removeInspiration';
 import { removePhoto } from './brief/removePhoto';
 import { setPalette } from './brief/setPalette';
+import { removeArtwork } from './cutting/removeArtwork';
+import { saveArtwork } from './cutting/saveArtwork';
+import { saveLayout } from './cutting/saveLayout';
 import { addFind } from './finds/addFind';
 import { archiveFind } from './finds/archiveFind';
 import { decideFind } from './finds/decideFind';
@@ -61,6 +64,9 @@ import { setTool } from './supplies/setTool';
 import { undo } from './undo';
 
 const listed = [
+  saveLayout,
+  saveArtwork,
+  removeArtwork,
   createProject,
   editProject,
   removeProject,

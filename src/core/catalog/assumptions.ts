@@ -57,9 +57,19 @@ const quarterCure = figure(25, 25, 25, modellingChoice);
 
 function* definitions(): Generator<[string, AssumptionDefinition]> {
   for (const row of coatings.all) {
-    const rateUnit: Unit = row.unit === 'can' ? 'm2PerCan' : 'm2PerL';
-    const rateName = row.unit === 'can' ? 'spreadingRateM2PerCan' : 'spreadingRateM2PerL';
-    yield define(`coating.${row.id}.${rateName}`, `${row.name}: spreading rate`, rateUnit, row.spreadingRate, 0.1, 60);
+    // What is cut spreads as far as it is wide, and follows itself at once.
+    if (row.unit !== 'm') {
+      const rateUnit: Unit = row.unit === 'can' ? 'm2PerCan' : 'm2PerL';
+      const rateName = row.unit === 'can' ? 'spreadingRateM2PerCan' : 'spreadingRateM2PerL';
+      yield define(
+        `coating.${row.id}.${rateName}`,
+        `${row.name}: spreading rate`,
+        rateUnit,
+        row.spreadingRate,
+        0.1,
+        60,
+      );
+    }
     yield define(`coating.${row.id}.recoatHours`, `${row.name}: recoat after`, 'hours', row.recoatHours, 0, 720);
     yield define(`coating.${row.id}.handleHours`, `${row.name}: handle after`, 'hours', row.handleHours, 0, 720);
     yield define(`coating.${row.id}.fullCureDays`, `${row.name}: full cure`, 'days', row.fullCureDays, 0, 120);
@@ -133,6 +143,14 @@ function* definitions(): Generator<[string, AssumptionDefinition]> {
     0.1,
     60,
   );
+  yield define(
+    'technique.brushTexture.spreadingRateM2PerL',
+    'Thick medium over a print: spreading rate',
+    'm2PerL',
+    figure(3, 4, 5),
+    0.1,
+    60,
+  );
   yield define('technique.roller.lossPercent', 'Roller: loss in nap and can', 'percent', ROLLER_LOSS_PERCENT, 0, 100);
   yield define(
     'technique.roller.residueMl',
@@ -190,12 +208,44 @@ const laborNames: Record<keyof typeof laborRates, string> = {
   distress: 'distress',
   stencil: 'stencil',
   grout: 'color grout joints',
+  paperSheets: 'paper laid all over, or torn pieces',
+  paperMotifs: 'paper motifs placed',
+  paperFussy: 'paper cut along its shapes and placed',
+  brushTexture: 'brush texture over a print',
+  filmShapes: 'film shapes weeded and applied',
+  filmDrops: 'film by the drop, walls and windows',
   season: 'season a chalkboard',
 };
 const eachNames: Record<keyof typeof laborEach, string> = {
   sealEdge: 'seal raw board, a meter of edge',
   maskMeter: 'mask, a meter of tape',
   leaf: 'paint one leaf',
+  filmFace: 'film laid on a face and turned in',
+  weedLetter: 'weeding a letter of an inch or more',
+  weedSmallLetter: 'weeding a small or a joined letter',
+  weedDm2: 'weeding a drawing, 100 cm²',
+  applyDm2: 'applying film shapes, 100 cm²',
+  machineMeter: 'cutting by machine, a meter',
+  machineLoad: 'loading a cutting machine',
+  cutMeter: 'cut by hand, a meter',
+  sawCut: 'saw one part to size',
+  ripMeter: 'rip a board by hand, a meter',
+  screw: 'drill and drive one screw',
+  nail: 'drive one nail',
+  glueJoint: 'glue and clamp one joint',
+  wallFixing: 'one fixing in the wall: find, drill, screw',
+  hemMeter: 'pressing and sewing a hem, a meter',
+  seamMeter: 'a seam, a meter',
+  staple: 'a staple',
+  stuff: 'stuffing and closing a cushion',
+  stem: 'a stem cut, placed and wired',
+  bow: 'a bow',
+  mossDm2: 'moss glued on, 100 cm²',
+  wrapMeter: 'winding a strip or a rope, a meter',
+  setOut: 'setting out a thing and standing back',
+  printSheet: 'printing a sheet',
+  matWindow: 'cutting the window of a mat',
+  framing: 'framing a picture',
 };
 
 /** The assumption under which a preparation's supply stands. */
@@ -233,6 +283,7 @@ const sessionNames: Record<keyof typeof sessionMinutes, string> = {
   cleanUpWater: 'clean up with water',
   cleanUpSolvent: 'clean up with solvent',
   cleanUpAerosol: 'clean up after spraying',
+  cleanUpDry: 'put scraps and knife away',
 };
 
 /** Every assumption that can be changed, by key; derived from the tables so that nothing is listed twice. */
@@ -304,8 +355,8 @@ export function estimatedShelfPrice(
   const scale = 10 ** currencyExponent(currency);
   return {
     state: 'estimated',
-    low: estimate.low * scale,
-    likely: estimate.likely * scale,
-    high: estimate.high * scale,
+    low: Math.round(estimate.low * scale),
+    likely: Math.round(estimate.likely * scale),
+    high: Math.round(estimate.high * scale),
   };
 }

@@ -3,6 +3,7 @@ import type { Source } from '../kernel/source';
 import type { AllowedInterval } from '../state/joint';
 import type { WeatherLimits } from '../state/step';
 import type { Film, Sheen } from '../state/surfaceState';
+import type { CutStock } from './cutStock';
 import type { Figure } from './figure';
 
 /** Families by which the compatibility table speaks of layers. */
@@ -23,14 +24,17 @@ export type CoatingGroup =
   | 'decoupage'
   | 'film';
 
-/** A paint hides what is beneath; a translucent coat lets it show; a primer carries; a clear coat protects. */
-export type CoatingRole = 'paint' | 'translucent' | 'primer' | 'clear';
+/**
+ * A paint hides what is beneath; a translucent coat lets it show; a primer carries; a clear coat protects; a film is cut
+ * and stuck on.
+ */
+export type CoatingRole = 'paint' | 'translucent' | 'primer' | 'clear' | 'film';
 
 /** A size a coating is usually sold in; `estimate` is a rough shelf price in whole dollars, euros or pounds. */
 export interface PackSize {
   id: string;
   name: string;
-  /** mL, or cans for aerosols. */
+  /** mL, cans for aerosols, meters of a roll, sheets, pieces. */
   size: number;
   market: 'us' | 'metric';
   estimate: { low: number; likely: number; high: number } | null;
@@ -43,9 +47,27 @@ export interface PackSize {
 export type TopcoatDemand = 'always' | 'handled' | 'hardWear' | 'never' | 'forbidden';
 
 /** What a product is, as cautions look at it. */
-export type Hazard = 'waterborne' | 'powder' | 'aerosol' | 'spirit' | 'oil' | 'wax' | 'epoxy';
+export type Hazard = 'waterborne' | 'powder' | 'aerosol' | 'spirit' | 'oil' | 'wax' | 'epoxy' | 'none';
 
-/** One row of the coatings table. Spreading rate is m² per liter, or m² per can and light coat for aerosols. */
+/** What a film is that its size does not say. */
+export interface FilmFacts {
+  /** Whether it comes off without harm: what rented rooms ask for. */
+  isRemovable: boolean;
+  lifeYears: Figure;
+  /** The narrowest stroke that holds and weeds, and the lowest letters, plain and in script; mm. */
+  leastStrokeMm: Figure;
+  leastLetterMm: Figure;
+  leastScriptMm: Figure;
+  /** Whether it is cut from its back, so that everything is cut mirrored. */
+  isMirrored: boolean;
+  /** What a panel draws in along each meter. */
+  shrinkMmPerM: Figure;
+}
+
+/**
+ * One row of the coatings table. Spreading rate is m² per liter, per can and light coat for aerosols, per meter of a roll
+ * for films.
+ */
 export interface Coating {
   id: string;
   name: string;
@@ -60,7 +82,7 @@ export interface Coating {
   film: Film;
   /** The technique it is usually put on with. */
   techniqueId: string;
-  unit: 'mL' | 'can';
+  unit: 'mL' | 'can' | 'm';
   spreadingRate: Figure;
   /** Hiding and coats; what does not hide uses `similar` only. */
   hiding: HidingRow;
@@ -85,7 +107,7 @@ export interface Coating {
   sandBetween: boolean;
   foodUse: 'displayOnly' | 'outsideBelowRim' | 'afterFullCureIfLabelled' | 'nowhereNear';
   hazard: Hazard;
-  cleanUp: 'water' | 'aerosol' | 'solvent';
+  cleanUp: 'water' | 'aerosol' | 'solvent' | 'dry';
   /** Only for primers: what it lies on, whether it holds back tannin and stains; color null leaves the ground's. */
   primer: {
     madeFor: readonly string[];
@@ -95,12 +117,15 @@ export interface Coating {
     color: string | null;
   } | null;
   packs: readonly PackSize[];
+  /** Only for films: what they are cut from, and what they can do. */
+  cut?: CutStock;
+  adhesive?: FilmFacts;
   source: Source;
 }
 
 /** Whether a coating is told apart by its color, and asks for one. */
 export function isColored(coating: Coating): boolean {
-  return coating.role === 'paint' || coating.role === 'translucent';
+  return coating.role === 'paint' || coating.role === 'translucent' || coating.role === 'film';
 }
 
 /** Whether a coating dries by giving off water, so that damp air holds it up. */

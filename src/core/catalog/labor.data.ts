@@ -33,6 +33,14 @@ export const laborRates = {
   stencil: figure(30, 50, 90),
   grout: figure(120, 200, 400),
   season: figure(2, 4, 6),
+  // Six to twelve minutes for a tenth of a square meter all over; motifs and cutting along shapes take longer.
+  paperSheets: figure(60, 80, 120),
+  paperMotifs: figure(80, 120, 200),
+  paperFussy: figure(150, 250, 400),
+  brushTexture: figure(8, 15, 30),
+  // Weeding 1 to 3 minutes and applying 0.5 to 1 for 100 cm² of dense art.
+  filmShapes: figure(150, 225, 400),
+  filmDrops: figure(8, 12, 20),
 } as const;
 
 /** Minutes by the piece or the meter: an edge sealed, a meter of tape, a leaf painted (the last from memory, no source). */
@@ -40,6 +48,40 @@ export const laborEach = {
   sealEdge: figure(2, 3, 5),
   maskMeter: figure(0.7, 1, 1.5),
   leaf: figure(0.3, 0.5, 1),
+  filmFace: figure(5, 7, 10),
+  // A knife or scissors by hand: 5 to 15 (10) mm a second.
+  // Building, by hand (from memory, no source; the log will correct them).
+  sawCut: figure(2, 3, 6),
+  ripMeter: figure(4, 8, 15),
+  screw: figure(0.7, 1.2, 2.5),
+  nail: figure(0.3, 0.5, 1),
+  glueJoint: figure(1.5, 3, 6),
+  wallFixing: figure(3, 6, 12),
+  // Sewing by machine, pressed first (from memory, no source).
+  hemMeter: figure(3, 5, 9),
+  seamMeter: figure(1.5, 2.5, 4),
+  staple: figure(0.1, 0.15, 0.3),
+  stuff: figure(3, 6, 12),
+  // Greenery and trim (from memory, no source).
+  stem: figure(0.5, 1, 2),
+  bow: figure(2, 4, 8),
+  mossDm2: figure(1, 2, 4),
+  wrapMeter: figure(0.5, 1, 2),
+  setOut: figure(2, 4, 8),
+  // Prints (from memory, no source).
+  printSheet: figure(1, 2, 4),
+  matWindow: figure(5, 8, 15),
+  framing: figure(4, 6, 12),
+  // Weeding a letter of an inch and more 8 to 20 s, a smaller one or a joined one 20 to 60 s.
+  weedLetter: figure(8 / 60, 12 / 60, 20 / 60),
+  weedSmallLetter: figure(20 / 60, 30 / 60, 1),
+  // Weeding 1 to 3 minutes and applying 0.5 to 1 for 100 cm² of dense art.
+  weedDm2: figure(1, 1.5, 3),
+  applyDm2: figure(0.5, 0.75, 1),
+  // A machine cuts 50 to 400 (150) mm a second, and waits a moment for its mat (the last from memory, no source).
+  machineMeter: figure(1000 / 400 / 60, 1000 / 150 / 60, 1000 / 50 / 60),
+  machineLoad: figure(1, 2, 5),
+  cutMeter: figure(1000 / 15 / 60, 1000 / 10 / 60, 1000 / 5 / 60),
 } as const;
 
 /** Minutes once per session. */
@@ -48,6 +90,8 @@ export const sessionMinutes = {
   cleanUpWater: figure(10, 10, 15),
   cleanUpSolvent: figure(15, 20, 25),
   cleanUpAerosol: figure(3, 5, 8),
+  // What is cut leaves scraps and a knife to put away (from memory, no source).
+  cleanUpDry: figure(2, 4, 8),
 } as const;
 
 /** How much fiddly surfaces slow the brush (the spray less). */

@@ -74,7 +74,7 @@ const quantities = {
     ],
   },
   m: {
-    us: 'm',
+    us: 'yd',
     metric: 'm',
     units: [
       unit('m', 1, ['meter', 'meters']),

@@ -5,6 +5,7 @@ export const MM_PER_YARD = 914.4;
 export const M_PER_MILE = 1609.344;
 export const M2_PER_SQUARE_FOOT = 0.09290304;
 export const M2_PER_SQUARE_INCH = 0.00064516;
+export const KG_PER_POUND = 0.45359237;
 export const ML_PER_US_GALLON = 3785.411784;
 export const ML_PER_US_QUART = ML_PER_US_GALLON / 4;
 export const ML_PER_US_PINT = ML_PER_US_GALLON / 8;

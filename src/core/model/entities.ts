@@ -1,10 +1,12 @@
 import { z } from 'zod';
 import { acknowledgment } from './entities/acknowledgment';
 import { ad } from './entities/ad';
+import { artwork } from './entities/artwork';
 import { colorCard } from './entities/colorCard';
 import { fill } from './entities/fill';
 import { gap } from './entities/gap';
 import { inspiration } from './entities/inspiration';
+import { layout } from './entities/layout';
 import { ledgerLine } from './entities/ledgerLine';
 import { offer } from './entities/offer';
 import { option } from './entities/option';
@@ -58,6 +60,8 @@ const listed = [
   receipt,
   trip,
   ad,
+  artwork,
+  layout,
 ] as const;
 
 type Listed = (typeof listed)[number];

@@ -5,15 +5,24 @@ import { type DrawTotals, drawsOfFills } from './drawTotals';
 import { ownHandsOf } from './model/optionModel';
 import type { PlanModel, PlannedFill } from './model/planModel';
 import { type CashView, type PoolCost, poolCost, tripsPulled } from './model/poolCost';
-import { type Draw, type Drawn, drawnTogether, drawOf, nothingDrawn, type Pool, totalDrawn } from './model/pools';
+import {
+  type Draw,
+  type Drawn,
+  drawnTogether,
+  drawOf,
+  nothingDrawn,
+  type Pool,
+  type Total,
+  totalDrawn,
+} from './model/pools';
 
 /** What one pool contributes to a figure: its cost with the fills, less its cost without them. */
 export interface AddedLine {
   draw: Draw;
   pool: Pool;
   /** What the rest of the plan draws, and what is drawn with the fills. */
-  before: number;
-  after: number;
+  before: Total;
+  after: Total;
   /** By ends, not put in order, so that lines add up at every end. */
   cash: Amount;
   stashMicro: number;
@@ -57,7 +66,7 @@ export function addedBy(rest: RestOfPlan, fills: readonly PlannedFill[]): Added 
   const lines: AddedLine[] = [];
   let cash = nothing;
   let [stashMicro, handsMicro] = [0, 0];
-  const add = (draw: Draw, before: number, after: number) => {
+  const add = (draw: Draw, before: Total, after: Total) => {
     const pool = rest.poolOf(draw);
     if (!pool) return;
     const [a, b] = [poolCost(pool, after), poolCost(pool, before)];
@@ -96,7 +105,11 @@ export function addedBy(rest: RestOfPlan, fills: readonly PlannedFill[]): Added 
     for (const [tripId, { draw, drawn }] of trips) {
       const others = rest.drawnFrom(draw);
       const isPulled = (when: 'before' | 'after') => Number(ofOthers.has(tripId) || pulled[when].has(tripId));
-      add(draw, totalDrawn(others) + isPulled('before'), totalDrawn(drawnTogether(others, drawn)) + isPulled('after'));
+      add(
+        draw,
+        more(totalDrawn(others), isPulled('before')),
+        more(totalDrawn(drawnTogether(others, drawn)), isPulled('after')),
+      );
     }
   }
   let ownHands = noMinutes;
@@ -110,9 +123,12 @@ export function addedBy(rest: RestOfPlan, fills: readonly PlannedFill[]): Added 
   };
 }
 
+/** A total with so much more. */
+const more = ({ amount, parts }: Total, by: number): Total => ({ amount: amount + by, parts });
+
 /** What a whole plan draws and comes to: P or C, S and H of the definitions. */
 export interface PlanSums {
-  lines: readonly { draw: Draw; pool: Pool; drawn: number; cost: PoolCost }[];
+  lines: readonly { draw: Draw; pool: Pool; drawn: Total; cost: PoolCost }[];
   /** Supplies that are fetched on trips, with these trips. */
   pulls: readonly { poolId: string; tripIds: readonly string[] }[];
   cash: Amount;
@@ -136,7 +152,7 @@ export function sumsOf(
   const pulls: PlanSums['pulls'][number][] = [];
   let cash = nothing;
   let [stashMicro, handsMicro] = [0, 0];
-  const add = (draw: Draw, drawn: number) => {
+  const add = (draw: Draw, drawn: Total) => {
     const pool = model.pool(draw);
     if (!pool) return;
     const cost = poolCost(pool, drawn, view);
@@ -147,14 +163,17 @@ export function sumsOf(
     const tripIds = tripsPulled(pool, drawn);
     if (tripIds.length > 0) pulls.push({ poolId: draw.poolId, tripIds });
   };
-  const trips = new Map<string, { draw: Draw; total: number }>();
+  const trips = new Map<string, { draw: Draw; total: Total }>();
   for (const { draw, total } of totals.all()) {
     if (draw.kind === 'trip') trips.set(draw.key, { draw, total });
     else add(draw, total);
   }
   for (const tripId of new Set(pulls.flatMap(({ tripIds }) => tripIds))) {
     const known = trips.get(tripId);
-    trips.set(tripId, { draw: known?.draw ?? drawOf('trip', tripId, 1), total: (known?.total ?? 0) + 1 });
+    trips.set(tripId, {
+      draw: known?.draw ?? drawOf('trip', tripId, 1),
+      total: more(known?.total ?? totalDrawn(nothingDrawn), 1),
+    });
   }
   for (const { draw, total } of trips.values()) add(draw, total);
   let hands = sureMinutes(handsMicro);

@@ -6,6 +6,7 @@ import type { ProjectRows } from '../model/rows';
 import type { RecipePlan } from '../recipe/computeRecipe';
 import { type Added, addedBy, type PlanSums, type RestOfPlan, sumsOf } from './added';
 import { DrawTotals } from './drawTotals';
+import { type Cutter, cutInFull } from './model/cutPurchase';
 import { PlanModel, type PlannedFill } from './model/planModel';
 import { tripsPulled } from './model/poolCost';
 import { type Draw, totalDrawn } from './model/pools';
@@ -43,9 +44,9 @@ export class Plan {
     recipes?: ReadonlyMap<string, RecipePlan>;
   } = {};
 
-  constructor(rows: ProjectRows, asOfMs: number, memo: Memo) {
+  constructor(rows: ProjectRows, asOfMs: number, memo: Memo, cutter: Cutter = cutInFull) {
     this.asOfMs = asOfMs;
-    this.model = new PlanModel(rows, memo);
+    this.model = new PlanModel(rows, memo, cutter);
     const { model } = this;
     const bySlot = grouped(model.fills(), (fill) => fill.model.slot.id);
     this.chosen = [...bySlot.values()].flat();
@@ -155,7 +156,13 @@ export class Plan {
  * @param asOfMs the moment that dates count from, epoch milliseconds
  * @param previous an earlier plan; parts of it whose every input is the same object are taken over, which changes the
  * time this takes and nothing else
+ * @param cutter how parts are laid on their stock; in full unless the page cuts quickly first
  */
-export function computePlan(rows: ProjectRows, asOfMs: number, previous: Plan | null = null): Plan {
-  return new Plan(rows, asOfMs, previous?.model.memo ?? new Memo());
+export function computePlan(
+  rows: ProjectRows,
+  asOfMs: number,
+  previous: Plan | null = null,
+  cutter: Cutter = cutInFull,
+): Plan {
+  return new Plan(rows, asOfMs, previous?.model.memo ?? new Memo(), cutter);
 }

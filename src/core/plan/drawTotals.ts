@@ -1,10 +1,6 @@
+import { partsTogether } from '../cutting/part';
 import type { PlannedFill } from './model/planModel';
-import { type Draw, type Drawn, drawnTogether, growsWithCount, nothingDrawn, totalDrawn } from './model/pools';
-
-/** What a fill draws, its count in it. */
-export function drawnBy({ kind, amount, once }: Draw, count: number): Drawn {
-  return { amount: growsWithCount[kind] ? amount * count : amount, once };
-}
+import { type Draw, type Drawn, drawnBy, drawnTogether, nothingDrawn, type Total, totalDrawn } from './model/pools';
 
 /** What a pool is drawn on, slot by slot. */
 interface PoolTotal {
@@ -38,12 +34,12 @@ export class DrawTotals {
   }
 
   /** The pools that anything is drawn from, with the total. */
-  *all(): Generator<{ draw: Draw; total: number }> {
+  *all(): Generator<{ draw: Draw; total: Total }> {
     for (const { draw, total } of this.totals.values()) yield { draw, total: totalDrawn(total) };
   }
 
   /** Total drawn from a pool. */
-  of(poolId: string): number {
+  of(poolId: string): Total {
     return totalDrawn(this.totals.get(poolId)?.total ?? nothingDrawn);
   }
 
@@ -57,6 +53,7 @@ export class DrawTotals {
     return {
       amount: known.total.amount - own.amount,
       once: known.most.slotId === slotId ? known.most.others : known.total.once,
+      parts: partsTogether(known.total.parts, own.parts, -1),
     };
   }
 }

@@ -276,6 +276,7 @@ describe('what a can cost, shared over what it served', () => {
     what,
     amount,
     onDate,
+    cut: null,
   });
   const uses = [
     use('1', 'Attic: nightstand', 200, '2026-05-01'),

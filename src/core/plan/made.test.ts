@@ -94,3 +94,39 @@ describe('a makeover that is done', () => {
     });
   });
 });
+
+describe('something made from scratch for a slot of several', () => {
+  const napkins = (chosen: number): ProjectRows => {
+    const made = recipe('napkins', stools, 'chalk', 'teal');
+    const [piece] = made.body.pieces;
+    if (!piece) throw new Error('no piece');
+    const build = { id: 'napkin', values: { shrinkPercent: 0 }, materials: {} };
+    return rows({
+      slots: [slot('napkins', { quantity: 8 })],
+      recipes: [
+        {
+          ...made,
+          body: {
+            ...made.body,
+            layers: [],
+            pieces: [{ ...piece, findId: null, templateId: 'flatCloth', build, count: 1 }],
+          },
+        },
+      ],
+      options: [option('sewn', 'napkins', 'make', { recipeId: 'napkins' })],
+      fills: chosen > 0 ? [fill('napkins', 'sewn', chosen)] : [],
+    });
+  };
+
+  it('takes its parts as often as it is chosen, once and not by their square', () => {
+    for (const chosen of [1, 3, 8]) {
+      const plan = computePlan(napkins(chosen), AS_OF);
+      const cloth = plan.supplies.find(({ key }) => key.startsWith('fabric|'));
+      const parts = cloth?.cut?.units.reduce((sum, unit) => sum + unit.placed.length, 0);
+      expect(parts).toBe(chosen);
+      // Thread is counted, not laid out: four hems of 18 in each.
+      const thread = plan.supplies.find(({ key }) => key.startsWith('thread'))?.need ?? 0;
+      expect(thread).toBeCloseTo((chosen * 2.8 * 4 * 457.2) / 1000, 6);
+    }
+  });
+});

@@ -1,10 +1,14 @@
 import type { ProjectRows, RecipeRow } from '../model/rows';
 import type { RecipeBody } from '../recipe/recipeBody';
+import { isMade, workpieceId } from '../recipe/workpiece';
 
 const countsOfRows = new WeakMap<ProjectRows, ReadonlyMap<string, ReadonlyMap<string, number>>>();
 const bodies = new WeakMap<RecipeBody, Map<string, RecipeBody>>();
 
-/** How many pieces of each find the choices take through each recipe. */
+/** Stands for how often a recipe is made from scratch, beside the ids of finds. */
+const TIMES_MADE = '';
+
+/** How many pieces of each find the choices take through each recipe, and how often it is made from scratch. */
 function chosenCounts(rows: ProjectRows): ReadonlyMap<string, ReadonlyMap<string, number>> {
   const known = countsOfRows.get(rows);
   if (known) return known;
@@ -16,6 +20,7 @@ function chosenCounts(rows: ProjectRows): ReadonlyMap<string, ReadonlyMap<string
     const made = counts.get(option.recipeId) ?? new Map<string, number>();
     for (const { findId, pieces } of option.parts)
       if (findId !== null) made.set(findId, (made.get(findId) ?? 0) + pieces * fill.count);
+    if (option.kind === 'make') made.set(TIMES_MADE, (made.get(TIMES_MADE) ?? 0) + fill.count);
     counts.set(option.recipeId, made);
   }
   countsOfRows.set(rows, counts);
@@ -33,9 +38,11 @@ export function madeBody(rows: ProjectRows, recipe: RecipeRow): RecipeBody {
   // The first piece of a find stands for all like it; an own entry beside it keeps its count.
   const seen = new Set<string>();
   const wanted = body.pieces.map((piece) => {
-    const chosen = seen.has(piece.findId) ? undefined : counts?.get(piece.findId);
-    seen.add(piece.findId);
-    return Math.min(200, chosen ?? piece.count);
+    const id = workpieceId(piece);
+    const chosen = seen.has(id) ? undefined : counts?.get(id);
+    seen.add(id);
+    const times = isMade(piece) ? counts?.get(TIMES_MADE) : undefined;
+    return Math.min(200, times === undefined ? (chosen ?? piece.count) : times * piece.count);
   });
   if (wanted.every((count, n) => count === body.pieces[n]?.count)) return body;
   const key = wanted.join();

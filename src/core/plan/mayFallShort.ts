@@ -2,6 +2,7 @@ import { coatings } from '../catalog/coatings';
 import { chanceShort } from '../pricing/chanceShort';
 import { coatingRateKey } from '../recipe/stack';
 import { partsOfSupplyKey } from '../recipe/supplyKey';
+import { isFilm } from '../technique/sheetWork';
 import type { PlanModel } from './model/planModel';
 
 /**
@@ -12,7 +13,7 @@ import type { PlanModel } from './model/planModel';
  */
 export function mayFallShort(model: PlanModel, key: string, need: number, have: number): number {
   const coating = coatings.find(partsOfSupplyKey(key).kindId);
-  if (!coating || model.supply(key).isAlways) return 0;
+  if (!coating || isFilm(coating) || model.supply(key).isAlways) return 0;
   const { source } = model.assumptions.get(coatingRateKey(coating), [`supply:${key}`]);
   if (source.kind === 'label' || source.kind === 'you') return 0;
   return chanceShort(coating.spreadingRate, need, have);

@@ -3,8 +3,11 @@ import { grouped } from '../kernel/grouped';
 import type { OptionModel } from './model/optionModel';
 
 /** A short name of an option: what it is made of. */
-export function nameOfOption({ finds, offers }: Pick<OptionModel, 'finds' | 'offers'>): string {
-  return [...finds.map((find) => find.name), ...offers.map(({ offer }) => offer.name)].join(' + ') || 'nothing yet';
+export function nameOfOption({ finds, offers, recipe }: Pick<OptionModel, 'finds' | 'offers' | 'recipe'>): string {
+  const made = finds.length === 0 ? (recipe?.built ?? []).map(({ build }) => build.name) : [];
+  return (
+    [...finds.map((find) => find.name), ...offers.map(({ offer }) => offer.name), ...made].join(' + ') || 'nothing yet'
+  );
 }
 
 /** What is done to its pieces, for telling it from another: the coating that was chosen last, and its color. */

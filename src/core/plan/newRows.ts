@@ -65,6 +65,8 @@ export function newSupply(
     sheen,
     stash: { state: 'none', amount: 0 },
     unitCostMillionths: null,
+    stock: null,
+    offcuts: [],
     base: '',
     containerSize: null,
     openedOn: null,

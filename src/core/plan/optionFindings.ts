@@ -1,5 +1,6 @@
 import { mayHoldLead } from '../catalog/substrates';
 import type { FindRow, PieceRow } from '../model/rows';
+import { isMade } from '../recipe/workpiece';
 import { cautionsFor } from '../safety/cautions';
 import type { SafetyFacts } from '../safety/facts';
 import type { Household } from '../state/brief';
@@ -29,6 +30,7 @@ function unplannedPiece(find: FindRow): NonNullable<SafetyFacts['piece']> {
     isShade: template?.traits.includes('shade') ?? false,
     isMusty: false,
     disturbedM2: 0,
+    traits: [],
   };
 }
 
@@ -67,6 +69,9 @@ export function optionFindings(of: {
         figures: { piece: find.name, known: find.count, asked: pieces * slot.quantity },
       });
   }
+  if (option.kind === 'make')
+    for (const { piece } of model.recipe?.built ?? [])
+      if (isMade(piece)) findings.push(...fitFindings(slot, option.id, piece.templateId, piece.measures));
   for (const find of model.finds) {
     findings.push(...fitFindings(slot, option.id, find.templateId, find.measures));
     if (!model.recipe) {

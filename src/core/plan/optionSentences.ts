@@ -24,6 +24,8 @@ export const optionSentences = {
     `${f.piece} leaves its place empty (${f.place}): what stands there then?`,
   'place.noDrilling': () =>
     'No drilling here: lean it, or hang it on strips that hold twice its weight on a smooth, cured wall.',
+  'place.mustDrill': (f: { what: string }) =>
+    `${f.what} is screwed into the wall, and nothing may be drilled here: make what stands or leans, or ask who owns the wall.`,
   'place.rentedWall': () => 'A rented wall: small nails or strips that come off; ask before drilling.',
   'place.cordReach': (f: { reachMm: number }, locale) =>
     `The next socket is ${formatLength(f.reachMm, locale.units)} away: measure the lamp’s cord; no chained extension leads.`,

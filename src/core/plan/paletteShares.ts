@@ -23,7 +23,7 @@ function surfacesOf({ model, count }: PlannedFill): { lab: Lab; areaM2: number }
   const { recipe, finds } = model;
   if (recipe)
     return recipe.zones
-      .filter((zone) => finds.some((find) => find.id === zone.findId))
+      .filter((zone) => finds.some((find) => find.id === zone.workpieceId))
       .flatMap((zone) => {
         const color = recipe.stacks.get(zone.key)?.at(-1)?.leaves.color ?? zone.present.color;
         return color ? [{ lab: color, areaM2: zone.projectedAreaM2 * count }] : [];

@@ -109,6 +109,49 @@ describe('what the place demands', () => {
     expect(leftBehind(three())).toEqual([]);
   });
 
+  it('removable film can be undone, permanent film cannot', () => {
+    const filmed = (coatingId: string) => {
+      const { rows: all } = three({ reversibleOnly: true });
+      const recipes = all.recipes.map((row) =>
+        row.id === 'r-chest'
+          ? {
+              ...row,
+              body: {
+                ...row.body,
+                layers: row.body.layers.map((layer) => ({ ...layer, coatingId, techniqueId: 'filmShapes' })),
+              },
+            }
+          : row,
+      );
+      return saidOf(computePlan({ ...all, recipes }, AS_OF), 'chest');
+    };
+    expect(filmed('removableFilm').filter((code) => code.startsWith('place.'))).toEqual([]);
+    expect(filmed('permanentFilm')).toContain('place.reversibleOnly:refuse');
+  });
+
+  it('no drilling refuses what can only be screwed on', () => {
+    const made = (id: string, noDrilling: boolean) => {
+      const frame = find('frame', 500, {});
+      const shelf = recipe('r-shelf', frame, 'chalk', 'teal');
+      const pieces = shelf.body.pieces.map((piece) => ({
+        ...piece,
+        findId: null,
+        templateId: 'shelf',
+        build: { id, values: {}, materials: {} },
+      }));
+      const all = rows({
+        project: project({ household: household({ noDrilling }) }),
+        slots: [slot('1')],
+        recipes: [{ ...shelf, body: { ...shelf.body, layers: [], pieces } }],
+        options: [option('shelf', '1', 'make', { recipeId: 'r-shelf' })],
+      });
+      return saidOf(computePlan(all, AS_OF), 'shelf');
+    };
+    expect(made('floatingShelf', true)).toContain('place.mustDrill:refuse');
+    expect(made('floatingShelf', false)).not.toContain('place.mustDrill:refuse');
+    expect(made('tray', true)).not.toContain('place.mustDrill:refuse');
+  });
+
   it('the reach of a cord concerns lamps', () => {
     expect(saidOf(three({ cordReachMm: 1400 }), 'lamp')).toContain('place.cordReach:note');
     expect(saidOf(three({ cordReachMm: 1400 }), 'chest')).not.toContain('place.cordReach:note');

@@ -16,8 +16,9 @@ export function staysBehind(templateId: string, piece: Pick<PieceRow, 'borrowedF
  */
 function lastingFindings(model: OptionModel, household: Household, pieces: readonly PieceRow[]): OptionFinding[] {
   const { option, recipe } = model;
-  // Wax washes off again; every other finish stays.
-  const lasting = recipe?.layers.filter((layer) => layer.coating.group !== 'wax') ?? [];
+  // Wax washes off again, and removable film peels off; every other finish stays.
+  const lasting =
+    recipe?.layers.filter(({ coating }) => coating.group !== 'wax' && !(coating.adhesive?.isRemovable ?? false)) ?? [];
   const [coat] = lasting;
   if (!coat || !(household.reversibleOnly || household.rented)) return [];
   const where = { kind: 'option', id: option.id } as const;
@@ -47,6 +48,7 @@ export function placeFindings(model: OptionModel, household: Household, pieces: 
   const templates = [
     ...model.finds.map((find) => find.templateId),
     ...model.offers.map(({ offer }) => offer.templateId),
+    ...(recipe?.built.map(({ build }) => build.templateId) ?? []),
   ];
   const traits = new Set(templates.flatMap((id) => furnitureTemplates.find(id)?.traits ?? []));
   if (traits.has('hangs') && (household.noDrilling || household.rented))
@@ -56,6 +58,10 @@ export function placeFindings(model: OptionModel, household: Household, pieces: 
       where,
       figures: {},
     });
+  // What is screwed to the wall can be nothing else: a shelf on a cleat does not lean.
+  const drilled = recipe?.built.find(({ plan }) => plan.works.some(({ kind }) => kind === 'drill'));
+  if (drilled && household.noDrilling)
+    findings.push({ code: 'place.mustDrill', severity: 'refuse', where, figures: { what: drilled.build.name } });
   if (traits.has('lamp') && household.cordReachMm !== null)
     findings.push({
       code: 'place.cordReach',

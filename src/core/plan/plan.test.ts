@@ -116,7 +116,7 @@ describe('two nightstands, one can', () => {
     const painted = optionOf(stocked, 'left-painted');
     expect(painted.cashAdded.likely).toBe(1200);
     expect(painted.cashAlone.likely).toBe(1200);
-    const need = fromMicro(supplyDrawOf(painted.model, 'chalk|teal|matt', painted.count));
+    const need = fromMicro(supplyDrawOf(painted.model, 'chalk|teal|matt', painted.count).amount);
     expect(painted.stashUsed).toBe(Math.round(need * 2.5));
     expect(stocked.supplies.find((entry) => entry.key.startsWith('chalk'))?.cash.likely).toBe(0);
   });
@@ -151,7 +151,7 @@ describe('two nightstands, one can', () => {
       const line = optionOf(plan, id).added.lines.find(
         ({ draw }) => draw.kind === 'supply' && draw.key.startsWith('chalk'),
       );
-      return fromMicro((line?.after ?? 0) - (line?.before ?? 0));
+      return fromMicro((line?.after.amount ?? 0) - (line?.before.amount ?? 0));
     };
     expect(added('left-painted')).toBeCloseTo(fromMicro(painted[0] ?? 0), 6);
     expect(added('right-painted')).toBeCloseTo(fromMicro(painted[1] ?? 0) + 40, 6);

@@ -1,4 +1,5 @@
 import type { SupplyUnit } from '../catalog/consumables';
+import type { CutLayout } from '../cutting/layout';
 import type { Amount } from '../kernel/amount';
 import { fromMicro } from '../kernel/micro';
 import type { PlanSums } from './added';
@@ -6,8 +7,9 @@ import { sumsOf } from './added';
 import { DrawTotals } from './drawTotals';
 import { SAME_TIME_MINUTES } from './makeOrBuy';
 import { mayFallShort } from './mayFallShort';
+import { cutPurchaseOf } from './model/cutPurchase';
 import type { PlanModel, PlannedFill } from './model/planModel';
-import { purchaseOf } from './model/poolCost';
+import { neededMicro, purchaseOf, stashTaken } from './model/poolCost';
 import { costOf } from './optionFigures';
 import type { OptionPlan, SlotPlan } from './slotPlan';
 
@@ -24,6 +26,8 @@ export interface SharedSupply {
   left: number;
   /** The chance that stash and packs do not reach, 0 to 1. */
   mayFallShort: number;
+  /** How its parts are laid out together; null where nothing is cut from it. */
+  cut: CutLayout | null;
   optionIds: string[];
   /** What the options that share it earn together an hour against their yardsticks; null when it cannot be said. */
   readonly togetherPerHour: number | null;
@@ -49,14 +53,15 @@ export function sharedSupplies(
     // What is always there is neither shared nor bought.
     if (pool.kind !== 'supply' || pool.isAlways) continue;
     const purchase = purchaseOf(pool, drawn);
+    const need = fromMicro(neededMicro(pool, drawn));
     const sharers = takers.get(pool.key) ?? [];
     let together: { perHour: number | null } | null = null;
     lines.push({
       key: pool.key,
       name: pool.name,
       unit: pool.unit,
-      need: fromMicro(drawn),
-      fromStash: fromMicro(Math.min(drawn, pool.stashMicro)),
+      need,
+      fromStash: fromMicro(stashTaken(pool, drawn)),
       packs: purchase.packs.map((pack) => ({
         name: pool.packs.find((known) => known.id === pack.id)?.name ?? '',
         size: pack.size,
@@ -65,8 +70,9 @@ export function sharedSupplies(
       })),
       cash: purchase.cash,
       bought: purchase.size,
-      left: pool.stash + purchase.size - fromMicro(drawn),
-      mayFallShort: mayFallShort(model, pool.key, fromMicro(drawn), pool.stash + purchase.size),
+      left: pool.stash + purchase.size - need,
+      mayFallShort: mayFallShort(model, pool.key, need, pool.stash + purchase.size),
+      cut: cutPurchaseOf(pool, drawn)?.layout ?? null,
       optionIds: sharers.map((fill) => fill.model.option.id),
       get togetherPerHour() {
         together ??= { perHour: sharers.length > 1 ? togetherPerHour(model, sums, chosen, sharers, slots) : null };

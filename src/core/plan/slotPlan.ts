@@ -1,3 +1,4 @@
+import type { Part, PartBag } from '../cutting/part';
 import { nothing } from '../kernel/amount';
 import type { SlotRow } from '../model/rows';
 import { addedBy, type PlanSums, type RestOfPlan } from './added';
@@ -97,8 +98,8 @@ export function figuresOfSlot(
       }),
       chosen: own.map((fill) => [fill.model, fill.count] as const),
       pools: [...draws.values()].map((draw): DrawnPool => {
-        const { amount, once } = totals.without(slot.id, draw);
-        return [draw.poolId, model.pool(draw), amount, once];
+        const { amount, once, parts } = totals.without(slot.id, draw);
+        return [draw.poolId, model.pool(draw), amount, once, parts.flatMap(({ part, count }) => [part, count])];
       }),
       pulledElsewhere: sums.pulls.flatMap(({ poolId, tripIds }) => (draws.has(poolId) ? [] : tripIds)),
       hourValue: hourValue ?? 0,
@@ -110,7 +111,21 @@ export function figuresOfSlot(
 
 // Lists, since that is what an input of a remembered part is compared by.
 type Way = readonly [option: OptionModel, count: number, dates: OptionDates, findings: readonly OptionFinding[]];
-type DrawnPool = readonly [id: string, pool: Pool | undefined, amountOfRest: number, onceOfRest: number];
+type DrawnPool = readonly [
+  id: string,
+  pool: Pool | undefined,
+  amountOfRest: number,
+  onceOfRest: number,
+  /** Parts that the rest cuts, each followed by its count. */
+  partsOfRest: readonly (Part | number)[],
+];
+
+function bagFrom(list: readonly (Part | number)[]): PartBag {
+  return list.flatMap((part, n) => {
+    const count = list[n + 1];
+    return typeof part === 'object' && typeof count === 'number' ? [{ part, count }] : [];
+  });
+}
 
 function slotFigures(of: {
   ways: readonly Way[];
@@ -123,7 +138,9 @@ function slotFigures(of: {
   hourValue: number;
   currency: string;
 }): SlotFigures {
-  const pools = new Map(of.pools.map(([id, pool, amount, once]) => [id, { pool, ofRest: { amount, once } }]));
+  const pools = new Map(
+    of.pools.map(([id, pool, amount, once, parts]) => [id, { pool, ofRest: { amount, once, parts: bagFrom(parts) } }]),
+  );
   const rest: RestOfPlan = {
     poolOf: (draw) => pools.get(draw.poolId)?.pool,
     drawnFrom: (draw) => pools.get(draw.poolId)?.ofRest ?? nothingDrawn,

@@ -4,7 +4,7 @@ import type { Tax } from '../pricing/priceStory';
 import { largestTagFor } from '../pricing/receipt';
 import type { RestOfPlan } from './added';
 import { type SideOfComparison, worthUpTo } from './makeOrBuy';
-import { drawOf, totalDrawn } from './model/pools';
+import { drawOf, isDrawn, totalDrawn } from './model/pools';
 import type { OptionFigures } from './optionFigures';
 
 /** What a find's price may be at most, at the till and on its tag; null when the price does not decide (paid or shared). */
@@ -24,7 +24,8 @@ export function worthOfOption(
   if (!yardstick || isYardstick || yardstick.atLeast || !find || more.length > 0) return { kind: 'noPrice' };
   const draw = drawOf('find', find.id, 1);
   const pool = of.rest.poolOf(draw);
-  if (pool?.kind !== 'find' || pool.isSettled || totalDrawn(of.rest.drawnFrom(draw)) > 0) return { kind: 'noPrice' };
+  if (pool?.kind !== 'find' || pool.isSettled || isDrawn(totalDrawn(of.rest.drawnFrom(draw))))
+    return { kind: 'noPrice' };
   // The find's own price may be unknown: what it is worth does not depend on it, only on what comes on top.
   const others = subtractAmounts(option.cashAdded, pool.till);
   if (option.cashAdded.atLeast && !pool.till.atLeast) return { kind: 'noPrice' };

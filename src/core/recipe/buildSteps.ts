@@ -1,13 +1,16 @@
 import { isWaterborne } from '../catalog/coating';
 import type { Step } from '../state/step';
+import type { PlannedBuild } from './plannedBuilds';
 import type { RecipeBody } from './recipeBody';
 import type { RecipeContext } from './recipeContext';
 import type { RecipeFinding } from './recipeSentences';
 import type { ZoneStacks } from './stack';
+import { buildWorks } from './steps/buildWorks';
 import { layerSteps } from './steps/layerSteps';
 import { hardwareOf, prepareSteps } from './steps/prepareSteps';
 import { type Residue, type RunShare, type SideNeed, StepBook } from './steps/stepBook';
 import { weatherFindings } from './steps/weatherFindings';
+import { workpieceId } from './workpiece';
 import type { ZonePlan } from './zonePlans';
 
 export interface BuiltSteps {
@@ -23,7 +26,7 @@ export interface BuiltSteps {
 }
 
 /** Puts the stylist's own steps where they belong: what follows waits for them. */
-function withOwnSteps(book: StepBook, findId: string | undefined, zoneKeys: string[]): void {
+function withOwnSteps(book: StepBook, first: string | undefined, zoneKeys: string[]): void {
   for (const own of book.body.ownSteps) {
     const index = book.steps.findIndex((step) => step.id === own.afterStepId);
     const at = index < 0 ? 0 : index + 1;
@@ -45,9 +48,9 @@ function withOwnSteps(book: StepBook, findId: string | undefined, zoneKeys: stri
       stepId: own.id,
       allowed: [{ fromHours: own.waitHours, toHours: null, extraSteps: [] }],
     });
-    if (findId && step.runMinutes > 0) {
-      const pieces = book.body.pieces.find((piece) => piece.findId === findId)?.count ?? 1;
-      book.runs.push({ findId, stepId: own.id, minutes: step.runMinutes / pieces, spread: 0 });
+    if (first !== undefined && step.runMinutes > 0) {
+      const pieces = book.body.pieces.find((piece) => workpieceId(piece) === first)?.count ?? 1;
+      book.runs.push({ workpieceId: first, stepId: own.id, minutes: step.runMinutes / pieces, spread: 0 });
     }
   }
 }
@@ -61,20 +64,25 @@ export function buildSteps(
   zones: readonly ZonePlan[],
   stacked: ZoneStacks,
   context: RecipeContext,
+  built: readonly PlannedBuild[],
 ): BuiltSteps {
   const book = new StepBook(body, context);
   const worked = zones.filter((zone) => (stacked.stacks.get(zone.key)?.length ?? 0) > 0);
-  if (worked.length === 0) return { steps: [], runs: [], needs: [], residues: [], findings: () => [] };
-  prepareSteps(book, worked, zones, stacked);
+  if (worked.length === 0 && built.length === 0)
+    return { steps: [], runs: [], needs: [], residues: [], findings: () => [] };
+  buildWorks(book, built, zones, false);
+  if (worked.length > 0) prepareSteps(book, worked, zones, stacked);
   const last = layerSteps(book, worked, stacked);
   const hardware = hardwareOf(book, worked);
-  if (hardware.minutes > 0 && last) {
+  if (last) {
     const { coating, supplyKey } = last.layer;
     const handle = book.drying(
       book.number(`coating.${coating.id}.handleHours`, [`supply:${supplyKey}`]),
       isWaterborne(coating),
     );
     book.last = { stepId: last.stepId, waitHours: handle };
+  }
+  if (hardware.minutes > 0 && last)
     book.next(
       {
         id: 'reassemble',
@@ -88,10 +96,10 @@ export function buildSteps(
       },
       0,
     );
-  }
+  buildWorks(book, built, zones, true);
   withOwnSteps(
     book,
-    worked[0]?.findId,
+    worked[0]?.workpieceId ?? (built[0] && workpieceId(built[0].piece)),
     worked.map((zone) => zone.key),
   );
   return {

@@ -1,12 +1,15 @@
 import { type Coating, isColored } from '../catalog/coating';
 import { coatings } from '../catalog/coatings';
+import { type Consumable, consumables } from '../catalog/consumables';
 import type { Lab } from '../color/lab';
 import type { Sheen } from '../state/surfaceState';
 import { techniques } from '../technique';
+import { isFilm } from '../technique/sheetWork';
 import { completeValues, type Technique, type TechniqueValues } from '../technique/technique';
 import type { ChosenLayer, RecipeBody } from './recipeBody';
 import type { RecipeContext } from './recipeContext';
 import type { RecipeFinding } from './recipeSentences';
+import { supplyKey } from './supplyKey';
 import type { ZonePlan } from './zonePlans';
 
 /** A layer that may be laid: chosen, or proposed between and above the chosen ones. */
@@ -19,6 +22,10 @@ export interface Candidate {
   colorCardId: string | null;
   color: Lab | null;
   sheen: Sheen;
+  /** The paper or cloth that it lays in a medium, its design and which supply that is; null for what is only coated or stuck on. */
+  sheet: { kind: Consumable; supplyKey: string; color: Lab | null; design: string | null } | null;
+  /** The shape or lettering that it cuts; null where it cuts none. */
+  artworkId: string | null;
   coats: number | null;
   /** Sort order from the bottom up. */
   order: number;
@@ -55,6 +62,8 @@ export function proposedCandidate(
     colorCardId: tint?.id ?? null,
     color: tint?.lab ?? null,
     sheen,
+    sheet: null,
+    artworkId: null,
     coats: null,
     order,
   };
@@ -66,7 +75,18 @@ export const coversZone = (layer: Pick<ChosenLayer, 'zoneKeys'>, zone: ZonePlan)
 
 /** What is said of a layer that cannot be laid. */
 type Refusal = { [C in Refused]: Pick<Extract<RecipeFinding, { code: C }>, 'code' | 'figures' | 'fix'> }[Refused];
-type Refused = 'layer.unknownTechnique' | 'layer.unknownCoating' | 'layer.wrongTechnique';
+type Refused = 'layer.unknownTechnique' | 'layer.unknownCoating' | 'layer.wrongTechnique' | 'layer.unknownSheet';
+
+/** The kinds of paper or cloth that a technique lays, in the order menus show them. */
+export const sheetsFor = (technique: Technique): Consumable[] =>
+  consumables.all.filter((kind) => technique.sheet?.accepts(kind) ?? false);
+
+/** The kind of a layer; what was not said yet is the first that the technique lays, and what it does not take is null. */
+function sheetOf(layer: ChosenLayer, technique: Technique): Consumable | null {
+  if (layer.sheetId == null) return sheetsFor(technique)[0] ?? null;
+  const kind = consumables.find(layer.sheetId);
+  return kind && technique.sheet?.accepts(kind) ? kind : null;
+}
 
 /**
  * The layers of a recipe as they can be laid, from the bottom up. What the tables do not know (any more) and what a
@@ -119,13 +139,26 @@ export function chosenCandidates(
       return;
     }
     const card = layer.colorCardId === null ? undefined : context.colorCards.get(layer.colorCardId);
+    const wantsSheet = technique.sheet !== null && !isFilm(coating);
+    const sheet = wantsSheet ? sheetOf(layer, technique) : null;
+    if (wantsSheet && sheet === null)
+      refuse(layer, {
+        code: 'layer.unknownSheet',
+        figures: {
+          sheet: layer.sheetId ?? '',
+          technique: technique.name,
+          accepted: sheetsFor(technique)
+            .map(({ name }) => name)
+            .join(', '),
+        },
+      });
     const isTinted = isColored(coating) || (coating.primer?.tintable ?? false);
     if (isColored(coating) && !card)
       findings.push({
         code: 'layer.noColor',
         severity: 'warn',
         where: { kind: 'layer', id: layer.id },
-        figures: { coating: coating.name },
+        figures: { coating: coating.name, isFilm: isFilm(coating) ? 1 : 0 },
       });
     chosen.push({
       kind: 'coat',
@@ -139,6 +172,13 @@ export function chosenCandidates(
         colorCardId: isTinted ? (card?.id ?? null) : null,
         color: isTinted ? (card?.lab ?? null) : null,
         sheen: coating.sheens.includes(layer.sheen) ? layer.sheen : (coating.sheens[0] ?? 'matt'),
+        sheet: sheet && {
+          kind: sheet,
+          supplyKey: supplyKey(sheet.id, card?.id ?? null, null),
+          color: card?.lab ?? null,
+          design: card?.name ?? null,
+        },
+        artworkId: layer.artworkId ?? null,
         coats: layer.coats,
         order,
       },

@@ -1,7 +1,6 @@
 import type { Coating } from '../catalog/coating';
 import { coatings } from '../catalog/coatings';
 import { type JointRule, jointRules, type OverCondition, type UnderCondition } from '../catalog/joints.data';
-import type { DryLayer } from '../catalog/otherLayers.data';
 import { substrates } from '../catalog/substrates';
 import type { Lab } from '../color/lab';
 import { type Joint, verdictSeverity } from '../state/joint';
@@ -13,7 +12,7 @@ import { primerColumnOf } from './primerColumn';
 
 /** What lies above: the coating with its color, how it is put on, and whether abrasion of the old finish is allowed. */
 export interface LayerAbove {
-  coating: Coating | DryLayer;
+  coating: Coating;
   /** How it is put on; null for its usual way. */
   technique: Technique | null;
   sheen: Sheen;
@@ -39,7 +38,7 @@ function underMatches(condition: UnderCondition, state: SurfaceState): boolean {
   if (condition.products && !(state.productId !== null && condition.products.includes(state.productId))) return false;
   if (condition.groups) {
     const product = state.productId === null ? undefined : coatings.find(state.productId);
-    const liesAs = product?.liesAs ?? (state.productId === null ? [] : (['film'] as const));
+    const liesAs = product?.liesAs ?? [];
     if (!condition.groups.some((group) => liesAs.includes(group))) return false;
   }
   return (
@@ -59,9 +58,8 @@ function underMatches(condition: UnderCondition, state: SurfaceState): boolean {
 const isThinned = (over: LayerAbove): boolean => over.technique?.mixedLifeHours != null;
 
 /** Whether a row can speak of a coating at all, whatever its color and how it is put on. */
-function speaksOf(condition: OverCondition, coating: Coating | DryLayer): boolean {
-  const laysAs = 'laysAs' in coating ? coating.laysAs : [coating.group];
-  return has(condition.products, coating.id) && (condition.groups?.some((group) => laysAs.includes(group)) ?? true);
+function speaksOf(condition: OverCondition, { id, laysAs }: Coating): boolean {
+  return has(condition.products, id) && (condition.groups?.some((group) => laysAs.includes(group)) ?? true);
 }
 
 function overMatches(condition: OverCondition, over: LayerAbove): boolean {
@@ -102,7 +100,7 @@ export function createJointCheck(rules: readonly JointRule[]) {
   const ordered = bySpecificity(rules);
   // Each coating's own rows, sorted once: a recipe asks of the same few coatings on every zone.
   const byCoating = new Map<string, JointRule[]>();
-  const rulesFor = (coating: Coating | DryLayer): JointRule[] => {
+  const rulesFor = (coating: Coating): JointRule[] => {
     const known = byCoating.get(coating.id);
     if (known) return known;
     const own = ordered.filter((entry) => speaksOf(entry.over, coating));
@@ -112,14 +110,13 @@ export function createJointCheck(rules: readonly JointRule[]) {
 
   function judgeOne(state: SurfaceState, over: LayerAbove): Joint {
     const { coating } = over;
-    const product = 'role' in coating ? coating : null;
-    if (product && state.productId === product.id && state.age !== 'cured') return onItself(state, product);
+    if (state.productId === coating.id && state.age !== 'cured') return onItself(state, coating);
     const row = rulesFor(coating).find(
       ({ under, over: above }) => !under.residues && underMatches(under, state) && overMatches(above, over),
     );
     if (row) return byRow(state, row);
     return (
-      (product ? classRule(state, product) : null) ??
+      classRule(state, coating) ??
       firstLayer(state, over) ??
       judge(
         state,
@@ -162,7 +159,7 @@ export function createJointCheck(rules: readonly JointRule[]) {
       judged = { ...judged, verdict: 'ok', allowed: intervalsFor('ok', judged.waitHours, null, state) };
     const onOldFinish = state.origin === 'oldFinish';
     if (over.noSand && onOldFinish && (judged.verdict === 'scuff' || judged.verdict === 'notKnown')) {
-      const gripsUnscuffed = 'role' in over.coating && over.coating.primer?.bondsWithoutScuff;
+      const gripsUnscuffed = over.coating.primer?.bondsWithoutScuff;
       return gripsUnscuffed
         ? judge(
             state,

@@ -43,6 +43,8 @@ function columnsOfCarrier({ film }: Coating): readonly (keyof PrimerColumn)[] {
       return ['wax'];
     case 'none':
       return ['stain'];
+    case 'vinyl':
+      return ['film'];
     default:
       return film satisfies never;
   }

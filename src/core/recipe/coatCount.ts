@@ -19,6 +19,7 @@ export interface CoatCount {
     | 'primer'
     | 'translucent'
     | 'technique'
+    | 'paper'
     | 'colorMissing';
   hiding: HidingResult | null;
 }
@@ -35,6 +36,16 @@ export interface CoatQuestion {
   under: Lab | null;
   target: Lab | null;
   use: ZoneUse;
+  /** What the paper weighs that is laid, g/m²; null where none is. */
+  paperGrams: number | null;
+}
+
+/** Paper from this weight on is card: it is damped first, and takes a coat more (common practice, from memory). */
+export const CARD_FROM_G = 160;
+
+/** Coats of medium over what is papered: 2 over thin paper, 3 over card, 5 on a table top or in the wet; one lies beneath. */
+function coatsOfPaper(grams: number | null, builds: boolean): number {
+  return 1 + (builds ? 5 : (grams ?? 0) >= CARD_FROM_G ? 3 : 2);
 }
 
 /**
@@ -50,6 +61,7 @@ export function coatCountFor(question: CoatQuestion): CoatCount {
   if (question.overruled !== null) return { coats: question.overruled, reason: 'overruled', hiding };
   if (typeof technique.coats === 'number') return { coats: technique.coats, reason: 'technique', hiding };
   const builds = useDemands[question.use].buildsFilm;
+  if (technique.coats === 'paper') return { coats: coatsOfPaper(question.paperGrams, builds), reason: 'paper', hiding };
   const { similar } = coating.hiding;
   switch (coating.role) {
     case 'primer':
@@ -58,6 +70,8 @@ export function coatCountFor(question: CoatQuestion): CoatCount {
       return { coats: builds ? similar.typical : similar.minimum, reason: 'clearBuild', hiding };
     case 'translucent':
       return { coats: similar.typical, reason: 'translucent', hiding };
+    case 'film':
+      return { coats: 1, reason: 'technique', hiding };
     case 'paint':
       break;
     default:

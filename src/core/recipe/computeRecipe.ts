@@ -3,13 +3,17 @@ import type { Step } from '../state/step';
 import type { ZoneUse } from '../surface/zone';
 import { buildSteps } from './buildSteps';
 import { type Difficulty, difficultyOf } from './difficulty';
-import type { PieceDemand, SupplyTerm, WorkTerm } from './pieceDemand';
+import { partsToCut } from './partsToCut';
+import { amountTerm, type PieceDemand, type SupplyTerm, type WorkTerm } from './pieceDemand';
+import { type PlannedBuild, plannedBuilds, termsOfBuild } from './plannedBuilds';
 import type { RecipeBody } from './recipeBody';
 import type { RecipeContext } from './recipeContext';
 import { recipeFindings } from './recipeFindings';
 import type { RecipeFinding } from './recipeSentences';
 import { coatStepId, type PlannedLayer, type PlannedWork, type StackEntry } from './stack';
 import type { Residue, RunShare } from './steps/stepBook';
+
+import { workpieceId } from './workpiece';
 import { type ZonePlan, zonePlansOf } from './zonePlans';
 import { zoneStacksOf } from './zoneStacks';
 
@@ -21,7 +25,9 @@ export interface RecipePlan {
   works: PlannedWork[];
   stacks: Map<string, StackEntry[]>;
   steps: Step[];
-  /** What one piece of each find asks for, by find. */
+  /** What it makes, part by part. */
+  built: readonly PlannedBuild[];
+  /** What one piece of each workpiece asks for, by its id: a find's, or that of a piece which is made. */
   demands: ReadonlyMap<string, PieceDemand>;
   /** Sessions of each supply: the most coats any layer of it gives. */
   sessions: Map<string, number>;
@@ -42,13 +48,14 @@ export interface RecipePlan {
 export function computeRecipe(recipeId: string, body: RecipeBody, context: RecipeContext): RecipePlan {
   const { zones, findings: zoneFindings } = zonePlansOf(body, context);
   const stacked = zoneStacksOf(body, zones, context);
-  const built = buildSteps(body, zones, stacked, context);
+  const making = plannedBuilds(body, context);
+  const built = buildSteps(body, zones, stacked, context, making.built);
   const demands = new Map<string, { supplies: SupplyTerm[]; work: WorkTerm[] }>();
-  const demandOf = (findId: string) => {
-    const known = demands.get(findId);
+  const demandOf = (id: string) => {
+    const known = demands.get(id);
     if (known) return known;
     const fresh = { supplies: [], work: [] };
-    demands.set(findId, fresh);
+    demands.set(id, fresh);
     return fresh;
   };
   const sessions = new Map<string, number>();
@@ -57,15 +64,21 @@ export function computeRecipe(recipeId: string, body: RecipeBody, context: Recip
     for (const entry of stacked.stacks.get(zone.key) ?? []) {
       const layer = layerById.get(entry.layerId);
       if (!layer || entry.coats.coats === 0 || entry.laidShare === 0) continue;
-      demandOf(zone.findId).supplies.push({
-        supplyKey: layer.supplyKey,
-        micro: toMicro(entry.amount * entry.laidShare),
-        driver: { kind: 'layer', layerId: layer.id, zoneKey: zone.key },
-      });
+      const { supplies } = demandOf(zone.workpieceId);
+      const driver = { kind: 'layer', layerId: layer.id, zoneKey: zone.key } as const;
+      if (entry.amount > 0) supplies.push(amountTerm(layer.supplyKey, toMicro(entry.amount * entry.laidShare), driver));
+      if (entry.sheet !== null)
+        supplies.push({
+          supplyKey: entry.sheet.supplyKey,
+          micro: toMicro(entry.sheet.demand.units),
+          parts: partsToCut(recipeId, layer.id, zone.key, entry.sheet.demand),
+          driver,
+        });
     }
   }
-  for (const { findId, supplyKey, amount, stepId, zoneKey } of built.needs)
-    demandOf(findId).supplies.push({ supplyKey, micro: toMicro(amount), driver: { kind: 'step', stepId, zoneKey } });
+  for (const one of making.built) demandOf(workpieceId(one.piece)).supplies.push(...termsOfBuild(recipeId, one));
+  for (const { workpieceId: id, supplyKey, amount, stepId, zoneKey } of built.needs)
+    demandOf(id).supplies.push(amountTerm(supplyKey, toMicro(amount), { kind: 'step', stepId, zoneKey }));
   const coatsLaid = new Map<string, number>();
   for (const { id, layerId, coat, skipped } of built.steps)
     if (layerId !== null && coat !== null && !skipped && id === coatStepId(layerId, coat, 'first'))
@@ -80,7 +93,7 @@ export function computeRecipe(recipeId: string, body: RecipeBody, context: Recip
     if (step.kind !== 'mend' || step.setUpMinutes === 0 || key === undefined) continue;
     sessions.set(key, (sessions.get(key) ?? 0) + 1);
   }
-  for (const run of built.runs) demandOf(run.findId).work.push(workTermOf(run));
+  for (const run of built.runs) demandOf(run.workpieceId).work.push(workTermOf(run));
 
   const uses = new Set<ZoneUse>(zones.filter((zone) => stacked.stacks.has(zone.key)).map((zone) => zone.zone.use));
   let findings: RecipeFinding[] | null = null;
@@ -92,6 +105,7 @@ export function computeRecipe(recipeId: string, body: RecipeBody, context: Recip
     works: stacked.works,
     stacks: stacked.stacks,
     steps: built.steps,
+    built: making.built,
     demands,
     sessions,
     residues: residuesOf(built.residues),
@@ -102,7 +116,17 @@ export function computeRecipe(recipeId: string, body: RecipeBody, context: Recip
       return difficulty;
     },
     get findings() {
-      findings ??= recipeFindings({ recipeId, body, context, zones, zoneFindings, stacked, built, uses });
+      findings ??= recipeFindings({
+        recipeId,
+        body,
+        context,
+        zones,
+        zoneFindings: [...zoneFindings, ...making.findings],
+        stacked,
+        built,
+        making: making.built,
+        uses,
+      });
       return findings;
     },
   };

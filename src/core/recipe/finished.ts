@@ -16,9 +16,9 @@ export interface FinishedSurface {
  * How a find looks when its recipe is done: as its largest coated zone does, named by what lies uppermost there. Null
  * when nothing was laid on it.
  */
-export function finishedSurface(plan: RecipePlan, findId: string): FinishedSurface | null {
+export function finishedSurface(plan: RecipePlan, workpieceId: string): FinishedSurface | null {
   const coated = plan.zones
-    .filter((zone) => zone.findId === findId && (plan.stacks.get(zone.key)?.length ?? 0) > 0)
+    .filter((zone) => zone.workpieceId === workpieceId && (plan.stacks.get(zone.key)?.length ?? 0) > 0)
     .sort((a, b) => b.projectedAreaM2 - a.projectedAreaM2);
   const top = coated[0] && plan.stacks.get(coated[0].key)?.at(-1);
   const finishId = top?.leaves.productId ? finishLeftBy(top.leaves.productId) : null;

@@ -2,7 +2,6 @@ import { describe, expect, it } from 'vitest';
 import { coatings } from '../catalog/coatings';
 import { between } from '../catalog/joints/rule';
 import { type JointRule, jointRules } from '../catalog/joints.data';
-import { dryLayers } from '../catalog/otherLayers.data';
 import { finishLeftBy } from '../catalog/substrates.data';
 import { labFromHex } from '../color/lab';
 import { foundSurface as found, laidSurface as laid } from '../fixtures/recipes';
@@ -17,9 +16,8 @@ const DARK = labFromHex('#203040');
 
 /** A layer above in its usual technique: white unless told, no lead in the way. */
 function over(id: string, change: Partial<LayerAbove> = {}): LayerAbove {
-  const film = dryLayers.find((layer) => layer.id === id);
-  const coating = film ?? coatings.get(id);
-  const technique = film ? null : techniques.get(coatings.get(id).techniqueId);
+  const coating = coatings.get(id);
+  const technique = techniques.get(coating.techniqueId);
   return { coating, technique, sheen: 'matt', color: WHITE, noSand: false, ...change };
 }
 const asWash = (id: string) => over(id, { technique: techniques.get('wash') });
@@ -249,6 +247,15 @@ const furtherRows: Case[] = [
   ['sealed chalk-type paint → film', laid('waterClear'), over('removableFilm'), 'afterWait', 72],
   ['cured enamel → film', old('waterborneEnamel'), over('removableFilm'), 'ok', 0],
   ['film → water-clear', laid('wallAcrylic', { productId: 'removableFilm' }), over('waterClear'), 'afterWait', 24],
+  ['stained wood → film', laid('waterborneStain'), over('removableFilm'), 'never', 0],
+  ['texture spray → film', laid('aerosolStone'), over('permanentFilm'), 'never', 0],
+  ['film → film of another color', laid('permanentFilm'), over('permanentFilm', { color: DARK }), 'ok', 0],
+  ['film → another film', laid('removableFilm'), over('permanentFilm'), 'ok', 0],
+  ['film → aerosol enamel', laid('removableFilm'), over('aerosolEnamel'), 'never', 0],
+  ['film → stain', laid('permanentFilm'), over('waterborneStain'), 'never', 0],
+  ['cotton → heat-transfer film', found('fabric'), over('heatTransferFilm'), 'ok', 0],
+  ['cotton → craft film', found('fabric'), over('permanentFilm'), 'never', 0],
+  ['young acrylic → heat-transfer film', laid('wallAcrylic'), over('heatTransferFilm'), 'afterWait', 168],
 ];
 const cases = [...everyday, ...furtherRows];
 
@@ -369,6 +376,7 @@ describe('pairs that nobody knows', () => {
     expect([...families].sort()).toMatchInlineSnapshot(`
       [
         "conditioner → decoupage",
+        "conditioner → film",
         "conditioner → glaze",
         "conditioner → oilClear",
         "conditioner → oilPaint",
@@ -377,10 +385,16 @@ describe('pairs that nobody knows', () => {
         "conditioner → waterborneClear",
         "conditioner → waterbornePaint",
         "conditioner → wax",
+        "decoupage → film",
         "decoupage → glaze",
         "decoupage → oilPaint",
         "decoupage → solventPaint",
         "decoupage → waterbornePaint",
+        "film → decoupage",
+        "film → glaze",
+        "film → waterbornePaint",
+        "film → wax",
+        "glaze → film",
         "glaze → oilPaint",
         "glaze → solventPaint",
         "glaze → waterbornePaint",
@@ -408,6 +422,7 @@ describe('pairs that nobody knows', () => {
         "solventClear → solventPaint",
         "solventClear → waterbornePaint",
         "solventClear → wax",
+        "solventPaint → film",
         "solventPaint → glaze",
         "solventPaint → solventPaint",
         "solventPaint → waterbornePaint",
@@ -417,6 +432,7 @@ describe('pairs that nobody knows', () => {
         "waterborneClear → oilPaint",
         "waterborneClear → solventPaint",
         "waterborneClear → wax",
+        "waterbornePaint → film",
         "waterbornePaint → oilPaint",
         "waterbornePaint → oilStain",
         "waterbornePaint → sealingStain",

@@ -2,6 +2,11 @@ import { type Lab, labFromHex, mixLab } from '../color/lab';
 import type { SurfaceState } from '../state/surfaceState';
 import type { Candidate } from './candidates';
 
+/** Paper under this weight lets the ground through: it wants white beneath (common practice, from memory). */
+export const THIN_BELOW_G = 40;
+/** How far thin paper in medium hides what is beneath (a modelling choice). */
+const THIN_HIDES = 0.6;
+
 /**
  * The color that a layer leaves: its own, the primer's, the ground's under a clear coat, a mix where it lets through.
  * @param under what is seen beneath; null where nobody knows
@@ -9,7 +14,8 @@ import type { Candidate } from './candidates';
  * @returns null where only the ground is seen and nobody knows its color
  */
 export function colorLaid(candidate: Candidate, under: Lab | null, coats: number): Lab | null {
-  const { coating, technique, values } = candidate;
+  const { coating, technique, values, sheet } = candidate;
+  if (sheet) return paperColor(candidate, under);
   const own =
     coating.role === 'clear'
       ? null
@@ -18,6 +24,15 @@ export function colorLaid(candidate: Candidate, under: Lab | null, coats: number
   const opacity = technique.opacity(coating, values);
   const laid = opacity === null || under === null ? own : mixLab(own, under, (1 - opacity) ** coats);
   return technique.partial && under !== null ? mixLab(under, laid, technique.reach(values)) : laid;
+}
+
+/** What paper looks like once it lies: its own color, which a dark ground dulls where it is thin. */
+function paperColor({ sheet, technique, values }: Candidate, under: Lab | null): Lab | null {
+  const own = sheet?.color ?? null;
+  if (own === null || under === null) return own ?? under;
+  const isThin = (sheet?.kind.paper?.gramsPerM2 ?? THIN_BELOW_G) < THIN_BELOW_G;
+  const laid = isThin ? mixLab(own, under, 1 - THIN_HIDES) : own;
+  return technique.partial ? mixLab(under, laid, technique.reach(values)) : laid;
 }
 
 /** The state that a layer leaves on a surface. */

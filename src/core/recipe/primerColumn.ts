@@ -1,9 +1,8 @@
 import type { Coating } from '../catalog/coating';
-import type { DryLayer } from '../catalog/otherLayers.data';
 import type { PrimerColumn } from '../catalog/substrate';
 
 /** The column of the substrates table that speaks of a layer; null for what stands in none, as primers do. */
-export function primerColumnOf({ group }: Pick<Coating | DryLayer, 'group'>): keyof PrimerColumn | null {
+export function primerColumnOf({ group }: Pick<Coating, 'group'>): keyof PrimerColumn | null {
   switch (group) {
     case 'waterbornePaint':
     case 'glaze':

@@ -30,6 +30,9 @@ describe('a wish in words', () => {
     ['gel stain, dark brown', { techniqueId: 'gelStain', coatingId: 'gelStain', color: { name: 'Brown' } }],
     ['paint it navy blue', { techniqueId: 'brushOn', color: { name: 'Navy' } }],
     ['milk paint', { coatingId: 'milkPaint' }],
+    ['decoupage it with napkins', { techniqueId: 'paperSheets', sheetId: 'napkin' }],
+    ['wrap the back in furniture film', { techniqueId: 'filmPanels', coatingId: 'wrapFilm' }],
+    ['torn tissue', { sheetId: 'tissuePaper' }],
     ['something nice', { techniqueId: null, coatingId: null, color: null }],
   ])('“%s”', (words, expected) => {
     expect(readWish(words, cards)).toMatchObject(expected);
@@ -69,6 +72,34 @@ describe('ways proposed for a piece', () => {
     const [first] = waysFor(basket, 'whitewash');
     expect(first?.body.layers).toMatchObject([{ techniqueId: 'wash', coatingId: 'wallAcrylic', colorCardId: 'white' }]);
     expect(names(basket, '').length).toBeGreaterThan(1);
+  });
+  it('are papers in a medium where paper is wished: by the sheet on fronts, torn where nothing lies flat', () => {
+    const fronts = find('fronts', 900, {
+      templateId: 'drawerFronts',
+      finishId: null,
+      materialId: 'pine',
+      measures: {},
+    });
+    const [first] = waysFor(fronts, 'decoupage it with wrapping paper', 'teal');
+    expect(first?.body.layers.at(-1)).toMatchObject({
+      techniqueId: 'paperSheets',
+      coatingId: 'decoupageMedium',
+      sheetId: 'wrappingPaper',
+      colorCardId: 'teal',
+    });
+    const egg = find('egg', 100, { templateId: 'egg', finishId: null, materialId: 'pine', measures: {} });
+    // An egg is papered by its gores, or torn.
+    expect(waysFor(egg, 'decoupage with napkins').map(({ body }) => body.layers.at(-1)?.techniqueId)).toEqual([
+      'paperSheets',
+      'paperTorn',
+    ]);
+  });
+  it('are film where film is wished, on what it sticks to', () => {
+    const glass = find('jar', 100, { templateId: 'jar', finishId: null, materialId: 'glass', measures: {} });
+    expect(waysFor(glass, 'vinyl lettering')[0]?.body.layers.at(-1)).toMatchObject({ techniqueId: 'filmShapes' });
+    const basket = find('basket', 400, { materialId: 'wicker', templateId: 'basket', measures: {} });
+    for (const { plan } of waysFor(basket, 'vinyl decal'))
+      expect(plan.layers.some(({ coating }) => coating.role === 'film')).toBe(false);
   });
   it('are stains that hold: a gel stain where varnish keeps the others out', () => {
     const varnished = find('oak', 900, { finishId: 'glossyVarnish', era: 'recent' });

@@ -1,5 +1,6 @@
 import type { Coating } from '../catalog/coating';
 import { coatings } from '../catalog/coatings';
+import { consumables } from '../catalog/consumables';
 import { substrates } from '../catalog/substrates';
 import type { ZoneUse } from '../surface/zone';
 import { techniques } from '../technique';
@@ -8,6 +9,7 @@ import { chosenLayer, type RecipeBody } from './recipeBody';
 import type { PieceFacts, RecipeContext } from './recipeContext';
 import { isRepairable, repairsFor } from './repairs';
 import type { Wish } from './wish';
+import { factsOf } from './workpiece';
 
 /** A whole recipe that would do what was wished, with its name. */
 export interface ProposedWay {
@@ -27,6 +29,9 @@ interface Candidate {
 const MOST_WAYS = 3;
 /** A change that still has something broken after so many repairs is given up. */
 const MOST_REPAIRS = 3;
+
+/** What paper is laid in. */
+const MEDIUM = 'decoupageMedium';
 
 /** Ways to cover by hand with the same paints: what differs is the tool. */
 const coverIds: ReadonlySet<string> = new Set(['brushOn', 'miniRoller', 'roller']);
@@ -68,6 +73,10 @@ function candidatesFor(wish: Wish, facts: PieceFacts, plan: RecipePlan): Candida
     by('gelStain', 'gelStain'),
     by('stainAndSeal', 'stainAndSealWater'),
   ];
+  // A paper that is named is laid, in whatever way was said, else by whole sheets; where these do not lie, torn.
+  const paper =
+    asked?.family === 'paper' && asked.sheet !== null ? asked.id : wish.sheetId === null ? null : 'paperSheets';
+  if (paper !== null) return [by(paper, MEDIUM), by('paperTorn', MEDIUM)];
   if (asked && !coverIds.has(asked.id)) {
     if (asked.id === 'sprayOn') return spray;
     if (asked.id === 'wash') return wash;
@@ -91,11 +100,15 @@ function candidatesFor(wish: Wish, facts: PieceFacts, plan: RecipePlan): Candida
 }
 
 /** The layers of a way, from the bottom up, in a color. */
-function layersOf(candidate: Candidate, coating: Coating, cardId: string | null, newId: () => string) {
-  const isColored = coating.role === 'paint' || coating.role === 'translucent' || candidate.techniqueId === 'wash';
+function layersOf(candidate: Candidate, coating: Coating, wish: Wish, cardId: string | null, newId: () => string) {
+  const { sheet } = techniques.get(candidate.techniqueId);
+  const isColored =
+    coating.role === 'paint' || coating.role === 'translucent' || candidate.techniqueId === 'wash' || sheet !== null;
+  const kind = consumables.find(wish.sheetId ?? '');
   const layer = chosenLayer(newId(), coating.id, {
     techniqueId: candidate.techniqueId,
     colorCardId: isColored ? cardId : null,
+    ...(kind && sheet?.accepts(kind) ? { sheetId: kind.id } : {}),
   });
   return candidate.primerId === null ? [layer] : [chosenLayer(newId(), candidate.primerId), layer];
 }
@@ -136,14 +149,14 @@ export function proposedWays(
   newId: () => string,
 ): ProposedWay[] {
   const [piece] = start.pieces;
-  const facts = piece && context.pieces.get(piece.findId);
+  const facts = piece && factsOf(piece, context);
   if (!facts) return [];
   const empty = computeRecipe('proposal', start, context);
   const ways: ProposedWay[] = [];
   const seen = new Set<string>();
   for (const candidate of candidatesFor(wish, facts, empty)) {
     const coating = coatings.get(candidate.coatingId);
-    let body: RecipeBody = { ...start, layers: layersOf(candidate, coating, cardId, newId) };
+    let body: RecipeBody = { ...start, layers: layersOf(candidate, coating, wish, cardId, newId) };
     let plan = computeRecipe('proposal', body, context);
     for (let tries = 0; tries < MOST_REPAIRS; tries += 1) {
       const broken = plan.findings.find(isRepairable);

@@ -49,9 +49,10 @@ export function chosenLayer(id: string, coatingId: string, more: Partial<ChosenL
   };
 }
 
-/** The coating of a layer, chosen or proposed (`primer:<coating>@<layer>`, `topcoat:<coating>`); null when there is none. */
+/** The coating of a layer, chosen or proposed (`primer:<coating>@<layer>`, `whiteBase:<coating>@<layer>`,
+ * `topcoat:<coating>`); null when there is none. */
 export function coatingOfLayer(body: RecipeBody, layerId: string): string | null {
   const chosen = body.layers.find((layer) => layer.id === layerId);
   if (chosen) return chosen.coatingId;
-  return /^(?:primer|topcoat):([^@]+)/.exec(layerId)?.[1] ?? null;
+  return /^(?:primer|topcoat|whiteBase):([^@]+)/.exec(layerId)?.[1] ?? null;
 }

@@ -1,6 +1,8 @@
+import type { Artwork } from '../artwork/artwork';
 import type { Climate } from '../calendar/climate';
 import type { Assumptions } from '../catalog/assumptions';
 import type { Skill } from '../catalog/labor.data';
+import type { OwnStock } from '../catalog/stockFacts';
 import type { HidingEye } from '../color/coatsUntilHidden';
 import type { Lab } from '../color/lab';
 import type { SafetyFacts } from '../safety/facts';
@@ -54,6 +56,10 @@ export interface RecipeContext {
   household: SafetyFacts['household'];
   /** What went wrong in other recipes of the project. */
   lessons: readonly Lesson[];
+  /** What supplies say of their own size and print, by supply; what is not there is as usual of its kind. */
+  stocks: ReadonlyMap<string, OwnStock>;
+  /** Shapes and letterings that can be cut, by id. */
+  artworks: ReadonlyMap<string, Artwork>;
 }
 
 /** The air that waits are counted for. A surface nobody measured has the temperature of the air. */

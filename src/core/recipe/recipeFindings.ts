@@ -2,7 +2,9 @@ import { LEAD_TEST } from '../catalog/labor.data';
 import { cautionsFor } from '../safety/cautions';
 import type { ZoneUse } from '../surface/zone';
 import type { BuiltSteps } from './buildSteps';
+import { filmFindings } from './filmFindings';
 import { lessonFindings } from './lessons';
+import type { PlannedBuild } from './plannedBuilds';
 import type { RecipeBody } from './recipeBody';
 import type { PieceFacts, RecipeContext } from './recipeContext';
 import type { RecipeFinding } from './recipeSentences';
@@ -19,6 +21,7 @@ export function recipeFindings(of: {
   zoneFindings: readonly RecipeFinding[];
   stacked: ZoneStacks;
   built: BuiltSteps;
+  making: readonly PlannedBuild[];
   uses: ReadonlySet<ZoneUse>;
 }): RecipeFinding[] {
   const { recipeId, zones, stacked, built, context, uses } = of;
@@ -26,19 +29,20 @@ export function recipeFindings(of: {
     ...of.zoneFindings,
     ...stacked.findings(),
     ...built.findings(),
+    ...filmFindings(stacked.layers, context),
     ...lessonFindings(recipeId, zones, stacked.layers, context),
   ];
   // Repeats fold into one card per step.
   const placeOf = (finding: RecipeFinding) => `${finding.code} ${finding.where.id}`;
   const said = new Set(findings.map(placeOf));
   const foodSafeFinish = isFoodSafe(zones, stacked);
-  for (const { facts, safety } of safetyFactsOf(of.body, zones, stacked.layers, built.steps, context)) {
+  for (const { facts, safety } of safetyFactsOf(of.body, zones, stacked.layers, built.steps, context, of.making)) {
     for (const caution of cautionsFor({ uses, foodSafeFinish, ...safety }, recipeId)) {
       if (said.has(placeOf(caution))) continue;
       said.add(placeOf(caution));
       findings.push(caution);
     }
-    if (facts.leadTest === 'notTested' && zones.some((zone) => zone.findId === facts.id && zone.noSand))
+    if (facts.leadTest === 'notTested' && zones.some((zone) => zone.workpieceId === facts.id && zone.noSand))
       findings.push(leadTestOffer(facts));
   }
   return findings;

@@ -1,4 +1,6 @@
 import type { FindingOf, SentenceLocale, Sentences } from '../kernel/finding';
+import { formatLength } from '../kernel/formatLength';
+import { KG_PER_POUND } from '../kernel/units';
 import type { CautionFinding } from '../safety/cautions';
 
 /** A temperature in the units of the project; differences never have the 32 added. */
@@ -6,6 +8,9 @@ const degrees = (celsius: number, { units }: SentenceLocale): string =>
   units === 'us' ? `${Math.round(celsius * 1.8 + 32)} °F` : `${celsius} °C`;
 const difference = (celsius: number, { units }: SentenceLocale): string =>
   units === 'us' ? `${Math.round(celsius * 18) / 10} °F` : `${celsius} °C`;
+
+const formatWeight = (kg: number, { units }: SentenceLocale): string =>
+  units === 'us' ? `${Math.round(kg / KG_PER_POUND)} lb` : `${Math.round(kg)} kg`;
 
 /** What a joint that does not hold tells; `fails` reads after "would". */
 interface BrokenJoint {
@@ -41,8 +46,56 @@ export const recipeSentences = {
     `${f.zone} with ${f.coating.toLowerCase()} is for display only: no food, no lips. Leave the inside and 20 mm (3/4 in) below the rim bare, or lay a glass plate or liner over it.`,
   'food.bare': (f: { zone: string; coating: string; days: number }) =>
     `${f.zone} touches food or lips and stays bare: food may touch it as it may now, if its own glaze or finish is made for it.`,
+  'build.unknown': (f: { build: string; accepted: string }) =>
+    `Unknown thing to make “${f.build}”: kept as it is. Known here: ${f.accepted}.`,
+  'build.tooNarrow': (f: { what: string; part: string; widthMm: number; faceMm: number }, { units }) =>
+    `${f.what}: ${f.part.toLowerCase()} would be ${formatLength(f.widthMm, units)} wide, the board has ${formatLength(f.faceMm, units)}. Take a wider one.`,
+  'build.sags': (f: { what: string; spanMm: number; mostMm: number }, { units }) =>
+    `${f.what}: ${formatLength(f.spanMm, units)} between supports sags under books; a board of three quarters of an inch bears ${formatLength(f.mostMm, units)} (common practice, from memory). One support more.`,
+  'build.fewStuds': (f: { what: string; lengthMm: number; studs: number }, { units }) =>
+    `${f.what}: ${formatLength(f.lengthMm, units)} of wall may reach only ${f.studs === 0 ? 'no stud' : 'one stud'} where studs stand 16 in apart. Measure before you cut, or use anchors rated for the load.`,
+  'build.load': (f: { what: string; kg: number; fixings: number }, locale) =>
+    `${f.what}: about ${formatWeight(f.kg, locale)} on ${f.fixings} ${f.fixings === 1 ? 'fixing' : 'fixings'} in studs, safety in it (common practice, from memory). The label of the fixing rules.`,
+  'build.usableDepth': (f: { what: string; depthMm: number; lipMm: number }, { units }) =>
+    `${f.what}: ${formatLength(f.depthMm, units)} deep to set things on, behind a lip of ${formatLength(f.lipMm, units)}.`,
+  'build.seams': (f: { what: string; material: string; pieces: number }) =>
+    `${f.what}: nothing sold is wide enough, so it is made of ${f.pieces} side by side.`,
+  'build.freshDays': (f: { what: string; days: number; instead: string }) =>
+    `${f.what} lasts about ${f.days} days; after that: ${f.instead}.`,
+  'build.flameTooNear': (f: { what: string; thing: string; hasMm: number; leastMm: number }, { units }) =>
+    `${f.what}: ${formatLength(f.hasMm, units)} ${f.thing}; a flame wants ${formatLength(f.leastMm, units)} (common practice, from memory). A smaller candle, a larger glass, or a flameless one.`,
+  'build.matWindow': (
+    f: { what: string; widthMm: number; heightMm: number; sideMm: number; topMm: number; bottomMm: number },
+    { units },
+  ) =>
+    `${f.what}: the mat’s window is ${formatLength(f.widthMm, units)} × ${formatLength(f.heightMm, units)}, with ${formatLength(f.sideMm, units)} at the sides, ${formatLength(f.topMm, units)} above and ${formatLength(f.bottomMm, units)} below.`,
+  'build.printTooLarge': (
+    f: { what: string; widthMm: number; heightMm: number; sheetWidthMm: number; sheetHeightMm: number },
+    { units },
+  ) =>
+    `${f.what}: ${formatLength(f.widthMm, units)} × ${formatLength(f.heightMm, units)} does not go on this paper; ${formatLength(f.sheetWidthMm, units)} × ${formatLength(f.sheetHeightMm, units)} can be printed on. Take a larger paper, or a print from a shop.`,
+  'build.crop': (f: { what: string; percent: number }) =>
+    `${f.what}: the print has other proportions than the picture; ${f.percent} % of it are cut off.`,
+  'build.lowResolution': (f: { what: string; dpi: number }) =>
+    `${f.what}: ${f.dpi} dots an inch look soft from near; 150 do at arm’s length, 300 in the hand.`,
+  'build.tooSmall': (f: { what: string; thing: string }) => `${f.what}: ${f.thing}.`,
   'layer.unknownTechnique': (f: { technique: string; accepted: string }) =>
     `Unknown technique “${f.technique}”: kept as it is. Known here: ${f.accepted}.`,
+  'layer.unknownSheet': (f: { sheet: string; technique: string; accepted: string }) =>
+    `“${f.sheet}” is not laid as “${f.technique}”. It takes: ${f.accepted}.`,
+  'layer.cannotBeCut': (f: { zone: string; technique: string; reason: string }) =>
+    `${f.zone} cannot be ${f.technique.toLowerCase()}: ${f.reason}.`,
+  'film.noArtwork': () => 'The shape that this layer cuts is not there any more: choose another, or none.',
+  'film.noSuchColor': (f: { artwork: string; color: number; colors: number }) =>
+    f.colors === 0
+      ? `“${f.artwork}” has no outline to cut.`
+      : `“${f.artwork}” has ${f.colors} ${f.colors === 1 ? 'color' : 'colors'}, none of number ${f.color}: take 1 to ${f.colors}, or 0 for all.`,
+  'film.tooThin': (f: { artwork: string; film: string; places: number; leastMm: number }) =>
+    `“${f.artwork}” is thinner than ${f.leastMm} mm in ${f.places} ${f.places === 1 ? 'place' : 'places'}: ${f.film.toLowerCase()} tears there when it is weeded. Larger, or bolder.`,
+  'film.lettersSmall': (f: { artwork: string; film: string; heightMm: number; leastMm: number }, { units }) =>
+    `Letters of “${f.artwork}” are ${formatLength(f.heightMm, units)} high; ${f.film.toLowerCase()} holds from ${formatLength(f.leastMm, units)} on (common practice, from memory).`,
+  'paper.groundShows': (f: { zone: string; paper: string }) =>
+    `${f.paper} is thin: the darker ground shows through it (${f.zone}). One or two coats of white beneath keep its colors.`,
   'layer.wrongTechnique': (f: { coating: string; technique: string; usual: string }) =>
     `${f.coating} is not put on as “${f.technique}”; it goes on as “${f.usual}”.`,
   'layer.cannotLighten': (f: { coating: string; zone: string }) =>
@@ -71,8 +124,10 @@ export const recipeSentences = {
     `The surface is ${difference(f.spreadC, locale)} over the dew point (${degrees(f.dewPointC, locale)}): it wants ${difference(f.leastC, locale)} at least, or moisture lies under the film.`,
   'layer.unknownCoating': (f: { coating: string; accepted: string }) =>
     `Unknown coating “${f.coating}”: kept as it is. Known here: ${f.accepted}.`,
-  'layer.noColor': (f: { coating: string }) =>
-    `${f.coating} has no color yet: coats are counted as for light over dark.`,
+  'layer.noColor': (f: { coating: string; isFilm: number }) =>
+    f.isFilm === 1
+      ? `${f.coating} has no color yet: which roll it is cut from is open.`
+      : `${f.coating} has no color yet: coats are counted as for light over dark.`,
   'layer.notOutdoors': (f: { coating: string; zone: string }) => `${f.coating} is not made for outdoors (${f.zone}).`,
   'joint.wouldPeel': (f: BrokenJoint) =>
     `${f.coating} on ${f.surface.toLowerCase()} would ${f.fails} (${f.zone}): ${f.reason}.${f.remedy ? ` ${f.remedy} in between holds.` : ''}`,

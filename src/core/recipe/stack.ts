@@ -1,6 +1,7 @@
 import type { Coating } from '../catalog/coating';
 import type { Joint } from '../state/joint';
 import type { SurfaceState } from '../state/surfaceState';
+import { isFilm, type SheetDemand } from '../technique/sheetWork';
 import type { QuantityInput, Technique } from '../technique/technique';
 import type { Candidate, CandidateWork } from './candidates';
 import type { CoatCount } from './coatCount';
@@ -34,6 +35,8 @@ export interface StackEntry {
   absorptionKey: string | null;
   /** Area that the technique reaches, projected and with its texture, m². */
   reachedM2: { projected: number; textured: number };
+  /** What is cut for it, and from which supply; null where nothing is. */
+  sheet: { supplyKey: string; demand: SheetDemand } | null;
   below: SurfaceState;
   leaves: SurfaceState;
 }
@@ -46,9 +49,9 @@ export interface ZoneStacks {
   findings(): RecipeFinding[];
 }
 
-/** The assumption that a layer's loss stands under; a spray can has none, its rate holds it. */
+/** The assumption that a layer's loss stands under; a spray can has none, its rate holds it, and what is cut loses none. */
 export function lossKey(coating: Coating, technique: Technique): string | null {
-  return coating.unit === 'can' ? null : (technique.lossKey ?? `coating.${coating.id}.lossPercent`);
+  return coating.unit !== 'mL' ? null : (technique.lossKey ?? `coating.${coating.id}.lossPercent`);
 }
 
 /** The assumption that a coating's own spreading rate stands under. */
@@ -56,9 +59,9 @@ export function coatingRateKey({ id, unit }: Coating): string {
   return `coating.${id}.${unit === 'can' ? 'spreadingRateM2PerCan' : 'spreadingRateM2PerL'}`;
 }
 
-/** The assumption that a layer's spreading rate stands under. */
-export function spreadingRateKey(coating: Coating, technique: Technique): string {
-  return technique.spreadingRateKey ?? coatingRateKey(coating);
+/** The assumption that a layer's spreading rate stands under; none for a film, which covers as far as it is wide. */
+export function spreadingRateKey(coating: Coating, technique: Technique): string | null {
+  return isFilm(coating) ? null : (technique.spreadingRateKey ?? coatingRateKey(coating));
 }
 
 /** The share of a layer's amount that one coat takes: the first coat also takes the absorption. */

@@ -198,3 +198,27 @@ describe('a changed assumption', () => {
     expect(second?.after[0]?.allowed[0]?.fromHours).toBe(9);
   });
 });
+
+describe('a thing that is made and painted', () => {
+  it('is built, then coated, then hung: nothing is screwed to the wall before it is dry', () => {
+    const stool = find('stool', 900, {});
+    const made = recipe('shelf', stool, 'chalk', 'teal');
+    const pieces = made.body.pieces.map((piece) => ({
+      ...piece,
+      findId: null,
+      templateId: 'shelf',
+      measures: { widthMm: 900, depthMm: 200, heightMm: 50, brackets: 0 },
+      build: { id: 'floatingShelf', values: {}, materials: {} },
+    }));
+    const { steps } = computeRecipe('shelf', { ...made.body, pieces }, recipeContext([]));
+    const at = (kind: string) => steps.findIndex((step) => step.kind === kind);
+    const lastCoat = steps.findLastIndex((step) => step.kind === 'coat');
+    expect(at('saw')).toBe(0);
+    expect(at('glue')).toBeLessThan(at('coat'));
+    expect(at('drill')).toBeGreaterThan(lastCoat);
+    // It waits until what was coated last may be handled.
+    const [after] = steps[at('drill')]?.after ?? [];
+    expect(after?.stepId).toBe(steps[lastCoat]?.id);
+    expect(after?.allowed[0]?.fromHours).toBeGreaterThan(0);
+  });
+});

@@ -1,4 +1,5 @@
 import { coatings } from '../catalog/coatings';
+import { consumables } from '../catalog/consumables';
 import { plainColors } from '../color/plainColors.data';
 import { techniques } from '../technique';
 import type { ColorCardFacts } from './recipeContext';
@@ -7,6 +8,8 @@ import type { ColorCardFacts } from './recipeContext';
 export interface Wish {
   techniqueId: string | null;
   coatingId: string | null;
+  /** The kind of paper or cloth that is named. */
+  sheetId: string | null;
   /** A color card of the studio that is named, or a new one by its plain name. */
   color: { cardId: string } | { name: string; hex: string } | null;
 }
@@ -26,6 +29,8 @@ const common = new Set([
   'old',
   'oil',
   'water',
+  'paper',
+  'film',
 ]);
 
 interface Said {
@@ -66,6 +71,9 @@ const tellingWords = (name: string): string[] => [
     .filter((word) => word.length > 2 && !common.has(word)),
 ];
 
+/** One of what a name says several of. */
+const singular = (word: string): string => word.replace(/s$/, '');
+
 /**
  * Reads what a stylist would do with a piece: "whitewash", "spray it matt black", "stain walnut", "chalk paint in harbor
  * teal". A color card of the studio that is named comes before a plain color word.
@@ -74,7 +82,11 @@ const tellingWords = (name: string): string[] => [
 export function readWish(text: string, cards: readonly ColorCardFacts[]): Wish {
   const said = plain(text);
   const technique = longestSaid(techniques.all, said, (entry) => entry.words);
-  const colored = coatings.all.filter((coating) => coating.role === 'paint' || coating.role === 'translucent');
+  const colored = coatings.all.filter(({ role }) => role === 'paint' || role === 'translucent' || role === 'film');
+  const papers = consumables.all.filter(({ paper }) => paper !== undefined);
+  const sheet = longestSaid(papers, said, (entry) =>
+    tellingWords(entry.name).flatMap((word) => [word, singular(word)]),
+  );
   const coating = longestSaid(colored, said, (entry) => tellingWords(entry.name));
   const card = longestSaid(cards, said, (entry) => {
     const name = plain(entry.name);
@@ -87,6 +99,7 @@ export function readWish(text: string, cards: readonly ColorCardFacts[]): Wish {
   return {
     techniqueId: technique?.id ?? null,
     coatingId: coating?.id ?? null,
+    sheetId: sheet?.id ?? null,
     color: chosen ? { cardId: chosen.id } : color ? { name: color.name, hex: color.hex } : null,
   };
 }

@@ -14,6 +14,7 @@ import { type DetailKind, type Zone, zoneAreaM2 } from '../surface/zone';
 import type { EnteredShape, RecipeBody, RecipePiece, ZoneEdit } from './recipeBody';
 import type { PieceFacts, RecipeContext } from './recipeContext';
 import type { RecipeFinding } from './recipeSentences';
+import { factsOf, workpieceId } from './workpiece';
 
 /** Nothing a stylist makes over is larger; beyond it a digit slipped. */
 const LARGEST_ZONE_M2 = 100;
@@ -22,7 +23,8 @@ const LARGEST_ZONE_M2 = 100;
 export interface ZonePlan {
   key: string;
   pieceId: string;
-  findId: string;
+  /** The find, or the piece of the recipe that is made. */
+  workpieceId: string;
   zone: Zone;
   /** Like pieces made this way; areas are of one piece. */
   pieceCount: number;
@@ -219,7 +221,7 @@ export function zonePlansOf(
   const zones: ZonePlan[] = [];
   const impossible = new Map<string, Impossible & { key: string; zones: string[] }>();
   for (const piece of body.pieces) {
-    const facts = context.pieces.get(piece.findId);
+    const facts = factsOf(piece, context);
     const template = furnitureTemplates.find(piece.templateId);
     if (!template || !facts) {
       findings.push({
@@ -289,7 +291,7 @@ export function zonePlansOf(
       zones.push({
         key,
         pieceId: piece.id,
-        findId: piece.findId,
+        workpieceId: workpieceId(piece),
         zone,
         pieceCount: piece.count,
         projectedAreaM2: area,

@@ -15,10 +15,12 @@ import { isLeftOut, laidShare, reliedOnFindings } from './leftOut';
 import type { RecipeBody } from './recipeBody';
 import type { RecipeContext } from './recipeContext';
 import type { RecipeFinding } from './recipeSentences';
+import { sheetOn } from './sheetOn';
 import { lossKey, type PlannedLayer, type PlannedWork, type StackEntry, spreadingRateKey } from './stack';
 import { supplyKey } from './supplyKey';
 import { tintOffer } from './tintedPrimer';
 import { asksForTopcoat, topcoatFor } from './topcoats';
+import { whiteBaseFor } from './whiteBase';
 import type { ZonePlan } from './zonePlans';
 
 /** A surface lighter than this step up counts as the same: a stain may be a shade lighter than what is there. */
@@ -76,6 +78,7 @@ export class ZoneStacker {
       under: below.color,
       target: candidate.color,
       use: zone.zone.use,
+      paperGrams: candidate.sheet?.kind.paper?.gramsPerM2 ?? null,
     });
     if (!this.shared.layers.has(candidate.id)) {
       const { coats: _asked, ...layer } = candidate;
@@ -88,18 +91,28 @@ export class ZoneStacker {
     const reach = technique.reach(values);
     const scopes = [`supply:${key}`];
     const loss = lossKey(coating, technique);
+    const rate = spreadingRateKey(coating, technique);
     const quantity: QuantityInput = {
       projectedAreaM2: zone.projectedAreaM2 * reach,
       texture: zone.texture,
       absorption: absorptionKey === null ? 1 : context.assumptions.number(absorptionKey),
       coats: coats.coats,
-      spreadingRate: context.assumptions.number(spreadingRateKey(coating, technique), scopes),
+      spreadingRate: rate === null ? coating.spreadingRate.usual : context.assumptions.number(rate, scopes),
       lossPercent: loss === null ? 0 : context.assumptions.number(loss, scopes),
       detail: zone.zone.detail,
     };
     const put = technique.quantity(quantity, values);
     const amount = put * technique.paintShare(values);
     const leaves = stateAfter(candidate, below, coats.coats);
+    const { sheet, reason } = sheetOn(zone, candidate, key, context);
+    if (reason !== null)
+      this.say({
+        code: 'layer.cannotBeCut',
+        severity: 'refuse',
+        where: { kind: 'layer', id: candidate.id },
+        figures: { zone: zone.zone.name, technique: technique.name, reason },
+        fix: { kind: 'setTechnique', layerId: candidate.id, techniqueId: 'paperTorn' },
+      });
     this.entries.push({
       layerId: candidate.id,
       joint,
@@ -110,6 +123,7 @@ export class ZoneStacker {
       quantity,
       absorptionKey,
       reachedM2: { projected: zone.projectedAreaM2 * reach, textured: zone.areaM2 * reach },
+      sheet,
       below,
       leaves,
     });
@@ -196,6 +210,7 @@ export class ZoneStacker {
         this.reportBroken(candidate, joint, null, null);
       } else this.reportBroken(candidate, joint, coating, proposal);
     } else this.reportBroken(candidate, joint, null, null);
+    joint = this.layWhiteBase(candidate, joint);
     if (joint.verdict === 'notKnown')
       this.say({
         code: 'joint.notKnown',
@@ -206,6 +221,26 @@ export class ZoneStacker {
     this.checkReliedOn(candidate, joint);
     this.lay(candidate, joint);
     this.offerTint(primer, candidate);
+  }
+
+  /** White under thin paper on a ground that would show through it; gives the joint of what then follows. */
+  private layWhiteBase(candidate: Candidate, joint: Joint): Joint {
+    const base = isBroken(joint) ? null : whiteBaseFor(this.exposed, candidate);
+    if (base === null) return joint;
+    const under = this.jointOf(base);
+    if (this.body.dropped.includes(base.id) || isBroken(under)) {
+      this.say({
+        code: 'paper.groundShows',
+        severity: 'warn',
+        where: { kind: 'layer', id: candidate.id },
+        figures: { zone: this.zone.zone.name, paper: candidate.sheet?.kind.name ?? '' },
+        ...(isBroken(under) ? {} : { fix: { kind: 'restoreProposal', proposal: base.id } }),
+      });
+      return joint;
+    }
+    this.checkReliedOn(base, under);
+    this.lay(base, under);
+    return this.jointOf(candidate);
   }
 
   private reportBroken(candidate: Candidate, joint: Joint, barrier: Coating | null, proposal: string | null): void {

@@ -1,5 +1,6 @@
 import type { Hazard } from '../catalog/coating';
 import type { Household } from '../state/brief';
+import type { MadeTrait } from '../state/madeTrait';
 import type { CareKind, CordCondition, Era, LeadTest } from '../state/pieceState';
 import type { Place, StepKind } from '../state/step';
 import type { ZoneUse } from '../surface/zone';
@@ -12,6 +13,7 @@ export interface SafetyFacts {
     kind: StepKind;
     hazard: Hazard | null;
     place: Place;
+    tools: readonly string[];
   }[];
   piece: {
     id: string;
@@ -31,6 +33,8 @@ export interface SafetyFacts {
     isMusty: boolean;
     /** Area of old finish that is worked on, m², all like pieces together. */
     disturbedM2: number;
+    /** What its making says of it: it burns, it holds a flame, chewing it harms. */
+    traits: readonly MadeTrait[];
   } | null;
   uses: ReadonlySet<ZoneUse>;
   foodSafeFinish: boolean;

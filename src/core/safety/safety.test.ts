@@ -13,6 +13,7 @@ const step = (kind: StepFacts['kind'], change: Partial<StepFacts> = {}): StepFac
   kind,
   hazard: null,
   place: 'indoors',
+  tools: [],
   ...change,
 });
 const piece = (change: Partial<Piece> = {}): Piece => ({
@@ -29,6 +30,7 @@ const piece = (change: Partial<Piece> = {}): Piece => ({
   isShade: false,
   isMusty: false,
   disturbedM2: 0,
+  traits: [],
   ...change,
 });
 const facts = (change: Partial<SafetyFacts> = {}): SafetyFacts => ({
@@ -49,6 +51,58 @@ const uses = (...list: ZoneUse[]) => new Set<ZoneUse>(list);
  * trade's safety sheet (its standards recalled from memory).
  */
 const cases: [rule: string, raises: SafetyFacts, severity: Severity, spares: SafetyFacts][] = [
+  ['wall.pipes', facts({ steps: [step('drill')] }), 'stop', facts({ steps: [step('saw')] })],
+  ['saw.hands', facts({ steps: [step('saw')] }), 'stop', facts({ steps: [step('cut')] })],
+  [
+    'blade.hand',
+    facts({ steps: [step('cut', { tools: ['craftKnife'] })] }),
+    'warn',
+    facts({ steps: [step('cut', { tools: ['iron'] })] }),
+  ],
+  [
+    'glue.hot',
+    facts({ steps: [step('arrange', { tools: ['glueGun'] })], household: home({ youngestChildYears: 4 }) }),
+    'stop',
+    facts({ steps: [step('arrange')], household: home({ youngestChildYears: 4 }) }),
+  ],
+  [
+    'glue.hot',
+    facts({ steps: [step('arrange', { tools: ['glueGun'] })] }),
+    'warn',
+    facts({ steps: [step('arrange')] }),
+  ],
+  [
+    'greens.fire',
+    facts({ piece: piece({ traits: ['burns'] }) }),
+    'stop',
+    facts({ piece: piece({ traits: ['flame'] }) }),
+  ],
+  [
+    'flame.alive',
+    facts({ piece: piece({ traits: ['flame'] }) }),
+    'stop',
+    facts({ piece: piece({ traits: ['buttonCells'] }) }),
+  ],
+  [
+    'cells.swallowed',
+    facts({ piece: piece({ traits: ['buttonCells'] }), household: home({ youngestChildYears: 2 }) }),
+    'stop',
+    facts({ piece: piece({ traits: ['flame'] }), household: home({ youngestChildYears: 2 }) }),
+  ],
+  ['cells.swallowed', facts({ piece: piece({ traits: ['buttonCells'] }) }), 'note', facts()],
+  [
+    'plants.chewed',
+    facts({ piece: piece({ traits: ['sickens'] }), household: home({ pets: ['cat'] }) }),
+    'warn',
+    facts({ household: home({ pets: ['cat'] }) }),
+  ],
+  [
+    'plants.chewed',
+    facts({ piece: piece({ traits: ['kills'] }), household: home({ youngestChildYears: 1 }) }),
+    'stop',
+    facts({ household: home({ youngestChildYears: 1 }) }),
+  ],
+  ['plants.chewed', facts({ piece: piece({ traits: ['sickens'] }) }), 'note', facts()],
   [
     'kind.recalled',
     facts({ piece: piece({ kind: 'dropSideCot' }) }),

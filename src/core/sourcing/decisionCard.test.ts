@@ -16,7 +16,7 @@ const FIND = uuid(60);
 const SLOT = uuid(1);
 const TEAL = uuid(2);
 const SHOP = uuid(3);
-const noWish = { techniqueId: null, coatingId: null, color: null };
+const noWish = { techniqueId: null, coatingId: null, sheetId: null, color: null };
 /** Ids from a number on: made one after the other, as a device makes them. */
 function ids(from = 500) {
   let made = from;

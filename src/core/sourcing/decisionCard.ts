@@ -203,7 +203,7 @@ export function decisionCard(plan: Plan, asked: CardQuestion, memo: Memo): Decis
     };
   }
   const drafts = waysFor(plan, slot, asked);
-  const trial = new Plan(withWays(rows, find, drafts), asOfMs, memo);
+  const trial = new Plan(withWays(rows, find, drafts), asOfMs, memo, plan.model.cutter);
   const ways = drafts.flatMap((draft): CardWay[] => {
     const option = trial.option(draft.option.id);
     return option ? [{ ...draft, plan: option }] : [];
@@ -264,7 +264,12 @@ function purseAfterBuying(
   const bought = paymentFor(find, till, trial.asOfMs);
   const ledger = bought === null ? trial.rows.ledger : [...trial.rows.ledger, bought];
   // Nothing is kept back for surprises on what is paid: the payment stands in the books, as it will.
-  const { purse } = new Plan({ ...trial.rows, fills: [...fills, fill], ledger }, trial.asOfMs, memo);
+  const { purse } = new Plan(
+    { ...trial.rows, fills: [...fills, fill], ledger },
+    trial.asOfMs,
+    memo,
+    trial.model.cutter,
+  );
   return bought === null ? purse : lessFree(purse, differenceByEnds(till, exactly(till.likely)));
 }
 

@@ -2,7 +2,7 @@ import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { slot, spot } from '../fixtures/projectRows';
 import type { SpotRow } from '../model/rows';
-import { emptyRectangles, type PlacedRectangle } from './emptyRectangles';
+import { emptyRectangles, type PlacedRectangle } from '../surface/emptyRectangles';
 import { fitInRoom, goesInRoom, roomOfSlot, spotRoom, type ThingSize } from './spotRoom';
 
 const drawer = (change: Partial<SpotRow> = {}): SpotRow =>

@@ -1,7 +1,7 @@
 import type { SpotKind } from '../catalog/spotKind';
 import { spotKindOf } from '../catalog/spotKinds';
 import type { SlotRow, SpotRow } from '../model/rows';
-import { emptyRectangles, type PlacedRectangle } from './emptyRectangles';
+import { emptyRectangles, type PlacedRectangle } from '../surface/emptyRectangles';
 
 /** What a thing takes up, mm; null for what nobody measured, or it does not have. */
 export interface ThingSize {

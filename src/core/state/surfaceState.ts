@@ -1,6 +1,6 @@
 import type { Lab } from '../color/lab';
 
-export const films = ['none', 'waterborne', 'oil', 'solvent', 'shellac', 'wax', 'powdery'] as const;
+export const films = ['none', 'waterborne', 'oil', 'solvent', 'shellac', 'wax', 'powdery', 'vinyl'] as const;
 export type Film = (typeof films)[number];
 export const sheens = ['raw', 'matt', 'satin', 'gloss', 'unknown'] as const;
 export type Sheen = (typeof sheens)[number];

@@ -1,17 +1,27 @@
 import type { Coating } from '../catalog/coating';
 import { createRegistry } from '../kernel/registry';
 import { brushOn } from './brushOn';
+import { brushTexture } from './brushTexture';
 import { chalkboard } from './chalkboard';
 import { clearCoat } from './clearCoat';
 import { creviceAge } from './creviceAge';
 import { distress } from './distress';
 import { dryBrush } from './dryBrush';
 import { edgeInk } from './edgeInk';
+import { filmDrops } from './filmDrops';
+import { filmPanels } from './filmPanels';
+import { filmShapes } from './filmShapes';
 import { gelStain } from './gelStain';
 import { glaze } from './glaze';
 import { groutColor } from './groutColor';
 import { leafByLeaf } from './leafByLeaf';
 import { miniRoller } from './miniRoller';
+import { paperMotifs } from './paperMotifs';
+import { paperPatches } from './paperPatches';
+import { paperSheets } from './paperSheets';
+import { paperStrips } from './paperStrips';
+import { paperTiles } from './paperTiles';
+import { paperTorn } from './paperTorn';
 import { roller } from './roller';
 import { sprayOn } from './sprayOn';
 import { stain } from './stain';
@@ -48,6 +58,16 @@ export const techniques = createRegistry<Technique>('techniques', [
   touchUp,
   waxOn,
   clearCoat,
+  paperSheets,
+  paperTorn,
+  paperStrips,
+  paperTiles,
+  paperMotifs,
+  paperPatches,
+  brushTexture,
+  filmPanels,
+  filmDrops,
+  filmShapes,
 ]);
 
 /** The assumption key of minutes by the square meter or by the piece. */
@@ -64,6 +84,8 @@ export function cleanUpKey(coating: Coating): string {
       return 'session.cleanUpSolventMinutes';
     case 'aerosol':
       return 'session.cleanUpAerosolMinutes';
+    case 'dry':
+      return 'session.cleanUpDryMinutes';
     default:
       return coating.cleanUp satisfies never;
   }

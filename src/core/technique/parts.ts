@@ -24,7 +24,7 @@ export function sprayedAmount(input: QuantityInput): number {
 
 /** The share of a zone that a partial technique reaches, as a parameter in percent. */
 export function shareParameter(standard: number, label = 'Reaches, % of the zone'): TechniqueParameter {
-  return { id: 'sharePercent', label, standard, minimum: 1, maximum: 100 };
+  return { id: 'sharePercent', label, kind: 'number', standard, minimum: 1, maximum: 100 };
 }
 
 /** The share of a zone that a technique covers, 0 to 1; all of it where it has no such setting. */
@@ -60,6 +60,8 @@ export function technique(
     residueKey: null,
     extras: [],
     coats: 'untilHidden',
+    sheet: null,
+    laterRate: null,
     opacity: (coating) => coating?.opacity ?? null,
     mixedLifeHours: null,
     demands: () => null,

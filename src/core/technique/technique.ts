@@ -4,6 +4,7 @@ import type { Verdict } from '../state/joint';
 import type { Place } from '../state/step';
 import type { SurfaceState } from '../state/surfaceState';
 import type { DetailKind } from '../surface/zone';
+import type { SheetWork } from './sheetWork';
 
 /** What a technique needs to know of a zone and a layer to say how much of a supply it takes. */
 export interface QuantityInput {
@@ -14,20 +15,25 @@ export interface QuantityInput {
   /** Absorption of the first coat; 1 when a primer lies beneath. */
   absorption: number;
   coats: number;
-  /** m² per liter, or per can and light coat. */
+  /** m² per liter, per can and light coat, per meter of a roll. */
   spreadingRate: number;
   /** Loss in percent, already 0 where the rate holds it. */
   lossPercent: number;
   detail: DetailKind;
 }
 
-/** One thing to set on a technique: a ratio, a share, a width. Values are plain numbers. */
+/** One thing to set on a technique: a ratio, a share, a length in mm. Values are plain numbers. */
 export interface TechniqueParameter {
   id: string;
   label: string;
+  kind: 'number' | 'length' | 'count' | 'choice';
   standard: number;
   minimum: number;
   maximum: number;
+  /** For a choice: what each number stands for. */
+  choices?: readonly { value: number; label: string }[];
+  /** Asked only while an artwork is cut, only while none is, or with the artwork itself. */
+  only?: 'artwork' | 'noArtwork' | 'withArtwork';
 }
 export type TechniqueValues = Readonly<Record<string, number>>;
 
@@ -56,7 +62,7 @@ export interface Technique {
   name: string;
   /** What people call it: "whitewash", "spray it". */
   words: readonly string[];
-  family: 'cover' | 'translucent' | 'decorate' | 'age' | 'protect';
+  family: 'cover' | 'translucent' | 'decorate' | 'age' | 'protect' | 'paper' | 'film';
   /** What it is, for someone who has not done it. */
   remark: string;
   /** What it asks of a hand: 1 a first piece, 2 practice, 3 a steady hand. */
@@ -87,8 +93,12 @@ export interface Technique {
   residueKey: string | null;
   /** Supplies beside the coating, a square meter reached. */
   extras: readonly { kindId: string; perM2: number }[];
-  /** How coats are counted: until it hides, by the table, or so many. */
-  coats: 'untilHidden' | 'table' | number;
+  /** How coats are counted: until it hides, by the table, so many, or what paper takes beneath and above it. */
+  coats: 'untilHidden' | 'table' | 'paper' | number;
+  /** What it cuts from sheets, rolls or cloth; null where it cuts nothing. */
+  sheet: SheetWork | null;
+  /** The rate of coats after the first, where these are quicker than it: medium over paper that lies. */
+  laterRate: keyof typeof laborRates | null;
   /** For a see-through coat: the share of the difference that one coat covers; null when it hides as paint does. */
   opacity(coating: Coating | null, values: TechniqueValues): number | null;
   /** Hours that a mixed portion keeps, or null when nothing is mixed. */

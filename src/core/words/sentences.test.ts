@@ -14,7 +14,7 @@ const anyFigures = new Proxy<Record<string, string | number>>(
   {},
   {
     get: (_target, name) =>
-      name === 'direction' ? 'width' : /Mm$|Minor$|^longest$|C$/.test(String(name)) ? 100 : `<${String(name)}>`,
+      name === 'direction' ? 'width' : /Mm$|Minor$|^longest$|C$|^kg$/.test(String(name)) ? 100 : `<${String(name)}>`,
   },
 );
 const us = { units: 'us', currency: 'USD' } as const;

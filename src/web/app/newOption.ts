@@ -1,7 +1,9 @@
 import type { PayloadOf } from '@core/acts';
+import { type Build, type BuildValues, completeBuild } from '@core/build/build';
+import { buildFor } from '@core/build/buildFor';
 import type { Lab } from '@core/color/lab';
 import type { Price } from '@core/kernel/price';
-import type { ColorCardRow, FindRow, OfferRow, OptionRow, ProjectRows, RecipeRow } from '@core/model/rows';
+import type { ColorCardRow, FindRow, OfferRow, OptionRow, ProjectRows, RecipeRow, SlotRow } from '@core/model/rows';
 import { chosenLayer, type RecipeBody, recipeFor } from '@core/recipe/recipeBody';
 import type { QuickLine } from '@core/sourcing/quickLine';
 import { completeMeasures } from '@core/surface/furnitureTemplate';
@@ -85,6 +87,27 @@ export function makeoverOption(
 ): AddOption & { recipe: RecipeRow } {
   const layers = [chosenLayer(newId(), coatingId, { colorCardId: card?.id ?? null })];
   return proposedOption(slotId, find, isNew, { ...startOf(find, pieces), layers }, cardIsNew ? card : null);
+}
+
+/** A recipe that makes something from scratch: one of it, of its usual materials. */
+export function buildBody(build: Build, values: BuildValues): RecipeBody {
+  const complete = completeBuild(build, values);
+  const body = recipeFor('', build.templateId, build.measures(complete), newId());
+  const made = { id: build.id, values: { ...complete }, materials: {} };
+  return { ...body, pieces: body.pieces.map((piece) => ({ ...piece, findId: null, build: made })) };
+}
+
+/** Something to make for a slot, as large as the slot wants it. */
+export function makeOption(slot: SlotRow, build: Build): AddOption & { recipe: RecipeRow } {
+  const recipe = {
+    id: newId(),
+    version: 1,
+    name: build.name,
+    body: buildBody(build, buildFor(build, slot)),
+    doneOn: null,
+    uses: [],
+  };
+  return { option: optionRow(slot.id, 'make', [], recipe.id), find: null, offer: null, recipe, colorCard: null };
 }
 
 /** One recipe for one more find: its piece in the recipe, and its makeover for the slot it is thought for. */

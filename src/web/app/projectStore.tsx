@@ -17,6 +17,7 @@ import { ApiError, api, type Snapshot } from './api';
 import { get, set } from './deviceStore';
 import { withAnswer } from './rowsAfter';
 import { type CommandQueue, useCommandQueue } from './useCommandQueue';
+import { useCutter } from './useCutter';
 import type { ProjectLocale } from './words';
 
 /** What can be done to a project; the same functions as long as it is open. */
@@ -29,6 +30,8 @@ export type ProjectCommands = Pick<
 export interface ProjectStatus extends Pick<CommandQueue, 'entries' | 'offline' | 'notKept' | 'lastAct'> {
   /** When another tab or device changed the project since this page last wrote; cleared by `dismissNews`. */
   news: boolean;
+  /** Whether layouts are still being searched: what is shown of them is the first, quick one. */
+  isLaying: boolean;
 }
 
 // One provider for each concern, so that only what shows a change is drawn anew.
@@ -130,7 +133,8 @@ export function ProjectProvider(props: {
 
   const { rows, run, undo, undoWith, bringBack, resolve, retry, noteAct, entries, notKept, lastAct } = queue;
   const memo = useMemo(() => new Memo(), []);
-  const plan = useMemo(() => (rows ? new Plan(rows, now, memo) : null), [rows, now, memo]);
+  const { cutter, isLaying } = useCutter();
+  const plan = useMemo(() => (rows ? new Plan(rows, now, memo, cutter) : null), [rows, now, memo, cutter]);
   const commands = useMemo<ProjectCommands>(
     () => ({ run, undo, undoWith, bringBack, resolve, retry, noteAct, dismissNews: () => setNews(false) }),
     [run, undo, undoWith, bringBack, resolve, retry, noteAct],
@@ -138,8 +142,8 @@ export function ProjectProvider(props: {
   const offline =
     queue.offline || (query.isError && query.error instanceof ApiError && query.error.gone && !query.error.busy);
   const status = useMemo<ProjectStatus>(
-    () => ({ entries, offline, notKept, lastAct, news }),
-    [entries, offline, notKept, lastAct, news],
+    () => ({ entries, offline, notKept, lastAct, news, isLaying }),
+    [entries, offline, notKept, lastAct, news, isLaying],
   );
   const units = rows?.project.units ?? null;
   const currency = rows?.project.currency ?? '';

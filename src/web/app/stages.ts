@@ -87,6 +87,10 @@ export const furtherPages: readonly Page[] = [
   { path: 'hunt/offers', load: async () => (await import('../stages/hunt')).OffersPage },
   { path: 'list', load: async () => (await import('../stages/sketch')).HuntingListPage },
   { path: 'makeover/labels', load: async () => (await import('../stages/makeover')).LabelsPage },
+  { path: 'makeover/cut', load: async () => (await import('../stages/makeover')).CutPage },
+  { path: 'makeover/recolor', load: async () => (await import('../stages/makeover')).RecolorPage },
+  { path: 'makeover/machine', load: async () => (await import('../stages/makeover')).MachinePage },
+  { path: 'makeover/cut/:key', load: async () => (await import('../stages/makeover')).CutPage },
   { path: 'makeover/:recipeId', load: async () => (await import('../stages/makeover')).MakeoverPage },
   { path: 'assumptions', load: async () => (await import('../stages/assumptions')).AssumptionsPage },
 ];

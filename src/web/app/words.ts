@@ -80,30 +80,29 @@ export function areaWords(m2: number, units: UnitSystem): string {
   return units === 'us' ? `${(m2 / M2_PER_SQUARE_FOOT).toFixed(1)} ft²` : `${m2.toFixed(2)} m²`;
 }
 
-const unitNames: Record<Exclude<SupplyUnit, 'mL'>, [one: string, many: string]> = {
+const unitNames: Record<Exclude<SupplyUnit, 'mL' | 'm'>, [one: string, many: string]> = {
   can: ['can', 'cans'],
   sheet: ['sheet', 'sheets'],
-  m: ['m', 'm'],
   piece: ['piece', 'pieces'],
   g: ['g', 'g'],
 };
 
 /** What a supply is counted in, as it is shown. */
 export function supplyUnitWords(unit: SupplyUnit, units: UnitSystem, many = true): string {
-  if (unit === 'mL') return units === 'us' ? 'fl oz' : 'ml';
+  if (unit === 'mL' || unit === 'm') return quantityUnit(unit, units);
   return unitNames[unit][many ? 1 : 0];
 }
 
 /** How much of a supply's own unit one of the shown unit is. */
 export function perShownUnit(unit: SupplyUnit, units: UnitSystem): number {
-  return unit === 'mL' && units === 'us' ? ML_PER_US_FLUID_OUNCE : 1;
+  return unit === 'mL' || unit === 'm' ? 1 / shownQuantity(1, unit, units) : 1;
 }
 
 /** An amount of a supply in words. */
 export function supplyWords(amount: number, unit: SupplyUnit, units: UnitSystem): string {
   if (unit === 'mL')
     return units === 'us' ? `${(amount / ML_PER_US_FLUID_OUNCE).toFixed(1)} fl oz` : `${Math.round(amount)} ml`;
-  const count = Math.round(amount * 10) / 10;
+  const count = Math.round((amount / perShownUnit(unit, units)) * 10) / 10;
   return `${count} ${supplyUnitWords(unit, units, count !== 1)}`;
 }
 

@@ -231,6 +231,7 @@ describe('the shelf', () => {
     what: 'Stool',
     amount: 100,
     onDate: '2026-06-01',
+    cut: null,
   };
   const base = rows({
     finds: [stool],

@@ -6,6 +6,7 @@ import { recipeBodySchema } from '../../model/values/recipeBody';
 import { lab, sheen } from '../../model/values/surface';
 import { projectAct, refuse } from '../act';
 import { insert, type RowChange, update } from '../changes';
+import { afterCutting } from '../supplies/afterCutting';
 
 /** Marks a recipe as done: the supplies that it used leave the stash, with a record of what they were used on. */
 export const finishRecipe = projectAct({
@@ -42,11 +43,17 @@ export const finishRecipe = projectAct({
       const there = supply.stash.state === 'none' ? 0 : supply.stash.amount;
       const amount = supply.stash.state === 'always' ? use.amount : Math.min(there, use.amount);
       const left = there - amount;
+      const offcuts = use.cut === null ? supply.offcuts : afterCutting(supply.offcuts, use.cut);
       // What nobody counts is there as before.
-      if (supply.stash.state !== 'always')
+      if (supply.stash.state !== 'always' || use.cut !== null)
         changes.push(
           update('supplies', supply.id, {
-            stash: left > 0 ? { state: 'about', amount: left } : { state: 'none', amount: 0 },
+            ...(supply.stash.state === 'always'
+              ? {}
+              : {
+                  stash: left > 0 ? { state: 'about' as const, amount: left } : { state: 'none' as const, amount: 0 },
+                }),
+            ...(use.cut === null ? {} : { offcuts }),
             openedOn: supply.openedOn ?? payload.doneOn,
           }),
         );

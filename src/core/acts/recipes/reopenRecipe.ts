@@ -3,6 +3,7 @@ import { MOST_AMOUNT } from '../../model/entities/supply';
 import { id } from '../../model/fields';
 import { projectAct, refuse } from '../act';
 import { type RowChange, remove, update } from '../changes';
+import { afterCutting } from '../supplies/afterCutting';
 
 /** Marks a finished recipe as not done: the supplies that it took are put back into the stash. */
 export const reopenRecipe = projectAct({
@@ -16,10 +17,17 @@ export const reopenRecipe = projectAct({
     const changes: RowChange[] = [];
     for (const use of rows.supplyUses.filter((row) => recipe.uses.includes(row.id))) {
       const supply = rows.supplies.find((row) => row.id === use.supplyId);
-      if (supply && use.amount > 0 && supply.stash.state !== 'always') {
+      if (supply) {
         const there = supply.stash.state === 'none' ? 0 : supply.stash.amount;
+        const isBack = use.amount > 0 && supply.stash.state !== 'always';
         const amount = Math.min(MOST_AMOUNT, there + use.amount);
-        changes.push(update('supplies', supply.id, { stash: { state: 'about', amount } }));
+        const values = {
+          ...(isBack ? { stash: { state: 'about' as const, amount } } : {}),
+          ...(use.cut === null
+            ? {}
+            : { offcuts: afterCutting(supply.offcuts, { taken: use.cut.left, left: use.cut.taken }) }),
+        };
+        if (Object.keys(values).length > 0) changes.push(update('supplies', supply.id, values));
       }
       changes.push(remove('supplyUses', use.id));
     }

@@ -3,6 +3,7 @@ import { coatings } from '../../catalog/coatings';
 import { consumables } from '../../catalog/consumables';
 import { defineEntity } from '../entity';
 import { fieldFacts, line, localDate, number, oneOf, refersTo, registered, wholeNumber } from '../fields';
+import { ownStock, storedOffcut } from '../values/stock';
 import { sheen } from '../values/surface';
 
 /** The most that there may be of a supply, in its unit. */
@@ -25,7 +26,7 @@ export const supply = defineEntity({
   unique: [['kindId', 'colorCardId', 'sheen']],
   keptWhile:
     'a supply that no project has paid for; noted as empty, this one stands among what is used up, out of the way',
-  remains: { stash: { state: 'none', amount: 0 }, unitCostMillionths: null },
+  remains: { stash: { state: 'none', amount: 0 }, offcuts: [], unitCostMillionths: null },
   fields: {
     kindId: registered({ ids: [...coatings.ids, ...consumables.ids] }),
     colorCardId: refersTo('colorCards').nullable(),
@@ -34,6 +35,10 @@ export const supply = defineEntity({
     stash: z.strictObject({ state: oneOf(['none', 'exact', 'about', 'always']), amount: supplyAmount(0) }),
     /** What a unit of it cost, in millionths of a minor unit; null values it at what replacing costs. */
     unitCostMillionths: wholeNumber(0, MOST_UNIT_COST).register(fieldFacts, { column: 'bigint' }).nullable(),
+    /** Its own size and print where it is cut and differs from what is usual of its kind. */
+    stock: ownStock.nullable(),
+    /** What is left of sheets, rolls and boards that were cut into, by size. */
+    offcuts: z.array(storedOffcut).max(80, 'at most 80 leftovers'),
     /** The tint base as the label says it; empty while nobody looked. */
     base: line(0, 60),
     /** What a full can of it holds, in its unit; null while not known. */

@@ -1,5 +1,7 @@
+import { z } from 'zod';
 import { defineEntity } from '../entity';
 import { line, localDate, refersTo } from '../fields';
+import { storedOffcut } from '../values/stock';
 import { supplyAmount } from './supply';
 
 /** An amount that a job took from a supply; a record of what it was used on. */
@@ -11,5 +13,12 @@ export const supplyUse = defineEntity({
   travels: 'referred',
   snapshot: 'linked',
   indexed: [['supplyId']],
-  fields: { supplyId: refersTo('supplies'), what: line(1, 200), amount: supplyAmount(0), onDate: localDate },
+  fields: {
+    supplyId: refersTo('supplies'),
+    what: line(1, 200),
+    amount: supplyAmount(0),
+    onDate: localDate,
+    /** Leftovers that were cut into, and those that were left; null where nothing was cut. */
+    cut: z.strictObject({ taken: z.array(storedOffcut).max(80), left: z.array(storedOffcut).max(80) }).nullable(),
+  },
 });

@@ -44,10 +44,26 @@ export type ZoneEdit = z.output<typeof zoneEdit>;
 const ownZone = z.strictObject({ id: localId, name: line(1, 80), shape, splitFrom: localId.optional() });
 export type OwnZone = z.output<typeof ownZone>;
 
-/** One piece (or a set of like pieces) a recipe covers: its shape and measures; zones derive from them. */
+/** Something that a recipe makes beside coating what is there: a shelf, a runner, a wreath; by what it was measured. */
+const build = z.strictObject({
+  id: line(1, 60),
+  values,
+  /** What is chosen for each of its materials: a kind, and its color where it has one. */
+  materials: z.record(
+    z.string().max(40),
+    z.strictObject({ kindId: line(1, 60), colorCardId: refersTo('colorCards').nullable() }),
+  ),
+});
+export type Build = z.output<typeof build>;
+
+/**
+ * One piece (or a set of like pieces) a recipe covers: its shape and measures; zones derive from them. It is a find, or
+ * it is made from scratch: then it has no find, and what makes it stands in `build`.
+ */
 const recipePiece = z.strictObject({
   id: localId,
-  findId: refersTo('sightings'),
+  findId: refersTo('sightings').nullable(),
+  build: build.nullable().optional(),
   templateId: line(1, 60),
   measures,
   /** How many like pieces of the find are made this way. */
@@ -66,6 +82,10 @@ const chosenLayer = z.strictObject({
   /** What is put on, or null where a technique only works what lies there. */
   coatingId: line(1, 60).nullable(),
   colorCardId: refersTo('colorCards').nullable(),
+  /** The kind of paper or cloth that is laid; its design is the color card. Absent where nothing is cut. */
+  sheetId: line(1, 60).nullable().optional(),
+  /** The shape or lettering that is cut from it; absent where none is. */
+  artworkId: refersTo('artworks').nullable().optional(),
   sheen,
   zoneKeys,
   /** Coats overruled by the stylist, or null to compute them. */

@@ -1,8 +1,10 @@
 import { type Assumptions, estimatedShelfPrice } from '../../catalog/assumptions';
 import { coatings } from '../../catalog/coatings';
 import { isStaple } from '../../catalog/consumables';
+import { stockFacts } from '../../catalog/stockFacts';
 import { supplyKind } from '../../catalog/supplyKinds';
 import { tools } from '../../catalog/tools';
+import type { Pin } from '../../cutting/question';
 import { type Amount, exactly, nothing } from '../../kernel/amount';
 import { toMicro } from '../../kernel/micro';
 import { UNIT_PRICE_SCALE } from '../../kernel/money';
@@ -26,6 +28,7 @@ import { planTrip, tripCost } from '../../pricing/tripPlan';
 import { partsOfSupplyKey } from '../../recipe/supplyKey';
 import { cleanUpKey } from '../../technique';
 import { placeName, tripQuestion } from '../tripQuestion';
+import type { Cutter } from './cutPurchase';
 import type { FindPool, OrderPool, SessionPool, SupplyPack, SupplyPool, ToolPool, TripPool } from './pools';
 
 /** A find with what it comes to at the till; what is owned costs nothing any more. */
@@ -104,6 +107,9 @@ export function supplyPool(of: {
   units: UnitSystem;
   /** The open trip that goes to a place, by its name. */
   tripOfName: ReadonlyMap<string, string>;
+  /** What the stylist laid by hand on it. */
+  pins: readonly Pin[];
+  cutter: Cutter;
 }): SupplyPool {
   const { key, row, card, currency, tax } = of;
   const { kindId, sheen } = partsOfSupplyKey(key);
@@ -141,6 +147,10 @@ export function supplyPool(of: {
     name: names.join(', '),
     color: card?.lab ?? null,
     unit: kind?.unit ?? 'mL',
+    cut: kind?.cut ? stockFacts(kind.cut, row?.stock ?? null) : null,
+    offcuts: row?.offcuts ?? [],
+    pins: of.pins,
+    cutter: of.cutter,
     stash,
     // More than any plan needs, and still a whole number to count with.
     stashMicro: isAlways ? Number.MAX_SAFE_INTEGER : toMicro(stash),

@@ -1,16 +1,19 @@
 import { flawMinutes, flawsFound } from '../../catalog/inspections';
+import { partsTimes } from '../../cutting/part';
 import { toMicro } from '../../kernel/micro';
 import { addMinutes, type Minutes, mapMinutes, noMinutes } from '../../kernel/minutes';
 import { mostOf } from '../../model/finds';
 import type { FindRow, OfferRow, OptionRow, SlotRow } from '../../model/rows';
 import type { RecipePlan } from '../../recipe/computeRecipe';
-import type { SupplyTerm, WorkTerm } from '../../recipe/pieceDemand';
+import { amountTerm, type SupplyTerm, type WorkTerm } from '../../recipe/pieceDemand';
+import type { RecipeBody } from '../../recipe/recipeBody';
 import { supplyKey as keyOfSupply } from '../../recipe/supplyKey';
-import { type Draw, drawnTogether, drawOf } from './pools';
+import { isMade } from '../../recipe/workpiece';
+import { type Draw, drawnBy, drawnTogether, drawOf, nothingDrawn, type Total, totalDrawn } from './pools';
 
 /** A term of a recipe with how many pieces of its find one of the quantity takes. */
 export interface OptionTerm<T> {
-  findId: string;
+  workpieceId: string;
   pieces: number;
   term: T;
 }
@@ -50,11 +53,9 @@ export interface OptionModel {
 /** What mending the flaws of a find takes, where it is used as it is. */
 function termsOfFlaws(find: FindRow): SupplyTerm[] {
   return flawsFound(find.inspected).flatMap(({ check, flaw }) =>
-    flaw.takes.map(({ kindId, amount }) => ({
-      supplyKey: keyOfSupply(kindId, null, null),
-      micro: toMicro(amount),
-      driver: { kind: 'flaw' as const, checkId: check.id, zoneKey: null },
-    })),
+    flaw.takes.map(({ kindId, amount }) =>
+      amountTerm(keyOfSupply(kindId, null, null), toMicro(amount), { kind: 'flaw', checkId: check.id, zoneKey: null }),
+    ),
   );
 }
 
@@ -70,6 +71,8 @@ export function compileOption(of: {
   option: OptionRow;
   slot: SlotRow;
   recipe: RecipePlan | null;
+  /** The recipe as it is kept: how many of a thing it makes at once, before the choices say how often. */
+  body: RecipeBody | null;
   isDone: boolean;
   finds: readonly FindRow[];
   offers: readonly OfferRow[];
@@ -100,8 +103,8 @@ export function compileOption(of: {
           onceMinutes += flawMinutes(find.inspected);
           flawTerms.push(...termsOfFlaws(find));
         }
-        for (const term of demand?.supplies ?? []) supplyTerms.push({ findId: find.id, pieces, term });
-        for (const term of demand?.work ?? []) workTerms.push({ findId: find.id, pieces, term });
+        for (const term of demand?.supplies ?? []) supplyTerms.push({ workpieceId: find.id, pieces, term });
+        for (const term of demand?.work ?? []) workTerms.push({ workpieceId: find.id, pieces, term });
       }
     }
     if (offer) {
@@ -109,6 +112,12 @@ export function compileOption(of: {
       eachMinutes += offer.assemblyMinutes * pieces;
     }
   }
+  if (option.kind === 'make' && !isDone)
+    for (const piece of of.body?.pieces.filter(isMade) ?? []) {
+      const demand = recipe?.demands.get(piece.id);
+      for (const term of demand?.supplies ?? []) supplyTerms.push({ workpieceId: piece.id, pieces: piece.count, term });
+      for (const term of demand?.work ?? []) workTerms.push({ workpieceId: piece.id, pieces: piece.count, term });
+    }
   let work = noMinutes;
   for (const { pieces, term } of workTerms) work = addMinutes(work, term.micro, pieces);
   return {
@@ -150,7 +159,8 @@ function drawsOf(
   };
   for (const find of finds) add(drawOf('find', find.id, 1));
   for (const { offer, pieces } of offers) add(drawOf('order', offer.id, pieces));
-  for (const { pieces, term } of supplyTerms) add(drawOf('supply', term.supplyKey, term.micro * pieces));
+  for (const { pieces, term } of supplyTerms)
+    add(drawOf('supply', term.supplyKey, term.micro * pieces, 0, partsTimes(term.parts, pieces)));
   for (const { supplyKey, micro } of flawTerms) add(drawOf('supply', supplyKey, 0, micro));
   // A recipe in which nothing is taken asks for no session and no tool.
   if (recipe && supplyTerms.length > 0) {
@@ -176,8 +186,8 @@ export function ownHandsOf({ hands }: OptionModel, count: number): Minutes {
   return { low: end('low'), likely: end('likely'), high: end('high') };
 }
 
-/** What an option draws of one supply when it fills so many of its slot, in millionths. */
-export function supplyDrawOf(model: OptionModel, key: string, count: number): number {
+/** What an option draws of one supply when it fills so many of its slot: millionths, and parts to cut. */
+export function supplyDrawOf(model: OptionModel, key: string, count: number): Total {
   const draw = model.draws.find(({ kind, key: of }) => kind === 'supply' && of === key);
-  return draw ? draw.amount * count + draw.once : 0;
+  return totalDrawn(draw ? drawnBy(draw, count) : nothingDrawn);
 }

@@ -1,4 +1,6 @@
 import { Assumptions } from '../../catalog/assumptions';
+import { supplyKind } from '../../catalog/supplyKinds';
+import type { Pin } from '../../cutting/question';
 import type { Memo } from '../../kernel/memo';
 import { toMicro } from '../../kernel/micro';
 import type { ColorCardRow, FillRow, OptionRow, OverrideRow, PieceRow, ProjectRows, SlotRow } from '../../model/rows';
@@ -7,12 +9,14 @@ import type { Tax } from '../../pricing/priceStory';
 import { computeRecipe, type RecipePlan } from '../../recipe/computeRecipe';
 import type { RecipeBody } from '../../recipe/recipeBody';
 import type { Lesson, PieceFacts, RecipeContext } from '../../recipe/recipeContext';
+import { partsOfSupplyKey } from '../../recipe/supplyKey';
 import { madeBody } from '../madeBody';
 import { findPool, orderPool, sessionPool, supplyPool, toolPool, tripPool } from './compilePools';
+import { type Cutter, cutInFull } from './cutPurchase';
 import { lessonsOfRecipe } from './lessonsOfRecipe';
 import { compileOption, type OptionModel } from './optionModel';
 import { purchaseOf } from './poolCost';
-import type { Draw, Pool, SupplyPool, ToolPool } from './pools';
+import { type Draw, type Pool, type SupplyPool, type ToolPool, totalOf } from './pools';
 import { type RowIndex, rowIndex } from './rowIndex';
 
 /** A fill as it is planned: a way to fill its slot, and how many of the slot it covers. */
@@ -34,10 +38,12 @@ export class PlanModel {
   private readonly pools = new Map<string, Pool>();
   private readonly options = new Map<string, OptionModel>();
   private readonly index: RowIndex;
+  readonly cutter: Cutter;
   private knownLessons: readonly Lesson[] | null = null;
 
-  constructor(rows: ProjectRows, memo: Memo) {
+  constructor(rows: ProjectRows, memo: Memo, cutter: Cutter) {
     this.rows = rows;
+    this.cutter = cutter;
     this.memo = memo;
     this.assumptions = memo.part(assumptionsOf, '', { overrides: rows.overrides });
     this.index = rowIndex(rows, memo);
@@ -67,11 +73,12 @@ export class PlanModel {
   }
 
   private compile(option: OptionRow, slot: SlotRow, isDone: boolean): OptionModel {
-    const { finds, offers } = this.index;
+    const { finds, offers, recipes } = this.index;
     return this.memo.part(compileOption, isDone ? `done ${option.id}` : option.id, {
       option,
       slot,
       recipe: option.recipeId === null ? null : (this.recipe(option.recipeId) ?? null),
+      body: recipes.get(option.recipeId ?? '')?.body ?? null,
       isDone,
       finds: option.parts.flatMap((part) => finds.get(part.findId ?? '') ?? []),
       offers: option.parts.flatMap((part) => offers.get(part.offerId ?? '') ?? []),
@@ -115,13 +122,15 @@ export class PlanModel {
         ...Object.values(body.primerTints).map((cardId) => this.index.colorCards.get(cardId)),
       ],
       lessons: this.lessons(),
+      stocks: this.index.stocks,
+      artworks: body.layers.map((layer) => this.index.artworks.get(layer.artworkId ?? '')),
     });
     this.recipes.set(id, plan);
     return plan;
   }
 
   private piecesOf(body: RecipeBody): (PieceFacts | undefined)[] {
-    return body.pieces.map((piece) => this.index.finds.get(piece.findId));
+    return body.pieces.map((piece) => this.index.finds.get(piece.findId ?? ''));
   }
 
   /** What went wrong in the recipes of the project, with what on what. */
@@ -151,6 +160,8 @@ export class PlanModel {
       household,
       preparation: brief.preparation,
       lessons: this.lessons(),
+      stocks: this.index.stocks,
+      artworks: this.index.artworks,
     };
   }
 
@@ -198,6 +209,9 @@ export class PlanModel {
           row,
           packs,
           card,
+          pins: this.index.pins.get(key) ?? noPins,
+          // Only what is cut is made anew when another layout is found.
+          cutter: supplyKind(partsOfSupplyKey(key).kindId)?.cut ? this.cutter : cutInFull,
           currency,
           tax,
           units,
@@ -243,7 +257,7 @@ export class PlanModel {
 
   /** The cheapest packs for a need of a supply beyond its stash; the need in the supply's unit. */
   purchase(key: string, need: number): PackPurchase {
-    return purchaseOf(this.supply(key), toMicro(need));
+    return purchaseOf(this.supply(key), totalOf(toMicro(need)));
   }
 
   /** What buying a set of needs takes beyond the stash, likely, in minor units; each need in its supply's unit. */
@@ -260,18 +274,25 @@ export class PlanModel {
   }
 }
 
+const noPins: readonly Pin[] = Object.freeze([]);
+
 const assumptionsOf = (of: { overrides: readonly OverrideRow[] }) => new Assumptions(of.overrides);
 
-type RecipeInputs = { recipeId: string; body: RecipeBody } & Omit<RecipeContext, 'pieces' | 'colorCards'> & {
+type RecipeInputs = { recipeId: string; body: RecipeBody } & Omit<
+  RecipeContext,
+  'pieces' | 'colorCards' | 'artworks'
+> & {
     pieces: readonly (PieceFacts | undefined)[];
     colorCards: readonly (ColorCardRow | undefined)[];
+    artworks: readonly (ProjectRows['artworks'][number] | undefined)[];
   };
 
-function recipePart({ recipeId, body, pieces, colorCards, ...context }: RecipeInputs): RecipePlan {
+function recipePart({ recipeId, body, pieces, colorCards, artworks, ...context }: RecipeInputs): RecipePlan {
   const known = <T>(item: T | undefined): item is T => item !== undefined;
   return computeRecipe(recipeId, body, {
     ...context,
     pieces: new Map(pieces.filter(known).map((piece) => [piece.id, piece])),
     colorCards: new Map(colorCards.filter(known).map((card) => [card.id, card])),
+    artworks: new Map(artworks.filter(known).map((artwork) => [artwork.id, artwork])),
   });
 }

@@ -1,8 +1,12 @@
 import type { SupplyUnit } from '../../catalog/consumables';
+import type { StockFacts } from '../../catalog/stockFacts';
+import { noParts, type PartBag, partsTimes, partsTogether } from '../../cutting/part';
+import type { Offcut, Pin } from '../../cutting/question';
 import type { Amount } from '../../kernel/amount';
 import type { Price } from '../../kernel/price';
 import type { FindRow, OfferRow, SupplyRow } from '../../model/rows';
 import type { Tax } from '../../pricing/priceStory';
+import type { Cutter } from './cutPurchase';
 
 /**
  * What options have in common. Each pool's cost follows from the total that is drawn from it, so whatever several
@@ -57,6 +61,11 @@ export interface SupplyPool {
   /** Whether nobody counts it: there is always enough of it, and the stash has no number. */
   isAlways: boolean;
   packs: SupplyPack[];
+  /** What parts are cut from, with the leftovers of the house and what the stylist laid by hand; null where nothing is cut. */
+  cut: StockFacts | null;
+  offcuts: readonly Offcut[];
+  pins: readonly Pin[];
+  cutter: Cutter;
   /** Whether the pack prices are the tables' estimates. */
   isEstimated: boolean;
   /** Millionths of a minor unit for each unit of supply at the likely price, for valuing the stash; null while unknown. */
@@ -91,22 +100,39 @@ export interface TripPool {
   handsMicro: number;
 }
 
-/** What is drawn from a pool: an amount that adds up, and one that serves all who share, of which the largest counts. */
+/**
+ * What is drawn from a pool: an amount that adds up, one that serves all who share, of which the largest counts, and parts
+ * to cut, which are laid out together.
+ */
 export interface Drawn {
   amount: number;
   once: number;
+  parts: PartBag;
 }
 
-export const nothingDrawn: Drawn = Object.freeze({ amount: 0, once: 0 });
+export const nothingDrawn: Drawn = Object.freeze({ amount: 0, once: 0, parts: noParts });
 
 /** Two draws on one pool together. */
 export const drawnTogether = (a: Drawn, b: Drawn): Drawn => ({
   amount: a.amount + b.amount,
   once: Math.max(a.once, b.once),
+  parts: partsTogether(a.parts, b.parts),
 });
 
+/** What a draw comes to: an amount, and parts to cut. */
+export interface Total {
+  amount: number;
+  parts: PartBag;
+}
+
+/** An amount alone. */
+export const totalOf = (amount: number): Total => ({ amount, parts: noParts });
+
 /** What a draw comes to. */
-export const totalDrawn = ({ amount, once }: Drawn): number => amount + once;
+export const totalDrawn = ({ amount, once, parts }: Drawn): Total => ({ amount: amount + once, parts });
+
+/** Whether anything is drawn at all. */
+export const isDrawn = ({ amount, parts }: Total): boolean => amount > 0 || parts.length > 0;
 
 /**
  * What one option draws from a pool. Pieces and supplies grow with how many of the slot it fills; sessions, and what they
@@ -120,8 +146,13 @@ export interface Draw extends Drawn {
 }
 
 /** A draw of one option. */
-export function drawOf(kind: PoolKind, key: string, amount: number, once = 0): Draw {
-  return { poolId: `${kind} ${key}`, kind, key, amount, once };
+export function drawOf(kind: PoolKind, key: string, amount: number, once = 0, parts = noParts): Draw {
+  return { poolId: `${kind} ${key}`, kind, key, amount, once, parts };
+}
+
+/** What a fill draws, its count in it. */
+export function drawnBy({ kind, amount, once, parts }: Draw, count: number): Drawn {
+  return { amount: growsWithCount[kind] ? amount * count : amount, once, parts: partsTimes(parts, count) };
 }
 
 /** Whether the amount of a draw grows with the count of a fill. */

@@ -1,3 +1,5 @@
+import type { OwnStock } from '../../catalog/stockFacts';
+import type { Pin } from '../../cutting/question';
 import { grouped } from '../../kernel/grouped';
 import type { Memo } from '../../kernel/memo';
 import type {
@@ -25,6 +27,7 @@ const byIdTables = [
   'colorCards',
   'sources',
   'trips',
+  'artworks',
 ] as const;
 type ByIdTable = (typeof byIdTables)[number];
 
@@ -39,6 +42,9 @@ export type RowIndex = { [T in ByIdTable]: ReadonlyMap<string, ProjectRows[T][nu
   /** The open trip that goes to a place, by the place, and by its name in small letters, which a pack in the price book has. */
   tripOfSource: ReadonlyMap<string, string>;
   tripOfName: ReadonlyMap<string, string>;
+  /** What supplies say of their own size and print, and what was laid by hand on each, by supply. */
+  stocks: ReadonlyMap<string, OwnStock>;
+  pins: ReadonlyMap<string, readonly Pin[]>;
   /** What the ledger holds as paid or promised, by kind of subject. */
   settled: ReadonlyMap<string, ReadonlySet<string>>;
   /** When offers were ordered or paid, epoch milliseconds. */
@@ -58,6 +64,7 @@ export function rowIndex(rows: ProjectRows, memo: Memo): RowIndex {
     pieces: table('pieces', rows.pieces),
     colorCards: table('colorCards', rows.colorCards),
     sources: table('sources', rows.sources),
+    artworks: table('artworks', rows.artworks),
     trips: table('trips', rows.trips),
     tripOfSource: memo.part(tripOfSource, '', { rows: rows.trips }),
     tripOfName: memo.part(tripOfName, '', { trips: rows.trips, sources: rows.sources }),
@@ -66,6 +73,8 @@ export function rowIndex(rows: ProjectRows, memo: Memo): RowIndex {
     packsOfSupplies: memo.part(packsOfSupplies, '', { rows: rows.packs }),
     notesOfTools: memo.part(notesOfTools, '', { rows: rows.priceNotes }),
     tools: memo.part(toolsById, '', { rows: rows.tools }),
+    stocks: memo.part(stocksOf, '', { rows: rows.supplies.filter(({ stock }) => stock !== null) }),
+    pins: memo.part(pinsOf, '', { rows: rows.layouts }),
     settled: memo.part(settled, '', { rows: rows.ledger }),
     offersOrdered: memo.part(offersOrdered, '', { rows: rows.ledger }),
   };
@@ -81,6 +90,10 @@ const optionsOfSlots = ({ rows }: Rows<RowOf<'options'>>) => grouped(rows, (row)
 const packsOfSupplies = ({ rows }: Rows<PackRow>) => grouped(rows, (row) => row.supplyId);
 const suppliesByKey = ({ rows }: Rows<SupplyRow>) =>
   new Map(rows.map((row) => [supplyKey(row.kindId, row.colorCardId, row.sheen), row]));
+const stocksOf = ({ rows }: Rows<SupplyRow>) =>
+  new Map(rows.flatMap((row) => (row.stock ? [[supplyKey(row.kindId, row.colorCardId, row.sheen), row.stock]] : [])));
+const pinsOf = ({ rows }: Rows<RowOf<'layouts'>>) =>
+  new Map(rows.map((row) => [supplyKey(row.kindId, row.colorCardId, row.sheen), row.pins]));
 const tripOfSource = ({ rows }: Rows<TripRow>) => tripsBySource(rows);
 function tripOfName(of: { trips: readonly TripRow[]; sources: readonly SourceRow[] }): ReadonlyMap<string, string> {
   const bySource = tripsBySource(of.trips);

@@ -5,7 +5,7 @@ import type { Added, AddedLine } from '../added';
 import type { OptionPlan, Plan } from '../computePlan';
 import { packWords } from '../model/packWords';
 import { purchaseOf } from '../model/poolCost';
-import type { SupplyPool } from '../model/pools';
+import { isDrawn, type SupplyPool } from '../model/pools';
 import { explainFind } from './explainFind';
 import { explainNeed } from './explainNeed';
 import { explainOrder } from './explainOrder';
@@ -37,11 +37,11 @@ function explainPool(plan: Plan, option: OptionPlan, line: AddedLine): Explained
     case 'supply':
       return explainSupply(plan, option, pool, line);
     case 'tool':
-      return pool.isOwned || line.before > 0
+      return pool.isOwned || isDrawn(line.before)
         ? null
         : explainMoney(pool.name, line.cash, { source: estimated, note: 'a tool to buy, then owned' });
     case 'trip':
-      return line.before > 0 || pool.cash.likely === 0
+      return isDrawn(line.before) || pool.cash.likely === 0
         ? null
         : explainMoney(`${pool.name}: the way, parking and fees`, line.cash, {
             source: fromYou,
@@ -64,7 +64,7 @@ function explainSupply(plan: Plan, option: OptionPlan, pool: SupplyPool, line: A
       ? 'always here'
       : packs === ''
         ? 'the stash covers it'
-        : `${packs} for the plan${line.before > 0 ? ', shared' : ''}`,
+        : `${packs} for the plan${isDrawn(line.before) ? ', shared' : ''}`,
     anyway.packs.length > 0 ? 'another option of the plan buys it anyway' : '',
   ].filter((words) => words !== '');
   const source = bought.packs.length === 0 ? calculated : pool.isEstimated ? estimated : fromYou;

@@ -15,6 +15,7 @@ const coatReasons: Record<CoatCount['reason'], string> = {
   primer: 'the table’s usual for a primer',
   translucent: 'the table’s usual: it lets the ground show',
   technique: 'this technique goes over once',
+  paper: 'one beneath the paper; above it two on thin paper, three on card, five where it is worn',
   colorMissing: 'no color yet: the table’s usual for light over dark',
 };
 

@@ -5,12 +5,12 @@ import { receiptOf } from '../../pricing/receipt';
 import { receiptLineNames } from '../../pricing/receiptLineNames';
 import type { AddedLine } from '../added';
 import type { Plan } from '../computePlan';
-import type { FindPool } from '../model/pools';
+import { type FindPool, isDrawn } from '../model/pools';
 
 /** What a find costs the plan, as the lines of its receipt; nothing where it is paid, or paid with another slot. */
 export function explainFind(plan: Plan, pool: FindPool, line: Pick<AddedLine, 'before'>): Explained {
   const { find } = pool;
-  if (line.before > 0)
+  if (isDrawn(line.before))
     return explain(`${find.name}: paid with another slot of the plan`, 0, 'money', { source: calculated });
   if (find.state === 'owned') return explain(`${find.name}: owned already`, 0, 'money', { source: fromYou });
   if (pool.isSettled)

@@ -7,7 +7,7 @@ import { cleanUpKey } from '../../technique';
 import type { Added } from '../added';
 import type { OptionPlan, Plan } from '../computePlan';
 import type { OptionModel } from '../model/optionModel';
-import type { SessionPool } from '../model/pools';
+import { isDrawn, type SessionPool } from '../model/pools';
 import { explainAssumption } from './explainAssumption';
 import { rateKeysOf } from './rateKeysOf';
 
@@ -70,12 +70,12 @@ export const sessionsLabel = (plan: Plan, pool: SessionPool, sessions: number): 
 function explainSessions(plan: Plan, added: Added): Explained[] {
   return added.lines.flatMap(({ pool, before, after }) => {
     if (pool.kind !== 'session') return [];
-    const more = after - before;
+    const more = after.amount - before.amount;
     const coating = coatings.find(partsOfSupplyKey(pool.key).kindId);
     return [
       explain(sessionsLabel(plan, pool, more), fromMicro(more * pool.micro), 'minutes', {
         source: commonPractice,
-        ...(before > 0 ? { note: `${before} shared with other pieces of the plan` } : {}),
+        ...(before.amount > 0 ? { note: `${before.amount} shared with other pieces of the plan` } : {}),
         because: coating
           ? ['session.setUpMinutes', cleanUpKey(coating)].map((key) => explainAssumption(plan.assumptions, key))
           : [],
@@ -87,7 +87,7 @@ function explainSessions(plan: Plan, added: Added): Explained[] {
 /** The trip that fetches it, where nothing else of the plan is fetched on it. */
 function explainTrips(added: Added): Explained[] {
   return added.lines.flatMap(({ pool, before, handsMicro }) =>
-    pool.kind === 'trip' && before === 0
+    pool.kind === 'trip' && !isDrawn(before)
       ? [
           explain(`${pool.name}: on the way and in the shops`, fromMicro(handsMicro), 'minutes', {
             source: fromYou,
@@ -102,7 +102,7 @@ function explainTrips(added: Added): Explained[] {
 function explainOverhead(plan: Plan, { hands }: OptionModel, count: number, added: Added): Explained[] {
   let micro = hands.overhead.likely * count;
   for (const { pool, before, after } of added.lines)
-    if (pool.kind === 'session') micro += (after - before) * pool.overheadMicro;
+    if (pool.kind === 'session') micro += (after.amount - before.amount) * pool.overheadMicro;
   if (micro === 0) return [];
   const assumed = explainAssumption(plan.assumptions, 'labor.overheadPercent');
   return [{ ...assumed, label: `${assumed.label}, ${assumed.value} %`, ...inMinutes(fromMicro(micro)) }];

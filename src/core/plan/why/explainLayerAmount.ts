@@ -31,7 +31,8 @@ export function explainLayerAmount(plan: Plan, zone: ZonePlan, layer: PlannedLay
   because.push(explainCoats(plan, entry));
   if (!isSpray && entry.absorptionKey !== null && entry.quantity.absorption !== 1)
     because.push(explainAssumption(assumptions, entry.absorptionKey));
-  because.push(explainAssumption(assumptions, spreadingRateKey(layer.coating, layer.technique), scopes));
+  const rate = spreadingRateKey(layer.coating, layer.technique);
+  if (rate !== null) because.push(explainAssumption(assumptions, rate, scopes));
   const loss = lossKey(layer.coating, layer.technique);
   if (loss !== null) because.push(explainAssumption(assumptions, loss, scopes));
   else

@@ -13,7 +13,7 @@ export function explainOrder(pool: OrderPool, line: Pick<AddedLine, 'before' | '
       source: fromYou,
       note: 'paid or promised; it costs nothing more',
     });
-  const packs = Math.ceil(line.after / Math.max(1, offer.pieces));
+  const packs = Math.ceil(line.after.amount / Math.max(1, offer.pieces));
   const because = [
     explainMoney(
       packs === 1 ? 'One pack' : `${packs} packs`,
@@ -28,11 +28,11 @@ export function explainOrder(pool: OrderPool, line: Pick<AddedLine, 'before' | '
         note: offer.delivery === null ? 'not known yet' : 'once an order',
       }),
     );
-  if (line.before > 0)
+  if (line.before.amount > 0)
     because.push(
       explainMoney(
         'The rest of the plan orders anyway',
-        mapAmount(offerCash(offer, line.before, tax), (minor) => -minor),
+        mapAmount(offerCash(offer, line.before.amount, tax), (minor) => -minor),
         { source: calculated },
       ),
     );

@@ -94,7 +94,7 @@ function explainHands(plan: Plan): Explained {
   const sessions = plan.sums.lines.flatMap(({ pool, drawn, cost }) =>
     pool.kind === 'session' && cost.handsMicro > 0
       ? [
-          explain(sessionsLabel(plan, pool, drawn), fromMicro(cost.handsMicro), 'minutes', {
+          explain(sessionsLabel(plan, pool, drawn.amount), fromMicro(cost.handsMicro), 'minutes', {
             source: calculated,
             note: 'once for all that is chosen',
           }),

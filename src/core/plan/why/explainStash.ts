@@ -3,6 +3,7 @@ import { fromMicro } from '../../kernel/micro';
 import { splitAmount } from '../../kernel/money';
 import { calculated, estimated, fromYou } from '../../kernel/source';
 import type { OptionPlan, Plan } from '../computePlan';
+import { stashTaken } from '../model/poolCost';
 import { explainNeed } from './explainNeed';
 import { unitOfSupply } from './supplyUnit';
 
@@ -14,7 +15,7 @@ export function explainStash(plan: Plan, option: OptionPlan): Explained {
   const taken = option.added.lines.flatMap((line) => {
     const { pool } = line;
     if (pool.kind !== 'supply') return [];
-    const used = Math.min(line.after, pool.stashMicro) - Math.min(line.before, pool.stashMicro);
+    const used = stashTaken(pool, line.after) - stashTaken(pool, line.before);
     return used > 0 ? [{ pool, used, worth: line.stashMicro }] : [];
   });
   const cents =

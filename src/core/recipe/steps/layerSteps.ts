@@ -4,13 +4,16 @@ import { coatings } from '../../catalog/coatings';
 import type { AllowedInterval } from '../../state/joint';
 import type { Place, Step } from '../../state/step';
 import { cleanUpKey, laborKey } from '../../technique';
+import { isFilm } from '../../technique/sheetWork';
 import type { Setback } from '../recipeBody';
 import { mendings } from '../setbacks.data';
+import { isMirrored } from '../sheetOn';
 import { coatShare, coatStepId, type PlannedLayer, type StackEntry, type ZoneStacks } from '../stack';
 import { supplyKey } from '../supplyKey';
 import type { ZonePlan } from '../zonePlans';
 import { mendingPrimer } from './mendingPrimer';
 import { prepare } from './prepareSteps';
+import { layingHint, sheetSteps } from './sheetSteps';
 import { openInterval, type StepBook } from './stepBook';
 import { workStep } from './workStep';
 
@@ -19,9 +22,10 @@ interface LaidOn {
   entry: StackEntry;
 }
 
-/** Units of work on one zone: square meters reached (a spray sees no texture), or leaves. */
+/** Units of work on one zone: square meters reached (a spray sees no texture), leaves, or pieces of film. */
 function workUnits({ technique, coating }: PlannedLayer, { zone: { zone }, entry }: LaidOn): number {
-  if ('each' in technique.rate) return (zone.shape.kind === 'leaves' ? zone.shape.leaves : 1) * zone.count;
+  if ('each' in technique.rate)
+    return entry.sheet?.demand.laidPieces ?? (zone.shape.kind === 'leaves' ? zone.shape.leaves : 1) * zone.count;
   return coating.unit === 'can' ? entry.reachedM2.projected : entry.reachedM2.textured;
 }
 
@@ -91,6 +95,22 @@ class LayerSteps {
     return [{ stepId: below.stepId, allowed: book.dryingIntervals(allowed, isWaterborne(below.layer.coating)) }];
   }
 
+  /** What a coat is called; of what is papered the first lays the sheets, the others go over them. */
+  private titleOf(coat: number): string {
+    const { coating, technique, sheet } = this.layer;
+    if (sheet) {
+      const design = sheet.design === null ? '' : `, ${sheet.design}`;
+      const paper = `${sheet.kind.name.toLowerCase()}${design}`;
+      return coat === 1
+        ? `Lay ${paper}, in ${coating.name.toLowerCase()}`
+        : `${coating.name} over it, coat ${coat - 1} of ${this.coats - 1}`;
+    }
+    const isUsual = !technique.partial && technique.id === coating.techniqueId;
+    const what = isUsual ? coating.name : `${technique.name}: ${coating.name.toLowerCase()}`;
+    const name = this.colorName === null ? what : `${what}, ${this.colorName}`;
+    return this.coats === 1 ? name : `${name}, coat ${coat} of ${this.coats}`;
+  }
+
   private coat(coat: number, face: 'all' | 'front' | 'back', after: Step['after'], again: Setback | null): string {
     const { book, layer } = this;
     const { coating, technique } = layer;
@@ -98,15 +118,23 @@ class LayerSteps {
       ({ entry, zone }) => entry.coats.coats >= coat && (face !== 'back' || zone.zone.sides === 2),
     );
     const part = ({ zone }: LaidOn) => (face !== 'all' && zone.zone.sides === 2 ? 0.5 : 1);
+    const sheets = coat === 1 && face !== 'back' && !again ? this.sheetsTaken(here) : [];
     const stepId = coatStepId(layer.id, coat, face === 'back' ? 'back' : 'first');
     const id = again ? `${stepId}:${again.id}` : stepId;
     const zones = here.map(({ zone }) => zone);
     const of = (zone: ZonePlan) => here.find((candidate) => candidate.zone === zone);
-    const rate = book.number(this.rateKey);
-    const runMinutes = book.run(id, zones, this.rateKey, (zone) => {
+    // Medium over paper that lies goes on as quickly as any clear coat.
+    const rateKey =
+      coat > 1 && technique.laterRate !== null ? `labor.${technique.laterRate}MinutesPerM2` : this.rateKey;
+    const rate = book.number(rateKey);
+    const runMinutes = book.run(id, zones, rateKey, (zone) => {
       const laid = of(zone);
       if (!laid) return 0;
-      return workUnits(layer, laid) * rate * technique.detailFactor(zone.zone.detail) * part(laid);
+      const work = coat === 1 ? laid.entry.sheet?.demand.work : undefined;
+      const minutes = work
+        ? work.reduce((sum, { rate: id, units }) => sum + units * book.number(`labor.${id}MinutesEach`), 0)
+        : workUnits(layer, laid) * rate;
+      return minutes * technique.detailFactor(zone.zone.detail) * part(laid);
     });
     const amountOf = (laid: LaidOn) => coatShare(laid.entry, coat) * part(laid) * laid.zone.pieceCount;
     const paint = here.reduce((sum, laid) => sum + amountOf(laid) * laid.entry.amount, 0);
@@ -117,11 +145,8 @@ class LayerSteps {
         const laid = of(zone);
         return laid ? coatShare(laid.entry, coat) * laid.entry.amount * part(laid) : 0;
       });
-    const isUsual = !technique.partial && technique.id === coating.techniqueId;
-    const what = isUsual ? coating.name : `${technique.name}: ${coating.name.toLowerCase()}`;
-    const name = this.colorName === null ? what : `${what}, ${this.colorName}`;
     const words = [
-      this.coats === 1 ? name : `${name}, coat ${coat} of ${this.coats}`,
+      this.titleOf(coat),
       face === 'front' ? 'the first face' : face === 'back' ? 'the other face' : '',
       again ? 'once more' : '',
     ].filter((word) => word !== '');
@@ -129,7 +154,7 @@ class LayerSteps {
       id,
       kind: 'coat',
       title: words.join(', '),
-      hint: coat === 1 && face !== 'back' ? technique.remark : '',
+      hint: coat === 1 && face !== 'back' ? layingHint(layer) : '',
       zoneKeys: zones.map((zone) => zone.key),
       layerId: layer.id,
       coat,
@@ -150,12 +175,25 @@ class LayerSteps {
         footprintM2: Math.max(0.1, here.reduce((sum, { zone }) => sum + zone.projectedAreaM2 * zone.pieceCount, 0) / 4),
       },
       potLifeHours: coating.mixedLifeHours ?? technique.mixedLifeHours,
-      supplies: [{ supplyKey: layer.supplyKey, amount: paint + inTray }],
+      // What is cut is taken from its stock by the layout; a step pours only what is wet.
+      supplies: [...(isFilm(coating) ? [] : [{ supplyKey: layer.supplyKey, amount: paint + inTray }]), ...sheets],
       mix: waterMl > 0 ? { paint, waterMl, keepsHours: technique.mixedLifeHours } : null,
-      tools: [...technique.toolIds],
+      tools: [...technique.toolIds, ...(isMirrored(layer) ? ['iron'] : [])],
       after,
     });
     return id;
+  }
+
+  /** What is taken of paper or cloth without a layout, all pieces together: torn sheets, motifs. */
+  private sheetsTaken(here: readonly LaidOn[]): Step['supplies'] {
+    const taken = new Map<string, number>();
+    for (const { entry, zone } of here)
+      if (entry.sheet && entry.sheet.demand.units > 0)
+        taken.set(
+          entry.sheet.supplyKey,
+          (taken.get(entry.sheet.supplyKey) ?? 0) + entry.sheet.demand.units * zone.pieceCount,
+        );
+    return [...taken].map(([supplyKey, amount]) => ({ supplyKey, amount }));
   }
 
   /** What stays in tray and nap once for the session; gives it in mL. */
@@ -224,7 +262,9 @@ class LayerSteps {
   build(below: { stepId: string; layer: PlannedLayer } | null): { stepId: string; layer: PlannedLayer } | null {
     const { book, layer } = this;
     if (this.coats === 0) return below;
+    const ready = sheetSteps(book, layer, this.on);
     let after = this.firstAfter(below);
+    if (ready) after = [...after, { stepId: ready.stepId, allowed: openInterval(ready.waitHours) }];
     // What is wiped off can be turned at once; a film has to bear its own weight first.
     const isTurned = layer.coating.film !== 'none' && this.on.some(({ zone }) => zone.zone.sides === 2);
     const faces: ('all' | 'front' | 'back')[] = isTurned ? ['front', 'back'] : ['all'];

@@ -13,7 +13,7 @@ const SETTING_HOURS = 12;
 export function mendFlaws(book: StepBook, worked: readonly ZonePlan[]): void {
   for (const piece of book.body.pieces) {
     const zone = worked.find(({ pieceId }) => pieceId === piece.id);
-    const facts = book.context.pieces.get(piece.findId);
+    const facts = book.context.pieces.get(piece.findId ?? '');
     if (!zone || !facts) continue;
     for (const { check, flaw } of flawsFound(facts.inspected)) {
       // What makes it fiddly is no work of its own: it makes all the others longer.

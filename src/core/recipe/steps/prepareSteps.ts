@@ -8,6 +8,7 @@ import { zoneEdgeM } from '../../surface/zone';
 import type { ZoneStacks } from '../stack';
 import { supplyKey } from '../supplyKey';
 import { trialReason, trialWords } from '../trialPatch';
+import { workpieceId } from '../workpiece';
 import type { ZonePlan } from '../zonePlans';
 import { mendFlaws } from './mendFlaws';
 import type { StepBook } from './stepBook';
@@ -19,7 +20,9 @@ const PATCH_HOURS = 24;
 const keysOf = (zones: readonly ZonePlan[]): string[] => zones.map((zone) => zone.key);
 
 function leadTest(book: StepBook, worked: readonly ZonePlan[]): void {
-  const open = worked.filter((zone) => zone.noSand && book.context.pieces.get(zone.findId)?.leadTest === 'notTested');
+  const open = worked.filter(
+    (zone) => zone.noSand && book.context.pieces.get(zone.workpieceId)?.leadTest === 'notTested',
+  );
   if (open.length === 0) return;
   book.add({
     id: 'leadTest',
@@ -40,7 +43,7 @@ function testPatch(book: StepBook, worked: readonly ZonePlan[], stacked: ZoneSta
   const layers = new Map(stacked.layers.map((layer) => [layer.id, layer]));
   const uncertain = worked.flatMap((zone) => {
     const piece = book.body.pieces.find((candidate) => candidate.id === zone.pieceId);
-    const facts = book.context.pieces.get(zone.findId);
+    const facts = book.context.pieces.get(zone.workpieceId);
     const reason = trialReason(zone, stacked.stacks.get(zone.key) ?? [], layers, { piece, facts });
     return reason === null ? [] : [{ zone, reason }];
   });
@@ -67,7 +70,7 @@ function testPatch(book: StepBook, worked: readonly ZonePlan[], stacked: ZoneSta
   );
   if (!book.isSkipped('testPatch'))
     book.runs.push({
-      findId: first.zone.findId,
+      workpieceId: first.zone.workpieceId,
       stepId: 'testPatch',
       minutes: PATCH_MINUTES / first.zone.pieceCount,
       spread: 0.17,
@@ -96,7 +99,7 @@ export function hardwareOf(book: StepBook, worked: readonly ZonePlan[]) {
       for (const { piece, minutes } of pieces)
         if (minutes > 0)
           book.runs.push({
-            findId: piece.findId,
+            workpieceId: workpieceId(piece),
             stepId,
             minutes: minutes * 0.5 * book.skill * factor,
             spread: overruled === undefined ? 0.17 + book.skillSpread : 0,

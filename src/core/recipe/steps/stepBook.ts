@@ -10,7 +10,7 @@ import type { ZonePlan } from '../zonePlans';
 
 /** Minutes of one step on one piece of a find: the parts that scale with area and skill. */
 export interface RunShare {
-  findId: string;
+  workpieceId: string;
   stepId: string;
   minutes: number;
   /** Half-width of the range as a share of the minutes: (high − low) ÷ 6 ÷ usual, as in PERT. */
@@ -19,7 +19,7 @@ export interface RunShare {
 
 /** A supply that a step takes beside the coats, of one piece of a find. */
 export interface SideNeed {
-  findId: string;
+  workpieceId: string;
   stepId: string;
   zoneKey: string;
   supplyKey: string;
@@ -185,8 +185,23 @@ export class StepBook {
     const spread = overruled === undefined ? this.spreadOf(rateKey) + this.skillSpread : 0;
     for (const zone of zones) {
       const minutes = minutesOf(zone) * this.skill * factor;
-      if (minutes > 0) this.runs.push({ findId: zone.findId, stepId, minutes, spread });
+      if (minutes > 0) this.runs.push({ workpieceId: zone.workpieceId, stepId, minutes, spread });
     }
+    return total;
+  }
+
+  /**
+   * Run minutes of a step on workpieces by the piece, all of them together; recorded for one of them.
+   * @param each minutes on one at a practiced hand
+   */
+  runEach(stepId: string, workpieceId: string, pieces: number, rateKey: string | null, each: number): number {
+    if (this.isSkipped(stepId)) return 0;
+    const total = each * this.skill * pieces;
+    const overruled = this.body.stepEdits[stepId]?.runMinutes;
+    const factor = overruled !== undefined && total > 0 ? overruled / total : 1;
+    const spread = overruled === undefined ? this.spreadOf(rateKey) + this.skillSpread : 0;
+    const minutes = each * this.skill * factor;
+    if (minutes > 0) this.runs.push({ workpieceId, stepId, minutes, spread });
     return total;
   }
 
@@ -204,7 +219,7 @@ export class StepBook {
     for (const zone of zones) {
       const amount = amountOf(zone);
       if (amount <= 0) continue;
-      this.needs.push({ findId: zone.findId, stepId, zoneKey: zone.key, supplyKey, amount });
+      this.needs.push({ workpieceId: zone.workpieceId, stepId, zoneKey: zone.key, supplyKey, amount });
       total += amount * zone.pieceCount;
     }
     return total;

@@ -7,7 +7,7 @@ export const aerosolAir: SafetyRule = {
   instead: null,
   source: { kind: 'standard', document: 'GHS H222, H229', memory: true },
   check: (facts) => {
-    const stepIds = stepsOf(facts, (step) => step.kind === 'coat' && step.hazard === 'aerosol');
+    const stepIds = stepsOf(facts, (step) => step.hazard === 'aerosol');
     return stepIds.length > 0 ? { stepIds, severity: 'stop' } : null;
   },
 };

@@ -7,10 +7,7 @@ export const aerosolIgnition: SafetyRule = {
   instead: null,
   source: { kind: 'common practice', document: 'can labels', memory: true },
   check: (facts) => {
-    const stepIds = stepsOf(
-      facts,
-      (step) => step.kind === 'coat' && (step.hazard === 'aerosol' || step.hazard === 'spirit'),
-    );
+    const stepIds = stepsOf(facts, (step) => step.hazard === 'aerosol' || step.hazard === 'spirit');
     return stepIds.length > 0 ? { stepIds, severity: 'stop' } : null;
   },
 };

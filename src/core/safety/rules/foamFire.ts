@@ -8,7 +8,8 @@ export const foamFire: SafetyRule = {
   source: { kind: 'reference', document: 'fire-safety guidance on plastics', memory: true },
   check: (facts) => {
     const flammable = facts.piece?.materials.some((id) => id === 'polystyreneFoam' || id === 'fauxLeaf') ?? false;
-    if (!flammable) return null;
+    // Greens of any kind have a caution of their own, which says more.
+    if (!flammable || facts.piece?.traits.includes('burns')) return null;
     const isNear = facts.uses.has('flame') || facts.uses.has('nearHeat') || facts.household.heatNear;
     return { stepIds: stepsOf(facts, (step) => step.kind === 'coat').slice(-1), severity: isNear ? 'stop' : 'warn' };
   },

@@ -3,16 +3,24 @@ import type { FurnitureTemplate } from '../furnitureTemplate';
 import { basket } from './basket';
 import { bedHead } from './bedHead';
 import { bookcase } from './bookcase';
+import { bow } from './bow';
 import { cabinet } from './cabinet';
 import { candlestick } from './candlestick';
 import { chair } from './chair';
 import { consoleTable } from './consoleTable';
 import { crate } from './crate';
+import { curtain } from './curtain';
+import { cushion } from './cushion';
 import { door } from './door';
 import { drawerFronts } from './drawerFronts';
 import { dresser } from './dresser';
+import { egg } from './egg';
+import { flatCloth } from './flatCloth';
 import { foliage } from './foliage';
 import { freeBox } from './freeBox';
+import { garland } from './garland';
+import { hurricane } from './hurricane';
+import { jar } from './jar';
 import { lampBase } from './lampBase';
 import { lampShade } from './lampShade';
 import { lantern } from './lantern';
@@ -62,5 +70,13 @@ export const furnitureTemplates = createRegistry<FurnitureTemplate>('furniture t
   drawerFronts,
   roundBasket,
   wreath,
+  flatCloth,
+  curtain,
+  cushion,
+  garland,
+  bow,
+  hurricane,
+  jar,
+  egg,
   freeBox,
 ]);

@@ -16,8 +16,8 @@ export const wash = technique({
   accepts: (coating) =>
     coating.id === 'bondingPrimer' || (coating.group === 'waterbornePaint' && coating.techniqueId === 'brushOn'),
   parameters: [
-    { id: 'paintParts', label: 'Paint, parts', standard: 1, minimum: 1, maximum: 10 },
-    { id: 'waterParts', label: 'Water, parts', standard: 1, minimum: 0, maximum: 10 },
+    { id: 'paintParts', label: 'Paint, parts', kind: 'number', standard: 1, minimum: 1, maximum: 10 },
+    { id: 'waterParts', label: 'Water, parts', kind: 'number', standard: 1, minimum: 0, maximum: 10 },
   ],
   rate: { perM2: 'wash' },
   paintShare: ({ paintParts = 1, waterParts = 1 }) => paintParts / (paintParts + waterParts),

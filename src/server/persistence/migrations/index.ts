@@ -11,6 +11,7 @@ import { Studios1764900000000 } from './1764900000000-studios';
 import { KnownFromBelow1765000000000 } from './1765000000000-known-from-below';
 import { Hunt1765100000000 } from './1765100000000-hunt';
 import { Arrivals1765200000000 } from './1765200000000-arrivals';
+import { Cutting1765300000000 } from './1765300000000-cutting';
 
 /** All migrations, oldest first. */
 export const migrations = [
@@ -27,4 +28,5 @@ export const migrations = [
   KnownFromBelow1765000000000,
   Hunt1765100000000,
   Arrivals1765200000000,
+  Cutting1765300000000,
 ];

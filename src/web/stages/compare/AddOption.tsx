@@ -25,6 +25,7 @@ import { useCommands, useLocale, useRows } from '../../app/projectStore';
 import { BigChoice } from '../../ui/basics';
 import { ColorCardPicker } from '../../ui/ColorCardPicker';
 import styles from '../../ui/ui.module.css';
+import { MakeFromScratch } from './MakeFromScratch';
 import { ProposedWays } from './ProposedWays';
 import type { Proposal } from './proposals';
 import { useNamedPieces } from './useNamedPieces';
@@ -32,7 +33,7 @@ import { useNamedPieces } from './useNamedPieces';
 /** The ids of the find and the piece that a line would become. */
 const newIds = () => ({ find: crypto.randomUUID(), piece: crypto.randomUUID() });
 
-export type AddableKind = Exclude<OptionKind, 'make'>;
+export type AddableKind = OptionKind;
 
 const plainMoney = (minor: number, currency: string) =>
   (minor / 10 ** currencyExponent(currency)).toFixed(currencyExponent(currency));
@@ -176,159 +177,172 @@ export function AddOption(props: { slot: SlotRow | null; kind: AddableKind; onCl
         choices={[
           { value: 'own', title: 'Use ours', hint: 'already in the house' },
           { value: 'asFound', title: 'As found', hint: 'buy it, use it' },
-          { value: 'makeover', title: 'Make over', hint: 'paint or spray it' },
+          { value: 'makeover', title: 'Make over', hint: 'paint, paper or wrap it' },
+          { value: 'make', title: 'Make it', hint: 'from scratch' },
           { value: 'buyNew', title: 'Buy new', hint: 'the yardstick' },
         ]}
       />
-      {kind !== 'buyNew' && finds.length > 0 && (
-        <label className={styles.field} htmlFor="option-piece">
-          <span>A piece that is entered already</span>
-          <Select
-            id="option-piece"
-            aria-label="A piece that is entered already"
-            allowClear
-            placeholder="or describe a new one below"
-            value={findId}
-            onChange={(value) => setFindId(value ?? null)}
-            options={finds.map((find) => ({ value: find.id, label: find.name }))}
-            style={{ width: '100%' }}
-          />
-        </label>
-      )}
-      {ours && (
-        <p>
-          From the house: <b>{ours.name}</b>
-          {ours.standsAt === '' ? '' : `, ${ours.standsAt}`}{' '}
-          <Button size="small" onClick={() => setOurs(null)}>
-            Another piece
-          </Button>
-        </p>
-      )}
-      {isDescribed && (
-        <label className={styles.field} htmlFor="option-what">
-          <span>What is it?</span>
-          <Input
-            id="option-what"
-            aria-label="What is it?"
-            value={what}
-            onChange={(event) => setWhat(event.target.value)}
-            onPressEnter={kind === 'makeover' ? () => wishInput.current?.focus() : add}
-            placeholder={kind === 'buyNew' ? 'nightstand, new' : 'nightstand, half off, one drawer sticks'}
-            autoFocus
-            autoComplete="off"
-          />
-          {problem?.field === 'what' && (
-            <span className={styles.error} role="alert">
-              {problem.words}
-            </span>
-          )}
-        </label>
-      )}
-      {isDescribed && inHouse.length > 0 && (
-        <p className={styles.fromBook}>
-          From the house:{' '}
-          {inHouse.map((entry) => (
-            <Button key={entry.id} size="small" onClick={() => setOurs(entry)}>
-              {entry.name}
-              {entry.standsAt === '' ? '' : `, ${entry.standsAt}`}
-            </Button>
-          ))}
-        </p>
-      )}
-      {kind === 'makeover' && (
-        <label className={styles.field} htmlFor="option-wish">
-          <span>What would you do with it?</span>
-          <Input
-            id="option-wish"
-            ref={wishInput}
-            aria-label="What would you do with it?"
-            value={wish}
-            onChange={(event) => setWish(event.target.value)}
-            placeholder="whitewash · spray it black · stain walnut; empty: what suits it"
-            autoComplete="off"
-          />
-        </label>
-      )}
-      {isDescribed && kind !== 'own' && (
-        <label className={styles.field} htmlFor="option-cost">
-          <span>What does it cost? Empty while unknown</span>
-          <Input
-            id="option-cost"
-            aria-label="What does it cost?"
-            inputMode="decimal"
-            placeholder={saidCost === '' ? '' : `${saidCost}, as said above`}
-            value={cost}
-            onChange={(event) => setCost(event.target.value)}
-            onPressEnter={add}
-            suffix={locale.currency}
-            autoComplete="off"
-          />
-          {problem?.field === 'cost' && (
-            <span className={styles.error} role="alert">
-              {problem.words}
-            </span>
-          )}
-        </label>
-      )}
-      {kind === 'makeover' && borrowed && (
-        <p className={styles.error} role="alert">
-          {borrowed.name} is borrowed from {borrowed.borrowedFrom}: ask before it is altered.{' '}
-          <Button size="small" onClick={() => run('editPiece', { id: borrowed.id, values: { mayAlter: true } })}>
-            They said yes
-          </Button>
-        </p>
-      )}
-      {kind === 'own' && (
-        <p>
-          <Link to={`../house?tab=fits&slot=${slot.id}`}>What of the house fits this slot?</Link>
-        </p>
-      )}
-      {kind === 'buyNew' && prices.length > 0 && (
-        <p className={styles.fromBook}>
-          From the price book:{' '}
-          {prices.slice(0, 6).map((note) => (
-            <Button
-              key={note.id}
-              size="small"
-              onClick={() => {
-                setWhat(note.name);
-                setCost(plainMoney(amountOfPrice(note.price).likely, locale.currency));
-              }}
-            >
-              {note.name}, {formatMoney(amountOfPrice(note.price).likely, locale.currency)}
-              {note.source === '' ? '' : `, ${note.source}`}
-            </Button>
-          ))}
-        </p>
-      )}
-      {kind === 'makeover' && draft && (
-        <>
-          {!borrowed && (
-            <ProposedWays
-              wanted={{ slot, find: draft, isNew: known === null, piece: ours, wish, card }}
-              onTake={take}
-            />
-          )}
-          <ColorCardPicker
-            label="Another color"
-            cards={cards}
-            value={card?.id ?? null}
-            onPick={(id) => setCard(cards.find((entry) => entry.id === id) ?? null)}
-            onMake={(name, lab) => setCard(newColorCard(name, lab))}
-            closed
-          />
-        </>
-      )}
-      {kind === 'makeover' ? (
-        draft && (
-          <Button onClick={add} disabled={borrowed !== null}>
-            Plan its layers by hand
-          </Button>
-        )
+      {kind === 'make' ? (
+        <MakeFromScratch
+          slot={slot}
+          onTake={(payload) => {
+            run('addOption', payload);
+            props.onClose(payload.option.id);
+          }}
+        />
       ) : (
-        <Button type="primary" size="large" onClick={add}>
-          Add to the board
-        </Button>
+        <>
+          {kind !== 'buyNew' && finds.length > 0 && (
+            <label className={styles.field} htmlFor="option-piece">
+              <span>A piece that is entered already</span>
+              <Select
+                id="option-piece"
+                aria-label="A piece that is entered already"
+                allowClear
+                placeholder="or describe a new one below"
+                value={findId}
+                onChange={(value) => setFindId(value ?? null)}
+                options={finds.map((find) => ({ value: find.id, label: find.name }))}
+                style={{ width: '100%' }}
+              />
+            </label>
+          )}
+          {ours && (
+            <p>
+              From the house: <b>{ours.name}</b>
+              {ours.standsAt === '' ? '' : `, ${ours.standsAt}`}{' '}
+              <Button size="small" onClick={() => setOurs(null)}>
+                Another piece
+              </Button>
+            </p>
+          )}
+          {isDescribed && (
+            <label className={styles.field} htmlFor="option-what">
+              <span>What is it?</span>
+              <Input
+                id="option-what"
+                aria-label="What is it?"
+                value={what}
+                onChange={(event) => setWhat(event.target.value)}
+                onPressEnter={kind === 'makeover' ? () => wishInput.current?.focus() : add}
+                placeholder={kind === 'buyNew' ? 'nightstand, new' : 'nightstand, half off, one drawer sticks'}
+                autoFocus
+                autoComplete="off"
+              />
+              {problem?.field === 'what' && (
+                <span className={styles.error} role="alert">
+                  {problem.words}
+                </span>
+              )}
+            </label>
+          )}
+          {isDescribed && inHouse.length > 0 && (
+            <p className={styles.fromBook}>
+              From the house:{' '}
+              {inHouse.map((entry) => (
+                <Button key={entry.id} size="small" onClick={() => setOurs(entry)}>
+                  {entry.name}
+                  {entry.standsAt === '' ? '' : `, ${entry.standsAt}`}
+                </Button>
+              ))}
+            </p>
+          )}
+          {kind === 'makeover' && (
+            <label className={styles.field} htmlFor="option-wish">
+              <span>What would you do with it?</span>
+              <Input
+                id="option-wish"
+                ref={wishInput}
+                aria-label="What would you do with it?"
+                value={wish}
+                onChange={(event) => setWish(event.target.value)}
+                placeholder="whitewash · spray it black · stain walnut; empty: what suits it"
+                autoComplete="off"
+              />
+            </label>
+          )}
+          {isDescribed && kind !== 'own' && (
+            <label className={styles.field} htmlFor="option-cost">
+              <span>What does it cost? Empty while unknown</span>
+              <Input
+                id="option-cost"
+                aria-label="What does it cost?"
+                inputMode="decimal"
+                placeholder={saidCost === '' ? '' : `${saidCost}, as said above`}
+                value={cost}
+                onChange={(event) => setCost(event.target.value)}
+                onPressEnter={add}
+                suffix={locale.currency}
+                autoComplete="off"
+              />
+              {problem?.field === 'cost' && (
+                <span className={styles.error} role="alert">
+                  {problem.words}
+                </span>
+              )}
+            </label>
+          )}
+          {kind === 'makeover' && borrowed && (
+            <p className={styles.error} role="alert">
+              {borrowed.name} is borrowed from {borrowed.borrowedFrom}: ask before it is altered.{' '}
+              <Button size="small" onClick={() => run('editPiece', { id: borrowed.id, values: { mayAlter: true } })}>
+                They said yes
+              </Button>
+            </p>
+          )}
+          {kind === 'own' && (
+            <p>
+              <Link to={`../house?tab=fits&slot=${slot.id}`}>What of the house fits this slot?</Link>
+            </p>
+          )}
+          {kind === 'buyNew' && prices.length > 0 && (
+            <p className={styles.fromBook}>
+              From the price book:{' '}
+              {prices.slice(0, 6).map((note) => (
+                <Button
+                  key={note.id}
+                  size="small"
+                  onClick={() => {
+                    setWhat(note.name);
+                    setCost(plainMoney(amountOfPrice(note.price).likely, locale.currency));
+                  }}
+                >
+                  {note.name}, {formatMoney(amountOfPrice(note.price).likely, locale.currency)}
+                  {note.source === '' ? '' : `, ${note.source}`}
+                </Button>
+              ))}
+            </p>
+          )}
+          {kind === 'makeover' && draft && (
+            <>
+              {!borrowed && (
+                <ProposedWays
+                  wanted={{ slot, find: draft, isNew: known === null, piece: ours, wish, card }}
+                  onTake={take}
+                />
+              )}
+              <ColorCardPicker
+                label="Another color"
+                cards={cards}
+                value={card?.id ?? null}
+                onPick={(id) => setCard(cards.find((entry) => entry.id === id) ?? null)}
+                onMake={(name, lab) => setCard(newColorCard(name, lab))}
+                closed
+              />
+            </>
+          )}
+          {kind === 'makeover' ? (
+            draft && (
+              <Button onClick={add} disabled={borrowed !== null}>
+                Plan its layers by hand
+              </Button>
+            )
+          ) : (
+            <Button type="primary" size="large" onClick={add}>
+              Add to the board
+            </Button>
+          )}
+        </>
       )}
     </Modal>
   );

@@ -67,7 +67,9 @@ export function proposalsFor(wanted: Wanted, plan: Plan, cards: readonly ColorCa
   return ways.flatMap(({ name, body }) => {
     const payload = proposedOption(slot.id, find, wanted.isNew, body, isNew ? card : null);
     const outcome = perform(withPieces(plan.rows, piece ? [piece] : []), 'addOption', payload);
-    const option = outcome.ok ? new Plan(outcome.after, plan.asOfMs, memo).option(payload.option.id) : undefined;
+    const option = outcome.ok
+      ? new Plan(outcome.after, plan.asOfMs, memo, plan.model.cutter).option(payload.option.id)
+      : undefined;
     return option ? [{ name, option, payload }] : [];
   });
 }

@@ -8,6 +8,7 @@ import { canShares } from '@core/plan/canShares';
 import { supplyKey } from '@core/recipe/supplyKey';
 import { Button, Checkbox } from 'antd';
 import { useHouse } from '../../app/houseStore';
+import { StockFields } from '../../app/StockFields';
 import { areaWords, dateWords, dayOf, supplyWords } from '../../app/words';
 import { BigChoice } from '../../ui/basics';
 import { DateField, SupplyAmountField, TextField } from '../../ui/fields';
@@ -136,6 +137,7 @@ export function Can(props: { supply: SupplyRow; name: string; look: boolean; ope
               <DateField label="Opened on" value={supply.openedOn} onCommit={(openedOn) => set({ openedOn })} />
               <DateField label="Keeps until" value={supply.keepsUntil} onCommit={(keepsUntil) => set({ keepsUntil })} />
             </SideBySide>
+            <StockFields supply={supply} units={locale.units} onChange={set} />
             {supply.containerSize !== null && (
               <BigChoice
                 label="Or about how full"

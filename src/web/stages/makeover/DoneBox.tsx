@@ -1,6 +1,9 @@
 import type { RecipeRow } from '@core/model/rows';
+import { finishedUses } from '@core/plan/finishedUses';
 import type { RecipePlan } from '@core/recipe/computeRecipe';
 import { finishedSurface, withFoundSurfaces } from '@core/recipe/finished';
+import type { RecipeBody } from '@core/recipe/recipeBody';
+import { workpieceId } from '@core/recipe/workpiece';
 import { Button } from 'antd';
 import { localToday } from '../../app/houseStore';
 import { useCommands, useLocale, usePlan, useRows } from '../../app/projectStore';
@@ -8,7 +11,7 @@ import { dateWords, supplyWords } from '../../app/words';
 import styles from './makeover.module.css';
 
 /** A makeover that is done takes what it used off the shelf, and is remembered with each can. */
-export function DoneBox(props: { recipe: RecipeRow; computed: RecipePlan; needs: ReadonlyMap<string, number> }) {
+export function DoneBox(props: { recipe: RecipeRow; computed: RecipePlan; made: RecipeBody }) {
   const rows = useRows();
   const plan = usePlan();
   const { run } = useCommands();
@@ -25,15 +28,15 @@ export function DoneBox(props: { recipe: RecipeRow; computed: RecipePlan; needs:
         </Button>
       </p>
     );
-  const used = [...props.needs].flatMap(([key, amount]) => {
-    const supply = plan.model.supply(key);
-    return supply.row === null ? [] : [{ supply, row: supply.row, amount }];
-  });
+  const used = finishedUses(plan.model, props.computed, props.made, () => crypto.randomUUID()).flatMap((use) =>
+    use.supply.row === null ? [] : [{ ...use, row: use.supply.row }],
+  );
+  const leftovers = used.reduce((sum, { cut }) => sum + (cut?.left.length ?? 0), 0);
   const today = localToday(locale.timeZone);
   const pieces = recipe.body.pieces.flatMap((piece) => {
     const find = rows.finds.find((row) => row.id === piece.findId);
     const pieceId = find?.inHouse ? find.pieceId : null;
-    const surface = pieceId === null ? null : finishedSurface(props.computed, piece.findId);
+    const surface = pieceId === null ? null : finishedSurface(props.computed, workpieceId(piece));
     return pieceId !== null && surface ? [{ id: pieceId, ...surface }] : [];
   });
   return (
@@ -45,13 +48,14 @@ export function DoneBox(props: { recipe: RecipeRow; computed: RecipePlan; needs:
             doneOn: today,
             body: withFoundSurfaces(recipe.body, props.computed),
             pieces,
-            uses: used.map(({ row, amount }) => ({
+            uses: used.map(({ row, amount, cut }) => ({
               id: crypto.randomUUID(),
               version: 1,
               supplyId: row.id,
               what: `${recipe.name}, ${rows.project.name}`.slice(0, 200),
               amount,
               onDate: today,
+              cut,
             })),
           })
         }
@@ -62,6 +66,7 @@ export function DoneBox(props: { recipe: RecipeRow; computed: RecipePlan; needs:
         {used.length === 0
           ? 'nothing of it is on the shelf to be taken off'
           : `takes ${used.map(({ supply, amount }) => `${supplyWords(amount, supply.unit, locale.units)} ${supply.name}`).join(', ')} off the shelf`}
+        {leftovers > 0 ? `; ${leftovers} ${leftovers === 1 ? 'leftover goes' : 'leftovers go'} back to the stash` : ''}
         {pieces.length > 0 ? '; the piece in the house takes on its new finish' : ''}
       </span>
     </p>

@@ -1,15 +1,19 @@
-import { isColored } from '@core/catalog/coating';
+import { type Coating, isColored } from '@core/catalog/coating';
 import { coatings } from '@core/catalog/coatings';
+import { sheetsFor } from '@core/recipe/candidates';
 import { type ChosenLayer, chosenLayer } from '@core/recipe/recipeBody';
 import { techniques } from '@core/technique';
+import { isFilm } from '@core/technique/sheetWork';
+import type { Technique, TechniqueParameter } from '@core/technique/technique';
 import { Button, Checkbox, Select } from 'antd';
 import { useState } from 'react';
 import { cardsByUse, newColorCard } from '../../app/newOption';
-import { useCommands, useRows } from '../../app/projectStore';
+import { useCommands, useLocale, useRows } from '../../app/projectStore';
 import { Swatch } from '../../ui/basics';
 import { ColorCardPicker } from '../../ui/ColorCardPicker';
-import { Choice, NumberField } from '../../ui/fields';
+import { Choice, LengthField, NumberField } from '../../ui/fields';
 import { SideBySide } from '../../ui/layout';
+import { ArtworkPicker } from './artwork/ArtworkPicker';
 import { coatingsFor, techniqueGroups } from './choices';
 import { MixByVolume } from './MixByVolume';
 import styles from './makeover.module.css';
@@ -26,13 +30,21 @@ function layerIn(techniqueId: string, like: ChosenLayer | undefined): ChosenLaye
     : chosenLayer(crypto.randomUUID(), coatingId, more);
 }
 
+/** Where a new layer goes: everywhere, but for what is placed by the piece, which goes on the largest zone. */
+function zonesFor(recipe: RecipeAccess, techniqueId: string): ChosenLayer['zoneKeys'] {
+  const { sheet, partial } = techniques.get(techniqueId);
+  const zones = recipe.plan.zones.filter((zone) => zone.zone.included);
+  const [largest] = [...zones].sort((a, b) => b.projectedAreaM2 - a.projectedAreaM2);
+  return sheet !== null && partial && zones.length > 1 && largest ? [largest.key] : 'all';
+}
+
 /** The layers the stylist chose, from the bottom up; each opens to be changed. */
 export function Layers(props: { recipe: RecipeAccess }) {
   const { recipe } = props;
   const { layers } = recipe.row.body;
   const [open, setOpen] = useState<string | null>(layers.length === 1 ? (layers[0]?.id ?? null) : null);
   const add = (techniqueId: string) => {
-    const layer = layerIn(techniqueId, layers.at(-1));
+    const layer = { ...layerIn(techniqueId, layers.at(-1)), zoneKeys: zonesFor(recipe, techniqueId) };
     recipe.setBody({ layers: [...layers, layer] });
     setOpen(layer.id);
   };
@@ -104,19 +116,21 @@ function LayerHead(props: { layer: ChosenLayer; open: boolean; onToggle: () => v
   const technique = techniques.find(layer.techniqueId);
   const coating = coatings.find(layer.coatingId ?? '');
   const card = rows.colorCards.find((candidate) => candidate.id === layer.colorCardId);
-  const name = coating?.name ?? layer.coatingId ?? technique?.name ?? layer.techniqueId;
+  const paper = technique && isLaidInMedium(technique, coating);
+  const sheet = paper
+    ? (sheetsFor(technique).find(({ id }) => id === layer.sheetId) ?? sheetsFor(technique)[0])
+    : undefined;
+  const name = sheet?.name ?? coating?.name ?? layer.coatingId ?? technique?.name ?? layer.techniqueId;
+  const shows = card && coating && (isColored(coating) || sheet);
   const onZones = layer.zoneKeys === 'all' ? 0 : layer.zoneKeys.length;
   const zones = layer.zoneKeys === 'all' ? '' : ` · ${onZones} ${onZones === 1 ? 'zone' : 'zones'}`;
   return (
     <div className={styles.layerHead}>
       <button type="button" aria-expanded={props.open} onClick={props.onToggle}>
-        {card && coating && isColored(coating) && <Swatch color={card.lab} />}
+        {shows && <Swatch color={card.lab} />}
         <b>{name}</b>
         <span className="muted small">
-          {[
-            card && coating && isColored(coating) ? card.name : '',
-            coating ? (technique?.name.toLowerCase() ?? '') : '',
-          ]
+          {[shows ? card.name : '', coating ? (technique?.name.toLowerCase() ?? '') : '']
             .filter((word) => word !== '')
             .join(' · ')}
           {zones}
@@ -124,6 +138,48 @@ function LayerHead(props: { layer: ChosenLayer; open: boolean; onToggle: () => v
       </button>
       {props.children}
     </div>
+  );
+}
+
+/** Whether a technique lays paper or cloth in a medium, so that a kind and a design are asked. */
+const isLaidInMedium = (technique: Technique, coating: Coating | undefined): boolean =>
+  technique.sheet !== null && coating !== undefined && !isFilm(coating);
+
+/** One thing to set on a technique, as what it is: a length, a count, a number. */
+function ParameterField(props: { parameter: TechniqueParameter; value: number; onCommit: (value: number) => void }) {
+  const locale = useLocale();
+  const { parameter, value, onCommit } = props;
+  const { label, minimum, maximum } = parameter;
+  if (parameter.kind === 'length')
+    return (
+      <LengthField
+        label={label}
+        value={value}
+        units={locale.units}
+        zero={minimum === 0}
+        onCommit={(mm) => onCommit(Math.min(maximum, Math.max(minimum, mm)))}
+      />
+    );
+  if (parameter.kind === 'choice')
+    return (
+      <Choice
+        label={label}
+        value={String(value)}
+        options={(parameter.choices ?? []).map((choice) => ({ value: String(choice.value), label: choice.label }))}
+        onChange={(next) => onCommit(Number(next))}
+      />
+    );
+  const isCount = parameter.kind === 'count';
+  return (
+    <NumberField
+      label={label}
+      value={value}
+      least={minimum}
+      most={maximum}
+      whole={isCount}
+      digits={isCount ? 0 : 1}
+      onCommit={onCommit}
+    />
   );
 }
 
@@ -146,6 +202,8 @@ function LayerEditor(props: { layer: ChosenLayer; recipe: RecipeAccess }) {
     const fits = coating && next.accepts(coating) ? coating.id : (coatingsFor(next)[0]?.value ?? null);
     recipe.setLayer(layer.id, { techniqueId, coatingId: next.lays ? fits : null, values: {} });
   };
+  const isAsked = ({ only }: TechniqueParameter) =>
+    only === undefined || only === (layer.artworkId == null ? 'noArtwork' : 'artwork');
   const setCovered = (keys: string[]) =>
     recipe.setLayer(layer.id, { zoneKeys: keys.length === zones.length ? 'all' : keys });
   return (
@@ -192,14 +250,19 @@ function LayerEditor(props: { layer: ChosenLayer; recipe: RecipeAccess }) {
             hint="empty: computed"
           />
         )}
-        {technique?.parameters.map((parameter) => (
-          <NumberField
+        {technique && isLaidInMedium(technique, coating) && (
+          <Choice
+            label="Paper or cloth"
+            value={layer.sheetId ?? sheetsFor(technique)[0]?.id ?? ''}
+            options={sheetsFor(technique).map(({ id, name }) => ({ value: id, label: name }))}
+            onChange={(sheetId) => recipe.setLayer(layer.id, { sheetId })}
+          />
+        )}
+        {technique?.parameters.filter(isAsked).map((parameter) => (
+          <ParameterField
             key={parameter.id}
-            label={parameter.label}
+            parameter={parameter}
             value={layer.values[parameter.id] ?? parameter.standard}
-            least={parameter.minimum}
-            most={parameter.maximum}
-            digits={1}
             onCommit={(value) => recipe.setLayer(layer.id, { values: { ...layer.values, [parameter.id]: value } })}
           />
         ))}
@@ -207,20 +270,29 @@ function LayerEditor(props: { layer: ChosenLayer; recipe: RecipeAccess }) {
           <MixByVolume technique={technique} values={layer.values} coatMl={coatMixMl(recipe, layer.id)} />
         )}
       </SideBySide>
+      {technique?.sheet?.cutsShapes && coating && <ArtworkPicker layer={layer} coating={coating} recipe={recipe} />}
       {technique && <p className="muted small">{technique.remark}.</p>}
-      {coating && (isColored(coating) || coating.primer?.tintable) && (
-        <ColorCardPicker
-          label={coating.primer ? 'Tint, if any' : 'Color'}
-          cards={cardsByUse(rows)}
-          value={layer.colorCardId}
-          onPick={(colorCardId) => recipe.setLayer(layer.id, { colorCardId })}
-          onMake={(name, lab) => {
-            const card = newColorCard(name, lab);
-            run('addColorCard', { row: card });
-            recipe.setLayer(layer.id, { colorCardId: card.id });
-          }}
-        />
-      )}
+      {coating &&
+        technique &&
+        (isColored(coating) || coating.primer?.tintable || isLaidInMedium(technique, coating)) && (
+          <ColorCardPicker
+            label={
+              coating.primer
+                ? 'Tint, if any'
+                : isLaidInMedium(technique, coating)
+                  ? 'Design, by its main color'
+                  : 'Color'
+            }
+            cards={cardsByUse(rows)}
+            value={layer.colorCardId}
+            onPick={(colorCardId) => recipe.setLayer(layer.id, { colorCardId })}
+            onMake={(name, lab) => {
+              const card = newColorCard(name, lab);
+              run('addColorCard', { row: card });
+              recipe.setLayer(layer.id, { colorCardId: card.id });
+            }}
+          />
+        )}
       {zones.length > 1 && (
         <fieldset className={styles.onZones}>
           <legend>On</legend>

@@ -60,6 +60,8 @@ function RecipeList() {
             })}
           </Cards>
           <p>
+            <Link to="cut">Cut: sheets, rolls and boards with what is cut from each</Link>
+            <br />
             <Link to="labels">Labels to print: lids, bags, parts</Link>
           </p>
           <ColorFamilies />

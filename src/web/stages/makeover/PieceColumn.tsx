@@ -12,6 +12,7 @@ import { areaWords } from '../../app/words';
 import { LengthField, NumberField } from '../../ui/fields';
 import { SideBySide } from '../../ui/layout';
 import { PieceDrawing } from '../../ui/PieceDrawing';
+import { BuildEditor } from './BuildEditor';
 import { LeavePiece } from './MorePieces';
 import styles from './makeover.module.css';
 import { SurfaceTests } from './SurfaceTests';
@@ -56,7 +57,9 @@ export function PieceColumn(props: {
           ? [find.name === recipe.row.name ? '' : find.name, zones[0]?.substrate.name.toLowerCase() ?? '']
               .filter((text) => text !== '')
               .join(' · ')
-          : 'the piece is missing'}
+          : piece.findId === null
+            ? 'made from scratch'
+            : 'the piece is missing'}
         {find && (
           <>
             {' · '}
@@ -79,7 +82,7 @@ export function PieceColumn(props: {
             />
           </div>
           <SideBySide across={2}>
-            {template.measures.map((measure) => {
+            {(piece.build ? [] : template.measures).map((measure) => {
               const value = measures[measure.id] ?? 0;
               const commit = (next: number) =>
                 recipe.setPiece(piece.id, { measures: { ...piece.measures, [measure.id]: next } });
@@ -118,6 +121,7 @@ export function PieceColumn(props: {
               </p>
             )}
           </SideBySide>
+          <BuildEditor piece={piece} recipe={recipe} />
           {disagreement !== '' && <p className="small">How many: {disagreement}</p>}
         </>
       )}
@@ -144,7 +148,7 @@ export function PieceColumn(props: {
         Add a zone
       </Button>
       {zone && zone.pieceId === piece.id && <ZoneEditor key={zone.key} zone={zone} recipe={recipe} />}
-      <SurfaceTests piece={piece} recipe={recipe} />
+      {piece.findId !== null && <SurfaceTests piece={piece} recipe={recipe} />}
       <LeavePiece pieceId={piece.id} recipe={recipe} />
     </>
   );

@@ -1,5 +1,5 @@
 import { coatings } from '@core/catalog/coatings';
-import { needsOf } from '@core/recipe/needsOf';
+import { takenBy } from '@core/plan/takenBy';
 import { Button } from 'antd';
 import { useState } from 'react';
 import { Link } from 'react-router';
@@ -46,7 +46,7 @@ export function RecipePage(props: { recipeId: string }) {
     computed.zones.find((candidate) => (computed.stacks.get(candidate.key)?.length ?? 0) > 0) ??
     computed.zones.find((candidate) => candidate.zone.included) ??
     computed.zones[0];
-  const needs = needsOf(computed, recipe.made);
+  const needs = takenBy(computed, recipe.made);
   const using = plan.slots.flatMap((slot) => slot.options).find((option) => option.option.recipeId === row.id);
   return (
     <main className={styles.parts} data-part={part}>
@@ -101,7 +101,7 @@ export function RecipePage(props: { recipeId: string }) {
           )}
           <Supplies needs={needs} recipe={recipe} />
           <ToolList recipe={recipe} />
-          {needs.size > 0 && <DoneBox recipe={row} computed={computed} needs={needs} />}
+          {needs.size > 0 && <DoneBox recipe={row} computed={computed} made={recipe.made} />}
           {using && (
             <p>
               Stands in place {dayWords(using.standsMs, plan.asOfMs, locale.timeZone)}, usable{' '}

@@ -4,8 +4,10 @@ import { hexFromLab, type Lab, labFromHex } from '@core/color/lab';
 import { explainArea } from '@core/plan/why/explainArea';
 import { explainCoats } from '@core/plan/why/explainCoats';
 import { explainLayerAmount } from '@core/plan/why/explainLayerAmount';
+import type { StackEntry } from '@core/recipe/stack';
 import type { ZonePlan } from '@core/recipe/zonePlans';
 import type { Joint } from '@core/state/joint';
+import { isFilm } from '@core/technique/sheetWork';
 import { useLocale, usePlan, useRows } from '../../app/projectStore';
 import { areaWords, supplyWords } from '../../app/words';
 import { PieceDrawing } from '../../ui/PieceDrawing';
@@ -30,7 +32,7 @@ export function Stack(props: { zone: ZonePlan; recipe: RecipeAccess }) {
   const { zone, recipe } = props;
   const { plan } = recipe;
   const entries = plan.stacks.get(zone.key) ?? [];
-  const find = rows.finds.find((candidate) => candidate.id === zone.findId);
+  const find = rows.finds.find((candidate) => candidate.id === zone.workpieceId);
   const material = substrates.find(find?.materialId ?? '');
   const isOld = zone.substrate.layer === 'oldFinish';
   const materialColor =
@@ -72,17 +74,25 @@ export function Stack(props: { zone: ZonePlan; recipe: RecipeAccess }) {
               <span>
                 {layer.coating.name}
                 {card ? `, ${card.name}` : ''} ·{' '}
-                <Why label={`coats of ${layer.coating.name}`} explain={() => explainCoats(whole, entry)}>
-                  {entry.coats.coats} {entry.coats.coats === 1 ? 'coat' : 'coats'}
-                </Why>
+                {isFilm(layer.coating) ? (
+                  layer.technique.name.toLowerCase()
+                ) : (
+                  <Why label={`coats of ${layer.coating.name}`} explain={() => explainCoats(whole, entry)}>
+                    {entry.coats.coats} {entry.coats.coats === 1 ? 'coat' : 'coats'}
+                  </Why>
+                )}
               </span>
               <span>
-                <Why
-                  label={`amount of ${layer.coating.name}`}
-                  explain={() => explainLayerAmount(whole, zone, layer, entry)}
-                >
-                  {supplyWords(entry.amount, layer.coating.unit, locale.units)}
-                </Why>
+                {isFilm(layer.coating) ? (
+                  piecesWords(entry)
+                ) : (
+                  <Why
+                    label={`amount of ${layer.coating.name}`}
+                    explain={() => explainLayerAmount(whole, zone, layer, entry)}
+                  >
+                    {supplyWords(entry.amount, layer.coating.unit, locale.units)}
+                  </Why>
+                )}
                 {layer.origin === 'proposed' && (
                   <button
                     type="button"
@@ -115,6 +125,12 @@ export function Stack(props: { zone: ZonePlan; recipe: RecipeAccess }) {
       })}
     </div>
   );
+}
+
+/** How many pieces a layer cuts for one zone; what it takes of its roll is the layout's to say. */
+function piecesWords({ sheet }: StackEntry): string {
+  const count = (sheet?.demand.pieces ?? []).reduce((sum, piece) => sum + Math.ceil(piece.count - 1e-6), 0);
+  return `${count} ${count === 1 ? 'piece' : 'pieces'}`;
 }
 
 /** The piece's color now and after each coat, computed; and how many are enough. */

@@ -1,9 +1,13 @@
 import { openedLifeMonths } from '@core/catalog/supplyKinds';
+import { fromMicro } from '@core/kernel/micro';
 import { UNIT_PRICE_SCALE } from '@core/kernel/money';
 import { stated } from '@core/kernel/price';
 import type { PackRow, SupplyRow } from '@core/model/rows';
 import { mayFallShort } from '@core/plan/mayFallShort';
+import { cutPurchaseOf } from '@core/plan/model/cutPurchase';
 import { packWords } from '@core/plan/model/packWords';
+import { neededMicro, purchaseOf } from '@core/plan/model/poolCost';
+import type { Total } from '@core/plan/model/pools';
 import { newPack, newSupply } from '@core/plan/newRows';
 import { explainRecipeNeed } from '@core/plan/why/explainNeed';
 import { shortWords } from '@core/pricing/chanceShort';
@@ -12,19 +16,22 @@ import { linesInForce } from '@core/pricing/ledger';
 import { partsOfSupplyKey } from '@core/recipe/supplyKey';
 import { Button } from 'antd';
 import { useState } from 'react';
+import { Link } from 'react-router';
 import { PaidLine } from '../../app/PaidLine';
 import { useCommands, useLocale, usePlan, useRows } from '../../app/projectStore';
+import { StockFields } from '../../app/StockFields';
 import { amountWords, perShownUnit, supplyUnitWords, supplyWords } from '../../app/words';
 import { SourceTag } from '../../ui/basics';
 import { MoneyField, NumberField, SupplyAmountField, TextField } from '../../ui/fields';
 import { SideBySide } from '../../ui/layout';
 import { SettleBox } from '../../ui/SettleBox';
+import { layoutWords } from './cut/layoutWords';
 import styles from './makeover.module.css';
 import type { RecipeAccess } from './useRecipe';
 import { Why } from './Why';
 
 /** What a recipe takes: each supply with stash and packs, editable where it is read. */
-export function Supplies(props: { needs: ReadonlyMap<string, number>; recipe: RecipeAccess }) {
+export function Supplies(props: { needs: ReadonlyMap<string, Total>; recipe: RecipeAccess }) {
   const [open, setOpen] = useState<string | null>(null);
   return (
     <>
@@ -46,7 +53,7 @@ export function Supplies(props: { needs: ReadonlyMap<string, number>; recipe: Re
 
 function SupplyLine(props: {
   supplyKey: string;
-  need: number;
+  need: Total;
   recipe: RecipeAccess;
   open: boolean;
   onToggle: () => void;
@@ -56,10 +63,12 @@ function SupplyLine(props: {
   // What is done needs nothing any more.
   const isDone = props.recipe.row.doneOn !== null;
   const supply = plan.model.supply(props.supplyKey);
-  const purchase = plan.model.purchase(props.supplyKey, props.need);
+  const purchase = purchaseOf(supply, props.need);
+  const layout = cutPurchaseOf(supply, props.need)?.layout ?? null;
+  const need = fromMicro(neededMicro(supply, props.need));
   const packs = packWords(supply, purchase);
-  const left = supply.stash + purchase.size - props.need;
-  const short = shortWords(mayFallShort(plan.model, props.supplyKey, props.need, supply.stash + purchase.size));
+  const left = supply.stash + purchase.size - need;
+  const short = shortWords(mayFallShort(plan.model, props.supplyKey, need, supply.stash + purchase.size));
   const keepsMonths = openedLifeMonths(partsOfSupplyKey(props.supplyKey).kindId);
   return (
     <div className={styles.supply}>
@@ -90,7 +99,7 @@ function SupplyLine(props: {
                     <SourceTag>estimated</SourceTag>
                   </>
                 )}
-                {!supply.isAlways && left >= props.need * 0.02 && left > 0 && (
+                {!supply.isAlways && left >= need * 0.02 && left > 0 && (
                   <>
                     <br />
                     {supplyWords(left, supply.unit, locale.units)} stay
@@ -106,7 +115,7 @@ function SupplyLine(props: {
             label={`amount of ${supply.name}`}
             explain={() => explainRecipeNeed(plan, props.recipe.plan, props.recipe.made, props.supplyKey)}
           >
-            {supplyWords(props.need, supply.unit, locale.units)}
+            {supplyWords(need, supply.unit, locale.units)}
           </Why>
         </b>
         <Button
@@ -118,6 +127,14 @@ function SupplyLine(props: {
           {props.open ? 'Close' : 'Packs'}
         </Button>
       </div>
+      {layout && (
+        <p className="muted small">
+          {layoutWords(layout, props.need.parts, supply.cut?.form ?? 'sheet')}{' '}
+          <Link to={`../makeover/cut/${encodeURIComponent(props.supplyKey)}?recipe=${props.recipe.row.id}`}>
+            See the layout
+          </Link>
+        </p>
+      )}
       {props.open && <SupplyEditor supplyKey={props.supplyKey} purchase={purchase} />}
     </div>
   );
@@ -211,6 +228,7 @@ function SupplyEditor(props: { supplyKey: string; purchase: PackPurchase }) {
           }
         />
       </SideBySide>
+      <StockFields supply={row} units={locale.units} onChange={(change) => save(change, null)} />
       {packs.map((pack, index) => (
         <SideBySide across={3} key={`${pack.name}-${index}`}>
           <TextField label="Pack" value={pack.name} least={1} most={80} onCommit={(name) => setPack(index, { name })} />

@@ -10,6 +10,8 @@ const families: Record<Technique['family'], string> = {
   decorate: 'Decorate',
   age: 'Age',
   protect: 'Protect',
+  paper: 'Paper',
+  film: 'Film',
 };
 
 interface Group {

@@ -1,2 +1,5 @@
+export { MachinePage } from './artwork/MachinePage';
+export { CutPage } from './cut/CutPage';
 export { LabelsPage } from './LabelsPage';
 export { MakeoverPage } from './MakeoverPage';
+export { RecolorPage } from './prints/RecolorPage';

@@ -1,6 +1,7 @@
 import { arrivals } from './arrivals';
 import { briefAndSketch } from './briefAndSketch';
 import { briefFelt } from './briefFelt';
+import { cutting } from './cutting';
 import { house } from './house';
 import { hunt } from './hunt';
 import { piecesAndSightings } from './piecesAndSightings';
@@ -21,6 +22,7 @@ export const fileUpgrades: readonly FileUpgrade[] = [
   briefFelt,
   hunt,
   arrivals,
+  cutting,
 ];
 
 /** Brings an older file to the present shape, step by step; a file without a known version is given back as it is. */

@@ -1,0 +1,103 @@
+import { basicShapes } from '@core/artwork/basicShapes';
+import { fonts } from '@core/artwork/fonts.data';
+import type { Lettering } from '@core/artwork/lettering';
+import { Input } from 'antd';
+import { useId } from 'react';
+import { useLocale } from '../../../app/projectStore';
+import { Choice, LengthField, NumberField } from '../../../ui/fields';
+import { SideBySide } from '../../../ui/layout';
+import ui from '../../../ui/ui.module.css';
+import type { Backing } from '../../../workers/artwork.worker';
+
+/** Words as they are set, and the label that they stand on. */
+export function WordFields(props: {
+  lettering: Lettering;
+  setLettering: (next: Lettering) => void;
+  backing: Backing | null;
+  setBacking: (next: Backing | null) => void;
+}) {
+  const locale = useLocale();
+  const id = useId();
+  const { lettering, setLettering, backing, setBacking } = props;
+  const set = (change: Partial<Lettering>) => setLettering({ ...lettering, ...change });
+  return (
+    <>
+      <label className={ui.field} htmlFor={id}>
+        <span>Words</span>
+        <Input.TextArea
+          id={id}
+          aria-label="Words"
+          value={lettering.words}
+          maxLength={400}
+          rows={2}
+          autoFocus
+          placeholder="Flour"
+          onChange={(event) => set({ words: event.target.value })}
+        />
+      </label>
+      <SideBySide across={2}>
+        <Choice
+          label="Typeface"
+          value={lettering.fontId}
+          options={fonts.map(({ id: value, name: label }) => ({ value: value as string, label }))}
+          onChange={(fontId) => set({ fontId })}
+        />
+        <LengthField
+          label="Capitals, high"
+          value={lettering.letterHeightMm}
+          units={locale.units}
+          onCommit={(letterHeightMm) => set({ letterHeightMm: Math.min(2000, Math.max(1, letterHeightMm)) })}
+        />
+        <LengthField
+          label="Added between letters"
+          value={lettering.letterSpacingMm}
+          units={locale.units}
+          zero
+          onCommit={(letterSpacingMm) => set({ letterSpacingMm: Math.min(200, letterSpacingMm) })}
+        />
+        <Choice
+          label="Lines stand"
+          value={lettering.align}
+          options={[
+            { value: 'left', label: 'left' },
+            { value: 'middle', label: 'in the middle' },
+            { value: 'right', label: 'right' },
+          ]}
+          onChange={(align) => set({ align })}
+        />
+        {lettering.words.includes('\n') && (
+          <NumberField
+            label="Line to line, in capitals"
+            value={lettering.lineSpacing}
+            least={0.5}
+            most={5}
+            digits={1}
+            onCommit={(lineSpacing) => set({ lineSpacing })}
+          />
+        )}
+        <Choice
+          label="On a label"
+          value={backing?.id ?? 'none'}
+          options={[
+            { value: 'none', label: 'none: words alone' },
+            ...basicShapes.map(({ id: value, name: label }) => ({ value, label })),
+          ]}
+          onChange={(value) =>
+            setBacking(
+              value === 'none' ? null : { id: value, marginMm: backing?.marginMm ?? lettering.letterHeightMm / 2 },
+            )
+          }
+        />
+        {backing && (
+          <LengthField
+            label="Label beyond the words"
+            value={backing.marginMm}
+            units={locale.units}
+            zero
+            onCommit={(marginMm) => setBacking({ ...backing, marginMm })}
+          />
+        )}
+      </SideBySide>
+    </>
+  );
+}
