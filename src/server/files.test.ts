@@ -77,7 +77,15 @@ describe('an older file over its own project', () => {
     // Meanwhile: a find is bought, the makeover done, paint counted anew, the slot renamed.
     const settlement = { paid: 1200, how: 'payment' as const, ledgerId: randomUUID(), atMs: 2 };
     await done(at.projectId, 'buyFind', { findId: at.way.find.id, ...settlement });
-    const use = { id: randomUUID(), version: 1, supplyId: at.supply.id, what: 'x', amount: 200, onDate: '2026-06-02' };
+    const use = {
+      id: randomUUID(),
+      version: 1,
+      supplyId: at.supply.id,
+      what: 'x',
+      amount: 200,
+      onDate: '2026-06-02',
+      cut: null,
+    };
     await done(at.projectId, 'finishRecipe', { recipeId: at.recipe.id, doneOn: '2026-06-02', uses: [use] });
     await done(at.projectId, 'editSlot', { id: at.slotId, values: { name: 'Renamed since' } });
     const before = await studio.rows(at.projectId);
