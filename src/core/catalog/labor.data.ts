@@ -49,7 +49,10 @@ export const laborEach = {
   maskMeter: figure(0.7, 1, 1.5),
   leaf: figure(0.3, 0.5, 1),
   filmFace: figure(5, 7, 10),
-  // A knife or scissors by hand: 5 to 15 (10) mm a second.
+  // The least that a piece of paper takes, however small: picked up, wetted, laid, smoothed (from memory, no source).
+  laidSheet: figure(0.5, 1, 2),
+  // Six to twelve minutes for a tenth of a square meter, which is forty torn pieces of 50 mm.
+  tornPiece: figure(0.15, 0.2, 0.3),
   // Building, by hand (from memory, no source; the log will correct them).
   sawCut: figure(2, 3, 6),
   ripMeter: figure(4, 8, 15),
@@ -81,6 +84,7 @@ export const laborEach = {
   // A machine cuts 50 to 400 (150) mm a second, and waits a moment for its mat (the last from memory, no source).
   machineMeter: figure(1000 / 400 / 60, 1000 / 150 / 60, 1000 / 50 / 60),
   machineLoad: figure(1, 2, 5),
+  // A knife or scissors by hand: 5 to 15 (10) mm a second.
   cutMeter: figure(1000 / 15 / 60, 1000 / 10 / 60, 1000 / 5 / 60),
 } as const;
 

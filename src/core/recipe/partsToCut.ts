@@ -15,8 +15,11 @@ export function partsOfPartKey(key: string): { recipeId: string; layerId: string
 /** Millimeters to a hundredth: sizes that come out of sums compare equal, and no blade is finer. */
 const roundMm = (mm: number): number => Math.round(mm * 100) / 100;
 
-/** The part that a piece is. */
-function partOf(piece: SheetPiece, key: string): Part {
+/** The part that something to cut is, under its name in the plan. */
+export function partOf(
+  piece: Pick<SheetPiece, 'name' | 'widthMm' | 'lengthMm' | 'turn' | 'outline' | 'lines'>,
+  key: string,
+): Part {
   return {
     key,
     name: piece.name,

@@ -11,7 +11,7 @@ import { type Consumable, consumables } from '../catalog/consumables';
 import { stockFacts } from '../catalog/stockFacts';
 import { bagOf, type PartBag, partsTimes, partsTogether } from '../cutting/part';
 import { toMicro } from '../kernel/micro';
-import { partKey } from './partsToCut';
+import { partKey, partOf } from './partsToCut';
 import { amountTerm, type SupplyTerm } from './pieceDemand';
 import type { RecipeBody, RecipePiece } from './recipeBody';
 import type { RecipeContext } from './recipeContext';
@@ -79,16 +79,7 @@ export function termsOfBuild(recipeId: string, { piece, materials, plan }: Plann
   plan.parts.forEach((part, n) => {
     const key = materials.get(part.material)?.key;
     if (key === undefined || part.count <= 0 || part.widthMm < 1 || part.lengthMm < 1) return;
-    const round = (mm: number) => Math.round(mm * 100) / 100;
-    const one = {
-      key: partKey(recipeId, BUILD_LAYER, piece.id, n),
-      name: part.name,
-      widthMm: round(part.widthMm),
-      lengthMm: round(part.lengthMm),
-      turn: part.turn,
-      outline: part.outline,
-      lines: part.lines ?? null,
-    };
+    const one = partOf(part, partKey(recipeId, BUILD_LAYER, piece.id, n));
     bags.set(key, partsTogether(bags.get(key) ?? bagOf([]), partsTimes(bagOf([one]), part.count)));
   });
   const driver = { kind: 'build', pieceId: piece.id, zoneKey: null } as const;

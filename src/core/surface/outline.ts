@@ -38,14 +38,30 @@ export function doubleArea(ring: Ring): number {
   return sum;
 }
 
-/** Area of an outline whose rings do not cross each other, its holes taken out; mm². */
+/** How many points of a ring are asked where it lies. */
+const ASKED_POINTS = 9;
+
+/**
+ * Whether a ring lies inside an odd number of others, so that it is a hole. Rings may touch, and where they touch a point
+ * lies on both: the middles of several edges are asked, and most of them decide.
+ */
+function isHole(ring: Ring, others: Outline): boolean {
+  const step = Math.max(1, Math.ceil(ring.length / ASKED_POINTS));
+  let votes = 0;
+  for (let n = 0; n < ring.length; n += step) {
+    const [x, y] = ring[n] ?? [0, 0];
+    const [nextX, nextY] = ring[(n + 1) % ring.length] ?? [0, 0];
+    votes += isInside([(x + nextX) / 2, (y + nextY) / 2], others) ? 1 : -1;
+  }
+  return votes > 0;
+}
+
+/** Area of an outline whose rings do not cross each other, its holes taken out; they may touch. mm². */
 export function outlineAreaMm2(outline: Outline): number {
-  const sizes = outline.map((ring) => Math.abs(doubleArea(ring)) / 2);
   return outline.reduce((sum, ring, n) => {
-    const [point] = ring;
-    if (!point) return sum;
-    const around = outline.filter((other, m) => m !== n && isInside(point, [other])).length;
-    return sum + (around % 2 === 0 ? 1 : -1) * (sizes[n] ?? 0);
+    const others = outline.filter((_, m) => m !== n);
+    const sign = others.length > 0 && isHole(ring, others) ? -1 : 1;
+    return sum + (sign * Math.abs(doubleArea(ring))) / 2;
   }, 0);
 }
 
@@ -88,4 +104,15 @@ export function rectangleOutline(xMm: number, yMm: number, widthMm: number, leng
       [xMm, yMm + lengthMm],
     ],
   ];
+}
+
+/** Straight pieces by which a circle is drawn. */
+const CIRCLE_STEPS = 48;
+
+/** A circle as a ring, in straight pieces that begin on the right. */
+export function roundRing(xMm: number, yMm: number, radiusMm: number): Ring {
+  return Array.from({ length: CIRCLE_STEPS }, (_, n): Point => {
+    const angle = (2 * Math.PI * n) / CIRCLE_STEPS;
+    return [xMm + radiusMm * Math.cos(angle), yMm + radiusMm * Math.sin(angle)];
+  });
 }

@@ -1,4 +1,4 @@
-import type { Outline, Point } from './outline';
+import { type Outline, type Point, roundRing } from './outline';
 import type { ZoneShape } from './shapes';
 
 /** One face of a shape, laid flat: what paper or film for it is cut to. */
@@ -33,19 +33,16 @@ const flat = (id: string, name: string, widthMm: number, lengthMm: number, more:
   ...more,
 });
 
-/** A full circle. */
-function circle(diameterMm: number): Outline {
-  const r = diameterMm / 2;
-  return [
-    Array.from({ length: STEPS }, (_, n): Point => {
-      const angle = (2 * Math.PI * n) / STEPS;
-      return [r + r * Math.cos(angle), r + r * Math.sin(angle)];
-    }),
-  ];
-}
-
 const disc = (id: string, name: string, diameterMm: number, count: number, edgeMm = 0): Face[] =>
-  count === 0 ? [] : [flat(id, name, diameterMm, diameterMm, { outline: circle(diameterMm), count, edgeMm })];
+  count === 0
+    ? []
+    : [
+        flat(id, name, diameterMm, diameterMm, {
+          outline: [roundRing(diameterMm / 2, diameterMm / 2, diameterMm / 2)],
+          count,
+          edgeMm,
+        }),
+      ];
 
 /** An outline moved so that its box begins at 0, 0, as a face. */
 function fromPoints(id: string, name: string, points: readonly Point[], more: Partial<Face> = {}): Face {

@@ -1,6 +1,8 @@
 import type { StockFacts } from '../catalog/stockFacts';
 import type { Turn } from '../cutting/part';
 import { SAME_MM } from '../cutting/question';
+import { type Outline, type Ring, rectangleOutline, roundRing, shifted } from '../surface/outline';
+import { common, grown } from '../surface/polygons';
 import type { Face } from '../surface/unroll';
 import type { SheetPiece, SheetQuestion } from './sheetWork';
 
@@ -141,10 +143,45 @@ function evenly(lengthMm: number, mostMm: number, overlapMm: number): { at: numb
   return Array.from({ length: count }, (_, n) => ({ at: n * (length - overlapMm), length }));
 }
 
-/** A true shape with a margin around it, stretched to its larger box: near enough for what is filed off or folded in. */
-function grownAround({ outline, widthMm, lengthMm }: Face, marginMm: number): SheetPiece['outline'] {
-  const [wide, long] = [1 + (2 * marginMm) / widthMm, 1 + (2 * marginMm) / lengthMm];
-  return outline?.map((ring) => ring.map(([x, y]) => [x * wide, y * long] as const)) ?? null;
+/** A true shape with a margin all around it, its corners rounded, in the larger box. */
+function grownAround({ outline }: Face, marginMm: number): SheetPiece['outline'] {
+  if (outline === null || marginMm === 0) return outline;
+  return shifted(grown(outline, marginMm), marginMm, marginMm);
+}
+
+/**
+ * Openings of a face, on the face: round ones in a row across its middle, each in the middle of its share of the width:
+ * one knob in the middle, two at a quarter and three quarters (common practice, no source).
+ */
+export function openingsOn({ widthMm, lengthMm }: Face, { holes, holeMm }: Openings): Outline {
+  return Array.from(
+    { length: holes },
+    (_, n): Ring => roundRing((widthMm * (2 * n + 1)) / (2 * holes), lengthMm / 2, holeMm / 2),
+  );
+}
+
+/** Openings in each face: knob holes, perches, cut-outs. */
+export interface Openings {
+  holes: number;
+  /** Across each of them, mm. */
+  holeMm: number;
+}
+
+/** The pieces that cover faces, each with the openings that lie on it among the lines to cut. */
+export function withOpenings(
+  pieces: readonly SheetPiece[],
+  faces: readonly Face[],
+  openings: Openings,
+): readonly SheetPiece[] {
+  if (openings.holes <= 0 || openings.holeMm <= 0) return pieces;
+  return pieces.map((piece) => {
+    const face = faces.find(({ id }) => id === piece.faceId);
+    if (!face || piece.onFace === null) return piece;
+    const { xMm, yMm } = piece.onFace;
+    const shape = piece.outline ?? rectangleOutline(0, 0, piece.widthMm, piece.lengthMm);
+    const here = common(shifted(openingsOn(face, openings), -xMm, -yMm), shape);
+    return here.length === 0 ? piece : { ...piece, lines: [...(piece.lines ?? shape), ...here] };
+  });
 }
 
 /**

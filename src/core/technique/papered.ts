@@ -34,8 +34,11 @@ export const sheetCount = (
 /** Overlap, bleed and wrap as the trade has them: 3 to 10 mm, and 10 to 20 mm over an edge. */
 export const overlapParameter = sheetLength('overlapMm', 'Overlap where two meet, bleed at an edge', 6, 0, 50);
 export const wrapParameter = sheetLength('wrapMm', 'Turned over behind an edge', 15, 0, 100);
-/** Knob holes and the like: a template cannot know them, and they take no less paper. */
-export const holesParameter = sheetCount('holes', 'Holes to cut or wet away, each face', 0, 0, 50);
+/** Knob holes and the like: a template cannot know them, and they take no less paper. A knob's hole is bare under its foot. */
+export const openingParameters = [
+  sheetCount('holes', 'Holes in each face, in a row across its middle', 0, 0, 50),
+  sheetLength('holeMm', 'Holes, across', 8, 1, 500),
+];
 
 /** What only torn pieces follow cannot be covered whole. */
 export const needsFaces = ({ faces }: SheetQuestion): string | null =>

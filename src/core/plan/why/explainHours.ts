@@ -9,7 +9,8 @@ import type { OptionPlan, Plan } from '../computePlan';
 import type { OptionModel } from '../model/optionModel';
 import { isDrawn, type SessionPool } from '../model/pools';
 import { explainAssumption } from './explainAssumption';
-import { rateKeysOf } from './rateKeysOf';
+import { explainRate } from './explainRate';
+import { ratesOfStep } from './ratesOfStep';
 
 /** Why an option adds so many hours to the plan. */
 export function explainHoursAdded(plan: Plan, option: OptionPlan): Explained {
@@ -54,7 +55,7 @@ function explainWork(plan: Plan, model: OptionModel, count: number): Explained[]
         because: isOwn
           ? []
           : [
-              ...rateKeysOf(recipe, step).map((key) => explainAssumption(plan.assumptions, key)),
+              ...ratesOfStep(recipe, step).map((rate) => explainRate(plan, rate)),
               explainAssumption(plan.assumptions, `skill.${plan.rows.project.skill}`),
             ],
       }),

@@ -6,7 +6,8 @@ import { cleanUpKey } from '../../technique';
 import type { Plan } from '../computePlan';
 import { explainArea } from './explainArea';
 import { explainAssumption } from './explainAssumption';
-import { rateKeysOf } from './rateKeysOf';
+import { explainRate } from './explainRate';
+import { ratesOfStep } from './ratesOfStep';
 
 /** Why a step takes its minutes, and why it waits before. */
 export function explainStep(plan: Plan, recipe: RecipePlan, step: Step): Explained {
@@ -15,18 +16,28 @@ export function explainStep(plan: Plan, recipe: RecipePlan, step: Step): Explain
   const layer = recipe.layers.find((candidate) => candidate.id === step.layerId);
   const area = zones.reduce((sum, zone) => sum + zone.areaM2 * zone.pieceCount, 0);
   const isOwn = step.overruled.includes('minutes') || step.kind === 'own';
+  const rates = ratesOfStep(recipe, step);
+  const byArea = rates.some(({ units }) => units === null) || rates.length === 0;
   const because: Explained[] = [
     explain('Work', step.runMinutes, 'minutes', {
       source: isOwn ? fromYou : step.source,
-      note: isOwn ? 'your own figure' : 'area × rate × detail × skill',
+      note: isOwn
+        ? 'your own figure'
+        : byArea
+          ? 'area × rate × detail × skill'
+          : 'what there is of each × its rate × detail × skill',
       because: isOwn
         ? []
         : [
-            explain('Area, all pieces, with texture', area, 'm2', {
-              source: calculated,
-              because: zones.map(explainArea),
-            }),
-            ...rateKeysOf(recipe, step).map((key) => explainAssumption(plan.assumptions, key)),
+            ...(byArea
+              ? [
+                  explain('Area, all pieces, with texture', area, 'm2', {
+                    source: calculated,
+                    because: zones.map(explainArea),
+                  }),
+                ]
+              : []),
+            ...rates.map((rate) => explainRate(plan, rate)),
             explainAssumption(plan.assumptions, `skill.${plan.rows.project.skill}`),
           ],
     }),

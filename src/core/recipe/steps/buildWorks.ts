@@ -1,7 +1,11 @@
+import { laborKey } from '../../technique';
 import type { PlannedBuild } from '../plannedBuilds';
 import { workpieceId } from '../workpiece';
 import type { ZonePlan } from '../zonePlans';
 import type { StepBook } from './stepBook';
+
+/** The step of a work on what is made. */
+export const buildStepId = (pieceId: string, workId: string): string => `build:${pieceId}:${workId}`;
 
 /** The works of what is made, in their order: those before anything is coated, or those that wait for the coats. */
 export function buildWorks(
@@ -12,8 +16,8 @@ export function buildWorks(
 ): void {
   for (const { piece, build, plan } of built)
     for (const work of plan.works.filter((entry) => entry.afterCoats === afterCoats)) {
-      const id = `build:${piece.id}:${work.id}`;
-      const rateKey = `labor.${work.rate}MinutesEach`;
+      const id = buildStepId(piece.id, work.id);
+      const rateKey = laborKey({ each: work.rate });
       const minutes = work.units * book.number(rateKey);
       book.next(
         {

@@ -5,6 +5,7 @@ import type { AllowedInterval } from '../../state/joint';
 import type { Place, Step } from '../../state/step';
 import { cleanUpKey, laborKey } from '../../technique';
 import { isFilm } from '../../technique/sheetWork';
+import type { Technique } from '../../technique/technique';
 import type { Setback } from '../recipeBody';
 import { mendings } from '../setbacks.data';
 import { isMirrored } from '../sheetOn';
@@ -28,6 +29,22 @@ function workUnits({ technique, coating }: PlannedLayer, { zone: { zone }, entry
     return entry.sheet?.demand.laidPieces ?? (zone.shape.kind === 'leaves' ? zone.shape.leaves : 1) * zone.count;
   return coating.unit === 'can' ? entry.reachedM2.projected : entry.reachedM2.textured;
 }
+
+/** Minutes of the first coat on one piece: by what it cuts where it says so; of small sheets each takes its least. */
+function firstMinutes(book: StepBook, layer: PlannedLayer, laid: LaidOn, rate: number): number {
+  const demand = laid.entry.sheet?.demand;
+  if (demand?.work)
+    return demand.work.reduce((sum, { rate: id, units }) => sum + units * book.number(`labor.${id}MinutesEach`), 0);
+  const usual = workUnits(layer, laid) * rate;
+  if (!laysSmallSheets(layer.technique)) return usual;
+  return Math.max(usual, (demand?.laidPieces ?? 0) * book.number(LAID_SHEET_KEY));
+}
+
+/** Whether a technique goes by area, with a least for each sheet. */
+export const laysSmallSheets = ({ family, rate }: Technique): boolean => family === 'paper' && 'perM2' in rate;
+
+/** What a sheet takes at the least, however small. */
+export const LAID_SHEET_KEY = 'labor.laidSheetMinutesEach';
 
 function placeOf(layer: PlannedLayer): Place {
   const { hazard } = layer.coating;
@@ -124,16 +141,12 @@ class LayerSteps {
     const zones = here.map(({ zone }) => zone);
     const of = (zone: ZonePlan) => here.find((candidate) => candidate.zone === zone);
     // Medium over paper that lies goes on as quickly as any clear coat.
-    const rateKey =
-      coat > 1 && technique.laterRate !== null ? `labor.${technique.laterRate}MinutesPerM2` : this.rateKey;
+    const rateKey = coat > 1 && technique.laterRate !== null ? laborKey({ perM2: technique.laterRate }) : this.rateKey;
     const rate = book.number(rateKey);
     const runMinutes = book.run(id, zones, rateKey, (zone) => {
       const laid = of(zone);
       if (!laid) return 0;
-      const work = coat === 1 ? laid.entry.sheet?.demand.work : undefined;
-      const minutes = work
-        ? work.reduce((sum, { rate: id, units }) => sum + units * book.number(`labor.${id}MinutesEach`), 0)
-        : workUnits(layer, laid) * rate;
+      const minutes = coat === 1 ? firstMinutes(book, layer, laid, rate) : workUnits(layer, laid) * rate;
       return minutes * technique.detailFactor(zone.zone.detail) * part(laid);
     });
     const amountOf = (laid: LaidOn) => coatShare(laid.entry, coat) * part(laid) * laid.zone.pieceCount;

@@ -20,8 +20,12 @@ const SEALED_AFTER_HOURS = 0.75;
 /** What seals ink before it meets water. */
 const SEALER = 'aerosolClear';
 
+/** The rates of cutting, a meter. */
+export const CUT_BY_MACHINE_KEY = 'labor.machineMeterMinutesEach';
+export const CUT_BY_HAND_KEY = 'labor.cutMeterMinutesEach';
+
 /** Meters of cut that pieces take on one piece of a zone: all around each of them. */
-function cutMeters({ entry }: LaidOn): number {
+export function cutMeters({ entry }: Pick<LaidOn, 'entry'>): number {
   const demand = entry.sheet?.demand;
   if (demand?.cutMm !== undefined) return demand.cutMm / 1000;
   const pieces = demand?.pieces ?? [];
@@ -44,7 +48,7 @@ export function sheetSteps(
   const id = `cut:${layer.id}`;
   const zones = cut.map(({ zone }) => zone);
   const byMachine = cut.some(({ entry }) => entry.sheet?.demand.byMachine ?? false);
-  const rateKey = byMachine ? 'labor.machineMeterMinutesEach' : 'labor.cutMeterMinutesEach';
+  const rateKey = byMachine ? CUT_BY_MACHINE_KEY : CUT_BY_HAND_KEY;
   const of = new Map(cut.map((laid) => [laid.zone, laid]));
   const minutes = (zone: ZonePlan) => {
     const laid = of.get(zone);
@@ -151,7 +155,7 @@ export function layingHint({ sheet, technique, values }: PlannedLayer): string {
   if (paper && paper.gramsPerM2 < 40) words.push('lay it dry and brush the medium through');
   if ((values.holes ?? 0) > 0)
     words.push(
-      `${values.holes} ${values.holes === 1 ? 'hole' : 'holes'} in each face: prick from behind and wet away, or cut once dry`,
+      `${values.holes} ${values.holes === 1 ? 'hole' : 'holes'} in each face, where the guide shows ${values.holes === 1 ? 'it' : 'them'}: prick from behind and ${paper ? 'wet away, or cut once dry' : 'cut out'}`,
     );
   return words.join('; ');
 }

@@ -1,6 +1,6 @@
-import { coverFace } from '../cover';
+import { coverFace, withOpenings } from '../cover';
 import { filmed } from '../filmed';
-import { needsFaces, sheetLength } from '../papered';
+import { needsFaces, openingParameters, sheetLength } from '../papered';
 
 /** Film over fronts, shelves and backs, turned in around their edges. */
 export const filmPanels = filmed({
@@ -13,12 +13,14 @@ export const filmPanels = filmed({
     sheetLength('wrapMm', 'Turned in behind an edge', 20, 0, 100),
     sheetLength('overlapMm', 'Overlap where two meet', 5, 0, 30),
     sheetLength('bleedMm', 'Beyond a bare edge, cut off after', 3, 0, 20),
+    ...openingParameters,
   ],
   rate: { each: 'filmFace' },
   sheet: {
     cannot: needsFaces,
-    cut: (question, { wrapMm = 20, overlapMm = 5, bleedMm = 3 }) => {
-      const pieces = question.faces.flatMap((face) => coverFace(face, question, { bleedMm, wrapMm, overlapMm }));
+    cut: (question, { wrapMm = 20, overlapMm = 5, bleedMm = 3, holes = 0, holeMm = 8 }) => {
+      const covering = question.faces.flatMap((face) => coverFace(face, question, { bleedMm, wrapMm, overlapMm }));
+      const pieces = withOpenings(covering, question.faces, { holes, holeMm });
       return {
         pieces,
         units: 0,

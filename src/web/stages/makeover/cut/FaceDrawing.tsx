@@ -1,4 +1,6 @@
+import { pathData } from '@core/formats/cutting/writeSvg';
 import type { ZonePlan } from '@core/recipe/zonePlans';
+import { rectangleOutline, shifted } from '@core/surface/outline';
 import { type Face, unroll } from '@core/surface/unroll';
 import type { SheetDemand } from '@core/technique/sheetWork';
 import styles from './cut.module.css';
@@ -54,9 +56,7 @@ function OneFace(props: {
   const bottom = Math.max(face.lengthMm, ...pieces.map(({ at, piece }) => at.yMm + piece.lengthMm));
   const most = Math.max(right - left, bottom - top);
   const stroke = most * 0.008;
-  const outline = face.outline
-    ? face.outline.map((ring) => `M${ring.map((point) => point.join(' ')).join('L')}Z`).join('')
-    : `M0 0H${face.widthMm}V${face.lengthMm}H0Z`;
+  const outline = pathData(face.outline ?? rectangleOutline(0, 0, face.widthMm, face.lengthMm));
   return (
     <figure>
       <svg
@@ -85,9 +85,7 @@ function OneFace(props: {
             >
               {piece.outline ? (
                 <path
-                  d={piece.outline
-                    .map((ring) => `M${ring.map(([x, y]) => `${x + at.xMm} ${y + at.yMm}`).join('L')}Z`)
-                    .join('')}
+                  d={pathData(shifted(piece.outline, at.xMm, at.yMm))}
                   fill={isSelected ? 'var(--tape)' : 'var(--plaster)'}
                   stroke="var(--ink-2)"
                   strokeWidth={stroke}
@@ -104,6 +102,14 @@ function OneFace(props: {
                   stroke="var(--ink-2)"
                   strokeWidth={stroke}
                   strokeDasharray={`${stroke * 3} ${stroke * 2}`}
+                />
+              )}
+              {piece.lines && (
+                <path
+                  d={pathData(shifted(piece.lines, at.xMm, at.yMm))}
+                  fill="none"
+                  stroke="var(--ink-2)"
+                  strokeWidth={stroke}
                 />
               )}
               <text
