@@ -1,25 +1,34 @@
+import type { Coating } from '../catalog/coating';
 import { coatings } from '../catalog/coatings';
+import { labFromHex } from '../color/lab';
 import { type Candidate, proposedCandidate } from './candidates';
 import { type Exposed, uppermost } from './exposed';
 import { THIN_BELOW_G } from './laidState';
 
-/** A ground darker than this shows through thin paper (common practice, from memory). */
+/** A ground darker than this shows through thin paper (figures.md, 4). */
 const DARK_BELOW_L = 85;
 
+/** What is laid white under paper, the gentlest first: gesso, then the primers that are white themselves. */
+const whites: readonly Coating[] = [
+  coatings.get('gesso'),
+  ...coatings.all.filter(
+    ({ id, primer }) => id !== 'gesso' && primer?.color != null && labFromHex(primer.color).L >= DARK_BELOW_L,
+  ),
+];
+
 /**
- * The white coat that thin paper wants on a ground that would show through it; null where it wants none: the paper is
- * heavy enough, or the ground is white, or nobody knows its color.
+ * The white coats that thin paper may have beneath it on a ground that would show through it, in the order in which they
+ * are tried: on a ground that bleeds those that block it come first. None where the paper is heavy enough, or the ground
+ * is white, or nobody knows its color.
  */
-export function whiteBaseFor(exposed: Exposed, candidate: Candidate): Candidate | null {
+export function whiteBasesFor(exposed: Exposed, candidate: Candidate): Candidate[] {
   const grams = candidate.sheet?.kind.paper?.gramsPerM2;
-  if (grams === undefined || grams >= THIN_BELOW_G) return null;
-  const ground = uppermost(exposed).color;
-  if (ground === null || ground.L >= DARK_BELOW_L) return null;
-  const white = coatings.get('gesso');
-  return proposedCandidate(
-    `whiteBase:${white.id}@${candidate.id}`,
-    white,
-    candidate.order - 0.5,
-    white.sheens[0] ?? 'matt',
+  if (grams === undefined || grams >= THIN_BELOW_G) return [];
+  const { color, bleed } = uppermost(exposed);
+  if (color === null || color.L >= DARK_BELOW_L) return [];
+  const blocks = ({ primer }: Coating) => primer?.blocksBleed ?? false;
+  const inOrder = bleed === 'none' ? whites : [...whites.filter(blocks), ...whites.filter((white) => !blocks(white))];
+  return inOrder.map((white) =>
+    proposedCandidate(`whiteBase:${white.id}@${candidate.id}`, white, candidate.order - 0.5, white.sheens[0] ?? 'matt'),
   );
 }

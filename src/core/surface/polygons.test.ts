@@ -79,6 +79,25 @@ describe('welding, held against another library for polygons', () => {
   });
 });
 
+describe('the area of an outline', () => {
+  it('counts rings that touch at a corner or along a side both', () => {
+    expect(outlineAreaMm2([...rectangleOutline(0, 0, 5, 5), ...rectangleOutline(5, 5, 5, 5)])).toBe(50);
+    expect(outlineAreaMm2([...rectangleOutline(0, 0, 5, 5), ...rectangleOutline(5, 0, 5, 5)])).toBe(50);
+    // A corner in the middle of the other's side.
+    const tip: Outline = [
+      [
+        [5, 2.5],
+        [10, 0],
+        [10, 5],
+      ],
+    ];
+    expect(outlineAreaMm2([...rectangleOutline(0, 0, 5, 5), ...tip])).toBe(25 + 12.5);
+  });
+  it('takes out a hole that touches its rim', () => {
+    expect(outlineAreaMm2([...rectangleOutline(0, 0, 10, 10), ...rectangleOutline(0, 0, 4, 4)])).toBe(84);
+  });
+});
+
 describe('growing', () => {
   it('of a convex outline adds its perimeter and a circle: Steiner’s formula', () => {
     fc.assert(

@@ -3,12 +3,14 @@ import { describe, expect, it } from 'vitest';
 import { coatings } from '../catalog/coatings';
 import { consumables } from '../catalog/consumables';
 import { stockFacts } from '../catalog/stockFacts';
+import { boxOf, outlineAreaMm2, shifted } from '../surface/outline';
+import { grown, welded, without } from '../surface/polygons';
 import { shapeForms } from '../surface/shapeForms';
 import { shapeAreaM2 } from '../surface/shapes';
 import { type Face, unroll } from '../surface/unroll';
-import { coverFace, dropsOf, largestPiece, seams } from './cover';
+import { coverFace, dropsOf, largestPiece, openingsOn, seams, withOpenings } from './cover';
 import { techniques } from './index';
-import type { SheetQuestion } from './sheetWork';
+import type { SheetPiece, SheetQuestion } from './sheetWork';
 import { completeValues } from './technique';
 
 const paper = (widthMm: number, lengthMm: number | null) =>
@@ -119,6 +121,70 @@ describe('covering a face', () => {
           ).toBe(true);
       }),
     );
+  });
+});
+
+describe('openings in a face', () => {
+  const round = (pieces: readonly SheetPiece[]) =>
+    pieces
+      .flatMap(({ lines, onFace }) =>
+        (lines ?? []).slice(1).map((ring) => {
+          const box = boxOf([ring]);
+          if (!box || !onFace) throw new Error('no ring');
+          return [
+            (box.left + box.right) / 2 + onFace.xMm,
+            (box.top + box.bottom) / 2 + onFace.yMm,
+            box.right - box.left,
+          ].map((mm) => Math.round(mm * 10) / 10);
+        }),
+      )
+      .sort(([a = 0], [b = 0]) => a - b);
+
+  it('stand in a row across the middle: one in it, two at a quarter and three quarters', () => {
+    const front = face(280, 120, { edgeMm: 18 });
+    const covered = coverFace(front, question([front], paper(400, 400)), edges);
+    expect(round(withOpenings(covered, [front], { holes: 1, holeMm: 8 }))).toEqual([[140, 60, 8]]);
+    expect(round(withOpenings(covered, [front], { holes: 2, holeMm: 8 }))).toEqual([
+      [70, 60, 8],
+      [210, 60, 8],
+    ]);
+  });
+  it('go to every piece they lie on: one on a seam is cut from both, each its part', () => {
+    const front = face(600, 280);
+    const covered = coverFace(front, question([front]), edges);
+    const pieces = withOpenings(covered, [front], { holes: 4, holeMm: 150 });
+    const onFace = pieces.map(({ lines, onFace: at }) => shifted((lines ?? []).slice(1), at?.xMm ?? 0, at?.yMm ?? 0));
+    const together = welded(onFace.flat());
+    const asked = welded(openingsOn(front, { holes: 4, holeMm: 150 }));
+    expect(outlineAreaMm2(together)).toBeCloseTo(outlineAreaMm2(asked), 0);
+  });
+  it('change nothing else: sizes, counts and places are as without them', () => {
+    const front = face(280, 120);
+    const covered = coverFace(front, question([front]), edges);
+    const bare = withOpenings(covered, [front], { holes: 3, holeMm: 30 }).map(({ lines: _, ...rest }) => rest);
+    expect(bare).toEqual(covered);
+    expect(withOpenings(covered, [front], { holes: 0, holeMm: 30 })).toBe(covered);
+  });
+});
+
+describe('a true shape with its margin', () => {
+  const rounded = shapeForms.flatMap((form) => unroll(form.build({})).filter(({ outline }) => outline !== null));
+
+  it('reaches as far beyond the shape on every side, and no further', () => {
+    expect(rounded.length).toBeGreaterThanOrEqual(6);
+    for (const one of rounded) {
+      const [piece] = coverFace(one, question([one], paper(9000, 9000)), edges);
+      if (!piece?.outline || !piece.onFace || !one.outline) throw new Error(one.name);
+      const margin = -piece.onFace.xMm;
+      const onFace = shifted(piece.outline, piece.onFace.xMm, piece.onFace.yMm);
+      // Nothing of the shape lies bare, and grown a hair more it takes in all that is cut.
+      expect(outlineAreaMm2(without(grown(one.outline, margin - 0.1), onFace))).toBeLessThan(0.5);
+      expect(outlineAreaMm2(without(onFace, grown(one.outline, margin + 0.1)))).toBeLessThan(0.5);
+      const box = boxOf(piece.outline);
+      expect(box && [box.left, box.top, box.right, box.bottom].map(Math.round)).toEqual(
+        [0, 0, piece.widthMm, piece.lengthMm].map(Math.round),
+      );
+    }
   });
 });
 

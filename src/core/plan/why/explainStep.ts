@@ -17,7 +17,7 @@ export function explainStep(plan: Plan, recipe: RecipePlan, step: Step): Explain
   const area = zones.reduce((sum, zone) => sum + zone.areaM2 * zone.pieceCount, 0);
   const isOwn = step.overruled.includes('minutes') || step.kind === 'own';
   const rates = ratesOfStep(recipe, step);
-  const byArea = rates.some(({ units }) => units === null) || rates.length === 0;
+  const byArea = rates.some(({ units }) => units === null);
   const because: Explained[] = [
     explain('Work', step.runMinutes, 'minutes', {
       source: isOwn ? fromYou : step.source,
@@ -25,7 +25,9 @@ export function explainStep(plan: Plan, recipe: RecipePlan, step: Step): Explain
         ? 'your own figure'
         : byArea
           ? 'area × rate × detail × skill'
-          : 'what there is of each × its rate × detail × skill',
+          : rates.length > 0
+            ? 'what there is of each × its rate × detail × skill'
+            : 'by the piece and its hardware × skill',
       because: isOwn
         ? []
         : [

@@ -60,17 +60,18 @@ describe('the rates that minutes of a step go by', () => {
       const work = workOf(explainStep(plan, recipe, step));
       const labels = work?.because.map(({ label }) => label) ?? [];
       const hasArea = labels.some((label) => label.startsWith('Area'));
-      expect(hasArea, step.title).toBe(rates.length === 0 || rates.some(({ units }) => units === null));
+      expect(hasArea, step.title).toBe(rates.some(({ units }) => units === null));
       expect(labels.length, step.title).toBeGreaterThanOrEqual(rates.length + 1);
     }
   });
 
-  it('leave no work without a reason', () => {
+  it('leave no work without a reason but taking apart and putting back, which go by the piece', () => {
     const unexplained = steps
       .filter(
         ({ recipe, step }) => step.runMinutes > 0 && step.kind !== 'own' && ratesOfStep(recipe, step).length === 0,
       )
-      .map(({ step }) => `${step.kind}: ${step.title}`);
-    expect(unexplained).toEqual([]);
+      .map(({ step }) => step.kind);
+    const byThePiece = ['dismantle', 'reassemble', 'testPatch', 'own'];
+    expect(unexplained.filter((kind) => !byThePiece.includes(kind))).toEqual([]);
   });
 });
