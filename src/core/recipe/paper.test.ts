@@ -1,5 +1,6 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
+import { Assumptions } from '../catalog/assumptions';
 import { paperRows } from '../catalog/consumables/papers.data';
 import { substrates } from '../catalog/substrates';
 import { labFromHex } from '../color/lab';
@@ -173,6 +174,17 @@ describe('minutes of laying', () => {
     expect(minutes(onEgg)).toBeGreaterThan(3);
     // On what is flat it is 8 minutes for a tenth of a square meter, with the overlap of 12 %.
     expect(minutes(onFronts)).toBeCloseTo(reached(onFronts) * 80 * 1.12, 6);
+  });
+
+  it('of what goes over it are by the area of a clear coat, whatever was laid', () => {
+    for (const { id: techniqueId } of techniques.all.filter(
+      ({ family, laterRate }) => family === 'paper' && laterRate,
+    )) {
+      const plan = papered({ techniqueId });
+      const clear = new Assumptions([]).number('labor.clearMinutesPerM2');
+      for (const step of coatsOf(plan).slice(1))
+        expect([techniqueId, step.runMinutes]).toEqual([techniqueId, expect.closeTo(reached(plan) * clear, 6)]);
+    }
   });
 
   it('grow with the piece, and never fall where more is laid', () => {

@@ -1,5 +1,5 @@
 import ClipperLib from 'clipper-lib';
-import type { Outline, Point } from './outline';
+import { boxOf, type Outline, type Point, type Ring } from './outline';
 
 /** Clipping works in whole numbers: a thousandth of a millimeter, finer than any blade. */
 const SCALE = 1000;
@@ -21,7 +21,55 @@ const { clipType, fillType } = {
   fillType: { evenOdd: ClipperLib.PolyFillType.pftEvenOdd, nonZero: ClipperLib.PolyFillType.pftNonZero },
 };
 
-function combined(type: number, first: Outline, second: Outline, rule: FillRule): Outline {
+/** Boxes closer than this may have lines that meet once they are whole numbers, mm. */
+const NEAR_MM = 2 / SCALE;
+
+/**
+ * Rings that can have to do with each other: those whose boxes meet, or come within twice a margin. Letters of a word lie
+ * apart, and a word is worked letter by letter then: the time for one outline grows faster than its size.
+ */
+function clusters(first: Outline, second: Outline, marginMm = 0): { first: Outline; second: Outline }[] {
+  const reach = marginMm + NEAR_MM;
+  const boxed = [...first, ...second].flatMap((ring, n) => {
+    const box = boxOf([ring]);
+    return box ? [{ ring, isFirst: n < first.length, box }] : [];
+  });
+  const parent = boxed.map((_, n) => n);
+  const root = (n: number): number => {
+    let at = n;
+    while (parent[at] !== at) {
+      parent[at] = parent[parent[at] ?? at] ?? at;
+      at = parent[at] ?? at;
+    }
+    return at;
+  };
+  const order = boxed.map((_, n) => n).sort((a, b) => (boxed[a]?.box.left ?? 0) - (boxed[b]?.box.left ?? 0));
+  let open: number[] = [];
+  for (const n of order) {
+    const box = boxed[n]?.box;
+    if (!box) continue;
+    open = open.filter((other) => (boxed[other]?.box.right ?? 0) + 2 * reach >= box.left);
+    for (const other of open) {
+      const beside = boxed[other]?.box;
+      if (beside && beside.top - 2 * reach <= box.bottom && beside.bottom + 2 * reach >= box.top)
+        parent[root(n)] = root(other);
+    }
+    open.push(n);
+  }
+  const found = new Map<number, { first: Ring[]; second: Ring[] }>();
+  boxed.forEach(({ ring, isFirst }, n) => {
+    const at = root(n);
+    const cluster = found.get(at) ?? { first: [], second: [] };
+    found.set(at, cluster);
+    (isFirst ? cluster.first : cluster.second).push(ring);
+  });
+  return [...found.values()];
+}
+
+const combined = (type: number, first: Outline, second: Outline, rule: FillRule): Outline =>
+  clusters(first, second).flatMap((cluster) => combinedAtOnce(type, cluster.first, cluster.second, rule));
+
+function combinedAtOnce(type: number, first: Outline, second: Outline, rule: FillRule): Outline {
   const clipper = new ClipperLib.Clipper();
   clipper.StrictlySimple = true;
   clipper.AddPaths(pathsOf(first), ClipperLib.PolyType.ptSubject, true);
@@ -51,10 +99,13 @@ export const common = (outline: Outline, other: Outline): Outline =>
  * An outline grown on every side, its corners rounded; holes shrink.
  * @param byMm how far; below 0 it shrinks, and what is thinner than twice that vanishes
  */
-export function grown(outline: Outline, byMm: number): Outline {
+export const grown = (outline: Outline, byMm: number): Outline =>
+  clusters(outline, [], Math.max(0, byMm)).flatMap(({ first }) => grownAtOnce(first, byMm));
+
+function grownAtOnce(outline: Outline, byMm: number): Outline {
   const offset = new ClipperLib.ClipperOffset(2, ARC_TOLERANCE);
   // Offsetting goes by the direction of rings: welding by even and odd gives outer ones and holes theirs.
-  const paths = pathsOf(welded(outline, 'evenOdd'));
+  const paths = pathsOf(combinedAtOnce(clipType.ctUnion, outline, [], 'evenOdd'));
   offset.AddPaths(paths, ClipperLib.JoinType.jtRound, ClipperLib.EndType.etClosedPolygon);
   const solution: Path[] = [];
   offset.Execute(solution, byMm * SCALE);

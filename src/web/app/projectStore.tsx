@@ -18,6 +18,7 @@ import { get, set } from './deviceStore';
 import { withAnswer } from './rowsAfter';
 import { type CommandQueue, useCommandQueue } from './useCommandQueue';
 import { useCutter } from './useCutter';
+import { useWarmed } from './useWarmed';
 import type { ProjectLocale } from './words';
 
 /** What can be done to a project; the same functions as long as it is open. */
@@ -134,7 +135,11 @@ export function ProjectProvider(props: {
   const { rows, run, undo, undoWith, bringBack, resolve, retry, noteAct, entries, notKept, lastAct } = queue;
   const memo = useMemo(() => new Memo(), []);
   const { cutter, isLaying } = useCutter();
-  const plan = useMemo(() => (rows ? new Plan(rows, now, memo, cutter) : null), [rows, now, memo, cutter]);
+  const isWarm = useWarmed(rows, memo, cutter);
+  const plan = useMemo(
+    () => (rows && isWarm ? new Plan(rows, now, memo, cutter) : null),
+    [rows, isWarm, now, memo, cutter],
+  );
   const commands = useMemo<ProjectCommands>(
     () => ({ run, undo, undoWith, bringBack, resolve, retry, noteAct, dismissNews: () => setNews(false) }),
     [run, undo, undoWith, bringBack, resolve, retry, noteAct],
@@ -154,7 +159,7 @@ export function ProjectProvider(props: {
   );
 
   // What comes first is the plan; the page around it is drawn after that, bit by bit, so that it never stands still.
-  const isReady = useDeferredValue(rows !== null, false);
+  const isReady = useDeferredValue(plan !== null, false);
 
   if (rows && plan && locale && isReady)
     return (

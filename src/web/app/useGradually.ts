@@ -1,7 +1,5 @@
 import { useEffect, useState } from 'react';
-
-/** How long it works before the page may breathe, ms. */
-const STRETCH_MS = 12;
+import { inStretches } from './inStretches';
 
 /**
  * Makes something of each of a list, a few at a time, so that the page stays quick; what is made so far shows.
@@ -18,22 +16,15 @@ export function useGradually<Item, Made>(
     isDone: false,
   });
   useEffect(() => {
-    let timer = 0;
-    let next = 0;
     const made: Made[] = [];
-    const stretch = () => {
-      const until = performance.now() + STRETCH_MS;
-      while (next < items.length && performance.now() < until) {
-        const item = items[next];
-        next += 1;
-        const one = item === undefined ? null : make(item);
+    function* work() {
+      for (const item of items) {
+        const one = make(item);
         if (one !== null) made.push(one);
+        yield;
       }
-      setState({ of: items, by: make, made: [...made], isDone: next >= items.length });
-      if (next < items.length) timer = window.setTimeout(stretch, 0);
-    };
-    timer = window.setTimeout(stretch, 0);
-    return () => window.clearTimeout(timer);
+    }
+    return inStretches(work(), (isDone) => setState({ of: items, by: make, made: [...made], isDone }));
   }, [items, make]);
   // While the first of new answers are on their way the old ones stand: nothing jumps.
   return { made: state.made, isDone: state.isDone && state.of === items && state.by === make };

@@ -23,9 +23,12 @@ interface LaidOn {
   entry: StackEntry;
 }
 
-/** Units of work on one zone: square meters reached (a spray sees no texture), leaves, or pieces of film. */
-function workUnits({ technique, coating }: PlannedLayer, { zone: { zone }, entry }: LaidOn): number {
-  if ('each' in technique.rate)
+/**
+ * Units of work of a coat on one zone: square meters reached (a spray sees no texture), leaves, or pieces of film and
+ * paper; what goes over pieces that lie is by the square meter again.
+ */
+function workUnits({ technique, coating }: PlannedLayer, { zone: { zone }, entry }: LaidOn, coat: number): number {
+  if ('each' in technique.rate && !(coat > 1 && technique.laterRate !== null))
     return entry.sheet?.demand.laidPieces ?? (zone.shape.kind === 'leaves' ? zone.shape.leaves : 1) * zone.count;
   return coating.unit === 'can' ? entry.reachedM2.projected : entry.reachedM2.textured;
 }
@@ -35,7 +38,7 @@ function firstMinutes(book: StepBook, layer: PlannedLayer, laid: LaidOn, rate: n
   const demand = laid.entry.sheet?.demand;
   if (demand?.work)
     return demand.work.reduce((sum, { rate: id, units }) => sum + units * book.number(`labor.${id}MinutesEach`), 0);
-  const usual = workUnits(layer, laid) * rate;
+  const usual = workUnits(layer, laid, 1) * rate;
   if (!laysSmallSheets(layer.technique)) return usual;
   return Math.max(usual, (demand?.laidPieces ?? 0) * book.number(LAID_SHEET_KEY));
 }
@@ -146,7 +149,7 @@ class LayerSteps {
     const runMinutes = book.run(id, zones, rateKey, (zone) => {
       const laid = of(zone);
       if (!laid) return 0;
-      const minutes = coat === 1 ? firstMinutes(book, layer, laid, rate) : workUnits(layer, laid) * rate;
+      const minutes = coat === 1 ? firstMinutes(book, layer, laid, rate) : workUnits(layer, laid, coat) * rate;
       return minutes * technique.detailFactor(zone.zone.detail) * part(laid);
     });
     const amountOf = (laid: LaidOn) => coatShare(laid.entry, coat) * part(laid) * laid.zone.pieceCount;

@@ -33,11 +33,11 @@ const FLAT_PIECE_MM = 50;
 /** A torn piece on turned legs and the like, whose radius nobody knows, mm wide (from memory, no source). */
 const SLIM_PIECE_MM = 20;
 
-/** Area of a torn piece, mm²: square on what is flat; on a ball a third of its radius wide and twice as long. */
+/** Area of a torn piece, mm²: square on what is flat; on a ball a third of its radius wide and as long as it. */
 function tornPieceMm2(faces: readonly Face[]): number {
   const radii = faces
     .filter(({ curve }) => curve === 'double')
     .map((face) => (face.widthMm * face.count) / (2 * Math.PI));
   const wide = faces.length === 0 ? SLIM_PIECE_MM : Math.min(FLAT_PIECE_MM, ...radii.map((radius) => radius / 3));
-  return wide * Math.min(FLAT_PIECE_MM, 2 * wide);
+  return wide * Math.min(FLAT_PIECE_MM, 3 * wide);
 }

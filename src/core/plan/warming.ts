@@ -1,0 +1,25 @@
+import { filmFindings } from '../recipe/filmFindings';
+import type { PlanModel } from './model/planModel';
+
+/**
+ * Computes what a plan will ask for, every way to fill a slot with what there is to say of it, and pauses often: whoever
+ * runs it may let others work in between. What it computed is in the memory of the model afterwards.
+ */
+export function* warming(model: PlanModel): Generator<undefined, void> {
+  for (const { id, recipeId } of model.rows.options) {
+    model.option(id);
+    yield;
+    const recipe = recipeId === null ? undefined : model.recipe(recipeId);
+    if (!recipe) continue;
+    const context = model.recipeContext();
+    for (const layer of recipe.layers) {
+      if (layer.artworkId === null) continue;
+      // The places where a lettering is too thin take longest; they are remembered with its outline.
+      filmFindings([layer], context);
+      yield;
+    }
+    // Gathered when they are first read.
+    void recipe.findings.length;
+    yield;
+  }
+}
