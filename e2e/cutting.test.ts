@@ -13,7 +13,7 @@ const nook = projects.find(({ name }) => name === 'Dining nook and pantry')?.id 
 
 interface Snapshot {
   slots: { id: string; name: string }[];
-  recipes: { id: string; name: string; body: { layers: { artworkId?: string | null }[] } }[];
+  recipes: { id: string; name: string; body: { layers: { artworkIds?: string[] }[] } }[];
   colorCards: { id: string; name: string }[];
   supplies: { id: string; kindId: string; offcuts: { widthMm: number }[] }[];
   layouts: { pins: unknown[] }[];

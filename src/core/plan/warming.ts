@@ -13,7 +13,7 @@ export function* warming(model: PlanModel): Generator<undefined, void> {
     if (!recipe) continue;
     const context = model.recipeContext();
     for (const layer of recipe.layers) {
-      if (layer.artworkId === null) continue;
+      if (layer.artworkIds.length === 0) continue;
       // The places where a lettering is too thin take longest; they are remembered with its outline.
       filmFindings([layer], context);
       yield;

@@ -24,8 +24,8 @@ export interface Candidate {
   sheen: Sheen;
   /** The paper or cloth that it lays in a medium, its design and which supply that is; null for what is only coated or stuck on. */
   sheet: { kind: Consumable; supplyKey: string; color: Lab | null; design: string | null } | null;
-  /** The shape or lettering that it cuts; null where it cuts none. */
-  artworkId: string | null;
+  /** The shapes or lettering that it cuts; none where it cuts none. */
+  artworkIds: readonly string[];
   coats: number | null;
   /** Sort order from the bottom up. */
   order: number;
@@ -63,7 +63,7 @@ export function proposedCandidate(
     color: tint?.lab ?? null,
     sheen,
     sheet: null,
-    artworkId: null,
+    artworkIds: [],
     coats: null,
     order,
   };
@@ -178,7 +178,7 @@ export function chosenCandidates(
           color: card?.lab ?? null,
           design: card?.name ?? null,
         },
-        artworkId: layer.artworkId ?? null,
+        artworkIds: layer.artworkIds ?? [],
         coats: layer.coats,
         order,
       },

@@ -37,7 +37,7 @@ function filmed(layer: Partial<ChosenLayer>, artwork: Artwork | null = label(), 
     layers: made.body.layers.map((own) => ({
       ...own,
       techniqueId: 'filmShapes',
-      artworkId: 'label',
+      artworkIds: ['label'],
       zoneKeys: [`${made.body.pieces[0]?.id}/${zone}`],
       ...layer,
     })),

@@ -1,7 +1,7 @@
-import { shapeToCut } from '../artwork/artwork';
+import { type Artwork, shapeToCut } from '../artwork/artwork';
 import { stockFacts } from '../catalog/stockFacts';
 import { unroll } from '../surface/unroll';
-import { isFilm, type SheetQuestion } from '../technique/sheetWork';
+import { type CutRule, isFilm, type SheetQuestion } from '../technique/sheetWork';
 import type { Candidate } from './candidates';
 import type { RecipeContext } from './recipeContext';
 import type { StackEntry } from './stack';
@@ -20,7 +20,10 @@ export const isMirrored = ({ coating }: Pick<Candidate, 'coating'>): boolean => 
 function questionOf(zone: ZonePlan, candidate: Candidate, key: string, context: RecipeContext): SheetQuestion | null {
   const usual = isFilm(candidate.coating) ? candidate.coating.cut : candidate.sheet?.kind.cut;
   if (!usual) return null;
-  const artwork = candidate.artworkId === null ? undefined : context.artworks.get(candidate.artworkId);
+  const shapeOf = (artwork: Artwork) => ({
+    name: artwork.name,
+    cut: (as: CutRule) => shapeToCut(artwork, { ...as, isMirrored: isMirrored(candidate) }),
+  });
   return {
     faces: unroll(zone.zone.shape),
     times: zone.zone.count * zone.zone.sides,
@@ -29,8 +32,7 @@ function questionOf(zone: ZonePlan, candidate: Candidate, key: string, context: 
     stock: stockFacts(usual, context.stocks.get(key) ?? null),
     // On a table top anyone may sit on any side.
     isUpright: zone.zone.use !== 'tableTop',
-    artwork: artwork?.name ?? null,
-    shape: (as) => (artwork ? shapeToCut(artwork, { ...as, isMirrored: isMirrored(candidate) }) : null),
+    shapes: candidate.artworkIds.flatMap((id) => context.artworks.get(id) ?? []).map(shapeOf),
   };
 }
 

@@ -44,8 +44,7 @@ const question = (faces: Face[], stock = paper(305, 305), change: Partial<SheetQ
   areaM2: 0,
   stock,
   isUpright: true,
-  artwork: null,
-  shape: () => null,
+  shapes: [],
   ...change,
 });
 const edges = { bleedMm: 6, wrapMm: 15, overlapMm: 6 };

@@ -8,6 +8,16 @@ import type { Outline } from '../surface/outline';
 import type { Face } from '../surface/unroll';
 import type { TechniqueValues } from './technique';
 
+/** How a technique asks for a shape: whether it is mirrored goes by its film. */
+export type CutRule = Omit<CutAs, 'isMirrored'>;
+
+/** A shape that somebody chose to cut. */
+export interface ChosenShape {
+  name: string;
+  /** The shape as it is cut; null where it has no such color. */
+  cut(as: CutRule): CutShape | null;
+}
+
 /** What a zone is to somebody who covers it with sheets. */
 export interface SheetQuestion {
   /** Its faces laid flat, of one shape; none where only torn pieces follow it. */
@@ -21,10 +31,8 @@ export interface SheetQuestion {
   stock: StockFacts;
   /** Whether the print has a way up, and the zone stands so that it shows. */
   isUpright: boolean;
-  /** What the shape is called that was chosen; null where none was. */
-  artwork: string | null;
-  /** Gives that shape as it is cut; null where none was chosen, or it has no such color. */
-  shape(as: Omit<CutAs, 'isMirrored'>): CutShape | null;
+  /** The shapes that were chosen; none where it is a plain box. */
+  shapes: readonly ChosenShape[];
 }
 
 /** One piece to cut, and where on its face it goes. */

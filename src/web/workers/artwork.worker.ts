@@ -1,20 +1,14 @@
 import { layerOutline, type ThinPlace, thinPlaces } from '@core/artwork/artwork';
 import { basicOutline } from '@core/artwork/basicShapes';
 import { fontOf } from '@core/artwork/fonts.data';
-import { type Lettering, letteringOutline, missingSigns, readFont } from '@core/artwork/lettering';
+import { type Backing, type Drawn, labelSet, letteredLabel, stacked } from '@core/artwork/label';
+import { type Lettering, missingSigns, readFont } from '@core/artwork/lettering';
 import { pathOfOutline } from '@core/artwork/pathOutline';
 import { type BladePath, bladePath, type Machine, type OffMat, offMat } from '@core/cutting/machine/bladePath';
 import { type Dropped, inOwnBox, type Place, readSvg, SvgError } from '@core/formats/artwork/readSvg';
-import { boxOf, type Outline, shifted } from '@core/surface/outline';
+import type { Outline } from '@core/surface/outline';
 import { expose } from 'comlink';
 import { fontUrls } from './fontUrls';
-
-/** A drawing as it is kept: its size and a path for each of its colors. */
-export interface Drawn {
-  widthMm: number;
-  heightMm: number;
-  layers: { name: string; path: string }[];
-}
 
 const fonts = new Map<string, Promise<ReturnType<typeof readFont>>>();
 
@@ -35,35 +29,28 @@ function fontNamed(id: string) {
   return read;
 }
 
-/** A shape behind words: which, and how far it reaches beyond them, mm. */
-export interface Backing {
-  id: string;
-  marginMm: number;
-}
-
 /** Words set in a typeface, on a label or by themselves. */
 async function letter(lettering: Lettering, backing: Backing | null): Promise<Drawn & { missing: string[] }> {
   const font = await fontNamed(fontOf(lettering.fontId)?.id ?? 'nunito700');
-  const words = letteringOutline(font, lettering);
-  const box = boxOf(words) ?? { left: 0, top: 0, right: 0, bottom: 0 };
-  const missing = missingSigns(font, lettering.words);
-  if (backing === null || words.length === 0)
-    return {
-      widthMm: box.right,
-      heightMm: box.bottom,
-      layers: [{ name: 'Words', path: pathOfOutline(words) }],
-      missing,
-    };
-  const { marginMm } = backing;
-  const [widthMm, heightMm] = [box.right + 2 * marginMm, box.bottom + 2 * marginMm];
+  return { ...letteredLabel(font, lettering, backing), missing: missingSigns(font, lettering.words) };
+}
+
+/** Labels of a set, how they look together, and what their typeface has no outline for. */
+export interface LabelSet {
+  each: { words: string; drawn: Drawn }[];
+  together: Drawn;
+  missing: string[];
+}
+
+/** A label for each line of words. */
+async function letterSet(lettering: Lettering, backing: Backing | null): Promise<LabelSet> {
+  const font = await fontNamed(fontOf(lettering.fontId)?.id ?? 'nunito700');
+  const each = labelSet(font, lettering, backing);
+  const drawings = each.map(({ drawn }) => drawn);
   return {
-    widthMm,
-    heightMm,
-    layers: [
-      { name: backing.id, path: pathOfOutline(basicOutline(backing.id, widthMm, heightMm)) },
-      { name: 'Words', path: pathOfOutline(shifted(words, marginMm, marginMm)) },
-    ],
-    missing,
+    each,
+    together: stacked(drawings, lettering.letterHeightMm / 2),
+    missing: missingSigns(font, lettering.words),
   };
 }
 
@@ -134,6 +121,6 @@ const cutSvg = (text: string, machine: Machine, tell: (share: number) => void): 
     return { ok: true, rings, off, path, dropped: read.dropped };
   });
 
-const work = { letter, shape, importSvg, thin, cutSvg };
+const work = { letter, letterSet, shape, importSvg, thin, cutSvg };
 export type ArtworkWork = typeof work;
 expose(work);

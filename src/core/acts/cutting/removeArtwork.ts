@@ -11,7 +11,7 @@ export const removeArtwork = projectAct({
   decide: (rows, { artworkId }) => {
     const artwork = rows.artworks.find((row) => row.id === artworkId);
     if (!artwork) return refuse('artworkId', artworkId, 'an artwork that is still there');
-    const user = rows.recipes.find(({ body }) => body.layers.some((layer) => layer.artworkId === artworkId));
+    const user = rows.recipes.find(({ body }) => body.layers.some((layer) => layer.artworkIds?.includes(artworkId)));
     return user
       ? refuse('artworkId', artwork.name, `an artwork that no layer cuts; “${user.name}” does`)
       : [remove('artworks', artworkId)];

@@ -84,8 +84,8 @@ const chosenLayer = z.strictObject({
   colorCardId: refersTo('colorCards').nullable(),
   /** The kind of paper or cloth that is laid; its design is the color card. Absent where nothing is cut. */
   sheetId: line(1, 60).nullable().optional(),
-  /** The shape or lettering that is cut from it; absent where none is. */
-  artworkId: refersTo('artworks').nullable().optional(),
+  /** The shapes or lettering that are cut from it, of several each for its share of like pieces; absent where none are. */
+  artworkIds: z.array(refersTo('artworks')).max(50, 'at most 50 shapes in one layer').optional(),
   sheen,
   zoneKeys,
   /** Coats overruled by the stylist, or null to compute them. */

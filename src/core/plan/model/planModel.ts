@@ -123,7 +123,7 @@ export class PlanModel {
       ],
       lessons: this.lessons(),
       stocks: this.index.stocks,
-      artworks: body.layers.map((layer) => this.index.artworks.get(layer.artworkId ?? '')),
+      artworks: body.layers.flatMap(({ artworkIds = [] }) => artworkIds.map((own) => this.index.artworks.get(own))),
     });
     this.recipes.set(id, plan);
     return plan;

@@ -122,6 +122,7 @@ function LayerHead(props: { layer: ChosenLayer; open: boolean; onToggle: () => v
     : undefined;
   const name = sheet?.name ?? coating?.name ?? layer.coatingId ?? technique?.name ?? layer.techniqueId;
   const shows = card && coating && (isColored(coating) || sheet);
+  const shapes = rows.artworks.filter(({ id }) => layer.artworkIds?.includes(id)).map((shape) => shape.name);
   const onZones = layer.zoneKeys === 'all' ? 0 : layer.zoneKeys.length;
   const zones = layer.zoneKeys === 'all' ? '' : ` · ${onZones} ${onZones === 1 ? 'zone' : 'zones'}`;
   return (
@@ -130,7 +131,7 @@ function LayerHead(props: { layer: ChosenLayer; open: boolean; onToggle: () => v
         {shows && <Swatch color={card.lab} />}
         <b>{name}</b>
         <span className="muted small">
-          {[shows ? card.name : '', coating ? (technique?.name.toLowerCase() ?? '') : '']
+          {[shows ? card.name : '', shapesWords(shapes), coating ? (technique?.name.toLowerCase() ?? '') : '']
             .filter((word) => word !== '')
             .join(' · ')}
           {zones}
@@ -140,6 +141,10 @@ function LayerHead(props: { layer: ChosenLayer; open: boolean; onToggle: () => v
     </div>
   );
 }
+
+/** Shapes that a layer cuts, by name as long as there is room for them. */
+const shapesWords = (names: readonly string[]): string =>
+  names.length > 3 ? `${names.slice(0, 2).join(', ')} and ${names.length - 2} more` : names.join(', ');
 
 /** Whether a technique lays paper or cloth in a medium, so that a kind and a design are asked. */
 const isLaidInMedium = (technique: Technique, coating: Coating | undefined): boolean =>
@@ -203,7 +208,7 @@ function LayerEditor(props: { layer: ChosenLayer; recipe: RecipeAccess }) {
     recipe.setLayer(layer.id, { techniqueId, coatingId: next.lays ? fits : null, values: {} });
   };
   const isAsked = ({ only }: TechniqueParameter) =>
-    only === undefined || only === (layer.artworkId == null ? 'noArtwork' : 'artwork');
+    only === undefined || only === ((layer.artworkIds ?? []).length === 0 ? 'noArtwork' : 'artwork');
   const setCovered = (keys: string[]) =>
     recipe.setLayer(layer.id, { zoneKeys: keys.length === zones.length ? 'all' : keys });
   return (

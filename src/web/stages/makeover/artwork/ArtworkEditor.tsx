@@ -1,6 +1,7 @@
 import type { ThinPlace } from '@core/artwork/artwork';
 import { basicShapes } from '@core/artwork/basicShapes';
 import { fonts, isScript } from '@core/artwork/fonts.data';
+import { type Backing, backingOf, type Drawn, labelLines } from '@core/artwork/label';
 import type { Lettering } from '@core/artwork/lettering';
 import type { Coating } from '@core/catalog/coating';
 import { hexFromLab, type Lab } from '@core/color/lab';
@@ -12,7 +13,7 @@ import { useEffect, useRef, useState } from 'react';
 import { useCommands, useLocale } from '../../../app/projectStore';
 import { Choice, LengthField, TextField } from '../../../ui/fields';
 import { SideBySide } from '../../../ui/layout';
-import type { Backing, Drawn, Imported } from '../../../workers/artwork.worker';
+import type { Imported } from '../../../workers/artwork.worker';
 import { ArtworkPreview } from './ArtworkPreview';
 import styles from './artwork.module.css';
 import { artworkWorker } from './artworkWorker';
@@ -34,12 +35,8 @@ const usualLettering: Lettering = {
   align: 'middle',
 };
 
-/** The shape that a kept lettering stands on, and how far it reaches beyond the words. */
-function backingOf(artwork: ArtworkRow | null): Backing | null {
-  const [first, words] = artwork?.layers ?? [];
-  if (!artwork?.text || !first || !words || !basicShapes.some(({ id }) => id === first.name)) return null;
-  return { id: first.name, marginMm: 8 };
-}
+const shapeIds = basicShapes.map(({ id }) => id);
+const hundredths = (mm: number): number => Math.round(mm * 100) / 100;
 
 /** Makes a shape or a lettering, or sets one anew: words, a basic shape, or a drawing from a file. */
 export function ArtworkEditor(props: {
@@ -49,7 +46,8 @@ export function ArtworkEditor(props: {
   /** The color of that film, for the drawing. */
   color: Lab | null;
   onClose: () => void;
-  onSaved: (id: string) => void;
+  /** Told what was kept: one shape, or the labels of a set. */
+  onSaved: (ids: string[]) => void;
 }) {
   const { artwork, film } = props;
   const locale = useLocale();
@@ -57,7 +55,11 @@ export function ArtworkEditor(props: {
   const [way, setWay] = useState<Way>(artwork && !artwork.text ? 'file' : 'words');
   const [name, setName] = useState(artwork?.name ?? '');
   const [lettering, setLettering] = useState<Lettering>({ ...usualLettering, ...artwork?.text });
-  const [backing, setBacking] = useState<Backing | null>(() => backingOf(artwork));
+  const [backing, setBacking] = useState<Backing | null>(() =>
+    artwork?.text ? backingOf({ ...artwork, layers: [...artwork.layers] }, shapeIds) : null,
+  );
+  const [isSet, setSet] = useState(false);
+  const [labels, setLabels] = useState<readonly { words: string; drawn: Drawn }[]>([]);
   const [shape, setShape] = useState({ id: 'circle', widthMm: 4 * MM_PER_INCH, heightMm: 4 * MM_PER_INCH });
   const [file, setFile] = useState<{ name: string; result: Imported } | null>(null);
   const [drawn, setDrawn] = useState<Drawn>(
@@ -68,11 +70,16 @@ export function ArtworkEditor(props: {
   const [problem, setProblem] = useState('');
   const asked = useRef(0);
 
+  const makesSet = way === 'words' && isSet && artwork === null && labelLines(lettering.words).length > 1;
   useEffect(() => {
     asked.current += 1;
     const mine = asked.current;
     const isLatest = () => mine === asked.current;
-    const draw = async (): Promise<Drawn & { missing?: string[] }> => {
+    const draw = async (): Promise<Drawn & { missing?: string[]; each?: { words: string; drawn: Drawn }[] }> => {
+      if (makesSet) {
+        const { together, ...set } = await artworkWorker().letterSet(lettering, backing);
+        return { ...together, ...set };
+      }
       if (way === 'words') return artworkWorker().letter(lettering, backing);
       if (way === 'shape') return artworkWorker().shape(shape.id, shape.widthMm, shape.heightMm);
       if (file?.result.ok) return file.result.drawn;
@@ -86,12 +93,13 @@ export function ArtworkEditor(props: {
         setProblem('');
         setDrawn(next);
         setMissing(next.missing ?? []);
+        setLabels(next.each ?? []);
         const least = film?.adhesive?.leastStrokeMm.usual;
         const places = least === undefined ? [] : await artworkWorker().thin(next.layers, least);
         if (isLatest()) setThin(places);
       })
       .catch(() => isLatest() && setProblem('The letters could not be set here. Try again in a moment.'));
-  }, [way, lettering, backing, shape, file, artwork, film]);
+  }, [way, lettering, backing, shape, file, artwork, film, makesSet]);
 
   const least =
     film?.adhesive &&
@@ -104,26 +112,27 @@ export function ArtworkEditor(props: {
         ? basicShapes.find(({ id }) => id === shape.id)?.name
         : file?.name.replace(/\.svg$/i, '');
   const isOne = drawn.layers.length === 1;
-  const canKeep = drawn.layers.some(({ path }) => path !== '') && drawn.widthMm > 0;
+  const canKeep = drawn.layers.some(({ path }) => path !== '') && drawn.widthMm > 0 && (!makesSet || labels.length > 0);
   const tooLong = drawn.layers.some(({ path }) => path.length > 200_000);
+  const rowOf = (drawing: Drawn, title: string, text: Lettering | null): ArtworkRow => ({
+    id: artwork?.id ?? crypto.randomUUID(),
+    version: artwork?.version ?? 1,
+    name: title,
+    widthMm: hundredths(drawing.widthMm),
+    heightMm: hundredths(drawing.heightMm),
+    layers: drawing.layers.map((layer, n) => ({
+      name: layer.name.slice(0, 60),
+      path: layer.path,
+      colorCardId: artwork?.layers[n]?.colorCardId ?? null,
+    })),
+    text,
+  });
   const keep = () => {
-    const id = artwork?.id ?? crypto.randomUUID();
-    run('saveArtwork', {
-      artwork: {
-        id,
-        version: artwork?.version ?? 1,
-        name: name.trim() || usualName || 'Shape',
-        widthMm: Math.round(drawn.widthMm * 100) / 100,
-        heightMm: Math.round(drawn.heightMm * 100) / 100,
-        layers: drawn.layers.map((layer, n) => ({
-          name: layer.name.slice(0, 60),
-          path: layer.path,
-          colorCardId: artwork?.layers[n]?.colorCardId ?? null,
-        })),
-        text: way === 'words' ? { ...lettering } : null,
-      },
-    });
-    props.onSaved(id);
+    const artworks = makesSet
+      ? labels.map(({ words, drawn: own }) => rowOf(own, words.slice(0, 80), { ...lettering, words }))
+      : [rowOf(drawn, name.trim() || usualName || 'Shape', way === 'words' ? { ...lettering } : null)];
+    run('saveArtwork', { artworks });
+    props.onSaved(artworks.map(({ id }) => id));
   };
   return (
     <Modal
@@ -136,7 +145,7 @@ export function ArtworkEditor(props: {
           Cancel
         </Button>,
         <Button key="keep" type="primary" disabled={!canKeep || tooLong} onClick={keep}>
-          Keep it
+          {makesSet ? `Keep the ${labels.length} labels` : 'Keep it'}
         </Button>,
       ]}
     >
@@ -152,7 +161,12 @@ export function ArtworkEditor(props: {
       />
       <div className={styles.sides}>
         <div className={styles.fields}>
-          {way === 'words' && <WordFields {...{ lettering, setLettering, backing, setBacking }} />}
+          {way === 'words' && (
+            <WordFields
+              {...{ lettering, setLettering, backing, setBacking, isSet }}
+              setSet={artwork === null ? setSet : null}
+            />
+          )}
           {way === 'shape' && (
             <>
               <Choice
@@ -178,13 +192,15 @@ export function ArtworkEditor(props: {
             </>
           )}
           {way === 'file' && <FileField file={file} onFile={setFile} />}
-          <TextField
-            label="Name"
-            value={name}
-            most={120}
-            onCommit={setName}
-            hint={usualName ? `empty: ${usualName}` : undefined}
-          />
+          {!makesSet && (
+            <TextField
+              label="Name"
+              value={name}
+              most={120}
+              onCommit={setName}
+              hint={usualName ? `empty: ${usualName}` : undefined}
+            />
+          )}
         </div>
         <div>
           <ArtworkPreview

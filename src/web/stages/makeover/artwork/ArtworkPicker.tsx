@@ -1,11 +1,15 @@
 import { basicShapes } from '@core/artwork/basicShapes';
 import type { Coating } from '@core/catalog/coating';
+import type { RowOf } from '@core/model/rows';
 import type { ChosenLayer } from '@core/recipe/recipeBody';
-import { Button } from 'antd';
+import { Button, Select } from 'antd';
 import { lazy, Suspense, useState } from 'react';
 import { useRows } from '../../../app/projectStore';
 import { Choice } from '../../../ui/fields';
+import styles from '../makeover.module.css';
 import type { RecipeAccess } from '../useRecipe';
+
+type ArtworkRow = RowOf<'artworks'>;
 
 const ArtworkEditor = lazy(() => import('./ArtworkEditor').then(({ ArtworkEditor: editor }) => ({ default: editor })));
 
@@ -13,18 +17,25 @@ const ArtworkEditor = lazy(() => import('./ArtworkEditor').then(({ ArtworkEditor
 const layerWords = (name: string): string =>
   basicShapes.find(({ id }) => id === name)?.name.toLowerCase() ?? (name === '' ? 'no color said' : name.toLowerCase());
 
-/** The shape or lettering that a layer of film cuts: one that is there, or a new one. */
+/** The shapes or lettering that a layer of film cuts: some that are there, or new ones. */
 export function ArtworkPicker(props: { layer: ChosenLayer; coating: Coating; recipe: RecipeAccess }) {
   const rows = useRows();
   const { layer, recipe } = props;
-  const [editing, setEditing] = useState<'new' | 'this' | null>(null);
-  const chosen = rows.artworks.find(({ id }) => id === layer.artworkId) ?? null;
-  const colors = chosen?.layers.length ?? 0;
+  const ids = layer.artworkIds ?? [];
+  const [editing, setEditing] = useState<'new' | ArtworkRow | null>(null);
+  const chosen = rows.artworks.filter(({ id }) => ids.includes(id));
+  const most = chosen.reduce<ArtworkRow | null>(
+    (found, one) => (one.layers.length > (found?.layers.length ?? 0) ? one : found),
+    null,
+  );
+  const colors = most?.layers ?? [];
   const layers = recipe.row.body.layers;
   const cut = new Set(
-    layers.filter(({ artworkId }) => artworkId === chosen?.id).map(({ values }) => values.artworkColor ?? 0),
+    layers
+      .filter(({ artworkIds }) => artworkIds?.some((id) => ids.includes(id)))
+      .map(({ values }) => values.artworkColor ?? 0),
   );
-  const next = Array.from({ length: colors }, (_, n) => n + 1).find((color) => !cut.has(color));
+  const next = colors.map((_, n) => n + 1).find((color) => !cut.has(color));
   /** Another layer of film for the next color; this one keeps its own. */
   const layNext = () => {
     const own = layer.values.artworkColor ?? 0;
@@ -47,24 +58,43 @@ export function ArtworkPicker(props: { layer: ChosenLayer; coating: Coating; rec
       ),
     });
   };
+  /** Layers that cut the other colors of the same shapes follow. */
+  const setIds = (artworkIds: string[]) =>
+    recipe.setBody({
+      layers: layers.map((entry) => {
+        const own = entry.artworkIds ?? [];
+        const isSibling = ids.length > 0 && own.length === ids.length && own.every((id) => ids.includes(id));
+        return entry.id === layer.id || isSibling ? { ...entry, artworkIds } : entry;
+      }),
+    });
   return (
     <div>
-      <Choice
-        label="Shape or lettering"
-        value={chosen?.id ?? ''}
-        options={[
-          { value: '', label: 'a plain box, by its size' },
-          ...rows.artworks.map(({ id, name }) => ({ value: id, label: name })),
-        ]}
-        onChange={(id) => recipe.setLayer(layer.id, { artworkId: id === '' ? null : id })}
-      />
-      {chosen && colors > 1 && (
+      <div className={styles.choice}>
+        <span>Shapes or lettering</span>
+        <Select<string[]>
+          mode="multiple"
+          aria-label="Shapes or lettering"
+          value={chosen.map(({ id }) => id)}
+          onChange={setIds}
+          placeholder="a plain box, by its size"
+          options={rows.artworks.map(({ id, name }) => ({ value: id, label: name }))}
+          optionFilterProp="label"
+          maxCount={MOST_SHAPES}
+          virtual={false}
+        />
+      </div>
+      {chosen.length > 1 && (
+        <p className="muted small">
+          {chosen.length} shapes, each on its share of the {pieces(recipe)} pieces.
+        </p>
+      )}
+      {colors.length > 1 && (
         <Choice
           label="What of it this film is"
           value={String(layer.values.artworkColor ?? 0)}
           options={[
             { value: '0', label: 'all of it, in one color' },
-            ...chosen.layers.map(({ name }, n) => ({
+            ...colors.map(({ name }, n) => ({
               value: String(n + 1),
               label: `color ${n + 1}: ${layerWords(name)}`,
             })),
@@ -76,26 +106,26 @@ export function ArtworkPicker(props: { layer: ChosenLayer; coating: Coating; rec
         <Button size="small" onClick={() => setEditing('new')}>
           New words or shape
         </Button>
-        {chosen && (
-          <Button size="small" onClick={() => setEditing('this')}>
-            Set “{chosen.name}” anew
+        {chosen.map((artwork) => (
+          <Button key={artwork.id} size="small" onClick={() => setEditing(artwork)}>
+            Set “{artwork.name}” anew
           </Button>
-        )}
-        {chosen && colors > 1 && (cut.has(0) || next !== undefined) && (
+        ))}
+        {colors.length > 1 && (cut.has(0) || next !== undefined) && (
           <Button size="small" onClick={layNext}>
-            Cut its {colors} colors apart
+            Cut {chosen.length > 1 ? 'their' : 'its'} {colors.length} colors apart
           </Button>
         )}
       </div>
       {editing !== null && (
         <Suspense fallback={null}>
           <ArtworkEditor
-            artwork={editing === 'this' ? chosen : null}
+            artwork={editing === 'new' ? null : editing}
             color={rows.colorCards.find(({ id }) => id === layer.colorCardId)?.lab ?? null}
             film={props.coating}
             onClose={() => setEditing(null)}
-            onSaved={(id) => {
-              recipe.setLayer(layer.id, { artworkId: id });
+            onSaved={(kept) => {
+              setIds([...new Set([...ids, ...kept])].slice(-MOST_SHAPES));
               setEditing(null);
             }}
           />
@@ -104,3 +134,10 @@ export function ArtworkPicker(props: { layer: ChosenLayer; coating: Coating; rec
     </div>
   );
 }
+
+/** More shapes than one layer holds would be refused. */
+const MOST_SHAPES = 50;
+
+/** How many like pieces a recipe is for. */
+const pieces = (recipe: RecipeAccess): number =>
+  recipe.row.body.pieces.reduce((sum, { count }) => Math.max(sum, count), 1);

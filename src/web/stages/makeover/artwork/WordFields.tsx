@@ -1,5 +1,6 @@
 import { basicShapes } from '@core/artwork/basicShapes';
 import { fonts } from '@core/artwork/fonts.data';
+import { type Backing, labelLines } from '@core/artwork/label';
 import type { Lettering } from '@core/artwork/lettering';
 import { Input } from 'antd';
 import { useId } from 'react';
@@ -7,7 +8,6 @@ import { useLocale } from '../../../app/projectStore';
 import { Choice, LengthField, NumberField } from '../../../ui/fields';
 import { SideBySide } from '../../../ui/layout';
 import ui from '../../../ui/ui.module.css';
-import type { Backing } from '../../../workers/artwork.worker';
 
 /** Words as they are set, and the label that they stand on. */
 export function WordFields(props: {
@@ -15,10 +15,14 @@ export function WordFields(props: {
   setLettering: (next: Lettering) => void;
   backing: Backing | null;
   setBacking: (next: Backing | null) => void;
+  isSet: boolean;
+  /** Makes each line a label of its own; null where one label is set anew. */
+  setSet: ((next: boolean) => void) | null;
 }) {
   const locale = useLocale();
   const id = useId();
-  const { lettering, setLettering, backing, setBacking } = props;
+  const { lettering, setLettering, backing, setBacking, isSet, setSet } = props;
+  const lines = labelLines(lettering.words).length;
   const set = (change: Partial<Lettering>) => setLettering({ ...lettering, ...change });
   return (
     <>
@@ -29,12 +33,24 @@ export function WordFields(props: {
           aria-label="Words"
           value={lettering.words}
           maxLength={400}
-          rows={2}
+          rows={Math.min(8, Math.max(2, lettering.words.split('\n').length))}
           autoFocus
           placeholder="Flour"
           onChange={(event) => set({ words: event.target.value })}
         />
+        {setSet && lines < 2 && <small className="muted">one label a line makes a set: flour, sugar, rice</small>}
       </label>
+      {setSet && lines > 1 && (
+        <Choice
+          label="The lines are"
+          value={isSet ? 'set' : 'one'}
+          options={[
+            { value: 'one', label: 'one label' },
+            { value: 'set', label: `${lines} labels, one a line` },
+          ]}
+          onChange={(value) => setSet(value === 'set')}
+        />
+      )}
       <SideBySide across={2}>
         <Choice
           label="Typeface"
@@ -65,7 +81,7 @@ export function WordFields(props: {
           ]}
           onChange={(align) => set({ align })}
         />
-        {lettering.words.includes('\n') && (
+        {lettering.words.includes('\n') && !isSet && (
           <NumberField
             label="Line to line, in capitals"
             value={lettering.lineSpacing}
@@ -84,18 +100,42 @@ export function WordFields(props: {
           ]}
           onChange={(value) =>
             setBacking(
-              value === 'none' ? null : { id: value, marginMm: backing?.marginMm ?? lettering.letterHeightMm / 2 },
+              value === 'none'
+                ? null
+                : {
+                    marginMm: lettering.letterHeightMm / 2,
+                    leastWidthMm: 0,
+                    leastHeightMm: 0,
+                    ...backing,
+                    id: value,
+                  },
             )
           }
         />
         {backing && (
-          <LengthField
-            label="Label beyond the words"
-            value={backing.marginMm}
-            units={locale.units}
-            zero
-            onCommit={(marginMm) => setBacking({ ...backing, marginMm })}
-          />
+          <>
+            <LengthField
+              label="Label beyond the words"
+              value={backing.marginMm}
+              units={locale.units}
+              zero
+              onCommit={(marginMm) => setBacking({ ...backing, marginMm })}
+            />
+            <LengthField
+              label="Label, wide at least"
+              value={backing.leastWidthMm}
+              units={locale.units}
+              zero
+              onCommit={(leastWidthMm) => setBacking({ ...backing, leastWidthMm })}
+            />
+            <LengthField
+              label="Label, high at least"
+              value={backing.leastHeightMm}
+              units={locale.units}
+              zero
+              onCommit={(leastHeightMm) => setBacking({ ...backing, leastHeightMm })}
+            />
+          </>
         )}
       </SideBySide>
     </>
