@@ -17,7 +17,7 @@ interface Snapshot {
   colorCards: { id: string; name: string }[];
   supplies: { id: string; kindId: string; offcuts: { widthMm: number }[] }[];
   layouts: { pins: unknown[] }[];
-  artworks: { id: string; name: string; layers: unknown[] }[];
+  artworks: { id: string; name: string; widthMm: number; heightMm: number; layers: unknown[] }[];
 }
 const rows = async () => (await euporia.json(`/api/projects/${nook}/snapshot`)) as Snapshot;
 const go = (path: string) => person.goto(`${euporia.address}/p/${nook}/${path}`);
@@ -95,6 +95,24 @@ describe('lettering', () => {
     const now = await rows();
     expect(now.artworks.find(({ name }) => name === 'Beans')?.layers).toHaveLength(2);
     expect(now.recipes.find(({ id }) => id === jars?.id)?.body.layers).toHaveLength(before + 2);
+  });
+
+  it('of a set is typed one label a line: in one layer, alike in size, kept at once', async () => {
+    const setOf = async () => (await rows()).artworks.map(({ name }) => name);
+    const before = await setOf();
+    await person.press('New words or shape');
+    await person.fill('Words', 'Salt\nBrown sugar\nRye', 'stay');
+    await person.choose('The lines are', '3 labels, one a line');
+    await person.choose('On a label', 'Rounded label');
+    await person.press('Keep the 3 labels');
+    await person.saved();
+    expect(await setOf()).toEqual(expect.arrayContaining([...before, 'Salt', 'Brown sugar', 'Rye']));
+    const sizes = (await rows()).artworks.filter(({ name }) => ['Salt', 'Brown sugar', 'Rye'].includes(name));
+    expect(new Set(sizes.map(({ widthMm, heightMm }) => `${widthMm} ${heightMm}`)).size).toBe(1);
+    await person.seeText('4 shapes, each on its share of the 6 pieces');
+    // Both colors of what was cut apart follow.
+    const layers = (await rows()).recipes.flatMap(({ body }) => body.layers);
+    expect(layers.filter(({ artworkIds = [] }) => artworkIds.length === 4)).toHaveLength(2);
   });
 
   it('says what the film does not hold, and a sign that the typeface has not', async () => {

@@ -67,6 +67,49 @@ describe('shapes of film', () => {
     expect(cut(all)?.title).toContain('Cut the 6 pieces');
     expect((cut(all)?.runMinutes ?? 0) / (cut(one)?.runMinutes ?? 1)).toBeCloseTo(6, 6);
   });
+  describe('of a set', () => {
+    const names = ['Flour', 'Sugar', 'Rice', 'Oats', 'Lentils', 'Coffee'];
+    const set = (count: number, layer: Partial<ChosenLayer> = {}) => {
+      const made = recipe('jars', jar, 'permanentFilm', 'teal');
+      const labels = names.slice(0, count).map((name) => label({ id: name, name }));
+      const body = {
+        ...made.body,
+        pieces: made.body.pieces.map((piece) => ({ ...piece, templateId: 'vase', count: 6 })),
+        layers: made.body.layers.map((own) => ({
+          ...own,
+          techniqueId: 'filmShapes',
+          artworkIds: labels.map(({ id }) => id),
+          zoneKeys: [`${made.body.pieces[0]?.id}/${zone}`],
+          ...layer,
+        })),
+      };
+      const artworks = new Map(labels.map((own) => [own.id, own]));
+      return computeRecipe('jars', body, recipeContext([jar], { artworks }));
+    };
+    const counts = (plan: ReturnType<typeof set>) => wholeParts(partsTimes(partsOf(plan), 6)).map(({ count }) => count);
+
+    it('go each on their share of the jars: six on six once each, two on six three times each', () => {
+      expect(counts(set(6))).toEqual([1, 1, 1, 1, 1, 1]);
+      expect(counts(set(2))).toEqual([3, 3]);
+      expect(counts(set(1))).toEqual([6]);
+    });
+    it('that do not come out even leave jars bare rather than cutting for none', () => {
+      expect(counts(set(4))).toEqual([1, 1, 1, 1]);
+      expect(counts(set(4, { values: { onPieces: 2 } }))).toEqual([2, 2, 2, 2]);
+    });
+    it('take together what each takes by itself', () => {
+      const minutes = (plan: ReturnType<typeof set>, kind: string) =>
+        plan.steps.filter((step) => step.kind === kind).reduce((sum, { runMinutes }) => sum + runMinutes, 0);
+      for (const kind of ['cut', 'coat'])
+        expect(minutes(set(6), kind)).toBeCloseTo(minutes(set(1, { values: { onPieces: 6 } }), kind), 6);
+      expect(set(6).steps.length).toBe(set(1).steps.length);
+    });
+    it('of which one is gone are refused, and the others still stand', () => {
+      const plan = set(3, { artworkIds: ['Flour', 'gone', 'Rice'] });
+      expect(codes(plan)).toContain('film.noArtwork');
+      expect(partsOf(plan)).toHaveLength(2);
+    });
+  });
   it('grow and shrink by their percentage', () => {
     const [part] = partsOf(filmed({ values: { sizePercent: 50 } }));
     expect([part?.part.widthMm, part?.part.lengthMm]).toEqual([40, 20]);
