@@ -35,7 +35,17 @@ export type ZoneShape =
       tileHeightMm: number;
       jointMm: number;
     }
+  | { kind: 'faces'; faces: readonly FlatFace[]; openM2: number }
   | { kind: 'custom'; areaM2: number };
+
+/** One flat face of a zone that has several, or some alike; mm. */
+export interface FlatFace {
+  id: string;
+  name: string;
+  widthMm: number;
+  heightMm: number;
+  count: number;
+}
 
 export type ShapeKind = ZoneShape['kind'];
 
@@ -125,6 +135,10 @@ function areaMm2(shape: Exclude<ZoneShape, { kind: 'custom' }>): number {
       const { tileWidthMm: a, tileHeightMm: b, jointMm: j } = shape;
       return shape.widthMm * shape.heightMm * (1 - (a * b) / ((a + j) * (b + j)));
     }
+    case 'faces': {
+      const faces = shape.faces.reduce((sum, { widthMm, heightMm, count }) => sum + widthMm * heightMm * count, 0);
+      return Math.max(0, faces - shape.openM2 / M2_PER_MM2);
+    }
     default:
       return shape satisfies never;
   }
@@ -133,7 +147,7 @@ function areaMm2(shape: Exclude<ZoneShape, { kind: 'custom' }>): number {
 /**
  * The area of one side of a shape in m². Elementary geometry; a carcass is top, two sides and front; a frame's face
  * leaves its opening out; a rectangle with `edgeMm` counts its four edges, a panel door half of them with each face;
- * a torus is measured over its outer diameter; a leaf is an ellipse.
+ * a torus is measured over its outer diameter; a leaf is an ellipse; of several faces what lies open is left out.
  */
 export function shapeAreaM2(shape: ZoneShape): number {
   return shape.kind === 'custom' ? shape.areaM2 : areaMm2(shape) * M2_PER_MM2;

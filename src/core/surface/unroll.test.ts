@@ -1,7 +1,9 @@
 import { describe, expect, it } from 'vitest';
+import { completeMeasures } from './furnitureTemplate';
 import { outlineAreaMm2 } from './outline';
 import { shapeForms } from './shapeForms';
 import { shapeAreaM2, type ZoneShape } from './shapes';
+import { furnitureTemplates } from './templates';
 import { type Face, unroll } from './unroll';
 
 const faceAreaM2 = ({ outline, widthMm, lengthMm, edgeMm, count }: Face): number => {
@@ -21,6 +23,50 @@ describe('a shape laid flat', () => {
     // Circles and arcs are drawn with 48 straight pieces: three in a thousand are lost.
     expect(sum).toBeGreaterThan(shapeAreaM2(shape) * 0.996);
     expect(sum).toBeLessThan(shapeAreaM2(shape) * 1.0001);
+  });
+
+  const zones = furnitureTemplates.all.flatMap((template) =>
+    template
+      .zones(completeMeasures(template, {}))
+      .map(({ name, shape }) => [`${template.name}: ${name}`, shape] as const),
+  );
+
+  it.each(zones.filter(([, shape]) => unroll(shape).length > 0 && shape.kind !== 'panelDoor'))(
+    '%s: the faces of a piece as it is drawn have the area of its zone',
+    (_, shape) => {
+      const open = shape.kind === 'faces' ? shape.openM2 : 0;
+      const sum = unroll(shape).reduce((all, face) => all + faceAreaM2(face), 0) - open;
+      expect(sum).toBeGreaterThan(shapeAreaM2(shape) * 0.996);
+      expect(sum).toBeLessThan(shapeAreaM2(shape) * 1.0001 + 1e-9);
+    },
+  );
+
+  it('has no faces only where nothing lies flat: turned, woven, round in two ways, joints and thin bars', () => {
+    const without = zones.filter(([, shape]) => unroll(shape).length === 0).map(([name]) => name.split(':')[0]);
+    expect(new Set(without)).toEqual(
+      new Set(
+        [
+          'lampBase',
+          'basket',
+          'candlestick',
+          'lantern',
+          'vase',
+          'chair',
+          'foliage',
+          'stool',
+          'tiles',
+          'roundBasket',
+          'wreath',
+        ].map((id) => furnitureTemplates.get(id).name),
+      ),
+    );
+  });
+
+  it('gives a wall its whole face, doors and windows too: they are cut out of what is hung', () => {
+    const wall = furnitureTemplates.get('wall');
+    const [face] = wall.zones({ widthMm: 3000, heightMm: 2400, doors: 1, windows: 1 });
+    expect(face && shapeAreaM2(face.shape)).toBeCloseTo(7.2 - 1.9 - 1.4, 9);
+    expect(face && unroll(face.shape)).toMatchObject([{ widthMm: 3000, lengthMm: 2400 }]);
   });
 
   it('unrolls a cylinder to its girth by its height', () => {

@@ -185,6 +185,11 @@ export function unroll(shape: ZoneShape): Face[] {
       ];
       return [fromPoints('sides', 'Sides', side, { count: 4 })];
     }
+    case 'faces':
+      // What is open in them is cut out of what covers them: it takes no less.
+      return shape.faces
+        .filter(({ widthMm, heightMm, count }) => widthMm > 0 && heightMm > 0 && count > 0)
+        .map(({ id, name, widthMm, heightMm, count }) => flat(id, name, widthMm, heightMm, { count }));
     case 'torus':
     case 'turned':
     case 'spindleBack':

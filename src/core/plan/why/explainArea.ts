@@ -27,6 +27,20 @@ export function explainArea(zone: ZonePlan): Explained {
         ? [explain('Area of one side', value, 'm2', { source: calculated })]
         : [],
   );
+  if (shape.kind === 'faces') {
+    for (const face of shape.faces)
+      because.push(
+        explain(face.name, (face.widthMm * face.heightMm * face.count) / 1e6, 'm2', {
+          source: calculated,
+          note: face.count > 1 ? `${face.count} alike` : '',
+          because: [
+            explain('Width', face.widthMm, 'mm', { source: fromYou }),
+            explain('Height', face.heightMm, 'mm', { source: fromYou }),
+          ],
+        }),
+      );
+    if (shape.openM2 > 0) because.push(explain('Open in it', -shape.openM2, 'm2', { source: calculated }));
+  }
   if (count > 1) because.push(explain('How many', count, 'each', { source: fromYou }));
   if (sides > 1) because.push(explain('Both sides', sides, 'each', { source: fromYou }));
   return explain(name, zone.projectedAreaM2, 'm2', { source: calculated, note: 'elementary geometry', because });

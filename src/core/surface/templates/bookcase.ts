@@ -1,6 +1,9 @@
 import { drawnRectangle } from '../drawing';
 import type { FurnitureTemplate } from '../furnitureTemplate';
-import { dimensions, lengthMeasure, zone } from './parts';
+import { dimensions, faces, flatFace, lengthMeasure, zone } from './parts';
+
+/** How thick a shelf is, mm (common practice, no source). */
+const SHELF_MM = 20;
 
 /** An open bookcase or shelf unit: outside, shelves on both faces, back. */
 export const bookcase: FurnitureTemplate = {
@@ -17,19 +20,29 @@ export const bookcase: FurnitureTemplate = {
   traits: ['storesThings'],
   hardwareMinutes: () => 0,
   zones: ({ widthMm = 0, depthMm = 0, heightMm = 0, shelves = 0 }) => [
-    zone('outside', 'A', 'Outside: top and sides', {
-      kind: 'custom',
-      areaM2: (widthMm * depthMm + 2 * depthMm * heightMm) * 1e-6,
-    }),
-    zone('inside', 'B', 'Inside: sides, floor and ceiling', {
-      kind: 'custom',
-      areaM2: (2 * depthMm * heightMm + 2 * widthMm * depthMm) * 1e-6,
-    }),
+    zone(
+      'outside',
+      'A',
+      'Outside: top and sides',
+      faces(flatFace('top', 'Top', widthMm, depthMm), flatFace('sides', 'Sides', depthMm, heightMm, 2)),
+    ),
+    zone(
+      'inside',
+      'B',
+      'Inside: sides, floor and ceiling',
+      faces(
+        flatFace('sides', 'Sides, inside', depthMm, heightMm, 2),
+        flatFace('floor', 'Floor and ceiling', widthMm, depthMm, 2),
+      ),
+    ),
     zone(
       'shelves',
       'C',
       'Shelves, both faces and front edge',
-      { kind: 'custom', areaM2: (2 * widthMm * depthMm + widthMm * 20) * 1e-6 },
+      faces(
+        flatFace('faces', 'Upper and lower face', widthMm, depthMm, 2),
+        flatFace('front', 'Front edge', widthMm, SHELF_MM),
+      ),
       { count: shelves, use: 'tableTop', included: shelves > 0 },
     ),
     zone('back', 'D', 'Back, inside', { kind: 'rectangle', widthMm, heightMm }),

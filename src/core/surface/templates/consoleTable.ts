@@ -1,6 +1,6 @@
 import { drawnRectangle } from '../drawing';
 import type { FurnitureTemplate } from '../furnitureTemplate';
-import { dimensions, knob, lengthMeasure, polygon, zone } from './parts';
+import { around, dimensions, knob, lengthMeasure, polygon, zone } from './parts';
 
 const TOP_MM = 22;
 
@@ -35,10 +35,7 @@ export const consoleTable: FurnitureTemplate = {
         { kind: 'squareLeg', topMm: 45, footMm: 28, heightMm: Math.max(0, heightMm - TOP_MM) },
         { count: 4, detail: 'profiles' },
       ),
-      zone('apron', 'C', drawers > 0 ? 'Aprons and drawer fronts' : 'Aprons', {
-        kind: 'custom',
-        areaM2: 2 * (widthMm + depthMm) * apron * 1e-6,
-      }),
+      zone('apron', 'C', drawers > 0 ? 'Aprons and drawer fronts' : 'Aprons', around(widthMm, depthMm, apron)),
       zone('shelf', 'D', 'Lower shelf, top and edges', {
         kind: 'rectangle',
         widthMm: widthMm * 0.92,

@@ -1,6 +1,6 @@
 import { drawnRectangle } from '../drawing';
 import type { FurnitureTemplate } from '../furnitureTemplate';
-import { dimensions, lengthMeasure, zone } from './parts';
+import { dimensions, faces, flatFace, lengthMeasure, zone } from './parts';
 
 const SLATS = 4;
 /** Slats cover about four fifths of a side (a modelling choice). */
@@ -20,7 +20,11 @@ export const crate: FurnitureTemplate = {
   traits: [],
   hardwareMinutes: () => 0,
   zones: ({ widthMm = 0, depthMm = 0, heightMm = 0 }) => {
-    const girdle = { kind: 'custom' as const, areaM2: 2 * (widthMm + depthMm) * heightMm * SLAT_SHARE * 1e-6 };
+    const slatMm = (heightMm * SLAT_SHARE) / SLATS;
+    const girdle = faces(
+      flatFace('long', 'Slats of front and back', widthMm, slatMm, 2 * SLATS),
+      flatFace('short', 'Slats left and right', depthMm, slatMm, 2 * SLATS),
+    );
     return [
       zone('outside', 'A', 'Slats, outside and edges', girdle, { textureFactor: 1.2, detail: 'spindles' }),
       zone('inside', 'B', 'Slats, inside', girdle, { detail: 'profiles', use: 'seen' }),

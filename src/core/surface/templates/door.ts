@@ -1,6 +1,6 @@
 import { drawnRectangle } from '../drawing';
 import type { FurnitureTemplate } from '../furnitureTemplate';
-import { dimensions, lengthMeasure, zone } from './parts';
+import { dimensions, edgesAround, lengthMeasure, zone } from './parts';
 
 /** A door, cabinet front or screen leaf: both faces with their panels, and the edges. */
 export const door: FurnitureTemplate = {
@@ -26,7 +26,7 @@ export const door: FurnitureTemplate = {
       // Raised panels: 1.10 to 1.25, 1.15 usual (common practice, from memory).
       { sides: 2, textureFactor: panels > 0 ? 1.15 : null, detail: panels > 0 ? 'profiles' : 'flat' },
     ),
-    zone('edges', 'B', 'Edges', { kind: 'custom', areaM2: 2 * (widthMm + heightMm) * thickMm * 1e-6 }),
+    zone('edges', 'B', 'Edges', edgesAround(widthMm, heightMm, thickMm)),
   ],
   draw: ({ widthMm = 0, heightMm = 0, panels = 0 }) => {
     const rail = Math.min(widthMm, heightMm) * 0.16;

@@ -1,5 +1,6 @@
 import { drawnRectangle } from '../drawing';
 import type { FurnitureTemplate } from '../furnitureTemplate';
+import { around } from './parts';
 
 /** Anything box-shaped: crate, chest, tray, hamper. Five outer faces, the underside on request. */
 export const freeBox: FurnitureTemplate = {
@@ -32,7 +33,7 @@ export const freeBox: FurnitureTemplate = {
         id: 'sides',
         letter: 'B',
         name: 'Four sides',
-        shape: { kind: 'custom', areaM2: 2 * (widthMm + depthMm) * heightMm * 1e-6 },
+        shape: around(widthMm, depthMm, heightMm),
         use: 'handled',
         included: true,
       },

@@ -37,6 +37,7 @@ import { tiles } from './tiles';
 import { tray } from './tray';
 import { vase } from './vase';
 import { wall } from './wall';
+import { window } from './window';
 import { wreath } from './wreath';
 
 /** Every kind of piece we can draw and measure; menus, schemas and the quick line derive from it. */
@@ -67,6 +68,7 @@ export const furnitureTemplates = createRegistry<FurnitureTemplate>('furniture t
   stool,
   tiles,
   wall,
+  window,
   drawerFronts,
   roundBasket,
   wreath,

@@ -1,6 +1,6 @@
 import { drawnRectangle } from '../drawing';
 import type { FurnitureTemplate } from '../furnitureTemplate';
-import { dimensions, lengthMeasure, zone } from './parts';
+import { dimensions, edgesAround, lengthMeasure, zone } from './parts';
 
 /** A framed mirror: the frame's face and outer edge; the glass is masked. Measured over the frame. */
 export const mirror: FurnitureTemplate = {
@@ -32,13 +32,7 @@ export const mirror: FurnitureTemplate = {
         },
         { detail: 'profiles', use: 'seen' },
       ),
-      zone(
-        'edge',
-        'B',
-        'Outer edge',
-        { kind: 'custom', areaM2: 2 * (widthMm + heightMm) * edgeMm * 1e-6 },
-        { use: 'seen' },
-      ),
+      zone('edge', 'B', 'Outer edge', edgesAround(widthMm, heightMm, edgeMm), { use: 'seen' }),
     ];
   },
   draw: ({ widthMm = 0, heightMm = 0, mouldingMm = 0 }) => {

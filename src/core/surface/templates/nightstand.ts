@@ -1,5 +1,6 @@
 import { drawnRectangle } from '../drawing';
 import type { FurnitureTemplate } from '../furnitureTemplate';
+import { faces, flatFace } from './parts';
 
 /** A small bedside chest: top, sides and frame, drawer fronts, an open bay below when there is room. */
 export const nightstand: FurnitureTemplate = {
@@ -73,10 +74,11 @@ export const nightstand: FurnitureTemplate = {
               id: 'bay',
               letter: 'D',
               name: 'Open bay, inside',
-              shape: {
-                kind: 'custom' as const,
-                areaM2: (2 * front.width * depthMm + 2 * front.bay * depthMm + front.width * front.bay) * 1e-6,
-              },
+              shape: faces(
+                flatFace('floor', 'Floor and ceiling', front.width, depthMm, 2),
+                flatFace('sides', 'Sides, inside', depthMm, front.bay, 2),
+                flatFace('back', 'Back, inside', front.width, front.bay),
+              ),
               count: 1,
               sides: 1 as const,
               textureFactor: null,

@@ -1,6 +1,6 @@
 import { type DrawnShape, drawnRectangle } from '../drawing';
 import type { Measure } from '../furnitureTemplate';
-import type { ZoneShape } from '../shapes';
+import type { FlatFace, ZoneShape } from '../shapes';
 import type { Zone } from '../zone';
 
 /** A length that a template asks for. */
@@ -24,6 +24,32 @@ export function zone(id: string, letter: string, name: string, shape: ZoneShape,
     ...more,
   };
 }
+
+/** A face of a zone that has several; once unless said otherwise. */
+export const flatFace = (id: string, name: string, widthMm: number, heightMm: number, count = 1): FlatFace => ({
+  id,
+  name,
+  widthMm,
+  heightMm,
+  count,
+});
+
+/** Several flat faces as one shape. */
+export const faces = (...all: FlatFace[]): ZoneShape => ({ kind: 'faces', faces: all, openM2: 0 });
+
+/** The faces that run around a box: two as wide as it, two as deep. */
+export const around = (widthMm: number, depthMm: number, heightMm: number): ZoneShape =>
+  faces(
+    flatFace('long', 'Front and back', widthMm, heightMm, 2),
+    flatFace('short', 'Left and right', depthMm, heightMm, 2),
+  );
+
+/** The edges of a board, as strips. */
+export const edgesAround = (widthMm: number, heightMm: number, thickMm: number): ZoneShape =>
+  faces(
+    flatFace('across', 'Edges above and below', widthMm, thickMm, 2),
+    flatFace('along', 'Edges left and right', heightMm, thickMm, 2),
+  );
 
 /** A polygon of a drawing. */
 export function polygon(zoneId: string | null, points: [number, number][], shade = 0): DrawnShape {

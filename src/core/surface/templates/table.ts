@@ -1,6 +1,6 @@
 import { drawnRectangle } from '../drawing';
 import type { FurnitureTemplate } from '../furnitureTemplate';
-import { dimensions, lengthMeasure, zone } from './parts';
+import { around, dimensions, lengthMeasure, zone } from './parts';
 
 /** A table, stool or bench on four square legs: top with its edges, aprons, legs. */
 export const table: FurnitureTemplate = {
@@ -30,10 +30,10 @@ export const table: FurnitureTemplate = {
       'legs',
       'B',
       'Legs',
-      { kind: 'custom', areaM2: 4 * legMm * Math.max(0, heightMm - TOP_MM) * 1e-6 },
+      { kind: 'squareLeg', topMm: legMm, footMm: legMm, heightMm: Math.max(0, heightMm - TOP_MM) },
       { count: 4, detail: 'profiles' },
     ),
-    zone('aprons', 'C', 'Aprons', { kind: 'custom', areaM2: 2 * (widthMm + depthMm) * apronMm * 1e-6 }),
+    zone('aprons', 'C', 'Aprons', around(widthMm, depthMm, apronMm)),
     zone(
       'underside',
       'D',

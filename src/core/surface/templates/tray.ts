@@ -1,6 +1,6 @@
 import { drawnRectangle } from '../drawing';
 import type { FurnitureTemplate } from '../furnitureTemplate';
-import { dimensions, lengthMeasure, polygon, zone } from './parts';
+import { around, dimensions, lengthMeasure, polygon, zone } from './parts';
 
 /** A tray or shallow box: the floor inside, the rims on both faces; what is set on it rubs. */
 export const tray: FurnitureTemplate = {
@@ -17,13 +17,7 @@ export const tray: FurnitureTemplate = {
   hardwareMinutes: () => 0,
   zones: ({ widthMm = 0, depthMm = 0, heightMm = 0 }) => [
     zone('floor', 'A', 'Floor inside', { kind: 'rectangle', widthMm, heightMm: depthMm }, { use: 'tableTop' }),
-    zone(
-      'rims',
-      'B',
-      'Rims, both faces',
-      { kind: 'custom', areaM2: 2 * (widthMm + depthMm) * heightMm * 1e-6 },
-      { sides: 2 },
-    ),
+    zone('rims', 'B', 'Rims, both faces', around(widthMm, depthMm, heightMm), { sides: 2 }),
     zone(
       'underside',
       'C',

@@ -1,6 +1,6 @@
 import { drawnRectangle } from '../drawing';
 import type { FurnitureTemplate } from '../furnitureTemplate';
-import { dimensions, lengthMeasure, zone } from './parts';
+import { dimensions, flatFace, lengthMeasure, zone } from './parts';
 
 /** What a door and a window leave out of a wall, m² (usual sizes, from memory). */
 const DOOR_M2 = 1.9;
@@ -22,10 +22,10 @@ export const wall: FurnitureTemplate = {
   usual: { materialId: 'concrete', finishId: 'soundOldPaint', sheen: 'matt' },
   hardwareMinutes: () => 0,
   zones: ({ widthMm = 0, heightMm = 0, doors = 0, windows = 0 }) => {
-    const openings = doors * DOOR_M2 + windows * WINDOW_M2;
-    const areaM2 = Math.max(0, widthMm * heightMm * 1e-6 - openings);
+    const openM2 = doors * DOOR_M2 + windows * WINDOW_M2;
+    const shape = { kind: 'faces' as const, faces: [flatFace('face', 'Face', widthMm, heightMm)], openM2 };
     // Its face is smooth enough: the roughness of bare concrete or plaster lies under the paint.
-    return [zone('face', 'A', 'Face', { kind: 'custom', areaM2 }, { use: 'wall', textureFactor: 1 })];
+    return [zone('face', 'A', 'Face', shape, { use: 'wall', textureFactor: 1 })];
   },
   draw: ({ widthMm = 0, heightMm = 0, doors = 0, windows = 0 }) => {
     const doorMm = Math.min(900, widthMm * 0.25);
