@@ -144,3 +144,74 @@ describe('ways proposed for a piece', () => {
     );
   });
 });
+
+describe('film that is wished', () => {
+  const first = (change: Partial<FindRow>, wish: string): string =>
+    names(find('piece', 500, { finishId: null, color: null, measures: {}, ...change }), wish)[0] ?? 'nothing';
+  const jar = { templateId: 'jar', materialId: 'glass' };
+  const wall = { templateId: 'wall', materialId: 'concrete', finishId: 'soundOldPaint' };
+  const pane = { templateId: 'window', materialId: 'glass' };
+  it.each([
+    // What stays with the building gets what comes off again; what is washed gets what stays.
+    [jar, 'labels in vinyl', 'Shapes cut from film, permanent craft film'],
+    [wall, 'decals', 'Shapes cut from film, removable craft film'],
+    [pane, 'stick-on letters', 'Shapes cut from film, removable craft film'],
+    [pane, 'window film', 'Film by the drop, frosted window film'],
+    [wall, 'wallpaper', 'Film by the drop, peel-and-stick wall film'],
+    [
+      { templateId: 'bookcase', materialId: 'laminate' },
+      'contact paper on the back',
+      'Wrapped with film, furniture and shelf film',
+    ],
+    // What is raw or open is closed first, so that film holds on it.
+    [
+      { templateId: 'planter', materialId: 'terracotta' },
+      'vinyl lettering',
+      'Shapes cut from film, permanent craft film, waterborne polyurethane first',
+    ],
+    [
+      { templateId: 'table', materialId: 'pine' },
+      'wrap it in film',
+      'Wrapped with film, furniture and shelf film, waterborne polyurethane first',
+    ],
+    [
+      { templateId: 'shelf', materialId: 'laminate' },
+      'shelf liner film',
+      'Wrapped with film, furniture and shelf film',
+    ],
+  ] as const)('%j, “%s”: %s', (change, wish, expected) => expect(first(change, wish)).toBe(expected));
+
+  it('is offered closed beneath only where it does not hold by itself', () => {
+    const all = names(find('jar', 500, { ...jar, finishId: null, color: null, measures: {} }), 'labels in vinyl');
+    expect(all).toEqual(['Shapes cut from film, permanent craft film']);
+  });
+});
+
+describe('paper that is wished', () => {
+  const all = (change: Partial<FindRow>, wish: string) =>
+    names(find('piece', 500, { finishId: null, color: null, measures: {}, ...change }), wish);
+  it('lies in whole sheets on everything that has faces, and says which paper', () => {
+    const paperable = [
+      'freeBox',
+      'dresser',
+      'drawerFronts',
+      'tray',
+      'bookcase',
+      'nightstand',
+      'table',
+      'jar',
+      'egg',
+      'crate',
+    ];
+    for (const templateId of paperable)
+      expect([templateId, all({ templateId, materialId: 'pine' }, 'decoupage with wrapping paper')[0]]).toEqual([
+        templateId,
+        expect.stringMatching(/^Papered with whole sheets, wrapping paper/),
+      ]);
+  });
+  it.each([
+    ['wallpaper on it', /^Papered with whole sheets, wallpaper/],
+    ['cover it with thin fabric', /^Papered with whole sheets, thin fabric/],
+    ['cut-outs', /^Motifs cut out and placed/],
+  ])('“%s”', (wish, expected) => expect(all({ templateId: 'freeBox', materialId: 'pine' }, wish)[0]).toMatch(expected));
+});

@@ -2,8 +2,10 @@ import type { Coating } from '../catalog/coating';
 import { coatings } from '../catalog/coatings';
 import { consumables } from '../catalog/consumables';
 import { substrates } from '../catalog/substrates';
+import { furnitureTemplates } from '../surface/templates';
 import type { ZoneUse } from '../surface/zone';
 import { techniques } from '../technique';
+import type { Technique } from '../technique/technique';
 import { computeRecipe, type RecipePlan } from './computeRecipe';
 import { chosenLayer, type RecipeBody } from './recipeBody';
 import type { PieceFacts, RecipeContext } from './recipeContext';
@@ -24,6 +26,8 @@ interface Candidate {
   techniqueId: string;
   coatingId: string;
   primerId: string | null;
+  /** Tried only where nothing before it holds. */
+  isLastResort?: boolean;
 }
 
 const MOST_WAYS = 3;
@@ -52,8 +56,35 @@ function usualPaint(plan: RecipePlan): string {
   return isUsedAs(plan, 'tableTop', 'wet', 'outdoors') ? 'waterborneEnamel' : 'chalk';
 }
 
-/** What there is to try for a wish, the likeliest first; without one, what suits the material. */
-function candidatesFor(wish: Wish, facts: PieceFacts, plan: RecipePlan): Candidate[] {
+/** Clear coats that close a raw or an open surface, so that film holds on it. */
+const CLOSING = ['waterbornePolyurethane', 'waterClear'] as const;
+
+/**
+ * A film as it is usual for its technique: removable on what stays with the building, frosted on glass that stays, the
+ * permanent one elsewhere. Where the surface is raw or open it is closed with a clear coat first.
+ */
+function films(technique: Technique, named: Coating | null, plan: RecipePlan, stays: boolean): Candidate[] {
+  const fits = coatings.all.filter((coating) => technique.accepts(coating));
+  const onGlass = plan.zones.some(({ material }) => material.id === 'glass');
+  const rank = ({ id, techniqueId, adhesive }: Coating): number =>
+    (techniqueId === technique.id ? 0 : 4) +
+    ((id === 'windowFilm') === (stays && onGlass) ? 0 : 2) +
+    ((adhesive?.isRemovable ?? false) === stays ? 0 : 1);
+  const [usual] = [...fits].sort((a, b) => rank(a) - rank(b));
+  const film = named && technique.accepts(named) ? named : usual;
+  return film
+    ? [
+        by(technique.id, film.id),
+        ...CLOSING.map((closing) => ({ ...by(technique.id, film.id, closing), isLastResort: true })),
+      ]
+    : [];
+}
+
+/**
+ * What there is to try for a wish, the likeliest first; without one, what suits the material.
+ * @param stays whether the piece is part of the building
+ */
+function candidatesFor(wish: Wish, facts: PieceFacts, plan: RecipePlan, stays: boolean): Candidate[] {
   const isWall = isUsedAs(plan, 'wall');
   const named = wish.coatingId === null ? null : coatings.get(wish.coatingId);
   const painted = named?.role === 'paint' && named.unit === 'mL' ? named.id : usualPaint(plan);
@@ -73,10 +104,14 @@ function candidatesFor(wish: Wish, facts: PieceFacts, plan: RecipePlan): Candida
     by('gelStain', 'gelStain'),
     by('stainAndSeal', 'stainAndSealWater'),
   ];
+  // Wallpaper hangs on a wall by the drop; on furniture it is a paper like others.
+  const isHung = isWall && wish.sheetId !== null && (asked === null || asked.family !== 'paper');
+  const sticks = asked?.family === 'film' ? asked : named?.role === 'film' ? techniques.get(named.techniqueId) : null;
+  if (isHung || sticks) return films(sticks ?? techniques.get('filmDrops'), named, plan, stays);
   // A paper that is named is laid, in whatever way was said, else by whole sheets; where these do not lie, torn.
   const paper =
     asked?.family === 'paper' && asked.sheet !== null ? asked.id : wish.sheetId === null ? null : 'paperSheets';
-  if (paper !== null) return [by(paper, MEDIUM), by('paperTorn', MEDIUM)];
+  if (paper !== null) return [paper, 'paperSheets', 'paperTorn'].map((id) => by(id, MEDIUM));
   if (asked && !coverIds.has(asked.id)) {
     if (asked.id === 'sprayOn') return spray;
     if (asked.id === 'wash') return wash;
@@ -121,10 +156,12 @@ function nameOf(candidate: Candidate, plan: RecipePlan): string {
   const technique = techniques.get(candidate.techniqueId);
   const main = plan.layers.filter((layer) => layer.origin === 'chosen').at(-1);
   const primer = plan.layers.find((layer) => layer.coating.role === 'primer' && layer !== main);
+  // A clear coat that closes the surface for a film.
+  const under = plan.layers.find((layer) => layer.origin === 'chosen' && layer !== main);
   return [
     main?.technique.name ?? technique.name,
-    main?.coating.name.toLowerCase() ?? '',
-    primer ? `${primer.coating.name.toLowerCase()} first` : '',
+    (main?.sheet?.kind.name ?? main?.coating.name ?? '').toLowerCase(),
+    primer || under ? `${(primer ?? under)?.coating.name.toLowerCase()} first` : '',
   ]
     .filter((word) => word !== '')
     .join(', ');
@@ -151,10 +188,12 @@ export function proposedWays(
   const [piece] = start.pieces;
   const facts = piece && factsOf(piece, context);
   if (!facts) return [];
+  const stays = furnitureTemplates.find(piece.templateId)?.traits.includes('fixture') ?? false;
   const empty = computeRecipe('proposal', start, context);
   const ways: ProposedWay[] = [];
   const seen = new Set<string>();
-  for (const candidate of candidatesFor(wish, facts, empty)) {
+  for (const candidate of candidatesFor(wish, facts, empty, stays)) {
+    if (candidate.isLastResort && ways.length > 0) continue;
     const coating = coatings.get(candidate.coatingId);
     let body: RecipeBody = { ...start, layers: layersOf(candidate, coating, wish, cardId, newId) };
     let plan = computeRecipe('proposal', body, context);

@@ -28,6 +28,7 @@ function questionOf(zone: ZonePlan, candidate: Candidate, key: string, context: 
     faces: unroll(zone.zone.shape),
     times: zone.zone.count * zone.zone.sides,
     pieces: zone.pieceCount,
+    detail: zone.zone.detail,
     areaM2: zone.projectedAreaM2,
     stock: stockFacts(usual, context.stocks.get(key) ?? null),
     // On a table top anyone may sit on any side.

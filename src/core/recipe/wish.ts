@@ -31,6 +31,9 @@ const common = new Set([
   'water',
   'paper',
   'film',
+  'thin',
+  'peel',
+  'stick',
 ]);
 
 interface Said {
@@ -81,7 +84,7 @@ const singular = (word: string): string => word.replace(/s$/, '');
  */
 export function readWish(text: string, cards: readonly ColorCardFacts[]): Wish {
   const said = plain(text);
-  const technique = longestSaid(techniques.all, said, (entry) => entry.words);
+  const technique = longestSaid(techniques.all, said, (entry) => entry.words.map(plain));
   const colored = coatings.all.filter(({ role }) => role === 'paint' || role === 'translucent' || role === 'film');
   const papers = consumables.all.filter(({ paper }) => paper !== undefined);
   const sheet = longestSaid(papers, said, (entry) =>

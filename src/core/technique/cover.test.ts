@@ -41,6 +41,7 @@ const question = (faces: Face[], stock = paper(305, 305), change: Partial<SheetQ
   faces,
   times: 1,
   pieces: 1,
+  detail: 'flat',
   areaM2: 0,
   stock,
   isUpright: true,

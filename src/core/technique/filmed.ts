@@ -18,7 +18,14 @@ export function filmed(
     // What it takes is cut from the roll: nothing is poured.
     quantity: () => 0,
     coats: 1,
-    sheet: { accepts: () => false, cannot: () => null, ...sheet },
+    sheet: {
+      accepts: () => false,
+      ...sheet,
+      cannot: (question) =>
+        question.detail === 'weave'
+          ? 'it is woven: film has nothing to lie flat on'
+          : (sheet.cannot?.(question) ?? null),
+    },
     ...rest,
   });
 }

@@ -6,6 +6,7 @@ import type { StockFacts } from '../catalog/stockFacts';
 import type { Turn } from '../cutting/part';
 import type { Outline } from '../surface/outline';
 import type { Face } from '../surface/unroll';
+import type { DetailKind } from '../surface/zone';
 import type { TechniqueValues } from './technique';
 
 /** How a technique asks for a shape: whether it is mirrored goes by its film. */
@@ -26,6 +27,8 @@ export interface SheetQuestion {
   times: number;
   /** How many like pieces are made over together. */
   pieces: number;
+  /** How fiddly its surface is. */
+  detail: DetailKind;
   /** Area of all of them, m², without texture. */
   areaM2: number;
   stock: StockFacts;

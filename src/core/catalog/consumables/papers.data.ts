@@ -1,7 +1,7 @@
 import { MM_PER_INCH } from '../../kernel/units';
 import type { Consumable, PaperFacts } from '../consumable';
 import { type CutStock, LEAST_OFFCUT_MM } from '../cutStock';
-import { packs } from './row';
+import { packs, packsOf } from './row';
 
 /** Paper sizes of ISO 216 and of ANSI Y14.1, mm. */
 export const paperSizes = {
@@ -84,5 +84,24 @@ export const paperRows: readonly Consumable[] = [
     packs: packs(['roll of 2 m', 2, 3, 4, 7], ['roll of 5 m', 5, 5, 8, 14]),
     cut: { ...sheet(700, 0), form: 'roll', lengthMm: null },
     paper: fast(80),
+  },
+  {
+    id: 'wallpaper',
+    name: 'Wallpaper',
+    unit: 'm',
+    colored: true,
+    // Usual rolls are 53 cm by 10 m, or 20.5 in by 33 ft.
+    packs: packs(['roll of 10 m', 10, 15, 28, 60]),
+    cut: { ...sheet(530, 0), form: 'roll', lengthMm: null },
+    paper: fast(150),
+  },
+  {
+    id: 'thinFabric',
+    name: 'Thin fabric, cotton lawn',
+    unit: 'm',
+    colored: true,
+    packs: [...packsOf('us', ['1/4 yard', 0.2286, 2, 3, 4]), ...packsOf('metric', ['25 cm', 0.25, 2, 3, 4])],
+    cut: { ...sheet(42 * MM_PER_INCH, 0), form: 'roll', lengthMm: null, byTheStep: true },
+    paper: fast(75),
   },
 ];
