@@ -36,3 +36,27 @@ describe('an answer', () => {
     expect(signals.every((signal) => signal !== undefined)).toBe(true);
   });
 });
+
+describe('the studio of a tab', () => {
+  it('is the one that was entered, also when an answer asked for in the one before comes late', async () => {
+    const kept = new Map<string, string>();
+    vi.stubGlobal('sessionStorage', {
+      getItem: () => null,
+      setItem: (key: string, value: string) => kept.set(key, value),
+    });
+    vi.stubGlobal('window', { location: { assign: () => undefined } });
+    const answerIn = (studio: string, body: unknown) => Response.json(body, { headers: { 'x-studio': studio } });
+    let answerLate = (_answer: Response): void => undefined;
+    vi.stubGlobal('fetch', async () => answerIn('demo', { projects: [] }));
+    await api.projects();
+    expect(kept.get('euporia.studio')).toBe('demo');
+    vi.stubGlobal('fetch', () => new Promise<Response>((done) => (answerLate = done)));
+    const late = api.projects();
+    vi.stubGlobal('fetch', async () => answerIn('own', { studios: [{ id: 'own', isOpen: true }] }));
+    await api.enterStudio(null);
+    expect(kept.get('euporia.studio')).toBe('own');
+    answerLate(answerIn('demo', { projects: [] }));
+    await late;
+    expect(kept.get('euporia.studio')).toBe('own');
+  });
+});

@@ -39,9 +39,12 @@ export const deviceName = (() => {
   return made;
 })();
 
-/** Takes over the studio that an answer is of, where none was said so far or the one that was is not there any more. */
-function adoptStudio(said: string | null): void {
-  if (said !== null && said !== studioOfTab()) putTabInto(said);
+/**
+ * Takes over the studio that an answer is of, where none was said so far or the one that was is not there any more. An
+ * answer that was asked for in a studio which the tab has left meanwhile says nothing of where it is now.
+ */
+function adoptStudio(said: string | null, askedIn: string | null): void {
+  if (said !== null && said !== studioOfTab() && askedIn === studioOfTab()) putTabInto(said);
 }
 
 /** How long an answer may take before the page says that nobody answers, in milliseconds. */
@@ -87,7 +90,7 @@ async function send<N extends EndpointName>(
   } catch {
     throw new ApiError(0, silence);
   }
-  adoptStudio(response.headers.get('x-studio'));
+  adoptStudio(response.headers.get('x-studio'), studio);
   if (response.ok || response.status === 304) return response;
   let answer = silence;
   try {
