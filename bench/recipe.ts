@@ -33,6 +33,7 @@ export async function recipeBench(show: (name: string, value: Timing, aim: strin
     lessons: [],
     stocks: new Map(),
     artworks: new Map(),
+    hasCuttingMachine: true,
   };
   const body = recipeFor(piece.id, 'dresser', {}, 'piece');
   body.pieces = body.pieces.map((entry) => ({

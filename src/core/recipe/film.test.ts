@@ -151,6 +151,19 @@ describe('shapes of film', () => {
     // Five letters on six jars at 12 and at 30 seconds; applying takes the same.
     expect(minutes(20) - minutes(30)).toBeCloseTo((6 * 5 * (30 - 12)) / 60, 6);
   });
+  it('are cut by machine where there is one in the house, else by hand: nobody is asked to buy one', () => {
+    const made = recipe('jars', jar, 'permanentFilm', 'teal');
+    const body = { ...made.body, layers: made.body.layers.map((own) => ({ ...own, techniqueId: 'filmShapes' })) };
+    const toolsOf = (hasCuttingMachine: boolean) =>
+      computeRecipe('jars', body, recipeContext([jar], { hasCuttingMachine })).toolIds;
+    expect(toolsOf(true)).toContain('cuttingMachine');
+    expect(toolsOf(false)).not.toContain('cuttingMachine');
+    expect(toolsOf(false)).toContain('craftKnife');
+    // Who says that a machine cuts it, means it.
+    const layers = body.layers.map((own) => ({ ...own, values: { byMachine: 1 } }));
+    const asked = computeRecipe('jars', { ...body, layers }, recipeContext([jar], { hasCuttingMachine: false }));
+    expect(asked.toolIds).toContain('cuttingMachine');
+  });
   it('by hand take longer to cut than by machine', () => {
     const cut = (byMachine: number) =>
       filmed({ values: { byMachine } }).steps.find(({ kind }) => kind === 'cut')?.runMinutes ?? 0;

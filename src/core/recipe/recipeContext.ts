@@ -60,6 +60,8 @@ export interface RecipeContext {
   stocks: ReadonlyMap<string, OwnStock>;
   /** Shapes and letterings that can be cut, by id. */
   artworks: ReadonlyMap<string, Artwork>;
+  /** Whether there is a cutting machine in the house. */
+  hasCuttingMachine: boolean;
 }
 
 /** The air that waits are counted for. A surface nobody measured has the temperature of the air. */

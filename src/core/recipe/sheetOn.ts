@@ -29,6 +29,7 @@ function questionOf(zone: ZonePlan, candidate: Candidate, key: string, context: 
     times: zone.zone.count * zone.zone.sides,
     pieces: zone.pieceCount,
     detail: zone.zone.detail,
+    hasMachine: context.hasCuttingMachine,
     areaM2: zone.projectedAreaM2,
     stock: stockFacts(usual, context.stocks.get(key) ?? null),
     // On a table top anyone may sit on any side.

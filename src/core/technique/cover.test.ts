@@ -42,6 +42,7 @@ const question = (faces: Face[], stock = paper(305, 305), change: Partial<SheetQ
   times: 1,
   pieces: 1,
   detail: 'flat',
+  hasMachine: true,
   areaM2: 0,
   stock,
   isUpright: true,

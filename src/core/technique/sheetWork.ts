@@ -27,6 +27,8 @@ export interface SheetQuestion {
   times: number;
   /** How many like pieces are made over together. */
   pieces: number;
+  /** Whether there is a cutting machine in the house. */
+  hasMachine: boolean;
   /** How fiddly its surface is. */
   detail: DetailKind;
   /** Area of all of them, m², without texture. */

@@ -71,6 +71,11 @@ export function sessionPool(of: { key: string; assumptions: Assumptions }): Sess
   return { kind: 'session', key: of.key, micro: toMicro(minutes), overheadMicro: toMicro((minutes * percent) / 100) };
 }
 
+/** Whether a tool is in the house and not worn out; until the studio says so, as the table has it. */
+export function isToolOwned(toolId: string, row: RowOf<'tools'> | null): boolean {
+  return row ? row.owned && row.wear !== 'replace' : tools.get(toolId).usuallyOwned;
+}
+
 /**
  * A tool with tax on it: at the cheapest price that the price book has seen, else at the table's estimate. A tool that
  * is worn out is bought anew; until the studio says so, the table's usual answer tells whether it is owned.
@@ -91,7 +96,7 @@ export function toolPool(of: {
     kind: 'tool',
     toolId: of.toolId,
     name: tool.name,
-    isOwned: of.row ? of.row.owned && of.row.wear !== 'replace' : tool.usuallyOwned,
+    isOwned: isToolOwned(of.toolId, of.row),
     price: withTax(seen ?? amountOfPrice(estimatedShelfPrice(tool.price, of.currency)), of.tax),
   };
 }

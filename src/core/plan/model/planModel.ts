@@ -1,5 +1,6 @@
 import { Assumptions } from '../../catalog/assumptions';
 import { supplyKind } from '../../catalog/supplyKinds';
+import { CUTTING_MACHINE } from '../../catalog/tools';
 import type { Pin } from '../../cutting/question';
 import type { Memo } from '../../kernel/memo';
 import { toMicro } from '../../kernel/micro';
@@ -11,7 +12,7 @@ import type { RecipeBody } from '../../recipe/recipeBody';
 import type { Lesson, PieceFacts, RecipeContext } from '../../recipe/recipeContext';
 import { partsOfSupplyKey } from '../../recipe/supplyKey';
 import { madeBody } from '../madeBody';
-import { findPool, orderPool, sessionPool, supplyPool, toolPool, tripPool } from './compilePools';
+import { findPool, isToolOwned, orderPool, sessionPool, supplyPool, toolPool, tripPool } from './compilePools';
 import { type Cutter, cutInFull } from './cutPurchase';
 import { lessonsOfRecipe } from './lessonsOfRecipe';
 import { compileOption, type OptionModel } from './optionModel';
@@ -123,10 +124,15 @@ export class PlanModel {
       ],
       lessons: this.lessons(),
       stocks: this.index.stocks,
+      hasCuttingMachine: this.hasCuttingMachine(),
       artworks: body.layers.flatMap(({ artworkIds = [] }) => artworkIds.map((own) => this.index.artworks.get(own))),
     });
     this.recipes.set(id, plan);
     return plan;
+  }
+
+  private hasCuttingMachine(): boolean {
+    return isToolOwned(CUTTING_MACHINE, this.index.tools.get(CUTTING_MACHINE) ?? null);
   }
 
   private piecesOf(body: RecipeBody): (PieceFacts | undefined)[] {
@@ -161,6 +167,7 @@ export class PlanModel {
       preparation: brief.preparation,
       lessons: this.lessons(),
       stocks: this.index.stocks,
+      hasCuttingMachine: this.hasCuttingMachine(),
       artworks: this.index.artworks,
     };
   }

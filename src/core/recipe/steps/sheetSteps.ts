@@ -1,5 +1,6 @@
 import { coatings } from '../../catalog/coatings';
 import { sprayEfficiency } from '../../catalog/labor.data';
+import { CUTTING_MACHINE } from '../../catalog/tools';
 import { CARD_FROM_G } from '../coatCount';
 import { isMirrored } from '../sheetOn';
 import { coatingRateKey, type PlannedLayer, type StackEntry } from '../stack';
@@ -74,7 +75,7 @@ export function sheetSteps(
     runMinutes: book.run(id, zones, rateKey, minutes),
     supplies: transferTape(book, layer, cut, id),
     tools: byMachine
-      ? ['cuttingMachine']
+      ? [CUTTING_MACHINE]
       : layer.sheet
         ? ['scissors', 'craftKnife', 'steelRule']
         : ['craftKnife', 'steelRule'],

@@ -8,6 +8,9 @@ import { shareOf } from '../parts';
 import type { ChosenShape, SheetDemand, SheetQuestion } from '../sheetWork';
 import type { TechniqueValues } from '../technique';
 
+/** The choice to cut by machine where there is one, else by hand. */
+const BY_WHAT_THERE_IS = 2;
+
 /** Transfer tape reaches beyond a shape on every side (10 to 20 mm; common practice, from memory). */
 const TAPE_EDGE_MM = 10;
 /** From this height on a letter is weeded quickly (common practice, from memory). */
@@ -54,10 +57,11 @@ export const filmShapes = filmed({
       id: 'byMachine',
       label: 'Cut',
       kind: 'choice',
-      standard: 1,
+      standard: BY_WHAT_THERE_IS,
       minimum: 0,
-      maximum: 1,
+      maximum: BY_WHAT_THERE_IS,
       choices: [
+        { value: BY_WHAT_THERE_IS, label: 'by machine where there is one' },
         { value: 1, label: 'by a cutting machine' },
         { value: 0, label: 'by hand, with a knife' },
       ],
@@ -84,7 +88,7 @@ export const filmShapes = filmed({
         });
         return shape ? shapeDemand(own.name, shape, question, borderMm, times) : nothing;
       });
-      return { ...all.reduce(together, nothing), byMachine: (values.byMachine ?? 1) === 1 };
+      return { ...all.reduce(together, nothing), byMachine: isByMachine(question, values) };
     },
   },
 });
@@ -97,6 +101,9 @@ function shareOfPieces({ pieces, shapes }: SheetQuestion, onPieces: number): num
   const each = onPieces > 0 ? onPieces : shapes.length > 1 ? Math.max(1, Math.floor(pieces / shapes.length)) : pieces;
   return Math.min(1, each / Math.max(1, pieces));
 }
+
+const isByMachine = ({ hasMachine }: SheetQuestion, { byMachine = BY_WHAT_THERE_IS }: TechniqueValues): boolean =>
+  byMachine === BY_WHAT_THERE_IS ? hasMachine : byMachine === 1;
 
 /** A plain box where no artwork was chosen; its size is as it was set. */
 const plainBox = ({ shapeWidthMm = 100, shapeLengthMm = 60 }: TechniqueValues): ChosenShape => ({
