@@ -100,6 +100,7 @@ export const pieceKinds: readonly PieceKind[] = [
   }),
   kind('door', ['shutter', 'window frame', 'window sash'], ['anchor', 'height'], { templateId: 'door' }),
   kind('wall', [], ['anchor'], { templateId: 'wall' }),
+  kind('window', ['window pane', 'glass door', 'shower screen', 'skylight'], ['anchor'], { templateId: 'window' }),
   kind('drawers', ['drawer front', 'drawer fronts', 'drawers'], ['function'], {
     templateId: 'drawerFronts',
     ownWords: true,

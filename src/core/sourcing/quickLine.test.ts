@@ -134,6 +134,9 @@ describe('the quick line', () => {
     expect(read('basket was $12 now $4').tag).toMatchObject({ low: 400 });
   });
   it('lets the noun decide, and what it is made of', () => {
+    expect(read('bathroom window')).toMatchObject({ kindId: 'window', templateId: 'window' });
+    expect(read('old window frame 10')).toMatchObject({ kindId: 'door' });
+    expect(read('window box 5')).toMatchObject({ kindId: 'planter' });
     expect(read('candle holder 4')).toMatchObject({ kindId: 'candlestick', templateId: 'candlestick' });
     expect(read('stainless steel table $35')).toMatchObject({ kindId: 'table', materialId: 'nonferrousMetal' });
     // The top of a coffee table is not the table.
