@@ -76,7 +76,7 @@ export type BuildRemark =
   | { code: 'build.sags'; spanMm: number; mostMm: number }
   | { code: 'build.fewStuds'; lengthMm: number; studs: number }
   | { code: 'build.load'; kg: number; fixings: number }
-  | { code: 'build.seams'; material: string; pieces: number }
+  | { code: 'build.seams'; pieces: number; wider: string }
   | { code: 'build.freshDays'; days: number; instead: string }
   | { code: 'build.lowResolution'; dpi: number }
   | { code: 'build.usableDepth'; depthMm: number; lipMm: number }

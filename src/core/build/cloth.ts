@@ -1,5 +1,6 @@
+import { consumables } from '../catalog/consumables';
 import { MM_PER_INCH } from '../kernel/units';
-import type { BuildParameter, BuildPart, BuildValues, BuildWork, ChosenMaterial } from './build';
+import type { BuildParameter, BuildPart, BuildRemark, BuildValues, BuildWork, ChosenMaterial } from './build';
 import { choice, length, part, work } from './parts';
 
 /** Schools of a hem: folded twice, folded once, or left raw and frayed. */
@@ -67,6 +68,18 @@ export function panels(
   return side <= SEAM_MM
     ? [one(`${name}, width`, cutWidthMm / middle + 2 * SEAM_MM, middle)]
     : [one(`${name}, middle`, boltMm, middle), one(`${name}, side`, side + SEAM_MM, 2)];
+}
+
+/**
+ * Says that something is of several pieces side by side, and which cloth would hold it in one.
+ * @param kindIds the kinds that it can be made of
+ */
+export function seamsRemark(pieces: number, cutWidthMm: number, kindIds: readonly string[]): BuildRemark {
+  const wider = kindIds
+    .map((id) => consumables.get(id))
+    .filter(({ cut }) => (cut?.widthMm ?? 0) >= cutWidthMm)
+    .sort((a, b) => (a.cut?.widthMm ?? 0) - (b.cut?.widthMm ?? 0))[0];
+  return { code: 'build.seams', pieces, wider: wider?.name ?? '' };
 }
 
 /** Meters of seam that join panels. */

@@ -137,6 +137,16 @@ describe('panels of cloth', () => {
   });
 });
 
+describe('something wider than its cloth', () => {
+  it('is of several pieces, and the cloth that holds it in one is named; of that cloth it is one', () => {
+    const cloth = planOf('tableCloth', { widthMm: inch(36), dropMm: inch(8) });
+    expect(cloth.remarks).toEqual([{ code: 'build.seams', pieces: 3, wider: 'Wide backing, 108 in' }]);
+    expect(planOf('tableCloth', { widthMm: inch(36), dropMm: inch(8) }, { cloth: 'fabricBack' }).remarks).toEqual([]);
+    const round = planOf('tableCloth', { shape: 1, widthMm: inch(96), dropMm: inch(8) });
+    expect(round.remarks).toMatchObject([{ code: 'build.seams', wider: '' }]);
+  });
+});
+
 describe('curtains', () => {
   it('take so many widths as the fullness asks for, a seam lost at each join', () => {
     expect(widthsFor(inch(52), inch(52))).toBe(1);

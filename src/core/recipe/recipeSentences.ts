@@ -58,8 +58,8 @@ export const recipeSentences = {
     `${f.what}: about ${formatWeight(f.kg, locale)} on ${f.fixings} ${f.fixings === 1 ? 'fixing' : 'fixings'} in studs, safety in it (common practice, from memory). The label of the fixing rules.`,
   'build.usableDepth': (f: { what: string; depthMm: number; lipMm: number }, { units }) =>
     `${f.what}: ${formatLength(f.depthMm, units)} deep to set things on, behind a lip of ${formatLength(f.lipMm, units)}.`,
-  'build.seams': (f: { what: string; material: string; pieces: number }) =>
-    `${f.what}: nothing sold is wide enough, so it is made of ${f.pieces} side by side.`,
+  'build.seams': (f: { what: string; pieces: number; wider: string }) =>
+    `${f.what}: wider than its material, so it is made of ${f.pieces} side by side.${f.wider === '' ? '' : ` ${f.wider} holds it in one piece.`}`,
   'build.freshDays': (f: { what: string; days: number; instead: string }) =>
     `${f.what} lasts about ${f.days} days; after that: ${f.instead}.`,
   'build.flameTooNear': (f: { what: string; thing: string; hasMm: number; leastMm: number }, { units }) =>

@@ -59,7 +59,7 @@ export const crateBox: Build = {
           tools: ['hammer', 'square'],
         }),
       ],
-      remarks: boardsAnEnd > 1 ? [{ code: 'build.seams', material: 'end', pieces: boardsAnEnd }] : [],
+      remarks: boardsAnEnd > 1 ? [{ code: 'build.seams', pieces: boardsAnEnd, wider: '' }] : [],
     };
   },
 };

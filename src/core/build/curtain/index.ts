@@ -1,6 +1,6 @@
 import { MM_PER_INCH } from '../../kernel/units';
 import type { Build } from '../build';
-import { beforeWash, cuttingCloth, SEAM_MM, THREAD_PER_METER, wideFabric, widthOf } from '../cloth';
+import { beforeWash, cuttingCloth, SEAM_MM, seamsRemark, THREAD_PER_METER, wideFabric, widthOf } from '../cloth';
 import { choice, length, part, work } from '../parts';
 
 /** Hems of a curtain: twice 4 in below, twice 1 in at the sides (common practice, from memory). */
@@ -90,7 +90,7 @@ export const curtainPair: Build = {
           tools: ['sewingMachine'],
         }),
       ],
-      remarks: widths > 1 ? [{ code: 'build.seams', material: 'cloth', pieces: widths }] : [],
+      remarks: widths > 1 ? [seamsRemark(widths, flat, wideFabric)] : [],
     };
   },
 };

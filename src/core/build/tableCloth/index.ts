@@ -9,6 +9,7 @@ import {
   joining,
   panels,
   seamMeters,
+  seamsRemark,
   THREAD_PER_METER,
   wideFabric,
   widthOf,
@@ -70,7 +71,13 @@ export const tableCloth: Build = {
       ],
       remarks:
         parts.length > 1
-          ? [{ code: 'build.seams', material: 'cloth', pieces: parts.reduce((sum, { count }) => sum + count, 0) }]
+          ? [
+              seamsRemark(
+                parts.reduce((sum, { count }) => sum + count, 0),
+                wide + 2 * hem,
+                wideFabric,
+              ),
+            ]
           : [],
     };
   },

@@ -26,6 +26,22 @@ const familyNames: Readonly<Record<Build['family'], string>> = {
   greenery: 'Greenery',
 };
 
+/** What the slot asks for by its name first, then all else by what it is made of. */
+const groupsOf = (slotName: string): { title: string; holds: (build: Build) => boolean }[] => {
+  const asked = slotName.toLowerCase();
+  return [
+    { title: `For “${slotName}”`, holds: (build) => isNamed(build, asked) },
+    ...Object.entries(familyNames).map(([family, title]) => ({
+      title,
+      holds: (build: Build) => build.family === family && !isNamed(build, asked),
+    })),
+  ];
+};
+
+/** Whether a build is what some words ask for. */
+const isNamed = ({ name, words }: Build, text: string): boolean =>
+  [name, ...words].some((word) => text.includes(word.toLowerCase()));
+
 /** What can be made for a slot, each with its cash, hours and day in the plan; one press adds it to the board. */
 export function MakeFromScratch(props: { slot: SlotRow; onTake: (payload: Payload) => void }) {
   const plan = usePlan();
@@ -35,15 +51,17 @@ export function MakeFromScratch(props: { slot: SlotRow; onTake: (payload: Payloa
   const [said, setSaid] = useState('');
   const [memo] = useState(() => new Memo());
   const wanted = useDeferredValue(said.trim().toLowerCase());
-  const known = useMemo(
-    () =>
-      builds.all.filter(
-        ({ name, words }) =>
-          wanted === '' ||
-          [name, ...words].some((word) => word.toLowerCase().includes(wanted) || wanted.includes(word)),
-      ),
-    [wanted],
-  );
+  const asked = slot.name.toLowerCase();
+  const known = useMemo(() => {
+    const fits = builds.all.filter(
+      (build) =>
+        wanted === '' ||
+        isNamed(build, wanted) ||
+        [build.name, ...build.words].some((word) => word.toLowerCase().includes(wanted)),
+    );
+    // What the slot itself asks for is tried first, and stands first.
+    return [...fits.filter((build) => isNamed(build, asked)), ...fits.filter((build) => !isNamed(build, asked))];
+  }, [wanted, asked]);
   // Each is tried out on the whole plan: a few at a time.
   const tryOut = useCallback(
     (build: Build) => {
@@ -84,10 +102,10 @@ export function MakeFromScratch(props: { slot: SlotRow; onTake: (payload: Payloa
           Trying each on the plan …
         </p>
       )}
-      {Object.entries(familyNames).map(([family, title]) => {
-        const own = ways.filter(({ build }) => build.family === family);
+      {groupsOf(slot.name).map(({ title, holds }) => {
+        const own = ways.filter(({ build }) => holds(build));
         return own.length === 0 ? null : (
-          <div key={family}>
+          <div key={title}>
             <h3>{title}</h3>
             <ul className={styles.proposals} aria-label={title}>
               {own.map(({ build, payload, option }) => {
