@@ -97,9 +97,10 @@ export function MakeFromScratch(props: { slot: SlotRow; onTake: (payload: Payloa
           Nothing of that is known here. Known: {builds.all.map(({ name }) => name.toLowerCase()).join(', ')}.
         </p>
       )}
-      {!isDone && known.length > 0 && (
-        <p role="status" className="small">
-          Trying each on the plan …
+      {known.length > 0 && (
+        // Always there, so that nothing moves under a finger when the last one is done.
+        <p role="status" className="muted small">
+          {isDone ? 'Each tried on the plan as it stands.' : 'Trying each on the plan …'}
         </p>
       )}
       {groupsOf(slot.name).map(({ title, holds }) => {
