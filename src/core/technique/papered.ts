@@ -37,7 +37,7 @@ export const wrapParameter = sheetLength('wrapMm', 'Turned over behind an edge',
 /** Knob holes and the like: a template cannot know them, and they take no less paper. A knob's hole is bare under its foot. */
 export const openingParameters = [
   sheetCount('holes', 'Holes in each face, in a row across its middle', 0, 0, 50),
-  sheetLength('holeMm', 'Holes, across', 8, 1, 500),
+  { ...sheetLength('holeMm', 'Holes, across', 8, 1, 500), onlyWith: 'holes' },
 ];
 
 /** What only torn pieces follow cannot be covered whole. */

@@ -34,6 +34,8 @@ export interface TechniqueParameter {
   choices?: readonly { value: number; label: string }[];
   /** Asked only while an artwork is cut, only while none is, or with the artwork itself. */
   only?: 'artwork' | 'noArtwork' | 'withArtwork';
+  /** Asked only while this count of the same technique is above 0. */
+  onlyWith?: string;
 }
 export type TechniqueValues = Readonly<Record<string, number>>;
 

@@ -207,8 +207,9 @@ function LayerEditor(props: { layer: ChosenLayer; recipe: RecipeAccess }) {
     const fits = coating && next.accepts(coating) ? coating.id : (coatingsFor(next)[0]?.value ?? null);
     recipe.setLayer(layer.id, { techniqueId, coatingId: next.lays ? fits : null, values: {} });
   };
-  const isAsked = ({ only }: TechniqueParameter) =>
-    only === undefined || only === ((layer.artworkIds ?? []).length === 0 ? 'noArtwork' : 'artwork');
+  const isAsked = ({ only, onlyWith }: TechniqueParameter) =>
+    (onlyWith === undefined || (layer.values[onlyWith] ?? 0) > 0) &&
+    (only === undefined || only === ((layer.artworkIds ?? []).length === 0 ? 'noArtwork' : 'artwork'));
   const setCovered = (keys: string[]) =>
     recipe.setLayer(layer.id, { zoneKeys: keys.length === zones.length ? 'all' : keys });
   return (
