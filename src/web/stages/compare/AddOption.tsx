@@ -256,7 +256,7 @@ export function AddOption(props: { slot: SlotRow | null; kind: AddableKind; onCl
                 aria-label="What would you do with it?"
                 value={wish}
                 onChange={(event) => setWish(event.target.value)}
-                placeholder="whitewash · spray it black · stain walnut; empty: what suits it"
+                placeholder="whitewash · spray it black · napkin decoupage · vinyl labels; empty: what suits it"
                 autoComplete="off"
               />
             </label>
