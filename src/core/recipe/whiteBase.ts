@@ -18,17 +18,15 @@ const whites: readonly Coating[] = [
 
 /**
  * The white coats that thin paper may have beneath it on a ground that would show through it, in the order in which they
- * are tried: on a ground that bleeds those that block it come first. None where the paper is heavy enough, or the ground
- * is white, or nobody knows its color.
+ * are tried: on bare wood gesso does not hold, and a primer does, the same as under a white paint. None where the paper is
+ * heavy enough, or the ground is white, or nobody knows its color.
  */
 export function whiteBasesFor(exposed: Exposed, candidate: Candidate): Candidate[] {
   const grams = candidate.sheet?.kind.paper?.gramsPerM2;
   if (grams === undefined || grams >= THIN_BELOW_G) return [];
-  const { color, bleed } = uppermost(exposed);
-  if (color === null || color.L >= DARK_BELOW_L) return [];
-  const blocks = ({ primer }: Coating) => primer?.blocksBleed ?? false;
-  const inOrder = bleed === 'none' ? whites : [...whites.filter(blocks), ...whites.filter((white) => !blocks(white))];
-  return inOrder.map((white) =>
+  const ground = uppermost(exposed).color;
+  if (ground === null || ground.L >= DARK_BELOW_L) return [];
+  return whites.map((white) =>
     proposedCandidate(`whiteBase:${white.id}@${candidate.id}`, white, candidate.order - 0.5, white.sheens[0] ?? 'matt'),
   );
 }
