@@ -2,7 +2,7 @@ import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { coatings } from '../catalog/coatings';
 import { consumables } from '../catalog/consumables';
-import { stockFacts } from '../catalog/stockFacts';
+import { type StockFacts, stockFacts } from '../catalog/stockFacts';
 import { boxOf, outlineAreaMm2, shifted } from '../surface/outline';
 import { grown, welded, without } from '../surface/polygons';
 import { shapeForms } from '../surface/shapeForms';
@@ -84,6 +84,19 @@ describe('covering a face', () => {
     // 612 across: two sheets and an overlap reach 604, so three columns, alike: (612 + 2 · 6) ÷ 3.
     const pieces = coverFace(face(600, 280), question([]), edges);
     expect(pieces.map(({ widthMm }) => widthMm)).toEqual([208, 208, 208]);
+  });
+  it('parts what is wider than a roll at whole repeats, so that the pattern meets; of one width it takes what it needs', () => {
+    const roll: StockFacts = { ...paper(700, null), repeatMm: 640, isDirectional: true };
+    const lengths = (wide: number, stock = roll) =>
+      coverFace(face(wide, 600), question([], stock), edges).map(({ lengthMm, turn }) => [lengthMm, turn]);
+    expect(lengths(1500)).toEqual([
+      [640, 'fixed'],
+      [640, 'fixed'],
+      [640, 'fixed'],
+    ]);
+    expect(lengths(1500, { ...roll, isHalfDrop: true }).map(([mm]) => mm)).toEqual([640, 1280, 640]);
+    expect(lengths(600)).toEqual([[612, 'fixed']]);
+    expect(lengths(1500, { ...roll, repeatMm: null }).map(([mm]) => mm)).toEqual([612, 612, 612]);
   });
   it('covers every point of a face, and no piece is larger than its sheet', () => {
     const sizes = fc.record({

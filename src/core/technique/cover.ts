@@ -117,19 +117,25 @@ function edgeStrips(face: Face, question: SheetQuestion, { wrapMm, overlapMm }: 
   );
 }
 
+/**
+ * A face in parts that lie over each other at the seams. Off a roll with a repeat the parts beside each other are cut to
+ * whole repeats, as strips of wallpaper are, so that the pattern meets.
+ */
 function partedPieces(face: Face, question: SheetQuestion, edges: CoverEdges): SheetPiece[] {
+  const { stock } = question;
   const { marginMm, widthMm, lengthMm } = faceWithEdges(face, edges);
-  const room = largestPiece(question.stock);
+  const room = largestPiece(stock);
   const columns = evenly(widthMm, room.widthMm, edges.overlapMm);
   const rows = evenly(lengthMm, room.lengthMm, edges.overlapMm);
+  const meets = stock.repeatMm !== null && stock.lengthMm === null && columns.length > 1;
   return rows.flatMap((row, r) =>
     columns.map((column, c) => ({
       name: rows.length * columns.length > 1 ? `${face.name}, ${r * columns.length + c + 1}` : face.name,
       faceId: face.id,
       widthMm: column.length,
-      lengthMm: row.length,
+      lengthMm: meets ? wholeRepeats(row.length, stock, c) : row.length,
       outline: null,
-      turn: turnFor(question),
+      turn: meets ? ('fixed' as const) : turnFor(question),
       count: question.times * face.count,
       onFace: { xMm: column.at - marginMm, yMm: row.at - marginMm },
     })),
@@ -185,23 +191,24 @@ export function withOpenings(
 }
 
 /**
- * Strips of a roll across a face, each as long as the face and its trim up to the next whole repeat, so that the
- * pattern meets: drop = ⌈(H + trim)/R⌉·R, half a repeat more for every other strip of a half drop (common practice,
- * from memory).
+ * The length of the nth strip beside others, so that the pattern meets: up to the next whole repeat, drop =
+ * ⌈length/R⌉·R; half a repeat more for every other strip of a half drop (common practice, from memory).
  */
+function wholeRepeats(lengthMm: number, { repeatMm, isHalfDrop }: StockFacts, n: number): number {
+  if (repeatMm === null || repeatMm <= 0) return lengthMm;
+  const more = isHalfDrop && n % 2 === 1 ? repeatMm / 2 : 0;
+  return Math.ceil((lengthMm + more) / repeatMm - 1e-9) * repeatMm;
+}
+
+/** Strips of a roll across a face, each as long as the face and its trim, to whole repeats where the pattern has to meet. */
 export function dropsOf(face: Face, question: SheetQuestion, trimMm: number, overlapMm: number): SheetPiece[] {
   const { stock, times } = question;
   const room = largestPiece(stock);
-  const plain = face.lengthMm + trimMm;
-  const drop = (extra: number) =>
-    stock.repeatMm === null || stock.repeatMm <= 0
-      ? plain
-      : Math.ceil((plain + extra) / stock.repeatMm - 1e-9) * stock.repeatMm;
   return seams(face.widthMm, room.widthMm, overlapMm).map((column, n) => ({
     name: `${face.name}, strip ${n + 1}`,
     faceId: face.id,
     widthMm: column.length,
-    lengthMm: drop(stock.isHalfDrop && n % 2 === 1 && stock.repeatMm ? stock.repeatMm / 2 : 0),
+    lengthMm: wholeRepeats(face.lengthMm + trimMm, stock, n),
     outline: null,
     turn: 'fixed',
     count: times * face.count,
