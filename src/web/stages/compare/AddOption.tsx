@@ -1,14 +1,12 @@
-import { currencyExponent } from '@core/kernel/currencies.data';
-import { formatMoney } from '@core/kernel/formatMoney';
 import { parseMoney } from '@core/kernel/parseMoney';
-import { amountOfPrice, stated } from '@core/kernel/price';
+import { stated } from '@core/kernel/price';
 import { mostOf } from '@core/model/finds';
-import type { ColorCardRow, FindRow, OptionKind, PieceRow, SlotRow } from '@core/model/rows';
+import type { FindRow, OptionKind, SlotRow } from '@core/model/rows';
 import { findFromPiece } from '@core/plan/stashPieces';
 import { newFind } from '@core/sourcing/newFind';
 import { readQuickLine } from '@core/sourcing/quickLine';
-import { Button, Input, type InputRef, Modal, Select } from 'antd';
-import { useEffect, useRef, useState } from 'react';
+import { Button, Modal } from 'antd';
+import { useEffect, useState } from 'react';
 import { Link } from 'react-router';
 import { fillWithPiece } from '../../app/fillWithPiece';
 import { localToday } from '../../app/houseStore';
@@ -25,7 +23,10 @@ import { useCommands, useLocale, useRows } from '../../app/projectStore';
 import { BigChoice } from '../../ui/basics';
 import { ColorCardPicker } from '../../ui/ColorCardPicker';
 import styles from '../../ui/ui.module.css';
+import { FromPriceBook } from './FromPriceBook';
 import { MakeFromScratch } from './MakeFromScratch';
+import { emptyForm, type OptionForm, plainMoney } from './optionForm';
+import { PieceFields } from './PieceFields';
 import { ProposedWays } from './ProposedWays';
 import type { Proposal } from './proposals';
 import { useNamedPieces } from './useNamedPieces';
@@ -34,9 +35,6 @@ import { useNamedPieces } from './useNamedPieces';
 const newIds = () => ({ find: crypto.randomUUID(), piece: crypto.randomUUID() });
 
 export type AddableKind = OptionKind;
-
-const plainMoney = (minor: number, currency: string) =>
-  (minor / 10 ** currencyExponent(currency)).toFixed(currencyExponent(currency));
 
 /**
  * A new option in at most three answers: what is it, what would you do, what does it cost. All else is proposed and
@@ -48,25 +46,15 @@ export function AddOption(props: { slot: SlotRow | null; kind: AddableKind; onCl
   const locale = useLocale();
   const { slot } = props;
   const [kind, setKind] = useState<AddableKind>(props.kind);
-  const [what, setWhat] = useState('');
-  const [findId, setFindId] = useState<string | null>(null);
-  const [cost, setCost] = useState('');
-  const [wish, setWish] = useState('');
-  const wishInput = useRef<InputRef>(null);
-  /** A color that was picked; else the words say it, or the palette. */
-  const [card, setCard] = useState<ColorCardRow | null>(null);
-  const [ours, setOurs] = useState<PieceRow | null>(null);
+  const [form, setForm] = useState<OptionForm>(emptyForm);
+  const set = (change: Partial<OptionForm>) => setForm((before) => ({ ...before, ...change }));
+  const { what, findId, cost, wish, card, ours } = form;
   const [draftIds, setDraftIds] = useState(newIds);
   const [problem, setProblem] = useState<{ field: 'what' | 'cost'; words: string } | null>(null);
   useEffect(() => {
     setKind(props.kind);
     if (slot) {
-      setWhat('');
-      setFindId(null);
-      setCost('');
-      setWish('');
-      setCard(null);
-      setOurs(null);
+      setForm(emptyForm);
       setProblem(null);
       setDraftIds(newIds);
     }
@@ -81,12 +69,6 @@ export function AddOption(props: { slot: SlotRow | null; kind: AddableKind; onCl
   /** Lent, and nobody has asked yet whether it may be altered. */
   const borrowed = piece && piece.borrowedFrom !== '' && !piece.mayAlter ? piece : null;
   const line = readQuickLine(what, locale.currency, locale.units);
-  const prices = rows.priceNotes.filter(
-    (note) =>
-      note.subject === 'piece' &&
-      note.price.state !== 'unknown' &&
-      (note.currency === '' || note.currency === locale.currency),
-  );
   const cards = cardsByUse(rows);
   const typedCost = cost.trim() === '' ? null : parseMoney(cost, locale.currency);
   /** The piece that is spoken of, as far as it was said; a new one is drafted from the line. */
@@ -192,96 +174,7 @@ export function AddOption(props: { slot: SlotRow | null; kind: AddableKind; onCl
         />
       ) : (
         <>
-          {kind !== 'buyNew' && finds.length > 0 && (
-            <label className={styles.field} htmlFor="option-piece">
-              <span>A piece that is entered already</span>
-              <Select
-                id="option-piece"
-                aria-label="A piece that is entered already"
-                allowClear
-                placeholder="or describe a new one below"
-                value={findId}
-                onChange={(value) => setFindId(value ?? null)}
-                options={finds.map((find) => ({ value: find.id, label: find.name }))}
-                style={{ width: '100%' }}
-              />
-            </label>
-          )}
-          {ours && (
-            <p>
-              From the house: <b>{ours.name}</b>
-              {ours.standsAt === '' ? '' : `, ${ours.standsAt}`}{' '}
-              <Button size="small" onClick={() => setOurs(null)}>
-                Another piece
-              </Button>
-            </p>
-          )}
-          {isDescribed && (
-            <label className={styles.field} htmlFor="option-what">
-              <span>What is it?</span>
-              <Input
-                id="option-what"
-                aria-label="What is it?"
-                value={what}
-                onChange={(event) => setWhat(event.target.value)}
-                onPressEnter={kind === 'makeover' ? () => wishInput.current?.focus() : add}
-                placeholder={kind === 'buyNew' ? 'nightstand, new' : 'nightstand, half off, one drawer sticks'}
-                autoFocus
-                autoComplete="off"
-              />
-              {problem?.field === 'what' && (
-                <span className={styles.error} role="alert">
-                  {problem.words}
-                </span>
-              )}
-            </label>
-          )}
-          {isDescribed && inHouse.length > 0 && (
-            <p className={styles.fromBook}>
-              From the house:{' '}
-              {inHouse.map((entry) => (
-                <Button key={entry.id} size="small" onClick={() => setOurs(entry)}>
-                  {entry.name}
-                  {entry.standsAt === '' ? '' : `, ${entry.standsAt}`}
-                </Button>
-              ))}
-            </p>
-          )}
-          {kind === 'makeover' && (
-            <label className={styles.field} htmlFor="option-wish">
-              <span>What would you do with it?</span>
-              <Input
-                id="option-wish"
-                ref={wishInput}
-                aria-label="What would you do with it?"
-                value={wish}
-                onChange={(event) => setWish(event.target.value)}
-                placeholder="whitewash · spray it black · napkin decoupage · vinyl labels; empty: what suits it"
-                autoComplete="off"
-              />
-            </label>
-          )}
-          {isDescribed && kind !== 'own' && (
-            <label className={styles.field} htmlFor="option-cost">
-              <span>What does it cost? Empty while unknown</span>
-              <Input
-                id="option-cost"
-                aria-label="What does it cost?"
-                inputMode="decimal"
-                placeholder={saidCost === '' ? '' : `${saidCost}, as said above`}
-                value={cost}
-                onChange={(event) => setCost(event.target.value)}
-                onPressEnter={add}
-                suffix={locale.currency}
-                autoComplete="off"
-              />
-              {problem?.field === 'cost' && (
-                <span className={styles.error} role="alert">
-                  {problem.words}
-                </span>
-              )}
-            </label>
-          )}
+          <PieceFields {...{ kind, form, set, finds, inHouse, isDescribed, saidCost, problem }} onEnter={add} />
           {kind === 'makeover' && borrowed && (
             <p className={styles.error} role="alert">
               {borrowed.name} is borrowed from {borrowed.borrowedFrom}: ask before it is altered.{' '}
@@ -295,24 +188,7 @@ export function AddOption(props: { slot: SlotRow | null; kind: AddableKind; onCl
               <Link to={`../house?tab=fits&slot=${slot.id}`}>What of the house fits this slot?</Link>
             </p>
           )}
-          {kind === 'buyNew' && prices.length > 0 && (
-            <p className={styles.fromBook}>
-              From the price book:{' '}
-              {prices.slice(0, 6).map((note) => (
-                <Button
-                  key={note.id}
-                  size="small"
-                  onClick={() => {
-                    setWhat(note.name);
-                    setCost(plainMoney(amountOfPrice(note.price).likely, locale.currency));
-                  }}
-                >
-                  {note.name}, {formatMoney(amountOfPrice(note.price).likely, locale.currency)}
-                  {note.source === '' ? '' : `, ${note.source}`}
-                </Button>
-              ))}
-            </p>
-          )}
+          {kind === 'buyNew' && <FromPriceBook onPick={set} />}
           {kind === 'makeover' && draft && (
             <>
               {!borrowed && (
@@ -325,8 +201,8 @@ export function AddOption(props: { slot: SlotRow | null; kind: AddableKind; onCl
                 label="Another color"
                 cards={cards}
                 value={card?.id ?? null}
-                onPick={(id) => setCard(cards.find((entry) => entry.id === id) ?? null)}
-                onMake={(name, lab) => setCard(newColorCard(name, lab))}
+                onPick={(id) => set({ card: cards.find((entry) => entry.id === id) ?? null })}
+                onMake={(name, lab) => set({ card: newColorCard(name, lab) })}
                 closed
               />
             </>

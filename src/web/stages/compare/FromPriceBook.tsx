@@ -1,0 +1,39 @@
+import { formatMoney } from '@core/kernel/formatMoney';
+import { amountOfPrice } from '@core/kernel/price';
+import { Button } from 'antd';
+import { useLocale, useRows } from '../../app/projectStore';
+import styles from '../../ui/ui.module.css';
+import { plainMoney } from './optionForm';
+
+/** Prices that were seen of things sold new: one press takes the name and the price. */
+export function FromPriceBook(props: { onPick: (taken: { what: string; cost: string }) => void }) {
+  const rows = useRows();
+  const locale = useLocale();
+  const prices = rows.priceNotes.filter(
+    (note) =>
+      note.subject === 'piece' &&
+      note.price.state !== 'unknown' &&
+      (note.currency === '' || note.currency === locale.currency),
+  );
+  if (prices.length === 0) return null;
+  return (
+    <p className={styles.fromBook}>
+      From the price book:{' '}
+      {prices.slice(0, 6).map((note) => (
+        <Button
+          key={note.id}
+          size="small"
+          onClick={() =>
+            props.onPick({
+              what: note.name,
+              cost: plainMoney(amountOfPrice(note.price).likely, locale.currency),
+            })
+          }
+        >
+          {note.name}, {formatMoney(amountOfPrice(note.price).likely, locale.currency)}
+          {note.source === '' ? '' : `, ${note.source}`}
+        </Button>
+      ))}
+    </p>
+  );
+}

@@ -1,0 +1,121 @@
+import type { FindRow, OptionKind, PieceRow } from '@core/model/rows';
+import { Button, Input, type InputRef, Select } from 'antd';
+import { useRef } from 'react';
+import { useLocale } from '../../app/projectStore';
+import styles from '../../ui/ui.module.css';
+import type { OptionForm } from './optionForm';
+
+/** What is it, what would you do with it, what does it cost: a piece that is known, or a new one in a line. */
+export function PieceFields(props: {
+  kind: OptionKind;
+  form: OptionForm;
+  set: (change: Partial<OptionForm>) => void;
+  finds: readonly FindRow[];
+  /** Pieces of the house that the line may mean. */
+  inHouse: readonly PieceRow[];
+  /** Whether the piece is described here, and no piece that is known already. */
+  isDescribed: boolean;
+  /** What the line itself says it costs. */
+  saidCost: string;
+  problem: { field: 'what' | 'cost'; words: string } | null;
+  onEnter: () => void;
+}) {
+  const locale = useLocale();
+  const wishInput = useRef<InputRef>(null);
+  const { kind, form, set, finds, inHouse, isDescribed, saidCost, problem, onEnter } = props;
+  const { ours } = form;
+  return (
+    <>
+      {kind !== 'buyNew' && finds.length > 0 && (
+        <label className={styles.field} htmlFor="option-piece">
+          <span>A piece that is entered already</span>
+          <Select
+            id="option-piece"
+            aria-label="A piece that is entered already"
+            allowClear
+            placeholder="or describe a new one below"
+            value={form.findId}
+            onChange={(value) => set({ findId: value ?? null })}
+            options={finds.map((find) => ({ value: find.id, label: find.name }))}
+            style={{ width: '100%' }}
+          />
+        </label>
+      )}
+      {ours && (
+        <p>
+          From the house: <b>{ours.name}</b>
+          {ours.standsAt === '' ? '' : `, ${ours.standsAt}`}{' '}
+          <Button size="small" onClick={() => set({ ours: null })}>
+            Another piece
+          </Button>
+        </p>
+      )}
+      {isDescribed && (
+        <label className={styles.field} htmlFor="option-what">
+          <span>What is it?</span>
+          <Input
+            id="option-what"
+            aria-label="What is it?"
+            value={form.what}
+            onChange={(event) => set({ what: event.target.value })}
+            onPressEnter={kind === 'makeover' ? () => wishInput.current?.focus() : onEnter}
+            placeholder={kind === 'buyNew' ? 'nightstand, new' : 'nightstand, half off, one drawer sticks'}
+            autoFocus
+            autoComplete="off"
+          />
+          {problem?.field === 'what' && (
+            <span className={styles.error} role="alert">
+              {problem.words}
+            </span>
+          )}
+        </label>
+      )}
+      {isDescribed && inHouse.length > 0 && (
+        <p className={styles.fromBook}>
+          From the house:{' '}
+          {inHouse.map((entry) => (
+            <Button key={entry.id} size="small" onClick={() => set({ ours: entry })}>
+              {entry.name}
+              {entry.standsAt === '' ? '' : `, ${entry.standsAt}`}
+            </Button>
+          ))}
+        </p>
+      )}
+      {kind === 'makeover' && (
+        <label className={styles.field} htmlFor="option-wish">
+          <span>What would you do with it?</span>
+          <Input
+            id="option-wish"
+            ref={wishInput}
+            aria-label="What would you do with it?"
+            value={form.wish}
+            onChange={(event) => set({ wish: event.target.value })}
+            placeholder="whitewash · spray it black · napkin decoupage · vinyl labels; empty: what suits it"
+            autoComplete="off"
+          />
+        </label>
+      )}
+      {isDescribed && kind !== 'own' && (
+        <label className={styles.field} htmlFor="option-cost">
+          <span>What does it cost? Empty while unknown</span>
+          <Input
+            id="option-cost"
+            aria-label="What does it cost?"
+            inputMode="decimal"
+            placeholder={saidCost === '' ? '' : `${saidCost}, as said above`}
+            value={form.cost}
+            onChange={(event) => set({ cost: event.target.value })}
+            onPressEnter={onEnter}
+            suffix={locale.currency}
+            autoComplete="off"
+          />
+          {problem?.field === 'cost' && (
+            <span className={styles.error} role="alert">
+              {problem.words}
+            </span>
+          )}
+        </label>
+      )}
+    </>
+  );
+}

@@ -1,0 +1,21 @@
+import { currencyExponent } from '@core/kernel/currencies.data';
+import type { ColorCardRow, PieceRow } from '@core/model/rows';
+
+/** What was answered so far of a new option. */
+export interface OptionForm {
+  what: string;
+  cost: string;
+  wish: string;
+  /** A piece that is entered already. */
+  findId: string | null;
+  /** A piece of the house. */
+  ours: PieceRow | null;
+  /** A color that was picked; else the words say it, or the palette. */
+  card: ColorCardRow | null;
+}
+
+export const emptyForm: OptionForm = { what: '', cost: '', wish: '', findId: null, ours: null, card: null };
+
+/** An amount as it is typed, without its currency. */
+export const plainMoney = (minor: number, currency: string) =>
+  (minor / 10 ** currencyExponent(currency)).toFixed(currencyExponent(currency));
