@@ -112,8 +112,8 @@ async function fillStudio(databaseUrl: string): Promise<void> {
       c as (insert into "color_card" (id, studio_id, name, lab_l, lab_a, lab_b) select gen_random_uuid(), s.id, 'Filled ' || n, 50, 0, 0 from s, generate_series(1, 300) n returning id, studio_id),
       numbered as (select id, studio_id, row_number() over () n from c),
       kinds as (select unnest(array['chalk','wallAcrylic','waterborneEnamel','mineralPaint','oilEnamel','aerosolEnamel','craftAcrylic']) kind),
-      made as (insert into "supply" (id, studio_id, kind_id, color_card_id, sheen, stash, base)
-        select gen_random_uuid(), c.studio_id, kinds.kind, c.id, 'matt', '{"state":"exact","amount":100}'::jsonb, '' from numbered c, kinds limit 2000 returning id, studio_id)
+      made as (insert into "supply" (id, studio_id, kind_id, color_card_id, sheen, stash, base, offcuts)
+        select gen_random_uuid(), c.studio_id, kinds.kind, c.id, 'matt', '{"state":"exact","amount":100}'::jsonb, '', '[]'::jsonb from numbered c, kinds limit 2000 returning id, studio_id)
       insert into "pack" (id, studio_id, supply_id, name, size, price, currency, source, seen_on)
         select gen_random_uuid(), made.studio_id, made.id, 'pack ' || n, 400 * n, '{"state":"stated","low":1900,"high":1900}'::jsonb, 'USD', '', '' from made, generate_series(1, 3) n`);
   } finally {

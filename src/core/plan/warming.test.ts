@@ -19,14 +19,14 @@ describe.each(['1-attic-bedroom', '2-market-stall', '3-dining-nook'])('opening %
   const file = demo(name);
   const asOf = Date.parse(file.asOf);
 
-  it('computes each option before the plan asks for it: the plan finds the very same ones', () => {
+  it('computes each choice before the plan asks for it: the plan finds the very same ones', () => {
     const memo = new Memo();
     const model = new PlanModel(file, memo, cutInFull);
     let pauses = 0;
     for (const _ of warming(model)) pauses += 1;
-    expect(pauses).toBeGreaterThanOrEqual(file.options.length);
+    expect(pauses).toBeGreaterThanOrEqual(file.fills.length);
     const plan = new Plan(file, asOf, memo, cutInFull);
-    for (const { id } of file.options) expect(plan.model.option(id)).toBe(model.option(id));
+    for (const { optionId } of file.fills) expect(plan.model.option(optionId)).toBe(model.option(optionId));
   });
 
   it('changes nothing: the plan says what it says without it', () => {

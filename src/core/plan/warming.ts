@@ -2,14 +2,14 @@ import { filmFindings } from '../recipe/filmFindings';
 import type { PlanModel } from './model/planModel';
 
 /**
- * Computes what a plan will ask for, every way to fill a slot with what there is to say of it, and pauses often: whoever
- * runs it may let others work in between. What it computed is in the memory of the model afterwards.
+ * Computes what a plan asks for at once, every way that is chosen with what there is to say of it, and pauses often:
+ * whoever runs it may let others work in between. What it computed is in the memory of the model afterwards.
  */
 export function* warming(model: PlanModel): Generator<undefined, void> {
-  for (const { id, recipeId } of model.rows.options) {
-    model.option(id);
+  for (const { optionId, count } of model.rows.fills) {
+    if (count <= 0) continue;
+    const recipe = model.option(optionId)?.recipe ?? null;
     yield;
-    const recipe = recipeId === null ? undefined : model.recipe(recipeId);
     if (!recipe) continue;
     const context = model.recipeContext();
     for (const layer of recipe.layers) {

@@ -7,9 +7,9 @@ import { useEffect, useState } from 'react';
 import { inStretches } from './inStretches';
 
 /**
- * Whether every way to fill a slot has been computed once. When a project is opened they are computed a few at a time,
- * so that the page never stands still; the plan then finds them in its memory. Once true it stays true: a change computes
- * only what it touches.
+ * Whether what is chosen has been computed once. When a project is opened it is computed a few ways at a time, so that
+ * the page never stands still; the plan then finds them in its memory. Once true it stays true: a change computes only
+ * what it touches.
  */
 export function useWarmed(rows: ProjectRows | null, memo: Memo, cutter: Cutter): boolean {
   const [isWarm, setWarm] = useState(false);
