@@ -73,14 +73,6 @@ const facts = (
 /** Adhesive films and heat-transfer film (common practice, from memory). */
 export const filmRows: readonly Coating[] = [
   film({
-    id: 'removableFilm',
-    name: 'Removable craft film',
-    techniqueId: 'filmShapes',
-    cut: craftRoll,
-    packs: craftPacks(1.2),
-    facts: facts(true, [1, 2, 3]),
-  }),
-  film({
     id: 'permanentFilm',
     name: 'Permanent craft film',
     techniqueId: 'filmShapes',
@@ -88,6 +80,14 @@ export const filmRows: readonly Coating[] = [
     packs: craftPacks(1.3),
     outdoors: 'yes',
     facts: facts(false, [3, 5, 6]),
+  }),
+  film({
+    id: 'removableFilm',
+    name: 'Removable craft film',
+    techniqueId: 'filmShapes',
+    cut: craftRoll,
+    packs: craftPacks(1.2),
+    facts: facts(true, [1, 2, 3]),
   }),
   film({
     id: 'castFilm',
