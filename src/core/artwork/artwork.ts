@@ -151,7 +151,8 @@ const thin = new WeakMap<Outline, ReadonlyMap<number, readonly ThinPlace[]>>();
 
 function findThinPlaces(outline: Outline, leastStrokeMm: number): ThinPlace[] {
   const half = leastStrokeMm / 2;
-  const back = grown(grown(outline, -half), half + 0.02);
+  // Sharp corners come back as they were, and curves in as many points as they had.
+  const back = grown(grown(outline, -half, 'sharp'), half + 0.02, 'sharp');
   const lost = without(outline, back);
   return lost.flatMap((ring) => {
     const box = boxOf([ring]);

@@ -95,18 +95,22 @@ export const without = (outline: Outline, other: Outline): Outline =>
 export const common = (outline: Outline, other: Outline): Outline =>
   combined(clipType.ctIntersection, outline, other, 'evenOdd');
 
+/** How corners are grown: round as a pencil goes around them, or sharp as far as a corner of 60°. */
+export type Corners = 'round' | 'sharp';
+
 /**
- * An outline grown on every side, its corners rounded; holes shrink.
+ * An outline grown on every side; holes shrink.
  * @param byMm how far; below 0 it shrinks, and what is thinner than twice that vanishes
  */
-export const grown = (outline: Outline, byMm: number): Outline =>
-  clusters(outline, [], Math.max(0, byMm)).flatMap(({ first }) => grownAtOnce(first, byMm));
+export const grown = (outline: Outline, byMm: number, corners: Corners = 'round'): Outline =>
+  clusters(outline, [], Math.max(0, byMm)).flatMap(({ first }) => grownAtOnce(first, byMm, corners));
 
-function grownAtOnce(outline: Outline, byMm: number): Outline {
+function grownAtOnce(outline: Outline, byMm: number, corners: Corners): Outline {
   const offset = new ClipperLib.ClipperOffset(2, ARC_TOLERANCE);
   // Offsetting goes by the direction of rings: welding by even and odd gives outer ones and holes theirs.
   const paths = pathsOf(combinedAtOnce(clipType.ctUnion, outline, [], 'evenOdd'));
-  offset.AddPaths(paths, ClipperLib.JoinType.jtRound, ClipperLib.EndType.etClosedPolygon);
+  const join = corners === 'round' ? ClipperLib.JoinType.jtRound : ClipperLib.JoinType.jtMiter;
+  offset.AddPaths(paths, join, ClipperLib.EndType.etClosedPolygon);
   const solution: Path[] = [];
   offset.Execute(solution, byMm * SCALE);
   return outlineOf(solution.filter((path) => path.length > 2));
