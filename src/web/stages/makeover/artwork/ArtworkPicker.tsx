@@ -85,7 +85,9 @@ export function ArtworkPicker(props: { layer: ChosenLayer; coating: Coating; rec
       </div>
       {chosen.length > 1 && (
         <p className="muted small">
-          {chosen.length} shapes, each on its share of the {pieces(recipe)} pieces.
+          {chosen.length > pieces(recipe)
+            ? `${chosen.length} shapes on ${pieces(recipe)} pieces: some get more than one.`
+            : `${chosen.length} shapes, each on its share of the ${pieces(recipe)} pieces.`}
         </p>
       )}
       {colors.length > 1 && (
@@ -106,11 +108,24 @@ export function ArtworkPicker(props: { layer: ChosenLayer; coating: Coating; rec
         <Button size="small" onClick={() => setEditing('new')}>
           New words or shape
         </Button>
-        {chosen.map((artwork) => (
-          <Button key={artwork.id} size="small" onClick={() => setEditing(artwork)}>
-            Set “{artwork.name}” anew
-          </Button>
-        ))}
+        {chosen.length <= FEW ? (
+          chosen.map((artwork) => (
+            <Button key={artwork.id} size="small" onClick={() => setEditing(artwork)}>
+              Set “{artwork.name}” anew
+            </Button>
+          ))
+        ) : (
+          <Select<string | null>
+            aria-label="Set one of them anew"
+            placeholder="Set one of them anew"
+            value={null}
+            onChange={(id) => setEditing(chosen.find((artwork) => artwork.id === id) ?? null)}
+            options={chosen.map(({ id, name }) => ({ value: id, label: name }))}
+            style={{ minWidth: 200 }}
+            popupMatchSelectWidth={false}
+            virtual={false}
+          />
+        )}
         {colors.length > 1 && (cut.has(0) || next !== undefined) && (
           <Button size="small" onClick={layNext}>
             Cut {chosen.length > 1 ? 'their' : 'its'} {colors.length} colors apart
@@ -134,6 +149,9 @@ export function ArtworkPicker(props: { layer: ChosenLayer; coating: Coating; rec
     </div>
   );
 }
+
+/** So many shapes have a button each. */
+const FEW = 2;
 
 /** More shapes than one layer holds would be refused. */
 const MOST_SHAPES = 50;
