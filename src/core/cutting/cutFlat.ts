@@ -240,7 +240,10 @@ export class FlatCut {
     const bought = laid.filter(({ origin }) => origin.kind === 'bought');
     const house = laid.filter(({ origin }) => origin.kind === 'house');
     const meters = (list: readonly LaidUnit[]) => list.reduce((sum, { usedMm }) => sum + usedMm, 0) / MM_PER_M;
-    const purchase = offer.purchase ?? cheapestPacks(this.isRoll ? meters(bought) : bought.length, packs);
+    const purchase =
+      bought.length === 0
+        ? nothingBought
+        : (offer.purchase ?? cheapestPacks(this.isRoll ? meters(bought) : bought.length, packs));
     const area = parts.reduce(
       (sum, { part, count }) => sum + (part.outline ? 0 : part.widthMm * part.lengthMm * count),
       0,

@@ -1,6 +1,7 @@
 import { builds } from '../build';
 import {
   type Build,
+  type BuildMaterial,
   type BuildPlan,
   type BuildRemark,
   type BuildValues,
@@ -11,6 +12,7 @@ import { type Consumable, consumables } from '../catalog/consumables';
 import { stockFacts } from '../catalog/stockFacts';
 import { bagOf, type PartBag, partsTimes, partsTogether } from '../cutting/part';
 import { toMicro } from '../kernel/micro';
+import { goesOn } from './goesOn';
 import { partKey, partOf } from './partsToCut';
 import { amountTerm, type SupplyTerm } from './pieceDemand';
 import type { RecipeBody, RecipePiece } from './recipeBody';
@@ -50,27 +52,73 @@ export function plannedBuilds(
       });
       continue;
     }
-    const values = completeBuild(build, piece.build.values);
-    const materials = new Map(
-      build.materials.map(({ id, kindIds }) => {
-        const chosen = piece.build?.materials[id];
-        const kindId = chosen && kindIds.includes(chosen.kindId) ? chosen.kindId : (kindIds[0] ?? '');
-        const kind: Consumable = consumables.get(kindId);
-        const key = supplyKey(kindId, kind.colored ? (chosen?.colorCardId ?? null) : null, null);
-        const stock = kind.cut ? stockFacts(kind.cut, context.stocks.get(key) ?? null) : null;
-        return [id, { kind, stock, key }] as const;
-      }),
-    );
-    const material = (id: string) => {
-      const found = materials.get(id);
-      if (!found) throw new Error(`${build.id}: no material "${id}"`);
-      return found;
-    };
-    const plan = build.plan({ values, material });
-    built.push({ piece, build, values, materials, plan });
+    const planned = plannedBuild(piece, build, context);
+    const { plan } = planned;
+    built.push(planned);
     for (const remark of plan.remarks) findings.push(findingOf(piece, build, remark));
   }
   return { built, findings };
+}
+
+/**
+ * One thing to make. Of a material that nobody chose it takes the usual kind, or the first that its parts go on: the skin
+ * of a long shelf comes from a whole panel.
+ */
+function plannedBuild(piece: RecipePiece, build: Build, context: RecipeContext): PlannedBuild {
+  const values = completeBuild(build, piece.build?.values ?? {});
+  const chosenKind = ({ id, kindIds }: BuildMaterial): string | null => {
+    const kindId = piece.build?.materials[id]?.kindId ?? null;
+    return kindId !== null && kindIds.includes(kindId) ? kindId : null;
+  };
+  const kinds = new Map(build.materials.map((own) => [own.id, chosenKind(own) ?? own.kindIds[0] ?? '']));
+  let planned = planOf(piece, build, values, kinds, context);
+  for (const own of build.materials) {
+    if (chosenKind(own) !== null || own.kindIds.length < 2 || partsGoOn(planned, own.id)) continue;
+    for (const kindId of own.kindIds.slice(1)) {
+      const other = planOf(piece, build, values, new Map(kinds).set(own.id, kindId), context);
+      if (!partsGoOn(other, own.id)) continue;
+      kinds.set(own.id, kindId);
+      planned = other;
+      break;
+    }
+  }
+  return planned;
+}
+
+/** Whether all parts of a material are small enough for it, however long it is sold. */
+function partsGoOn({ plan, materials }: PlannedBuild, id: string): boolean {
+  const { kind, stock } = materials.get(id) ?? {};
+  if (!kind || !stock) return true;
+  const sold = { name: kind.name, stock, packs: kind.packs };
+  return plan.parts
+    .filter(({ material, count }) => material === id && count > 0)
+    .every((part) => goesOn(part, sold, Number.POSITIVE_INFINITY));
+}
+
+/** A thing to make of given kinds of material. */
+function planOf(
+  piece: RecipePiece,
+  build: Build,
+  values: BuildValues,
+  kinds: ReadonlyMap<string, string>,
+  context: RecipeContext,
+): PlannedBuild {
+  const materials = new Map(
+    build.materials.map(({ id }) => {
+      const kindId = kinds.get(id) ?? '';
+      const kind: Consumable = consumables.get(kindId);
+      const card = piece.build?.materials[id]?.colorCardId ?? null;
+      const key = supplyKey(kindId, kind.colored ? card : null, null);
+      const stock = kind.cut ? stockFacts(kind.cut, context.stocks.get(key) ?? null) : null;
+      return [id, { kind, stock, key }] as const;
+    }),
+  );
+  const material = (id: string) => {
+    const found = materials.get(id);
+    if (!found) throw new Error(`${build.id}: no material "${id}"`);
+    return found;
+  };
+  return { piece, build, values, materials, plan: build.plan({ values, material }) };
 }
 
 /** What making one of it takes of each supply: parts laid out with all else that is cut, and what is counted. */

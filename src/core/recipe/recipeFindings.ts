@@ -2,6 +2,7 @@ import { LEAD_TEST } from '../catalog/labor.data';
 import { cautionsFor } from '../safety/cautions';
 import type { ZoneUse } from '../surface/zone';
 import type { BuiltSteps } from './buildSteps';
+import { cutFindings } from './cutFindings';
 import { filmFindings } from './filmFindings';
 import { lessonFindings } from './lessons';
 import type { PlannedBuild } from './plannedBuilds';
@@ -30,6 +31,7 @@ export function recipeFindings(of: {
     ...stacked.findings(),
     ...built.findings(),
     ...filmFindings(stacked.layers, context),
+    ...cutFindings(stacked.layers, stacked, of.making),
     ...lessonFindings(recipeId, zones, stacked.layers, context),
   ];
   // Repeats fold into one card per step.

@@ -85,6 +85,24 @@ export const recipeSentences = {
     `“${f.sheet}” is not laid as “${f.technique}”. It takes: ${f.accepted}.`,
   'layer.cannotBeCut': (f: { zone: string; technique: string; reason: string }) =>
     `${f.zone} cannot be ${f.technique.toLowerCase()}: ${f.reason}.`,
+  'cut.tooLarge': (
+    f: {
+      part: string;
+      more: number;
+      widthMm: number;
+      lengthMm: number;
+      stock: string;
+      roomWidthMm: number;
+      roomLengthMm: number;
+    },
+    { units },
+  ) =>
+    `${f.part}${f.more > 0 ? ` and ${f.more} more` : ''}: ${formatLength(f.widthMm, units)} × ${formatLength(f.lengthMm, units)} does not go on ${f.stock.toLowerCase()}, which gives ${formatLength(f.roomWidthMm, units)}${f.roomLengthMm > 0 ? ` × ${formatLength(f.roomLengthMm, units)}` : ' across'}. Smaller, in parts, or from a larger one.`,
+  'cut.longerThanSold': (
+    f: { part: string; more: number; lengthMm: number; stock: string; soldMm: number },
+    { units },
+  ) =>
+    `${f.part}${f.more > 0 ? ` and ${f.more} more` : ''}: ${formatLength(f.lengthMm, units)} is longer than ${f.stock.toLowerCase()} is usually sold (${formatLength(f.soldMm, units)}). In parts, or note a longer one among your supplies.`,
   'film.noArtwork': () => 'The shape that this layer cuts is not there any more: choose another, or none.',
   'film.noSuchColor': (f: { artwork: string; color: number; colors: number }) =>
     f.colors === 0

@@ -53,5 +53,5 @@ export function sheetOn(
   if (key === null || question === null) return { sheet: null, reason: null };
   const reason = candidate.technique.sheet?.cannot(question) ?? null;
   const demand = reason === null ? candidate.technique.sheet?.cut(question, candidate.values) : undefined;
-  return { sheet: demand ? { supplyKey: key, demand } : null, reason };
+  return { sheet: demand ? { supplyKey: key, stock: question.stock, demand } : null, reason };
 }

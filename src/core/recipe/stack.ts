@@ -1,4 +1,5 @@
 import type { Coating } from '../catalog/coating';
+import type { StockFacts } from '../catalog/stockFacts';
 import type { Joint } from '../state/joint';
 import type { SurfaceState } from '../state/surfaceState';
 import { isFilm, type SheetDemand } from '../technique/sheetWork';
@@ -36,7 +37,7 @@ export interface StackEntry {
   /** Area that the technique reaches, projected and with its texture, m². */
   reachedM2: { projected: number; textured: number };
   /** What is cut for it, and from which supply; null where nothing is. */
-  sheet: { supplyKey: string; demand: SheetDemand } | null;
+  sheet: { supplyKey: string; stock: StockFacts; demand: SheetDemand } | null;
   below: SurfaceState;
   leaves: SurfaceState;
 }

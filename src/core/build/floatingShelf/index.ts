@@ -29,7 +29,7 @@ export const floatingShelf: Build = {
     length('depthMm', 'Depth', 8 * MM_PER_INCH, 90, 400),
   ],
   materials: [
-    { id: 'skin', label: 'Skin: top, bottom, front, ends', kindIds: ['plywood6'] },
+    { id: 'skin', label: 'Skin: top, bottom, front, ends', kindIds: ['plywood6', 'plywood6Whole'] },
     { id: 'cleat', label: 'Cleat and arms', kindIds: ['board2x2'] },
   ],
   measures: ({ lengthMm = 0, depthMm = 0 }) => ({ widthMm: lengthMm, depthMm, heightMm: 2 * MM_PER_INCH, brackets: 0 }),

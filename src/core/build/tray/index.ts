@@ -13,7 +13,7 @@ export const trayFromBoards: Build = {
   templateId: 'tray',
   parameters: [length('widthMm', 'Width, outside', 450, 120, 1200), length('depthMm', 'Depth, outside', 300, 100, 900)],
   materials: [
-    { id: 'floor', label: 'Floor', kindIds: ['plywood6'] },
+    { id: 'floor', label: 'Floor', kindIds: ['plywood6', 'plywood6Whole'] },
     { id: 'rim', label: 'Rim', kindIds: ['board1x2', 'board1x3', 'board1x4'] },
   ],
   measures: ({ widthMm = 0, depthMm = 0 }) => ({ widthMm, depthMm, heightMm: 38 }),

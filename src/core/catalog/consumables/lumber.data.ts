@@ -77,4 +77,16 @@ export const lumberRows: readonly Consumable[] = [
     thicknessMm: 6,
     cut: { ...board(2 * MM_PER_FOOT), form: 'sheet', lengthMm: 4 * MM_PER_FOOT, leastOffcutMm: 100 },
   },
+  {
+    id: 'plywood6Whole',
+    name: 'Plywood, 6 mm, whole panel',
+    unit: 'sheet',
+    colored: false,
+    packs: [
+      ...packsOf('us', ['panel 4 × 8 ft', 1, 22, 32, 48]),
+      ...packsOf('metric', ['panel 1220 × 2440', 1, 22, 32, 48]),
+    ],
+    thicknessMm: 6,
+    cut: { ...board(4 * MM_PER_FOOT), form: 'sheet', lengthMm: 8 * MM_PER_FOOT, leastOffcutMm: 100 },
+  },
 ];

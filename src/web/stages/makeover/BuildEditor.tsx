@@ -80,7 +80,8 @@ export function BuildEditor(props: { piece: RecipePiece; recipe: RecipeAccess })
       </SideBySide>
       {build.materials.map(({ id, label, kindIds }) => {
         const chosen = set.materials[id];
-        const kindId = chosen && kindIds.includes(chosen.kindId) ? chosen.kindId : (kindIds[0] ?? '');
+        // Where nobody chose, the plan takes what its parts go on.
+        const kindId = planned?.materials.get(id)?.kind.id ?? kindIds[0] ?? '';
         const cardId = chosen?.colorCardId ?? null;
         return (
           <div key={id}>
