@@ -1,7 +1,7 @@
 import { consumables } from '../catalog/consumables';
 import { MM_PER_INCH } from '../kernel/units';
 import type { BuildParameter, BuildPart, BuildRemark, BuildValues, BuildWork, ChosenMaterial } from './build';
-import { choice, length, part, work } from './parts';
+import { choice, count, length, part, work } from './parts';
 
 /** Schools of a hem: folded twice, folded once, or left raw and frayed. */
 const hems = [
@@ -23,6 +23,16 @@ export const hemParameters: readonly BuildParameter[] = [
     maximum: 15,
   },
 ];
+
+/** How many a seat gets, and how many more there shall be: of eight seats with a tenth more, nine. */
+export const seatParameters: readonly BuildParameter[] = [
+  count('perSeat', 'For each seat', 1, 1, 12),
+  { id: 'sparePercent', label: 'Spares, % more', kind: 'number', standard: 0, minimum: 0, maximum: 200 },
+];
+
+/** How many one seat stands for, its share of the spares in it; over all seats they are rounded up to whole ones. */
+export const perSeatWithSpares = ({ perSeat = 1, sparePercent = 0 }: BuildValues): number =>
+  perSeat * (1 + sparePercent / 100);
 
 /**
  * What a hem adds to one edge, mm: two widths where it is folded twice, so that a cloth is cut 4 widths larger than it

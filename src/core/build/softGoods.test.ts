@@ -137,6 +137,23 @@ describe('panels of cloth', () => {
   });
 });
 
+describe('things for each seat', () => {
+  it.each(['napkin', 'seatCover'])('%s: so many a seat, and the spares rounded up over all seats', (id) => {
+    const cutFor = (seats: number, set: BuildValues) => {
+      const [part] = planOf(id, set).parts;
+      return Math.ceil(seats * (part?.count ?? 0) - 1e-6);
+    };
+    expect(cutFor(8, {})).toBe(8);
+    expect(cutFor(8, { sparePercent: 10 })).toBe(9);
+    expect(cutFor(8, { perSeat: 2, sparePercent: 25 })).toBe(20);
+  });
+  it('take work and thread for their spares too', () => {
+    const [plain, more] = [planOf('napkin', {}), planOf('napkin', { perSeat: 2, sparePercent: 50 })];
+    expect(need(more, 'thread')).toBeCloseTo(3 * need(plain, 'thread'), 9);
+    for (const [n, { units }] of plain.works.entries()) expect(more.works[n]?.units).toBeCloseTo(3 * units, 9);
+  });
+});
+
 describe('something wider than its cloth', () => {
   it('is of several pieces, and the cloth that holds it in one is named; of that cloth it is one', () => {
     const cloth = planOf('tableCloth', { widthMm: inch(36), dropMm: inch(8) });

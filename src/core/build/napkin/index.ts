@@ -1,9 +1,19 @@
 import { MM_PER_INCH } from '../../kernel/units';
 import type { Build } from '../build';
-import { anyFabric, beforeWash, cuttingCloth, hemming, hemOf, hemParameters, THREAD_PER_METER } from '../cloth';
+import {
+  anyFabric,
+  beforeWash,
+  cuttingCloth,
+  hemming,
+  hemOf,
+  hemParameters,
+  perSeatWithSpares,
+  seatParameters,
+  THREAD_PER_METER,
+} from '../cloth';
 import { length, part } from '../parts';
 
-/** A napkin; a set of them is so many pieces. */
+/** Napkins: a set of them is one for each seat, with its spares. */
 export const napkin: Build = {
   id: 'napkin',
   name: 'Cloth napkin',
@@ -16,6 +26,7 @@ export const napkin: Build = {
   parameters: [
     length('widthMm', 'Width, finished', 18 * MM_PER_INCH, 100, 900),
     length('depthMm', 'Length, finished', 18 * MM_PER_INCH, 100, 900),
+    ...seatParameters,
     ...hemParameters,
   ],
   materials: [{ id: 'cloth', label: 'Cloth', kindIds: anyFabric }],
@@ -23,12 +34,13 @@ export const napkin: Build = {
   plan: ({ values }) => {
     const { widthMm = 0, depthMm = 0, shrinkPercent = 0 } = values;
     const hem = hemOf(values);
+    const each = perSeatWithSpares(values);
     const parts = [
-      part('cloth', 'Napkin', widthMm + 2 * hem, beforeWash(depthMm + 2 * hem, shrinkPercent), 1, {
+      part('cloth', 'Napkin', widthMm + 2 * hem, beforeWash(depthMm + 2 * hem, shrinkPercent), each, {
         turn: shrinkPercent > 0 ? 'half' : 'free',
       }),
     ];
-    const around = (2 * (widthMm + depthMm)) / 1000;
+    const around = (each * 2 * (widthMm + depthMm)) / 1000;
     return {
       parts,
       needs: [{ material: null, kindId: 'thread', amount: THREAD_PER_METER * around }],

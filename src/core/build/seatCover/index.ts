@@ -1,6 +1,6 @@
 import { MM_PER_INCH } from '../../kernel/units';
 import type { Build } from '../build';
-import { beforeWash, cuttingCloth, wideFabric, widthOf } from '../cloth';
+import { beforeWash, cuttingCloth, perSeatWithSpares, seatParameters, wideFabric, widthOf } from '../cloth';
 import { length, part, work } from '../parts';
 
 /** What is turned under a seat and stapled (common practice, from memory). */
@@ -22,6 +22,7 @@ export const seatCover: Build = {
     length('widthMm', 'Seat, wide', 18 * MM_PER_INCH, 100, 900),
     length('heightMm', 'Seat, deep', 17 * MM_PER_INCH, 100, 900),
     length('thickMm', 'Padding, thick', 2 * MM_PER_INCH, 0, 200),
+    ...seatParameters,
     {
       id: 'shrinkPercent',
       label: 'Shrinks along its length, % (0 when it is never washed)',
@@ -33,11 +34,13 @@ export const seatCover: Build = {
   ],
   materials: [{ id: 'cloth', label: 'Cloth', kindIds: wideFabric }],
   measures: ({ widthMm = 0, heightMm = 0, thickMm = 0 }) => ({ widthMm, heightMm, depthMm: Math.max(5, thickMm) }),
-  plan: ({ values: { widthMm = 0, heightMm = 0, thickMm = 0, shrinkPercent = 0 }, material }) => {
+  plan: ({ values, material }) => {
+    const { widthMm = 0, heightMm = 0, thickMm = 0, shrinkPercent = 0 } = values;
+    const each = perSeatWithSpares(values);
     const over = 2 * (thickMm + UNDER_MM);
     const wide = widthMm + over;
-    const parts = [part('cloth', 'Seat', wide, beforeWash(heightMm + over, shrinkPercent), 1, { turn: 'half' })];
-    const staples = Math.ceil((2 * (widthMm + heightMm)) / STAPLE_MM);
+    const parts = [part('cloth', 'Seat', wide, beforeWash(heightMm + over, shrinkPercent), each, { turn: 'half' })];
+    const staples = each * Math.ceil((2 * (widthMm + heightMm)) / STAPLE_MM);
     const bolt = widthOf(material('cloth'));
     return {
       parts,

@@ -110,13 +110,13 @@ export function BuildEditor(props: { piece: RecipePiece; recipe: RecipeAccess })
       })}
       {planned && planned.plan.parts.length > 0 && (
         <>
-          <h3>Parts of one</h3>
+          <h3>{piece.count === 1 ? 'Parts of it' : `Parts of all ${piece.count}`}</h3>
           <table className="small" style={{ width: '100%' }}>
             <tbody>
               {planned.plan.parts.map((part) => (
                 <tr key={`${part.material} ${part.name}`}>
                   <td>
-                    {part.count} × {part.name.toLowerCase()}
+                    {Math.ceil(part.count * piece.count - 1e-6)} × {part.name.toLowerCase()}
                   </td>
                   <td style={{ textAlign: 'right' }}>
                     {formatLength(part.widthMm, locale.units)} × {formatLength(part.lengthMm, locale.units)}
