@@ -154,6 +154,8 @@ describe('film that is wished', () => {
   it.each([
     // What stays with the building gets what comes off again; what is washed gets what stays.
     [jar, 'labels in vinyl', 'Shapes cut from film, permanent craft film'],
+    [jar, 'labels', 'Shapes cut from film, permanent craft film'],
+    [jar, 'a monogram', 'Shapes cut from film, permanent craft film'],
     [wall, 'decals', 'Shapes cut from film, removable craft film'],
     [pane, 'stick-on letters', 'Shapes cut from film, removable craft film'],
     [pane, 'window film', 'Film by the drop, frosted window film'],

@@ -33,7 +33,20 @@ function workOn(shape: CutShape, times: number): NonNullable<SheetDemand['work']
 /** Shapes cut from film and transferred: labels, lettering, numbers, silhouettes. */
 export const filmShapes = filmed({
   id: 'filmShapes',
-  words: ['vinyl', 'decal', 'decals', 'lettering', 'stick-on letters', 'label'],
+  words: [
+    'vinyl',
+    'decal',
+    'decals',
+    'lettering',
+    'letters',
+    'stick-on letters',
+    'label',
+    'labels',
+    'numbers',
+    'monogram',
+    'sticker',
+    'stickers',
+  ],
   name: 'Shapes cut from film',
   remark:
     'weed from the inside out; transfer tape over it, squeegee, peel the backing away from the film; burnish on, peel the tape flat',
