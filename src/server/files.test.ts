@@ -52,6 +52,17 @@ async function painted() {
   return { projectId, slotId, spotId, way, card, recipe, option, supply };
 }
 
+/** What finishing a makeover took of a can. */
+const pouredFrom = (supplyId: string) => ({
+  id: randomUUID(),
+  version: 1,
+  supplyId,
+  what: 'x',
+  amount: 200,
+  onDate: '2026-06-02',
+  cut: null,
+});
+
 describe('a file whose ledger names what nothing shows any more', () => {
   it('can be read again: the color, its supply and the piece come along for the books', async () => {
     const at = await painted();
@@ -77,15 +88,7 @@ describe('an older file over its own project', () => {
     // Meanwhile: a find is bought, the makeover done, paint counted anew, the slot renamed.
     const settlement = { paid: 1200, how: 'payment' as const, ledgerId: randomUUID(), atMs: 2 };
     await done(at.projectId, 'buyFind', { findId: at.way.find.id, ...settlement });
-    const use = {
-      id: randomUUID(),
-      version: 1,
-      supplyId: at.supply.id,
-      what: 'x',
-      amount: 200,
-      onDate: '2026-06-02',
-      cut: null,
-    };
+    const use = pouredFrom(at.supply.id);
     await done(at.projectId, 'finishRecipe', { recipeId: at.recipe.id, doneOn: '2026-06-02', uses: [use] });
     await done(at.projectId, 'editSlot', { id: at.slotId, values: { name: 'Renamed since' } });
     const before = await studio.rows(at.projectId);
@@ -212,17 +215,7 @@ describe('done, not done, done', () => {
     const finish = () => ({
       recipeId: at.recipe.id,
       doneOn: '2026-06-02',
-      uses: [
-        {
-          id: randomUUID(),
-          version: 1,
-          supplyId: at.supply.id,
-          what: 'x',
-          amount: 200,
-          onDate: '2026-06-02',
-          cut: null,
-        },
-      ],
+      uses: [pouredFrom(at.supply.id)],
     });
     await done(at.projectId, 'finishRecipe', finish());
     expect((await stash())?.amount).toBe(746);

@@ -29,20 +29,23 @@ export function capitalUnits(font: Font): number {
 export const missingSigns = (font: Font, words: string): string[] =>
   [...new Set(words)].filter((sign) => sign.trim() !== '' && font.charToGlyphIndex(sign) === 0);
 
-/** What opentype.js knows of positions and its types do not say. */
-interface Positions {
-  getKerningTables(script: string): unknown[] | undefined;
-  getKerningValue(tables: unknown[], left: number, right: number): number;
+declare module 'opentype.js' {
+  /** What opentype.js knows of positions and its types do not say; absent in fonts without such a table. */
+  interface Font {
+    position?: {
+      getKerningTables(script: string): unknown[] | undefined;
+      getKerningValue(tables: unknown[], left: number, right: number): number;
+    };
+  }
 }
 
 /** Kerning between two glyphs, in units of the font: by its table for Latin, else by the one it has for all scripts. */
 function kerning(font: Font): (left: Glyph, right: Glyph | undefined) => number {
-  const position = (font as unknown as { position?: Positions }).position;
-  const tables = position?.getKerningTables('latn');
+  const tables = font.position?.getKerningTables('latn');
   return (left, right) => {
     if (!right) return 0;
-    return position && tables
-      ? position.getKerningValue(tables, left.index, right.index)
+    return font.position && tables
+      ? font.position.getKerningValue(tables, left.index, right.index)
       : font.getKerningValue(left, right);
   };
 }

@@ -10,18 +10,21 @@ const hems = [
   { value: 2, label: 'none, frayed', folds: 0 },
 ] as const;
 
+/** What the first wash takes of a length, %. */
+export const shrinkParameter: BuildParameter = {
+  id: 'shrinkPercent',
+  label: 'Shrinks along its length, % (0 when it is washed before)',
+  kind: 'number',
+  standard: 5,
+  minimum: 0,
+  maximum: 15,
+};
+
 /** What a hemmed cloth asks for: how its hem is folded, how wide it is, and what the first wash takes. */
 export const hemParameters: readonly BuildParameter[] = [
   choice('hemKind', 'Hem', 0, hems),
   length('hemMm', 'Hem, wide', 0.5 * MM_PER_INCH, 3, 200),
-  {
-    id: 'shrinkPercent',
-    label: 'Shrinks along its length, % (0 when it is washed before)',
-    kind: 'number',
-    standard: 5,
-    minimum: 0,
-    maximum: 15,
-  },
+  shrinkParameter,
 ];
 
 /** How many a seat gets, and how many more there shall be: of eight seats with a tenth more, nine. */

@@ -1,7 +1,8 @@
 import { consumables } from '../catalog/consumables';
 import { plantIds } from '../catalog/consumables/plants.data';
 import type { MadeTrait } from '../state/madeTrait';
-import type { BuildRemark, ChosenMaterial } from './build';
+import type { BuildRemark, BuildWork, ChosenMaterial } from './build';
+import { work } from './parts';
 
 /** What wreaths and garlands are made of, faux first: it stays. */
 export const anyStems: readonly string[] = ['stems', ...plantIds];
@@ -24,3 +25,7 @@ export function traitsOf({ kind }: ChosenMaterial): MadeTrait[] {
   const harm = consumables.find(kind.id)?.plant?.harm ?? null;
   return ['burns', ...(harm === null ? [] : [harm])];
 }
+
+/** Tying so many stems onto what carries them. */
+export const tying = (count: number, title: string, hint: string): BuildWork =>
+  work({ id: 'tie', kind: 'arrange', title, hint, rate: 'stem', units: count, tools: ['wireCutter', 'pruner'] });

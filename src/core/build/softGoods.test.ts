@@ -3,7 +3,7 @@ import { describe, expect, it } from 'vitest';
 import { consumables } from '../catalog/consumables';
 import { GLUE_STICK_ML } from '../catalog/consumables/greenery.data';
 import { plantRows } from '../catalog/consumables/plants.data';
-import { type OwnStock, stockFacts } from '../catalog/stockFacts';
+import { asUsual, type OwnStock, stockFacts } from '../catalog/stockFacts';
 import { cutChecked } from '../cutting/checked';
 import { bagOf } from '../cutting/part';
 import { exactly } from '../kernel/amount';
@@ -21,15 +21,6 @@ import { ribbonMm } from './ribbonBow';
 import { shapeOutline } from './stuffedShape';
 
 const inch = (inches: number) => inches * MM_PER_INCH;
-const own: OwnStock = {
-  widthMm: null,
-  lengthMm: null,
-  repeatMm: null,
-  isHalfDrop: false,
-  motifs: null,
-  isDirectional: false,
-};
-
 function planOf(
   id: string,
   set: BuildValues,
@@ -41,7 +32,7 @@ function planOf(
     values: completeBuild(build, set),
     material: (name) => {
       const kind = consumables.get(kinds[name] ?? build.materials.find((entry) => entry.id === name)?.kindIds[0] ?? '');
-      return { kind, stock: kind.cut ? stockFacts(kind.cut, { ...own, ...stock }) : null };
+      return { kind, stock: kind.cut ? stockFacts(kind.cut, { ...asUsual, ...stock }) : null };
     },
   });
 }

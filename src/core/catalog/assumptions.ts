@@ -15,6 +15,7 @@ import {
   skillFactors,
   TAPE_PER_EDGE,
 } from './labor.data';
+import { eachNames, laborNames, sessionNames } from './laborNames.data';
 import { substrates } from './substrates';
 
 /** Groups of assumptions in the order in which they are shown; the first word of a key says which group it is of. */
@@ -181,75 +182,6 @@ function* definitions(): Generator<[string, AssumptionDefinition]> {
   );
 }
 
-const laborNames: Record<keyof typeof laborRates, string> = {
-  clean: 'clean and rinse',
-  alcoholWipe: 'wipe with alcohol',
-  dust: 'dust off',
-  scuff: 'scuff by hand',
-  sandBetween: 'scuff lightly between coats',
-  sandBack: 'sand back by hand',
-  brushOut: 'brush out a weave',
-  fill: 'fill and sand flush',
-  etch: 'wash with vinegar water',
-  strip: 'strip with a stripper',
-  dewax: 'wash wax off twice',
-  removeRust: 'take rust off to sound metal',
-  brush: 'one coat by brush, furniture',
-  miniRoller: 'one coat by mini-roller, flat faces',
-  roller: 'one coat by roller, walls',
-  spray: 'one light coat by aerosol',
-  clear: 'one clear coat by brush',
-  stainWipe: 'wipe stain on and off',
-  wax: 'wax on and buff',
-  wash: 'wash on and dab',
-  glaze: 'glaze on and work back',
-  dryBrush: 'dry brush',
-  crevice: 'age crevices',
-  distress: 'distress',
-  stencil: 'stencil',
-  grout: 'color grout joints',
-  paperSheets: 'paper laid all over',
-  paperMotifs: 'paper motifs placed',
-  paperFussy: 'paper cut along its shapes and placed',
-  brushTexture: 'brush texture over a print',
-  filmShapes: 'film shapes weeded and applied',
-  filmDrops: 'film by the drop, walls and windows',
-  season: 'season a chalkboard',
-};
-const eachNames: Record<keyof typeof laborEach, string> = {
-  sealEdge: 'seal raw board, a meter of edge',
-  maskMeter: 'mask, a meter of tape',
-  leaf: 'paint one leaf',
-  filmFace: 'film laid on a face and turned in',
-  laidSheet: 'a sheet of paper laid, at the least',
-  tornPiece: 'a torn piece of paper laid',
-  weedLetter: 'weeding a letter of an inch or more',
-  weedSmallLetter: 'weeding a small or a joined letter',
-  weedDm2: 'weeding a drawing, 100 cm²',
-  applyDm2: 'applying film shapes, 100 cm²',
-  machineMeter: 'cutting by machine, a meter',
-  machineLoad: 'loading a cutting machine',
-  cutMeter: 'cut by hand, a meter',
-  sawCut: 'saw one part to size',
-  ripMeter: 'rip a board by hand, a meter',
-  screw: 'drill and drive one screw',
-  nail: 'drive one nail',
-  glueJoint: 'glue and clamp one joint',
-  wallFixing: 'one fixing in the wall: find, drill, screw',
-  hemMeter: 'pressing and sewing a hem, a meter',
-  seamMeter: 'a seam, a meter',
-  staple: 'a staple',
-  stuff: 'stuffing and closing a cushion',
-  stem: 'a stem cut, placed and wired',
-  bow: 'a bow',
-  mossDm2: 'moss glued on, 100 cm²',
-  wrapMeter: 'winding a strip or a rope, a meter',
-  setOut: 'setting out a thing and standing back',
-  printSheet: 'printing a sheet',
-  matWindow: 'cutting the window of a mat',
-  framing: 'framing a picture',
-};
-
 /** The assumption under which a preparation's supply stands. */
 export function preparationSupplyKey(id: keyof typeof preparationSupplies): AssumptionKey {
   return `prepare.${id}PerM2`;
@@ -280,13 +212,6 @@ const passageDefinitions: [AssumptionKey, string, Figure][] = [
   ['passage.carHeightMm', 'Hold of the car, height', figure(550, 700, 1100, commonPractice)],
   ['passage.carLengthMm', 'Hold of the car, length, seats down', figure(1200, 1600, 2400, commonPractice)],
 ];
-const sessionNames: Record<keyof typeof sessionMinutes, string> = {
-  setUp: 'set up',
-  cleanUpWater: 'clean up with water',
-  cleanUpSolvent: 'clean up with solvent',
-  cleanUpAerosol: 'clean up after spraying',
-  cleanUpDry: 'put scraps and knife away',
-};
 
 /** Every assumption that can be changed, by key; derived from the tables so that nothing is listed twice. */
 export const assumptionDefinitions: ReadonlyMap<string, AssumptionDefinition> = new Map(definitions());

@@ -22,15 +22,23 @@ export interface OwnStock {
   isDirectional: boolean;
 }
 
+/** A supply of which nothing is known beyond its kind. */
+export const asUsual: OwnStock = {
+  widthMm: null,
+  lengthMm: null,
+  repeatMm: null,
+  isHalfDrop: false,
+  motifs: null,
+  isDirectional: false,
+};
+
 /** A kind's usual stock with what is known of this one. */
 export function stockFacts(usual: CutStock, own: OwnStock | null): StockFacts {
+  const { widthMm, lengthMm, ...print } = own ?? asUsual;
   return {
     ...usual,
-    widthMm: own?.widthMm ?? usual.widthMm,
-    lengthMm: usual.lengthMm === null ? null : (own?.lengthMm ?? usual.lengthMm),
-    repeatMm: own?.repeatMm ?? null,
-    isHalfDrop: own?.isHalfDrop ?? false,
-    motifs: own?.motifs ?? null,
-    isDirectional: own?.isDirectional ?? false,
+    ...print,
+    widthMm: widthMm ?? usual.widthMm,
+    lengthMm: usual.lengthMm === null ? null : (lengthMm ?? usual.lengthMm),
   };
 }

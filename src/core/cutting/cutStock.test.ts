@@ -322,7 +322,8 @@ describe('any layout', () => {
       }),
       { numRuns: 60 },
     );
-  });
+    // Sixty questions, each laid out three times: half a minute on a busy machine.
+  }, 180_000);
 
   it('needs no more sheets than trying every order, for a handful of boxes', () => {
     fc.assert(

@@ -40,6 +40,15 @@ export function barriersNamed(zone: ZonePlan, ground: SurfaceState, joint: Joint
   return [...new Set(wanted)];
 }
 
+/** Whether a coat holds where it is laid, by what is known, and what comes above holds on it. */
+export function holdsBetween(laid: Candidate, exposed: Exposed, over: Candidate, noSand: boolean): boolean {
+  const lower = decisiveJoint(exposed, { noSand, ...laid });
+  // What nobody knows is for the stylist to try, not for the plan to propose.
+  if (isBroken(lower) || lower.verdict === 'notKnown') return false;
+  const on: Exposed = [stateAfter(laid, uppermost(exposed), 1)];
+  return !isBroken(decisiveJoint(on, { noSand, ...over }));
+}
+
 /**
  * The barrier that mends a joint: the first named one that itself holds and carries what comes above; null when none
  * does. Where the joint holds already, a school asks for a primer and a bonding primer will do.
@@ -55,11 +64,7 @@ export function barrierFor(zone: ZonePlan, exposed: Exposed, joint: Joint, over:
     if (!sameBase(barrier, over.coating)) continue;
     if (hidesGround(barrier, over)) continue;
     const laid = proposedCandidate('', barrier, 0, barrier.sheens[0] ?? 'matt');
-    const lower = decisiveJoint(exposed, { noSand: zone.noSand, ...laid });
-    // What nobody knows is for the stylist to try, not for the plan to propose.
-    if (isBroken(lower) || lower.verdict === 'notKnown') continue;
-    const on: Exposed = [stateAfter(laid, ground, 1)];
-    if (!isBroken(decisiveJoint(on, { noSand: zone.noSand, ...over }))) return barrier;
+    if (holdsBetween(laid, exposed, over, zone.noSand)) return barrier;
   }
   return null;
 }

@@ -60,7 +60,7 @@ describe('parts larger than what they are cut from', () => {
   it('say which part, how large it is, and what its stock gives', () => {
     const [finding] = laid(box(400, 400)).findings.filter(({ code }) => code === 'cut.tooLarge');
     if (finding?.code !== 'cut.tooLarge') throw new Error('none');
-    const words = recipeSentences['cut.tooLarge'](finding.figures, { units: 'us', currency: 'USD' } as never);
+    const words = recipeSentences['cut.tooLarge'](finding.figures, { units: 'us', currency: 'USD' });
     expect(words).toContain('Shape: 15 3/4 in × 15 3/4 in does not go on permanent craft film');
   });
 

@@ -28,8 +28,8 @@ const label = (change: Partial<Artwork> = {}): Artwork => ({
 /** Where on a jar the shape goes. */
 const zone = 'body';
 
-/** Six jars with a shape of film on each. */
-function filmed(layer: Partial<ChosenLayer>, artwork: Artwork | null = label(), coatingId = 'permanentFilm') {
+/** Six jars with shapes of film on them: one on each, or a set. */
+function jarsWith(layer: Partial<ChosenLayer>, artworks: readonly Artwork[], coatingId = 'permanentFilm') {
   const made = recipe('jars', jar, coatingId, 'teal');
   const body = {
     ...made.body,
@@ -37,13 +37,14 @@ function filmed(layer: Partial<ChosenLayer>, artwork: Artwork | null = label(), 
     layers: made.body.layers.map((own) => ({
       ...own,
       techniqueId: 'filmShapes',
-      artworkIds: ['label'],
       zoneKeys: [`${made.body.pieces[0]?.id}/${zone}`],
       ...layer,
     })),
   };
-  return computeRecipe('jars', body, recipeContext([jar], { artworks: new Map(artwork ? [['label', artwork]] : []) }));
+  return computeRecipe('jars', body, recipeContext([jar], { artworks: new Map(artworks.map((own) => [own.id, own])) }));
 }
+const filmed = (layer: Partial<ChosenLayer>, artwork: Artwork | null = label(), coatingId?: string) =>
+  jarsWith({ artworkIds: ['label'], ...layer }, artwork ? [artwork] : [], coatingId);
 const partsOf = (plan: ReturnType<typeof filmed>) =>
   [...plan.demands.values()].flatMap(({ supplies }) => supplies.flatMap(({ parts }) => parts ?? []));
 const codes = (plan: ReturnType<typeof filmed>) => plan.findings.map(({ code }) => code);
@@ -70,21 +71,8 @@ describe('shapes of film', () => {
   describe('of a set', () => {
     const names = ['Flour', 'Sugar', 'Rice', 'Oats', 'Lentils', 'Coffee'];
     const set = (count: number, layer: Partial<ChosenLayer> = {}) => {
-      const made = recipe('jars', jar, 'permanentFilm', 'teal');
       const labels = names.slice(0, count).map((name) => label({ id: name, name }));
-      const body = {
-        ...made.body,
-        pieces: made.body.pieces.map((piece) => ({ ...piece, templateId: 'vase', count: 6 })),
-        layers: made.body.layers.map((own) => ({
-          ...own,
-          techniqueId: 'filmShapes',
-          artworkIds: labels.map(({ id }) => id),
-          zoneKeys: [`${made.body.pieces[0]?.id}/${zone}`],
-          ...layer,
-        })),
-      };
-      const artworks = new Map(labels.map((own) => [own.id, own]));
-      return computeRecipe('jars', body, recipeContext([jar], { artworks }));
+      return jarsWith({ artworkIds: labels.map(({ id }) => id), ...layer }, labels);
     };
     const counts = (plan: ReturnType<typeof set>) => wholeParts(partsTimes(partsOf(plan), 6)).map(({ count }) => count);
 

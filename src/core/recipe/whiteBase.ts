@@ -1,6 +1,7 @@
 import type { Coating } from '../catalog/coating';
 import { coatings } from '../catalog/coatings';
 import { labFromHex } from '../color/lab';
+import { holdsBetween } from './barriers';
 import { type Candidate, proposedCandidate } from './candidates';
 import { type Exposed, uppermost } from './exposed';
 import { THIN_BELOW_G } from './laidState';
@@ -17,16 +18,18 @@ const whites: readonly Coating[] = [
 ];
 
 /**
- * The white coats that thin paper may have beneath it on a ground that would show through it, in the order in which they
- * are tried: on bare wood gesso does not hold, and a primer does, the same as under a white paint. None where the paper is
- * heavy enough, or the ground is white, or nobody knows its color.
+ * The white coat that thin paper wants beneath it on a ground that would show through: the first that holds there, else
+ * the gentlest, for which its joint then speaks. On bare wood gesso does not hold, and a primer does, the same as under a
+ * white paint.
+ * @returns null where the paper is heavy enough, or the ground is white, or nobody knows its color
  */
-export function whiteBasesFor(exposed: Exposed, candidate: Candidate): Candidate[] {
+export function whiteBaseFor(exposed: Exposed, candidate: Candidate, noSand: boolean): Candidate | null {
   const grams = candidate.sheet?.kind.paper?.gramsPerM2;
-  if (grams === undefined || grams >= THIN_BELOW_G) return [];
+  if (grams === undefined || grams >= THIN_BELOW_G) return null;
   const ground = uppermost(exposed).color;
-  if (ground === null || ground.L >= DARK_BELOW_L) return [];
-  return whites.map((white) =>
+  if (ground === null || ground.L >= DARK_BELOW_L) return null;
+  const bases = whites.map((white) =>
     proposedCandidate(`whiteBase:${white.id}@${candidate.id}`, white, candidate.order - 0.5, white.sheens[0] ?? 'matt'),
   );
+  return bases.find((base) => holdsBetween(base, exposed, candidate, noSand)) ?? bases[0] ?? null;
 }

@@ -20,7 +20,7 @@ import { lossKey, type PlannedLayer, type PlannedWork, type StackEntry, spreadin
 import { supplyKey } from './supplyKey';
 import { tintOffer } from './tintedPrimer';
 import { asksForTopcoat, topcoatFor } from './topcoats';
-import { whiteBasesFor } from './whiteBase';
+import { whiteBaseFor } from './whiteBase';
 import type { ZonePlan } from './zonePlans';
 
 /** A surface lighter than this step up counts as the same: a stain may be a shade lighter than what is there. */
@@ -225,9 +225,8 @@ export class ZoneStacker {
 
   /** White under thin paper on a ground that would show through it; gives the joint of what then follows. */
   private layWhiteBase(candidate: Candidate, joint: Joint): Joint {
-    const bases = isBroken(joint) ? [] : whiteBasesFor(this.exposed, candidate);
-    const base = bases.find((one) => this.carries(one, candidate)) ?? bases[0];
-    if (!base) return joint;
+    const base = isBroken(joint) ? null : whiteBaseFor(this.exposed, candidate, this.zone.noSand);
+    if (base === null) return joint;
     const under = this.jointOf(base);
     if (this.body.dropped.includes(base.id) || isBroken(under)) {
       this.say({
@@ -242,14 +241,6 @@ export class ZoneStacker {
     this.checkReliedOn(base, under);
     this.lay(base, under);
     return this.jointOf(candidate);
-  }
-
-  /** Whether a coat holds where it is laid, by what is known, and what comes next holds on it. */
-  private carries(base: Candidate, over: Candidate): boolean {
-    const under = this.jointOf(base);
-    if (isBroken(under) || under.verdict === 'notKnown') return false;
-    const on: Exposed = [stateAfter(base, uppermost(this.exposed), 1)];
-    return !isBroken(decisiveJoint(on, { noSand: this.zone.noSand, ...over }));
   }
 
   private reportBroken(candidate: Candidate, joint: Joint, barrier: Coating | null, proposal: string | null): void {

@@ -1,4 +1,4 @@
-import { type OwnStock, stockFacts } from '@core/catalog/stockFacts';
+import { asUsual, type OwnStock, stockFacts } from '@core/catalog/stockFacts';
 import { supplyKind } from '@core/catalog/supplyKinds';
 import { formatLength } from '@core/kernel/formatLength';
 import type { UnitSystem } from '@core/kernel/units';
@@ -8,15 +8,6 @@ import { useState } from 'react';
 import { LengthField, NumberField } from '../ui/fields';
 import { SideBySide } from '../ui/layout';
 import styles from './stock.module.css';
-
-const asUsual: OwnStock = {
-  widthMm: null,
-  lengthMm: null,
-  repeatMm: null,
-  isHalfDrop: false,
-  motifs: null,
-  isDirectional: false,
-};
 
 /** Size and print of something that is cut, and what is left of it on the shelf. Nothing for what is not cut. */
 export function StockFields(props: {

@@ -4,7 +4,7 @@ import { partCount } from '@core/cutting/part';
 import type { CutQuestion } from '@core/cutting/question';
 import type { Cutter } from '@core/plan/model/cutPurchase';
 import { type Remote, wrap } from 'comlink';
-import { useEffect, useMemo, useRef, useState } from 'react';
+import { useEffect, useRef, useState } from 'react';
 import type { CuttingWork } from '../workers/cutting.worker';
 
 /** More layouts than an afternoon looks at; beyond it the oldest are made anew. */
@@ -28,29 +28,29 @@ export function rememberLayout(question: CutQuestion, layout: CutLayout): void {
   known.set(questionKey(question), layout);
 }
 
+/** A cutter that answers with what is known in full, else with a first layout, and notes what is to be searched. */
+const pageCutter =
+  (wanted: Map<string, CutQuestion>): Cutter =>
+  (question) => {
+    const key = questionKey(question);
+    const full = known.get(key);
+    if (full) return full;
+    const quick = cutQuicklyChecked(question);
+    // Boards are exact at once, and one part has nothing to gain.
+    if (!quick.isQuick || partCount(question.parts) <= 1) return { ...quick, isQuick: false };
+    wanted.set(key, question);
+    return quick;
+  };
+
 /**
  * How the page lays parts out: with a first layout at once, and in full as soon as the worker has answered. Each answer
  * makes a new cutter, so that the plan looks again.
  */
 export function useCutter(): { cutter: Cutter; isLaying: boolean } {
-  const [version, setVersion] = useState(0);
   const [isLaying, setLaying] = useState(false);
   const wanted = useRef(new Map<string, CutQuestion>());
   const busy = useRef(false);
-  // biome-ignore lint/correctness/useExhaustiveDependencies: a new version is what makes it a new cutter
-  const cutter = useMemo<Cutter>(
-    () => (question) => {
-      const key = questionKey(question);
-      const full = known.get(key);
-      if (full) return full;
-      const quick = cutQuicklyChecked(question);
-      // Boards are exact at once, and one part has nothing to gain.
-      if (!quick.isQuick || partCount(question.parts) <= 1) return { ...quick, isQuick: false };
-      wanted.current.set(key, question);
-      return quick;
-    },
-    [version],
-  );
+  const [cutter, setCutter] = useState<Cutter>(() => pageCutter(wanted.current));
   useEffect(() => {
     let current = true;
     const answerAll = async () => {
@@ -61,7 +61,7 @@ export function useCutter(): { cutter: Cutter; isLaying: boolean } {
           if (!current) return;
           if (!known.has(key)) rememberLayout(question, await cuttingWorker().cut(question));
         }
-        if (current) setVersion((before) => before + 1);
+        if (current) setCutter(() => pageCutter(wanted.current));
       }
       if (current) setLaying(false);
     };

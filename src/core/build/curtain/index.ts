@@ -1,6 +1,15 @@
 import { MM_PER_INCH } from '../../kernel/units';
 import type { Build } from '../build';
-import { beforeWash, cuttingCloth, SEAM_MM, seamsRemark, THREAD_PER_METER, wideFabric, widthOf } from '../cloth';
+import {
+  beforeWash,
+  cuttingCloth,
+  SEAM_MM,
+  seamsRemark,
+  shrinkParameter,
+  THREAD_PER_METER,
+  wideFabric,
+  widthOf,
+} from '../cloth';
 import { choice, length, part, work } from '../parts';
 
 /** Hems of a curtain: twice 4 in below, twice 1 in at the sides (common practice, from memory). */
@@ -25,14 +34,7 @@ export const curtainPair: Build = {
       { value: 1, label: 'one' },
       { value: 2, label: 'a pair' },
     ]),
-    {
-      id: 'shrinkPercent',
-      label: 'Shrinks along its length, % (0 when it is washed before)',
-      kind: 'number',
-      standard: 5,
-      minimum: 0,
-      maximum: 15,
-    },
+    shrinkParameter,
   ],
   materials: [{ id: 'cloth', label: 'Cloth', kindIds: wideFabric }],
   measures: ({ widthMm = 0, heightMm = 0 }) => ({ widthMm, heightMm }),

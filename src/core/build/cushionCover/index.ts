@@ -1,6 +1,6 @@
 import { MM_PER_INCH } from '../../kernel/units';
 import type { Build } from '../build';
-import { anyFabric, beforeWash, cuttingCloth, SEAM_MM, THREAD_PER_METER } from '../cloth';
+import { anyFabric, beforeWash, cuttingCloth, SEAM_MM, shrinkParameter, THREAD_PER_METER } from '../cloth';
 import { choice, length, part, work } from '../parts';
 
 /** How far the two backs of an envelope lie over each other (common practice, from memory). */
@@ -23,14 +23,7 @@ export const cushionCover: Build = {
       { value: 0, label: 'own pad' },
       { value: 1, label: 'a new pad' },
     ]),
-    {
-      id: 'shrinkPercent',
-      label: 'Shrinks along its length, % (0 when it is washed before)',
-      kind: 'number',
-      standard: 5,
-      minimum: 0,
-      maximum: 15,
-    },
+    shrinkParameter,
   ],
   materials: [{ id: 'cloth', label: 'Cloth', kindIds: anyFabric }],
   measures: ({ widthMm = 0, heightMm = 0 }) => ({ widthMm, heightMm, depthMm: 120 }),

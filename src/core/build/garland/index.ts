@@ -1,6 +1,6 @@
 import { MM_PER_INCH } from '../../kernel/units';
 import type { Build, BuildValues } from '../build';
-import { anyStems, lasting, traitsOf } from '../greens';
+import { anyStems, lasting, traitsOf, tying } from '../greens';
 import { choice, length, work } from '../parts';
 
 /** Stems for a meter by how full it is to look (from memory, no source). */
@@ -46,17 +46,13 @@ export const garlandOfStems: Build = {
         { material: null, kindId: 'florWire', amount: count * WIRE_PER_STEM },
       ],
       works: [
-        work({
-          id: 'tie',
-          kind: 'arrange',
-          title: `Tie ${count} stems onto the twine, from both ends to the middle`,
-          hint: stems.kind.plant
+        tying(
+          count,
+          `Tie ${count} stems onto the twine, from both ends to the middle`,
+          stems.kind.plant
             ? 'cut them the same day; stand them in water until they are tied'
             : 'bend every stem a little: straight ones look new',
-          rate: 'stem',
-          units: count,
-          tools: ['wireCutter', 'pruner'],
-        }),
+        ),
         work({
           id: 'hang',
           kind: 'arrange',

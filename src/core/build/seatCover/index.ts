@@ -1,6 +1,14 @@
 import { MM_PER_INCH } from '../../kernel/units';
 import type { Build } from '../build';
-import { beforeWash, cuttingCloth, perSeatWithSpares, seatParameters, wideFabric, widthOf } from '../cloth';
+import {
+  beforeWash,
+  cuttingCloth,
+  perSeatWithSpares,
+  seatParameters,
+  shrinkParameter,
+  wideFabric,
+  widthOf,
+} from '../cloth';
 import { length, part, work } from '../parts';
 
 /** What is turned under a seat and stapled (common practice, from memory). */
@@ -23,14 +31,7 @@ export const seatCover: Build = {
     length('heightMm', 'Seat, deep', 17 * MM_PER_INCH, 100, 900),
     length('thickMm', 'Padding, thick', 2 * MM_PER_INCH, 0, 200),
     ...seatParameters,
-    {
-      id: 'shrinkPercent',
-      label: 'Shrinks along its length, % (0 when it is never washed)',
-      kind: 'number',
-      standard: 0,
-      minimum: 0,
-      maximum: 15,
-    },
+    { ...shrinkParameter, label: 'Shrinks along its length, % (0 when it is never washed)', standard: 0 },
   ],
   materials: [{ id: 'cloth', label: 'Cloth', kindIds: wideFabric }],
   measures: ({ widthMm = 0, heightMm = 0, thickMm = 0 }) => ({ widthMm, heightMm, depthMm: Math.max(5, thickMm) }),

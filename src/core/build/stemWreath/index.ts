@@ -1,6 +1,6 @@
 import { MM_PER_INCH } from '../../kernel/units';
 import type { Build } from '../build';
-import { anyStems, lasting, traitsOf } from '../greens';
+import { anyStems, lasting, traitsOf, tying } from '../greens';
 import { choice, length, work } from '../parts';
 
 /** A wreath of stems on a form. */
@@ -43,15 +43,11 @@ export const stemWreath: Build = {
         ...(form === 1 ? [{ material: null, kindId: 'wreathForm', amount: 1 }] : []),
       ],
       works: [
-        work({
-          id: 'tie',
-          kind: 'arrange',
-          title: `Bind ${count} stems around the form, each over the last one’s wire`,
-          hint: 'all in one direction; the last goes under the first',
-          rate: 'stem',
-          units: count,
-          tools: ['wireCutter', 'pruner'],
-        }),
+        tying(
+          count,
+          `Bind ${count} stems around the form, each over the last one’s wire`,
+          'all in one direction; the last goes under the first',
+        ),
         work({
           id: 'hang',
           kind: 'arrange',

@@ -1,8 +1,9 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { isInside, type Outline, rectangleOutline } from '../../surface/outline';
+import { isInside, type Outline, type Point, rectangleOutline } from '../../surface/outline';
 import { perimeterMm } from '../../surface/polygons';
 import { bladePath, offMat, usualMachine } from './bladePath';
+import { cutSoFar } from './cutSoFar';
 
 const box = (x: number, y: number, size: number): Outline => rectangleOutline(x, y, size, size);
 /** Small squares apart from each other on a grid, in any order; some with a hole. */
@@ -114,3 +115,24 @@ function shortest(rings: Outline): number {
         );
   return visit([0, 0], points);
 }
+
+describe('a cut that is under way', () => {
+  const square = rectangleOutline(10, 10, 40, 20);
+  const path = bladePath([...square, ...rectangleOutline(80, 10, 10, 10)], usualMachine, () => true);
+  const lengthOf = (lines: readonly (readonly Point[])[]) =>
+    lines.reduce(
+      (sum, line) =>
+        sum +
+        line.slice(1).reduce((own, [x, y], n) => own + Math.hypot(x - (line[n]?.[0] ?? 0), y - (line[n]?.[1] ?? 0)), 0),
+      0,
+    );
+  it('shows as much as the blade has cut, from its beginning, and all of it at the end', () => {
+    for (const share of [0, 0.1, 0.37, 0.8, 1, 2]) {
+      const shown = cutSoFar(path, path.cutMm * share);
+      expect(lengthOf(shown)).toBeCloseTo(path.cutMm * Math.min(1, share), 6);
+      expect(shown).toHaveLength(path.cuts.length);
+    }
+    expect(cutSoFar(path, path.cutMm)).toEqual(path.cuts.map(({ points }) => points));
+    expect(cutSoFar(path, 0)).toEqual(path.cuts.map(() => []));
+  });
+});

@@ -1,8 +1,10 @@
 import { SaxesParser, type SaxesTagPlain } from 'saxes';
 import { FLAT_MM, outlineOfPath, PathError } from '../../artwork/pathOutline';
 import { boxOf, type Outline, shifted } from '../../surface/outline';
-import { type FillRule, welded } from '../../surface/polygons';
+import { welded } from '../../surface/polygons';
 import { shapePath } from './shapePath';
+import { declarations, type Style, styleOf } from './svgStyle';
+import { fitted, lengthMm, PX_MM, viewBox } from './svgUnits';
 import { identity, type Matrix, moved, readTransform, stretch, times } from './transform';
 
 /** A place in a file, from 1. */
@@ -51,25 +53,6 @@ const MOST_DEPTH = 60;
 /** Colors that are told apart; what goes beyond belongs to the last. */
 const MOST_LAYERS = 12;
 
-/** Millimeters of a unit; SVG counts 96 pixels to the inch. */
-const units: Readonly<Record<string, number>> = {
-  mm: 1,
-  cm: 10,
-  in: 25.4,
-  pt: 25.4 / 72,
-  pc: 25.4 / 6,
-  px: 25.4 / 96,
-  '': 25.4 / 96,
-  Q: 0.25,
-};
-
-/** A length in millimeters; null for one that depends on something else, or that cannot be read. */
-function lengthMm(text: string | undefined): number | null {
-  const found = /^\s*([+-]?(?:\d+\.?\d*|\.\d+)(?:[eE][+-]?\d+)?)\s*(mm|cm|in|pt|pc|px|Q|)\s*$/.exec(text ?? '');
-  const mm = found ? Number(found[1]) * (units[found[2] ?? ''] ?? Number.NaN) : Number.NaN;
-  return Number.isFinite(mm) ? mm : null;
-}
-
 /** What holds other elements and draws nothing itself. */
 const groups = new Set(['svg', 'g', 'a', 'switch']);
 /** What says something about the drawing, or is drawn only where something refers to it: passed over without a word. */
@@ -102,11 +85,6 @@ const reasons: Readonly<Record<string, string>> = {
   iframe: 'another document',
 };
 
-interface Style {
-  fill: string;
-  fillRule: FillRule;
-  isHidden: boolean;
-}
 interface Frame {
   name: string;
   matrix: Matrix;
@@ -192,13 +170,13 @@ class SvgReader {
       this.frames.push({
         name,
         matrix: this.rootMatrix(attributes),
-        style: this.styleOf(attributes, null),
+        style: styleOf(attributes, null, this.classes),
         isSkipped: false,
       });
       return;
     }
     if (name === 'style') this.styleText = '';
-    const style = this.styleOf(attributes, parent.style);
+    const style = styleOf(attributes, parent.style, this.classes);
     const frame: Frame = { name, matrix: parent.matrix, style, isSkipped: parent.isSkipped };
     this.frames.push(frame);
     if (frame.isSkipped) return;
@@ -236,55 +214,38 @@ class SvgReader {
     return matrix;
   }
 
-  private styleOf(attributes: Record<string, string>, parent: Style | null): Style {
-    const said: Record<string, string> = { ...attributes };
-    for (const className of (attributes.class ?? '').split(/\s+/)) Object.assign(said, this.classes.get(className));
-    Object.assign(said, declarations(attributes.style ?? ''));
-    const fill = said.fill?.trim();
-    const fillRule = said['fill-rule'];
-    return {
-      fill: fill === undefined || fill === 'inherit' ? (parent?.fill ?? '') : colorName(fill),
-      fillRule:
-        fillRule === 'evenodd' ? 'evenOdd' : fillRule === 'nonzero' ? 'nonZero' : (parent?.fillRule ?? 'nonZero'),
-      isHidden:
-        (parent?.isHidden ?? false) ||
-        said.display === 'none' ||
-        said.visibility === 'hidden' ||
-        said.visibility === 'collapse',
-    };
-  }
-
   /** From the units of the root to millimeters: its size, and its view box fitted into it. */
   private rootMatrix(attributes: Record<string, string>): Matrix {
     const box = viewBox(attributes.viewBox);
     if (attributes.viewBox !== undefined && !box)
       throw new SvgError(`its view box cannot be read: “${attributes.viewBox.slice(0, 60)}”`, this.place());
     // Without a size, or with one in percent, the view box counts as pixels.
-    const widthMm = lengthMm(attributes.width) ?? (box ? box.width * (units.px ?? 1) : null);
-    const heightMm = lengthMm(attributes.height) ?? (box ? box.height * (units.px ?? 1) : null);
+    const widthMm = lengthMm(attributes.width) ?? (box ? box.width * PX_MM : null);
+    const heightMm = lengthMm(attributes.height) ?? (box ? box.height * PX_MM : null);
     this.size = { widthMm: widthMm ?? 0, heightMm: heightMm ?? 0 };
     if (box && widthMm !== null && heightMm !== null)
       return fitted(box, { widthMm, heightMm }, attributes.preserveAspectRatio);
-    const scale = units.px ?? 1;
-    return [scale, 0, 0, scale, 0, 0];
+    return [PX_MM, 0, 0, PX_MM, 0, 0];
   }
 
   /** An <svg> within another: moved, and its view box fitted into its size. */
   private innerMatrix(attributes: Record<string, string>): Matrix {
-    const at = (text: string | undefined) => (lengthMm(text) ?? 0) / (units.px ?? 1);
+    const at = (text: string | undefined) => (lengthMm(text) ?? 0) / PX_MM;
     const place: Matrix = [1, 0, 0, 1, at(attributes.x), at(attributes.y)];
     const box = viewBox(attributes.viewBox);
     const [width, height] = [lengthMm(attributes.width), lengthMm(attributes.height)];
     if (!box || width === null || height === null) return place;
-    const px = units.px ?? 1;
-    return times(place, fitted(box, { widthMm: width / px, heightMm: height / px }, attributes.preserveAspectRatio));
+    return times(
+      place,
+      fitted(box, { widthMm: width / PX_MM, heightMm: height / PX_MM }, attributes.preserveAspectRatio),
+    );
   }
 
   private draw(name: string, attributes: Record<string, string>, { matrix, style }: Frame): void {
     if (style.isHidden) return;
     const path = shapePath(name, attributes, (text) => {
       const mm = lengthMm(text);
-      return mm === null ? null : mm / (units.px ?? 1);
+      return mm === null ? null : mm / PX_MM;
     });
     if (path === null || path.trim() === '') return;
     let rings: Outline;
@@ -307,64 +268,6 @@ class SvgReader {
       this.layers.has(color) || this.layers.size < MOST_LAYERS ? color : ([...this.layers.keys()].at(-1) ?? '');
     this.layers.set(key, [...(this.layers.get(key) ?? []), outline]);
   }
-}
-
-/** Declarations of a style, by name. */
-function declarations(text: string): Record<string, string> {
-  return Object.fromEntries(
-    text.split(';').flatMap((entry) => {
-      const at = entry.indexOf(':');
-      return at < 0
-        ? []
-        : [
-            [
-              entry.slice(0, at).trim(),
-              entry
-                .slice(at + 1)
-                .replace('!important', '')
-                .trim(),
-            ],
-          ];
-    }),
-  );
-}
-
-/** A color as one would write it: hexadecimal where it says red, green and blue, else its name. */
-function colorName(text: string): string {
-  const value = text.toLowerCase();
-  const short = /^#([0-9a-f])([0-9a-f])([0-9a-f])$/.exec(value);
-  if (short) return `#${[1, 2, 3].map((n) => `${short[n]}${short[n]}`).join('')}`;
-  const rgb = /^rgb\(\s*(\d+)[\s,]+(\d+)[\s,]+(\d+)\s*\)$/.exec(value);
-  if (rgb) return `#${[1, 2, 3].map((n) => Math.min(255, Number(rgb[n])).toString(16).padStart(2, '0')).join('')}`;
-  return value.slice(0, 40);
-}
-
-interface ViewBox {
-  x: number;
-  y: number;
-  width: number;
-  height: number;
-}
-
-function viewBox(text: string | undefined): ViewBox | null {
-  const [x, y, width, height, ...more] = (text ?? '')
-    .trim()
-    .split(/[\s,]+/)
-    .map(Number);
-  if (x === undefined || y === undefined || width === undefined || height === undefined || more.length > 0) return null;
-  return [x, y, width, height].every(Number.isFinite) && width > 0 && height > 0 ? { x, y, width, height } : null;
-}
-
-/** A view box in its size: in the middle and in proportion, unless the file wants it stretched or at an edge. */
-function fitted(box: ViewBox, size: { widthMm: number; heightMm: number }, aspect = ''): Matrix {
-  const across = size.widthMm / box.width;
-  const down = size.heightMm / box.height;
-  if (aspect.includes('none')) return [across, 0, 0, down, -box.x * across, -box.y * down];
-  const scale = aspect.includes('slice') ? Math.max(across, down) : Math.min(across, down);
-  const share = (least: RegExp, most: RegExp) => (least.test(aspect) ? 0 : most.test(aspect) ? 1 : 0.5);
-  const left = (size.widthMm - box.width * scale) * share(/xMin/, /xMax/);
-  const top = (size.heightMm - box.height * scale) * share(/YMin/, /YMax/);
-  return [scale, 0, 0, scale, left - box.x * scale, top - box.y * scale];
 }
 
 /** A drawing in its own box: its corner at 0, 0. */

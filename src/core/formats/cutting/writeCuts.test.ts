@@ -1,3 +1,4 @@
+import type { IEntity, IPolylineEntity } from 'dxf-parser';
 import fc from 'fast-check';
 import Papa from 'papaparse';
 import { getDocument, OPS } from 'pdfjs-dist/legacy/build/pdf.mjs';
@@ -55,13 +56,16 @@ describe('a cut as DXF', () => {
   it('has a closed polyline for each part, y upward, as a DXF library reads it', async () => {
     const { default: DxfParser } = await import('dxf-parser');
     const dxf = new DxfParser().parseSync(writeCutDxf(unit));
-    const cuts = dxf?.entities.filter(({ layer }) => layer === 'CUT') ?? [];
+    const isCut = (entity: IEntity): entity is IPolylineEntity =>
+      entity.type === 'POLYLINE' && entity.layer === 'CUT';
+    const cuts = dxf?.entities.filter(isCut) ?? [];
     expect(cuts).toHaveLength(unit.parts.length);
     unit.parts.forEach(({ xMm, yMm, widthMm, lengthMm }, n) => {
-      const line = cuts[n] as unknown as { shape: boolean; vertices: { x: number; y: number }[] };
-      expect(line.shape).toBe(true);
-      const xs = line.vertices.map(({ x }) => x);
-      const ys = line.vertices.map(({ y }) => y);
+      const line = cuts[n];
+      expect(line?.shape).toBe(true);
+      const vertices = line?.vertices ?? [];
+      const xs = vertices.map(({ x }) => x);
+      const ys = vertices.map(({ y }) => y);
       expect(Math.min(...xs)).toBeCloseTo(xMm, 2);
       expect(Math.max(...xs)).toBeCloseTo(xMm + widthMm, 2);
       expect(Math.max(...ys)).toBeCloseTo(unit.lengthMm - yMm, 2);

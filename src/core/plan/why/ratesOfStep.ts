@@ -1,10 +1,8 @@
 import { preparations } from '../../catalog/preparations.data';
 import type { RecipePlan } from '../../recipe/computeRecipe';
-import type { StackEntry } from '../../recipe/stack';
 import { buildStepId } from '../../recipe/steps/buildWorks';
-import { LAID_SHEET_KEY, laysSmallSheets } from '../../recipe/steps/layerSteps';
-import { CUT_BY_HAND_KEY, CUT_BY_MACHINE_KEY, cutMeters } from '../../recipe/steps/sheetSteps';
-import type { ZonePlan } from '../../recipe/zonePlans';
+import { coatWork, type LaidOn } from '../../recipe/steps/coatMinutes';
+import { cutMeters, cutRateKey } from '../../recipe/steps/sheetSteps';
 import { isPreparation } from '../../state/preparation';
 import type { Step } from '../../state/step';
 import { laborKey } from '../../technique';
@@ -35,7 +33,7 @@ export function ratesOfStep(recipe: RecipePlan, step: Step): StepRate[] {
 const byArea = (key: string): StepRate => ({ key, units: null });
 
 /** A step's zones with what its layer lays there. */
-function laidIn(recipe: RecipePlan, step: Step): { zone: ZonePlan; entry: StackEntry }[] {
+function laidIn(recipe: RecipePlan, step: Step): LaidOn[] {
   return recipe.zones.flatMap((zone) => {
     if (!step.zoneKeys.includes(zone.key)) return [];
     const entry = recipe.stacks.get(zone.key)?.find(({ layerId }) => layerId === step.layerId);
@@ -46,31 +44,19 @@ function laidIn(recipe: RecipePlan, step: Step): { zone: ZonePlan; entry: StackE
 function ratesOfCoat(recipe: RecipePlan, step: Step): StepRate[] {
   const layer = recipe.layers.find(({ id }) => id === step.layerId);
   if (!layer) return [];
-  const { technique } = layer;
-  if ((step.coat ?? 1) > 1 && technique.laterRate !== null) return [byArea(laborKey({ perM2: technique.laterRate }))];
-  const laid = laidIn(recipe, step);
-  const works = new Map<string, number>();
-  for (const { zone, entry } of laid)
-    for (const { rate, units } of entry.sheet?.demand.work ?? []) {
-      const key = laborKey({ each: rate });
-      works.set(key, (works.get(key) ?? 0) + units * zone.pieceCount);
-    }
-  if (works.size > 0) return [...works].map(([key, units]) => ({ key, units }));
-  const sheets = laid.reduce(
-    (sum, { zone, entry }) => sum + (entry.sheet?.demand.laidPieces ?? 0) * zone.pieceCount,
-    0,
-  );
-  const key = laborKey(technique.rate);
-  if ('each' in technique.rate) return [sheets > 0 ? { key, units: sheets } : byArea(key)];
-  const usual = byArea(key);
-  return laysSmallSheets(technique) && sheets > 0 ? [usual, { key: LAID_SHEET_KEY, units: sheets }] : [usual];
+  const taken = new Map<string, number | null>();
+  for (const laid of laidIn(recipe, step)) {
+    const { rates, least } = coatWork(layer, laid, step.coat ?? 1);
+    for (const { key, units, byArea: isArea } of [...rates, ...(least ? [least] : [])])
+      taken.set(key, isArea ? null : (taken.get(key) ?? 0) + units * laid.zone.pieceCount);
+  }
+  return [...taken].map(([key, units]) => ({ key, units }));
 }
 
 function ratesOfCut(recipe: RecipePlan, step: Step): StepRate[] {
   const laid = laidIn(recipe, step);
-  const byMachine = laid.some(({ entry }) => entry.sheet?.demand.byMachine ?? false);
   const units = laid.reduce((sum, one) => sum + cutMeters(one) * one.zone.pieceCount, 0);
-  return [{ key: byMachine ? CUT_BY_MACHINE_KEY : CUT_BY_HAND_KEY, units }];
+  return [{ key: cutRateKey(laid), units }];
 }
 
 function ratesOfBuild(recipe: RecipePlan, step: Step): StepRate[] {

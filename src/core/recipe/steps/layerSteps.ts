@@ -3,51 +3,20 @@ import { isWaterborne } from '../../catalog/coating';
 import { coatings } from '../../catalog/coatings';
 import type { AllowedInterval } from '../../state/joint';
 import type { Place, Step } from '../../state/step';
-import { cleanUpKey, laborKey } from '../../technique';
+import { cleanUpKey } from '../../technique';
 import { isFilm } from '../../technique/sheetWork';
-import type { Technique } from '../../technique/technique';
 import type { Setback } from '../recipeBody';
 import { mendings } from '../setbacks.data';
 import { isMirrored } from '../sheetOn';
-import { coatShare, coatStepId, type PlannedLayer, type StackEntry, type ZoneStacks } from '../stack';
+import { coatShare, coatStepId, type PlannedLayer, type ZoneStacks } from '../stack';
 import { supplyKey } from '../supplyKey';
 import type { ZonePlan } from '../zonePlans';
+import { coatMinutes, coatRateKey, coatWork, type LaidOn } from './coatMinutes';
 import { mendingPrimer } from './mendingPrimer';
 import { prepare } from './prepareSteps';
 import { layingHint, sheetSteps } from './sheetSteps';
 import { openInterval, type StepBook } from './stepBook';
 import { workStep } from './workStep';
-
-interface LaidOn {
-  zone: ZonePlan;
-  entry: StackEntry;
-}
-
-/**
- * Units of work of a coat on one zone: square meters reached (a spray sees no texture), leaves, or pieces of film and
- * paper; what goes over pieces that lie is by the square meter again.
- */
-function workUnits({ technique, coating }: PlannedLayer, { zone: { zone }, entry }: LaidOn, coat: number): number {
-  if ('each' in technique.rate && !(coat > 1 && technique.laterRate !== null))
-    return entry.sheet?.demand.laidPieces ?? (zone.shape.kind === 'leaves' ? zone.shape.leaves : 1) * zone.count;
-  return coating.unit === 'can' ? entry.reachedM2.projected : entry.reachedM2.textured;
-}
-
-/** Minutes of the first coat on one piece: by what it cuts where it says so; of small sheets each takes its least. */
-function firstMinutes(book: StepBook, layer: PlannedLayer, laid: LaidOn, rate: number): number {
-  const demand = laid.entry.sheet?.demand;
-  if (demand?.work)
-    return demand.work.reduce((sum, { rate: id, units }) => sum + units * book.number(`labor.${id}MinutesEach`), 0);
-  const usual = workUnits(layer, laid, 1) * rate;
-  if (!laysSmallSheets(layer.technique)) return usual;
-  return Math.max(usual, (demand?.laidPieces ?? 0) * book.number(LAID_SHEET_KEY));
-}
-
-/** Whether a technique goes by area, with a least for each sheet. */
-export const laysSmallSheets = ({ family, rate }: Technique): boolean => family === 'paper' && 'perM2' in rate;
-
-/** What a sheet takes at the least, however small. */
-export const LAID_SHEET_KEY = 'labor.laidSheetMinutesEach';
 
 function placeOf(layer: PlannedLayer): Place {
   const { hazard } = layer.coating;
@@ -57,7 +26,6 @@ function placeOf(layer: PlannedLayer): Place {
 /** Lays one layer: its coats on one face, then, where both faces are coated, on the other after handling time. */
 class LayerSteps {
   private readonly scopes: string[];
-  private readonly rateKey: string;
   private readonly handleHours: number;
   private readonly recoatIntervals: AllowedInterval[];
   private readonly coats: number;
@@ -74,7 +42,6 @@ class LayerSteps {
     this.on = on;
     const { coating } = layer;
     this.scopes = [`supply:${layer.supplyKey}`];
-    this.rateKey = laborKey(layer.technique.rate);
     this.handleHours = book.drying(
       book.number(`coating.${coating.id}.handleHours`, this.scopes),
       isWaterborne(layer.coating),
@@ -143,13 +110,10 @@ class LayerSteps {
     const id = again ? `${stepId}:${again.id}` : stepId;
     const zones = here.map(({ zone }) => zone);
     const of = (zone: ZonePlan) => here.find((candidate) => candidate.zone === zone);
-    // Medium over paper that lies goes on as quickly as any clear coat.
-    const rateKey = coat > 1 && technique.laterRate !== null ? laborKey({ perM2: technique.laterRate }) : this.rateKey;
-    const rate = book.number(rateKey);
-    const runMinutes = book.run(id, zones, rateKey, (zone) => {
+    const runMinutes = book.run(id, zones, coatRateKey(layer, coat), (zone) => {
       const laid = of(zone);
       if (!laid) return 0;
-      const minutes = coat === 1 ? firstMinutes(book, layer, laid, rate) : workUnits(layer, laid, coat) * rate;
+      const minutes = coatMinutes(coatWork(layer, laid, coat), (key) => book.number(key));
       return minutes * technique.detailFactor(zone.zone.detail) * part(laid);
     });
     const amountOf = (laid: LaidOn) => coatShare(laid.entry, coat) * part(laid) * laid.zone.pieceCount;

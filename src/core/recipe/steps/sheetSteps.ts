@@ -1,17 +1,14 @@
 import { coatings } from '../../catalog/coatings';
 import { sprayEfficiency } from '../../catalog/labor.data';
 import { CUTTING_MACHINE } from '../../catalog/tools';
+import { laborKey } from '../../technique';
 import { CARD_FROM_G } from '../coatCount';
 import { isMirrored } from '../sheetOn';
-import { coatingRateKey, type PlannedLayer, type StackEntry } from '../stack';
+import { coatingRateKey, type PlannedLayer } from '../stack';
 import { supplyKey } from '../supplyKey';
 import type { ZonePlan } from '../zonePlans';
+import type { LaidOn } from './coatMinutes';
 import { openInterval, type StepBook } from './stepBook';
-
-interface LaidOn {
-  zone: ZonePlan;
-  entry: StackEntry;
-}
 
 /** Mist coats that seal a print, on each of its faces (common practice, from memory). */
 const MIST_COATS = 2;
@@ -21,9 +18,13 @@ const SEALED_AFTER_HOURS = 0.75;
 /** What seals ink before it meets water. */
 const SEALER = 'aerosolClear';
 
-/** The rates of cutting, a meter. */
-export const CUT_BY_MACHINE_KEY = 'labor.machineMeterMinutesEach';
-export const CUT_BY_HAND_KEY = 'labor.cutMeterMinutesEach';
+/** Whether a machine cuts what is laid. */
+const isByMachine = (on: readonly Pick<LaidOn, 'entry'>[]): boolean =>
+  on.some(({ entry }) => entry.sheet?.demand.byMachine ?? false);
+
+/** The rate that cutting goes by, a meter. */
+export const cutRateKey = (on: readonly Pick<LaidOn, 'entry'>[]): string =>
+  laborKey({ each: isByMachine(on) ? 'machineMeter' : 'cutMeter' });
 
 /** Meters of cut that pieces take on one piece of a zone: all around each of them. */
 export function cutMeters({ entry }: Pick<LaidOn, 'entry'>): number {
@@ -48,8 +49,8 @@ export function sheetSteps(
   if (cut.length === 0) return sealed;
   const id = `cut:${layer.id}`;
   const zones = cut.map(({ zone }) => zone);
-  const byMachine = cut.some(({ entry }) => entry.sheet?.demand.byMachine ?? false);
-  const rateKey = byMachine ? CUT_BY_MACHINE_KEY : CUT_BY_HAND_KEY;
+  const byMachine = isByMachine(cut);
+  const rateKey = cutRateKey(cut);
   const of = new Map(cut.map((laid) => [laid.zone, laid]));
   const minutes = (zone: ZonePlan) => {
     const laid = of.get(zone);

@@ -1,7 +1,6 @@
 import { usualMachine } from '@core/cutting/machine/bladePath';
 import { formatLength } from '@core/kernel/formatLength';
 import { MM_PER_INCH } from '@core/kernel/units';
-import { boxOf } from '@core/surface/outline';
 import { Button, Progress } from 'antd';
 import { proxy } from 'comlink';
 import { useEffect, useId, useState } from 'react';
@@ -14,6 +13,7 @@ import type { Cutting } from '../../../workers/artwork.worker';
 import styles from './artwork.module.css';
 import { artworkWorker } from './artworkWorker';
 import { DroppedList } from './DroppedList';
+import { Mat } from './Mat';
 
 /** Mats that such machines take; half an inch of each cannot be reached (common practice, from memory). */
 const mats = [
@@ -161,7 +161,7 @@ export function MachinePage() {
                 .
               </p>
               <div style={{ display: 'flex', gap: 8, alignItems: 'center' }}>
-                <Button type="primary" onClick={() => (isCutting ? setIsCutting(false) : setIsCutting(true))}>
+                <Button type="primary" onClick={() => setIsCutting(!isCutting)}>
                   {isCutting ? 'Stop' : 'Cut it'}
                 </Button>
                 {isCutting && (
@@ -175,85 +175,5 @@ export function MachinePage() {
         <Mat cutting={cutting} widthMm={matWidthMm} heightMm={matHeightMm} cut={cut} />
       </div>
     </main>
-  );
-}
-
-/** The mat with what is cut so far, the ways between dashed. */
-function Mat(props: { cutting: Cutting | null; widthMm: number; heightMm: number; cut: number }) {
-  const { cutting, widthMm, cut } = props;
-  const rings = cutting?.ok ? cutting.rings : [];
-  const used = boxOf(rings);
-  // Of a long roll only what is used is shown.
-  const heightMm = Math.min(props.heightMm, Math.max(widthMm, (used?.bottom ?? 0) + 20));
-  const room = widthMm * 0.03;
-  const path = cutting?.ok ? cutting.path : null;
-  const toCut = (path?.cutMm ?? 0) * cut;
-  let before = 0;
-  const done = (path?.cuts ?? []).map(({ points, ring }) => {
-    const shown: (readonly [number, number])[] = [];
-    for (const [n, point] of points.entries()) {
-      const last = points[n - 1];
-      const length = last ? Math.hypot(point[0] - last[0], point[1] - last[1]) : 0;
-      if (before + length > toCut + 1e-6 && last) {
-        const share = length > 0 ? Math.max(0, (toCut - before) / length) : 0;
-        shown.push([last[0] + (point[0] - last[0]) * share, last[1] + (point[1] - last[1]) * share]);
-        before += length;
-        break;
-      }
-      before += length;
-      shown.push(point);
-    }
-    if (shown.length < points.length) before = Number.POSITIVE_INFINITY;
-    return { ring, shown: before === Number.POSITIVE_INFINITY && shown.length < 2 ? [] : shown };
-  });
-  const travels = (path?.cuts ?? []).map(({ points, ring }, n) => {
-    const from = path?.cuts[n - 1]?.points.at(-1) ?? ([0, 0] as const);
-    const to = points[0] ?? from;
-    return { ring, d: `M${from.join(' ')}L${to.join(' ')}` };
-  });
-  const dOf = (points: readonly (readonly [number, number])[]) =>
-    `M${points.map((point) => point.join(' ')).join('L')}`;
-  return (
-    <svg
-      className={styles.mat}
-      viewBox={`${-room} ${-room} ${widthMm + 2 * room} ${heightMm + 2 * room}`}
-      role="img"
-      aria-label="The mat with the way of the blade"
-    >
-      <rect
-        x={0}
-        y={0}
-        width={widthMm}
-        height={heightMm}
-        fill="var(--plaster)"
-        stroke="var(--ink-3)"
-        strokeWidth={room * 0.08}
-      />
-      {rings.map((ring, n) => (
-        <path key={n} d={`${dOf(ring)}Z`} fill="none" stroke="var(--line)" strokeWidth={room * 0.08} />
-      ))}
-      {travels.map(({ ring, d }) => (
-        <path
-          key={`t${ring}`}
-          d={d}
-          fill="none"
-          stroke="var(--ink-3)"
-          strokeWidth={room * 0.05}
-          strokeDasharray={`${room * 0.3} ${room * 0.2}`}
-        />
-      ))}
-      {done.map(({ ring, shown }) =>
-        shown.length > 1 ? (
-          <path
-            key={`c${ring}`}
-            d={dOf(shown)}
-            fill="none"
-            stroke="var(--ink)"
-            strokeWidth={room * 0.14}
-            strokeLinejoin="round"
-          />
-        ) : null,
-      )}
-    </svg>
   );
 }

@@ -164,27 +164,29 @@ function Stock(props: { view: CutStockView; mayMove: boolean }) {
       {refused !== '' && <p role="alert">{refused}</p>}
       <div className={styles.table}>
         <section aria-label="Sheets">
-          <div className={styles.pager}>
-            <Button
-              size="small"
-              disabled={shown === 0}
-              onClick={() => setCurrent(shown - 1)}
-              aria-label="The one before"
-            >
-              ←
-            </Button>
-            <span className="small">
-              {shown + 1} of {layout.units.length}
-            </span>
-            <Button
-              size="small"
-              disabled={shown >= layout.units.length - 1}
-              onClick={() => setCurrent(shown + 1)}
-              aria-label="The next one"
-            >
-              →
-            </Button>
-          </div>
+          {layout.units.length > 1 && (
+            <div className={styles.pager}>
+              <Button
+                size="small"
+                disabled={shown === 0}
+                onClick={() => setCurrent(shown - 1)}
+                aria-label="The one before"
+              >
+                ←
+              </Button>
+              <span className="small">
+                {shown + 1} of {layout.units.length}
+              </span>
+              <Button
+                size="small"
+                disabled={shown >= layout.units.length - 1}
+                onClick={() => setCurrent(shown + 1)}
+                aria-label="The next one"
+              >
+                →
+              </Button>
+            </div>
+          )}
           <div className={styles.units} data-along={isAlong || undefined}>
             {layout.units.map((unit, n) => {
               const label = `${n + 1}: ${originWords(unit)}, ${formatLength(unit.widthMm, locale.units)} × ${formatLength(unit.lengthMm, locale.units)}`;

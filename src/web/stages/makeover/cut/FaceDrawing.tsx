@@ -4,6 +4,7 @@ import { rectangleOutline, shifted } from '@core/surface/outline';
 import { type Face, unroll } from '@core/surface/unroll';
 import type { SheetDemand } from '@core/technique/sheetWork';
 import styles from './cut.module.css';
+import { PartButton } from './PartButton';
 
 /** One face laid flat with the pieces that cover it; what is pressed here lights up on the sheet, and the other way round. */
 export function FaceDrawing(props: {
@@ -68,20 +69,12 @@ function OneFace(props: {
           const isSelected = props.selected === key;
           const size = Math.min(most * 0.09, piece.widthMm / 2.4, piece.lengthMm / 1.6);
           return (
-            // biome-ignore lint/a11y/useSemanticElements: a part of a drawing cannot be a button element
-            <g
+            <PartButton
               key={key}
-              role="button"
-              tabIndex={0}
-              aria-pressed={isSelected}
-              aria-label={`${props.numberOf(key) ?? ''}: ${piece.name}, where it goes`}
-              className={styles.part}
+              label={`${props.numberOf(key) ?? ''}: ${piece.name}, where it goes`}
+              isPressed={isSelected}
+              onPress={() => props.onSelect(key)}
               onClick={() => props.onSelect(key)}
-              onKeyDown={(event) => {
-                if (event.key !== 'Enter' && event.key !== ' ') return;
-                event.preventDefault();
-                props.onSelect(key);
-              }}
             >
               {piece.outline ? (
                 <path
@@ -122,7 +115,7 @@ function OneFace(props: {
               >
                 {props.numberOf(key) ?? ''}
               </text>
-            </g>
+            </PartButton>
           );
         })}
         <path d={outline} fill="none" stroke="var(--ink)" strokeWidth={stroke * 1.5} pointerEvents="none" />

@@ -5,8 +5,9 @@ import type { Part } from '@core/cutting/part';
 import { formatLength } from '@core/kernel/formatLength';
 import { MM_PER_INCH, type UnitSystem } from '@core/kernel/units';
 import { rectangleOutline, shifted, turned } from '@core/surface/outline';
-import { type PointerEvent, useId, useRef, useState } from 'react';
+import { type KeyboardEvent, type PointerEvent, useId, useRef, useState } from 'react';
 import styles from './cut.module.css';
+import { PartButton } from './PartButton';
 
 /** What paper is shown as while nobody gave it a color, and what wood looks like. */
 const plainPaper = labFromHex('#fbfaf5');
@@ -75,6 +76,25 @@ export function UnitDrawing(props: {
     yMm: Math.max(0, place.yMm + (isAlong ? dx : dy)),
     turnedDeg: place.turnedDeg,
   });
+  /** Moves a part, turns it or lets go of it by a key; gives whether the key meant any of that. */
+  const moveByKey = (event: KeyboardEvent, place: Placement): boolean => {
+    const turn = props.parts.get(place.partKey)?.part.turn ?? 'fixed';
+    const far = event.shiftKey ? 1 : 5;
+    const arrows: Record<string, [number, number]> = {
+      ArrowLeft: [-far, 0],
+      ArrowRight: [far, 0],
+      ArrowUp: [0, -far],
+      ArrowDown: [0, far],
+    };
+    const arrow = arrows[event.key];
+    const isPinned = props.pinned.has(`${place.partKey} ${place.nth}`);
+    if (arrow && props.onMove) props.onMove(moved(place, arrow[0], arrow[1]));
+    else if (event.key === 'r' && props.onMove && turn !== 'fixed')
+      props.onMove({ ...moved(place, 0, 0), turnedDeg: (turn === 'free' ? nextTurn : halfTurn)[place.turnedDeg] });
+    else if ((event.key === 'Delete' || event.key === 'Backspace') && isPinned) props.onLetGo?.(place);
+    else return false;
+    return true;
+  };
   /** What is cut of a part; `inside` what of it lies within its shape: a window, the letters in a border. */
   const pathOf = (place: Placement, inside = false): string => {
     const part = props.parts.get(place.partKey)?.part;
@@ -208,15 +228,13 @@ export function UnitDrawing(props: {
         const words = `${formatLength(place.widthMm, units)} × ${formatLength(place.lengthMm, units)}`;
         const name = known?.part.name ?? '';
         return (
-          // biome-ignore lint/a11y/useSemanticElements: a part of a drawing cannot be a button element
-          <g
+          <PartButton
             key={`${place.partKey} ${place.nth}`}
-            role="button"
-            tabIndex={0}
-            aria-pressed={isSelected}
-            aria-label={`${known?.number ?? ''}: ${name}, ${words}${isPinned ? ', laid by hand' : ''}`}
+            label={`${known?.number ?? ''}: ${name}, ${words}${isPinned ? ', laid by hand' : ''}`}
+            isPressed={isSelected}
+            onPress={() => props.onSelect(place.partKey)}
+            onOtherKey={(event) => moveByKey(event, place)}
             transform={isDragged ? `translate(${drag.dx} ${drag.dy})` : undefined}
-            className={styles.part}
             data-selected={isSelected || undefined}
             onPointerDown={(event) => {
               props.onSelect(place.partKey);
@@ -225,27 +243,6 @@ export function UnitDrawing(props: {
                 event.currentTarget.setPointerCapture?.(event.pointerId);
                 setDrag({ place, fromX: point.x, fromY: point.y, dx: 0, dy: 0 });
               }
-            }}
-            onKeyDown={(event) => {
-              const far = event.shiftKey ? 1 : 5;
-              const arrows: Record<string, [number, number]> = {
-                ArrowLeft: [-far, 0],
-                ArrowRight: [far, 0],
-                ArrowUp: [0, -far],
-                ArrowDown: [0, far],
-              };
-              const arrow = arrows[event.key];
-              if (event.key === 'Enter' || event.key === ' ') props.onSelect(place.partKey);
-              else if (arrow && props.onMove) props.onMove(moved(place, arrow[0], arrow[1]));
-              else if (event.key === 'r' && props.onMove && known && known.part.turn !== 'fixed')
-                props.onMove({
-                  ...moved(place, 0, 0),
-                  turnedDeg: (known.part.turn === 'free' ? nextTurn : halfTurn)[place.turnedDeg],
-                });
-              else if ((event.key === 'Delete' || event.key === 'Backspace') && isPinned) props.onLetGo?.(place);
-              else return;
-              event.preventDefault();
-              event.stopPropagation();
             }}
           >
             <title>{`${name}, ${words}`}</title>
@@ -278,7 +275,7 @@ export function UnitDrawing(props: {
               {known?.number ?? ''}
               {isPinned ? '·' : ''}
             </text>
-          </g>
+          </PartButton>
         );
       })}
     </svg>

@@ -15,7 +15,10 @@ export const unitWords = (count: number, form: StockForm): string => counted(cou
 
 /** What a layout is, and whether it is the first or the searched one: "5 pieces on 2 sheets, 12 % waste". */
 export function layoutWords(layout: CutLayout, parts: PartBag, form: StockForm): string {
-  const pieces = counted(partCount(parts), ['piece', 'pieces']);
+  const laid = layout.units.reduce((sum, { placed }) => sum + placed.length, 0);
+  const all = partCount(parts);
+  const pieces = `${laid < all ? `${laid} of ` : ''}${counted(all, ['piece', 'pieces'])}`;
+  if (laid === 0) return `${pieces} laid out.`;
   const waste = Math.round(wasteOf(layout.units) * 100);
   const state = layout.isQuick
     ? 'a first layout, a better one is being searched'
