@@ -5,6 +5,7 @@ import type { Pin } from '@core/cutting/question';
 import { soundPins } from '@core/cutting/soundPins';
 import { formatLength } from '@core/kernel/formatLength';
 import type { UnitSystem } from '@core/kernel/units';
+import { packWords } from '@core/plan/model/packWords';
 import type { SupplyPool } from '@core/plan/model/pools';
 import { partsOfSupplyKey } from '@core/recipe/supplyKey';
 import { Button } from 'antd';
@@ -140,7 +141,7 @@ function Stock(props: { view: CutStockView; mayMove: boolean }) {
       <p>
         {layoutWords(layout, view.total.parts, question.stock.form)}{' '}
         {cut.purchase.packs.length > 0
-          ? `To buy: ${packWords(cut.purchase, supply, locale.units)}, ${amountWords(cut.purchase.cash, locale)}.`
+          ? `To buy: ${boughtWords(cut.purchase, supply, locale.units)}, ${amountWords(cut.purchase.cash, locale)}.`
           : 'Nothing to buy.'}
       </p>
       {layout.tooLarge.length > 0 && (
@@ -222,15 +223,10 @@ function Stock(props: { view: CutStockView; mayMove: boolean }) {
 }
 
 /** What is bought: packs, or of what is cut off the bolt its length. */
-function packWords(
-  { packs, size }: CutStockView['cut']['purchase'],
-  { unit, cut }: SupplyPool,
-  units: UnitSystem,
-): string {
-  return cut?.byTheStep
-    ? `${supplyWords(size, unit, units)} off the bolt`
-    : packs.map((pack) => `${pack.count} × ${supplyWords(pack.size, unit, units)}`).join(', ');
-}
+const boughtWords = (purchase: CutStockView['cut']['purchase'], supply: SupplyPool, units: UnitSystem): string =>
+  supply.cut?.byTheStep
+    ? `${supplyWords(purchase.size, supply.unit, units)} off the bolt`
+    : packWords(supply, purchase);
 
 /** A place inside a unit: what was pulled beyond its edge lies at the edge. */
 function within(
