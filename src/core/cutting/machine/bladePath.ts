@@ -74,8 +74,8 @@ const distance = ([ax, ay]: Point, [bx, by]: Point): number => Math.hypot(ax - b
 
 /**
  * The way of the blade: what lies inside something is cut before it, so that it does not shift, and the way between is
- * short: nearest first, then improved by moving one ring, or turning a stretch of the order around, while that helps.
- * The same rings give the same way.
+ * short: nearest first, or for up to eight rings the best of all orders, then improved by moving one ring, or turning a
+ * stretch of the order around, while that helps. The same rings give the same way.
  * @param report is told how much is done, 0 to 1; the search stops where it returns false
  */
 export function bladePath(
@@ -85,10 +85,11 @@ export function bladePath(
 ): BladePath {
   const within = containers(rings);
   const file = firstAllowed(rings, within);
-  let best = withStarts(rings, nearestFirst(rings, within));
-  best = improved(rings, within, best, report);
-  const inFileOrder = withStarts(rings, file);
-  if (inFileOrder.travel < best.travel) best = inFileOrder;
+  const first = withStarts(rings, nearestFirst(rings, within));
+  const best = shortest([
+    improved(rings, within, shortest([first, withStarts(rings, bestOfAll(rings, within, first))]), report),
+    withStarts(rings, file),
+  ]);
   const cuts = best.order.map((ring, n): BladeCut => {
     const points = rings[ring] ?? [];
     const from = best.starts[n] ?? 0;
@@ -170,6 +171,47 @@ interface Way {
   order: readonly number[];
   starts: readonly number[];
   travel: number;
+}
+
+/** The shortest of ways; the first of those that are alike. */
+const shortest = (ways: readonly [Way, ...Way[]]): Way =>
+  ways.reduce((best, way) => (way.travel < best.travel ? way : best));
+
+/** Up to how many rings every order is weighed: the work doubles with each. */
+const FEW_RINGS = 8;
+
+/**
+ * The shortest allowed order of a few rings, each begun where a given way begins it: for every set of rings that are cut
+ * and each that may be the last of them, the shortest way to there, from small sets to large (Held and Karp, 1962).
+ * Many rings, or rings that hold each other, keep the order of the given way.
+ */
+function bestOfAll(rings: Outline, within: readonly number[][], { order: given, starts }: Way): readonly number[] {
+  const count = rings.length;
+  if (count > FEW_RINGS) return given;
+  const startOf = new Map(given.map((ring, n) => [ring, starts[n] ?? 0]));
+  const points = rings.map((ring, n) => ring[startOf.get(n) ?? 0] ?? START);
+  const first = within.map((inner) => inner.reduce((set, ring) => set | (1 << ring), 0));
+  type Reached = { travel: number; order: readonly number[] };
+  const reached: Map<number, Reached>[] = Array.from({ length: 1 << count }, () => new Map());
+  reached[0]?.set(-1, { travel: 0, order: [] });
+  reached.forEach((ends, set) => {
+    for (const [last, { travel, order }] of ends)
+      points.forEach((point, ring) => {
+        const needed = first[ring] ?? 0;
+        if (set & (1 << ring) || (set & needed) !== needed) return;
+        const there = travel + distance(points[last] ?? START, point);
+        const after = reached[set | (1 << ring)];
+        const known = after?.get(ring);
+        if (!known || there < known.travel - 1e-9) after?.set(ring, { travel: there, order: [...order, ring] });
+      });
+  });
+  const whole = [...(reached.at(-1)?.entries() ?? [])].map(([last, { travel, order }]) => ({
+    order,
+    travel: travel + distance(points[last] ?? START, START),
+  }));
+  return (
+    whole.reduce<Reached | null>((best, way) => (best && best.travel <= way.travel ? best : way), null)?.order ?? given
+  );
 }
 
 function travelOf(points: readonly Point[]): number {

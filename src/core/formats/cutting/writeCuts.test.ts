@@ -56,8 +56,7 @@ describe('a cut as DXF', () => {
   it('has a closed polyline for each part, y upward, as a DXF library reads it', async () => {
     const { default: DxfParser } = await import('dxf-parser');
     const dxf = new DxfParser().parseSync(writeCutDxf(unit));
-    const isCut = (entity: IEntity): entity is IPolylineEntity =>
-      entity.type === 'POLYLINE' && entity.layer === 'CUT';
+    const isCut = (entity: IEntity): entity is IPolylineEntity => entity.type === 'POLYLINE' && entity.layer === 'CUT';
     const cuts = dxf?.entities.filter(isCut) ?? [];
     expect(cuts).toHaveLength(unit.parts.length);
     unit.parts.forEach(({ xMm, yMm, widthMm, lengthMm }, n) => {
