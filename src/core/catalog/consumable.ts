@@ -2,8 +2,8 @@ import type { PackSize } from './coating';
 import type { CutStock } from './cutStock';
 import type { Figure } from './figure';
 
-/** What a supply is counted in. */
-export type SupplyUnit = 'mL' | 'can' | 'sheet' | 'm' | 'piece' | 'g';
+/** What a supply is counted in; `boardM` is a meter of what is sold by the foot where people measure in feet. */
+export type SupplyUnit = 'mL' | 'can' | 'sheet' | 'm' | 'boardM' | 'piece' | 'g';
 
 /** A supply that is no coating. */
 export interface Consumable {

@@ -1,5 +1,6 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
+import { parseNumber } from './parseNumber';
 import { parseQuantity, type QuantityKind, quantityUnit, shownQuantity } from './quantities';
 
 describe('a quantity in any unit', () => {
@@ -14,7 +15,17 @@ describe('a quantity in any unit', () => {
     ['1/2 gallon', 'mL', 1892.705892],
     ['8 oz', 'mL', 236.5882365],
     ['2 lb', 'g', 907.18474],
+    ['3 lb', 'weightG', 1360.77711],
+    ['1 oz', 'g', 28.349523125],
+    ['2.5 kg', 'g', 2500],
+    ['1 gal', 'mL', 3785.411784],
+    ['1 pt', 'mL', 473.176473],
+    ['1 fl oz', 'mL', 29.5735295625],
+    ['0,75 l', 'mL', 750],
+    ['25 cl', 'mL', 250],
     ['3 yd', 'm', 2.7432],
+    ['8 ft', 'boardM', 2.4384],
+    ['96"', 'boardM', 2.4384],
     ['70 °F', 'celsius', 21.11111111111111],
     ['-40 f', 'celsius', -40],
     ['21 C', 'celsius', 21],
@@ -36,10 +47,24 @@ describe('a quantity in any unit', () => {
   it('in a unit of something else is not read', () => {
     expect(parseQuantity('3 ml', 'm2', 'us')).toBeNull();
     expect(parseQuantity('a lot', 'mL', 'us')).toBeNull();
-    expect(parseQuantity('', 'g', 'us')).toBeNull();
+    for (const text of ['', 'some', '3 stones', '1/0 lb']) expect(parseQuantity(text, 'g', 'us')).toBeNull();
+  });
+  it('is written with a fraction or a comma, and never with an exponent', () => {
+    expect([parseNumber('1 1/2'), parseNumber('12,5'), parseNumber('12e3')]).toEqual([1.5, 12.5, null]);
   });
   it('is read back as it is shown', () => {
-    const kinds: QuantityKind[] = ['m2', 'mL', 'g', 'm', 'celsius', 'm2PerL', 'm2PerCan', 'minPerM2'];
+    const kinds: QuantityKind[] = [
+      'm2',
+      'mL',
+      'g',
+      'weightG',
+      'm',
+      'boardM',
+      'celsius',
+      'm2PerL',
+      'm2PerCan',
+      'minPerM2',
+    ];
     fc.assert(
       fc.property(
         fc.constantFrom(...kinds),

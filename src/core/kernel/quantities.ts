@@ -1,5 +1,7 @@
-import { G_PER_OUNCE, G_PER_POUND, parseNumber } from './parseQuantity';
+import { parseNumber } from './parseNumber';
 import {
+  G_PER_OUNCE,
+  G_PER_POUND,
   M2_PER_L_PER_FT2_PER_GALLON,
   M2_PER_SQUARE_FOOT,
   M2_PER_SQUARE_INCH,
@@ -37,6 +39,22 @@ const unit = (label: string, factor: number, words: readonly string[], zero = 0)
   zero,
 });
 
+const lengths: readonly QuantityUnit[] = [
+  unit('m', 1, ['meter', 'meters']),
+  unit('cm', 0.01, []),
+  unit('mm', 0.001, []),
+  unit('ft', MM_PER_FOOT / 1000, ['foot', 'feet', "'"]),
+  unit('yd', MM_PER_YARD / 1000, ['yard', 'yards']),
+  unit('in', MM_PER_INCH / 1000, ['inch', 'inches', '"']),
+];
+
+const weights: readonly QuantityUnit[] = [
+  unit('g', 1, ['gram', 'grams']),
+  unit('kg', 1000, ['kilo', 'kilos']),
+  unit('oz', G_PER_OUNCE, ['ounce', 'ounces']),
+  unit('lb', G_PER_POUND, ['lbs', 'pound', 'pounds']),
+];
+
 /** Quantities by what they are kept in, with the units they may be typed in (factors: NIST SP 811, from memory). */
 const quantities = {
   m2: {
@@ -63,28 +81,12 @@ const quantities = {
       unit('gal', ML_PER_US_GALLON, ['gallon', 'gallons']),
     ],
   },
-  g: {
-    us: 'g',
-    metric: 'g',
-    units: [
-      unit('g', 1, ['gram', 'grams']),
-      unit('kg', 1000, ['kilo', 'kilos']),
-      unit('oz', G_PER_OUNCE, ['ounce', 'ounces']),
-      unit('lb', G_PER_POUND, ['lbs', 'pound', 'pounds']),
-    ],
-  },
-  m: {
-    us: 'yd',
-    metric: 'm',
-    units: [
-      unit('m', 1, ['meter', 'meters']),
-      unit('cm', 0.01, []),
-      unit('mm', 0.001, []),
-      unit('ft', MM_PER_FOOT / 1000, ['foot', 'feet', "'"]),
-      unit('yd', MM_PER_YARD / 1000, ['yard', 'yards']),
-      unit('in', MM_PER_INCH / 1000, ['inch', 'inches', '"']),
-    ],
-  },
+  // In grams: a supply is told in grams, what a piece weighs in what people weigh pieces in.
+  g: { us: 'g', metric: 'g', units: weights },
+  weightG: { us: 'lb', metric: 'kg', units: weights },
+  // By the meter: cloth, ribbon and tape are sold by the yard, boards by the foot.
+  m: { us: 'yd', metric: 'm', units: lengths },
+  boardM: { us: 'ft', metric: 'm', units: lengths },
   celsius: {
     us: '°F',
     metric: '°C',

@@ -1,4 +1,4 @@
-import { G_PER_POUND, parseWeight } from '@core/kernel/parseQuantity';
+import { parseQuantity, quantityUnit, shownQuantity } from '@core/kernel/quantities';
 import { TypedField } from '../ui/TypedField';
 import { useHouse } from './houseStore';
 
@@ -9,18 +9,17 @@ export function WeightField(props: {
   hint?: string;
   onCommit: (grams: number | null) => void;
 }) {
-  const { locale } = useHouse();
-  const isUs = locale.units === 'us';
+  const { units } = useHouse().locale;
   return (
     <TypedField
       label={props.label}
       value={props.grams}
       hint={props.hint}
-      suffix={isUs ? 'lb' : 'kg'}
-      show={(grams) => (grams === null ? '' : String(Math.round((grams / (isUs ? G_PER_POUND : 1000)) * 100) / 100))}
+      suffix={quantityUnit('weightG', units)}
+      show={(grams) => (grams === null ? '' : String(Math.round(shownQuantity(grams, 'weightG', units) * 100) / 100))}
       read={(text) => {
         if (text === '') return { ok: true, value: null };
-        const grams = parseWeight(text, isUs ? 'lb' : 'kg');
+        const grams = parseQuantity(text, 'weightG', units);
         return grams !== null && grams >= 1 && grams <= 1_000_000
           ? { ok: true, value: Math.round(grams) }
           : { ok: false, reason: `${props.label}: “${text}”; accepted: a weight like 1.2 kg or 3 lb` };

@@ -5,7 +5,7 @@ import type { Explained, Unit } from '@core/kernel/explained';
 import { formatLength } from '@core/kernel/formatLength';
 import { formatMinutes } from '@core/kernel/formatMinutes';
 import { formatMoney } from '@core/kernel/formatMoney';
-import { quantityUnit, shownQuantity } from '@core/kernel/quantities';
+import { isQuantity, quantityUnit, shownQuantity } from '@core/kernel/quantities';
 import { M_PER_MILE, M2_PER_SQUARE_FOOT, ML_PER_US_FLUID_OUNCE, type UnitSystem } from '@core/kernel/units';
 
 /** How the page shows figures: the project's units, currency and time zone. */
@@ -80,22 +80,21 @@ export function areaWords(m2: number, units: UnitSystem): string {
   return units === 'us' ? `${(m2 / M2_PER_SQUARE_FOOT).toFixed(1)} ft²` : `${m2.toFixed(2)} m²`;
 }
 
-const unitNames: Record<Exclude<SupplyUnit, 'mL' | 'm'>, [one: string, many: string]> = {
+const unitNames: Record<Exclude<SupplyUnit, 'mL' | 'm' | 'boardM' | 'g'>, [one: string, many: string]> = {
   can: ['can', 'cans'],
   sheet: ['sheet', 'sheets'],
   piece: ['piece', 'pieces'],
-  g: ['g', 'g'],
 };
 
 /** What a supply is counted in, as it is shown. */
 export function supplyUnitWords(unit: SupplyUnit, units: UnitSystem, many = true): string {
-  if (unit === 'mL' || unit === 'm') return quantityUnit(unit, units);
+  if (isQuantity(unit)) return quantityUnit(unit, units);
   return unitNames[unit][many ? 1 : 0];
 }
 
 /** How much of a supply's own unit one of the shown unit is. */
 export function perShownUnit(unit: SupplyUnit, units: UnitSystem): number {
-  return unit === 'mL' || unit === 'm' ? 1 / shownQuantity(1, unit, units) : 1;
+  return isQuantity(unit) ? 1 / shownQuantity(1, unit, units) : 1;
 }
 
 /** An amount of a supply in words. */

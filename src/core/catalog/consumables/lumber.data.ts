@@ -46,7 +46,7 @@ function lumber(
   return {
     id: `board${thickness}x${width}`,
     name: `Pine board ${thickness} × ${width}`,
-    unit: 'm',
+    unit: 'boardM',
     colored: false,
     packs: [...packsOf('us', feet(6), feet(8), feet(12)), ...packsOf('metric', meters(2), meters(2.4), meters(3))],
     cut: board(actualWidthInches[width] * MM_PER_INCH),

@@ -2,7 +2,7 @@ import { hexFromLab, type Lab, labFromHex } from '../../color/lab';
 import { currencyCodes } from '../../kernel/currencies.data';
 import { parseLength } from '../../kernel/parseLength';
 import { parseMoney } from '../../kernel/parseMoney';
-import { parseNumber } from '../../kernel/parseQuantity';
+import { parseNumber } from '../../kernel/parseNumber';
 import { MM_PER_INCH, type UnitSystem } from '../../kernel/units';
 import { plainNumber } from '../table/readTable';
 import { undefused } from '../table/writeTable';

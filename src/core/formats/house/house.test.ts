@@ -163,7 +163,8 @@ describe('supplies from a file', () => {
     });
     // Half a US quart is 473.176473 mL (231 in³ to the gallon, exactly: NIST Handbook 44).
     expect((stored[1] as { stash: { amount: number } }).stash.amount).toBeCloseTo(473.176473, 5);
-    expect(stored[3]).toMatchObject({ kindId: 'ribbon', stash: { state: 'exact', amount: 3 } });
+    // A bare number of ribbon is yards, as it is shown: a yard is 0.9144 m exactly.
+    expect(stored[3]).toMatchObject({ kindId: 'ribbon', stash: { state: 'exact', amount: expect.closeTo(2.7432, 9) } });
   });
 
   it('written and read again are the same', () => {

@@ -1,6 +1,6 @@
 import { materials, oldFinishes } from '../../catalog/substrates';
 import { currencyExponent } from '../../kernel/currencies.data';
-import { G_PER_POUND, parseWeight } from '../../kernel/parseQuantity';
+import { parseQuantity, quantityUnit, shownQuantity } from '../../kernel/quantities';
 import { outlines } from '../../model/entities/piece';
 import { type PieceRow, seasons, slotRoles } from '../../model/rows';
 import { furnitureTemplates } from '../../surface/templates';
@@ -30,17 +30,16 @@ function weightColumn(id: 'weightG' | 'carriesG', heading: string, words: readon
       heading,
       words: [...words],
       accepted: 'a weight like 1.2 kg or 3 lb',
-      unitHeading: ({ units }) => (units === 'us' ? 'lb' : 'kg'),
+      unitHeading: ({ units }) => quantityUnit('weightG', units),
     },
     (text, locale, unit) => {
-      const bare = (['g', 'kg', 'lb', 'oz'] as const).find((known) => known === unit);
-      const value = parseWeight(text, bare ?? (locale.units === 'us' ? 'lb' : 'kg'));
+      const value = parseQuantity(/\d$/.test(text.trim()) ? `${text} ${unit}` : text, 'weightG', locale.units);
       const grams = value === null ? null : Math.round(value);
       return grams !== null && grams >= 1 && grams <= 1_000_000 ? grams : null;
     },
     (from, { units }) => {
       const grams = from[id];
-      return grams === null ? '' : Math.round((grams / (units === 'us' ? G_PER_POUND : 1000)) * 100_000) / 100_000;
+      return grams === null ? '' : Math.round(shownQuantity(grams, 'weightG', units) * 100_000) / 100_000;
     },
   );
 }

@@ -2,8 +2,9 @@ import { supplyKind, supplyKinds } from '../../catalog/supplyKinds';
 import { tools } from '../../catalog/tools';
 import type { Lab } from '../../color/lab';
 import { currencyExponent } from '../../kernel/currencies.data';
-import { parseNumber, parseVolume } from '../../kernel/parseQuantity';
-import { ML_PER_US_FLUID_OUNCE, type UnitSystem } from '../../kernel/units';
+import { parseNumber } from '../../kernel/parseNumber';
+import { isQuantity, parseQuantity, quantityUnit, shownQuantity } from '../../kernel/quantities';
+import type { UnitSystem } from '../../kernel/units';
 import type { Sheen } from '../../state/surfaceState';
 import { furnitureTemplates } from '../../surface/templates';
 import {
@@ -42,21 +43,23 @@ export interface PriceLineDraft extends Pick<SupplyLineDraft, 'kindId' | 'colorN
 }
 
 const shownUnit = (kindId: string, units: UnitSystem) => {
-  const unit = supplyKind(kindId)?.unit;
-  return unit === 'mL' ? (units === 'us' ? 'fl oz' : 'ml') : (unit ?? '');
+  const unit = supplyKind(kindId)?.unit ?? '';
+  return isQuantity(unit) ? quantityUnit(unit, units) : unit;
 };
 
-/** An amount of a kind: a volume for what is poured, else a number with or without the unit's name. */
+/** An amount of a kind: a quantity for what is poured, weighed or measured off, else a number with or without its unit. */
 function readAmount(text: string, kindId: string, locale: FileLocale): number | null {
-  const unit = supplyKind(kindId)?.unit;
-  if (unit === 'mL') return parseVolume(text, locale.units === 'us' ? 'floz' : 'ml');
-  const value = parseNumber(text.replace(/\s*(cans?|sheets?|m|pieces?|g|each)$/i, ''));
+  const unit = supplyKind(kindId)?.unit ?? '';
+  const value = isQuantity(unit)
+    ? parseQuantity(text, unit, locale.units)
+    : parseNumber(text.replace(/\s*(cans?|sheets?|pieces?|each)$/i, ''));
   return value === null || value < 0 ? null : value;
 }
 
 function writeAmount(amount: number | null, kindId: string, locale: FileLocale): string {
   if (amount === null) return '';
-  const shown = supplyKind(kindId)?.unit === 'mL' && locale.units === 'us' ? amount / ML_PER_US_FLUID_OUNCE : amount;
+  const unit = supplyKind(kindId)?.unit ?? '';
+  const shown = isQuantity(unit) ? shownQuantity(amount, unit, locale.units) : amount;
   return `${Math.round(shown * 100) / 100} ${shownUnit(kindId, locale.units)}`.trim();
 }
 
