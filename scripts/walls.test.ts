@@ -38,6 +38,8 @@ const corePackages: Record<string, readonly string[]> = {
   artwork: ['svg-pathdata', 'opentype.js'],
   // Recurrences by the rules of calendars.
   calendar: ['ical.js'],
+  // The solver's types; the package itself is loaded outside and passed in.
+  balance: ['highs'],
   // A row's form, an act's payload and a file's form are schemas.
   model: ['zod'],
   acts: ['zod'],
