@@ -289,6 +289,21 @@ describe('choosing and leaving', () => {
     const back = following(out, 'choose', { slotId: SLOT, optionId: OPTION, count: 1, fillId: uuid(31) });
     expect([back.slots[0]?.leftOut, back.fills.length]).toEqual([false, 1]);
   });
+  it('takes a whole plan at once, and what was chosen before gives way', () => {
+    const take = (fills: unknown[], leftOut = false) => ({ slots: [{ slotId: SLOT, fills, leftOut }] });
+    const fills = [{ fillId: uuid(31), optionId: OPTION, count: 1 }];
+    const taken = following(small(), 'takeChoices', take(fills));
+    expect(taken.fills.map(({ id, optionId }) => [id, optionId])).toEqual([[uuid(31), OPTION]]);
+    const out = following(taken, 'takeChoices', take([], true));
+    expect([out.fills, out.slots[0]?.leftOut]).toEqual([[], true]);
+    expect(following(out, 'takeChoices', take(fills)).slots[0]?.leftOut).toBe(false);
+    expect(refusal(small(), 'takeChoices', take(fills, true))?.field).toBe('fills');
+    expect(refusal(small(), 'takeChoices', take([{ ...fills[0], count: 2 }]))?.field).toBe('count');
+    const must = following(small(), 'editSlot', { id: SLOT, values: { importance: 'must' } });
+    expect(refusal(must, 'takeChoices', take([], true))?.accepted).toContain('not a must');
+    const kept = following(small(), 'editSlot', { id: SLOT, values: { locked: true } });
+    expect(refusal(kept, 'takeChoices', take([]))?.accepted).toContain('not kept as it is');
+  });
   it('refuses an option of another slot, and a count beyond the slot', () => {
     const two = small();
     two.slots.push(slot(uuid(50), { spotId: SPOT, number: 2 }));

@@ -38,6 +38,7 @@ import { choose } from './options/choose';
 import { clearChoice } from './options/clearChoice';
 import { leaveOut } from './options/leaveOut';
 import { removeOption } from './options/removeOption';
+import { takeChoices } from './options/takeChoices';
 import { usePiece } from './options/usePiece';
 import { createProject } from './project/createProject';
 import { editProject } from './project/editProject';
@@ -105,6 +106,7 @@ const listed = [
   choose,
   clearChoice,
   leaveOut,
+  takeChoices,
   usePiece,
   buyFind,
   orderOffer,

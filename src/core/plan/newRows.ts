@@ -24,6 +24,7 @@ export function newSlot(id: string, spotId: string, number: number, name: string
     shareThousandths: null,
     box: null,
     star: null,
+    locked: false,
   };
 }
 

@@ -40,7 +40,7 @@ function nextSeason(file: ProjectFile): ProjectFile {
       },
     },
     spots: file.spots.map((spot) => ({ ...spot, tasks: spot.tasks.map((task) => ({ ...task, done: false })) })),
-    slots: file.slots.map((slot) => ({ ...slot, star: null, leftOut: false })),
+    slots: file.slots.map((slot) => ({ ...slot, star: null, leftOut: false, locked: false })),
     sightings: [],
     finds: [],
     pieces: [],

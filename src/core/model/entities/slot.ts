@@ -77,5 +77,7 @@ export const slot = defineEntity({
     box: slotBox.nullable(),
     /** Starred: filled from what is owned, by naming the piece. */
     star: z.strictObject({ what: line(1, 120) }).nullable(),
+    /** Its choice stays as it is, whatever Balance finds. */
+    locked: yesNo,
   },
 });

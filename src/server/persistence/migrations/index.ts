@@ -12,6 +12,7 @@ import { KnownFromBelow1765000000000 } from './1765000000000-known-from-below';
 import { Hunt1765100000000 } from './1765100000000-hunt';
 import { Arrivals1765200000000 } from './1765200000000-arrivals';
 import { Cutting1765300000000 } from './1765300000000-cutting';
+import { Balance1765400000000 } from './1765400000000-balance';
 
 /** All migrations, oldest first. */
 export const migrations = [
@@ -29,4 +30,5 @@ export const migrations = [
   Hunt1765100000000,
   Arrivals1765200000000,
   Cutting1765300000000,
+  Balance1765400000000,
 ];

@@ -1,4 +1,5 @@
 import { arrivals } from './arrivals';
+import { balance } from './balance';
 import { briefAndSketch } from './briefAndSketch';
 import { briefFelt } from './briefFelt';
 import { cutting } from './cutting';
@@ -23,6 +24,7 @@ export const fileUpgrades: readonly FileUpgrade[] = [
   hunt,
   arrivals,
   cutting,
+  balance,
 ];
 
 /** Brings an older file to the present shape, step by step; a file without a known version is given back as it is. */
