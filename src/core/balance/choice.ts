@@ -18,7 +18,7 @@ export interface ChoiceFigures {
   look: number;
 }
 
-/** The choice that the plan has now; what it holds that cannot be chosen from is left open. */
+/** The choice that the plan has now. */
 export function presentChoice(program: BalanceProgram): number[][] {
   const counts = new Map(program.plan.chosen.map(({ model, count }) => [model.option.id, count]));
   return program.slots.map(({ ways }) => ways.map((way) => Math.min(way.most, counts.get(way.optionId) ?? 0)));
@@ -43,19 +43,13 @@ export function costOfDraw({ pool, steps }: ProgramPool, { amount, once }: PoolD
 
 const noCost: Omit<ChoiceFigures, 'look'> = Object.freeze({ cash: 0, handsMicro: 0, stashMicro: 0 });
 
-/**
- * What a choice comes to: the sums of C, H and S of the definitions, as the purse has them.
- * @example the present choice comes to what the purse plans, where nothing is cut from sheets
- */
-export function figuresOf(program: BalanceProgram, choice: Choice): ChoiceFigures {
+/** What a choice and the fixed part draw from each pool. */
+export function drawsOf(program: BalanceProgram, choice: Choice): PoolDraw[] {
   const draws = program.pools.map(({ amount, once }): PoolDraw => ({ amount, once }));
-  let [look, hands] = [program.fixedLook, program.fixedHands];
   program.slots.forEach(({ ways }, s) => {
     ways.forEach((way, w) => {
       const count = choice[s]?.[w] ?? 0;
       if (count === 0) return;
-      look += way.lookEach * count;
-      hands += way.handsUsed + way.handsEach * count;
       for (const { pool, each, used, once } of way.draws) {
         const draw = draws[pool];
         if (!draw) continue;
@@ -74,6 +68,24 @@ export function figuresOf(program: BalanceProgram, choice: Choice): ChoiceFigure
       if (trip) trip.amount += 1;
     }
   });
+  return draws;
+}
+
+/**
+ * What a choice comes to: the sums of C, H and S of the definitions, as the purse has them.
+ * @example the present choice comes to what the purse plans, where nothing is cut from sheets
+ */
+export function figuresOf(program: BalanceProgram, choice: Choice): ChoiceFigures {
+  const draws = drawsOf(program, choice);
+  let [look, hands] = [program.fixedLook, program.fixedHands];
+  program.slots.forEach(({ ways }, s) => {
+    ways.forEach((way, w) => {
+      const count = choice[s]?.[w] ?? 0;
+      if (count === 0) return;
+      look += way.lookEach * count;
+      hands += way.handsUsed + way.handsEach * count;
+    });
+  });
   let [cash, stashMicro] = [0, 0];
   program.pools.forEach((pool, n) => {
     const draw = draws[n];
@@ -86,14 +98,14 @@ export function figuresOf(program: BalanceProgram, choice: Choice): ChoiceFigure
   return { cash, handsMicro: hands, stashMicro, look };
 }
 
-/** Whether a choice fills no slot beyond its quantity, every must, and takes no more of a piece than there is. */
+/** Whether a choice may be taken: no slot beyond its quantity, every must filled, nothing barred, no piece twice. */
 export function isPossible(program: BalanceProgram, choice: Choice): boolean {
   const taken = program.pieces.map(() => 0);
   const fits = program.slots.every(({ ways, quantity, least }, s) => {
     let filled = 0;
     for (const [w, way] of ways.entries()) {
       const count = choice[s]?.[w] ?? 0;
-      if (count < 0 || count > way.most || !Number.isInteger(count)) return false;
+      if (count < 0 || count > (way.barred === null ? way.most : 0) || !Number.isInteger(count)) return false;
       filled += count;
       for (const { piece, each } of way.pieces) taken[piece] = (taken[piece] ?? 0) + each * count;
     }

@@ -66,6 +66,7 @@ export function highsSolver(highs: Highs): Solver {
 
 function solve(highs: Highs, ask: SolveAsk): Solved {
   const { callbackType, modelStatus } = highs.constants;
+  if (ask.model.columns.length === 0) return solvedWithoutColumns(ask.model);
   return highs.withModel(arraysOf(ask.model, highs.infinity), (model): Solved => {
     model.options.set({
       ...SETTINGS,
@@ -73,7 +74,11 @@ function solve(highs: Highs, ask: SolveAsk): Solved {
       mip_abs_gap: ask.absoluteGap,
       mip_rel_gap: ask.relativeGap,
     });
-    if (ask.start) model.setSolution({ colValue: ask.start });
+    if (ask.start)
+      model.setSolution({
+        indices: ask.start.map(([column]) => column),
+        values: ask.start.map(([, value]) => value),
+      });
     let values: readonly number[] | null = null;
     let isStopped = false;
     const told = { best: Number.POSITIVE_INFINITY, bound: Number.NEGATIVE_INFINITY, seconds: 0 };
@@ -112,6 +117,12 @@ function solve(highs: Highs, ask: SolveAsk): Solved {
     const bound = Number(model.info.get('mip_dual_bound'));
     return { kind: isProven ? 'proven' : 'stopped', values: found, bound };
   });
+}
+
+/** Without a column there is one answer, if any. */
+function solvedWithoutColumns({ rows, goal }: LinearModel): Solved {
+  const holds = rows.every(({ lower, upper }) => lower <= 0 && upper >= 0);
+  return holds ? { kind: 'proven', values: [], bound: goal.constant } : { kind: 'impossible' };
 }
 
 const statusName = (names: Readonly<Record<string, number>>, status: number): string =>

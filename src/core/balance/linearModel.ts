@@ -86,8 +86,8 @@ export interface SolveProgress {
 /** What a solver is asked. */
 export interface SolveAsk {
   model: LinearModel;
-  /** Values to begin from, where some are known to keep all rows. */
-  start: readonly number[] | null;
+  /** Values of some columns to begin from, where an answer with them is known. */
+  start: readonly (readonly [column: number, value: number])[] | null;
   /** It may end as soon as no better answer can be better by more than this. */
   absoluteGap: number;
   /** The same as a share of the best value. */

@@ -1,6 +1,6 @@
 import { fromMicro, MICRO } from '../kernel/micro';
 import type { SupplyPack } from '../plan/model/pools';
-import { costOfDraw } from './choice';
+import { type Choice, costOfDraw } from './choice';
 import { type Column, GrowingSum, ModelBuilder, type Row, type Sum } from './linearModel';
 import type { BalanceProgram, ProgramWay } from './program';
 import type { ProgramPool, WayDraw } from './programPools';
@@ -30,13 +30,16 @@ export interface LinearProgram {
   look: Sum;
   /** The choice that some values of the columns stand for. */
   choiceOf(values: readonly number[]): number[][];
+  /** The columns of a choice: how many each way fills. */
+  startOf(choice: Choice): [column: number, value: number][];
 }
 
 /**
  * A program as a mixed-integer linear program. A way that fills one of its slot is one binary column, packs are whole
  * columns, and whatever is shared (a find, a delivery, a tool, a trip, a session) is a continuous column that all its users
  * bound from below, slot by slot. What only one slot draws on is reckoned into its ways.
- * @param withStash whether the sum of the stash is exact; it takes further columns, which only a goal that counts it needs
+ * @param withStash whether the sum of the stash is exact; it takes further columns at the end, which only a goal that counts
+ * it needs
  */
 export function linearProgram(program: BalanceProgram, withStash: boolean): LinearProgram {
   return new ProgramBuilder(program, withStash).build();
@@ -50,6 +53,8 @@ class ProgramBuilder extends ModelBuilder {
   private readonly minutes = new GrowingSum();
   private readonly stash = new GrowingSum();
   private readonly look = new GrowingSum();
+  /** What counts the stash: its columns come last, so that with them and without all others stand in the same place. */
+  private readonly later: (() => void)[] = [];
   /** Columns that say whether a trip is taken; only for trips that are not taken anyway. */
   private readonly trips = new Map<number, number>();
 
@@ -59,7 +64,7 @@ class ProgramBuilder extends ModelBuilder {
     this.withStash = withStash;
     this.ways = program.slots.map(({ ways }) =>
       ways.map((way) => {
-        const count = this.column(0, way.most, true);
+        const count = this.column(0, way.barred === null ? way.most : 0, true);
         return { count, used: way.most === 1 ? count : this.column(0, 1, true) };
       }),
     );
@@ -109,6 +114,7 @@ class ProgramBuilder extends ModelBuilder {
       else if (pool.pool.kind === 'session') this.session(pool, own);
       else this.shared(pool, n, own);
     });
+    for (const build of this.later) build();
     const { columns, rows, cash, minutes, stash, look } = this;
     return {
       columns,
@@ -118,6 +124,18 @@ class ProgramBuilder extends ModelBuilder {
       stash,
       look,
       choiceOf: (values) => this.ways.map((own) => own.map(({ count }) => Math.round(values[count] ?? 0))),
+      startOf: (choice) =>
+        this.ways.flatMap((own, s) =>
+          own.flatMap(({ count, used }, w): [number, number][] => {
+            const filled = choice[s]?.[w] ?? 0;
+            return used === count
+              ? [[count, filled]]
+              : [
+                  [count, filled],
+                  [used, filled > 0 ? 1 : 0],
+                ];
+          }),
+        ),
     };
   }
 
@@ -242,14 +260,16 @@ class ProgramBuilder extends ModelBuilder {
     if (own.kind !== 'supply') return;
     const isBought = pool.most > own.stashMicro;
     const isStashCounted = this.withStash && own.unitCost !== null && own.unitCost.millionths > 0 && own.stashMicro > 0;
-    if (!isBought && !isStashCounted) return;
-    const need = this.need(pool, users);
     const stash = fromMicro(own.stashMicro);
-    if (isBought) {
+    const need = isBought ? this.need(pool, users) : null;
+    if (need) {
       if (pool.tripPools.size > 0 && pool.steps) this.stairs(pool, need, stash);
       else this.packs(pool, need, stash, users);
     }
-    if (isStashCounted) this.stashTaken(pool, need, stash, isBought);
+    if (isStashCounted)
+      this.later.push(() => {
+        this.stashTaken(pool, need ?? this.need(pool, users), stash, isBought);
+      });
   }
 
   /** Whole packs for what the stash does not cover; what costs more and holds less than another is left out. */

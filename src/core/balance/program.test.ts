@@ -4,28 +4,19 @@ import { balanceRows } from '../fixtures/balanceRows';
 import { AS_OF } from '../fixtures/projectRows';
 import { MICRO, toMicro } from '../kernel/micro';
 import { seededRandom } from '../kernel/seededRandom';
-import type { ProjectRows } from '../model/rows';
 import { computePlan } from '../plan/computePlan';
-import { type Choice, figuresOf, isPossible, presentChoice } from './choice';
+import { goals, keepsLimits, type Limits } from './ask';
+import { balance, isBetter } from './balance';
+import { balancePlan } from './balancePlan';
+import { rowsWith } from './checkChoice';
+import { type ChoiceFigures, figuresOf, isPossible, presentChoice } from './choice';
 import { highsSolver } from './highsSolver';
-import { GrowingSum, type Solver, type Sum } from './linearModel';
-import { type LinearProgram, linearProgram } from './linearProgram';
+import type { Solver } from './linearModel';
 import { type BalanceProgram, balanceProgram } from './program';
 import { Tally } from './tally';
 
 const everything = { lockedSlotIds: new Set<string>(), leastLiking: 1 };
 const small = { slots: 4, ways: 4, supplies: 8, orders: 2 };
-
-/** The rows with a choice of a program as their fills. */
-function chosen(rows: ProjectRows, program: BalanceProgram, choice: Choice): ProjectRows {
-  const fills = program.slots.flatMap(({ slotId, ways }, s) =>
-    ways.flatMap(({ optionId }, w) => {
-      const count = choice[s]?.[w] ?? 0;
-      return count === 0 ? [] : [{ id: `fill ${optionId}`, version: 1, slotId, optionId, count }];
-    }),
-  );
-  return { ...rows, fills };
-}
 
 /** A choice at random that is possible. */
 function anyChoice(program: BalanceProgram, random: () => number): number[][] {
@@ -53,7 +44,7 @@ describe('a program', () => {
       const random = seededRandom(seed);
       const choices = [presentChoice(program), ...Array.from({ length: 4 }, () => anyChoice(program, random))];
       for (const choice of choices) {
-        const after = computePlan(chosen(rows, program, choice), AS_OF, plan);
+        const after = computePlan(rowsWith(program, choice), AS_OF, plan);
         const figures = figuresOf(program, choice);
         expect(figures.cash).toBe(after.sums.cash.likely);
         expect(figures.handsMicro).toBe(toMicro(after.sums.minutes.likely));
@@ -117,59 +108,64 @@ describe('the linear program', () => {
     solver = highsSolver(await highsLoader());
   });
 
-  /** The least of a sum within limits on others. */
-  function least(linear: LinearProgram, goal: Sum, limits: readonly { sum: Sum; most: number }[]) {
-    const rows = [
-      ...linear.rows,
-      ...limits.map(({ sum, most }) => ({
-        lower: Number.NEGATIVE_INFINITY,
-        upper: most - sum.constant,
-        terms: sum.terms,
-      })),
-    ];
-    return solver({
-      model: { columns: linear.columns, rows, goal },
-      start: null,
-      absoluteGap: 0.4,
-      relativeGap: 0,
-      seconds: 60,
-      report: () => true,
-    });
-  }
+  const run = () => ({ solver, seconds: 60, report: () => true, elapsed: () => 0 });
 
-  it('finds what trying every choice finds', () => {
-    for (let seed = 100; seed < 140; seed += 1) {
+  it.each(goals)('finds for %s what trying every choice finds, ties and all', (goal) => {
+    for (let seed = 100; seed < 130; seed += 1) {
       const rows = balanceRows(seed, small);
-      const program = balanceProgram(computePlan(rows, AS_OF), everything);
-      const linear = linearProgram(program, true);
+      const plan = computePlan(rows, AS_OF);
+      const program = balanceProgram(plan, everything);
+      const { hourValue } = rows.project;
       const all = [...allChoices(program)].filter((choice) => isPossible(program, choice));
       const figures = all.map((choice) => figuresOf(program, choice));
       const random = seededRandom(seed);
-      const some = figures[Math.floor(random() * figures.length)];
-      if (!some) throw new Error('no choice is possible');
-      const minutes = some.handsMicro / MICRO;
-      // Least cash within the hours and at the look of some choice.
-      const within = figures.filter((own) => own.handsMicro <= some.handsMicro && own.look >= some.look - 1e-9);
-      const expected = Math.min(...within.map(({ cash }) => cash));
-      const negativeLook = new GrowingSum().addSum(linear.look, -1);
-      const answer = least(linear, linear.cash, [
-        { sum: linear.minutes, most: minutes },
-        { sum: negativeLook, most: -some.look + 1e-9 },
-      ]);
-      expect(answer.kind).toBe('proven');
-      if (answer.kind !== 'proven') continue;
-      const choice = linear.choiceOf(answer.values);
-      expect(isPossible(program, choice)).toBe(true);
-      expect(figuresOf(program, choice).cash).toBe(expected);
-      // Least cost, stash in it, at that look.
-      const cost = new GrowingSum().addSum(linear.cash).addSum(linear.stash);
-      const cheap = least(linear, cost, [{ sum: negativeLook, most: -some.look + 1e-9 }]);
-      const least2 = Math.min(
-        ...figures.filter((own) => own.look >= some.look - 1e-9).map((own) => own.cash + own.stashMicro / MICRO),
-      );
-      if (cheap.kind !== 'proven') throw new Error(cheap.kind);
-      const found = figuresOf(program, linear.choiceOf(cheap.values));
-      expect(found.cash + found.stashMicro / MICRO).toBeLessThanOrEqual(least2 + 0.41);
+      const some = figures[Math.floor(random() * figures.length)] as ChoiceFigures;
+      const limits: Limits = {
+        cash: random() < 0.7 ? some.cash : null,
+        minutes: random() < 0.7 ? some.handsMicro / MICRO : null,
+        look: goal === 'bestLook' && random() < 0.7 ? null : some.look,
+      };
+      const within = figures.filter((own) => keepsLimits(own, limits));
+      const expected = within.reduce((best, own) => (isBetter(own, best, goal, hourValue ?? 0) ? own : best));
+      const answer = balance(program, { ...everything, goal, limits }, { ...run(), from: presentChoice(program) });
+      if (answer.kind !== 'found') throw new Error(`${seed}: ${JSON.stringify(answer)}`);
+      expect(answer.open).toBeNull();
+      expect(isPossible(program, answer.choice)).toBe(true);
+      expect(keepsLimits(answer.figures, limits)).toBe(true);
+      expect([seed, isBetter(expected, answer.figures, goal, hourValue ?? 0)]).toEqual([seed, false]);
+    }
+  });
+
+  it('says that nothing fits where no choice does, and that alone', () => {
+    for (let seed = 200; seed < 215; seed += 1) {
+      const plan = computePlan(balanceRows(seed, small), AS_OF);
+      const program = balanceProgram(plan, everything);
+      const figures = [...allChoices(program)]
+        .filter((choice) => isPossible(program, choice))
+        .map((choice) => figuresOf(program, choice));
+      const most = Math.max(...figures.map(({ look }) => look));
+      const least = Math.min(...figures.filter(({ look }) => look >= most - 1e-9).map(({ cash }) => cash));
+      const asked = (cash: number) =>
+        balance(
+          program,
+          { ...everything, goal: 'leastHours', limits: { cash, minutes: null, look: most } },
+          { ...run(), from: presentChoice(program) },
+        );
+      expect(asked(least - 1).kind).toBe('nothingFits');
+      expect(asked(least).kind).toBe('found');
+    }
+  });
+
+  it('gives answers that the purse never contradicts', () => {
+    for (let seed = 300; seed < 312; seed += 1) {
+      const plan = computePlan(balanceRows(seed, { ...small, slots: 9 }), AS_OF);
+      const limits = { cash: 12_000, minutes: 9 * 50, look: null };
+      const answer = balancePlan(plan, { ...everything, goal: 'bestLook', limits }, run());
+      if (answer.kind === 'nothingFits') continue;
+      if (answer.kind !== 'found') throw new Error(JSON.stringify(answer.kind));
+      expect(answer.after.sums.cash.likely).toBe(answer.figures.cash);
+      expect(answer.after.sums.cash.likely).toBeLessThanOrEqual(limits.cash);
+      expect(answer.after.sums.minutes.likely).toBeLessThanOrEqual(limits.minutes);
     }
   });
 });

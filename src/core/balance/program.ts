@@ -3,7 +3,7 @@ import type { Plan, PlannedFill } from '../plan/computePlan';
 import { type OptionModel, ownHandsOf } from '../plan/model/optionModel';
 import { importanceWeight, likingOf } from './lookValue';
 import { type ProgramPool, ProgramPools, type WayDraw } from './programPools';
-import { type WayOut, waysOf } from './ways';
+import { type WayOut, type WhyOut, waysOf } from './ways';
 
 /** A way to fill a slot. */
 export interface ProgramWay {
@@ -17,6 +17,8 @@ export interface ProgramWay {
   handsUsed: number;
   handsEach: number;
   draws: readonly WayDraw[];
+  /** Why it cannot be chosen from though it is chosen now; null for all others. */
+  barred: WhyOut | null;
   /** What each one takes of pieces that there are only so many of, by their place in {@link BalanceProgram.pieces}. */
   pieces: readonly { piece: number; each: number }[];
 }
@@ -61,6 +63,8 @@ export interface ProgramAsk {
   lockedSlotIds: ReadonlySet<string>;
   /** The least liking of a way, 1 to 5. */
   leastLiking: number;
+  /** The day before which all must be ready, YYYY-MM-DD; the project's reveal where none is given. */
+  revealDate?: string;
 }
 
 /** Look value of a way for each one of its slot that it fills: importance × liking × its share of the slot. */
@@ -118,24 +122,30 @@ export function balanceProgram(plan: Plan, ask: ProgramAsk): BalanceProgram {
   const out: WayOut[] = [];
   const slots = open.map((entry): ProgramSlot => {
     const { slot } = entry;
-    const found = waysOf(plan, entry, ask.leastLiking);
+    const found = waysOf(plan, entry, ask);
+    // What is chosen now stands among the ways even where it may not be chosen again: what it costs is in the purse.
+    const held = found.out.filter(({ option }) => option.chosen);
     out.push(...found.out);
-    const ways = found.open.map(({ model }): ProgramWay => {
-      const one = ownHandsOf(model, 1).likely;
-      const handsEach = ownHandsOf(model, 2).likely - one;
-      return {
-        optionId: model.option.id,
-        model,
-        most: Math.min(slot.quantity, model.capacity),
-        lookEach: lookOfEach(model),
-        handsUsed: one - handsEach,
-        handsEach,
-        draws: model.draws.flatMap((draw) => pools.draw(draw)),
-        pieces: pieces.of(model),
-      };
-    });
+    const ways = [...found.open.map((option) => ({ option, why: null })), ...held].map(
+      ({ option, why }): ProgramWay => {
+        const { model } = option;
+        const one = ownHandsOf(model, 1).likely;
+        const handsEach = ownHandsOf(model, 2).likely - one;
+        return {
+          optionId: model.option.id,
+          model,
+          most: Math.min(slot.quantity, model.capacity),
+          lookEach: lookOfEach(model),
+          handsUsed: one - handsEach,
+          handsEach,
+          draws: model.draws.flatMap((draw) => pools.draw(draw)),
+          barred: why,
+          pieces: pieces.of(model),
+        };
+      },
+    );
     pools.noteSlot(ways, slot.quantity);
-    const most = ways.reduce((sum, way) => sum + way.most, 0);
+    const most = ways.reduce((sum, way) => sum + (way.barred === null ? way.most : 0), 0);
     return {
       slotId: slot.id,
       quantity: slot.quantity,

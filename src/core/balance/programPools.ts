@@ -47,6 +47,26 @@ export function leastOfParts(pool: Pool, parts: PartBag): number {
   );
 }
 
+/** Whether a pool costs nothing, however much is drawn: a tool that is owned, a find that is paid. */
+function isFree(pool: Pool): boolean {
+  switch (pool.kind) {
+    case 'find':
+      return pool.isSettled || pool.till.likely === 0;
+    case 'order':
+      return pool.isSettled;
+    case 'tool':
+      return pool.isOwned;
+    case 'session':
+      return pool.micro + pool.overheadMicro === 0;
+    case 'supply':
+      return pool.isAlways && pool.unitCost === null;
+    case 'trip':
+      return false;
+    default:
+      return pool satisfies never;
+  }
+}
+
 /** Collects the pools of a program while its ways are compiled. */
 export class ProgramPools {
   private readonly plan: Plan;
@@ -85,8 +105,10 @@ export class ProgramPools {
     return leastOfParts(pool, parts);
   }
 
-  /** What a way draws; nothing where the pool is not there. */
+  /** What a way draws; nothing where the pool is not there, or costs nothing however much is drawn. */
   draw(draw: Draw): WayDraw[] {
+    const pool = this.plan.model.pool(draw);
+    if (!pool || isFree(pool)) return [];
     const place = this.placeOf(draw);
     const entry = this.list[place ?? -1];
     if (place === undefined || !entry) return [];

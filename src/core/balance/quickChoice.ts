@@ -5,15 +5,21 @@ import type { Choice, ChoiceFigures } from './choice';
 import type { BalanceProgram, ProgramSlot } from './program';
 import { Tally } from './tally';
 
-/** How many changes are tried; a few tenths of a second for sixty slots. */
-export const QUICK_ROUNDS = 40_000;
+/** How many changes are tried: so many for each slot, a few tenths of a second at the most. */
+const ROUNDS_PER_SLOT = 800;
+const QUICK_ROUNDS = 10_000;
+const QUICK_REPAIRS = 900;
+const REPAIR_WARM = 300;
 
 /** How warm the search is at first and in the end, in minor units: a change for the worse by so much is still tried. */
 const WARM = 4000;
 const COLD = 15;
 
-/** What a unit beyond a limit counts, in minor units, so that any plan within them is better than one outside. */
-const BEYOND = { cash: 12, minutes: 400, look: 60_000, must: 1_000_000, piece: 1_000_000 } as const;
+/** What a unit beyond a limit counts at first, in minor units; and a must that is open, or a piece taken twice. */
+const SOFT = { cash: 3, minutes: 25, look: 1200 };
+const MUST = 1_000_000;
+/** After how many rounds what is beyond a limit is weighed anew. */
+const ADAPTED = 60;
 
 /** What figures count for a goal in minor units; its ties are broken by a little of the others. */
 function scoreOf(ask: BalanceAsk, hourValue: number): (figures: ChoiceFigures) => number {
@@ -43,7 +49,7 @@ function anotherFill({ ways, quantity, least }: ProgramSlot, random: () => numbe
   const leavesOpen = least === 0 && random() < 0.15;
   for (let tries = 0; !leavesOpen && room > 0 && tries < 3; tries += 1) {
     const w = Math.floor(random() * ways.length);
-    const most = Math.min(room, (ways[w]?.most ?? 0) - (counts[w] ?? 0));
+    const most = ways[w]?.barred === null ? Math.min(room, ways[w].most - (counts[w] ?? 0)) : 0;
     const count = quantity > 1 && random() < 0.3 ? Math.ceil(most * random()) : most;
     counts[w] = (counts[w] ?? 0) + count;
     room -= count;
@@ -62,12 +68,19 @@ export function quickChoice(
   program: BalanceProgram,
   ask: BalanceAsk,
   from: Choice,
-  { seed = 1, rounds = QUICK_ROUNDS } = {},
+  {
+    seed = 1,
+    rounds = Math.min(QUICK_ROUNDS, ROUNDS_PER_SLOT * program.slots.length),
+    repairs = Math.min(QUICK_REPAIRS, 20 * program.slots.length),
+  } = {},
 ): number[][] {
   const random = seededRandom(seed);
   const hourValue = program.plan.rows.project.hourValue ?? 0;
   const goalScore = scoreOf(ask, hourValue);
-  const tally = new Tally(program, from);
+  const allowed = program.slots.map(({ ways }, s) =>
+    ways.map((way, w) => (way.barred === null ? (from[s]?.[w] ?? 0) : 0)),
+  );
+  const tally = new Tally(program, allowed);
   const open = program.slots.flatMap(({ ways }, s) => (ways.length > 0 ? [s] : []));
   if (open.length === 0) return tally.copy();
   const missing = program.slots.map(({ least }, s) => Math.max(0, least - sumOf(tally.counts[s] ?? [])));
@@ -78,20 +91,43 @@ export function quickChoice(
     mustMissing += now - (missing[slot] ?? 0);
     missing[slot] = now;
   };
+  // What is beyond a limit counts little at first and more as long as the search stays beyond it, so that it can pass
+  // through plans that do not fit on its way to better ones that do.
+  const weights = { ...SOFT };
+  const beyondNow = () => beyondLimits(tally, ask.limits);
+  const hard = () => mustMissing * MUST + tally.tooMany * MUST;
   const score = () => {
-    const beyond = beyondLimits(tally, ask.limits);
+    const beyond = beyondNow();
     return (
       goalScore(tally) +
-      beyond.cash * BEYOND.cash +
-      beyond.minutes * BEYOND.minutes +
-      beyond.look * BEYOND.look +
-      mustMissing * BEYOND.must +
-      tally.tooMany * BEYOND.piece
+      beyond.cash * weights.cash +
+      beyond.minutes * weights.minutes +
+      beyond.look * weights.look +
+      hard()
     );
   };
+  /** What the best is told by: no plan beyond a limit is better than one within. */
+  const strict = () => {
+    const { cash, minutes, look } = beyondNow();
+    return goalScore(tally) + (cash + minutes * 60 + look * 5000) * 100 + hard();
+  };
+  const adapt = () => {
+    const beyond = beyondNow();
+    for (const limit of ['cash', 'minutes', 'look'] as const)
+      weights[limit] = Math.min(
+        SOFT[limit] * 64,
+        Math.max(SOFT[limit] / 8, weights[limit] * (beyond[limit] > 0 ? 1.25 : 0.88)),
+      );
+    return score();
+  };
   let now = score();
-  let best = { score: now, choice: tally.copy() };
+  let best = { score: strict(), choice: tally.copy() };
+  const keep = () => {
+    const own = strict();
+    if (own < best.score - 1e-9) best = { score: own, choice: tally.copy() };
+  };
   for (let round = 0; round < rounds; round += 1) {
+    if (round % ADAPTED === 0) now = adapt();
     const warmth = WARM * (COLD / WARM) ** (round / rounds);
     const count = random() < 0.3 ? 2 : 1;
     const before: { slot: number; counts: number[] }[] = [];
@@ -105,28 +141,56 @@ export function quickChoice(
     const after = score();
     if (after <= now || random() < Math.exp((now - after) / warmth)) {
       now = after;
-      if (now < best.score - 1e-9) best = { score: now, choice: tally.copy() };
+      keep();
     } else for (const { slot, counts } of before.reverse()) put(slot, counts);
   }
-  // The last bit: single changes, as long as one helps.
-  best.choice.forEach((counts, slot) => {
-    put(slot, counts);
-  });
-  now = score();
-  for (let helped = true; helped; ) {
-    helped = false;
-    for (const slot of open)
-      for (const counts of singleFills(program.slots[slot])) {
-        const was = [...(tally.counts[slot] ?? [])];
+  const fills = program.slots.map((slot) => singleFills(slot));
+  const groups = slotsTogether(program);
+  for (let turn = 0; turn < repairs; turn += 1) {
+    if (turn % 8 === 0) now = adapt();
+    // Some slots that have something in common are emptied, and filled anew one after the other, each as is best then.
+    const group = groups[Math.floor(random() * groups.length)] ?? open;
+    const emptied = someOf(random() < 0.7 ? group : open, 2 + Math.floor(random() * 6), random);
+    const before = emptied.map((slot) => ({ slot, counts: [...(tally.counts[slot] ?? [])] }));
+    for (const slot of emptied)
+      put(
+        slot,
+        (program.slots[slot]?.ways ?? []).map(() => 0),
+      );
+    for (const slot of emptied) {
+      let [least, fill]: [number, readonly number[]] = [Number.POSITIVE_INFINITY, []];
+      for (const counts of fills[slot] ?? []) {
         put(slot, counts);
-        const after = score();
-        if (after < now - 1e-9) {
-          now = after;
-          helped = true;
-        } else put(slot, was);
+        const own = score();
+        if (own < least) [least, fill] = [own, counts];
       }
+      put(slot, fill);
+    }
+    const after = score();
+    const warmth = REPAIR_WARM * (1 - turn / repairs);
+    if (after <= now || random() < Math.exp((now - after) / Math.max(1, warmth))) {
+      now = after;
+      keep();
+    } else for (const { slot, counts } of before) put(slot, counts);
   }
-  return tally.copy();
+  return best.choice;
+}
+
+/** Groups of slots that draw on something together: a can, a delivery, a tool. */
+function slotsTogether({ slots, pools }: BalanceProgram): number[][] {
+  const groups = pools.map(() => new Set<number>());
+  slots.forEach(({ ways }, s) => {
+    for (const { draws } of ways) for (const { pool } of draws) groups[pool]?.add(s);
+  });
+  return groups.flatMap((group) => (group.size > 1 ? [[...group]] : []));
+}
+
+/** So many of a list at random, in random order. */
+function someOf(list: readonly number[], count: number, random: () => number): number[] {
+  const rest = [...list];
+  const taken: number[] = [];
+  while (taken.length < count && rest.length > 0) taken.push(...rest.splice(Math.floor(random() * rest.length), 1));
+  return taken;
 }
 
 const sumOf = (counts: readonly number[]): number => counts.reduce((sum, count) => sum + count, 0);
@@ -134,6 +198,8 @@ const sumOf = (counts: readonly number[]): number => counts.reduce((sum, count) 
 /** A slot left open, or filled by one of its ways as far as that goes. */
 export function singleFills(slot: ProgramSlot | undefined): number[][] {
   if (!slot) return [];
-  const fills = slot.ways.map((way, w) => slot.ways.map((_other, n) => (n === w ? way.most : 0)));
+  const fills = slot.ways.flatMap((way, w) =>
+    way.barred === null ? [slot.ways.map((_other, n) => (n === w ? way.most : 0))] : [],
+  );
   return slot.least === 0 ? [slot.ways.map(() => 0), ...fills] : fills;
 }

@@ -1,6 +1,6 @@
 import { MICRO } from '../kernel/micro';
 import { type Choice, type ChoiceFigures, costOfDraw } from './choice';
-import type { BalanceProgram, ProgramWay } from './program';
+import type { BalanceProgram } from './program';
 import type { ProgramPool } from './programPools';
 import { stepAt } from './purchaseSteps';
 
@@ -52,9 +52,21 @@ function meterOf(pool: ProgramPool): Meter {
   }
 }
 
+/** A way as the tally reads it: what it costs by itself, and what it draws on pools that others draw on too. */
+interface TalliedWay {
+  look: number;
+  cashUsed: number;
+  handsUsed: number;
+  handsEach: number;
+  stashUsed: number;
+  /** Pool, each, used, once: four numbers a draw. */
+  draws: Float64Array;
+  pieces: readonly { piece: number; each: number }[];
+}
+
 /**
  * A choice that is changed slot by slot, with what it comes to kept up to date: only the pools that a change draws on are
- * reckoned anew.
+ * reckoned anew, and what only one way draws on is reckoned into it beforehand.
  */
 export class Tally implements ChoiceFigures {
   readonly program: BalanceProgram;
@@ -66,6 +78,7 @@ export class Tally implements ChoiceFigures {
   handsMicro = 0;
   stashMicro = 0;
   look: number;
+  private readonly ways: readonly (readonly TalliedWay[])[];
   private readonly meters: readonly Meter[];
   private readonly amounts: Float64Array;
   private readonly onces: Float64Array;
@@ -74,31 +87,69 @@ export class Tally implements ChoiceFigures {
   /** Supplies that may be fetched on trips, and how often each trip is pulled. */
   private readonly pulling: readonly number[];
   private readonly pulled: Float64Array;
+  /** Pools that a change has touched, each once. */
+  private readonly touched: number[] = [];
+  private readonly isTouched: Uint8Array;
 
   constructor(program: BalanceProgram, choice: Choice) {
     this.program = program;
-    this.meters = program.pools.map(meterOf);
-    this.amounts = Float64Array.from(program.pools, ({ amount }) => amount);
-    this.onces = Float64Array.from(program.pools, ({ once }) => once);
-    this.pulled = new Float64Array(program.pools.length);
-    this.pulling = program.pools.flatMap(({ tripPools, steps }, n) => (tripPools.size > 0 && steps ? [n] : []));
-    this.sharers = program.pools.map(() => []);
-    program.slots.forEach(({ ways }, slot) => {
-      ways.forEach(({ draws }, way) => {
-        for (const { pool, once } of draws) if (once > 0) this.sharers[pool]?.push({ slot, way, once });
-      });
-    });
+    const { pools, slots } = program;
+    this.meters = pools.map(meterOf);
+    this.amounts = Float64Array.from(pools, ({ amount }) => amount);
+    this.onces = Float64Array.from(pools, ({ once }) => once);
+    this.pulled = new Float64Array(pools.length);
+    this.isTouched = new Uint8Array(pools.length);
+    this.pulling = pools.flatMap(({ tripPools, steps }, n) => (tripPools.size > 0 && steps ? [n] : []));
+    this.sharers = pools.map(() => []);
+    const isPulled = new Set(pools.flatMap(({ tripPools }) => [...tripPools.values()]));
+    const users = pools.map(() => 0);
+    for (const { ways } of slots)
+      for (const way of ways) for (const { pool } of way.draws) users[pool] = (users[pool] ?? 0) + 1;
+    const isOwn = (n: number, most: number) => {
+      const pool = pools[n];
+      return (
+        most === 1 &&
+        users[n] === 1 &&
+        pool?.amount === 0 &&
+        pool.once === 0 &&
+        pool.tripPools.size === 0 &&
+        !isPulled.has(n)
+      );
+    };
+    this.ways = slots.map(({ ways }, slot) =>
+      ways.map((way, w): TalliedWay => {
+        const own = { cash: 0, handsMicro: 0, stashMicro: 0 };
+        const draws: number[] = [];
+        for (const { pool, each, used, once } of way.draws) {
+          const entry = pools[pool];
+          if (entry && isOwn(pool, way.most)) {
+            const cost = costOfDraw(entry, { amount: each + used, once });
+            own.cash += cost.cash;
+            own.handsMicro += cost.handsMicro;
+            own.stashMicro += cost.stashMicro;
+          } else {
+            draws.push(pool, each, used, once);
+            if (once > 0) this.sharers[pool]?.push({ slot, way: w, once });
+          }
+        }
+        return {
+          look: way.lookEach,
+          cashUsed: own.cash,
+          handsUsed: way.handsUsed + own.handsMicro,
+          handsEach: way.handsEach,
+          stashUsed: own.stashMicro,
+          draws: Float64Array.from(draws),
+          pieces: way.pieces,
+        };
+      }),
+    );
     this.taken = program.pieces.map(() => 0);
     this.look = program.fixedLook;
     this.handsMicro = program.fixedHands;
-    this.counts = program.slots.map(({ ways }) => ways.map(() => 0));
-    program.pools.forEach((_pool, n) => {
-      this.price(n, 1);
-    });
+    this.counts = slots.map(({ ways }) => ways.map(() => 0));
+    for (let n = 0; n < pools.length; n += 1) this.price(n, 1);
     this.pullTrips();
-    choice.forEach((counts, slot) => {
-      this.set(slot, counts);
-    });
+    for (const [slot, counts] of choice.entries()) this.set(slot, counts);
   }
 
   /** Adds what a pool costs now, or takes it out. */
@@ -114,60 +165,66 @@ export class Tally implements ChoiceFigures {
   /** Trips follow from what is bought. */
   private pullTrips(): void {
     if (this.pulling.length === 0) return;
-    const pulled = new Map<number, number>();
+    const pulled = new Set<number>();
     for (const n of this.pulling) {
       const pool = this.program.pools[n];
       const step = pool?.steps && stepAt(pool.steps, (this.amounts[n] ?? 0) + (this.onces[n] ?? 0));
       for (const tripId of step?.tripIds ?? []) {
         const trip = pool?.tripPools.get(tripId);
-        if (trip !== undefined) pulled.set(trip, 1);
+        if (trip !== undefined) pulled.add(trip);
       }
     }
-    this.pulled.forEach((before, n) => {
-      const now = pulled.get(n) ?? 0;
-      if (now === before) return;
+    for (const [n, before] of this.pulled.entries()) {
+      const now = pulled.has(n) ? 1 : 0;
+      if (now === before) continue;
       this.price(n, -1);
       this.pulled[n] = now;
       this.price(n, 1);
-    });
+    }
   }
 
   /** Fills a slot in another way: how many of it each of its ways fills. */
   set(slot: number, counts: readonly number[]): void {
     const own = this.counts[slot];
-    const ways = this.program.slots[slot]?.ways;
+    const ways = this.ways[slot];
     if (!own || !ways) return;
-    const touched = new Set<number>();
-    ways.forEach((way, w) => {
-      if ((counts[w] ?? 0) !== own[w]) for (const { pool } of way.draws) touched.add(pool);
-    });
-    for (const pool of touched) this.price(pool, -1);
-    ways.forEach((way, w) => {
+    const { touched } = this;
+    for (let w = 0; w < ways.length; w += 1) {
       const [before, now] = [own[w] ?? 0, counts[w] ?? 0];
-      if (before === now) return;
+      const way: TalliedWay | undefined = ways[w];
+      if (before === now || !way) continue;
       own[w] = now;
-      this.change(way, before, now);
-    });
-    for (const pool of touched) {
-      this.onces[pool] = this.largest(pool);
-      this.price(pool, 1);
+      const [more, taken] = [now - before, Number(now > 0) - Number(before > 0)];
+      this.look += way.look * more;
+      this.handsMicro += way.handsEach * more + way.handsUsed * taken;
+      this.cash += way.cashUsed * taken;
+      this.stashMicro += way.stashUsed * taken;
+      const draws: Float64Array = way.draws;
+      for (let n = 0; n < draws.length; n += 4) {
+        const pool = draws[n] ?? 0;
+        if (this.isTouched[pool] === 0) {
+          this.isTouched[pool] = 1;
+          touched.push(pool);
+          this.price(pool, -1);
+        }
+        this.amounts[pool] = (this.amounts[pool] ?? 0) + (draws[n + 1] ?? 0) * more + (draws[n + 2] ?? 0) * taken;
+      }
+      for (const { piece, each } of way.pieces) this.takePieces(piece, each * more);
     }
+    for (const pool of touched) {
+      if ((this.sharers[pool]?.length ?? 0) > 0) this.onces[pool] = this.largest(pool);
+      this.price(pool, 1);
+      this.isTouched[pool] = 0;
+    }
+    touched.length = 0;
     this.pullTrips();
   }
 
-  private change(way: ProgramWay, before: number, now: number): void {
-    const [more, taken] = [now - before, Number(now > 0) - Number(before > 0)];
-    this.look += way.lookEach * more;
-    this.handsMicro += way.handsEach * more + way.handsUsed * taken;
-    for (const { pool, each, used } of way.draws)
-      this.amounts[pool] = (this.amounts[pool] ?? 0) + each * more + used * taken;
-    for (const { piece, each } of way.pieces) {
-      const there = this.program.pieces[piece]?.there ?? 0;
-      const was = this.taken[piece] ?? 0;
-      const is = was + each * more;
-      this.taken[piece] = is;
-      this.tooMany += Math.max(0, is - there) - Math.max(0, was - there);
-    }
+  private takePieces(piece: number, more: number): void {
+    const there = this.program.pieces[piece]?.there ?? 0;
+    const was = this.taken[piece] ?? 0;
+    this.taken[piece] = was + more;
+    this.tooMany += Math.max(0, was + more - there) - Math.max(0, was - there);
   }
 
   /** The largest of what is shared of a pool. */

@@ -3,14 +3,18 @@ import type { OptionPlan, Plan, SlotPlan } from '../plan/computePlan';
 import { likingOf } from './lookValue';
 
 /** Why a way to fill a slot is not among those that are chosen from. */
-export type WhyOut = 'refused' | 'gone' | 'late' | 'unknownPrice' | 'nothingThere' | 'disliked' | 'beaten';
+export type WhyOut = 'refused' | 'gone' | 'late' | 'unknownPrice' | 'nothingThere' | 'disliked';
 
 /** A way that stays out, and why. */
 export interface WayOut {
-  optionId: string;
+  option: OptionPlan;
   why: WhyOut;
-  /** The way of the same slot that beats it in everything. */
-  by: string | null;
+}
+
+/** What is asked of a way: the least liking, 1 to 5, and the day before which it must be ready. */
+export interface AskOfWays {
+  leastLiking: number;
+  revealDate?: string;
 }
 
 const goneStates: ReadonlySet<string> = new Set(['passed', 'returned', 'sold']);
@@ -18,27 +22,27 @@ const goneStates: ReadonlySet<string> = new Set(['passed', 'returned', 'sold']);
 /**
  * Why an option cannot be chosen from; null where it can. Beforehand out is what is refused, what is not there any more,
  * what would not be ready before the day of the reveal begins, what costs nobody knows what, and what is liked too little.
- * @param leastLiking 1 to 5
  */
-export function whyOut(plan: Plan, option: OptionPlan, leastLiking: number): WhyOut | null {
-  const { revealDate, timeZone } = plan.rows.project;
+export function whyOut(plan: Plan, option: OptionPlan, { leastLiking, revealDate }: AskOfWays): WhyOut | null {
+  const { timeZone } = plan.rows.project;
+  const reveal = revealDate ?? plan.rows.project.revealDate;
   if (option.refused) return 'refused';
   if (option.model.finds.some(({ state }) => goneStates.has(state))) return 'gone';
   if (option.capacity < 1) return 'nothingThere';
   if (option.alone.cash.atLeast) return 'unknownPrice';
   if (likingOf(option.option) < leastLiking) return 'disliked';
-  if (revealDate !== null && option.usableMs > dayBegins(revealDate, timeZone)) return 'late';
+  if (reveal !== null && option.usableMs > dayBegins(reveal, timeZone)) return 'late';
   return null;
 }
 
 /** The ways of a slot that can be chosen from, and those that stay out. */
-export function waysOf(plan: Plan, slot: SlotPlan, leastLiking: number): { open: OptionPlan[]; out: WayOut[] } {
+export function waysOf(plan: Plan, slot: SlotPlan, ask: AskOfWays): { open: OptionPlan[]; out: WayOut[] } {
   const open: OptionPlan[] = [];
   const out: WayOut[] = [];
   for (const option of slot.options) {
-    const why = whyOut(plan, option, leastLiking);
+    const why = whyOut(plan, option, ask);
     if (why === null) open.push(option);
-    else out.push({ optionId: option.option.id, why, by: null });
+    else out.push({ option, why });
   }
   return { open, out };
 }
