@@ -22,7 +22,7 @@ export function headers(): MiddlewareHandler {
     context.header('Cross-Origin-Opener-Policy', 'same-origin');
     context.header(
       'Content-Security-Policy',
-      "default-src 'self'; style-src 'self' 'unsafe-inline'; img-src 'self' data: blob:; font-src 'self' data:; worker-src 'self' blob:; base-uri 'none'; form-action 'self'; frame-ancestors 'none'",
+      "default-src 'self'; script-src 'self' 'wasm-unsafe-eval'; style-src 'self' 'unsafe-inline'; img-src 'self' data: blob:; font-src 'self' data:; worker-src 'self' blob:; base-uri 'none'; form-action 'self'; frame-ancestors 'none'",
     );
     return next();
   };

@@ -20,7 +20,7 @@ interface Stage extends Page {
   figure(rows: ProjectRows, plan: Plan): string;
 }
 
-/** The stages of a project, from the first thought to the comparison. */
+/** The stages of a project, from the first thought to the plan that fits. */
 export const stages: readonly Stage[] = [
   {
     path: 'brief',
@@ -74,6 +74,17 @@ export const stages: readonly Stage[] = [
     about: 'Compare: the board',
     figure: (_rows, { slots }) =>
       slots.length > 0 ? `${slots.filter((slot) => slot.open === 0).length}/${slots.length}` : '',
+  },
+  {
+    path: 'balance',
+    load: async () => (await import('../stages/balance')).BalancePage,
+    name: 'Balance',
+    key: 'l',
+    about: 'Balance: what fits money, hours and days',
+    figure: (_rows, { purse }) => {
+      const short = purse.money.free.likely < 0 || (purse.hands.freeMinutes ?? 0) < 0 || (purse.days.inHand ?? 0) < 0;
+      return short ? 'over' : '';
+    },
   },
 ];
 

@@ -42,6 +42,8 @@ export function BigChoice<T extends string>(props: {
   label: string;
   value: T | null;
   choices: readonly { value: T; title: string; hint?: string }[];
+  /** How many stand side by side; as many as there is room for where it is not said. */
+  across?: 2;
   onChange: (value: T) => void;
 }) {
   return (
@@ -49,7 +51,7 @@ export function BigChoice<T extends string>(props: {
       <legend className="small muted" style={{ padding: 0, marginBottom: 3 }}>
         {props.label}
       </legend>
-      <div className={styles.big}>
+      <div className={`${styles.big} ${props.across === 2 ? styles.two : ''}`}>
         {props.choices.map((choice) => (
           <button
             key={choice.value}

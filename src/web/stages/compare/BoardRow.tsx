@@ -90,6 +90,17 @@ export const BoardRow = memo(function BoardRow(props: BoardRowProps) {
               .filter((words) => words !== '')
               .join(' · ')}
           </small>
+          {(chosen || slot.leftOut) && (
+            <button
+              type="button"
+              aria-pressed={slot.locked}
+              onClick={() => run('editSlot', { id: slot.id, values: { locked: !slot.locked } })}
+              aria-label={`${slot.locked ? 'let go' : 'keep'}: ${slot.name}`}
+              title="Balance leaves alone what is kept"
+            >
+              {slot.locked ? 'kept · let go' : 'keep'}
+            </button>
+          )}
           {chosen || slot.leftOut ? (
             <button
               type="button"

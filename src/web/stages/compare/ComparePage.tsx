@@ -7,7 +7,7 @@ import { boardWays, kindNames } from '../../app/optionWords';
 import { useCommands, useLocale, usePlan, useRows } from '../../app/projectStore';
 import shell from '../../app/shell.module.css';
 import { useLatest } from '../../app/useLatest';
-import { Empty } from '../../ui/basics';
+import { Empty, LinkButton } from '../../ui/basics';
 import { type AddableKind, AddOption } from './AddOption';
 import { BoardRow } from './BoardRow';
 import styles from './compare.module.css';
@@ -61,6 +61,11 @@ export function ComparePage() {
           <h2>Which way for each slot?</h2>
           <span className="muted">
             {plan.slots.filter((slot) => slot.open === 0).length} of {plan.slots.length} settled
+          </span>
+          <span style={{ marginLeft: 'auto' }}>
+            <LinkButton to="../balance" primary>
+              Make it fit the purse
+            </LinkButton>
           </span>
         </div>
         <Rows looked={looked?.option.id ?? null} onChoose={choose} onWhy={askWhy} onAdd={add} />

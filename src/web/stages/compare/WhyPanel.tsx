@@ -20,6 +20,7 @@ import { LinkButton } from '../../ui/basics';
 import { DateField, MoneyField, NumberField, PriceField, TextField } from '../../ui/fields';
 import { SettleBox } from '../../ui/SettleBox';
 import styles from './compare.module.css';
+import { Liking } from './Liking';
 import { WhyTree } from './WhyTree';
 
 /** The answer to "why?" for one option: its figures as receipts, what to mind, what can be done with it. */
@@ -72,6 +73,7 @@ export function WhyPanel(props: {
         )}
         {model.finds[0] && <LinkButton to={`../hunt?find=${model.finds[0].id}`}>The find</LinkButton>}
       </div>
+      <Liking option={option.option} />
       <FigureChoice figure={figure} onFigure={setFigure} />
       {/* What was unfolded belongs to this figure of this option; the figure itself stays from option to option. */}
       <WhyTree key={`${option.option.id} ${figure}`} tree={explainOption(plan, option, figure)} />

@@ -1,0 +1,158 @@
+import type { Plan } from '../plan/computePlan';
+import type { Goal } from './ask';
+import type { BalanceTold } from './balance';
+import type { BalancedPlan } from './balancePlan';
+import { changesBetween, type Filled, type SlotChange } from './changes';
+import { type Choice, type ChoiceFigures, presentChoice } from './choice';
+import type { FrontierTold } from './frontier';
+import type { WayOutOfIt } from './nothingFits';
+import type { BalanceProgram } from './program';
+import type { WhyOut } from './ways';
+import type { Remedy } from './whatGives';
+
+// What Balance answers, as it is passed on from a worker or a server: ids and numbers, nothing of the plan itself.
+
+/** An option by its id, and for how many of its slot. */
+export interface ToldFill {
+  optionId: string;
+  count: number;
+}
+
+/** A slot that is filled in another way. */
+export interface ToldChange extends Omit<SlotChange, 'slot' | 'from' | 'to'> {
+  slotId: string;
+  from: ToldFill[];
+  to: ToldFill[];
+}
+
+/** A plan that can be taken: what changes, and what all comes to then. */
+export interface ToldPlan {
+  changes: ToldChange[];
+  figures: ChoiceFigures;
+}
+
+/** Changes that help, by themselves. */
+export interface ToldRemedy {
+  changes: ToldChange[];
+  difference: ChoiceFigures;
+  closes: boolean;
+}
+
+/** One way out where nothing fits. */
+export interface ToldWayOut extends ToldPlan, Pick<WayOutOfIt, 'kind' | 'by' | 'revealDate'> {}
+
+/** What Balance has come to: first what helps by itself, then the best plan, or why there is none. */
+export type ToldAnswer =
+  | ({ kind: 'found'; open: { goal: Goal; canGain: number } | null; cutsAdd: number } & ToldPlan)
+  | { kind: 'nothingFits'; waysOut: ToldWayOut[] }
+  | { kind: 'noAnswer'; reason: string }
+  | { kind: 'wrong'; what: string[] };
+
+/** A plan of the frontier: what it changes in the present plan, and what it does otherwise than its neighbor of less cash. */
+export interface ToldPoint extends ToldPlan {
+  fromNeighbor: ToldChange[];
+}
+
+/** The frontier as far as it is known, from the least cash to the least hours. */
+export interface ToldFrontier {
+  points: ToldPoint[];
+  isWhole: boolean;
+}
+
+/** How a search goes on. */
+export interface ToldProgress extends Pick<BalanceTold, 'goal' | 'canGain' | 'seconds'> {
+  plan: ToldPlan | null;
+}
+
+const fillOf = ({ model, count }: Filled): ToldFill => ({ optionId: model.option.id, count });
+
+const changeOf = ({ slot, from, to, ...rest }: SlotChange): ToldChange => ({
+  ...rest,
+  slotId: slot.id,
+  from: from.map(fillOf),
+  to: to.map(fillOf),
+});
+
+/** The frontier as it is passed on. */
+export function toldFrontier(program: BalanceProgram, { points, isWhole }: FrontierTold): ToldFrontier {
+  return {
+    isWhole,
+    points: points.map(({ choice, figures }, n): ToldPoint => {
+      const neighbor = points[n - 1];
+      return {
+        ...toldPlan(program, choice, figures),
+        fromNeighbor: neighbor ? changesBetween(program, neighbor.choice, choice).map(changeOf) : [],
+      };
+    }),
+  };
+}
+
+/** What a choice changes in the present plan, and what it comes to. */
+export function toldPlan(program: BalanceProgram, choice: Choice, figures: ChoiceFigures): ToldPlan {
+  return { changes: changesBetween(program, presentChoice(program), choice).map(changeOf), figures };
+}
+
+/** What a search has come to so far. */
+export const toldProgress = (program: BalanceProgram, told: BalanceTold): ToldProgress => ({
+  goal: told.goal,
+  canGain: told.canGain,
+  seconds: told.seconds,
+  plan: told.choice && told.figures ? toldPlan(program, told.choice, told.figures) : null,
+});
+
+/** A remedy as it is passed on. */
+export const toldRemedy = ({ changes, difference, closes }: Remedy): ToldRemedy => ({
+  changes: changes.map(changeOf),
+  difference,
+  closes,
+});
+
+/** An answer as it is passed on. */
+export function toldAnswer(balanced: BalancedPlan, waysOut: readonly WayOutOfIt[]): ToldAnswer {
+  switch (balanced.kind) {
+    case 'found': {
+      const { program, choice, figures, open, cutsAdd } = balanced;
+      return { kind: 'found', open, cutsAdd, ...toldPlan(program, choice, figures) };
+    }
+    case 'nothingFits':
+      return {
+        kind: 'nothingFits',
+        waysOut: waysOut.map(({ kind, by, revealDate, program, choice, figures }) => ({
+          kind,
+          by,
+          revealDate,
+          ...toldPlan(program, choice, figures),
+        })),
+      };
+    case 'noAnswer':
+      return { kind: 'noAnswer', reason: balanced.reason };
+    case 'wrong':
+      return { kind: 'wrong', what: balanced.wrong.map(({ what }) => what) };
+    default:
+      return balanced satisfies never;
+  }
+}
+
+/** The slots of a plan that is taken, as the act wants them; what is neither filled nor a must is left out. */
+export function takenSlots(
+  plan: Plan,
+  changes: readonly Pick<ToldChange, 'slotId' | 'to'>[],
+  newId: () => string,
+): { slotId: string; fills: { fillId: string; optionId: string; count: number }[]; leftOut: boolean }[] {
+  return changes.map(({ slotId, to }) => ({
+    slotId,
+    fills: to.map(({ optionId, count }) => ({ fillId: newId(), optionId, count })),
+    leftOut: to.length === 0 && plan.slot(slotId)?.slot.importance !== 'must',
+  }));
+}
+
+/** Ways that stay out, as they are passed on. */
+export interface ToldOut {
+  optionId: string;
+  slotId: string;
+  why: WhyOut;
+}
+
+/** The ways of a program that stay out, and why. */
+export const toldOut = ({ out }: BalanceProgram): ToldOut[] =>
+  out.map(({ option, why }) => ({ optionId: option.option.id, slotId: option.slotId, why }));

@@ -1,0 +1,258 @@
+import type { Limits } from '@core/balance/ask';
+import { lookOfFills } from '@core/balance/program';
+import type { ToldChange, ToldPlan } from '@core/balance/toldPlan';
+import { formatMinutes } from '@core/kernel/formatMinutes';
+import { formatMoney } from '@core/kernel/formatMoney';
+import { MICRO } from '@core/kernel/micro';
+import { Button, Progress } from 'antd';
+import type { ReactNode } from 'react';
+import { useLocale, usePlan } from '../../app/projectStore';
+import { Empty } from '../../ui/basics';
+import styles from './balance.module.css';
+import { canGainWords, lookWords, wayOutWords } from './balanceWords';
+import { Change } from './Change';
+import type { BalanceState } from './useBalance';
+
+interface Acts {
+  onTake: (changes: readonly ToldChange[]) => void;
+  onKeep: (slotId: string, locked: boolean) => void;
+}
+
+/** The best plan found, as changes of the present one; while the search goes on, the best so far. */
+export function Answer(
+  props: {
+    balance: BalanceState & { stop: () => void; again: () => void };
+    limits: Limits;
+  } & Acts,
+) {
+  const { balance } = props;
+  const { answer, progress, isSearching } = balance;
+  const found = answer?.kind === 'found' ? answer : null;
+  const shown = found ?? (answer === null ? (progress?.plan ?? null) : null);
+  return (
+    <section className={styles.answer} aria-label="Answer">
+      <Search balance={balance} />
+      {shown && (
+        <FoundPlan
+          plan={shown}
+          isFinal={found !== null}
+          limits={props.limits}
+          onTake={props.onTake}
+          onKeep={props.onKeep}
+        />
+      )}
+      {found && found.cutsAdd > 0 && <CutsAdd minor={found.cutsAdd} />}
+      {!shown && isSearching && <Skeleton />}
+      {answer?.kind === 'nothingFits' && (
+        <div role="status">
+          <h3>Nothing fits</h3>
+          <p className={styles.lead}>
+            No set of choices keeps this money, these hours{props.limits.look === null ? '' : ' and this look'} with
+            every must filled.
+          </p>
+          {answer.waysOut.length === 0 && (
+            <p>
+              The musts alone are too much, whatever gives. Make one of them less than a must in the sketch, or add a
+              cheaper way for it on the board.
+            </p>
+          )}
+          {answer.waysOut.map((way) => (
+            <WayOut key={way.kind} title={wayOutTitle[way.kind]} plan={way} {...props}>
+              <WayOutSentence way={way} />
+            </WayOut>
+          ))}
+        </div>
+      )}
+      {(answer?.kind === 'noAnswer' || answer?.kind === 'wrong') && (
+        <Empty title={answer.kind === 'wrong' ? 'The answer did not pass its check' : 'No answer this time'}>
+          <p>
+            {answer.kind === 'wrong'
+              ? `What was found contradicts the purse (${answer.what.join(', ')}), so it is not shown. Your plan is as it was.`
+              : `The search ended without one: ${answer.reason}. Your plan is as it was.`}
+          </p>
+          <Button type="primary" onClick={props.balance.again}>
+            Try again
+          </Button>
+        </Empty>
+      )}
+    </section>
+  );
+}
+
+const wayOutTitle = {
+  moreMoney: 'More money',
+  moreHours: 'More hours',
+  laterReveal: 'A later reveal',
+  lessLook: 'Less of the look',
+} as const;
+
+function WayOutSentence(props: { way: Parameters<typeof wayOutWords>[0] }) {
+  return <>{wayOutWords(props.way, useLocale())}</>;
+}
+
+/** How the search goes, and how sure its answer is. */
+function Search(props: { balance: BalanceState & { stop: () => void; again: () => void } }) {
+  const { isSearching, progress, answer, isStopped } = props.balance;
+  const locale = useLocale();
+  if (isSearching)
+    return (
+      <div className={styles.search}>
+        <Progress
+          percent={100}
+          status="active"
+          size="small"
+          showInfo={false}
+          style={{ width: 120 }}
+          aria-label="Searching"
+        />
+        <span role="status">
+          {progress?.plan ? `A good plan so far${gainOf(progress, locale)}` : 'Looking through the ways'}
+        </span>
+        {progress?.plan && (
+          <Button size="small" onClick={props.balance.stop}>
+            Stop, this will do
+          </Button>
+        )}
+      </div>
+    );
+  const words = (() => {
+    if (answer?.kind === 'found')
+      return answer.open === null
+        ? 'Proven: no other set of choices does better.'
+        : `Out of time: ${canGainWords(answer.open.goal, answer.open.canGain, locale) || 'how near it is to the best is not known'}.`;
+    if (isStopped && progress) return `Stopped${gainOf(progress, locale)}.`;
+    return '';
+  })();
+  return words === '' ? null : (
+    <p className={styles.proof} role="status">
+      {words}{' '}
+      {(isStopped || (answer?.kind === 'found' && answer.open !== null)) && (
+        <Button size="small" onClick={props.balance.again}>
+          Search on
+        </Button>
+      )}
+    </p>
+  );
+}
+
+function gainOf(
+  progress: { goal: Parameters<typeof canGainWords>[0]; canGain: number },
+  locale: Parameters<typeof canGainWords>[2],
+): string {
+  const words = canGainWords(progress.goal, progress.canGain, locale);
+  return words === '' ? '' : `; ${words}`;
+}
+
+const Skeleton = () => (
+  <div aria-hidden="true" className={styles.skeleton}>
+    <span />
+    <span />
+    <span />
+  </div>
+);
+
+const CutsAdd = (props: { minor: number }) => {
+  const { currency } = useLocale();
+  return (
+    <p className="small">
+      What is cut is laid out for all of it together: that takes {formatMoney(props.minor, currency)} more than the
+      least it could, and the money above has it in.
+    </p>
+  );
+};
+
+/** What a plan leaves of money and hours, and what becomes of slots and look. */
+function FoundPlan(props: { plan: ToldPlan; isFinal: boolean; limits: Limits } & Acts) {
+  const plan = usePlan();
+  const locale = useLocale();
+  const { changes } = props.plan;
+  return (
+    <>
+      <p className={styles.lead}>{leadWords(plan, props.plan, props.limits, props.isFinal, locale.currency)}</p>
+      {changes.length > 0 && (
+        <ul className={styles.changes} aria-label="Changes">
+          {changes.map((change) => (
+            <Change
+              key={change.slotId}
+              change={change}
+              action={{ words: 'Keep as it is', act: () => props.onKeep(change.slotId, true) }}
+              onTake={() => props.onTake([change])}
+            />
+          ))}
+        </ul>
+      )}
+      {changes.length > 0 && (
+        <div className={styles.act}>
+          <Button type="primary" size="large" onClick={() => props.onTake(changes)}>
+            {changes.length === 1 ? 'Take it' : `Take all ${changes.length}`}
+          </Button>
+          <span className="muted">one step to undo</span>
+        </div>
+      )}
+    </>
+  );
+}
+
+function leadWords(
+  plan: ReturnType<typeof usePlan>,
+  { changes, figures }: ToldPlan,
+  limits: Limits,
+  isFinal: boolean,
+  currency: string,
+): ReactNode {
+  const present = lookOfFills(plan.chosen);
+  const spare = [
+    limits.cash === null ? null : formatMoney(limits.cash - figures.cash, currency),
+    limits.minutes === null ? null : formatMinutes(limits.minutes - figures.handsMicro / MICRO),
+  ].filter((words) => words !== null);
+  const lookBy = figures.look - present;
+  const lookSays =
+    Math.abs(lookBy) < 0.05
+      ? `the look stays at ${lookWords(figures.look)}`
+      : `the look ${lookBy > 0 ? 'gains' : 'loses'} ${lookWords(Math.abs(lookBy))} of ${lookWords(present)}`;
+  const count = changes.length;
+  if (count === 0)
+    return isFinal ? (
+      <>
+        The plan stands as it is: {spare.length > 0 ? <u>{spare.join(' and ')} to spare</u> : 'nothing beats it'},{' '}
+        {lookSays}.
+      </>
+    ) : (
+      'So far nothing beats the plan as it is.'
+    );
+  return (
+    <>
+      {count === 1 ? 'One change does it' : `${count} changes do it`}
+      {spare.length > 0 && (
+        <>
+          : <u>{spare.join(' and ')} to spare</u>
+        </>
+      )}
+      , {lookSays}.
+    </>
+  );
+}
+
+/** One way out where nothing fits, with the plan that it allows. */
+function WayOut(props: { title: string; plan: ToldPlan; children: ReactNode } & Acts) {
+  return (
+    <details className={styles.wayOut}>
+      <summary>
+        <b>{props.title}</b> {props.children}
+      </summary>
+      <ul className={styles.changes} aria-label={`Changes with: ${props.title}`}>
+        {props.plan.changes.map((change) => (
+          <Change
+            key={change.slotId}
+            change={change}
+            action={{ words: 'Keep as it is', act: () => props.onKeep(change.slotId, true) }}
+            onTake={() => props.onTake([change])}
+          />
+        ))}
+      </ul>
+      {props.plan.changes.length > 0 && (
+        <Button onClick={() => props.onTake(props.plan.changes)}>Take these {props.plan.changes.length}</Button>
+      )}
+    </details>
+  );
+}

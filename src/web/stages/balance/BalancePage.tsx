@@ -1,0 +1,137 @@
+import { type BalanceAsk, type Goal, goals, mostCashToGo, mostMinutesToGo } from '@core/balance/ask';
+import { lookOfFills } from '@core/balance/program';
+import { type ToldChange, takenSlots } from '@core/balance/toldPlan';
+import { Button } from 'antd';
+import { useCallback, useMemo, useState } from 'react';
+import { Link } from 'react-router';
+import { useCommands, useLocale, usePlan } from '../../app/projectStore';
+import shell from '../../app/shell.module.css';
+import { BigChoice, Empty } from '../../ui/basics';
+import { MoneyField, NumberField } from '../../ui/fields';
+import { SideBySide } from '../../ui/layout';
+import { Answer } from './Answer';
+import styles from './balance.module.css';
+import { goalWords, lookWords } from './balanceWords';
+import { KeptSlots } from './KeptSlots';
+import { Remedies } from './Remedies';
+import { Trades } from './Trades';
+import { useBalance } from './useBalance';
+import { WaysOut } from './WaysOut';
+
+/** What the stylist asks for other than the brief says; null where it follows the brief. */
+interface OwnLimits {
+  cash: number | null;
+  minutes: number | null;
+  look: number | null;
+}
+
+const asInTheBrief: OwnLimits = { cash: null, minutes: null, look: null };
+
+/** Balance: the best set of choices within money, hours and days, as sentences that can be taken and taken back. */
+export function BalancePage() {
+  const plan = usePlan();
+  const locale = useLocale();
+  const { run } = useCommands();
+  const [goal, setGoal] = useState<Goal>('bestLook');
+  const [own, setOwn] = useState<OwnLimits>(asInTheBrief);
+  const { rows, purse } = plan;
+  const { budget, contingencyThousandths } = rows.project;
+  const cash = own.cash ?? mostCashToGo({ budget, contingencyThousandths }, purse);
+  const minutes = own.minutes ?? mostMinutesToGo(purse);
+  const present = lookOfFills(plan.chosen);
+  const look = own.look ?? (goal === 'bestLook' ? null : present);
+  const kept = rows.slots
+    .filter(({ locked }) => locked)
+    .map(({ id }) => id)
+    .sort()
+    .join();
+  const ask = useMemo<BalanceAsk>(
+    () => ({
+      goal,
+      limits: { cash, minutes, look },
+      lockedSlotIds: new Set(kept === '' ? [] : kept.split(',')),
+      leastLiking: 1,
+    }),
+    [goal, cash, minutes, look, kept],
+  );
+  const balance = useBalance(plan, ask);
+  const take = useCallback(
+    (changes: readonly ToldChange[]) => {
+      if (changes.length > 0) run('takeChoices', { slots: takenSlots(plan, changes, () => crypto.randomUUID()) });
+    },
+    [run, plan],
+  );
+  const keep = useCallback(
+    (slotId: string, locked: boolean) => run('editSlot', { id: slotId, values: { locked } }),
+    [run],
+  );
+  if (rows.options.length === 0)
+    return (
+      <main className={shell.page}>
+        <Empty title="Nothing to balance yet">
+          <p>
+            Balance chooses among the ways to fill your slots. Add some on the <Link to="../compare">board</Link> first.
+          </p>
+        </Empty>
+      </main>
+    );
+  return (
+    <main className={styles.layout}>
+      <section className={styles.ask} aria-label="What is asked">
+        <h2>What gives?</h2>
+        <BigChoice
+          label="Of all plans that fit, the one with"
+          value={goal}
+          across={2}
+          choices={goals.map((value) => ({ value, ...goalWords[value] }))}
+          onChange={setGoal}
+        />
+        <SideBySide across={3}>
+          <MoneyField
+            label="Money left"
+            value={cash}
+            currency={locale.currency}
+            hint="for what is still to pay"
+            onCommit={(value) => setOwn((before) => ({ ...before, cash: value }))}
+          />
+          <NumberField<number | null>
+            label="Hours left"
+            value={minutes === null ? null : Math.round((minutes / 60) * 100) / 100}
+            least={0}
+            most={10_000}
+            digits={2}
+            nullable
+            suffix="h"
+            hint={minutes === null ? 'no limit' : 'for what is still to do'}
+            onCommit={(hours) => setOwn((before) => ({ ...before, minutes: hours === null ? null : hours * 60 }))}
+          />
+          <NumberField<number | null>
+            label="Keep the look at"
+            value={look === null ? null : Math.round(look * 10) / 10}
+            least={0}
+            most={10_000}
+            digits={1}
+            nullable
+            hint={`now ${lookWords(present)}${look === null ? '; no floor' : ''}`}
+            onCommit={(value) => setOwn((before) => ({ ...before, look: value }))}
+          />
+        </SideBySide>
+        {(own.cash !== null || own.minutes !== null || own.look !== null) && (
+          <p className="small" style={{ margin: '4px 0 0' }}>
+            Other limits than the brief has.{' '}
+            <Button size="small" type="link" onClick={() => setOwn(asInTheBrief)}>
+              As in the brief
+            </Button>
+          </p>
+        )}
+        <Remedies remedies={balance.remedies} onTake={take} />
+        <KeptSlots onKeep={keep} />
+        <WaysOut out={balance.out} />
+      </section>
+      <div className={styles.right}>
+        <Answer balance={balance} limits={ask.limits} onTake={take} onKeep={keep} />
+        <Trades ask={ask} waits={balance.isSearching} onTake={take} />
+      </div>
+    </main>
+  );
+}

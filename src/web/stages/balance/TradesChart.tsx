@@ -1,0 +1,205 @@
+import { formatMinutes } from '@core/kernel/formatMinutes';
+import { formatMoney } from '@core/kernel/formatMoney';
+import {
+  CartesianGrid,
+  ComposedChart,
+  Line,
+  ReferenceArea,
+  ReferenceLine,
+  ResponsiveContainer,
+  Scatter,
+  XAxis,
+  YAxis,
+} from 'recharts';
+import { look } from '../../app/look';
+
+interface ChartPoint {
+  cash: number;
+  minutes: number;
+}
+
+/** Round ends around some values, so that all of them and the limits are in sight. */
+function ends(values: readonly number[], step: number): [number, number] {
+  const [low, high] = [Math.min(...values), Math.max(...values)];
+  const air = Math.max(step, (high - low) * 0.08);
+  return [Math.max(0, Math.floor((low - air) / step) * step), Math.ceil((high + air) / step) * step];
+}
+
+/** Whole hours to mark: few enough to be read. */
+function hourTicks([low, high]: readonly [number, number]): number[] {
+  const step = [1, 2, 4, 5, 10, 20, 50].find((hours) => (high - low) / 60 / hours <= 7) ?? 100;
+  const first = Math.ceil(low / 60 / step) * step;
+  return Array.from({ length: Math.floor((high / 60 - first) / step) + 1 }, (_, n) => (first + n * step) * 60);
+}
+
+/**
+ * The frontier as a chart: cash to go across, hands-on time up; what is beyond a limit is hatched, the plan now stands as a
+ * flag, and each trade is a chip to press.
+ */
+export function TradesChart(props: {
+  points: readonly (ChartPoint & { fits: boolean })[];
+  present: ChartPoint;
+  limits: { cash: number | null; minutes: number | null };
+  chosen: number;
+  currency: string;
+  onChoose: (n: number) => void;
+}) {
+  const { points, present, limits, chosen } = props;
+  const money = (minor: number) => formatMoney(Math.round(minor / 100) * 100, props.currency, { cents: 'auto' });
+  const span =
+    Math.max(...points.map(({ cash }) => cash), present.cash) -
+    Math.min(...points.map(({ cash }) => cash), present.cash);
+  const x = ends([...points, present].map(({ cash }) => cash).concat(limits.cash ?? []), span > 20_000 ? 5000 : 1000);
+  const y = ends([...points, present].map(({ minutes }) => minutes).concat(limits.minutes ?? []), 60);
+  const all = points.map((point, n) => ({ ...point, n }));
+  return (
+    <div style={{ width: '100%', height: 300 }}>
+      <ResponsiveContainer>
+        <ComposedChart data={all} margin={{ top: 8, right: 16, bottom: 22, left: 12 }} accessibilityLayer={false}>
+          <title>Cash to go against hands-on time</title>
+          <defs>
+            <pattern id="beyond" width="7" height="7" patternUnits="userSpaceOnUse" patternTransform="rotate(45)">
+              <line x1="0" y1="0" x2="0" y2="7" stroke={look.line} strokeWidth="2" />
+            </pattern>
+          </defs>
+          <CartesianGrid stroke={look['plaster-deep']} />
+          {limits.cash !== null && limits.cash < x[1] && (
+            <ReferenceArea
+              x1={Math.max(limits.cash, x[0])}
+              x2={x[1]}
+              y1={y[0]}
+              y2={y[1]}
+              fill="url(#beyond)"
+              fillOpacity={1}
+            />
+          )}
+          {limits.minutes !== null && limits.minutes < y[1] && (
+            <ReferenceArea
+              x1={x[0]}
+              x2={x[1]}
+              y1={Math.max(limits.minutes, y[0])}
+              y2={y[1]}
+              fill="url(#beyond)"
+              fillOpacity={1}
+            />
+          )}
+          <XAxis
+            dataKey="cash"
+            type="number"
+            domain={x}
+            tickFormatter={money}
+            stroke={look['ink-3']}
+            fontSize={12}
+            label={{ value: 'cash to go', position: 'insideBottom', offset: -14, fontSize: 12, fill: look['ink-2'] }}
+          />
+          <YAxis
+            dataKey="minutes"
+            type="number"
+            domain={y}
+            ticks={hourTicks(y)}
+            tickFormatter={(minutes: number) => `${Math.round(minutes / 60)} h`}
+            stroke={look['ink-3']}
+            fontSize={12}
+            width={44}
+          />
+          {limits.cash !== null && (
+            <ReferenceLine
+              x={limits.cash}
+              stroke={look.ink}
+              strokeDasharray="4 3"
+              label={{
+                value: `money left ${money(limits.cash)}`,
+                position: 'insideBottomRight',
+                fontSize: 12,
+                fill: look['ink-2'],
+              }}
+            />
+          )}
+          {limits.minutes !== null && (
+            <ReferenceLine
+              y={limits.minutes}
+              stroke={look.ink}
+              strokeDasharray="4 3"
+              label={{
+                value: `hours left ${formatMinutes(limits.minutes).replace(' h 00', ' h')}`,
+                position: 'insideTopLeft',
+                fontSize: 12,
+                fill: look['ink-2'],
+              }}
+            />
+          )}
+          <Line
+            dataKey="minutes"
+            type="stepAfter"
+            stroke={look.blueprint}
+            strokeWidth={2}
+            dot={false}
+            isAnimationActive={false}
+          />
+          <Scatter
+            data={all}
+            dataKey="minutes"
+            isAnimationActive={false}
+            shape={(point: { cx?: number; cy?: number; n?: number; fits?: boolean }) => (
+              <Chip
+                x={point.cx ?? 0}
+                y={point.cy ?? 0}
+                isChosen={point.n === chosen}
+                fits={point.fits ?? true}
+                onPress={() => props.onChoose(point.n ?? 0)}
+              />
+            )}
+          />
+          <Scatter
+            data={[present]}
+            dataKey="minutes"
+            isAnimationActive={false}
+            shape={(point: { cx?: number; cy?: number }) => <Flag x={point.cx ?? 0} y={point.cy ?? 0} />}
+          />
+        </ComposedChart>
+      </ResponsiveContainer>
+    </div>
+  );
+}
+
+/** A trade, cut like a paint chip; its corner of tape says that it is the one that is shown. */
+function Chip(props: { x: number; y: number; isChosen: boolean; fits: boolean; onPress: () => void }) {
+  const size = props.isChosen ? 10 : 7;
+  const { x, y } = props;
+  return (
+    // biome-ignore lint/a11y/noStaticElementInteractions: the table beneath says and does the same by key
+    <g onClick={props.onPress} style={{ cursor: 'pointer' }}>
+      <circle cx={x} cy={y} r={16} fill="transparent" />
+      <path
+        d={`M${x - size} ${y - size}h${size * 1.5}l${size / 2} ${size / 2}v${size * 1.5}h${-size * 2}z`}
+        fill={props.isChosen ? look.tape : look.sheet}
+        stroke={look.ink}
+        strokeWidth={props.isChosen ? 2 : 1.5}
+        strokeDasharray={props.fits ? undefined : '2 2'}
+      />
+    </g>
+  );
+}
+
+/** Where the plan now stands. */
+function Flag(props: { x: number; y: number }) {
+  const { x, y } = props;
+  return (
+    <g pointerEvents="none">
+      <path d={`M${x} ${y}v-28h24l-6 6 6 6h-24`} fill={look.brick} />
+      <circle cx={x} cy={y} r={4} fill={look.brick} />
+      <text
+        x={x + 28}
+        y={y - 16}
+        fontSize={12}
+        fontWeight={700}
+        fill={look.ink}
+        stroke={look.sheet}
+        strokeWidth={3}
+        paintOrder="stroke"
+      >
+        the plan now
+      </text>
+    </g>
+  );
+}

@@ -1,0 +1,135 @@
+import type { BalanceAsk } from '@core/balance/ask';
+import { balancePlan } from '@core/balance/balancePlan';
+import { presentChoice } from '@core/balance/choice';
+import { frontier } from '@core/balance/frontier';
+import { highsSolver } from '@core/balance/highsSolver';
+import type { Solver } from '@core/balance/linearModel';
+import { whenNothingFits } from '@core/balance/nothingFits';
+import { balanceProgram } from '@core/balance/program';
+import {
+  type ToldAnswer,
+  type ToldFrontier,
+  type ToldOut,
+  type ToldProgress,
+  type ToldRemedy,
+  toldAnswer,
+  toldFrontier,
+  toldOut,
+  toldProgress,
+  toldRemedy,
+} from '@core/balance/toldPlan';
+import { whatGives } from '@core/balance/whatGives';
+import { Memo } from '@core/kernel/memo';
+import type { ProjectRows } from '@core/model/rows';
+import { Plan } from '@core/plan/computePlan';
+import { cutInFull } from '@core/plan/model/cutPurchase';
+import { expose } from 'comlink';
+import highsLoader from 'highs';
+import wasmUrl from 'highs/runtime?url';
+
+/** How often a search says how far it is, ms. */
+const TELL_MS = 150;
+/** What is left of the time for ways out, where nothing fits, each. */
+const SECONDS_FOR_WAYS_OUT = 5;
+
+const memo = new Memo();
+let loading: Promise<Solver> | null = null;
+
+/** The solver, loaded when it is first asked; one that did not come is asked for again. */
+function theSolver(): Promise<Solver> {
+  loading ??= highsLoader({ locateFile: () => wasmUrl }).then(highsSolver);
+  loading.catch(() => {
+    loading = null;
+  });
+  return loading;
+}
+
+/** What is known before the search: what helps by itself, and the ways that stay out. */
+export interface ToldFirst {
+  remedies: ToldRemedy[];
+  out: ToldOut[];
+}
+
+/**
+ * Balances a project.
+ * @param first is told what helps by itself, before anything is searched
+ * @param tell is told how the search goes, and the best plan so far
+ */
+async function balance(
+  rows: ProjectRows,
+  asOfMs: number,
+  ask: BalanceAsk,
+  seconds: number,
+  first: (told: ToldFirst) => void,
+  tell: (told: ToldProgress) => void,
+): Promise<ToldAnswer> {
+  const plan = new Plan(rows, asOfMs, memo, cutInFull);
+  const program = balanceProgram(plan, ask);
+  first({ remedies: whatGives(program, presentChoice(program), ask).map(toldRemedy), out: toldOut(program) });
+  const solver = await theSolver();
+  const run = (of: number, report: (told: Parameters<typeof toldProgress>[1]) => void) => {
+    const began = performance.now();
+    const elapsed = () => (performance.now() - began) / 1000;
+    return {
+      solver,
+      seconds: of,
+      elapsed,
+      report: (told: Parameters<typeof toldProgress>[1]) => {
+        report(told);
+        return true;
+      },
+    };
+  };
+  let last = 0;
+  const balanced = balancePlan(
+    plan,
+    ask,
+    run(seconds, (told) => {
+      if (performance.now() - last < TELL_MS) return;
+      last = performance.now();
+      tell(toldProgress(program, told));
+    }),
+  );
+  const waysOut =
+    balanced.kind === 'nothingFits'
+      ? whenNothingFits(
+          plan,
+          ask,
+          run(SECONDS_FOR_WAYS_OUT, () => undefined),
+        )
+      : [];
+  return toldAnswer(balanced, waysOut);
+}
+
+/** How many plans of the frontier are looked for, and how long each may take, seconds. */
+const MOST_POINTS = 14;
+const SECONDS_A_POINT = 6;
+
+/**
+ * Every sensible trade of money against hours, told as plans are found.
+ * @param look the least look value; null where none is asked
+ */
+async function trades(
+  rows: ProjectRows,
+  asOfMs: number,
+  ask: BalanceAsk,
+  look: number | null,
+  tell: (told: ToldFrontier) => void,
+): Promise<ToldFrontier> {
+  const program = balanceProgram(new Plan(rows, asOfMs, memo, cutInFull), ask);
+  const solver = await theSolver();
+  const told = frontier(program, look, presentChoice(program), {
+    solver,
+    most: MOST_POINTS,
+    seconds: SECONDS_A_POINT,
+    report: (known) => {
+      tell(toldFrontier(program, known));
+      return true;
+    },
+  });
+  return toldFrontier(program, told);
+}
+
+const work = { balance, trades };
+export type BalanceWork = typeof work;
+expose(work);
