@@ -1,5 +1,6 @@
 import highsLoader from 'highs';
 import { beforeAll, describe, expect, it } from 'vitest';
+import { allChoices, anyChoice } from '../fixtures/balanceChoices';
 import { balanceRows } from '../fixtures/balanceRows';
 import { AS_OF } from '../fixtures/projectRows';
 import { MICRO, toMicro } from '../kernel/micro';
@@ -12,28 +13,11 @@ import { rowsWith } from './checkChoice';
 import { type ChoiceFigures, figuresOf, isPossible, presentChoice } from './choice';
 import { highsSolver } from './highsSolver';
 import type { Solver } from './linearModel';
-import { type BalanceProgram, balanceProgram } from './program';
+import { balanceProgram } from './program';
 import { Tally } from './tally';
 
 const everything = { lockedSlotIds: new Set<string>(), leastLiking: 1 };
 const small = { slots: 4, ways: 4, supplies: 8, orders: 2 };
-
-/** A choice at random that is possible. */
-function anyChoice(program: BalanceProgram, random: () => number): number[][] {
-  return program.slots.map(({ ways, quantity, least }) => {
-    const counts = ways.map(() => 0);
-    let room = quantity;
-    let filled = 0;
-    for (let tries = 0; tries < 20 && (filled < least || (tries === 0 && random() < 0.8)); tries += 1) {
-      const w = Math.floor(random() * ways.length);
-      const count = Math.min(room, (ways[w]?.most ?? 0) - (counts[w] ?? 0));
-      counts[w] = (counts[w] ?? 0) + count;
-      room -= count;
-      filled += count;
-    }
-    return counts;
-  });
-}
 
 describe('a program', () => {
   it('comes to what the purse says, to the cent and the minute, for any choice', () => {
@@ -53,32 +37,6 @@ describe('a program', () => {
     }
   });
 });
-
-/** All possible choices of a small program. */
-function* allChoices(program: BalanceProgram): Generator<number[][]> {
-  const perSlot = program.slots.map(({ ways, quantity, least }) => {
-    const found: number[][] = [];
-    const visit = (w: number, room: number, counts: number[]) => {
-      const way = ways[w];
-      if (!way) {
-        if (quantity - room >= least) found.push(counts);
-        return;
-      }
-      for (let count = 0; count <= Math.min(room, way.most); count += 1) visit(w + 1, room - count, [...counts, count]);
-    };
-    visit(0, quantity, []);
-    return found;
-  });
-  const visit = function* (s: number, choice: number[][]): Generator<number[][]> {
-    const options = perSlot[s];
-    if (!options) {
-      yield choice;
-      return;
-    }
-    for (const counts of options) yield* visit(s + 1, [...choice, counts]);
-  };
-  yield* visit(0, []);
-}
 
 describe('a tally', () => {
   it('that is changed slot by slot comes to what the choice comes to', () => {
@@ -116,8 +74,7 @@ describe('the linear program', () => {
       const plan = computePlan(rows, AS_OF);
       const program = balanceProgram(plan, everything);
       const { hourValue } = rows.project;
-      const all = [...allChoices(program)].filter((choice) => isPossible(program, choice));
-      const figures = all.map((choice) => figuresOf(program, choice));
+      const figures = allChoices(program).map((one) => one.figures);
       const random = seededRandom(seed);
       const some = figures[Math.floor(random() * figures.length)] as ChoiceFigures;
       const limits: Limits = {
@@ -140,9 +97,7 @@ describe('the linear program', () => {
     for (let seed = 200; seed < 215; seed += 1) {
       const plan = computePlan(balanceRows(seed, small), AS_OF);
       const program = balanceProgram(plan, everything);
-      const figures = [...allChoices(program)]
-        .filter((choice) => isPossible(program, choice))
-        .map((choice) => figuresOf(program, choice));
+      const figures = allChoices(program).map((one) => one.figures);
       const most = Math.max(...figures.map(({ look }) => look));
       const least = Math.min(...figures.filter(({ look }) => look >= most - 1e-9).map(({ cash }) => cash));
       const asked = (cash: number) =>
