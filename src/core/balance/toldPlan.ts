@@ -43,7 +43,13 @@ export interface ToldWayOut extends ToldPlan, Pick<WayOutOfIt, 'kind' | 'by' | '
 
 /** What Balance has come to: first what helps by itself, then the best plan, or why there is none. */
 export type ToldAnswer =
-  | ({ kind: 'found'; open: { goal: Goal; canGain: number } | null; cutsAdd: number } & ToldPlan)
+  | ({
+      kind: 'found';
+      open: { goal: Goal; canGain: number } | null;
+      cutsAdd: number;
+      /** How much the purse would be over if every price came out at its high end, minor units; 0 where it would not. */
+      overAtWorst: number;
+    } & ToldPlan)
   | { kind: 'nothingFits'; waysOut: ToldWayOut[] }
   | { kind: 'noAnswer'; reason: string }
   | { kind: 'wrong'; what: string[] };
@@ -111,8 +117,9 @@ export const toldRemedy = ({ changes, difference, closes }: Remedy): ToldRemedy 
 export function toldAnswer(balanced: BalancedPlan, waysOut: readonly WayOutOfIt[]): ToldAnswer {
   switch (balanced.kind) {
     case 'found': {
-      const { program, choice, figures, open, cutsAdd } = balanced;
-      return { kind: 'found', open, cutsAdd, ...toldPlan(program, choice, figures) };
+      const { program, choice, figures, open, cutsAdd, after } = balanced;
+      const overAtWorst = Math.max(0, -after.purse.money.free.low);
+      return { kind: 'found', open, cutsAdd, overAtWorst, ...toldPlan(program, choice, figures) };
     }
     case 'nothingFits':
       return {

@@ -41,6 +41,7 @@ export function Answer(
           onKeep={props.onKeep}
         />
       )}
+      {found && found.overAtWorst > 0 && <AtWorst minor={found.overAtWorst} />}
       {found && found.cutsAdd > 0 && <CutsAdd minor={found.cutsAdd} />}
       {!shown && isSearching && <Skeleton />}
       {answer?.kind === 'nothingFits' && (
@@ -151,6 +152,16 @@ const Skeleton = () => (
   </div>
 );
 
+const AtWorst = (props: { minor: number }) => {
+  const { currency } = useLocale();
+  return (
+    <p className="small" style={{ margin: 0 }}>
+      At the likely prices. Should every price come out at its high end, it is {formatMoney(props.minor, currency)}{' '}
+      over.
+    </p>
+  );
+};
+
 const CutsAdd = (props: { minor: number }) => {
   const { currency } = useLocale();
   return (
@@ -237,9 +248,7 @@ function leadWords(
 function WayOut(props: { title: string; plan: ToldPlan; children: ReactNode } & Acts) {
   return (
     <details className={styles.wayOut}>
-      <summary>
-        <b>{props.title}</b> {props.children}
-      </summary>
+      <summary>{props.children}</summary>
       <ul className={styles.changes} aria-label={`Changes with: ${props.title}`}>
         {props.plan.changes.map((change) => (
           <Change

@@ -14,6 +14,7 @@ import { useTrades } from './useTrades';
 
 const TradesChart = lazy(async () => ({ default: (await import('./TradesChart')).TradesChart }));
 
+const keyOf = ({ figures }: ToldPoint) => `${figures.cash} ${figures.handsMicro}`;
 const minutesOf = ({ figures }: ToldPoint) => figures.handsMicro / MICRO;
 
 /** Every sensible trade of money against hours: a chart to press, a table that says the same, and the plan of each. */
@@ -23,14 +24,20 @@ export function Trades(props: { ask: BalanceAsk; waits: boolean; onTake: (change
   const present = lookOfFills(plan.chosen);
   const look = props.ask.limits.look ?? present;
   const { frontier, isSearching, reason } = useTrades(plan, props.ask, look, props.waits);
-  const [chosen, setChosen] = useState<number | null>(null);
+  // The plan that is shown stays while finer steps come in between.
+  const [chosen, setChosen] = useState<string | null>(null);
   const points = frontier?.points ?? [];
   const { cash, minutes } = props.ask.limits;
   const fits = (point: ToldPoint) =>
     (cash === null || point.figures.cash <= cash) && (minutes === null || minutesOf(point) <= minutes);
   // Nothing pressed yet: the cheapest of those that fit.
-  const shown = points[Math.min(chosen ?? Math.max(0, points.findIndex(fits)), points.length - 1)];
+  const shown =
+    points.find((point) => keyOf(point) === chosen) ?? points[Math.max(0, points.findIndex(fits))] ?? points[0];
   const at = shown ? points.indexOf(shown) : -1;
+  const choose = (n: number) => {
+    const point = points[n];
+    if (point) setChosen(keyOf(point));
+  };
   return (
     <section className={styles.trades} aria-labelledby="trades">
       <div className={styles.tradesHead}>
@@ -59,7 +66,7 @@ export function Trades(props: { ask: BalanceAsk; waits: boolean; onTake: (change
               limits={{ cash, minutes }}
               chosen={at}
               currency={locale.currency}
-              onChoose={setChosen}
+              onChoose={choose}
             />
           </Suspense>
           <p className={styles.tradeSays} role="status">
@@ -111,7 +118,7 @@ export function Trades(props: { ask: BalanceAsk; waits: boolean; onTake: (change
                       {fits(point) ? '' : ' (beyond a limit)'}
                     </td>
                     <td>
-                      <Button size="small" onClick={() => setChosen(n)} aria-label={`Show trade ${n + 1}`}>
+                      <Button size="small" onClick={() => choose(n)} aria-label={`Show trade ${n + 1}`}>
                         Show
                       </Button>
                     </td>

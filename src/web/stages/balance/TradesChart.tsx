@@ -109,7 +109,7 @@ export function TradesChart(props: {
               strokeDasharray="4 3"
               label={{
                 value: `money left ${money(limits.cash)}`,
-                position: 'insideBottomRight',
+                position: limits.cash < x[0] + (x[1] - x[0]) / 3 ? 'insideBottomLeft' : 'insideBottomRight',
                 fontSize: 12,
                 fill: look['ink-2'],
               }}

@@ -1,0 +1,113 @@
+import { afterAll, beforeAll, describe, expect, it } from 'vitest';
+import { Person } from './lib/browser';
+import { Euporia } from './lib/euporia';
+
+/** Balance, in the real page: the demo, and a porch of our own that is over in money from the start. */
+let euporia: Euporia;
+let person: Person;
+
+beforeAll(async () => {
+  euporia = await Euporia.start();
+  person = await Person.open();
+});
+afterAll(async () => {
+  await person?.close();
+  await euporia?.remove();
+});
+
+const answer = '//section[@aria-label="Answer"]';
+
+/** The changes that the answer lists. */
+const changes = () => person.count(`${answer}//ul[@aria-label="Changes"]/li`);
+
+describe('the attic of the demo', () => {
+  it('is balanced, taken as a whole, and taken back as one act', async () => {
+    await person.goto(euporia.address);
+    await person.press('Attic bedroom');
+    await person.stage('Compare');
+    await person.press('Make it fit the purse');
+    await person.seeText('Proven: no other set of choices does better.');
+    const found = await changes();
+    expect(found).toBeGreaterThan(1);
+    await person.press(`Take all ${found}`);
+    await person.seeText('The plan stands as it is');
+    await person.saved();
+    expect(await changes()).toBe(0);
+    await person.press('Take it back');
+    await person.seeText(`Take all ${found}`);
+    await person.saved();
+  });
+
+  it('leaves alone what is kept, and says so until it is let go', async () => {
+    const slot = await person.see(`${answer}//ul[@aria-label="Changes"]/li[1]//b`);
+    const name = await slot.getText();
+    await person.press(`Keep as it is: ${name}`);
+    await person.seeText('Kept as they are');
+    await person.seeText('Proven: no other set of choices does better.');
+    expect(await person.count(`${answer}//ul[@aria-label="Changes"]/li//b[.="${name}"]`)).toBe(0);
+    await person.press(`Let go: ${name}`);
+    await person.notText('Kept as they are');
+    await person.saved();
+  });
+
+  it('shows every sensible trade as a chart, and the same as a table', async () => {
+    await person.see('//section[@aria-labelledby="trades"]//*[name()="svg"]');
+    await person.seeText('No plan costs less, however long it takes.');
+    await person.notText('Finer steps follow');
+    await person.click('//summary[.="The same as a table"]');
+    const rows = await person.count('//section[@aria-labelledby="trades"]//tbody/tr');
+    expect(rows).toBeGreaterThan(2);
+    await person.press(`Show trade ${rows}`);
+    await person.seeText('No plan is quicker.');
+    await person.see('//ul[@aria-label="Against its neighbor"]/li');
+  });
+
+  it('says what would have to give where nothing fits, and goes back to the brief', async () => {
+    await person.fill('Keep the look at', '83');
+    await person.fill('Money left', '20');
+    await person.seeText('Nothing fits');
+    await person.seeText('more it fits into these hours.');
+    await person.fill('Money left', 'plenty', 'tab');
+    await person.seeText('“plenty” is not an amount of money');
+    await person.fill('Money left', '20');
+    await person.press('As in the brief');
+    await person.notText('Nothing fits');
+    await person.seeText('Proven: no other set of choices does better.');
+  });
+});
+
+describe('a porch of our own', () => {
+  it('that is over in money is closed by one change, in a handful of presses', async () => {
+    await person.goto(euporia.address);
+    await person.press('New project');
+    await person.fill('Name', 'Porch');
+    await person.fill('Budget', '100');
+    await person.press('Make the project');
+    await person.stage('Sketch');
+    await person.fill('Name of the new spot', 'Porch', 'enter');
+    for (const slot of ['Bench', 'Lantern']) await person.fill('Name of the new slot', slot, 'enter');
+    await person.stage('Balance');
+    await person.seeText('Nothing to balance yet');
+    await person.stage('Compare');
+    const add = async (kind: string, slot: string, what: string, cost: string) => {
+      await person.press(`+ ${kind} for ${slot}`);
+      await person.fill('What is it?', what);
+      await person.fill('What does it cost?', cost, 'enter');
+      await person.saved();
+    };
+    await add('as found', 'Bench', 'pine bench', '40');
+    await add('buy new', 'Bench', 'garden bench', '90');
+    await add('as found', 'Lantern', 'lantern', '12');
+    await person.press('Buy new: Garden bench');
+    await person.press('As found: Lantern');
+    await person.seeText('over');
+    const before = person.interactions;
+    await person.press('Make it fit the purse');
+    await person.seeText('One change does it');
+    await person.seeText('Pine bench, as found instead of Garden bench, bought new');
+    await person.press('Take it: Bench');
+    await person.seeText('The plan stands as it is');
+    expect(person.interactions - before).toBeLessThanOrEqual(3);
+    await person.saved();
+  });
+});
