@@ -9,6 +9,7 @@ import { Person } from '../e2e/lib/browser';
 import { Euporia } from '../e2e/lib/euporia';
 import { temporaryCluster, temporaryFolder } from '../scripts/lib/temporary.mjs';
 import { SNAPSHOT_SQL } from '../src/server/persistence/sql/snapshot';
+import { balanceBench } from './balance';
 import { boardBench } from './board';
 import { cuttingBench } from './cutting';
 import { largeProject } from './generate';
@@ -110,6 +111,7 @@ show(
 
 await recipeBench(show);
 await cuttingBench();
+await balanceBench();
 await huntBench(show);
 
 const cluster = await temporaryCluster('euporia-bench');

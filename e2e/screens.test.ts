@@ -41,6 +41,7 @@ const places: [string, () => string, string][] = [
   ['labels', () => `${project}/makeover/labels`, 'Bags of hardware'],
   ['a makeover', () => `${project}/makeover/${recipe}`, 'Coats until it hides'],
   ['board', () => `${project}/compare`, 'Which way for each slot?'],
+  ['balance', () => `${project}/balance`, 'No plan costs less, however long it takes.'],
   ['assumptions', () => `${project}/assumptions`, 'Assumptions'],
 ];
 
