@@ -2,15 +2,13 @@ import type { Highs, HighsCallbackMap } from 'highs';
 import type { LinearModel, SolveAsk, Solved, Solver } from './linearModel';
 
 /**
- * How the solver is set for programs of this kind, found by trying on many: it starts no search anew, does not round by
- * reduced costs at the root, and trusts a branch after two looks.
+ * How the solver is set for programs of this kind, found by trying on many: it does not round by reduced costs at the root,
+ * and trusts a branch after two looks. Where a good answer is known to begin from, it hardly looks for others itself:
+ * then it starts anew with what it has learned, which without one was better left off.
  */
-const SETTINGS = {
-  output_flag: false,
-  mip_allow_restart: false,
-  mip_heuristic_run_root_reduced_cost: false,
-  mip_pscost_minreliable: 2,
-} as const;
+const SETTINGS = { output_flag: false, mip_heuristic_run_root_reduced_cost: false, mip_pscost_minreliable: 2 } as const;
+const WITH_START = { mip_allow_restart: true, mip_heuristic_effort: 0.01 } as const;
+const WITHOUT_START = { mip_allow_restart: false } as const;
 
 /** Rows of a model as arrays, row by row. */
 function arraysOf({ columns, rows, goal }: LinearModel, infinity: number) {
@@ -70,6 +68,7 @@ function solve(highs: Highs, ask: SolveAsk): Solved {
   return highs.withModel(arraysOf(ask.model, highs.infinity), (model): Solved => {
     model.options.set({
       ...SETTINGS,
+      ...(ask.start ? WITH_START : WITHOUT_START),
       time_limit: ask.seconds,
       mip_abs_gap: ask.absoluteGap,
       mip_rel_gap: ask.relativeGap,

@@ -62,9 +62,10 @@ class ProgramBuilder extends ModelBuilder {
     super();
     this.program = program;
     this.withStash = withStash;
-    this.ways = program.slots.map(({ ways }) =>
-      ways.map((way) => {
-        const count = this.column(0, way.barred === null ? way.most : 0, true);
+    this.ways = program.slots.map(({ ways, beaten }) =>
+      ways.map((way, w) => {
+        const isOpen = way.barred === null && beaten[w] === null;
+        const count = this.column(0, isOpen ? way.most : 0, true);
         return { count, used: way.most === 1 ? count : this.column(0, 1, true) };
       }),
     );

@@ -1,6 +1,7 @@
 import { mostOf } from '../model/finds';
 import type { Plan, PlannedFill } from '../plan/computePlan';
 import { type OptionModel, ownHandsOf } from '../plan/model/optionModel';
+import { beatenWays } from './beaten';
 import { importanceWeight, likingOf } from './lookValue';
 import { type ProgramPool, ProgramPools, type WayDraw } from './programPools';
 import { type WayOut, type WhyOut, waysOf } from './ways';
@@ -30,6 +31,8 @@ export interface ProgramSlot {
   /** How many of it must be filled. */
   least: number;
   ways: readonly ProgramWay[];
+  /** For each way another that beats it in everything, by its place; null where none does. */
+  beaten: readonly (number | null)[];
 }
 
 /** A piece, and how many of it are there beside what the fixed part takes. */
@@ -109,6 +112,17 @@ class SharedPieces {
   }
 }
 
+/** In how many slots each of something is used by any way. */
+function countSlots(
+  slots: readonly { ways: readonly ProgramWay[] }[],
+  length: number,
+  used: (way: ProgramWay) => readonly number[],
+): number[] {
+  const counts = Array.from({ length }, () => 0);
+  for (const { ways } of slots) for (const n of new Set(ways.flatMap(used))) counts[n] = (counts[n] ?? 0) + 1;
+  return counts;
+}
+
 /**
  * The program of a plan: its open slots with their ways, and what these have in common. Slots that are locked, or starred
  * as filled from what is owned, keep what they have.
@@ -120,7 +134,7 @@ export function balanceProgram(plan: Plan, ask: ProgramAsk): BalanceProgram {
   const pools = new ProgramPools(plan, fixed);
   const pieces = new SharedPieces(plan, fixed);
   const out: WayOut[] = [];
-  const slots = open.map((entry): ProgramSlot => {
+  const slots = open.map((entry): Omit<ProgramSlot, 'beaten'> => {
     const { slot } = entry;
     const found = waysOf(plan, entry, ask);
     // What is chosen now stands among the ways even where it may not be chosen again: what it costs is in the purse.
@@ -153,10 +167,13 @@ export function balanceProgram(plan: Plan, ask: ProgramAsk): BalanceProgram {
       ways,
     };
   });
+  const finished = pools.finished();
+  const users = countSlots(slots, finished.length, ({ draws }) => draws.map(({ pool }) => pool));
+  const wanted = countSlots(slots, pieces.list.length, (way) => way.pieces.map(({ piece }) => piece));
   return {
     plan,
-    slots,
-    pools: pools.finished(),
+    slots: slots.map((slot) => ({ ...slot, beaten: beatenWays(slot, finished, users, wanted) })),
+    pools: finished,
     pieces: pieces.list,
     fixed,
     fixedLook: lookOfFills(fixed),
