@@ -1,4 +1,4 @@
-import type { Highs, HighsCallbackMap } from 'highs';
+import type { Highs, HighsCallbackMap, Model } from 'highs';
 import type { LinearModel, SolveAsk, Solved, Solver } from './linearModel';
 
 /**
@@ -73,11 +73,7 @@ function solve(highs: Highs, ask: SolveAsk): Solved {
       mip_abs_gap: ask.absoluteGap,
       mip_rel_gap: ask.relativeGap,
     });
-    if (ask.start)
-      model.setSolution({
-        indices: ask.start.map(([column]) => column),
-        values: ask.start.map(([, value]) => value),
-      });
+    if (ask.start) begin(model, ask.start);
     let values: readonly number[] | null = null;
     let isStopped = false;
     const told = { best: Number.POSITIVE_INFINITY, bound: Number.NEGATIVE_INFINITY, seconds: 0 };
@@ -116,6 +112,15 @@ function solve(highs: Highs, ask: SolveAsk): Solved {
     const bound = Number(model.info.get('mip_dual_bound'));
     return { kind: isProven ? 'proven' : 'stopped', values: found, bound };
   });
+}
+
+/** Begins from some values; where these do not fit after all, the search begins from nothing. */
+function begin(model: Model, start: NonNullable<SolveAsk['start']>): void {
+  try {
+    model.setSolution({ indices: start.map(([column]) => column), values: start.map(([, value]) => value) });
+  } catch {
+    model.clearSolver();
+  }
 }
 
 /** Without a column there is one answer, if any. */

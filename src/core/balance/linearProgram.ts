@@ -2,7 +2,7 @@ import { fromMicro, MICRO } from '../kernel/micro';
 import type { SupplyPack } from '../plan/model/pools';
 import { type Choice, costOfDraw } from './choice';
 import { type Column, GrowingSum, ModelBuilder, type Row, type Sum } from './linearModel';
-import type { BalanceProgram, ProgramWay } from './program';
+import type { BalanceProgram, ProgramSlot, ProgramWay } from './program';
 import type { ProgramPool, WayDraw } from './programPools';
 
 /** A way's columns: how many it fills, and whether it is taken; one and the same where it fills one at the most. */
@@ -126,17 +126,18 @@ class ProgramBuilder extends ModelBuilder {
       look,
       choiceOf: (values) => this.ways.map((own) => own.map(({ count }) => Math.round(values[count] ?? 0))),
       startOf: (choice) =>
-        this.ways.flatMap((own, s) =>
-          own.flatMap(({ count, used }, w): [number, number][] => {
-            const filled = choice[s]?.[w] ?? 0;
+        this.ways.flatMap((own, s) => {
+          const counts = unbeaten(this.program.slots[s], choice[s] ?? []);
+          return own.flatMap(({ count, used }, w): [number, number][] => {
+            const filled = counts[w] ?? 0;
             return used === count
               ? [[count, filled]]
               : [
                   [count, filled],
                   [used, filled > 0 ? 1 : 0],
                 ];
-          }),
-        ),
+          });
+        }),
     };
   }
 
@@ -341,6 +342,17 @@ class ProgramBuilder extends ModelBuilder {
     this.atMost(new GrowingSum().addSum(need).add(taken, -1).add(isEmptied, -most), 0);
     this.atMost(new GrowingSum().add(isEmptied, stash).add(taken, -1), 0);
   }
+}
+
+/** The counts of a slot with what is beaten replaced by what beats it, and nothing that is barred. */
+function unbeaten(slot: ProgramSlot | undefined, counts: readonly number[]): number[] {
+  const now = counts.map(() => 0);
+  counts.forEach((count, w) => {
+    let way = w;
+    for (let by = slot?.beaten[way]; typeof by === 'number'; by = slot?.beaten[way]) way = by;
+    if (slot?.ways[way]?.barred === null) now[way] = (now[way] ?? 0) + count;
+  });
+  return now;
 }
 
 /**
