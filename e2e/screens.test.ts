@@ -42,6 +42,7 @@ const places: [string, () => string, string][] = [
   ['a makeover', () => `${project}/makeover/${recipe}`, 'Coats until it hides'],
   ['board', () => `${project}/compare`, 'Which way for each slot?'],
   ['balance', () => `${project}/balance`, 'No plan costs less, however long it takes.'],
+  ['shopping list', () => `${project}/balance/list`, 'for all that is chosen'],
   ['assumptions', () => `${project}/assumptions`, 'Assumptions'],
 ];
 

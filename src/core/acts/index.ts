@@ -26,6 +26,7 @@ import { giveBack } from './house/giveBack';
 import { removePieces } from './house/removePieces';
 import { buyFind } from './money/buyFind';
 import { buySupply } from './money/buySupply';
+import { buyTool } from './money/buyTool';
 import { correctPayment } from './money/correctPayment';
 import { correctReceipt } from './money/correctReceipt';
 import { orderOffer } from './money/orderOffer';
@@ -111,6 +112,7 @@ const listed = [
   buyFind,
   orderOffer,
   buySupply,
+  buyTool,
   correctPayment,
   correctReceipt,
   recordReceipt,

@@ -6,7 +6,7 @@ import { useCallback, useMemo, useState } from 'react';
 import { Link } from 'react-router';
 import { useCommands, useLocale, usePlan } from '../../app/projectStore';
 import shell from '../../app/shell.module.css';
-import { BigChoice, Empty } from '../../ui/basics';
+import { BigChoice, Empty, LinkButton } from '../../ui/basics';
 import { MoneyField, NumberField } from '../../ui/fields';
 import { SideBySide } from '../../ui/layout';
 import { Answer } from './Answer';
@@ -78,7 +78,10 @@ export function BalancePage() {
   return (
     <main className={styles.layout}>
       <section className={styles.ask} aria-label="What is asked">
-        <h2>What gives?</h2>
+        <div className={styles.tradesHead}>
+          <h2>What gives?</h2>
+          <LinkButton to="list">Shopping list</LinkButton>
+        </div>
         <BigChoice
           label="Of all plans that fit, the one with"
           value={goal}

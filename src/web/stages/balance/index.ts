@@ -1,1 +1,2 @@
 export { BalancePage } from './BalancePage';
+export { ShoppingListPage } from './ShoppingListPage';

@@ -1,0 +1,52 @@
+import type { ShoppingLine, ShoppingPlace } from '../../balance/shoppingList';
+import type { Amount } from '../../kernel/amount';
+import { currencyExponent } from '../../kernel/currencies.data';
+import { formatMoney } from '../../kernel/formatMoney';
+import { writeTable } from '../table/writeTable';
+
+/** A place as it is called on the list. */
+export const placeWords = ({ name }: Pick<ShoppingPlace, 'name'>): string =>
+  name === '' ? 'Wherever it is sold' : name;
+
+/** What a line comes to in words: "$12.40", "at least $3", "price unknown". */
+export function cashWords(cash: Amount, currency: string): string {
+  if (cash.atLeast) return cash.likely === 0 ? 'price unknown' : `at least ${formatMoney(cash.likely, currency)}`;
+  return formatMoney(cash.likely, currency);
+}
+
+/** What is bought, and in which packs: "Chalk-type paint, teal: 1 × quart". */
+export const lineWords = ({ name, packs }: Pick<ShoppingLine, 'name' | 'packs'>): string =>
+  packs === '' ? name : `${name}: ${packs}`;
+
+/** The list as plain text, place by place, as one sends it to whoever goes shopping. */
+export function shoppingListText(places: readonly ShoppingPlace[], { currency }: { currency: string }): string {
+  return places
+    .map((place) =>
+      [
+        `${placeWords(place)}, ${cashWords(place.cash, currency)}${place.tripName === '' ? '' : ` (on “${place.tripName}”)`}`,
+        ...place.lines.map((line) => `- ${lineWords(line)}, ${cashWords(line.cash, currency)}`),
+      ].join('\n'),
+    )
+    .join('\n\n');
+}
+
+/** The list as CSV; money as a decimal number of the currency, empty where it is not known. */
+export function shoppingListCsv(places: readonly ShoppingPlace[], { currency }: { currency: string }): string {
+  const exponent = currencyExponent(currency);
+  const money = (minor: number) => (minor / 10 ** exponent).toFixed(exponent);
+  return writeTable(
+    ['Where', 'Trip', 'What', 'Packs', `Likely (${currency})`, `Low (${currency})`, `High (${currency})`, 'For slots'],
+    places.flatMap((place) =>
+      place.lines.map((line) => [
+        place.name,
+        place.tripName,
+        line.name,
+        line.packs,
+        ...(line.cash.atLeast
+          ? ['', money(line.cash.low), '']
+          : [line.cash.likely, line.cash.low, line.cash.high].map(money)),
+        line.slotNumbers.join(' '),
+      ]),
+    ),
+  );
+}
