@@ -1,6 +1,6 @@
 import { MICRO } from '../kernel/micro';
 import { percentOf } from '../kernel/money';
-import type { ProjectRow } from '../model/rows';
+import type { ProjectRow, ProjectRows } from '../model/rows';
 import type { Purse } from '../plan/purse';
 import type { ChoiceFigures } from './choice';
 import type { ProgramAsk } from './program';
@@ -56,6 +56,16 @@ export function mostCashToGo(
 /** The most minutes that may be left to do: those on hand less those done; null where nobody said how many. */
 export const mostMinutesToGo = ({ hands }: Pick<Purse, 'hands'>): number | null =>
   hands.onHandMinutes === null ? null : hands.onHandMinutes - hands.doneMinutes;
+
+/** What is asked where nobody asks for anything else: the best look within the purse, what is kept left alone. */
+export function askOfBrief(rows: Pick<ProjectRows, 'project' | 'slots'>, purse: Purse): BalanceAsk {
+  return {
+    goal: 'bestLook',
+    limits: { cash: mostCashToGo(rows.project, purse), minutes: mostMinutesToGo(purse), look: null },
+    lockedSlotIds: new Set(rows.slots.flatMap(({ id, locked }) => (locked ? [id] : []))),
+    leastLiking: 1,
+  };
+}
 
 /** What a plan costs where its time is priced: cash to go, stash used and hours at what one is worth; minor units. */
 export const costOfFigures = ({ cash, stashMicro, handsMicro }: ChoiceFigures, hourValue: number): number =>

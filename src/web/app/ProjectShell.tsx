@@ -2,7 +2,7 @@ import { addressOf } from '@contract/addresses';
 import type { PurseFigure } from '@core/plan/why/explainPurse';
 import { useQuery } from '@tanstack/react-query';
 import { Button, Modal } from 'antd';
-import { memo, useCallback, useEffect, useRef, useState } from 'react';
+import { lazy, memo, Suspense, useCallback, useEffect, useRef, useState } from 'react';
 import { Link, NavLink, Outlet, useLocation, useNavigate, useParams } from 'react-router';
 import { PurseWhy } from '../stages/compare';
 import { inTabStudio } from '../ui/tabStudio';
@@ -100,6 +100,7 @@ const keySheet: [string, string][] = [
   ...stages.map(({ key, about }): [string, string] => [key, about]),
   ['n', 'New find, by the quick line'],
   ['u', 'Take the last act back'],
+  ['f', 'While the purse is over: take what helps most'],
   ['arrows', 'On the board: from option to option'],
   ['Enter', 'On an option: choose it'],
   ['w', 'On an option: why'],
@@ -116,6 +117,7 @@ function Frame() {
       <PurseBar />
       <StageBar />
       <BriefStrip />
+      <Remedy />
       <Banners />
       <Outlet />
       <SavingNotes />
@@ -136,6 +138,20 @@ function Frame() {
       )}
     </>
   );
+}
+
+const FirstRemedy = lazy(async () => ({ default: (await import('../stages/balance')).FirstRemedy }));
+
+/** What helps while the purse is over; Balance itself says more. */
+function Remedy() {
+  const { purse } = usePlan();
+  const { pathname } = useLocation();
+  const isOver = purse.money.free.likely < 0 || (purse.hands.freeMinutes ?? 0) < 0;
+  return isOver && !pathname.includes('/balance') ? (
+    <Suspense fallback={null}>
+      <FirstRemedy />
+    </Suspense>
+  ) : null;
 }
 
 /** The keys that go from stage to stage. */

@@ -50,9 +50,15 @@ export interface ToldFirst {
   out: ToldOut[];
 }
 
+/** What helps a plan by itself, and the ways that stay out; nothing is searched. */
+function first(rows: ProjectRows, asOfMs: number, ask: BalanceAsk): ToldFirst {
+  const program = balanceProgram(new Plan(rows, asOfMs, memo, cutInFull), ask);
+  return { remedies: whatGives(program, presentChoice(program), ask).map(toldRemedy), out: toldOut(program) };
+}
+
 /**
  * Balances a project.
- * @param first is told what helps by itself, before anything is searched
+ * @param tellFirst is told what helps by itself, before anything is searched
  * @param tell is told how the search goes, and the best plan so far
  */
 async function balance(
@@ -60,12 +66,12 @@ async function balance(
   asOfMs: number,
   ask: BalanceAsk,
   seconds: number,
-  first: (told: ToldFirst) => void,
+  tellFirst: (told: ToldFirst) => void,
   tell: (told: ToldProgress) => void,
 ): Promise<ToldAnswer> {
   const plan = new Plan(rows, asOfMs, memo, cutInFull);
   const program = balanceProgram(plan, ask);
-  first({ remedies: whatGives(program, presentChoice(program), ask).map(toldRemedy), out: toldOut(program) });
+  tellFirst({ remedies: whatGives(program, presentChoice(program), ask).map(toldRemedy), out: toldOut(program) });
   const solver = await theSolver();
   const run = (of: number, report: (told: Parameters<typeof toldProgress>[1]) => void) => {
     const began = performance.now();
@@ -130,6 +136,6 @@ async function trades(
   return toldFrontier(program, told);
 }
 
-const work = { balance, trades };
+const work = { balance, first, trades };
 export type BalanceWork = typeof work;
 expose(work);

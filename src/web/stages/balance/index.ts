@@ -1,2 +1,3 @@
 export { BalancePage } from './BalancePage';
+export { FirstRemedy } from './FirstRemedy';
 export { ShoppingListPage } from './ShoppingListPage';
