@@ -110,7 +110,7 @@ describe('a porch of our own', () => {
     await person.seeText('This closes it');
     const before = person.interactions;
     await person.press('Make it fit the purse');
-    await person.seeText('One change does it');
+    await person.seeText('One change closes it');
     await person.seeText('Pine bench, as found instead of Garden bench, bought new');
     await person.press('Take it: Bench');
     await person.seeText('The plan stands as it is');

@@ -63,10 +63,8 @@ try {
     await person.driver.executeScript('window.scrollTo(0, 560)');
     await person.driver.sleep(500);
   });
-  await take('places', `${attic}/hunt/places`, 'What falls when');
   await take('ledger', `${attic}/hunt/ledger?tab=dates`, 'Return by');
   await take('recipe', `${attic}/makeover/${recipe}`, 'from the material up');
-  await take('makeovers', `${attic}/makeover`, 'One can, many pieces');
   await take('cut', `${nook}/makeover/cut`, 'Where each part goes', async () => {
     await person.click(linen);
     await person.seeText('Hemmed linen runner');
@@ -92,6 +90,10 @@ try {
     await person.press('Hour earns');
     await person.driver.sleep(200);
   });
+  await take('balance', `${attic}/balance`, 'No plan costs less, however long it takes.', async () => {
+    await person.notText('Finer steps follow');
+  });
+  await take('shopping-list', `${attic}/balance/list`, 'for all that is chosen');
   await person.size(390, 844);
   await take('cut-phone', `${nook}/makeover/cut`, 'Where each part goes', async () => {
     await person.click(linen);

@@ -19,7 +19,7 @@ export type BalancedPlan =
   | { kind: 'wrong'; wrong: readonly WrongAnswer[]; program: BalanceProgram };
 
 /** How often the limit of money is drawn tighter by what the layouts come to. */
-const MOST_LAYOUTS = 4;
+const MOST_LAYOUTS = 8;
 
 /**
  * Balances a plan: the best choice for what is asked, checked by the plan that it makes. Parts to cut stand in the search
@@ -38,8 +38,14 @@ export function balancePlan(plan: Plan, ask: BalanceAsk, run: Omit<BalanceRun, '
     const over = wrong.find(({ what }) => what === 'cash');
     const cutsAdd = Math.max(0, after.sums.cash.likely - answer.figures.cash);
     if (wrong.length === 0) return { ...answer, program, after, cutsAdd };
-    if (!over || limits.cash === null || cutsAdd === 0 || round === MOST_LAYOUTS)
-      return { kind: 'wrong', wrong, program };
+    const isOnlyCuts = over !== undefined && wrong.length === 1 && cutsAdd > 0;
+    if (!isOnlyCuts || limits.cash === null) return { kind: 'wrong', wrong, program };
+    if (round === MOST_LAYOUTS)
+      return {
+        kind: 'noAnswer',
+        reason: 'in every plan that was tried, what is cut came to more than the money allows once it was laid out',
+        program,
+      };
     limits = { ...limits, cash: limits.cash - cutsAdd };
   }
 }

@@ -31,7 +31,7 @@ export const figuresLess = (a: ChoiceFigures, b: ChoiceFigures): ChoiceFigures =
   look: a.look - b.look,
 });
 
-const plain = ({ cash, handsMicro, stashMicro, look }: ChoiceFigures): ChoiceFigures => ({
+export const plainFigures = ({ cash, handsMicro, stashMicro, look }: ChoiceFigures): ChoiceFigures => ({
   cash,
   handsMicro,
   stashMicro,
@@ -57,11 +57,11 @@ export function changesBetween(program: BalanceProgram, from: Choice, to: Choice
   const open = new Set(program.slots.flatMap((_slot, s) => (same(from[s], to[s]) ? [] : [s])));
   const changes: SlotChange[] = [];
   while (open.size > 0) {
-    const before = plain(tally);
+    const before = plainFigures(tally);
     let best: { s: number; difference: ChoiceFigures; cost: number } | null = null;
     for (const s of open) {
       tally.set(s, to[s] ?? []);
-      const difference = figuresLess(plain(tally), before);
+      const difference = figuresLess(plainFigures(tally), before);
       tally.set(s, from[s] ?? []);
       const cost = costOfFigures(difference, hourValue);
       if (!best || cost < best.cost) best = { s, difference, cost };

@@ -63,11 +63,13 @@ export interface ToldPoint extends ToldPlan {
 export interface ToldFrontier {
   points: ToldPoint[];
   isWhole: boolean;
+  /** Whether parts to cut count by the least they can take. */
+  hasCuts: boolean;
 }
 
-/** How a search goes on. */
+/** How a search goes on; the plan is told once, and left out while it is the same. */
 export interface ToldProgress extends Pick<BalanceTold, 'goal' | 'canGain' | 'seconds'> {
-  plan: ToldPlan | null;
+  plan?: ToldPlan;
 }
 
 const fillOf = ({ model, count }: Filled): ToldFill => ({ optionId: model.option.id, count });
@@ -83,6 +85,7 @@ const changeOf = ({ slot, from, to, ...rest }: SlotChange): ToldChange => ({
 export function toldFrontier(program: BalanceProgram, { points, isWhole }: FrontierTold): ToldFrontier {
   return {
     isWhole,
+    hasCuts: program.hasCuts,
     points: points.map(({ choice, figures }, n): ToldPoint => {
       const neighbor = points[n - 1];
       return {
@@ -98,12 +101,17 @@ export function toldPlan(program: BalanceProgram, choice: Choice, figures: Choic
   return { changes: changesBetween(program, presentChoice(program), choice).map(changeOf), figures };
 }
 
-/** What a search has come to so far. */
-export const toldProgress = (program: BalanceProgram, told: BalanceTold): ToldProgress => ({
+/**
+ * What a search has come to so far.
+ * @param known the choice that was told last
+ */
+export const toldProgress = (program: BalanceProgram, told: BalanceTold, known: Choice | null): ToldProgress => ({
   goal: told.goal,
   canGain: told.canGain,
   seconds: told.seconds,
-  plan: told.choice && told.figures ? toldPlan(program, told.choice, told.figures) : null,
+  ...(told.choice && told.figures && told.choice !== known
+    ? { plan: toldPlan(program, told.choice, told.figures) }
+    : {}),
 });
 
 /** A remedy as it is passed on. */
@@ -119,7 +127,8 @@ export function toldAnswer(balanced: BalancedPlan, waysOut: readonly WayOutOfIt[
     case 'found': {
       const { program, choice, figures, open, cutsAdd, after } = balanced;
       const overAtWorst = Math.max(0, -after.purse.money.free.low);
-      return { kind: 'found', open, cutsAdd, overAtWorst, ...toldPlan(program, choice, figures) };
+      const laidOut = { ...figures, cash: figures.cash + cutsAdd };
+      return { kind: 'found', open, cutsAdd, overAtWorst, ...toldPlan(program, choice, laidOut) };
     }
     case 'nothingFits':
       return {

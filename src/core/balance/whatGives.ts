@@ -1,6 +1,5 @@
-import { MICRO } from '../kernel/micro';
 import { type BalanceAsk, beyondLimits, costOfFigures, type Limits, SAME_LOOK } from './ask';
-import { changesBetween, figuresLess, type SlotChange } from './changes';
+import { changesBetween, figuresLess, plainFigures, type SlotChange } from './changes';
 import { type Choice, type ChoiceFigures, isPossible } from './choice';
 import type { BalanceProgram } from './program';
 import { singleFills } from './quickChoice';
@@ -20,106 +19,120 @@ export interface Remedy {
 const PAIRED = 20;
 const MOST_TOLD = 8;
 
+/** A slot filled in another way. */
+interface Refill {
+  slot: number;
+  counts: readonly number[];
+}
+
+/** What one or two slots filled in another way come to. */
 interface Try {
-  slots: readonly { slot: number; counts: readonly number[] }[];
+  refills: readonly Refill[];
   figures: ChoiceFigures;
-  /** How much of what is beyond the limits is left, each limit as a share of it; and what all costs. */
+  /** How much is left of what is over, each limit as a share of itself: 1 for a limit that nothing was done about. */
   left: number;
   cost: number;
-  look: number;
 }
 
 /**
- * What helps a plan that breaks its limits: the best single changes, and the best pairs among the twenty best of them,
- * those that close it first. Of a plan that keeps its limits, what makes it cheaper, hours priced, at the same look.
+ * What helps a plan that breaks its limits: the best single changes, and the best pairs among the twenty best of them
+ * where no single one does as much; those that close it first, then those that cost least of the look. Of a plan that keeps
+ * its limits, what makes it cheaper, hours priced, at the same look.
  * @param present the choice that is changed
+ * @returns at most eight; none where nothing helps
  */
-export function whatGives(program: BalanceProgram, present: Choice, { limits }: Pick<BalanceAsk, 'limits'>): Remedy[] {
-  const hourValue = program.plan.rows.project.hourValue ?? 0;
-  const tally = new Tally(program, present);
-  const before = figuresOf(tally);
-  const over = beyondLimits(before, limits);
-  const isOver = over.cash > 0 || over.minutes > 0;
-  const judge = (slots: Try['slots']): Try => {
-    const now = beyondLimits(tally, limits);
-    const share = (left: number, of: number) => (of > 0 ? left / of : left > 0 ? 2 : 0);
-    return {
-      slots,
-      figures: figuresOf(tally),
-      left: share(now.cash, over.cash) + share(now.minutes, over.minutes),
-      cost: costOfFigures(tally, hourValue),
-      look: tally.look,
-    };
-  };
-  const lookFloor = isOver ? Number.NEGATIVE_INFINITY : before.look - SAME_LOOK;
-  const helps = (tried: Try): boolean =>
-    tried.look >= lookFloor &&
-    (isOver
-      ? tried.left < share(over, over) - 1e-9
-      : tried.cost < costOfFigures(before, hourValue) - 0.5 && tried.left === 0);
-  const rank = (a: Try, b: Try): number =>
-    a.left - b.left || (isOver ? b.look - a.look : 0) || a.cost - b.cost || a.slots.length - b.slots.length;
-  const singles: Try[] = [];
-  program.slots.forEach((slot, s) => {
-    const was = [...(tally.counts[s] ?? [])];
-    for (const counts of singleFills(slot)) {
-      if (counts.every((count, n) => count === was[n])) continue;
-      tally.set(s, counts);
-      const tried = judge([{ slot: s, counts }]);
-      if (tally.tooMany === 0 && helps(tried)) singles.push(tried);
-    }
-    tally.set(s, was);
-  });
-  singles.sort(rank);
-  const best = singles.slice(0, PAIRED);
-  const pairs: Try[] = [];
-  best.forEach((a, n) => {
-    for (const b of best.slice(n + 1)) {
-      const [one, two] = [a.slots[0], b.slots[0]];
-      if (!one || !two || one.slot === two.slot) continue;
-      const was = [one, two].map(({ slot }) => [...(tally.counts[slot] ?? [])]);
-      tally.set(one.slot, one.counts);
-      tally.set(two.slot, two.counts);
-      const tried = judge([one, two]);
-      // A pair that only does what one of the two does is that one.
-      if (tally.tooMany === 0 && helps(tried) && (tried.left < Math.min(a.left, b.left) || !isOver)) pairs.push(tried);
-      tally.set(one.slot, was[0] ?? []);
-      tally.set(two.slot, was[1] ?? []);
-    }
-  });
-  // A pair is told where no single change does as much.
-  const needed = isOver ? pairs.filter((pair) => !singles.some((single) => single.left <= pair.left + 1e-9)) : [];
-  return [...singles, ...needed]
-    .sort(rank)
-    .slice(0, MOST_TOLD)
-    .flatMap((tried): Remedy[] => {
-      const choice = present.map((counts, s) => tried.slots.find(({ slot }) => slot === s)?.counts ?? counts);
-      return [
-        {
-          changes: changesBetween(program, present, choice),
-          choice,
-          difference: figuresLess(tried.figures, before),
-          closes: keeps(tried, limits) && isPossible(program, choice),
-        },
-      ];
-    });
+export function whatGives(
+  program: BalanceProgram,
+  present: Choice,
+  { limits: asked }: Pick<BalanceAsk, 'limits'>,
+): Remedy[] {
+  const search = new RemedySearch(program, present, asked);
+  const singles = search.singles();
+  const told = search.isOver ? [...singles, ...search.pairs(singles)].sort(search.rank) : singles;
+  return told.slice(0, MOST_TOLD).map((tried) => search.remedy(tried));
 }
 
-const keeps = ({ figures }: Try, limits: Limits): boolean => {
-  const { cash, minutes } = beyondLimits(figures, limits);
-  return cash === 0 && minutes === 0;
-};
+class RemedySearch {
+  readonly isOver: boolean;
+  private readonly program: BalanceProgram;
+  private readonly present: Choice;
+  private readonly hourValue: number;
+  private readonly limits: Limits;
+  private readonly tally: Tally;
+  private readonly before: Try;
+  private readonly over: ReturnType<typeof beyondLimits>;
 
-/** What is over, as shares of itself: one for each limit that is broken. */
-const share = (a: { cash: number; minutes: number }, of: { cash: number; minutes: number }): number =>
-  (of.cash > 0 ? a.cash / of.cash : 0) + (of.minutes > 0 ? a.minutes / of.minutes : 0);
+  constructor(program: BalanceProgram, present: Choice, asked: Limits) {
+    this.program = program;
+    this.present = present;
+    this.hourValue = program.plan.rows.project.hourValue ?? 0;
+    this.tally = new Tally(program, present);
+    // Parts to cut stand here by the least they take; what their layout comes to beyond it is taken off the money.
+    const laidOut = Math.max(0, program.plan.sums.cash.likely - this.tally.cash);
+    this.limits = { ...asked, cash: asked.cash === null ? null : asked.cash - laidOut };
+    this.over = beyondLimits(this.tally, this.limits);
+    this.isOver = this.over.cash > 0 || this.over.minutes > 0;
+    this.before = this.tried([]);
+  }
 
-const figuresOf = ({ cash, handsMicro, stashMicro, look }: ChoiceFigures): ChoiceFigures => ({
-  cash,
-  handsMicro,
-  stashMicro,
-  look,
-});
+  /** Every slot filled otherwise by itself, as far as it helps, the best first. */
+  singles(): Try[] {
+    return this.program.slots
+      .flatMap((slot, s) => singleFills(slot).flatMap((counts) => this.attempt([{ slot: s, counts }])))
+      .sort(this.rank);
+  }
 
-/** Minutes of figures. */
-export const minutesOf = ({ handsMicro }: Pick<ChoiceFigures, 'handsMicro'>): number => handsMicro / MICRO;
+  /** Pairs of the best single changes that do more than any single one does. */
+  pairs(singles: readonly Try[]): Try[] {
+    const best = singles.slice(0, PAIRED);
+    const least = Math.min(...singles.map(({ left }) => left));
+    return best
+      .flatMap((a, n) => best.slice(n + 1).flatMap((b) => this.attempt([...a.refills, ...b.refills])))
+      .filter(({ left }) => left < least - 1e-9);
+  }
+
+  /** The better first: nearer to the limits, then the better look where something is over, then cheaper. */
+  readonly rank = (a: Try, b: Try): number =>
+    a.left - b.left || (this.isOver ? b.figures.look - a.figures.look : 0) || a.cost - b.cost;
+
+  /** A try as it is told. */
+  remedy({ refills, figures }: Try): Remedy {
+    const choice = this.present.map((counts, s) => refills.find(({ slot }) => slot === s)?.counts ?? counts);
+    const beyond = beyondLimits(figures, this.limits);
+    return {
+      changes: changesBetween(this.program, this.present, choice),
+      choice,
+      difference: figuresLess(figures, this.before.figures),
+      closes: beyond.cash === 0 && beyond.minutes === 0 && isPossible(this.program, choice),
+    };
+  }
+
+  /** Fills slots otherwise, looks whether that helps, and puts them back. */
+  private attempt(refills: readonly Refill[]): Try[] {
+    const [first, second] = refills;
+    if (!first || first.slot === second?.slot) return [];
+    const before = refills.map(({ slot }) => ({ slot, counts: [...(this.tally.counts[slot] ?? [])] }));
+    for (const { slot, counts } of refills) this.tally.set(slot, counts);
+    const tried = this.tried(refills);
+    const helps = this.tally.tooMany === 0 && this.helps(tried);
+    for (const { slot, counts } of before) this.tally.set(slot, counts);
+    return helps ? [tried] : [];
+  }
+
+  private tried(refills: readonly Refill[]): Try {
+    const beyond = beyondLimits(this.tally, this.limits);
+    // A limit that was kept and is broken now weighs more than any that was broken before.
+    const share = (of: 'cash' | 'minutes') => (this.over[of] > 0 ? beyond[of] / this.over[of] : beyond[of] > 0 ? 2 : 0);
+    return {
+      refills,
+      figures: plainFigures(this.tally),
+      left: share('cash') + share('minutes'),
+      cost: costOfFigures(this.tally, this.hourValue),
+    };
+  }
+
+  private helps({ left, cost, figures }: Try): boolean {
+    if (this.isOver) return left < this.before.left - 1e-9;
+    return left === 0 && figures.look >= this.before.figures.look - SAME_LOOK && cost < this.before.cost - 0.5;
+  }
+}

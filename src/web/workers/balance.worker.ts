@@ -1,6 +1,6 @@
 import type { BalanceAsk } from '@core/balance/ask';
 import { balancePlan } from '@core/balance/balancePlan';
-import { presentChoice } from '@core/balance/choice';
+import { type Choice, presentChoice } from '@core/balance/choice';
 import { frontier } from '@core/balance/frontier';
 import { highsSolver } from '@core/balance/highsSolver';
 import type { Solver } from '@core/balance/linearModel';
@@ -87,13 +87,15 @@ async function balance(
     };
   };
   let last = 0;
+  let known: Choice | null = null;
   const balanced = balancePlan(
     plan,
     ask,
     run(seconds, (told) => {
       if (performance.now() - last < TELL_MS) return;
       last = performance.now();
-      tell(toldProgress(program, told));
+      tell(toldProgress(program, told, known));
+      known = told.choice;
     }),
   );
   const waysOut =

@@ -1,4 +1,4 @@
-import type { Limits } from '@core/balance/ask';
+import { type Limits, SAME_LOOK } from '@core/balance/ask';
 import { lookOfFills } from '@core/balance/program';
 import type { ToldChange, ToldPlan } from '@core/balance/toldPlan';
 import { formatMinutes } from '@core/kernel/formatMinutes';
@@ -26,9 +26,9 @@ export function Answer(
   } & Acts,
 ) {
   const { balance } = props;
-  const { answer, progress, isSearching } = balance;
+  const { answer, isSearching } = balance;
   const found = answer?.kind === 'found' ? answer : null;
-  const shown = found ?? (answer === null ? (progress?.plan ?? null) : null);
+  const shown = found ?? (answer === null ? balance.plan : null);
   return (
     <section className={styles.answer} aria-label="Answer">
       <Search balance={balance} />
@@ -93,7 +93,7 @@ function WayOutSentence(props: { way: Parameters<typeof wayOutWords>[0] }) {
 
 /** How the search goes, and how sure its answer is. */
 function Search(props: { balance: BalanceState & { stop: () => void; again: () => void } }) {
-  const { isSearching, progress, answer, isStopped } = props.balance;
+  const { isSearching, progress, plan, answer, isStopped } = props.balance;
   const locale = useLocale();
   if (isSearching)
     return (
@@ -107,9 +107,9 @@ function Search(props: { balance: BalanceState & { stop: () => void; again: () =
           aria-label="Searching"
         />
         <span role="status">
-          {progress?.plan ? `A good plan so far${gainOf(progress, locale)}` : 'Looking through the ways'}
+          {progress && plan ? `A good plan so far${gainOf(progress, locale)}` : 'Looking through the ways'}
         </span>
-        {progress?.plan && (
+        {plan && (
           <Button size="small" onClick={props.balance.stop}>
             Stop, this will do
           </Button>
@@ -119,7 +119,9 @@ function Search(props: { balance: BalanceState & { stop: () => void; again: () =
   const words = (() => {
     if (answer?.kind === 'found')
       return answer.open === null
-        ? 'Proven: no other set of choices does better.'
+        ? answer.cutsAdd > 0
+          ? `Proven but for what is cut: laid out otherwise, another set of choices may be up to ${formatMoney(answer.cutsAdd, locale.currency)} better.`
+          : 'Proven: no other set of choices does better.'
         : `Out of time: ${canGainWords(answer.open.goal, answer.open.canGain, locale) || 'how near it is to the best is not known'}.`;
     if (isStopped && progress) return `Stopped${gainOf(progress, locale)}.`;
     return '';
@@ -222,6 +224,11 @@ function leadWords(
       ? `the look stays at ${lookWords(figures.look)}`
       : `the look ${lookBy > 0 ? 'gains' : 'loses'} ${lookWords(Math.abs(lookBy))} of ${lookWords(present)}`;
   const count = changes.length;
+  const isOver =
+    (limits.cash !== null && plan.sums.cash.likely > limits.cash) ||
+    (limits.minutes !== null && plan.sums.minutes.likely > limits.minutes) ||
+    (limits.look !== null && present < limits.look - SAME_LOOK);
+  const verb = isOver ? (count === 1 ? 'closes it' : 'close it') : count === 1 ? 'makes it better' : 'make it better';
   if (count === 0)
     return isFinal ? (
       <>
@@ -233,7 +240,7 @@ function leadWords(
     );
   return (
     <>
-      {count === 1 ? 'One change does it' : `${count} changes do it`}
+      {count === 1 ? 'One change' : `${count} changes`} {verb}
       {spare.length > 0 && (
         <>
           : <u>{spare.join(' and ')} to spare</u>

@@ -73,7 +73,8 @@ export function Trades(props: { ask: BalanceAsk; waits: boolean; onTake: (change
             <b>
               {formatMoney(shown.figures.cash, locale.currency)} and {formatMinutes(minutesOf(shown))}
             </b>
-            . {rateWords(points, at, locale.currency)} {isSearching ? 'Finer steps follow.' : ''}
+            . {frontier?.hasCuts ? 'What is cut counts by the least it can take. ' : ''}
+            {rateWords(points, at, locale.currency)} {isSearching ? 'Finer steps follow.' : ''}
           </p>
           {shown.fromNeighbor.length > 0 && (
             <>

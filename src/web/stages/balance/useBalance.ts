@@ -1,5 +1,5 @@
 import type { BalanceAsk } from '@core/balance/ask';
-import type { ToldAnswer, ToldOut, ToldProgress, ToldRemedy } from '@core/balance/toldPlan';
+import type { ToldAnswer, ToldOut, ToldPlan, ToldProgress, ToldRemedy } from '@core/balance/toldPlan';
 import type { Plan } from '@core/plan/computePlan';
 import { proxy } from 'comlink';
 import { useCallback, useEffect, useRef, useState } from 'react';
@@ -11,6 +11,8 @@ export interface BalanceState {
   remedies: readonly ToldRemedy[];
   out: readonly ToldOut[];
   progress: ToldProgress | null;
+  /** The best plan so far, while the search goes on. */
+  plan: ToldPlan | null;
   answer: ToldAnswer | null;
   /** Whether the search was stopped by hand: what it had found counts. */
   isStopped: boolean;
@@ -21,6 +23,7 @@ const nothingYet: BalanceState = {
   remedies: [],
   out: [],
   progress: null,
+  plan: null,
   answer: null,
   isStopped: false,
 };
@@ -66,7 +69,7 @@ export function useBalance(plan: Plan, ask: BalanceAsk): BalanceState & { stop: 
           ask,
           MOST_SECONDS,
           proxy((told) => tell(told)),
-          proxy((progress) => tell({ progress })),
+          proxy((progress) => tell({ progress, ...(progress.plan ? { plan: progress.plan } : {}) })),
         )
         .then(
           (answer) => {

@@ -4,7 +4,7 @@ import { useCommands } from '../../app/projectStore';
 import styles from './compare.module.css';
 
 /** How much an option is liked, 1 to 5, in words. */
-const likingWords = ['poor', 'so-so', 'fine', 'good', 'just right'] as const;
+const likingWords = ['poor', 'so-so', 'fine', 'good', 'great'] as const;
 
 /** How an option would look, by the stylist: Balance weighs it against money and hours. Pressed again it is left to the usual. */
 export function Liking(props: { option: OptionRow }) {
