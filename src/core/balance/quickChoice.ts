@@ -1,25 +1,27 @@
 import { MICRO } from '../kernel/micro';
 import { seededRandom } from '../kernel/seededRandom';
-import { type BalanceAsk, beyondLimits, costOfFigures } from './ask';
+import { type BalanceAsk, beyondLimits, costOfFigures, type Limits } from './ask';
 import type { Choice, ChoiceFigures } from './choice';
 import type { BalanceProgram, ProgramSlot } from './program';
 import { Tally } from './tally';
 
-/** How many changes are tried: so many for each slot, a few tenths of a second at the most. */
-const ROUNDS_PER_SLOT = 800;
-const QUICK_ROUNDS = 10_000;
-const QUICK_REPAIRS = 900;
-const REPAIR_WARM = 300;
+/** How many changes are tried, and how often some slots are emptied and filled anew: so many a slot, up to an end. */
+const ROUNDS = { perSlot: 800, most: 10_000 } as const;
+const REFILLS = { perSlot: 20, most: 900 } as const;
 
 /** How warm the search is at first and in the end, in minor units: a change for the worse by so much is still tried. */
 const WARM = 4000;
 const COLD = 15;
+const WARM_REFILLS = 300;
 
-/** What a unit beyond a limit counts at first, in minor units; and a must that is open, or a piece taken twice. */
+/** What a unit beyond a limit counts at first, in minor units; and how far that may grow and shrink. */
 const SOFT = { cash: 3, minutes: 25, look: 1200 };
+const MOST_GROWN = 64;
+const MOST_SHRUNK = 8;
+/** After how many rounds, or refills, what is beyond a limit is weighed anew. */
+const WEIGHED_AFTER = { rounds: 60, refills: 8 } as const;
+/** What a must that is open, or a piece taken twice, counts. */
 const MUST = 1_000_000;
-/** After how many rounds what is beyond a limit is weighed anew. */
-const ADAPTED = 60;
 
 /** What figures count for a goal in minor units; its ties are broken by a little of the others. */
 function scoreOf(ask: BalanceAsk, hourValue: number): (figures: ChoiceFigures) => number {
@@ -43,7 +45,9 @@ function scoreOf(ask: BalanceAsk, hourValue: number): (figures: ChoiceFigures) =
 }
 
 /** Another way to fill a slot, at random: most often one way as far as it goes. */
-function anotherFill({ ways, quantity, least }: ProgramSlot, random: () => number): number[] {
+function anotherFill(slot: ProgramSlot | undefined, random: () => number): number[] {
+  if (!slot) return [];
+  const { ways, quantity, least } = slot;
   const counts = ways.map(() => 0);
   let room = quantity;
   const leavesOpen = least === 0 && random() < 0.15;
@@ -59,10 +63,11 @@ function anotherFill({ ways, quantity, least }: ProgramSlot, random: () => numbe
 }
 
 /**
- * A good plan at once: from the present one by simulated annealing, then by the best single changes until none helps.
- * The same program, question and seed give the same answer.
- * @param from where it begins; what keeps the limits best among it and all that is tried is the answer
- * @returns a choice that need not keep the limits where none was found that does
+ * A good plan at once: from the present one by simulated annealing (Kirkpatrick and others, 1983), then by emptying slots
+ * that have something in common and filling them anew, each as is best then (large neighborhood search; Shaw, 1998). The
+ * same program, question and seed give the same answer.
+ * @param from where it begins; what is barred in it is left open
+ * @returns the best choice met; it need not keep the limits where none was found that does
  */
 export function quickChoice(
   program: BalanceProgram,
@@ -70,110 +75,152 @@ export function quickChoice(
   from: Choice,
   {
     seed = 1,
-    rounds = Math.min(QUICK_ROUNDS, ROUNDS_PER_SLOT * program.slots.length),
-    repairs = Math.min(QUICK_REPAIRS, 20 * program.slots.length),
+    rounds = Math.min(ROUNDS.most, ROUNDS.perSlot * program.slots.length),
+    repairs = Math.min(REFILLS.most, REFILLS.perSlot * program.slots.length),
   } = {},
 ): number[][] {
-  const random = seededRandom(seed);
-  const hourValue = program.plan.rows.project.hourValue ?? 0;
-  const goalScore = scoreOf(ask, hourValue);
-  const allowed = program.slots.map(({ ways }, s) =>
-    ways.map((way, w) => (way.barred === null ? (from[s]?.[w] ?? 0) : 0)),
-  );
-  const tally = new Tally(program, allowed);
-  const open = program.slots.flatMap(({ ways }, s) => (ways.length > 0 ? [s] : []));
-  if (open.length === 0) return tally.copy();
-  const missing = program.slots.map(({ least }, s) => Math.max(0, least - sumOf(tally.counts[s] ?? [])));
-  let mustMissing = sumOf(missing);
-  const put = (slot: number, counts: readonly number[]) => {
-    tally.set(slot, counts);
-    const now = Math.max(0, (program.slots[slot]?.least ?? 0) - sumOf(counts));
-    mustMissing += now - (missing[slot] ?? 0);
-    missing[slot] = now;
-  };
-  // What is beyond a limit counts little at first and more as long as the search stays beyond it, so that it can pass
-  // through plans that do not fit on its way to better ones that do.
-  const weights = { ...SOFT };
-  const beyondNow = () => beyondLimits(tally, ask.limits);
-  const hard = () => mustMissing * MUST + tally.tooMany * MUST;
-  const score = () => {
-    const beyond = beyondNow();
-    return (
-      goalScore(tally) +
-      beyond.cash * weights.cash +
-      beyond.minutes * weights.minutes +
-      beyond.look * weights.look +
-      hard()
+  const search = new QuickSearch(program, ask, from, seed);
+  search.anneal(rounds);
+  search.refill(repairs);
+  return search.best.choice;
+}
+
+/** A slot with how it was filled before a change. */
+interface Before {
+  slot: number;
+  counts: readonly number[];
+}
+
+/** A search that changes one plan again and again, and remembers the best it met. */
+class QuickSearch {
+  best: { score: number; choice: number[][] };
+  private readonly program: BalanceProgram;
+  private readonly limits: Limits;
+  private readonly random: () => number;
+  private readonly goalScore: (figures: ChoiceFigures) => number;
+  private readonly tally: Tally;
+  /** Slots that have a way. */
+  private readonly open: readonly number[];
+  /** How many of each must are open, and of all together. */
+  private readonly missing: number[];
+  private mustMissing: number;
+  /**
+   * What is beyond a limit counts little at first, more as long as the search stays beyond it and less while it keeps it:
+   * so it can pass through plans that do not fit on its way to better ones that do.
+   */
+  private readonly weights = { ...SOFT };
+  private now: number;
+
+  constructor(program: BalanceProgram, ask: BalanceAsk, from: Choice, seed: number) {
+    this.program = program;
+    this.limits = ask.limits;
+    this.random = seededRandom(seed);
+    this.goalScore = scoreOf(ask, program.plan.rows.project.hourValue ?? 0);
+    const allowed = program.slots.map(({ ways }, s) =>
+      ways.map((way, w) => (way.barred === null ? (from[s]?.[w] ?? 0) : 0)),
     );
-  };
-  /** What the best is told by: no plan beyond a limit is better than one within. */
-  const strict = () => {
-    const { cash, minutes, look } = beyondNow();
-    return goalScore(tally) + (cash + minutes * 60 + look * 5000) * 100 + hard();
-  };
-  const adapt = () => {
-    const beyond = beyondNow();
-    for (const limit of ['cash', 'minutes', 'look'] as const)
-      weights[limit] = Math.min(
-        SOFT[limit] * 64,
-        Math.max(SOFT[limit] / 8, weights[limit] * (beyond[limit] > 0 ? 1.25 : 0.88)),
-      );
-    return score();
-  };
-  let now = score();
-  let best = { score: strict(), choice: tally.copy() };
-  const keep = () => {
-    const own = strict();
-    if (own < best.score - 1e-9) best = { score: own, choice: tally.copy() };
-  };
-  for (let round = 0; round < rounds; round += 1) {
-    if (round % ADAPTED === 0) now = adapt();
-    const warmth = WARM * (COLD / WARM) ** (round / rounds);
-    const count = random() < 0.3 ? 2 : 1;
-    const before: { slot: number; counts: number[] }[] = [];
-    for (let n = 0; n < count; n += 1) {
-      const slot = open[Math.floor(random() * open.length)] ?? 0;
-      const own = program.slots[slot];
-      if (!own) continue;
-      before.push({ slot, counts: [...(tally.counts[slot] ?? [])] });
-      put(slot, anotherFill(own, random));
-    }
-    const after = score();
-    if (after <= now || random() < Math.exp((now - after) / warmth)) {
-      now = after;
-      keep();
-    } else for (const { slot, counts } of before.reverse()) put(slot, counts);
+    this.tally = new Tally(program, allowed);
+    this.open = program.slots.flatMap(({ ways }, s) => (ways.length > 0 ? [s] : []));
+    this.missing = program.slots.map(({ least }, s) => Math.max(0, least - sumOf(this.tally.counts[s] ?? [])));
+    this.mustMissing = sumOf(this.missing);
+    this.now = this.score();
+    this.best = { score: this.strictScore(), choice: this.tally.copy() };
   }
-  const fills = program.slots.map((slot) => singleFills(slot));
-  const groups = slotsTogether(program);
-  for (let turn = 0; turn < repairs; turn += 1) {
-    if (turn % 8 === 0) now = adapt();
-    // Some slots that have something in common are emptied, and filled anew one after the other, each as is best then.
-    const group = groups[Math.floor(random() * groups.length)] ?? open;
-    const emptied = someOf(random() < 0.7 ? group : open, 2 + Math.floor(random() * 6), random);
-    const before = emptied.map((slot) => ({ slot, counts: [...(tally.counts[slot] ?? [])] }));
-    for (const slot of emptied)
-      put(
-        slot,
-        (program.slots[slot]?.ways ?? []).map(() => 0),
-      );
-    for (const slot of emptied) {
-      let [least, fill]: [number, readonly number[]] = [Number.POSITIVE_INFINITY, []];
-      for (const counts of fills[slot] ?? []) {
-        put(slot, counts);
-        const own = score();
-        if (own < least) [least, fill] = [own, counts];
+
+  /** Changes one slot or two at random, so many times, and keeps what is better, or not much worse while it is warm. */
+  anneal(rounds: number): void {
+    if (this.open.length === 0) return;
+    for (let round = 0; round < rounds; round += 1) {
+      if (round % WEIGHED_AFTER.rounds === 0) this.weighAnew();
+      const before: Before[] = [];
+      for (let n = this.random() < 0.3 ? 2 : 1; n > 0; n -= 1) {
+        const slot = this.open[Math.floor(this.random() * this.open.length)] ?? 0;
+        before.push(this.before(slot));
+        this.put(slot, anotherFill(this.program.slots[slot], this.random));
       }
-      put(slot, fill);
+      this.keepOrUndo(before, WARM * (COLD / WARM) ** (round / rounds));
     }
-    const after = score();
-    const warmth = REPAIR_WARM * (1 - turn / repairs);
-    if (after <= now || random() < Math.exp((now - after) / Math.max(1, warmth))) {
-      now = after;
-      keep();
-    } else for (const { slot, counts } of before) put(slot, counts);
   }
-  return best.choice;
+
+  /** Empties some slots and fills them anew, one after the other, each as is best then. */
+  refill(times: number): void {
+    if (this.open.length === 0) return;
+    const fills = this.program.slots.map((slot) => singleFills(slot));
+    const groups = slotsTogether(this.program);
+    for (let time = 0; time < times; time += 1) {
+      if (time % WEIGHED_AFTER.refills === 0) this.weighAnew();
+      const group = groups[Math.floor(this.random() * groups.length)] ?? this.open;
+      const from = this.random() < 0.7 ? group : this.open;
+      const emptied = someOf(from, 2 + Math.floor(this.random() * 6), this.random);
+      const before = emptied.map((slot) => this.before(slot));
+      for (const { slot, counts } of before)
+        this.put(
+          slot,
+          counts.map(() => 0),
+        );
+      for (const slot of emptied) this.fillBest(slot, fills[slot] ?? []);
+      this.keepOrUndo(before, Math.max(1, WARM_REFILLS * (1 - time / times)));
+    }
+  }
+
+  private before(slot: number): Before {
+    return { slot, counts: [...(this.tally.counts[slot] ?? [])] };
+  }
+
+  private put(slot: number, counts: readonly number[]): void {
+    this.tally.set(slot, counts);
+    const now = Math.max(0, (this.program.slots[slot]?.least ?? 0) - sumOf(counts));
+    this.mustMissing += now - (this.missing[slot] ?? 0);
+    this.missing[slot] = now;
+  }
+
+  private fillBest(slot: number, fills: readonly (readonly number[])[]): void {
+    let [least, best]: [number, readonly number[] | null] = [Number.POSITIVE_INFINITY, null];
+    for (const counts of fills) {
+      this.put(slot, counts);
+      const own = this.score();
+      if (own < least) [least, best] = [own, counts];
+    }
+    if (best) this.put(slot, best);
+  }
+
+  private keepOrUndo(before: readonly Before[], warmth: number): void {
+    const after = this.score();
+    if (after > this.now && this.random() >= Math.exp((this.now - after) / warmth)) {
+      for (const { slot, counts } of [...before].reverse()) this.put(slot, counts);
+      return;
+    }
+    this.now = after;
+    const strict = this.strictScore();
+    if (strict < this.best.score - 1e-9) this.best = { score: strict, choice: this.tally.copy() };
+  }
+
+  private hard(): number {
+    return (this.mustMissing + this.tally.tooMany) * MUST;
+  }
+
+  private score(): number {
+    const beyond = beyondLimits(this.tally, this.limits);
+    const { cash, minutes, look } = this.weights;
+    return (
+      this.goalScore(this.tally) + beyond.cash * cash + beyond.minutes * minutes + beyond.look * look + this.hard()
+    );
+  }
+
+  /** What the best is told by: no plan beyond a limit is better than one within. */
+  private strictScore(): number {
+    const { cash, minutes, look } = beyondLimits(this.tally, this.limits);
+    return this.goalScore(this.tally) + (cash + minutes * 60 + look * 5000) * 100 + this.hard();
+  }
+
+  private weighAnew(): void {
+    const beyond = beyondLimits(this.tally, this.limits);
+    for (const limit of ['cash', 'minutes', 'look'] as const) {
+      const weight = this.weights[limit] * (beyond[limit] > 0 ? 1.25 : 0.88);
+      this.weights[limit] = Math.min(SOFT[limit] * MOST_GROWN, Math.max(SOFT[limit] / MOST_SHRUNK, weight));
+    }
+    this.now = this.score();
+  }
 }
 
 /** Groups of slots that draw on something together: a can, a delivery, a tool. */

@@ -4,11 +4,10 @@ import { formatMoney } from '@core/kernel/formatMoney';
 import type { Plan } from '@core/plan/computePlan';
 import { newSupply } from '@core/plan/newRows';
 import { partsOfSupplyKey } from '@core/recipe/supplyKey';
-import { Button } from 'antd';
 import { useState } from 'react';
 import { Link } from 'react-router';
+import { ListActs } from '../../app/ListActs';
 import { type ProjectCommands, useCommands, useLocale, usePlan } from '../../app/projectStore';
-import { saveFile } from '../../app/saveFile';
 import shell from '../../app/shell.module.css';
 import { supplyWords } from '../../app/words';
 import { Empty } from '../../ui/basics';
@@ -19,19 +18,8 @@ import styles from './balance.module.css';
 export function ShoppingListPage() {
   const plan = usePlan();
   const locale = useLocale();
-  const [copied, setCopied] = useState<string | null>(null);
   const places = shoppingList(plan);
   const count = places.reduce((sum, { lines }) => sum + lines.length, 0);
-  const copy = async () => {
-    try {
-      await navigator.clipboard.writeText(shoppingListText(places, locale));
-      setCopied('Copied');
-    } catch {
-      setCopied('The browser did not let us copy; print it or save the CSV');
-    }
-  };
-  // The byte order mark lets spreadsheets read accents.
-  const csv = () => saveFile('shopping-list.csv', 'text/csv', `\uFEFF${shoppingListCsv(places, locale)}`);
   return (
     <main className={shell.page}>
       <div className={styles.listHead}>
@@ -42,12 +30,11 @@ export function ShoppingListPage() {
             : `${count} ${count === 1 ? 'thing' : 'things'} for all that is chosen, less what is in the house: ${cashWords(plan.sums.cash, locale.currency)}`}
         </p>
         {count > 0 && (
-          <span className={styles.listActs}>
-            <Button onClick={() => void copy()}>Copy as text</Button>
-            <Button onClick={csv}>Save as CSV</Button>
-            <Button onClick={() => window.print()}>Print</Button>
-            {copied && <span role="status">{copied}</span>}
-          </span>
+          <ListActs
+            text={() => shoppingListText(places, locale)}
+            csv={() => shoppingListCsv(places, locale)}
+            fileName="shopping-list.csv"
+          />
         )}
       </div>
       {count === 0 && (

@@ -2,11 +2,9 @@ import { huntingListCsv, huntingListText, largestWords } from '@core/formats/hun
 import { formatMoney } from '@core/kernel/formatMoney';
 import { starOf } from '@core/plan/starOf';
 import { huntingList } from '@core/sourcing/huntingList';
-import { Button } from 'antd';
-import { useState } from 'react';
 import { Link } from 'react-router';
+import { ListActs } from '../../app/ListActs';
 import { useLocale, usePlan, useRows } from '../../app/projectStore';
-import { saveFile } from '../../app/saveFile';
 import shell from '../../app/shell.module.css';
 import { Empty, StitchedNumber } from '../../ui/basics';
 import styles from './sketch.module.css';
@@ -16,21 +14,10 @@ export function HuntingListPage() {
   const plan = usePlan();
   const rows = useRows();
   const locale = useLocale();
-  const [copied, setCopied] = useState<string | null>(null);
   const lines = huntingList(plan);
   const spots = [...new Set(lines.map((line) => line.slot.spotId))];
   const money = (minor: number) => formatMoney(minor, locale.currency, { cents: 'auto' });
   const starred = rows.slots.filter((slot) => !slot.leftOut && starOf(rows, slot) !== null).length;
-  const copy = async () => {
-    try {
-      await navigator.clipboard.writeText(huntingListText(lines, locale));
-      setCopied('Copied');
-    } catch {
-      setCopied('The browser did not let us copy; print it or save the CSV');
-    }
-  };
-  // The byte order mark lets spreadsheets read accents.
-  const csv = () => saveFile('hunting-list.csv', 'text/csv', `\uFEFF${huntingListCsv(lines, locale)}`);
   return (
     <main className={shell.page}>
       <div className={styles.head}>
@@ -41,12 +28,11 @@ export function HuntingListPage() {
             : `${lines.reduce((sum, line) => sum + line.needed, 0)} pieces for ${lines.length} ${lines.length === 1 ? 'slot' : 'slots'}; ${starred} filled from what we own`}
         </p>
         {lines.length > 0 && (
-          <span className={styles.listActs}>
-            <Button onClick={() => void copy()}>Copy as text</Button>
-            <Button onClick={csv}>Save as CSV</Button>
-            <Button onClick={() => window.print()}>Print</Button>
-            {copied && <span role="status">{copied}</span>}
-          </span>
+          <ListActs
+            text={() => huntingListText(lines, locale)}
+            csv={() => huntingListCsv(lines, locale)}
+            fileName="hunting-list.csv"
+          />
         )}
       </div>
       {lines.length === 0 && (
