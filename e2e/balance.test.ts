@@ -101,6 +101,11 @@ describe('a porch of our own', () => {
     await person.press('Buy new: Garden bench');
     await person.press('As found: Lantern');
     await person.seeText('over');
+    // The chips tell what taking another would change.
+    await person.press('Against what is chosen');
+    await person.seeText('−$50.00');
+    await person.press('Against what is chosen');
+    await person.notText('−$50.00');
     // What helps most stands under the purse wherever one is, and one key takes it.
     await person.seeText('This closes it: Bench: Pine bench, as found instead of Garden bench, bought new');
     await person.key('f');

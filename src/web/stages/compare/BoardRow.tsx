@@ -27,6 +27,8 @@ interface BoardRowProps {
   lookedId: string | null;
   /** The number of the present local day. */
   today: number;
+  /** Whether chips tell what would change, rather than what they come to. */
+  isAgainst: boolean;
   onChoose: (optionId: string) => void;
   onWhy: (optionId: string) => void;
   onAdd: (slot: SlotRow, kind: AddableKind) => void;
@@ -48,6 +50,7 @@ function showsTheSame(before: BoardRowProps, now: BoardRowProps): boolean {
     sameOptions(a.options, b.options) &&
     before.lookedId === now.lookedId &&
     before.today === now.today &&
+    before.isAgainst === now.isAgainst &&
     before.onChoose === now.onChoose &&
     before.onWhy === now.onWhy &&
     before.onAdd === now.onAdd
@@ -68,6 +71,9 @@ export const BoardRow = memo(function BoardRow(props: BoardRowProps) {
     .filter((words) => words !== '')
     .join(', ');
   const chosen = options.some((option) => option.chosen);
+  // Two fills beside each other are no one choice to hold the others against.
+  const chosenHere = options.filter((option) => option.chosen);
+  const against = props.isAgainst && chosenHere.length === 1 ? (chosenHere[0] ?? null) : null;
   const names = namesOfOptions(options.map(({ model }) => model));
   const inWay = (way: OptionKind) =>
     options.filter((option) => option.option.kind === way || (way === 'makeover' && option.option.kind === 'make'));
@@ -130,7 +136,7 @@ export const BoardRow = memo(function BoardRow(props: BoardRowProps) {
             {here.map((option) => (
               <Chip
                 key={option.option.id}
-                {...chipFace(option, locale, props.today, names.get(option.option.id))}
+                {...chipFace(option, locale, props.today, names.get(option.option.id), against)}
                 looked={option.option.id === props.lookedId}
                 onChoose={props.onChoose}
                 onWhy={props.onWhy}

@@ -1,6 +1,7 @@
 import { localDay } from '@core/calendar/zonedTime';
 import type { SlotRow } from '@core/model/rows';
 import type { OptionPlan, Plan, SlotPlan } from '@core/plan/computePlan';
+import { Button } from 'antd';
 import { Fragment, useCallback, useDeferredValue, useMemo, useState } from 'react';
 import { Link } from 'react-router';
 import { boardWays, kindNames } from '../../app/optionWords';
@@ -40,6 +41,8 @@ export function ComparePage() {
   }, []);
   const add = useCallback((slot: SlotRow, kind: AddableKind) => setAdding({ slot, kind }), []);
   const closeSheet = useCallback(() => setSheetOpen(false), []);
+  const [isAgainst, setAgainst] = useState(false);
+  const turnAgainst = useCallback(() => setAgainst((before) => !before), []);
 
   if (plan.slots.length === 0) {
     return (
@@ -62,13 +65,16 @@ export function ComparePage() {
           <span className="muted">
             {plan.slots.filter((slot) => slot.open === 0).length} of {plan.slots.length} settled
           </span>
-          <span style={{ marginLeft: 'auto' }}>
+          <span className={styles.headActs}>
+            <Button aria-pressed={isAgainst} type={isAgainst ? 'primary' : 'default'} onClick={turnAgainst}>
+              Against what is chosen
+            </Button>
             <LinkButton to="../balance" primary>
               Make it fit the purse
             </LinkButton>
           </span>
         </div>
-        <Rows looked={looked?.option.id ?? null} onChoose={choose} onWhy={askWhy} onAdd={add} />
+        <Rows looked={looked?.option.id ?? null} isAgainst={isAgainst} onChoose={choose} onWhy={askWhy} onAdd={add} />
         <Shared />
       </section>
       {looked ? (
@@ -102,6 +108,7 @@ function firstOption(plan: Plan): OptionPlan | undefined {
 /** All slots by their spots: the first few at once, the others when there is time. */
 function Rows(props: {
   looked: string | null;
+  isAgainst: boolean;
   onChoose: (optionId: string) => void;
   onWhy: (optionId: string) => void;
   onAdd: (slot: SlotRow, kind: AddableKind) => void;
@@ -140,6 +147,7 @@ function Rows(props: {
                 slot={isLooked ? slot : (later.slot(slot.slot.id) ?? slot)}
                 lookedId={isLooked ? props.looked : null}
                 today={today}
+                isAgainst={props.isAgainst}
                 onChoose={props.onChoose}
                 onWhy={props.onWhy}
                 onAdd={props.onAdd}

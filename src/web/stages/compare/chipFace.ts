@@ -38,30 +38,50 @@ function remark(option: OptionPlan, locale: ProjectLocale): { words: string; ton
   return null;
 }
 
+/** What taking an option instead of what is chosen would change: money and hours with their signs. */
+function differenceFrom(
+  chosen: OptionPlan,
+  option: OptionPlan,
+  { currency }: Pick<ProjectLocale, 'currency'>,
+): { cash: string; hours: string } {
+  const signed = (value: number, words: string) => `${value > 0 ? '+' : ''}${words}`;
+  const { likely, atLeast } = option.switching;
+  const minutes = Math.round(option.hoursAdded.likely - chosen.hoursAdded.likely);
+  return {
+    cash: `${atLeast ? 'at least ' : ''}${signed(likely, formatMoney(likely, currency))}`,
+    hours: signed(minutes, formatMinutes(minutes)),
+  };
+}
+
 /**
  * What an option's chip shows.
  * @param name what it is called among those beside it
+ * @param chosen what its slot is filled with now, where money and hours are told as what taking this instead would change
  */
 export function chipFace(
   option: OptionPlan,
   locale: ProjectLocale,
   today: number,
   name = nameOfOption(option.model),
+  chosen: OptionPlan | null = null,
 ): ChipFace {
   const { cashAdded, stashUsed } = option;
   const note = remark(option, locale);
   const against = comparisonWords(option, locale);
   const range = cashAdded.atLeast ? 'at least ' : 'about ';
+  const day = dayWordsFrom(today, option.usableMs, locale.timeZone);
+  const difference = chosen === null || option.chosen ? null : differenceFrom(chosen, option, locale);
   return {
     optionId: option.option.id,
     kind: kindNames[option.option.kind],
     name,
     cash:
-      cashAdded.low === cashAdded.high
+      difference?.cash ??
+      (cashAdded.low === cashAdded.high
         ? amountWords(cashAdded, locale)
-        : `${range}${formatMoney(cashAdded.likely, locale.currency, { cents: 'auto' })}`,
-    stash: stashUsed > 0 ? `uses ${formatMoney(stashUsed, locale.currency)}` : '',
-    time: `${formatMinutes(option.hoursAdded.likely)} · ${dayWordsFrom(today, option.usableMs, locale.timeZone)}`,
+        : `${range}${formatMoney(cashAdded.likely, locale.currency, { cents: 'auto' })}`),
+    stash: stashUsed > 0 && !difference ? `uses ${formatMoney(stashUsed, locale.currency)}` : '',
+    time: `${difference?.hours ?? formatMinutes(option.hoursAdded.likely)} · ${day}`,
     remark: note?.words ?? against.words,
     tone: note?.tone ?? (against.good ? 'earn' : null),
     edge: edgeColor(option),
