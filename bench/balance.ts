@@ -1,5 +1,6 @@
 import { balance } from '@core/balance/balance';
 import { type Choice, figuresOf, presentChoice } from '@core/balance/choice';
+import { drawPlan } from '@core/balance/draws';
 import { frontier } from '@core/balance/frontier';
 import { highsSolver } from '@core/balance/highsSolver';
 import { GrowingSum, type LinearModel, ModelBuilder, type Solver } from '@core/balance/linearModel';
@@ -287,6 +288,16 @@ export async function balanceBench(): Promise<void> {
   }
   say(
     `  best look within money and hours, ties and all, 5 instances: ${middle(whole).toFixed(0)} ms (most ${Math.max(...whole).toFixed(0)})`,
+  );
+  const draws: number[] = [];
+  for (let seed = 1; seed <= 10; seed += 1) {
+    const plan = instance(seed).program.plan;
+    const began = performance.now();
+    drawPlan(plan);
+    draws.push(performance.now() - began);
+  }
+  say(
+    `  10,000 draws of a plan: ${middle(draws).toFixed(0)} ms (most ${Math.max(...draws).toFixed(0)}); aim: under 500`,
   );
   const own = instance(1);
   const began = performance.now();

@@ -27,6 +27,8 @@ describe('the attic of the demo', () => {
     await person.stage('Compare');
     await person.press('Make it fit the purse');
     await person.seeText('Proven: no other set of choices does better.');
+    await person.seeText('How sure is the plan now?');
+    await person.seeText('what is kept back covers it');
     const found = await changes();
     expect(found).toBeGreaterThan(1);
     await person.press(`Take all ${found}`);

@@ -4,6 +4,7 @@ import type { BalanceTold } from './balance';
 import type { BalancedPlan } from './balancePlan';
 import { changesBetween, type Filled, type SlotChange } from './changes';
 import { type Choice, type ChoiceFigures, presentChoice } from './choice';
+import { drawPlan, type PlanDraws } from './draws';
 import type { FrontierTold } from './frontier';
 import type { WayOutOfIt } from './nothingFits';
 import type { BalanceProgram } from './program';
@@ -49,6 +50,8 @@ export type ToldAnswer =
       cutsAdd: number;
       /** How much the purse would be over if every price came out at its high end, minor units; 0 where it would not. */
       overAtWorst: number;
+      /** How sure the plan would be. */
+      sure: PlanDraws;
     } & ToldPlan)
   | { kind: 'nothingFits'; waysOut: ToldWayOut[] }
   | { kind: 'noAnswer'; reason: string }
@@ -128,7 +131,14 @@ export function toldAnswer(balanced: BalancedPlan, waysOut: readonly WayOutOfIt[
       const { program, choice, figures, open, cutsAdd, after } = balanced;
       const overAtWorst = Math.max(0, -after.purse.money.free.low);
       const laidOut = { ...figures, cash: figures.cash + cutsAdd };
-      return { kind: 'found', open, cutsAdd, overAtWorst, ...toldPlan(program, choice, laidOut) };
+      return {
+        kind: 'found',
+        open,
+        cutsAdd,
+        overAtWorst,
+        sure: drawPlan(after),
+        ...toldPlan(program, choice, laidOut),
+      };
     }
     case 'nothingFits':
       return {

@@ -1,6 +1,7 @@
 import type { BalanceAsk } from '@core/balance/ask';
 import { balancePlan } from '@core/balance/balancePlan';
 import { type Choice, presentChoice } from '@core/balance/choice';
+import { drawPlan, type PlanDraws } from '@core/balance/draws';
 import { frontier } from '@core/balance/frontier';
 import { highsSolver } from '@core/balance/highsSolver';
 import type { Solver } from '@core/balance/linearModel';
@@ -48,12 +49,18 @@ function theSolver(): Promise<Solver> {
 export interface ToldFirst {
   remedies: ToldRemedy[];
   out: ToldOut[];
+  /** How sure the plan now is; told a moment later than the rest. */
+  sure: PlanDraws | null;
 }
 
 /** What helps a plan by itself, and the ways that stay out; nothing is searched. */
 function first(rows: ProjectRows, asOfMs: number, ask: BalanceAsk): ToldFirst {
   const program = balanceProgram(new Plan(rows, asOfMs, memo, cutInFull), ask);
-  return { remedies: whatGives(program, presentChoice(program), ask).map(toldRemedy), out: toldOut(program) };
+  return {
+    remedies: whatGives(program, presentChoice(program), ask).map(toldRemedy),
+    out: toldOut(program),
+    sure: null,
+  };
 }
 
 /**
@@ -71,7 +78,12 @@ async function balance(
 ): Promise<ToldAnswer> {
   const plan = new Plan(rows, asOfMs, memo, cutInFull);
   const program = balanceProgram(plan, ask);
-  tellFirst({ remedies: whatGives(program, presentChoice(program), ask).map(toldRemedy), out: toldOut(program) });
+  const known = {
+    remedies: whatGives(program, presentChoice(program), ask).map(toldRemedy),
+    out: toldOut(program),
+  };
+  tellFirst({ ...known, sure: null });
+  tellFirst({ ...known, sure: drawPlan(plan) });
   const solver = await theSolver();
   const run = (of: number, report: (told: Parameters<typeof toldProgress>[1]) => void) => {
     const began = performance.now();
@@ -87,15 +99,15 @@ async function balance(
     };
   };
   let last = 0;
-  let known: Choice | null = null;
+  let toldLast: Choice | null = null;
   const balanced = balancePlan(
     plan,
     ask,
     run(seconds, (told) => {
       if (performance.now() - last < TELL_MS) return;
       last = performance.now();
-      tell(toldProgress(program, told, known));
-      known = told.choice;
+      tell(toldProgress(program, told, toldLast));
+      toldLast = told.choice;
     }),
   );
   const waysOut =

@@ -9,7 +9,7 @@ import type { ReactNode } from 'react';
 import { useLocale, usePlan } from '../../app/projectStore';
 import { Empty } from '../../ui/basics';
 import styles from './balance.module.css';
-import { canGainWords, lookWords, wayOutWords } from './balanceWords';
+import { canGainWords, lookWords, oddsWords, wayOutWords } from './balanceWords';
 import { Change } from './Change';
 import type { BalanceState } from './useBalance';
 
@@ -41,7 +41,7 @@ export function Answer(
           onKeep={props.onKeep}
         />
       )}
-      {found && found.overAtWorst > 0 && <AtWorst minor={found.overAtWorst} />}
+      {found && found.overAtWorst > 0 && <AtWorst minor={found.overAtWorst} chance={found.sure.overBudget} />}
       {found && found.cutsAdd > 0 && <CutsAdd minor={found.cutsAdd} />}
       {!shown && isSearching && <Skeleton />}
       {answer?.kind === 'nothingFits' && (
@@ -154,12 +154,12 @@ const Skeleton = () => (
   </div>
 );
 
-const AtWorst = (props: { minor: number }) => {
+const AtWorst = (props: { minor: number; chance: number }) => {
   const { currency } = useLocale();
   return (
     <p className="small" style={{ margin: 0 }}>
       At the likely prices. Should every price come out at its high end, it is {formatMoney(props.minor, currency)}{' '}
-      over.
+      over; over the budget it comes out {oddsWords(props.chance)}.
     </p>
   );
 };

@@ -14,6 +14,7 @@ import styles from './balance.module.css';
 import { goalWords, lookWords } from './balanceWords';
 import { KeptSlots } from './KeptSlots';
 import { Remedies } from './Remedies';
+import { Sureness } from './Sureness';
 import { Trades } from './Trades';
 import { useBalance } from './useBalance';
 import { WaysOut } from './WaysOut';
@@ -128,6 +129,9 @@ export function BalancePage() {
           </p>
         )}
         <Remedies remedies={balance.remedies} onTake={take} />
+        {balance.sure && (
+          <Sureness sure={balance.sure} limits={{ cash: budget - purse.money.spent - purse.money.promised, minutes }} />
+        )}
         <KeptSlots onKeep={keep} />
         <WaysOut out={balance.out} />
       </section>

@@ -143,3 +143,11 @@ export function canGainWords(goal: Goal, canGain: number, locale: Money): string
       return goal satisfies never;
   }
 }
+
+/** A chance as one says it. */
+export function oddsWords(chance: number): string {
+  if (chance < 0.005) return 'hardly ever';
+  if (chance > 0.995) return 'nearly always';
+  if (chance < 0.05) return `1 time in ${Math.round(1 / chance)}`;
+  return `${Math.max(1, Math.min(9, Math.round(chance * 10)))} times in 10`;
+}

@@ -1,4 +1,5 @@
 import type { BalanceAsk } from '@core/balance/ask';
+import type { PlanDraws } from '@core/balance/draws';
 import type { ToldAnswer, ToldOut, ToldPlan, ToldProgress, ToldRemedy } from '@core/balance/toldPlan';
 import type { Plan } from '@core/plan/computePlan';
 import { proxy } from 'comlink';
@@ -10,6 +11,8 @@ export interface BalanceState {
   isSearching: boolean;
   remedies: readonly ToldRemedy[];
   out: readonly ToldOut[];
+  /** How sure the plan now is; null until it is drawn. */
+  sure: PlanDraws | null;
   progress: ToldProgress | null;
   /** The best plan so far, while the search goes on. */
   plan: ToldPlan | null;
@@ -22,6 +25,7 @@ const nothingYet: BalanceState = {
   isSearching: true,
   remedies: [],
   out: [],
+  sure: null,
   progress: null,
   plan: null,
   answer: null,
@@ -50,7 +54,7 @@ export function useBalance(plan: Plan, ask: BalanceAsk): BalanceState & { stop: 
   // biome-ignore lint/correctness/useExhaustiveDependencies: the hour and the turn stand for asking again
   useEffect(() => {
     let current = true;
-    setState((before) => ({ ...nothingYet, remedies: before.remedies, out: before.out }));
+    setState((before) => ({ ...nothingYet, remedies: before.remedies, out: before.out, sure: before.sure }));
     const timer = setTimeout(() => {
       // A search that goes on for an older question is of no use any more.
       if (busy.current) {
