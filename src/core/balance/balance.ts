@@ -15,7 +15,6 @@ export interface BalanceTold {
   goal: Goal;
   /** By how much the goal's figure can still get better at the most; infinite while nothing is known. */
   canGain: number;
-  seconds: number;
 }
 
 /** What Balance answers. */
@@ -72,7 +71,6 @@ export function balance(program: BalanceProgram, ask: BalanceAsk, run: BalanceRu
       figures: best?.figures ?? null,
       goal,
       canGain,
-      seconds: run.elapsed(),
     });
   if (!tell(ask.goal, Number.POSITIVE_INFINITY)) return answered(best, ask.goal, Number.POSITIVE_INFINITY);
   const fixed: Row[] = [];
@@ -154,7 +152,7 @@ export function goalSum(linear: LinearProgram, goal: Goal, hourValue: number): S
 }
 
 /** The smallest step in which look values differ: a share of the quantities, while these have a common measure. */
-export function lookStep({ slots }: BalanceProgram): number {
+function lookStep({ slots }: BalanceProgram): number {
   const common = slots.reduce((sum, { quantity }) => (sum * quantity) / greatestDivisor(sum, quantity), 1);
   return common <= 1000 ? 1 / common : 1e-3;
 }

@@ -1,5 +1,5 @@
 import { MICRO } from '../kernel/micro';
-import type { Limits } from './ask';
+import { keepsLimits, type Limits } from './ask';
 import { goalSum, withinLimits } from './balance';
 import { type Choice, type ChoiceFigures, figuresOf, isPossible } from './choice';
 import type { Solver } from './linearModel';
@@ -104,8 +104,8 @@ class FrontierSearch {
 
   private solve(goal: 'leastCash' | 'leastHours', limits: Limits, start: Choice): FrontierPoint | null {
     const { program, linear } = this;
-    const quick = quickChoice(program, { goal, limits, lockedSlotIds: new Set(), leastLiking: 1 }, start, QUICK);
-    const keeps = isPossible(program, quick) && withinFigures(figuresOf(program, quick), limits);
+    const quick = quickChoice(program, { goal, limits }, start, QUICK);
+    const keeps = isPossible(program, quick) && keepsLimits(figuresOf(program, quick), limits);
     const found = withinLimits(program, linear, limits, (rows) =>
       this.run.solver({
         model: { columns: linear.columns, rows: [...linear.rows, ...rows], goal: goalSum(linear, goal, 0) },
@@ -124,11 +124,6 @@ class FrontierSearch {
 
 /** A short search is enough to begin from. */
 const QUICK = { rounds: 3000, repairs: 120 } as const;
-
-const withinFigures = ({ cash, handsMicro, look }: ChoiceFigures, limits: Limits): boolean =>
-  cash <= (limits.cash ?? Number.POSITIVE_INFINITY) &&
-  handsMicro / MICRO <= (limits.minutes ?? Number.POSITIVE_INFINITY) &&
-  look >= (limits.look ?? Number.NEGATIVE_INFINITY) - 1e-6;
 
 /** Only plans that no other beats, from the least cash to the least hours. */
 export function efficient(points: readonly FrontierPoint[]): FrontierPoint[] {

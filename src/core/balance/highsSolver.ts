@@ -76,14 +76,13 @@ function solve(highs: Highs, ask: SolveAsk): Solved {
     if (ask.start) begin(model, ask.start);
     let values: readonly number[] | null = null;
     let isStopped = false;
-    const told = { best: Number.POSITIVE_INFINITY, bound: Number.NEGATIVE_INFINITY, seconds: 0 };
+    const told = { best: Number.POSITIVE_INFINITY, bound: Number.NEGATIVE_INFINITY };
     const report = (found: readonly number[] | null) => {
       if (!ask.report({ ...told, values: found })) isStopped = true;
     };
-    const note = (data: { mip_primal_bound?: number; mip_dual_bound?: number; running_time?: number }) => {
+    const note = (data: { mip_primal_bound?: number; mip_dual_bound?: number }) => {
       told.best = data.mip_primal_bound ?? told.best;
       told.bound = data.mip_dual_bound ?? told.bound;
-      told.seconds = data.running_time ?? told.seconds;
     };
     const callbacks: HighsCallbackMap = {
       [callbackType.mipImprovingSolution](event) {

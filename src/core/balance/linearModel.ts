@@ -78,7 +78,6 @@ export interface SolveProgress {
   /** The best value found, and the best that there can still be; infinite while unknown. */
   best: number;
   bound: number;
-  seconds: number;
   /** The columns of a better answer, where this one is new. */
   values: readonly number[] | null;
 }

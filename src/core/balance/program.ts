@@ -71,7 +71,7 @@ export interface ProgramAsk {
 }
 
 /** Look value of a way for each one of its slot that it fills: importance × liking × its share of the slot. */
-export const lookOfEach = ({ slot, option }: Pick<OptionModel, 'slot' | 'option'>): number =>
+const lookOfEach = ({ slot, option }: Pick<OptionModel, 'slot' | 'option'>): number =>
   (importanceWeight[slot.importance] * likingOf(option)) / slot.quantity;
 
 /** Look value of a set of fills: Σ importance × liking × share filled (definitions of the figures). */

@@ -36,7 +36,7 @@ export interface ProgramPool {
  * The least that parts take of a stock, in millionths of the supply's unit: by area of sheets and rolls, by length of
  * boards. Their joint layout never comes to less.
  */
-export function leastOfParts(pool: Pool, parts: PartBag): number {
+function leastOfParts(pool: Pool, parts: PartBag): number {
   if (pool.kind !== 'supply' || pool.cut === null || partCount(parts) === 0) return 0;
   const { cut } = pool;
   const sum = (of: (widthMm: number, lengthMm: number) => number) =>

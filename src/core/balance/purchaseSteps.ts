@@ -1,7 +1,6 @@
 import { MICRO, toMicro } from '../kernel/micro';
 import { purchaseOf, tripsPulled } from '../plan/model/poolCost';
 import { type SupplyPool, totalOf } from '../plan/model/pools';
-import type { PackPurchase } from '../pricing/cheapestPacks';
 
 /** What buying comes to for every need above that of the step before, up to `upTo`. */
 export interface PurchaseStep {
@@ -10,7 +9,6 @@ export interface PurchaseStep {
   cash: number;
   /** Trips on which it is fetched. */
   tripIds: readonly string[];
-  packs: PackPurchase['packs'];
 }
 
 /** Needs this close are one: what the cheapest packs call equal. */
@@ -26,7 +24,7 @@ const MOST_STEPS = 400;
  * @returns steps with growing `upTo`, the last at or beyond the largest need; null where there would be too many
  */
 export function purchaseSteps(pool: SupplyPool, mostMicro: number): PurchaseStep[] | null {
-  const steps: PurchaseStep[] = [{ upTo: pool.stashMicro + TINY_MICRO, cash: 0, tripIds: [], packs: [] }];
+  const steps: PurchaseStep[] = [{ upTo: pool.stashMicro + TINY_MICRO, cash: 0, tripIds: [] }];
   for (let upTo = pool.stashMicro + TINY_MICRO; upTo < mostMicro; ) {
     if (steps.length > MOST_STEPS) return null;
     const need = totalOf(upTo + TINY_MICRO);
@@ -38,7 +36,6 @@ export function purchaseSteps(pool: SupplyPool, mostMicro: number): PurchaseStep
       upTo,
       cash: purchase.cash.likely,
       tripIds: tripsPulled(pool, need),
-      packs: purchase.packs,
     });
   }
   return steps;

@@ -23,9 +23,11 @@ const WEIGHED_AFTER = { rounds: 60, refills: 8 } as const;
 /** What a must that is open, or a piece taken twice, counts. */
 const MUST = 1_000_000;
 
+/** What is asked of a quick search: what stays out stands in the program. */
+type QuickAsk = Pick<BalanceAsk, 'goal' | 'limits'>;
+
 /** What figures count for a goal in minor units; its ties are broken by a little of the others. */
-function scoreOf(ask: BalanceAsk, hourValue: number): (figures: ChoiceFigures) => number {
-  const { goal } = ask;
+function scoreOf({ goal }: QuickAsk, hourValue: number): (figures: ChoiceFigures) => number {
   return (figures) => {
     const { cash, handsMicro, stashMicro, look } = figures;
     const minutes = handsMicro / MICRO;
@@ -71,7 +73,7 @@ function anotherFill(slot: ProgramSlot | undefined, random: () => number): numbe
  */
 export function quickChoice(
   program: BalanceProgram,
-  ask: BalanceAsk,
+  ask: QuickAsk,
   from: Choice,
   {
     seed = 1,
@@ -111,7 +113,7 @@ class QuickSearch {
   private readonly weights = { ...SOFT };
   private now: number;
 
-  constructor(program: BalanceProgram, ask: BalanceAsk, from: Choice, seed: number) {
+  constructor(program: BalanceProgram, ask: QuickAsk, from: Choice, seed: number) {
     this.program = program;
     this.limits = ask.limits;
     this.random = seededRandom(seed);

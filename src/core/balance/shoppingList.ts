@@ -125,7 +125,6 @@ function linesOf(plan: Plan, poolId: string, pool: Pool, drawn: Parameters<typeo
                 ? `${packs} × ${offer.pieces > 1 ? `pack of ${offer.pieces}` : 'piece'}`
                 : '',
             delivery: delivery.atLeast ? null : delivery.likely,
-            leftOver: 0,
           }),
         },
       ];

@@ -71,7 +71,7 @@ export interface ToldFrontier {
 }
 
 /** How a search goes on; the plan is told once, and left out while it is the same. */
-export interface ToldProgress extends Pick<BalanceTold, 'goal' | 'canGain' | 'seconds'> {
+export interface ToldProgress extends Pick<BalanceTold, 'goal' | 'canGain'> {
   plan?: ToldPlan;
 }
 
@@ -111,7 +111,6 @@ export function toldPlan(program: BalanceProgram, choice: Choice, figures: Choic
 export const toldProgress = (program: BalanceProgram, told: BalanceTold, known: Choice | null): ToldProgress => ({
   goal: told.goal,
   canGain: told.canGain,
-  seconds: told.seconds,
   ...(told.choice && told.figures && told.choice !== known
     ? { plan: toldPlan(program, told.choice, told.figures) }
     : {}),

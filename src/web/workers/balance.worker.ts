@@ -6,7 +6,7 @@ import { frontier } from '@core/balance/frontier';
 import { highsSolver } from '@core/balance/highsSolver';
 import type { Solver } from '@core/balance/linearModel';
 import { whenNothingFits } from '@core/balance/nothingFits';
-import { balanceProgram } from '@core/balance/program';
+import { type BalanceProgram, balanceProgram } from '@core/balance/program';
 import {
   type ToldAnswer,
   type ToldFrontier,
@@ -56,12 +56,14 @@ export interface ToldFirst {
 /** What helps a plan by itself, and the ways that stay out; nothing is searched. */
 function first(rows: ProjectRows, asOfMs: number, ask: BalanceAsk): ToldFirst {
   const program = balanceProgram(new Plan(rows, asOfMs, memo, cutInFull), ask);
-  return {
-    remedies: whatGives(program, presentChoice(program), ask).map(toldRemedy),
-    out: toldOut(program),
-    sure: null,
-  };
+  return firstOf(program, ask);
 }
+
+const firstOf = (program: BalanceProgram, ask: BalanceAsk): ToldFirst => ({
+  remedies: whatGives(program, presentChoice(program), ask).map(toldRemedy),
+  out: toldOut(program),
+  sure: null,
+});
 
 /**
  * Balances a project.
@@ -78,11 +80,8 @@ async function balance(
 ): Promise<ToldAnswer> {
   const plan = new Plan(rows, asOfMs, memo, cutInFull);
   const program = balanceProgram(plan, ask);
-  const known = {
-    remedies: whatGives(program, presentChoice(program), ask).map(toldRemedy),
-    out: toldOut(program),
-  };
-  tellFirst({ ...known, sure: null });
+  const known = firstOf(program, ask);
+  tellFirst(known);
   tellFirst({ ...known, sure: drawPlan(plan) });
   const solver = await theSolver();
   const run = (of: number, report: (told: Parameters<typeof toldProgress>[1]) => void) => {

@@ -36,8 +36,7 @@ export function BalancePage() {
   const [goal, setGoal] = useState<Goal>('bestLook');
   const [own, setOwn] = useState<OwnLimits>(asInTheBrief);
   const { rows, purse } = plan;
-  const { budget, contingencyThousandths } = rows.project;
-  const cash = own.cash ?? mostCashToGo({ budget, contingencyThousandths }, purse);
+  const cash = own.cash ?? mostCashToGo(rows.project, purse);
   const minutes = own.minutes ?? mostMinutesToGo(purse);
   const present = lookOfFills(plan.chosen);
   const look = own.look ?? (goal === 'bestLook' ? null : present);
@@ -46,14 +45,11 @@ export function BalancePage() {
     .map(({ id }) => id)
     .sort()
     .join();
+  // The same set as long as the same slots are kept, so that another goal does not look for the trades anew.
+  const lockedSlotIds = useMemo(() => new Set(kept === '' ? [] : kept.split(',')), [kept]);
   const ask = useMemo<BalanceAsk>(
-    () => ({
-      goal,
-      limits: { cash, minutes, look },
-      lockedSlotIds: new Set(kept === '' ? [] : kept.split(',')),
-      leastLiking: 1,
-    }),
-    [goal, cash, minutes, look, kept],
+    () => ({ goal, limits: { cash, minutes, look }, lockedSlotIds, leastLiking: 1 }),
+    [goal, cash, minutes, look, lockedSlotIds],
   );
   const balance = useBalance(plan, ask);
   const take = useCallback(
@@ -130,7 +126,10 @@ export function BalancePage() {
         )}
         <Remedies remedies={balance.remedies} onTake={take} />
         {balance.sure && (
-          <Sureness sure={balance.sure} limits={{ cash: budget - purse.money.spent - purse.money.promised, minutes }} />
+          <Sureness
+            sure={balance.sure}
+            limits={{ cash: rows.project.budget - purse.money.spent - purse.money.promised, minutes }}
+          />
         )}
         <KeptSlots onKeep={keep} />
         <WaysOut out={balance.out} />

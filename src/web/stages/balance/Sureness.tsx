@@ -1,4 +1,4 @@
-import type { Cause, Driver, PlanDraws, Spread } from '@core/balance/draws';
+import { type Cause, DRAWS, type Driver, type PlanDraws, type Spread } from '@core/balance/draws';
 import { formatMinutes } from '@core/kernel/formatMinutes';
 import { formatMoney } from '@core/kernel/formatMoney';
 import { useLocale } from '../../app/projectStore';
@@ -64,7 +64,8 @@ export function Sureness(props: { sure: PlanDraws; limits: { cash: number; minut
         )}
       </dl>
       <p className="small" style={{ margin: '2px 0 0' }}>
-        Eight of ten outcomes lie between the two figures, reckoned from 10,000 draws of prices, minutes and paint.
+        Eight of ten outcomes lie between the two figures, reckoned from {DRAWS.toLocaleString('en-US')} draws of
+        prices, minutes and paint.
       </p>
     </section>
   );

@@ -140,14 +140,10 @@ export function TradesChart(props: {
             data={all}
             dataKey="minutes"
             isAnimationActive={false}
+            cursor="pointer"
+            onClick={(_point, n) => props.onChoose(n)}
             shape={(point: { cx?: number; cy?: number; n?: number; fits?: boolean }) => (
-              <Chip
-                x={point.cx ?? 0}
-                y={point.cy ?? 0}
-                isChosen={point.n === chosen}
-                fits={point.fits ?? true}
-                onPress={() => props.onChoose(point.n ?? 0)}
-              />
+              <Chip x={point.cx ?? 0} y={point.cy ?? 0} isChosen={point.n === chosen} fits={point.fits ?? true} />
             )}
           />
           <Scatter
@@ -163,12 +159,11 @@ export function TradesChart(props: {
 }
 
 /** A trade, cut like a paint chip; its corner of tape says that it is the one that is shown. */
-function Chip(props: { x: number; y: number; isChosen: boolean; fits: boolean; onPress: () => void }) {
+function Chip(props: { x: number; y: number; isChosen: boolean; fits: boolean }) {
   const size = props.isChosen ? 10 : 7;
   const { x, y } = props;
   return (
-    // biome-ignore lint/a11y/noStaticElementInteractions: the table beneath says and does the same by key
-    <g onClick={props.onPress} style={{ cursor: 'pointer' }}>
+    <g>
       <circle cx={x} cy={y} r={16} fill="transparent" />
       <path
         d={`M${x - size} ${y - size}h${size * 1.5}l${size / 2} ${size / 2}v${size * 1.5}h${-size * 2}z`}

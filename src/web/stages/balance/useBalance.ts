@@ -3,7 +3,7 @@ import type { PlanDraws } from '@core/balance/draws';
 import type { ToldAnswer, ToldOut, ToldPlan, ToldProgress, ToldRemedy } from '@core/balance/toldPlan';
 import type { Plan } from '@core/plan/computePlan';
 import { proxy } from 'comlink';
-import { useCallback, useEffect, useRef, useState } from 'react';
+import { useCallback, useEffect, useMemo, useRef, useState } from 'react';
 import { Searcher } from './searcher';
 
 /** How far the question that is asked now has come. */
@@ -51,7 +51,8 @@ export function useBalance(plan: Plan, ask: BalanceAsk): BalanceState & { stop: 
   const hour = Math.floor(asOfMs / 3_600_000);
   const latest = useRef(asOfMs);
   latest.current = asOfMs;
-  // biome-ignore lint/correctness/useExhaustiveDependencies: the hour and the turn stand for asking again
+  // One object for each time that is asked: by another plan, another question, in another hour, or by hand.
+  const question = useMemo(() => ({ rows, ask, hour, turn }), [rows, ask, hour, turn]);
   useEffect(() => {
     let current = true;
     setState((before) => ({ ...nothingYet, remedies: before.remedies, out: before.out, sure: before.sure }));
@@ -68,9 +69,9 @@ export function useBalance(plan: Plan, ask: BalanceAsk): BalanceState & { stop: 
       };
       searcher.current.work
         .balance(
-          rows,
+          question.rows,
           latest.current,
-          ask,
+          question.ask,
           MOST_SECONDS,
           proxy((told) => tell(told)),
           proxy((progress) => tell({ progress, ...(progress.plan ? { plan: progress.plan } : {}) })),
@@ -96,7 +97,7 @@ export function useBalance(plan: Plan, ask: BalanceAsk): BalanceState & { stop: 
       current = false;
       clearTimeout(timer);
     };
-  }, [rows, ask, hour, turn]);
+  }, [question]);
   useEffect(
     () => () => {
       searcher.current?.end();
