@@ -164,7 +164,7 @@ function Chip(props: { x: number; y: number; isChosen: boolean; fits: boolean })
   const { x, y } = props;
   return (
     <g>
-      <circle cx={x} cy={y} r={16} fill="transparent" />
+      <circle cx={x} cy={y} r={size + 2} fill="transparent" />
       <path
         d={`M${x - size} ${y - size}h${size * 1.5}l${size / 2} ${size / 2}v${size * 1.5}h${-size * 2}z`}
         fill={props.isChosen ? look.tape : look.sheet}
