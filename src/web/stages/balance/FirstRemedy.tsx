@@ -22,8 +22,9 @@ export function FirstRemedy() {
   const { rows } = plan;
   useEffect(() => {
     let current = true;
-    const searcher = new Searcher();
+    let searcher: Searcher | null = null;
     const timer = setTimeout(() => {
+      searcher = new Searcher();
       const { asOfMs, purse } = latest.current;
       searcher.work
         .first(rows, asOfMs, askOfBrief(rows, purse))
@@ -34,7 +35,7 @@ export function FirstRemedy() {
     return () => {
       current = false;
       clearTimeout(timer);
-      searcher.end();
+      searcher?.end();
     };
   }, [rows]);
   // What was found for another plan may not be taken for this one.
