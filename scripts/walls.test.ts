@@ -28,6 +28,7 @@ const coreOrder = [
   'arrange',
   'words',
   'acts',
+  'proposals',
   'formats',
 ];
 /** Packages that some part of the core may use. */

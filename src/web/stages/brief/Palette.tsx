@@ -1,9 +1,10 @@
 import { hexFromLab, type Lab } from '@core/color/lab';
 import { paletteShares, wishedShares } from '@core/plan/paletteShares';
+import { cardsByUse } from '@core/proposals/cardsByUse';
 import { type PaletteRole, paletteRoles } from '@core/state/brief';
 import { Button } from 'antd';
 import { lazy, Suspense, useState } from 'react';
-import { cardsByUse, newColorCard } from '../../app/newOption';
+import { newColorCard } from '../../app/newOption';
 import { useCommands, usePlan, useRows } from '../../app/projectStore';
 import { ColorCardPicker } from '../../ui/ColorCardPicker';
 import { Choice, TextField } from '../../ui/fields';

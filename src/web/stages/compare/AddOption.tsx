@@ -3,6 +3,8 @@ import { stated } from '@core/kernel/price';
 import { mostOf } from '@core/model/finds';
 import type { FindRow, OptionKind, SlotRow } from '@core/model/rows';
 import { findFromPiece } from '@core/plan/stashPieces';
+import { cardsByUse } from '@core/proposals/cardsByUse';
+import { saidOfOrder } from '@core/proposals/optionDrafts';
 import { newFind } from '@core/sourcing/newFind';
 import { readQuickLine } from '@core/sourcing/quickLine';
 import { Button, Modal } from 'antd';
@@ -10,15 +12,7 @@ import { useEffect, useState } from 'react';
 import { Link } from 'react-router';
 import { fillWithPiece } from '../../app/fillWithPiece';
 import { localToday } from '../../app/houseStore';
-import {
-  buyNewOption,
-  cardsByUse,
-  newColorCard,
-  plainOption,
-  proposedOption,
-  saidOfOrder,
-  startOf,
-} from '../../app/newOption';
+import { buyNewOption, newColorCard, plainOption, proposedOption, startOf } from '../../app/newOption';
 import { useCommands, useLocale, useRows } from '../../app/projectStore';
 import { BigChoice } from '../../ui/basics';
 import { ColorCardPicker } from '../../ui/ColorCardPicker';

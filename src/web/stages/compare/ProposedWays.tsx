@@ -1,10 +1,10 @@
 import { localDay } from '@core/calendar/zonedTime';
 import { formatLength } from '@core/kernel/formatLength';
 import { Memo } from '@core/kernel/memo';
+import { cardsByUse } from '@core/proposals/cardsByUse';
 import { completeMeasures } from '@core/surface/furnitureTemplate';
 import { furnitureTemplates } from '@core/surface/templates';
 import { useDeferredValue, useMemo, useState } from 'react';
-import { cardsByUse } from '../../app/newOption';
 import { useLocale, usePlan, useRows } from '../../app/projectStore';
 import { SourceTag } from '../../ui/basics';
 import { chipFace } from './chipFace';

@@ -1,11 +1,12 @@
 import { formatMoney } from '@core/kernel/formatMoney';
 import { sourceName } from '@core/model/sourceName';
+import { saidOfOrder } from '@core/proposals/optionDrafts';
 import { readQuickLine } from '@core/sourcing/quickLine';
 import { sameLook } from '@core/sourcing/sameLook';
 import { Checkbox } from 'antd';
 import { useState } from 'react';
 import { Link } from 'react-router';
-import { buyNewOption, saidOfOrder } from '../../app/newOption';
+import { buyNewOption } from '../../app/newOption';
 import { useCommands, useLocale, usePlan, useRows } from '../../app/projectStore';
 import { SourceField } from '../../app/SourceField';
 import shell from '../../app/shell.module.css';

@@ -1,11 +1,13 @@
 import { mostOf } from '@core/model/finds';
 import type { FindRow, SlotRow } from '@core/model/rows';
 import { quantitiesOf, quantityWords } from '@core/plan/quantities';
+import { cardsByUse } from '@core/proposals/cardsByUse';
+import { firstCoating } from '@core/proposals/optionDrafts';
 import { likelySlot } from '@core/sourcing/likelySlot';
 import { Button, Select } from 'antd';
 import { useState } from 'react';
 import { Link, useNavigate } from 'react-router';
-import { cardsByUse, firstCoating, makeoverOption, plainOption } from '../../app/newOption';
+import { makeoverOption, plainOption } from '../../app/newOption';
 import { useCommands, useRows } from '../../app/projectStore';
 import { TextField } from '../../ui/fields';
 import styles from './hunt.module.css';

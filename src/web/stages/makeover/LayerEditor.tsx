@@ -1,11 +1,12 @@
 import { isColored } from '@core/catalog/coating';
 import { coatings } from '@core/catalog/coatings';
+import { cardsByUse } from '@core/proposals/cardsByUse';
 import { sheetsFor } from '@core/recipe/candidates';
 import type { ChosenLayer } from '@core/recipe/recipeBody';
 import { techniques } from '@core/technique';
 import type { TechniqueParameter } from '@core/technique/technique';
 import { Checkbox, Select } from 'antd';
-import { cardsByUse, newColorCard } from '../../app/newOption';
+import { newColorCard } from '../../app/newOption';
 import { useCommands, useLocale, useRows } from '../../app/projectStore';
 import { ColorCardPicker } from '../../ui/ColorCardPicker';
 import { Choice, LengthField, NumberField } from '../../ui/fields';
