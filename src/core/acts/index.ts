@@ -35,6 +35,7 @@ import { recordReceipt } from './money/recordReceipt';
 import { sellPiece } from './money/sellPiece';
 import { takeBack } from './money/takeBack';
 import { addOption } from './options/addOption';
+import { addOptions } from './options/addOptions';
 import { choose } from './options/choose';
 import { clearChoice } from './options/clearChoice';
 import { leaveOut } from './options/leaveOut';
@@ -96,6 +97,7 @@ const listed = [
   archiveFind,
   keepFind,
   addOption,
+  addOptions,
   editRow('editOption', 'options', 'Option changed'),
   removeOption,
   editRow('editOffer', 'offers', 'Offer changed'),

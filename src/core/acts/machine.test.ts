@@ -10,7 +10,8 @@ import { computePlan } from '../plan/computePlan';
 import { type ActKind, acts } from '.';
 import { type AnyRow, idOf, type RowChange, rowIn, rowsOf } from './changes';
 import { breachesOf } from './invariants';
-import { after, perform } from './perform';
+import { perform } from './perform';
+import { after } from './rowsAfter';
 import { bookedIds, type KeptAct, type KeptChange, undoChanges } from './undoChanges';
 
 const START = emptyProject(project({ id: uuid(1) }));

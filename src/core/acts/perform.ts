@@ -1,10 +1,10 @@
 import { entityOf } from '../model/entities';
-import { withFinds } from '../model/finds';
 import { acts } from '.';
 import { isRefusal, type Problem } from './act';
-import { applyChanges, isProject, type RowChange, rowIn, type Workspace } from './changes';
+import { isProject, type RowChange, rowIn, type Workspace } from './changes';
 import { newBreaches, problemsOf } from './invariants';
 import { problemsOfSchema } from './problems';
+import { after } from './rowsAfter';
 
 /** What an act does to a workspace, or why it is refused. */
 export type Outcome<W extends Workspace = Workspace> =
@@ -15,12 +15,6 @@ export type Outcome<W extends Workspace = Workspace> =
 export type Performed<W extends Workspace = Workspace> =
   | (Extract<Outcome<W>, { ok: true }> & { title: string })
   | Extract<Outcome<W>, { ok: false }>;
-
-/** Rows after the changes, with their finds as they are then. */
-export function after<W extends Workspace>(rows: W, changes: readonly RowChange[]): W {
-  const changed = applyChanges(rows, changes);
-  return isProject(changed) ? (withFinds(changed) as W) : changed;
-}
 
 /**
  * Whether the rows that some changes leave can be kept: each by its own schema, and all together by the invariants.

@@ -5,7 +5,7 @@ import type { Problem } from './act';
 import { type AnyRow, idOf, isProject, type RowChange, rowIn, rowsOf, type Workspace } from './changes';
 import { newBreaches, problemsOf } from './invariants';
 import { keptReferences } from './invariants/references';
-import { after } from './perform';
+import { after } from './rowsAfter';
 
 /** What an act did to one row, as it is kept. Of a row that came or went the contents may be left out: they stand in its table. */
 export interface KeptChange {

@@ -131,3 +131,9 @@ export function completeBuild(build: Build, set: BuildValues): BuildValues {
     ]),
   );
 }
+
+/** Whether some words ask for a thing to make: its name or what it is also called stands in them. */
+export function isAskedFor({ name, words }: Pick<Build, 'name' | 'words'>, text: string): boolean {
+  const asked = text.toLowerCase();
+  return [name, ...words].some((word) => asked.includes(word.toLowerCase()));
+}

@@ -1,5 +1,6 @@
 import { colorName } from '../color/colorName';
 import { grouped } from '../kernel/grouped';
+import { mainLayer } from '../recipe/mainLayer';
 import type { OptionModel } from './model/optionModel';
 
 /** A short name of an option: what it is made of. */
@@ -12,13 +13,11 @@ export function nameOfOption({ finds, offers, recipe }: Pick<OptionModel, 'finds
 
 /** What is done to its pieces, for telling it from another: the coating that was chosen last, and its color. */
 function wayOf({ recipe }: Pick<OptionModel, 'recipe'>): string[] {
-  const layer = recipe?.layers
-    .filter(({ origin, coating }) => origin === 'chosen' && coating.role !== 'primer' && coating.role !== 'clear')
-    .at(-1);
+  const layer = recipe && mainLayer(recipe);
   if (!layer) return [];
   const { coating, technique } = layer;
   const color = layer.colorCardId === null || layer.color === null ? '' : colorName(layer.color);
-  return [color.toLowerCase(), coating.name.toLowerCase(), technique.name.toLowerCase()];
+  return [color.toLowerCase(), (layer.sheet?.kind ?? coating).name.toLowerCase(), technique.name.toLowerCase()];
 }
 
 /**

@@ -174,7 +174,8 @@ function nameOf(candidate: Candidate, plan: RecipePlan): string {
  * @param cardId the color, a card of the context; null while nobody chose one
  * @param cashOf what buying a set of needs takes, minor units; for choosing among repairs
  * @param newId makes the ids of layers
- * @returns at most three that truly differ, the likeliest first; none when nothing holds
+ * @param most how many are looked for
+ * @returns at most so many that truly differ, the likeliest first; none when nothing holds
  */
 export function proposedWays(
   start: RecipeBody,
@@ -184,6 +185,7 @@ export function proposedWays(
   cashOf: (needs: ReadonlyMap<string, number>) => number,
   hourValue: number,
   newId: () => string,
+  most = MOST_WAYS,
 ): ProposedWay[] {
   const [piece] = start.pieces;
   const facts = piece && factsOf(piece, context);
@@ -214,7 +216,7 @@ export function proposedWays(
     if (fails || seen.has(stack)) continue;
     seen.add(stack);
     ways.push({ name: nameOf(candidate, plan), body, plan });
-    if (ways.length === MOST_WAYS) break;
+    if (ways.length >= most) break;
   }
   return ways;
 }

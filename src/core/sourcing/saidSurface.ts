@@ -10,9 +10,12 @@ interface SaidSurface {
   sheen: Sheen;
 }
 
+/** What a thing of no known kind is taken to be made of while nobody says. */
+export const unsaidMaterial = 'veneer';
+
 /** What a line says of a surface; where it says nothing, what the kind of piece usually is. */
 export function saidSurface(line: QuickLine, { usual }: FurnitureTemplate): SaidSurface {
-  const materialId = line.materialId ?? usual?.materialId ?? 'veneer';
+  const materialId = line.materialId ?? usual?.materialId ?? unsaidMaterial;
   if (line.finishId !== null)
     return {
       materialId,

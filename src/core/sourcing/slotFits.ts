@@ -24,6 +24,9 @@ export interface SlotFit {
   blockedBy: readonly string[];
 }
 
+/** What of a thing decides how it lies to slots: a find, or something sold new. */
+export type FitThing = Pick<FindRow, 'id' | 'name' | 'templateId' | 'measures' | 'color' | 'count' | 'counted'>;
+
 /** What a place leaves beyond this much is not told: four inches beside a thing are no question. */
 const TIGHT_MM = 101.6;
 
@@ -32,7 +35,7 @@ const TIGHT_MM = 101.6;
  * those that it goes into, the better fit first; equal ones by number. What is left out, or starred, asks for nothing.
  * @param today local date
  */
-export function slotFits(plan: Plan, find: FindRow, today: string): SlotFit[] {
+export function slotFits(plan: Plan, find: FitThing, today: string): SlotFit[] {
   const size = overallSize(find.templateId, find.measures);
   const kind = pieceKindOf(find.name);
   const piece = fitPiece({

@@ -1,7 +1,9 @@
+import type { WhyOut } from '@core/balance/ways';
 import { hexFromLab } from '@core/color/lab';
 import { formatMinutes } from '@core/kernel/formatMinutes';
 import { formatMoney } from '@core/kernel/formatMoney';
 import type { OptionPlan } from '@core/plan/computePlan';
+import { finishedColor } from '@core/plan/finishedColor';
 import type { ProjectLocale } from './words';
 
 /** The ways to fill a slot, as the board's columns say them. */
@@ -15,6 +17,16 @@ export const kindNames = {
 
 /** The board's columns; scratch building joins when there is something to compute for it. */
 export const boardWays = ['own', 'asFound', 'makeover', 'buyNew'] as const;
+
+/** Why ways stay out, by how many there are. */
+export const outWords: Readonly<Record<WhyOut, string>> = {
+  refused: 'refused',
+  gone: 'passed, returned or sold',
+  late: 'not ready before the reveal',
+  unknownPrice: 'a price is unknown',
+  nothingThere: 'nothing there to use',
+  disliked: 'liked too little',
+};
 
 /** What the option comes to against the yardstick, in a few words. */
 export function comparisonWords(
@@ -54,15 +66,8 @@ export function comparisonWords(
   }
 }
 
-/** The color an option's piece will have. */
+/** The color an option's piece will have, for the edge of its chip. */
 export function edgeColor(option: OptionPlan): string {
-  const { recipe, finds, offers } = option.model;
-  const painted = recipe
-    ? [...recipe.stacks.values()]
-        .flat()
-        .filter((entry) => entry.coats.hiding !== null || entry.leaves.color !== null)
-        .at(-1)?.leaves.color
-    : null;
-  const color = painted ?? finds[0]?.color ?? offers[0]?.offer.color ?? null;
+  const color = finishedColor(option.model);
   return color ? hexFromLab(color) : '#d8d6cc';
 }

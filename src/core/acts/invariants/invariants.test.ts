@@ -9,7 +9,8 @@ import { isTable, rowEntities } from '../../model/entities';
 import { newLedgerLine } from '../../model/newLedgerLine';
 import type { LedgerRow, ProjectRows, SlotRow } from '../../model/rows';
 import { type AnyRow, insert, type RowChange, remove, update, type Workspace } from '../changes';
-import { after, judge } from '../perform';
+import { judge } from '../perform';
+import { after } from '../rowsAfter';
 import { breachesOf, newBreaches } from '.';
 
 const part = (findId: string) => ({ findId, offerId: null, pieces: 1 });

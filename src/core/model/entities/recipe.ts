@@ -10,7 +10,7 @@ export const recipe = defineEntity({
   noun: 'recipe',
   owner: 'project',
   travels: 'always',
-  most: { count: 60, per: 'project' },
+  most: { count: 400, per: 'project' },
   fields: {
     name: line(1, 120),
     body: recipeBodySchema,

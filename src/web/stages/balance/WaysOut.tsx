@@ -1,9 +1,10 @@
 import type { ToldOut } from '@core/balance/toldPlan';
 import type { WhyOut } from '@core/balance/ways';
 import { grouped } from '@core/kernel/grouped';
+import { outWords } from '../../app/optionWords';
 import { usePlan } from '../../app/projectStore';
 import styles from './balance.module.css';
-import { fillWords, outWords } from './balanceWords';
+import { fillWords } from './balanceWords';
 
 /** Ways that are not chosen from, by why. */
 export function WaysOut(props: { out: readonly ToldOut[] }) {

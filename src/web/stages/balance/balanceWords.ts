@@ -1,6 +1,5 @@
 import type { Goal } from '@core/balance/ask';
 import type { ToldChange, ToldFill, ToldWayOut } from '@core/balance/toldPlan';
-import type { WhyOut } from '@core/balance/ways';
 import { formatMinutes } from '@core/kernel/formatMinutes';
 import { formatMoney } from '@core/kernel/formatMoney';
 import { MICRO } from '@core/kernel/micro';
@@ -16,16 +15,6 @@ export const goalWords: Readonly<Record<Goal, { title: string; hint: string }>> 
   leastCash: { title: 'Least cash', hint: 'what is still to pay' },
   leastHours: { title: 'Least hours', hint: 'hands-on time' },
   leastCost: { title: 'Least cost', hint: 'cash, stash used, and hours at what yours is worth' },
-};
-
-/** Why ways stay out, by how many there are. */
-export const outWords: Readonly<Record<WhyOut, string>> = {
-  refused: 'refused',
-  gone: 'passed, returned or sold',
-  late: 'not ready before the reveal',
-  unknownPrice: 'a price is unknown',
-  nothingThere: 'nothing there to use',
-  disliked: 'liked too little',
 };
 
 /** A difference in money with its sign: "−$53.79", "+$4.10"; nothing where there is none. */

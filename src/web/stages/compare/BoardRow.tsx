@@ -4,12 +4,13 @@ import type { OptionPlan, SlotPlan } from '@core/plan/computePlan';
 import { namesOfOptions } from '@core/plan/nameOfOption';
 import { sameShownFigures } from '@core/plan/sameFigures';
 import { memo } from 'react';
+import { Link } from 'react-router';
+import { chipFace } from '../../app/chipFace';
 import { boardWays, kindNames } from '../../app/optionWords';
 import { useCommands, useLocale } from '../../app/projectStore';
 import { StitchedNumber } from '../../ui/basics';
 import type { AddableKind } from './AddOption';
 import { Chip } from './Chip';
-import { chipFace } from './chipFace';
 import styles from './compare.module.css';
 
 function rangeWords(range: SizeRange, what: string, units: 'us' | 'metric'): string {
@@ -96,6 +97,9 @@ export const BoardRow = memo(function BoardRow(props: BoardRowProps) {
               .filter((words) => words !== '')
               .join(' · ')}
           </small>
+          <Link to={`ways?slot=${slot.id}`} aria-label={`propose ways: ${slot.name}`}>
+            propose ways
+          </Link>
           {(chosen || slot.leftOut) && (
             <button
               type="button"

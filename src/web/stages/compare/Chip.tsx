@@ -1,5 +1,6 @@
 import { memo } from 'react';
-import type { ChipFace } from './chipFace';
+import { type ChipFace, cashInParts } from '../../app/chipFace';
+import { ChipPicture, pictureOf } from './ChipPicture';
 import styles from './compare.module.css';
 
 /** An option as a paint chip: one press chooses it; "why" opens its reasons without choosing. */
@@ -7,6 +8,7 @@ export const Chip = memo(function Chip(
   props: ChipFace & { looked: boolean; onChoose: (optionId: string) => void; onWhy: (optionId: string) => void },
 ) {
   const { optionId, kind, name, tone } = props;
+  const { about, sum } = cashInParts(props.cash);
   const why = () => props.onWhy(optionId);
   return (
     <div
@@ -30,11 +32,13 @@ export const Chip = memo(function Chip(
         <span className="visually-hidden">
           {kind}: {name}, cash added{' '}
         </span>
+        <ChipPicture {...pictureOf(props)} />
         <span className={styles.way} aria-hidden="true">
           {kind} · {name}
         </span>
         <b>
-          {props.cash}
+          {about !== '' && <i>{about}</i>}
+          {sum}
           {props.stash !== '' && <span>{props.stash}</span>}
         </b>
         {props.time}

@@ -69,6 +69,7 @@ export function ComparePage() {
             <Button aria-pressed={isAgainst} type={isAgainst ? 'primary' : 'default'} onClick={turnAgainst}>
               Against what is chosen
             </Button>
+            <LinkButton to="ways">Propose ways</LinkButton>
             <LinkButton to="../balance" primary>
               Make it fit the purse
             </LinkButton>

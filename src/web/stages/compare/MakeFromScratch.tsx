@@ -1,6 +1,6 @@
 import { perform } from '@core/acts/perform';
 import { builds } from '@core/build';
-import type { Build } from '@core/build/build';
+import { type Build, isAskedFor } from '@core/build/build';
 import { localDay } from '@core/calendar/zonedTime';
 import { tools } from '@core/catalog/tools';
 import { Memo } from '@core/kernel/memo';
@@ -8,13 +8,13 @@ import type { SlotRow } from '@core/model/rows';
 import { Plan } from '@core/plan/computePlan';
 import { Button, Input } from 'antd';
 import { useCallback, useDeferredValue, useMemo, useState } from 'react';
+import { chipFace } from '../../app/chipFace';
 import { makeOption } from '../../app/newOption';
 import { useCommands, useLocale, usePlan } from '../../app/projectStore';
 import { useGradually } from '../../app/useGradually';
 import { amountWords } from '../../app/words';
 import { SourceTag } from '../../ui/basics';
 import ui from '../../ui/ui.module.css';
-import { chipFace } from './chipFace';
 import styles from './compare.module.css';
 
 type Payload = ReturnType<typeof makeOption>;
@@ -30,17 +30,13 @@ const familyNames: Readonly<Record<Build['family'], string>> = {
 const groupsOf = (slotName: string): { title: string; holds: (build: Build) => boolean }[] => {
   const asked = slotName.toLowerCase();
   return [
-    { title: `For “${slotName}”`, holds: (build) => isNamed(build, asked) },
+    { title: `For “${slotName}”`, holds: (build) => isAskedFor(build, asked) },
     ...Object.entries(familyNames).map(([family, title]) => ({
       title,
-      holds: (build: Build) => build.family === family && !isNamed(build, asked),
+      holds: (build: Build) => build.family === family && !isAskedFor(build, asked),
     })),
   ];
 };
-
-/** Whether a build is what some words ask for. */
-const isNamed = ({ name, words }: Build, text: string): boolean =>
-  [name, ...words].some((word) => text.includes(word.toLowerCase()));
 
 /** What can be made for a slot, each with its cash, hours and day in the plan; one press adds it to the board. */
 export function MakeFromScratch(props: { slot: SlotRow; onTake: (payload: Payload) => void }) {
@@ -56,11 +52,11 @@ export function MakeFromScratch(props: { slot: SlotRow; onTake: (payload: Payloa
     const fits = builds.all.filter(
       (build) =>
         wanted === '' ||
-        isNamed(build, wanted) ||
+        isAskedFor(build, wanted) ||
         [build.name, ...build.words].some((word) => word.toLowerCase().includes(wanted)),
     );
     // What the slot itself asks for is tried first, and stands first.
-    return [...fits.filter((build) => isNamed(build, asked)), ...fits.filter((build) => !isNamed(build, asked))];
+    return [...fits.filter((build) => isAskedFor(build, asked)), ...fits.filter((build) => !isAskedFor(build, asked))];
   }, [wanted, asked]);
   // Each is tried out on the whole plan: a few at a time.
   const tryOut = useCallback(

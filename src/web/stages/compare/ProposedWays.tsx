@@ -5,9 +5,9 @@ import { cardsByUse } from '@core/proposals/cardsByUse';
 import { completeMeasures } from '@core/surface/furnitureTemplate';
 import { furnitureTemplates } from '@core/surface/templates';
 import { useDeferredValue, useMemo, useState } from 'react';
+import { chipFace } from '../../app/chipFace';
 import { useLocale, usePlan, useRows } from '../../app/projectStore';
 import { SourceTag } from '../../ui/basics';
-import { chipFace } from './chipFace';
 import styles from './compare.module.css';
 import { type Proposal, proposalsFor, type Wanted } from './proposals';
 

@@ -1,11 +1,14 @@
+import { hexFromLab } from '@core/color/lab';
 import { worstSeverity } from '@core/kernel/finding';
 import { formatMinutes } from '@core/kernel/formatMinutes';
 import { formatMoney } from '@core/kernel/formatMoney';
 import type { OptionPlan } from '@core/plan/computePlan';
+import { presentColor } from '@core/plan/finishedColor';
 import { nameOfOption } from '@core/plan/nameOfOption';
+import type { Measures } from '@core/surface/furnitureTemplate';
 import { sentenceFor } from '@core/words/sentences';
-import { comparisonWords, edgeColor, kindNames } from '../../app/optionWords';
-import { amountWords, dayWordsFrom, type ProjectLocale } from '../../app/words';
+import { comparisonWords, edgeColor, kindNames } from './optionWords';
+import { amountWords, dayWordsFrom, type ProjectLocale } from './words';
 
 /** What a chip shows, in words only: a chip whose words stay the same need not be drawn again. */
 export interface ChipFace {
@@ -18,7 +21,13 @@ export interface ChipFace {
   time: string;
   remark: string;
   tone: 'warn' | 'look' | 'earn' | null;
+  /** The color that it will have. */
   edge: string;
+  /** What it looks like: its kind and size, its photo if there is one, its color now where that is another. */
+  templateId: string | null;
+  measures: Measures | null;
+  photoId: string | null;
+  present: string | null;
   isChosen: boolean;
   isRefused: boolean;
 }
@@ -53,6 +62,19 @@ function differenceFrom(
   };
 }
 
+/** What an option's piece looks like: the first thing that it is made of. */
+function looksOf({ model }: OptionPlan): Pick<ChipFace, 'templateId' | 'measures' | 'photoId' | 'present'> {
+  const { finds, offers, recipe } = model;
+  const now = recipe ? presentColor(model) : null;
+  const present = now ? hexFromLab(now) : null;
+  const [find] = finds;
+  if (find) return { templateId: find.templateId, measures: find.measures, photoId: find.photoId, present };
+  const offer = offers[0]?.offer;
+  const made = recipe?.built[0]?.piece;
+  const { templateId = null, measures = null } = offer ?? made ?? {};
+  return { templateId, measures, photoId: null, present: null };
+}
+
 /**
  * What an option's chip shows.
  * @param name what it is called among those beside it
@@ -85,7 +107,14 @@ export function chipFace(
     remark: note?.words ?? against.words,
     tone: note?.tone ?? (against.good ? 'earn' : null),
     edge: edgeColor(option),
+    ...looksOf(option),
     isChosen: option.chosen,
     isRefused: option.refused || option.count === 0,
   };
+}
+
+/** Cash as a chip shows it: what makes it no single sum in small, then the sum. */
+export function cashInParts(cash: string): { about: string; sum: string } {
+  const about = ['about ', 'at least '].find((word) => cash.startsWith(word)) ?? '';
+  return { about, sum: cash.slice(about.length) };
 }
