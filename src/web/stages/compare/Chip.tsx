@@ -42,7 +42,7 @@ export const Chip = memo(function Chip(
           {props.stash !== '' && <span>{props.stash}</span>}
         </b>
         {props.time}
-        <em className={tone === null ? undefined : styles[tone]}>{props.remark}</em>
+        <em data-tone={tone ?? undefined}>{props.remark}</em>
       </button>
       <button type="button" className={styles.whyButton} onClick={why} aria-label={`Why: ${kind}, ${name}`}>
         why
