@@ -1,6 +1,7 @@
 import { labFromHex } from '@core/color/lab';
 import { stated } from '@core/kernel/price';
 import { seededRandom } from '@core/kernel/seededRandom';
+import { blankOption } from '@core/model/blankOption';
 import { blankSighting } from '@core/model/blankSighting';
 import type { FindRow, OfferRow, OptionRow, ProjectRows, RecipeRow } from '@core/model/rows';
 import { newSlot, newSpot } from '@core/plan/newRows';
@@ -52,9 +53,7 @@ export function largeProject(seed: number, slotCount = 100): ProjectRows {
       kind,
       parts,
       recipeId,
-      handsOnMinutes: null,
-      liking: null,
-      yardstick: false,
+      ...blankOption,
     });
   for (const [n, slot] of slots.entries()) {
     const template = pick(furnitureTemplates.all);
@@ -84,6 +83,8 @@ export function largeProject(seed: number, slotCount = 100): ProjectRows {
       counted: true,
       freshDays: null,
       inHouse: false,
+      borrowedFrom: '',
+      backBy: null,
       inspected: [],
       sorted: true,
       pieceId: id(),
@@ -105,6 +106,7 @@ export function largeProject(seed: number, slotCount = 100): ProjectRows {
       color: null,
       dream: false,
       arrivedOn: null,
+      rented: null,
     };
     offers.push(offer);
     const part = [{ findId: find.id, offerId: null, pieces: 1 }];

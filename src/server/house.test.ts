@@ -1,5 +1,6 @@
 import { randomUUID } from 'node:crypto';
 import { labFromHex } from '@core/color/lab';
+import { blankOption } from '@core/model/blankOption';
 import type { PieceRow } from '@core/model/rows';
 import { findFromPiece } from '@core/plan/stashPieces';
 import { unknownPiece } from '@core/sourcing/newPiece';
@@ -40,9 +41,7 @@ function use(slotId: string, row: PieceRow, count = 1) {
       kind: 'own' as const,
       parts: [{ findId: find.id, offerId: null, pieces: 1 }],
       recipeId: null,
-      handsOnMinutes: null,
-      liking: null,
-      yardstick: false,
+      ...blankOption,
     },
     fillId: randomUUID(),
     gap: null,

@@ -136,6 +136,7 @@ async function place(): Promise<Place> {
     color: null,
     dream: false,
     arrivedOn: null,
+    rented: null,
   };
   const option = {
     ...way.option,

@@ -80,10 +80,28 @@ export function removeRow<const K extends string, T extends TableName>(
   return act as unknown as Act<K, z.ZodType<{ id: string }>, PlaceOf<T>>;
 }
 
-/** Removals of the options that a test picks, with their fills and with the recipes that no other option uses. */
+/** Plans that are kept by name go on without the slots and ways that go. */
+function plansWithout(rows: ProjectRows, optionIds: ReadonlySet<string>, slotIds: ReadonlySet<string>): RowChange[] {
+  return rows.plans.flatMap((plan): RowChange[] => {
+    const choices = plan.choices
+      .filter(({ slotId }) => !slotIds.has(slotId))
+      .map((choice) => ({ ...choice, fills: choice.fills.filter(({ optionId }) => !optionIds.has(optionId)) }));
+    const isSame =
+      choices.length === plan.choices.length &&
+      choices.every((choice, n) => choice.fills.length === plan.choices[n]?.fills.length);
+    return isSame ? [] : [{ table: 'plans', op: 'update', id: plan.id, values: { choices } }];
+  });
+}
+
+/**
+ * Removals of the options that a test picks, with their fills and with the recipes that no other option uses; plans that
+ * are kept by name go on without them.
+ * @param slotIds slots that go as well, of which those plans say nothing more
+ */
 export function removeOptions(
   rows: ProjectRows,
   gone: (option: ProjectRows['options'][number]) => boolean,
+  slotIds: ReadonlySet<string> = new Set(),
 ): RowChange[] {
   const options = rows.options.filter(gone);
   const ids = new Set(options.map((option) => option.id));
@@ -93,6 +111,7 @@ export function removeOptions(
       !rows.options.some((option) => option.recipeId === recipe.id && !ids.has(option.id)),
   );
   return [
+    ...plansWithout(rows, ids, slotIds),
     ...rows.fills.filter((fill) => ids.has(fill.optionId)).map((fill) => removal('fills', fill.id)),
     ...options.map((option) => removal('options', option.id)),
     ...removeRecipes(rows, new Set(recipes.map((recipe) => recipe.id))),

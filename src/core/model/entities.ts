@@ -8,6 +8,7 @@ import { gap } from './entities/gap';
 import { inspiration } from './entities/inspiration';
 import { layout } from './entities/layout';
 import { ledgerLine } from './entities/ledgerLine';
+import { namedPlan } from './entities/namedPlan';
 import { offer } from './entities/offer';
 import { option } from './entities/option';
 import { override } from './entities/override';
@@ -62,6 +63,7 @@ const listed = [
   ad,
   artwork,
   layout,
+  namedPlan,
 ] as const;
 
 type Listed = (typeof listed)[number];

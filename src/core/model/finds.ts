@@ -31,6 +31,8 @@ export const pieceFields = [
   'inspected',
   'sorted',
   'inHouse',
+  'borrowedFrom',
+  'backBy',
 ] as const satisfies readonly (keyof PieceRow)[];
 type PieceField = (typeof pieceFields)[number];
 

@@ -3,6 +3,7 @@ import { type Build, type BuildValues, completeBuild } from '../build/build';
 import { buildFor } from '../build/buildFor';
 import type { Lab } from '../color/lab';
 import type { Price } from '../kernel/price';
+import { blankOption } from '../model/blankOption';
 import type { ColorCardRow, FindRow, OfferRow, OptionRow, RecipeRow, SlotRow } from '../model/rows';
 import { chosenLayer, type RecipeBody, recipeFor } from '../recipe/recipeBody';
 import type { QuickLine } from '../sourcing/quickLine';
@@ -48,9 +49,7 @@ export function optionDrafts(newId: () => string) {
     kind,
     parts,
     recipeId,
-    handsOnMinutes: null,
-    liking: null,
-    yardstick: false,
+    ...blankOption,
   });
 
   /** The find as it is: own, when it is owned already. */
@@ -167,6 +166,7 @@ export function optionDrafts(newId: () => string) {
       color: null,
       dream: false,
       arrivedOn: null,
+      rented: null,
       ...change,
     };
     return { ...offeredOption(slotId, offer.id), offer };

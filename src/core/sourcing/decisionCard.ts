@@ -6,6 +6,7 @@ import { type Amount, differenceByEnds, exactly } from '../kernel/amount';
 import { currencyExponent } from '../kernel/currencies.data';
 import type { Memo } from '../kernel/memo';
 import { MS_PER_DAY } from '../kernel/units';
+import { blankOption } from '../model/blankOption';
 import { newLedgerLine } from '../model/newLedgerLine';
 import type { ColorCardRow, FindRow, LedgerRow, OptionRow, ProjectRows, RecipeRow, SlotRow } from '../model/rows';
 import { taxAt } from '../model/sourceName';
@@ -75,9 +76,7 @@ const optionRow = (
   kind,
   parts: [{ findId, offerId: null, pieces: 1 }],
   recipeId,
-  handsOnMinutes: null,
-  liking: null,
-  yardstick: false,
+  ...blankOption,
 });
 
 /** How likely a find is to be there later, by what was said of it, else by its kind of place. */

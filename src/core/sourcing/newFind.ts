@@ -54,6 +54,8 @@ export function newFind(id: string, pieceId: string, line: QuickLine, units: Uni
     counted: line.counted,
     freshDays: line.freshDays,
     inHouse: false,
+    borrowedFrom: '',
+    backBy: null,
     inspected: [],
     sorted: true,
     pieceId,

@@ -3,6 +3,7 @@ import type { Command } from '@contract/command';
 import type { ActKind, PayloadOf } from '@core/acts';
 import { labFromHex } from '@core/color/lab';
 import { stated } from '@core/kernel/price';
+import { blankOption } from '@core/model/blankOption';
 import { completeMeasures } from '@core/surface/furnitureTemplate';
 import { furnitureTemplates } from '@core/surface/templates';
 import { afterAll } from 'vitest';
@@ -134,9 +135,7 @@ export function nightstandOption(slotId: string) {
       kind: 'asFound' as const,
       parts: [{ findId, offerId: null, pieces: 1 }],
       recipeId: null,
-      handsOnMinutes: null,
-      liking: null,
-      yardstick: false,
+      ...blankOption,
     },
     find: {
       id: findId,
@@ -161,6 +160,8 @@ export function nightstandOption(slotId: string) {
       counted: true,
       freshDays: null,
       inHouse: false,
+      borrowedFrom: '',
+      backBy: null,
       inspected: [],
       sorted: true,
     },

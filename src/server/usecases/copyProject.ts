@@ -47,6 +47,7 @@ function nextSeason(file: ProjectFile): ProjectFile {
     offers: [],
     options: [],
     fills: [],
+    plans: [],
     recipes: [],
     ledger: [],
     supplyUses: [],

@@ -2,6 +2,7 @@ import type { WhyOut } from '@core/balance/ways';
 import { hexFromLab } from '@core/color/lab';
 import { formatMinutes } from '@core/kernel/formatMinutes';
 import { formatMoney } from '@core/kernel/formatMoney';
+import type { OptionKind } from '@core/model/rows';
 import type { OptionPlan } from '@core/plan/computePlan';
 import { finishedColor } from '@core/plan/finishedColor';
 import type { ProjectLocale } from './words';
@@ -9,14 +10,21 @@ import type { ProjectLocale } from './words';
 /** The ways to fill a slot, as the board's columns say them. */
 export const kindNames = {
   own: 'Own',
+  borrow: 'Borrow',
   asFound: 'As found',
   makeover: 'Makeover',
   make: 'Make',
+  rent: 'Rent',
   buyNew: 'Buy new',
-} as const;
+} as const satisfies Record<OptionKind, string>;
 
-/** The board's columns; scratch building joins when there is something to compute for it. */
-export const boardWays = ['own', 'asFound', 'makeover', 'buyNew'] as const;
+/** The board's columns, each with the kinds of ways that stand in it. */
+export const boardColumns = [
+  { title: 'Own or lent', kinds: ['own', 'borrow'] },
+  { title: 'As found', kinds: ['asFound'] },
+  { title: 'Makeover or make', kinds: ['makeover', 'make'] },
+  { title: 'New or rented', kinds: ['buyNew', 'rent'] },
+] as const satisfies readonly { title: string; kinds: readonly [OptionKind, ...OptionKind[]] }[];
 
 /** Why ways stay out, by how many there are. */
 export const outWords: Readonly<Record<WhyOut, string>> = {

@@ -1,8 +1,9 @@
 import type { FindRow, ProjectRows } from '../../model/rows';
 import { withoutPiece } from '../../recipe/withoutPiece';
-import { type Decision, refuse } from '../act';
+import { type Decision, isRefusal, refuse } from '../act';
 import { type RowChange, update } from '../changes';
 import { removeOptions, removeRecipes } from '../rowActs';
+import { after } from '../rowsAfter';
 
 /**
  * Takes a find out of the project's ways: the options that use it go with their choices, and makeovers that stay for
@@ -33,4 +34,21 @@ export function withoutFind(rows: ProjectRows, find: FindRow, isKept: boolean): 
     changes.push(...(isOrphan ? removeRecipes(rows, new Set([recipe.id])) : [update('recipes', recipe.id, { body })]));
   }
   return [...changes, ...removeOptions(rows, (option) => gone.has(option.id))];
+}
+
+/**
+ * Takes finds out of the project's ways and puts them away, one after the other, since the ways of one may be those of
+ * the next.
+ */
+export function putAwayFinds(rows: ProjectRows, finds: readonly FindRow[]): Decision {
+  const changes: RowChange[] = [];
+  let present = rows;
+  for (const find of finds) {
+    const left = withoutFind(present, find, true);
+    if (isRefusal(left)) return left;
+    const own = [...left, update('sightings', find.id, { archived: true })];
+    changes.push(...own);
+    present = after(present, own);
+  }
+  return changes;
 }

@@ -1,9 +1,9 @@
 import { z } from 'zod';
 import { id, minorUnits, moment, paragraph } from '../../model/fields';
 import { linesInForce } from '../../pricing/ledger';
-import { type Decision, isRefusal, projectAct, refuse } from '../act';
-import { type RowChange, update } from '../changes';
-import { withoutFind } from '../finds/findOptions';
+import { isRefusal, projectAct, refuse } from '../act';
+import { update } from '../changes';
+import { putAwayFinds } from '../finds/findOptions';
 import { ledgerLine } from './ledgerChanges';
 
 /** Sells something of ours: what it brought is income of this project, and the piece leaves the house and the plan. */
@@ -19,15 +19,11 @@ export const sellPiece = projectAct({
     if (piece.borrowedFrom !== '') return refuse('pieceId', piece.name, 'a piece that is not borrowed');
     if (linesInForce(rows.ledger).some(({ kind, subject }) => kind === 'saleIncome' && subject.id === piece.id))
       return refuse('pieceId', piece.name, 'a piece that is not sold yet');
-    const leaving = finds.map((find): Decision => {
-      const changes = withoutFind(rows, find, true);
-      return isRefusal(changes) ? changes : [...changes, update('sightings', find.id, { archived: true })];
-    });
-    const refused = leaving.find(isRefusal);
-    if (refused) return refused;
+    const leaving = putAwayFinds(rows, finds);
+    if (isRefusal(leaving)) return leaving;
     const said = { paid: payload.income, ledgerId: payload.ledgerId, atMs: payload.atMs };
     return [
-      ...(leaving as RowChange[][]).flat(),
+      ...leaving,
       ...(piece.inHouse ? [update('pieces', piece.id, { inHouse: false })] : []),
       ledgerLine(said, 'saleIncome', { kind: 'piece', id: piece.id }, { note: payload.note }),
     ];

@@ -4,8 +4,8 @@ import { id, minorUnits, moment, paragraph, wholeNumber } from '../../model/fiel
 import type { LedgerRow, ProjectRows } from '../../model/rows';
 import { linesInForce, takenBack } from '../../pricing/ledger';
 import { type Decision, isRefusal, projectAct, refuse } from '../act';
-import { type RowChange, remove, update } from '../changes';
-import { withoutFind } from '../finds/findOptions';
+import { remove, update } from '../changes';
+import { putAwayFinds } from '../finds/findOptions';
 import { ledgerLine } from './ledgerChanges';
 
 /** What leaves with the money that came back: the piece or some of it, the choice of an order, a part of a supply. */
@@ -16,16 +16,13 @@ function whatLeaves(rows: ProjectRows, payment: LedgerRow, pieces: number | null
       const piece = rows.pieces.find((row) => row.id === subjectId);
       if (piece && pieces !== null && piece.count > pieces)
         return [update('pieces', piece.id, { count: piece.count - pieces })];
-      const leaving = rows.finds
-        .filter((find) => find.pieceId === subjectId)
-        .map((find): Decision => {
-          const changes = withoutFind(rows, find, true);
-          return isRefusal(changes) ? changes : [...changes, update('sightings', find.id, { archived: true })];
-        });
-      const refused = leaving.find(isRefusal);
-      if (refused) return refused;
+      const leaving = putAwayFinds(
+        rows,
+        rows.finds.filter((find) => find.pieceId === subjectId),
+      );
+      if (isRefusal(leaving)) return leaving;
       const gone = piece?.inHouse ? [update('pieces', piece.id, { inHouse: false })] : [];
-      return [...(leaving as RowChange[][]).flat(), ...gone];
+      return [...leaving, ...gone];
     }
     case 'offer': {
       const options = new Set(

@@ -11,6 +11,9 @@ export const removeSlot = projectAct({
   payload: z.strictObject({ id }),
   decide: (rows, payload) =>
     rows.slots.some((slot) => slot.id === payload.id)
-      ? [...removeOptions(rows, (option) => option.slotId === payload.id), remove('slots', payload.id)]
+      ? [
+          ...removeOptions(rows, (option) => option.slotId === payload.id, new Set([payload.id])),
+          remove('slots', payload.id),
+        ]
       : refuse('id', payload.id, 'a slot that is still there'),
 });

@@ -1,3 +1,4 @@
+import { z } from 'zod';
 import { furnitureTemplates } from '../../surface/templates';
 import { defineEntity } from '../entity';
 import { line, localDate, minorUnits, refersTo, registered, wholeNumber, yesNo } from '../fields';
@@ -29,5 +30,7 @@ export const offer = defineEntity({
     dream: yesNo,
     /** The day on which what was ordered came; null while it is awaited, or not ordered. */
     arrivedOn: localDate.nullable(),
+    /** Rented, not sold: when it goes back, and what is left for it and comes back; null where it is sold. */
+    rented: z.strictObject({ backBy: localDate.nullable(), deposit: minorUnits }).nullable(),
   },
 });

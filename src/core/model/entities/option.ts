@@ -1,8 +1,8 @@
 import { z } from 'zod';
 import { defineEntity } from '../entity';
-import { oneOf, refersTo, wholeNumber, yesNo } from '../fields';
+import { minorUnits, oneOf, refersTo, wholeNumber, yesNo } from '../fields';
 
-export const optionKinds = ['own', 'asFound', 'makeover', 'make', 'buyNew'] as const;
+export const optionKinds = ['own', 'borrow', 'asFound', 'makeover', 'make', 'rent', 'buyNew'] as const;
 export type OptionKind = (typeof optionKinds)[number];
 
 /** Pieces taken from a find or an offer, for each one of the slot's quantity. */
@@ -34,5 +34,13 @@ export const option = defineEntity({
     handsOnMinutes: wholeNumber(0, 6000, 'minutes').nullable(),
     liking: wholeNumber(1, 5).nullable(),
     yardstick: yesNo,
+    /** What it could be sold for once this is done to it, minor units; null where nobody thought about it. */
+    resaleAfter: minorUnits.nullable(),
+    /** How much use it is thought to be of: times used, looks it stands in, years it lasts; null where nobody said. */
+    lasts: z.strictObject({
+      uses: wholeNumber(1, 100_000, 'uses').nullable(),
+      looks: wholeNumber(1, 1_000, 'looks').nullable(),
+      years: wholeNumber(1, 200, 'years').nullable(),
+    }),
   },
 });

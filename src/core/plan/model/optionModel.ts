@@ -3,7 +3,7 @@ import { partsTimes } from '../../cutting/part';
 import { toMicro } from '../../kernel/micro';
 import { addMinutes, type Minutes, mapMinutes, noMinutes } from '../../kernel/minutes';
 import { mostOf } from '../../model/finds';
-import type { FindRow, OfferRow, OptionRow, SlotRow } from '../../model/rows';
+import type { FindRow, OfferRow, OptionKind, OptionRow, SlotRow } from '../../model/rows';
 import type { RecipePlan } from '../../recipe/computeRecipe';
 import { amountTerm, type SupplyTerm, type WorkTerm } from '../../recipe/pieceDemand';
 import type { RecipeBody } from '../../recipe/recipeBody';
@@ -59,8 +59,19 @@ function termsOfFlaws(find: FindRow): SupplyTerm[] {
   );
 }
 
-/** Placing what is owned, or found and wiped: usual minutes while the stylist says nothing (estimated). */
-export const usualPlacingMinutes = { own: 10, asFound: 15, makeover: 0, make: 0, buyNew: 0 } as const;
+/**
+ * Placing what is owned, or found and wiped; fetching what is lent or rented, wiping it and taking it back: usual minutes
+ * while the stylist says nothing (estimated).
+ */
+export const usualPlacingMinutes: Readonly<Record<OptionKind, number>> = {
+  own: 10,
+  borrow: 40,
+  asFound: 15,
+  makeover: 0,
+  make: 0,
+  rent: 40,
+  buyNew: 0,
+};
 
 /**
  * Compiles an option. Parts that point nowhere are left out, and an option without parts covers all that is asked.

@@ -13,6 +13,7 @@ import { Hunt1765100000000 } from './1765100000000-hunt';
 import { Arrivals1765200000000 } from './1765200000000-arrivals';
 import { Cutting1765300000000 } from './1765300000000-cutting';
 import { Balance1765400000000 } from './1765400000000-balance';
+import { Plans1765500000000 } from './1765500000000-plans';
 
 /** All migrations, oldest first. */
 export const migrations = [
@@ -31,4 +32,5 @@ export const migrations = [
   Arrivals1765200000000,
   Cutting1765300000000,
   Balance1765400000000,
+  Plans1765500000000,
 ];

@@ -3,6 +3,7 @@ import type { ToldChange, ToldFill, ToldWayOut } from '@core/balance/toldPlan';
 import { formatMinutes } from '@core/kernel/formatMinutes';
 import { formatMoney } from '@core/kernel/formatMoney';
 import { MICRO } from '@core/kernel/micro';
+import type { OptionKind } from '@core/model/rows';
 import type { Plan } from '@core/plan/computePlan';
 import { namesOfOptions } from '@core/plan/nameOfOption';
 import { dateWords, type ProjectLocale } from '../../app/words';
@@ -46,20 +47,25 @@ export function differenceWords(
 }
 
 /** Options by what a person calls them beside the others of their slot. */
-function namesIn(plan: Plan, slotId: string): (fill: ToldFill) => { name: string; kind: string; find: string | null } {
+function namesIn(
+  plan: Plan,
+  slotId: string,
+): (fill: ToldFill) => { name: string; kind: OptionKind | null; find: string | null } {
   const options = plan.slot(slotId)?.options ?? [];
   const names = namesOfOptions(options.map(({ model }) => model));
   return ({ optionId }) => {
     const option = options.find((own) => own.option.id === optionId);
     return {
       name: names.get(optionId) ?? 'an option that is gone',
-      kind: option?.option.kind ?? '',
+      kind: option?.option.kind ?? null,
       find: option?.model.finds[0]?.id ?? null,
     };
   };
 }
 
-const asWay: Readonly<Record<string, (name: string) => string>> = {
+const asWay: Readonly<Record<OptionKind, (name: string) => string>> = {
+  borrow: (name) => `${name}, borrowed`,
+  rent: (name) => `${name}, rented`,
   own: (name) => `${name}, from the house`,
   asFound: (name) => `${name}, as found`,
   makeover: (name) => `${name}, made over`,
@@ -76,7 +82,7 @@ export function fillWords(plan: Plan, slotId: string, fills: readonly ToldFill[]
   return fills
     .map((fill) => {
       const { name, kind } = named(fill);
-      const words = asWay[kind]?.(name) ?? name;
+      const words = kind === null ? name : asWay[kind](name);
       return quantity > 1 ? `${fill.count} × ${words}` : words;
     })
     .join(' and ');

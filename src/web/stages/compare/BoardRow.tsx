@@ -6,7 +6,7 @@ import { sameShownFigures } from '@core/plan/sameFigures';
 import { memo } from 'react';
 import { Link } from 'react-router';
 import { chipFace } from '../../app/chipFace';
-import { boardWays, kindNames } from '../../app/optionWords';
+import { boardColumns, kindNames } from '../../app/optionWords';
 import { useCommands, useLocale } from '../../app/projectStore';
 import { StitchedNumber } from '../../ui/basics';
 import type { AddableKind } from './AddOption';
@@ -76,8 +76,7 @@ export const BoardRow = memo(function BoardRow(props: BoardRowProps) {
   const chosenHere = options.filter((option) => option.chosen);
   const against = props.isAgainst && chosenHere.length === 1 ? (chosenHere[0] ?? null) : null;
   const names = namesOfOptions(options.map(({ model }) => model));
-  const inWay = (way: OptionKind) =>
-    options.filter((option) => option.option.kind === way || (way === 'makeover' && option.option.kind === 'make'));
+  const inColumn = (kinds: readonly OptionKind[]) => options.filter(({ option }) => kinds.includes(option.kind));
   return (
     <>
       <div className={styles.slot}>
@@ -133,13 +132,15 @@ export const BoardRow = memo(function BoardRow(props: BoardRowProps) {
           )}
         </div>
       </div>
-      {boardWays.map((way) => {
-        const here = inWay(way);
+      {boardColumns.map(({ title, kinds }) => {
+        const here = inColumn(kinds);
+        const [way] = kinds;
         return (
-          <div className={styles.cell} key={way}>
+          <div className={styles.cell} key={title}>
             {here.map((option) => (
               <Chip
                 key={option.option.id}
+                isUsual={option.option.kind === way}
                 {...chipFace(option, locale, props.today, names.get(option.option.id), against)}
                 looked={option.option.id === props.lookedId}
                 onChoose={props.onChoose}

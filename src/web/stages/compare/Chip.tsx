@@ -5,7 +5,13 @@ import styles from './compare.module.css';
 
 /** An option as a paint chip: one press chooses it; "why" opens its reasons without choosing. */
 export const Chip = memo(function Chip(
-  props: ChipFace & { looked: boolean; onChoose: (optionId: string) => void; onWhy: (optionId: string) => void },
+  props: ChipFace & {
+    looked: boolean;
+    /** Whether it is what its column is mostly for; another says what it is. */
+    isUsual: boolean;
+    onChoose: (optionId: string) => void;
+    onWhy: (optionId: string) => void;
+  },
 ) {
   const { optionId, kind, name, tone } = props;
   const { about, sum } = cashInParts(props.cash);
@@ -33,6 +39,11 @@ export const Chip = memo(function Chip(
           {kind}: {name}, cash added{' '}
         </span>
         <ChipPicture {...pictureOf(props)} />
+        {!props.isUsual && (
+          <span className={styles.mark} aria-hidden="true">
+            {kind}
+          </span>
+        )}
         <span className={styles.way} aria-hidden="true">
           {kind} · {name}
         </span>

@@ -4,7 +4,7 @@ import type { OptionPlan, Plan, SlotPlan } from '@core/plan/computePlan';
 import { Button } from 'antd';
 import { Fragment, useCallback, useDeferredValue, useMemo, useState } from 'react';
 import { Link } from 'react-router';
-import { boardWays, kindNames } from '../../app/optionWords';
+import { boardColumns } from '../../app/optionWords';
 import { useCommands, useLocale, usePlan, useRows } from '../../app/projectStore';
 import shell from '../../app/shell.module.css';
 import { useLatest } from '../../app/useLatest';
@@ -128,11 +128,11 @@ function Rows(props: {
   }, [spots, plan.slots]);
   let drawn = 0;
   return (
-    <div className={styles.grid} style={{ '--ways': boardWays.length } as React.CSSProperties}>
+    <div className={styles.grid} style={{ '--ways': boardColumns.length } as React.CSSProperties}>
       <div className={styles.ch}>Slot</div>
-      {boardWays.map((way) => (
-        <div className={styles.ch} key={way}>
-          {kindNames[way]}
+      {boardColumns.map(({ title }) => (
+        <div className={styles.ch} key={title}>
+          {title}
         </div>
       ))}
       {groups.map(({ spot, slots }) => (

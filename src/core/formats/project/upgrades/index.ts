@@ -6,6 +6,7 @@ import { cutting } from './cutting';
 import { house } from './house';
 import { hunt } from './hunt';
 import { piecesAndSightings } from './piecesAndSightings';
+import { plans } from './plans';
 import { recipes } from './recipes';
 
 /** A change of the project file's shape: from version `from` to the next. Input and output are parsed JSON. */
@@ -25,6 +26,7 @@ export const fileUpgrades: readonly FileUpgrade[] = [
   arrivals,
   cutting,
   balance,
+  plans,
 ];
 
 /** Brings an older file to the present shape, step by step; a file without a known version is given back as it is. */
