@@ -2,6 +2,7 @@ import { parseNumber } from './parseNumber';
 import {
   G_PER_OUNCE,
   G_PER_POUND,
+  L_PER_CUBIC_FOOT,
   M2_PER_L_PER_FT2_PER_GALLON,
   M2_PER_SQUARE_FOOT,
   M2_PER_SQUARE_INCH,
@@ -87,6 +88,16 @@ const quantities = {
   // By the meter: cloth, ribbon and tape are sold by the yard, boards by the foot.
   m: { us: 'yd', metric: 'm', units: lengths },
   boardM: { us: 'ft', metric: 'm', units: lengths },
+  // Room that a thing takes up, in liters.
+  roomL: {
+    us: 'ft³',
+    metric: 'l',
+    units: [
+      unit('l', 1, ['liter', 'liters', 'litre', 'litres']),
+      unit('m³', 1000, ['m3', 'cubicmeter', 'cubicmeters']),
+      unit('ft³', L_PER_CUBIC_FOOT, ['ft3', 'cuft', 'cubicfoot', 'cubicfeet']),
+    ],
+  },
   celsius: {
     us: '°F',
     metric: '°C',

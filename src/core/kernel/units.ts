@@ -13,6 +13,9 @@ export const ML_PER_US_QUART = ML_PER_US_GALLON / 4;
 export const ML_PER_US_PINT = ML_PER_US_GALLON / 8;
 export const ML_PER_US_FLUID_OUNCE = 29.5735295625;
 
+/** A cubic foot: 304.8 mm cubed. */
+export const L_PER_CUBIC_FOOT = MM_PER_FOOT ** 3 / 1e6;
+
 /** ft² per US gallon → m² per liter; derived from the exact factors (0.0245424). */
 export const M2_PER_L_PER_FT2_PER_GALLON = M2_PER_SQUARE_FOOT / (ML_PER_US_GALLON / 1000);
 

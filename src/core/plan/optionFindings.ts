@@ -1,5 +1,5 @@
 import { mayHoldLead } from '../catalog/substrates';
-import type { FindRow, PieceRow } from '../model/rows';
+import type { FindRow, OfferRow, PieceRow } from '../model/rows';
 import { isMade } from '../recipe/workpiece';
 import { cautionsFor } from '../safety/cautions';
 import type { SafetyFacts } from '../safety/facts';
@@ -45,6 +45,24 @@ export function findingsOfOption(plan: PlanModel, model: OptionModel): readonly 
     pieces: model.finds.flatMap((find) => plan.piece(find.pieceId) ?? []),
     spotName: plan.rows.spots.find(({ id }) => id === model.slot.spotId)?.name ?? '',
   });
+}
+
+/** What renting says: when it goes back, and what is left for it meanwhile. */
+function rentFindings(
+  { id, name, rented }: OfferRow,
+  { model, revealDate, standsUntil }: { model: OptionModel; revealDate: string | null; standsUntil: string | null },
+): OptionFinding[] {
+  if (rented === null) return [];
+  const where = { kind: 'option' as const, id: model.option.id };
+  const needed = standsUntil ?? revealDate;
+  const findings: OptionFinding[] = [];
+  if (rented.backBy === null)
+    findings.push({ code: 'rent.noDate', severity: 'note', where, figures: { piece: name, offer: id } });
+  else if (needed !== null && rented.backBy < needed)
+    findings.push({ code: 'rent.goesBack', severity: 'warn', where, figures: { piece: name, date: rented.backBy } });
+  if (rented.deposit > 0)
+    findings.push({ code: 'rent.deposit', severity: 'note', where, figures: { piece: name, amount: rented.deposit } });
+  return findings;
 }
 
 /** Findings of an option, its recipe's and beyond them: size, refused kinds, unknown prices, the place, dates. */
@@ -97,6 +115,7 @@ export function optionFindings(of: {
         where: { kind: 'option', id: option.id },
         figures: { piece: offer.name },
       });
+    findings.push(...rentFindings(offer, of));
   }
   findings.push(...placeFindings(model, household, of.pieces), ...houseFindings(of));
   if (model.capacity < slot.quantity) {

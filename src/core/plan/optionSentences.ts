@@ -1,5 +1,6 @@
-import type { FindingOf, Sentences } from '../kernel/finding';
+import type { FindingOf, SentenceLocale, Sentences } from '../kernel/finding';
 import { formatLength } from '../kernel/formatLength';
+import { formatMoney } from '../kernel/formatMoney';
 import type { PriceFinding } from '../pricing/priceSentences';
 import type { RecipeFinding } from '../recipe/recipeSentences';
 
@@ -16,6 +17,12 @@ export const optionSentences = {
     `${f.piece} is borrowed: ask ${f.owner} before it is altered, and note the answer in the house. As it is, it can be used.`,
   'house.goesBack': (f: { piece: string; owner: string; date: string }) =>
     `${f.piece} goes back to ${f.owner} by ${f.date}, before the look comes down.`,
+  'rent.noDate': (f: { piece: string; offer: string }) =>
+    `${f.piece} is rented: nobody said until when. Say when it goes back, so that it is not due before the look comes down.`,
+  'rent.goesBack': (f: { piece: string; date: string }) =>
+    `${f.piece} is rented until ${f.date}, before the look comes down.`,
+  'rent.deposit': (f: { piece: string; amount: number }, locale: SentenceLocale) =>
+    `${formatMoney(f.amount, locale.currency)} is left for ${f.piece} and comes back with it: it is in no figure here, and has to be at hand meanwhile.`,
   'house.wilts': (f: { piece: string; days: number; from: string; stands: number; standIn: string }) =>
     `${f.piece} stays fresh about ${counted(f.days, 'day')} and the look stands ${counted(f.stands, 'day')}: cut or buy it on ${f.from}, and ${f.standIn === '' ? 'plan fresh ones or a lasting stand-in for afterwards' : `afterwards put there: ${f.standIn}`}.`,
   'house.freshFrom': (f: { piece: string; days: number; from: string; until: string }) =>

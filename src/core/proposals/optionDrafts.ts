@@ -52,9 +52,14 @@ export function optionDrafts(newId: () => string) {
     ...blankOption,
   });
 
-  /** The find as it is: own, when it is owned already. */
+  /** The find as it is: own, when it is owned already; borrowed, when somebody would lend it. */
   const plainOption = (slotId: string, find: FindRow, isNew: boolean): AddOption => ({
-    option: optionRow(slotId, find.state === 'owned' ? 'own' : 'asFound', onePiece(find.id), null),
+    option: optionRow(
+      slotId,
+      find.state === 'owned' ? 'own' : find.borrowedFrom !== '' ? 'borrow' : 'asFound',
+      onePiece(find.id),
+      null,
+    ),
     find: isNew ? find : null,
     offer: null,
     recipe: null,
@@ -142,7 +147,7 @@ export function optionDrafts(newId: () => string) {
     colorCard: null,
   });
 
-  /** Something sold new. */
+  /** Something sold new, or rented. */
   const buyNewOption = (
     slotId: string,
     name: string,
@@ -169,7 +174,8 @@ export function optionDrafts(newId: () => string) {
       rented: null,
       ...change,
     };
-    return { ...offeredOption(slotId, offer.id), offer };
+    const draft = { ...offeredOption(slotId, offer.id), offer };
+    return offer.rented === null ? draft : { ...draft, option: { ...draft.option, kind: 'rent' } };
   };
 
   /** A new color card. */

@@ -94,7 +94,7 @@ export function thingsAround(plan: Plan, house: readonly PieceRow[], today: stri
   });
   const offers = [
     ...rows.offers
-      .filter(({ dream, arrivedOn }) => !dream && arrivedOn === null)
+      .filter(({ dream, arrivedOn, rented }) => !dream && arrivedOn === null && rented === null)
       .map((offer) => ({
         offer: { kind: 'offer', offerId: offer.id, name: offer.name } as const,
         fits: thing(offer.id, offer.name, offer.templateId, { measures: offer.measures, color: offer.color }),

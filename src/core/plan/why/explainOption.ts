@@ -6,6 +6,7 @@ import { explainHoursAdded, explainHoursAlone } from './explainHours';
 import { explainStash } from './explainStash';
 import { explainSwitching } from './explainSwitching';
 import { explainUsableOn } from './explainUsableOn';
+import { explainUsedUp } from './explainUsedUp';
 import { explainWorthUpTo } from './explainWorthUpTo';
 
 type Explanation = (plan: Plan, option: OptionPlan) => Explained;
@@ -21,6 +22,7 @@ const explanations = {
   cashAlone: { label: 'Cash alone', explain: explainCashAlone },
   hoursAlone: { label: 'Hours alone', explain: explainHoursAlone },
   switching: { label: 'Switching', explain: explainSwitching },
+  usedUp: { label: 'Used up', explain: explainUsedUp },
 } satisfies Record<string, { label: string; explain: Explanation }>;
 
 export type OptionFigure = keyof typeof explanations;

@@ -44,7 +44,7 @@ export function AddOption(props: { slot: SlotRow | null; kind: AddableKind; onCl
   const set = (change: Partial<OptionForm>) => setForm((before) => ({ ...before, ...change }));
   const { what, findId, cost, wish, card, ours } = form;
   const [draftIds, setDraftIds] = useState(newIds);
-  const [problem, setProblem] = useState<{ field: 'what' | 'cost'; words: string } | null>(null);
+  const [problem, setProblem] = useState<{ field: 'what' | 'cost' | 'owner'; words: string } | null>(null);
   useEffect(() => {
     setKind(props.kind);
     if (slot) {
@@ -53,7 +53,9 @@ export function AddOption(props: { slot: SlotRow | null; kind: AddableKind; onCl
       setDraftIds(newIds);
     }
   }, [slot, props.kind]);
-  const inHouse = useNamedPieces(slot && ours === null && findId === null && kind !== 'buyNew' ? what : '');
+  const inHouse = useNamedPieces(
+    slot && ours === null && findId === null && kind !== 'buyNew' && kind !== 'rent' && kind !== 'borrow' ? what : '',
+  );
   if (!slot) return null;
 
   const finds = rows.finds.filter((find) => find.state !== 'passed' && !find.archived);
@@ -68,26 +70,28 @@ export function AddOption(props: { slot: SlotRow | null; kind: AddableKind; onCl
   /** The piece that is spoken of, as far as it was said; a new one is drafted from the line. */
   const draft = draftOf();
   function draftOf(): FindRow | null {
-    if (known) return known;
-    if (ours) return findFromPiece(draftIds.find, ours);
+    if (known && kind !== 'borrow') return known;
+    if (ours && kind !== 'borrow') return findFromPiece(draftIds.find, ours);
     if (what.trim() === '') return null;
     const found = newFind(draftIds.find, draftIds.piece, line, locale.units);
     const story =
-      kind === 'own'
+      kind === 'own' || kind === 'borrow'
         ? { ...found.story, tag: { state: 'free' as const }, lines: [] }
         : typedCost?.ok
           ? { ...found.story, tag: stated(typedCost.value) }
           : found.story;
-    return { ...found, version: 1, state: kind === 'own' ? 'owned' : 'seen', story };
+    const lent = kind === 'borrow' ? { borrowedFrom: form.owner.trim(), backBy: form.backBy } : {};
+    return { ...found, version: 1, state: kind === 'own' ? 'owned' : 'seen', story, ...lent };
   }
   const along = ours ? [ours] : [];
   /** Whether the piece is described here, and no piece that is known already. */
-  const isDescribed = kind === 'buyNew' || (known === null && ours === null);
+  const isFromShop = kind === 'buyNew' || kind === 'rent';
+  const isDescribed = isFromShop || kind === 'borrow' || (known === null && ours === null);
   /** What the line itself says it costs. */
   const saidCost = line.tag?.state === 'stated' ? plainMoney(line.tag.low * line.quantity, locale.currency) : '';
 
   const add = () => {
-    if (kind === 'buyNew') {
+    if (isFromShop) {
       if (what.trim() === '')
         return setProblem({ field: 'what', words: 'What is it: nothing yet; accepted: text of 1 to 120 characters' });
       const price = cost.trim() === '' ? null : parseMoney(cost, locale.currency);
@@ -100,7 +104,10 @@ export function AddOption(props: { slot: SlotRow | null; kind: AddableKind; onCl
         slot.id,
         line.name,
         price ? stated(price.ok ? price.value : 0) : (line.tag ?? { state: 'unknown' }),
-        saidOfOrder(line),
+        {
+          ...saidOfOrder(line),
+          ...(kind === 'rent' ? { rented: { backBy: form.backBy, deposit: form.deposit } } : {}),
+        },
         line.templateId ?? rows.finds[0]?.templateId ?? 'freeBox',
       );
       run('addOption', payload);
@@ -116,6 +123,8 @@ export function AddOption(props: { slot: SlotRow | null; kind: AddableKind; onCl
         field: 'cost',
         words: `Tag: “${cost}”; accepted: an amount like 12 or 12.50, or nothing while unknown`,
       });
+    if (kind === 'borrow' && form.owner.trim() === '')
+      return setProblem({ field: 'owner', words: 'Who lends it: nobody yet; accepted: a name of 1 to 120 characters' });
     // Said beside the paint already.
     if (kind === 'makeover' && borrowed) return;
     if (kind === 'makeover') {
@@ -152,9 +161,11 @@ export function AddOption(props: { slot: SlotRow | null; kind: AddableKind; onCl
         onChange={setKind}
         choices={[
           { value: 'own', title: 'Use ours', hint: 'already in the house' },
+          { value: 'borrow', title: 'Borrow', hint: 'somebody lends it' },
           { value: 'asFound', title: 'As found', hint: 'buy it, use it' },
           { value: 'makeover', title: 'Make over', hint: 'paint, paper or wrap it' },
           { value: 'make', title: 'Make it', hint: 'from scratch' },
+          { value: 'rent', title: 'Rent', hint: 'goes back after' },
           { value: 'buyNew', title: 'Buy new', hint: 'the yardstick' },
         ]}
       />

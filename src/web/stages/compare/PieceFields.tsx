@@ -2,8 +2,15 @@ import type { FindRow, OptionKind, PieceRow } from '@core/model/rows';
 import { Button, Input, type InputRef, Select } from 'antd';
 import { useRef } from 'react';
 import { useLocale } from '../../app/projectStore';
+import { DateField, MoneyField, TextField } from '../../ui/fields';
 import styles from '../../ui/ui.module.css';
 import type { OptionForm } from './optionForm';
+
+const placeholders: Partial<Record<OptionKind, string>> = {
+  buyNew: 'nightstand, new',
+  borrow: 'tall glass vase',
+  rent: 'folding screen, three panels',
+};
 
 /** What is it, what would you do with it, what does it cost: a piece that is known, or a new one in a line. */
 export function PieceFields(props: {
@@ -17,16 +24,17 @@ export function PieceFields(props: {
   isDescribed: boolean;
   /** What the line itself says it costs. */
   saidCost: string;
-  problem: { field: 'what' | 'cost'; words: string } | null;
+  problem: { field: 'what' | 'cost' | 'owner'; words: string } | null;
   onEnter: () => void;
 }) {
   const locale = useLocale();
   const wishInput = useRef<InputRef>(null);
   const { kind, form, set, finds, inHouse, isDescribed, saidCost, problem, onEnter } = props;
   const { ours } = form;
+  const isFromShop = kind === 'buyNew' || kind === 'rent';
   return (
     <>
-      {kind !== 'buyNew' && finds.length > 0 && (
+      {!isFromShop && kind !== 'borrow' && finds.length > 0 && (
         <label className={styles.field} htmlFor="option-piece">
           <span>A piece that is entered already</span>
           <Select
@@ -59,7 +67,7 @@ export function PieceFields(props: {
             value={form.what}
             onChange={(event) => set({ what: event.target.value })}
             onPressEnter={kind === 'makeover' ? () => wishInput.current?.focus() : onEnter}
-            placeholder={kind === 'buyNew' ? 'nightstand, new' : 'nightstand, half off, one drawer sticks'}
+            placeholder={placeholders[kind] ?? 'nightstand, half off, one drawer sticks'}
             autoFocus
             autoComplete="off"
           />
@@ -95,9 +103,35 @@ export function PieceFields(props: {
           />
         </label>
       )}
-      {isDescribed && kind !== 'own' && (
+      {kind === 'borrow' && (
+        <TextField
+          label="Who lends it?"
+          value={form.owner}
+          error={problem?.field === 'owner' ? problem.words : null}
+          onCommit={(owner) => set({ owner })}
+        />
+      )}
+      {(kind === 'borrow' || kind === 'rent') && (
+        <DateField
+          label="Goes back by"
+          value={form.backBy}
+          hint="a date like 2026-06-20; empty while nobody said"
+          onCommit={(backBy) => set({ backBy })}
+        />
+      )}
+      {kind === 'rent' && (
+        <MoneyField
+          label="Deposit, comes back"
+          value={form.deposit}
+          currency={locale.currency}
+          onCommit={(deposit) => set({ deposit })}
+        />
+      )}
+      {isDescribed && kind !== 'own' && kind !== 'borrow' && (
         <label className={styles.field} htmlFor="option-cost">
-          <span>What does it cost? Empty while unknown</span>
+          <span>
+            {kind === 'rent' ? 'What does renting it cost in all?' : 'What does it cost?'} Empty while unknown
+          </span>
           <Input
             id="option-cost"
             aria-label="What does it cost?"

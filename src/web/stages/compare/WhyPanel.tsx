@@ -18,9 +18,11 @@ import { SourceField } from '../../app/SourceField';
 import { amountWords, dayWords } from '../../app/words';
 import { LinkButton } from '../../ui/basics';
 import { DateField, MoneyField, NumberField, PriceField, TextField } from '../../ui/fields';
+import { SideBySide } from '../../ui/layout';
 import { SettleBox } from '../../ui/SettleBox';
 import styles from './compare.module.css';
 import { Liking } from './Liking';
+import { OptionFacts } from './OptionFacts';
 import { WhyTree } from './WhyTree';
 
 /** The answer to "why?" for one option: its figures as receipts, what to mind, what can be done with it. */
@@ -110,6 +112,7 @@ export function WhyPanel(props: {
           Remove option
         </Button>
       </div>
+      <OptionFacts key={option.option.id} option={option} />
       {model.offers[0] && <OfferFields option={option} />}
     </aside>
   );
@@ -189,6 +192,22 @@ function OfferFields(props: { option: OptionPlan }) {
         whole
         onCommit={(leadDays) => set({ leadDays })}
       />
+      {offer.rented !== null && (
+        <SideBySide across={2}>
+          <DateField
+            label="Goes back by"
+            value={offer.rented.backBy}
+            hint="empty: nobody said"
+            onCommit={(backBy) => set({ rented: { ...offer.rented, backBy } })}
+          />
+          <MoneyField
+            label="Deposit, comes back"
+            value={offer.rented.deposit}
+            currency={locale.currency}
+            onCommit={(deposit) => set({ rented: { ...offer.rented, deposit } })}
+          />
+        </SideBySide>
+      )}
       {(paid || promise) && offer.leadDays > 0 && (
         <DateField
           label="Came on"

@@ -10,11 +10,25 @@ export interface OptionForm {
   findId: string | null;
   /** A piece of the house. */
   ours: PieceRow | null;
+  /** Whose it is, when it goes back, and what is left for it, where it is lent or rented; as they were typed. */
+  owner: string;
+  backBy: string | null;
+  deposit: number;
   /** A color that was picked; else the words say it, or the palette. */
   card: ColorCardRow | null;
 }
 
-export const emptyForm: OptionForm = { what: '', cost: '', wish: '', findId: null, ours: null, card: null };
+export const emptyForm: OptionForm = {
+  what: '',
+  cost: '',
+  wish: '',
+  owner: '',
+  backBy: null,
+  deposit: 0,
+  findId: null,
+  ours: null,
+  card: null,
+};
 
 /** An amount as it is typed, without its currency. */
 export const plainMoney = (minor: number, currency: string) =>
