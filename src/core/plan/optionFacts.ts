@@ -8,7 +8,11 @@ export type Reversible = 'untouched' | 'comesOff' | 'forGood' | 'made';
 
 /** Works that take nothing off a piece and leave nothing on it. */
 const harmless: ReadonlySet<string> = new Set([
+  'brushOut',
   'clean',
+  'wetClean',
+  'dust',
+  'alcoholWipe',
   'mask',
   'leadTest',
   'dismantle',
