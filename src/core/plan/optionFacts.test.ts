@@ -68,7 +68,8 @@ describe('what else decides about a way', () => {
     const recipes = body
       ? [{ ...body, body: { ...body.body, preparations: [{ kind: 'strip' as const, zoneKeys: 'all' as const }] } }]
       : [];
-    expect(reversibleOf(one(stripped.of, { ...laminate, recipes }).only.model)).toBe('forGood');
+    const varnished = { finds: [{ ...chest, finishId: 'glossyVarnish' }] };
+    expect(reversibleOf(one(stripped.of, { ...varnished, recipes }).only.model)).toBe('forGood');
     expect(reversibleOf(one(option('m', 's', 'make')).only.model)).toBe('made');
   });
 

@@ -103,6 +103,7 @@ export const furtherPages: readonly Page[] = [
   { path: 'makeover/machine', load: async () => (await import('../stages/makeover')).MachinePage },
   { path: 'makeover/cut/:key', load: async () => (await import('../stages/makeover')).CutPage },
   { path: 'makeover/:recipeId', load: async () => (await import('../stages/makeover')).MakeoverPage },
+  { path: 'compare/plans', load: async () => (await import('../stages/compare')).PlansPage },
   { path: 'compare/ways', load: async () => (await import('../stages/compare')).WaysPage },
   { path: 'balance/list', load: async () => (await import('../stages/balance')).ShoppingListPage },
   { path: 'assumptions', load: async () => (await import('../stages/assumptions')).AssumptionsPage },

@@ -1,5 +1,6 @@
 import { localDay } from '@core/calendar/zonedTime';
 import type { SlotRow } from '@core/model/rows';
+import { boardFilters, boardOrder, boardSorts } from '@core/plan/boardOrder';
 import type { OptionPlan, Plan, SlotPlan } from '@core/plan/computePlan';
 import { Button } from 'antd';
 import { Fragment, useCallback, useDeferredValue, useMemo, useState } from 'react';
@@ -8,9 +9,11 @@ import { boardColumns } from '../../app/optionWords';
 import { useCommands, useLocale, usePlan, useRows } from '../../app/projectStore';
 import shell from '../../app/shell.module.css';
 import { useLatest } from '../../app/useLatest';
+import { useSearchState } from '../../app/useSearchState';
 import { Empty, LinkButton } from '../../ui/basics';
 import { type AddableKind, AddOption } from './AddOption';
 import { BoardRow } from './BoardRow';
+import { BoardTools } from './BoardTools';
 import styles from './compare.module.css';
 import { moveOnBoard } from './moveOnBoard';
 import { SharedSupplies } from './SharedSupplies';
@@ -42,6 +45,14 @@ export function ComparePage() {
   const add = useCallback((slot: SlotRow, kind: AddableKind) => setAdding({ slot, kind }), []);
   const closeSheet = useCallback(() => setSheetOpen(false), []);
   const [isAgainst, setAgainst] = useState(false);
+  const [search, update] = useSearchState();
+  const filter = boardFilters.find((known) => known === search.get('show')) ?? 'all';
+  const sort = boardSorts.find((known) => known === search.get('by')) ?? 'number';
+  const ordered = useMemo(() => boardOrder(plan.slots, filter, sort), [plan.slots, filter, sort]);
+  const setView = useCallback(
+    (key: 'show' | 'by', value: string) => update((next) => next.set(key, value), { replace: true }),
+    [update],
+  );
   const turnAgainst = useCallback(() => setAgainst((before) => !before), []);
 
   if (plan.slots.length === 0) {
@@ -69,13 +80,23 @@ export function ComparePage() {
             <Button aria-pressed={isAgainst} type={isAgainst ? 'primary' : 'default'} onClick={turnAgainst}>
               Against what is chosen
             </Button>
+            <LinkButton to="plans">Plans</LinkButton>
             <LinkButton to="ways">Propose ways</LinkButton>
             <LinkButton to="../balance" primary>
               Make it fit the purse
             </LinkButton>
           </span>
         </div>
-        <Rows looked={looked?.option.id ?? null} isAgainst={isAgainst} onChoose={choose} onWhy={askWhy} onAdd={add} />
+        <BoardTools filter={filter} sort={sort} shown={ordered.length} onChange={setView} />
+        <Rows
+          slots={ordered}
+          isGrouped={sort === 'number'}
+          looked={looked?.option.id ?? null}
+          isAgainst={isAgainst}
+          onChoose={choose}
+          onWhy={askWhy}
+          onAdd={add}
+        />
         <Shared />
       </section>
       {looked ? (
@@ -108,6 +129,9 @@ function firstOption(plan: Plan): OptionPlan | undefined {
 
 /** All slots by their spots: the first few at once, the others when there is time. */
 function Rows(props: {
+  slots: readonly SlotPlan[];
+  /** Whether they stand by their spots; in another order each row says its own. */
+  isGrouped: boolean;
   looked: string | null;
   isAgainst: boolean;
   onChoose: (optionId: string) => void;
@@ -121,11 +145,13 @@ function Rows(props: {
   const lookedSlotId = props.looked === null ? undefined : plan.model.option(props.looked)?.slot.id;
   // What was pressed follows at once; the other rows follow right after, without holding the page up.
   const later = useDeferredValue(plan);
-  const shown = useFirstFew(plan.slots.length);
+  const { slots: asked, isGrouped } = props;
+  const shown = useFirstFew(asked.length);
   const groups = useMemo(() => {
+    if (!isGrouped) return [{ spot: null, slots: asked }];
     const byPosition = [...spots].sort((a, b) => a.position - b.position);
-    return byPosition.map((spot) => ({ spot, slots: slotsOf(plan.slots, spot.id) })).filter(hasSlots);
-  }, [spots, plan.slots]);
+    return byPosition.map((spot) => ({ spot, slots: slotsOf(asked, spot.id) })).filter(hasSlots);
+  }, [spots, asked, isGrouped]);
   let drawn = 0;
   return (
     <div className={styles.grid} style={{ '--ways': boardColumns.length } as React.CSSProperties}>
@@ -136,8 +162,8 @@ function Rows(props: {
         </div>
       ))}
       {groups.map(({ spot, slots }) => (
-        <Fragment key={spot.id}>
-          {spots.length > 1 && <div className={styles.spotName}>{spot.name}</div>}
+        <Fragment key={spot?.id ?? 'all'}>
+          {spot && spots.length > 1 && <div className={styles.spotName}>{spot.name}</div>}
           {slots.map((slot) => {
             drawn += 1;
             if (drawn > shown) return null;

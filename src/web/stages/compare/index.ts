@@ -1,4 +1,5 @@
 export { ComparePage } from './ComparePage';
+export { PlansPage } from './PlansPage';
 export { PurseWhy } from './PurseWhy';
 export { WaysPage } from './WaysPage';
 export { WhyTree } from './WhyTree';
