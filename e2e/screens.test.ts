@@ -41,6 +41,8 @@ const places: [string, () => string, string][] = [
   ['labels', () => `${project}/makeover/labels`, 'Bags of hardware'],
   ['a makeover', () => `${project}/makeover/${recipe}`, 'Coats until it hides'],
   ['board', () => `${project}/compare`, 'Which way for each slot?'],
+  ['ways proposed', () => `${project}/compare/ways`, 'Tried on the plan as it stands'],
+  ['plans', () => `${project}/compare/plans`, 'Keep what is chosen now as'],
   ['balance', () => `${project}/balance`, 'No plan costs less, however long it takes.'],
   ['shopping list', () => `${project}/balance/list`, 'for all that is chosen'],
   ['assumptions', () => `${project}/assumptions`, 'Assumptions'],

@@ -1,8 +1,9 @@
 import type { PieceRow, SlotRow } from '@core/model/rows';
+import { cardsByUse } from '@core/proposals/cardsByUse';
 import { slotsToPropose } from '@core/proposals/proposeWays';
 import { Button } from 'antd';
 import { useMemo, useState } from 'react';
-import { useNavigate, useSearchParams } from 'react-router';
+import { Link, useNavigate, useSearchParams } from 'react-router';
 import { useCommands, useLocale, usePlan } from '../../app/projectStore';
 import shell from '../../app/shell.module.css';
 import { Empty, LinkButton, StitchedNumber } from '../../ui/basics';
@@ -63,6 +64,9 @@ function Ways(props: { slots: readonly SlotRow[]; isOne: boolean }) {
     run('addOptions', { options: taken.map(({ payload }) => payload) }, [...pieces.values()]);
     navigate(to);
   };
+  const lacksPalette =
+    plan.rows.project.brief.palette.length === 0 && slots.some(({ colorCardIds }) => colorCardIds.length === 0);
+  const [usual] = cardsByUse(plan.rows);
   const many = taken.length === 1 ? 'it' : `${taken.length} ways`;
   return (
     <main className={styles.page}>
@@ -72,6 +76,13 @@ function Ways(props: { slots: readonly SlotRow[]; isOne: boolean }) {
           From the house, what was seen, what can be made and what is sold new, in every finish that holds. Strike out
           what you do not want; nothing is chosen yet.
         </p>
+        {lacksPalette && (
+          <p className="small">
+            No palette and no slot’s color is said yet: finishes are tried in{' '}
+            {usual ? usual.name : 'no color of their own'}. <Link to="../brief">Say the palette</Link>, and they are
+            tried in that.
+          </p>
+        )}
         <p role="status" aria-live="polite" className="small">
           {isSearching
             ? `Trying ${slots.length === 1 ? '' : `slot ${Math.min(slots.length, told.length + 1)} of ${slots.length} `}on the plan …`
