@@ -1,25 +1,19 @@
 import { dayBegins } from '../calendar/zonedTime';
-import { coatings } from '../catalog/coatings';
-import { skillFactors } from '../catalog/labor.data';
-import type { Amount } from '../kernel/amount';
-import { fromMicro } from '../kernel/micro';
-import type { ThreePoints } from '../kernel/pertBeta';
 import { QuantileTable } from '../kernel/pertBetaQuantile';
 import { correlationOfRanks, ranksOf } from '../kernel/rankCorrelation';
 import { seededRandom } from '../kernel/seededRandom';
 import { MS_PER_DAY } from '../kernel/units';
-import type { Plan } from '../plan/computePlan';
-import { ownHandsOf } from '../plan/model/optionModel';
-import type { SupplyPool } from '../plan/model/pools';
+import type { OptionPlan, Plan } from '../plan/computePlan';
 import { optionDates } from '../plan/optionDates';
-import { coatingRateKey } from '../recipe/stack';
-import { partsOfSupplyKey } from '../recipe/supplyKey';
-import { isFilm } from '../technique/sheetWork';
-import { type PurchaseStep, purchaseSteps, stepAt } from './purchaseSteps';
+import { type DrawLines, linesOfOption, linesOfPlan, type PriceLine } from './drawLines';
+import { stepAt } from './purchaseSteps';
 
 /** How often a plan is drawn, and what the draws begin from. */
 export const DRAWS = 10_000;
 const SEED = 1;
+
+/** How the mending of a single flaw may go otherwise than was thought: half or twice as long (modelling choice). */
+const noiseOfFlaw = new QuantileTable({ low: 0.5, usual: 1, high: 2 });
 
 /** How many prices are ranked by how far the money follows them. */
 const MOST_RANKED = 8;
@@ -63,119 +57,6 @@ export interface Driver {
   correlation: number;
 }
 
-/** A price that may come out otherwise; for a supply the whole purchase moves with it. */
-interface PriceLine {
-  name: string;
-  table: QuantileTable;
-  /** How far it can move, minor units. */
-  widthMinor: number;
-}
-
-/** A supply whose need moves with how far it spreads. */
-interface SupplyLine extends PriceLine {
-  needMicro: number;
-  steps: readonly PurchaseStep[];
-  rate: QuantileTable;
-  usualRate: number;
-}
-
-/** What one draw reads. */
-interface Lines {
-  fixedCash: number;
-  prices: readonly PriceLine[];
-  supplies: readonly SupplyLine[];
-  fixedMinutes: number;
-  /** Work of every choice, which moves with skill. */
-  hands: readonly QuantileTable[];
-  skill: QuantileTable;
-  usualSkill: number;
-}
-
-const pointsOf = ({ low, likely, high }: Pick<Amount, 'low' | 'likely' | 'high'>): ThreePoints => ({
-  low: Math.min(low, likely),
-  usual: likely,
-  high: Math.max(high, likely),
-});
-
-const sure: ThreePoints = { low: 1, usual: 1, high: 1 };
-
-/** How far a coating spreads, as its table has it; sure where a label or the stylist said so, or it is no coating. */
-function rateOf(plan: Plan, pool: SupplyPool): ThreePoints {
-  const coating = coatings.find(partsOfSupplyKey(pool.key).kindId);
-  if (!coating || isFilm(coating) || pool.isAlways || pool.cut) return sure;
-  const { source } = plan.assumptions.get(coatingRateKey(coating), [`supply:${pool.key}`]);
-  return source.kind === 'label' || source.kind === 'you' ? sure : coating.spreadingRate;
-}
-
-function linesOf(plan: Plan): Lines {
-  const prices: PriceLine[] = [];
-  const supplies: SupplyLine[] = [];
-  let [fixedCash, fixedMinutes] = [0, 0];
-  for (const { pool, drawn, cost } of plan.sums.lines) {
-    const { cash } = cost;
-    fixedMinutes += fromMicro(cost.handsMicro);
-    if (pool.kind === 'supply' && drawn.parts.length === 0) {
-      const rate = rateOf(plan, pool);
-      const most = Math.ceil((drawn.amount * rate.usual) / rate.low);
-      const steps = purchaseSteps(pool, most);
-      const likely = Math.max(1, cash.likely);
-      const factor = { low: cash.low / likely, likely: 1, high: cash.high / likely };
-      if (steps && !pool.isAlways) {
-        supplies.push({
-          name: pool.name,
-          widthMinor: cash.high - cash.low,
-          table: new QuantileTable(cash.likely > 0 ? pointsOf(factor) : sure),
-          needMicro: drawn.amount,
-          steps,
-          rate: new QuantileTable(rate),
-          usualRate: rate.usual,
-        });
-        continue;
-      }
-    }
-    if (cash.low === cash.high) fixedCash += cash.likely;
-    else
-      prices.push({ name: nameOf(pool), widthMinor: cash.high - cash.low, table: new QuantileTable(pointsOf(cash)) });
-  }
-  const hands = plan.chosen.map(({ model, count }) => {
-    const own = ownHandsOf(model, count);
-    // What is stated, like placing, moves with nobody's skill.
-    const stated = model.hands.onceMicro + model.hands.eachMicro * count;
-    fixedMinutes += fromMicro(stated);
-    const work = (micro: number) => fromMicro(micro - stated);
-    return new QuantileTable(pointsOf({ low: work(own.low), likely: work(own.likely), high: work(own.high) }));
-  });
-  const { skill: skillId } = plan.rows.project;
-  const isSaid = plan.assumptions.get(`skill.${skillId}`).source.kind === 'you';
-  const figure = isSaid ? sure : skillFactors[skillId];
-  return {
-    fixedCash,
-    prices,
-    supplies,
-    fixedMinutes,
-    hands,
-    skill: new QuantileTable(figure),
-    usualSkill: figure.usual,
-  };
-}
-
-function nameOf(pool: Plan['sums']['lines'][number]['pool']): string {
-  switch (pool.kind) {
-    case 'find':
-      return pool.find.name;
-    case 'order':
-      return pool.offer.name;
-    case 'supply':
-    case 'tool':
-    case 'trip':
-      return pool.name;
-    case 'session':
-      return '';
-    default:
-      return pool satisfies never;
-  }
-}
-
 /** What many draws came to, and what each of them began from: chances from 0 to 1. */
 interface Drawn {
   cash: Float64Array;
@@ -187,11 +68,11 @@ interface Drawn {
   byPrice: readonly Float64Array[];
 }
 
-const movingPrices = ({ prices, supplies }: Lines): PriceLine[] =>
+const movingPrices = ({ prices, supplies }: DrawLines): PriceLine[] =>
   [...prices, ...supplies].filter(({ table }) => !table.isSure);
 
 /** Draws the lines so many times. */
-function draw(lines: Lines, count: number): Drawn {
+function draw(lines: DrawLines, count: number): Drawn {
   const random = seededRandom(SEED);
   const list = () => new Float64Array(count);
   const moving = movingPrices(lines);
@@ -225,14 +106,16 @@ function draw(lines: Lines, count: number): Drawn {
     }
     drawn.cash[n] = Math.round(cash);
     let work = 0;
-    for (const table of lines.hands) work += table.at(byMinutes);
-    drawn.minutes[n] = lines.fixedMinutes + (work * lines.skill.at(bySkill)) / lines.usualSkill;
+    for (const { table, noise } of lines.hands) work += table.at(byMinutes) * noise.at(random());
+    let mending = 0;
+    for (const minutes of lines.flaws) mending += minutes * noiseOfFlaw.at(random());
+    drawn.minutes[n] = lines.fixedMinutes + mending + (work * lines.skill.at(bySkill)) / lines.usualSkill;
   }
   return drawn;
 }
 
 /** The causes of the spread with what each draw began from; of prices only the widest can be among the three strongest. */
-function causesOf(lines: Lines, drawn: Drawn): { cause: Cause; ranks: Float64Array }[] {
+function causesOf(lines: DrawLines, drawn: Drawn): { cause: Cause; ranks: Float64Array }[] {
   const prices = movingPrices(lines)
     .map(({ name, widthMinor }, n) => ({ name, widthMinor, chances: drawn.byPrice[n] ?? new Float64Array() }))
     .sort((a, b) => b.widthMinor - a.widthMinor)
@@ -255,11 +138,11 @@ function share(values: Float64Array, holds: (value: number) => boolean): number 
 
 /**
  * How sure a plan is: drawn many times, each draw with one skill, one bias of minutes and one of coverage for the whole
- * project, and every price by itself (PERT-beta, λ = 4; a modelling choice). The same plan gives the same answer.
+ * project, and every price, coat and flaw by itself (PERT-beta, λ = 4; a modelling choice). The same plan gives the same answer.
  * What is late follows from the hours: what a draw takes more than is likely is added at the pace of an ordinary week.
  */
 export function drawPlan(plan: Plan, count = DRAWS): PlanDraws {
-  const lines = linesOf(plan);
+  const lines = linesOfPlan(plan);
   const drawn = draw(lines, count);
   const { cash, minutes } = drawn;
   const causes = causesOf(lines, drawn);
@@ -283,6 +166,18 @@ export function drawPlan(plan: Plan, count = DRAWS): PlanDraws {
     reserveCovers: share(cash, (value) => value <= money.planned.likely + money.keptBack.likely),
     moves: { cash: drivers(cash), minutes: drivers(minutes) },
   };
+}
+
+/** What an option may come to by itself: cash and hands-on time, its packs and sessions shared with nothing. */
+export interface OptionDraws {
+  cash: Spread;
+  minutes: Spread;
+}
+
+/** Draws an option by itself, as {@link drawPlan} draws a plan. */
+export function drawOption(plan: Plan, option: OptionPlan, count = DRAWS): OptionDraws {
+  const { cash, minutes } = draw(linesOfOption(plan, option), count);
+  return { cash: spreadOf(cash), minutes: spreadOf(minutes) };
 }
 
 /** The chance that something is not ready before the reveal; null where there is no reveal, or nothing is chosen. */

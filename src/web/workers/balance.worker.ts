@@ -20,6 +20,7 @@ import {
   toldRemedy,
 } from '@core/balance/toldPlan';
 import { whatGives } from '@core/balance/whatGives';
+import { type WorthMeasuring, worthMeasuring } from '@core/balance/worthMeasuring';
 import { Memo } from '@core/kernel/memo';
 import type { ProjectRows } from '@core/model/rows';
 import { Plan } from '@core/plan/computePlan';
@@ -149,6 +150,11 @@ async function trades(
   return toldFrontier(program, told);
 }
 
-const work = { balance, first, trades };
+/** The estimates that could change a choice, the dearest first. */
+function worth(rows: ProjectRows, asOfMs: number): WorthMeasuring[] {
+  return worthMeasuring(new Plan(rows, asOfMs, memo, cutInFull));
+}
+
+const work = { balance, first, trades, worth };
 export type BalanceWork = typeof work;
 expose(work);

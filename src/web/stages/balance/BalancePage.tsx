@@ -18,6 +18,7 @@ import { Sureness } from './Sureness';
 import { Trades } from './Trades';
 import { useBalance } from './useBalance';
 import { WaysOut } from './WaysOut';
+import { WorthMeasuringNext } from './WorthMeasuringNext';
 
 /** What the stylist asks for other than the brief says; null where it follows the brief. */
 interface OwnLimits {
@@ -131,6 +132,7 @@ export function BalancePage() {
             limits={{ cash: rows.project.budget - purse.money.spent - purse.money.promised, minutes }}
           />
         )}
+        <WorthMeasuringNext />
         <KeptSlots onKeep={keep} />
         <WaysOut out={balance.out} />
       </section>

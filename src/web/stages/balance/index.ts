@@ -1,3 +1,4 @@
 export { BalancePage } from './BalancePage';
 export { FirstRemedy } from './FirstRemedy';
 export { ShoppingListPage } from './ShoppingListPage';
+export { WorthMeasuringNext } from './WorthMeasuringNext';

@@ -11,6 +11,7 @@ import shell from '../../app/shell.module.css';
 import { useLatest } from '../../app/useLatest';
 import { useSearchState } from '../../app/useSearchState';
 import { Empty, LinkButton } from '../../ui/basics';
+import { WorthMeasuringNext } from '../balance';
 import { type AddableKind, AddOption } from './AddOption';
 import { BoardRow } from './BoardRow';
 import { BoardTools } from './BoardTools';
@@ -98,6 +99,7 @@ export function ComparePage() {
           onAdd={add}
         />
         <Shared />
+        <WorthMeasuringNext />
       </section>
       {looked ? (
         <WhyPanel option={looked} onChoose={choose} sheetOpen={sheetOpen} onClose={closeSheet} />

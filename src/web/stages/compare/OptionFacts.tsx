@@ -1,9 +1,12 @@
+import { DRAWS, drawOption } from '@core/balance/draws';
+import { formatMinutes } from '@core/kernel/formatMinutes';
 import { formatMoney } from '@core/kernel/formatMoney';
 import { quantityUnit, shownQuantity } from '@core/kernel/quantities';
 import type { UnitSystem } from '@core/kernel/units';
 import type { OptionPlan } from '@core/plan/computePlan';
 import { costPerOf, type Reversible, reversibleOf, soldForOf, storageLitersOf } from '@core/plan/optionFacts';
 import { returnsDue } from '@core/sourcing/ledgerLists';
+import { useMemo, useState } from 'react';
 import { useCommands, useLocale, usePlan, useRows } from '../../app/projectStore';
 import { dateWords } from '../../app/words';
 import { LinkButton } from '../../ui/basics';
@@ -69,6 +72,7 @@ export function OptionFacts(props: { option: OptionPlan }) {
         <p>Could be sold for {money(sold.asItIs)} as it is; afterwards nobody said.</p>
       )}
       {perWords.length > 0 && <p>Comes to {perWords.join(', ')}.</p>}
+      <HowSure option={option} />
       <details>
         <summary>How long is it of use?</summary>
         <SideBySide across={3}>
@@ -103,6 +107,34 @@ export function OptionFacts(props: { option: OptionPlan }) {
         )}
       </details>
     </section>
+  );
+}
+
+/** How sure its figures are: drawn when it is asked for. */
+function HowSure(props: { option: OptionPlan }) {
+  const { option } = props;
+  const plan = usePlan();
+  const { currency } = useLocale();
+  const [isOpen, setOpen] = useState(false);
+  const drawn = useMemo(() => (isOpen ? drawOption(plan, option) : null), [isOpen, plan, option]);
+  const money = (minor: number) => formatMoney(Math.round(minor), currency);
+  return (
+    <details onToggle={(event) => setOpen(event.currentTarget.open)}>
+      <summary>How sure is it?</summary>
+      {drawn && (
+        <p>
+          By itself, eight times of ten{' '}
+          {drawn.cash.low === drawn.cash.high
+            ? money(drawn.cash.middle)
+            : `${money(drawn.cash.low)} to ${money(drawn.cash.high)}`}{' '}
+          and{' '}
+          {Math.round(drawn.minutes.low) === Math.round(drawn.minutes.high)
+            ? formatMinutes(drawn.minutes.middle)
+            : `${formatMinutes(drawn.minutes.low)} to ${formatMinutes(drawn.minutes.high)}`}
+          ; reckoned from {DRAWS.toLocaleString('en-US')} draws of its prices, minutes and paint.
+        </p>
+      )}
+    </details>
   );
 }
 
