@@ -17,14 +17,18 @@ export function WorthMeasuringNext() {
   const plan = usePlan();
   const { currency } = useLocale();
   const found = useWorth();
-  if (found === null || found.length === 0) return null;
   return (
     <section aria-labelledby="worth-measuring">
       <h3 id="worth-measuring" className={styles.sub}>
         Worth measuring next
       </h3>
+      {(found === null || found.length === 0) && (
+        <p role="status" className="small">
+          {found === null ? 'Looking …' : 'Nothing that is only estimated would change a choice.'}
+        </p>
+      )}
       <ul className={styles.plain}>
-        {found.map(({ estimate, changes, stake }) => (
+        {found?.map(({ estimate, changes, stake }) => (
           <li key={keyOf(estimate)} className={styles.worth}>
             <b>
               <EstimateName estimate={estimate} />

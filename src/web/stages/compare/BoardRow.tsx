@@ -4,7 +4,6 @@ import type { OptionPlan, SlotPlan } from '@core/plan/computePlan';
 import { namesOfOptions } from '@core/plan/nameOfOption';
 import { sameShownFigures } from '@core/plan/sameFigures';
 import { memo } from 'react';
-import { Link } from 'react-router';
 import { chipFace } from '../../app/chipFace';
 import { boardColumns, kindNames } from '../../app/optionWords';
 import { useCommands, useLocale } from '../../app/projectStore';
@@ -33,6 +32,7 @@ interface BoardRowProps {
   onChoose: (optionId: string) => void;
   onWhy: (optionId: string) => void;
   onAdd: (slot: SlotRow, kind: AddableKind) => void;
+  onPropose: (slotId: string) => void;
 }
 
 function sameOptions(a: readonly OptionPlan[], b: readonly OptionPlan[]): boolean {
@@ -54,7 +54,8 @@ function showsTheSame(before: BoardRowProps, now: BoardRowProps): boolean {
     before.isAgainst === now.isAgainst &&
     before.onChoose === now.onChoose &&
     before.onWhy === now.onWhy &&
-    before.onAdd === now.onAdd
+    before.onAdd === now.onAdd &&
+    before.onPropose === now.onPropose
   );
 }
 
@@ -96,9 +97,9 @@ export const BoardRow = memo(function BoardRow(props: BoardRowProps) {
               .filter((words) => words !== '')
               .join(' · ')}
           </small>
-          <Link to={`ways?slot=${slot.id}`} aria-label={`propose ways: ${slot.name}`}>
+          <button type="button" onClick={() => props.onPropose(slot.id)} aria-label={`propose ways: ${slot.name}`}>
             propose ways
-          </Link>
+          </button>
           {(chosen || slot.leftOut) && (
             <button
               type="button"

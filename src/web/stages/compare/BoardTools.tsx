@@ -1,5 +1,6 @@
 import { type BoardFilter, type BoardSort, boardFilters, boardSorts } from '@core/plan/boardOrder';
 import { Select } from 'antd';
+import { memo } from 'react';
 import styles from './compare.module.css';
 
 const filterWords: Readonly<Record<BoardFilter, string>> = {
@@ -16,8 +17,8 @@ const sortWords: Readonly<Record<BoardSort, string>> = {
   day: 'latest ready first',
 };
 
-/** What of the board is shown, and in which order. */
-export function BoardTools(props: {
+/** What of the board is shown, and in which order. A choice on the board changes nothing of it. */
+export const BoardTools = memo(function BoardTools(props: {
   filter: BoardFilter;
   sort: BoardSort;
   shown: number;
@@ -49,4 +50,4 @@ export function BoardTools(props: {
       )}
     </div>
   );
-}
+});

@@ -3,15 +3,14 @@ import type { SlotRow } from '@core/model/rows';
 import { boardFilters, boardOrder, boardSorts } from '@core/plan/boardOrder';
 import type { OptionPlan, Plan, SlotPlan } from '@core/plan/computePlan';
 import { Button } from 'antd';
-import { Fragment, useCallback, useDeferredValue, useMemo, useState } from 'react';
-import { Link } from 'react-router';
+import { Fragment, lazy, Suspense, useCallback, useDeferredValue, useMemo, useState } from 'react';
+import { Link, useNavigate } from 'react-router';
 import { boardColumns } from '../../app/optionWords';
 import { useCommands, useLocale, usePlan, useRows } from '../../app/projectStore';
 import shell from '../../app/shell.module.css';
 import { useLatest } from '../../app/useLatest';
 import { useSearchState } from '../../app/useSearchState';
 import { Empty, LinkButton } from '../../ui/basics';
-import { WorthMeasuringNext } from '../balance';
 import { type AddableKind, AddOption } from './AddOption';
 import { BoardRow } from './BoardRow';
 import { BoardTools } from './BoardTools';
@@ -44,6 +43,8 @@ export function ComparePage() {
     setSheetOpen(true);
   }, []);
   const add = useCallback((slot: SlotRow, kind: AddableKind) => setAdding({ slot, kind }), []);
+  const goTo = useLatest(useNavigate());
+  const propose = useCallback((slotId: string) => goTo.current(`ways?slot=${slotId}`), []);
   const closeSheet = useCallback(() => setSheetOpen(false), []);
   const [isAgainst, setAgainst] = useState(false);
   const [search, update] = useSearchState();
@@ -97,9 +98,10 @@ export function ComparePage() {
           onChoose={choose}
           onWhy={askWhy}
           onAdd={add}
+          onPropose={propose}
         />
         <Shared />
-        <WorthMeasuringNext />
+        <WorthMeasuring />
       </section>
       {looked ? (
         <WhyPanel option={looked} onChoose={choose} sheetOpen={sheetOpen} onClose={closeSheet} />
@@ -139,6 +141,7 @@ function Rows(props: {
   onChoose: (optionId: string) => void;
   onWhy: (optionId: string) => void;
   onAdd: (slot: SlotRow, kind: AddableKind) => void;
+  onPropose: (slotId: string) => void;
 }) {
   const plan = usePlan();
   const { spots } = useRows();
@@ -180,6 +183,7 @@ function Rows(props: {
                 onChoose={props.onChoose}
                 onWhy={props.onWhy}
                 onAdd={props.onAdd}
+                onPropose={props.onPropose}
               />
             );
           })}
@@ -191,6 +195,22 @@ function Rows(props: {
 
 const slotsOf = (slots: readonly SlotPlan[], spotId: string) => slots.filter(({ slot }) => slot.spotId === spotId);
 const hasSlots = ({ slots }: { slots: readonly SlotPlan[] }) => slots.length > 0;
+
+const WorthMeasuringNext = lazy(async () => ({ default: (await import('../balance')).WorthMeasuringNext }));
+
+/** What could change a choice, looked for when it is asked: it takes a worker of its own. */
+function WorthMeasuring() {
+  const [isAsked, setAsked] = useState(false);
+  return isAsked ? (
+    <Suspense fallback={<p className="muted">Looking …</p>}>
+      <WorthMeasuringNext />
+    </Suspense>
+  ) : (
+    <Button className={styles.ask} onClick={() => setAsked(true)}>
+      What is worth measuring next?
+    </Button>
+  );
+}
 
 /** What the choices share, once there is time for it. */
 function Shared() {

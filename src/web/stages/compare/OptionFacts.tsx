@@ -6,7 +6,7 @@ import type { UnitSystem } from '@core/kernel/units';
 import type { OptionPlan } from '@core/plan/computePlan';
 import { costPerOf, type Reversible, reversibleOf, soldForOf, storageLitersOf } from '@core/plan/optionFacts';
 import { returnsDue } from '@core/sourcing/ledgerLists';
-import { useMemo, useState } from 'react';
+import { type ReactNode, useMemo, useState } from 'react';
 import { useCommands, useLocale, usePlan, useRows } from '../../app/projectStore';
 import { dateWords } from '../../app/words';
 import { LinkButton } from '../../ui/basics';
@@ -72,9 +72,10 @@ export function OptionFacts(props: { option: OptionPlan }) {
         <p>Could be sold for {money(sold.asItIs)} as it is; afterwards nobody said.</p>
       )}
       {perWords.length > 0 && <p>Comes to {perWords.join(', ')}.</p>}
-      <HowSure option={option} />
-      <details>
-        <summary>How long is it of use?</summary>
+      <Unfolded summary="How sure is it?">
+        <HowSure option={option} />
+      </Unfolded>
+      <Unfolded summary="How long is it of use?">
         <SideBySide across={3}>
           {(
             [
@@ -105,36 +106,41 @@ export function OptionFacts(props: { option: OptionPlan }) {
             onCommit={(value) => run('editOption', { id, values: { resaleAfter: value } })}
           />
         )}
-      </details>
+      </Unfolded>
     </section>
   );
 }
 
-/** How sure its figures are: drawn when it is asked for. */
+/** Something that is worked out and drawn only once it is unfolded. */
+function Unfolded(props: { summary: string; children: ReactNode }) {
+  const [isOpen, setOpen] = useState(false);
+  return (
+    <details onToggle={(event) => setOpen(event.currentTarget.open)}>
+      <summary>{props.summary}</summary>
+      {isOpen && props.children}
+    </details>
+  );
+}
+
+/** How sure its figures are. */
 function HowSure(props: { option: OptionPlan }) {
   const { option } = props;
   const plan = usePlan();
   const { currency } = useLocale();
-  const [isOpen, setOpen] = useState(false);
-  const drawn = useMemo(() => (isOpen ? drawOption(plan, option) : null), [isOpen, plan, option]);
+  const drawn = useMemo(() => drawOption(plan, option), [plan, option]);
   const money = (minor: number) => formatMoney(Math.round(minor), currency);
   return (
-    <details onToggle={(event) => setOpen(event.currentTarget.open)}>
-      <summary>How sure is it?</summary>
-      {drawn && (
-        <p>
-          By itself, eight times of ten{' '}
-          {drawn.cash.low === drawn.cash.high
-            ? money(drawn.cash.middle)
-            : `${money(drawn.cash.low)} to ${money(drawn.cash.high)}`}{' '}
-          and{' '}
-          {Math.round(drawn.minutes.low) === Math.round(drawn.minutes.high)
-            ? formatMinutes(drawn.minutes.middle)
-            : `${formatMinutes(drawn.minutes.low)} to ${formatMinutes(drawn.minutes.high)}`}
-          ; reckoned from {DRAWS.toLocaleString('en-US')} draws of its prices, minutes and paint.
-        </p>
-      )}
-    </details>
+    <p>
+      By itself, eight times of ten{' '}
+      {drawn.cash.low === drawn.cash.high
+        ? money(drawn.cash.middle)
+        : `${money(drawn.cash.low)} to ${money(drawn.cash.high)}`}{' '}
+      and{' '}
+      {Math.round(drawn.minutes.low) === Math.round(drawn.minutes.high)
+        ? formatMinutes(drawn.minutes.middle)
+        : `${formatMinutes(drawn.minutes.low)} to ${formatMinutes(drawn.minutes.high)}`}
+      ; reckoned from {DRAWS.toLocaleString('en-US')} draws of its prices, minutes and paint.
+    </p>
   );
 }
 
