@@ -49,8 +49,7 @@ export const Chip = memo(function Chip(
         </span>
         <b>
           {about !== '' && <i>{about}</i>}
-          {sum}
-          {props.stash !== '' && <span>{props.stash}</span>}
+          {sum} {props.stash !== '' && <span>{props.stash}</span>}
         </b>
         {props.time}
         <em data-tone={tone ?? undefined}>{props.remark}</em>
