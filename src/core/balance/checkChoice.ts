@@ -6,11 +6,12 @@ import { Plan } from '../plan/computePlan';
 import type { Limits } from './ask';
 import { SAME_LOOK } from './ask';
 import type { Choice } from './choice';
+import { isExcluded } from './exclusions';
 import { type BalanceProgram, lookOfFills } from './program';
 
 /** What is wrong with an answer: it is not shown. */
 export interface WrongAnswer {
-  what: 'tooMany' | 'mustOpen' | 'locked' | 'refused' | 'late' | 'piece' | 'cash' | 'minutes' | 'look';
+  what: 'tooMany' | 'mustOpen' | 'locked' | 'refused' | 'excluded' | 'late' | 'piece' | 'cash' | 'minutes' | 'look';
   id: string;
 }
 
@@ -78,6 +79,7 @@ export function checkChoice(program: BalanceProgram, choice: Choice, limits: Lim
       const option = after.option(fill.optionId);
       if (!option || option.refused) say('refused', fill.optionId);
       else if (option.usableMs > reveal) say('late', fill.optionId);
+      else if (isExcluded(option.model, program.without)) say('excluded', fill.optionId);
     }
   }
   const taken = new Map<string, number>();

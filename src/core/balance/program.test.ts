@@ -11,6 +11,7 @@ import { balance, isBetter } from './balance';
 import { balancePlan } from './balancePlan';
 import { rowsWith } from './checkChoice';
 import { type ChoiceFigures, figuresOf, isPossible, presentChoice } from './choice';
+import { exclusionIds, isExcluded } from './exclusions';
 import { highsSolver } from './highsSolver';
 import type { Solver } from './linearModel';
 import { balanceProgram } from './program';
@@ -109,6 +110,44 @@ describe('the linear program', () => {
       expect(asked(least - 1).kind).toBe('nothingFits');
       expect(asked(least).kind).toBe('found');
     }
+  });
+
+  it('does without what it shall do without, and finds the best of all that is left', () => {
+    let without = 0;
+    for (let seed = 400; seed < 412; seed += 1) {
+      const plan = computePlan(balanceRows(seed, small), AS_OF);
+      const program = balanceProgram(plan, everything);
+      const { hourValue } = plan.rows.project;
+      for (const id of exclusionIds) {
+        const isOut = (s: number, w: number) => {
+          const model = program.slots[s]?.ways[w]?.model;
+          return model !== undefined && isExcluded(model, [id]);
+        };
+        const left = allChoices(program).filter(({ choice }) =>
+          choice.every((counts, s) => counts.every((count, w) => count === 0 || !isOut(s, w))),
+        );
+        const ask = {
+          ...everything,
+          without: [id],
+          goal: 'leastCash' as const,
+          limits: { cash: null, minutes: null, look: null },
+        };
+        const answer = balancePlan(plan, ask, run());
+        if (left.length === 0) {
+          expect(answer.kind).toBe('nothingFits');
+          continue;
+        }
+        if (answer.kind !== 'found') throw new Error(`${seed} ${id}: ${JSON.stringify(answer.kind)}`);
+        expect(answer.after.chosen.some(({ model }) => isExcluded(model, [id]))).toBe(false);
+        const best = left.reduce(
+          (one, { figures }) => (isBetter(figures, one, 'leastCash', hourValue ?? 0) ? figures : one),
+          left[0]?.figures as ChoiceFigures,
+        );
+        expect([seed, id, answer.figures.cash]).toEqual([seed, id, best.cash]);
+        if (left.length < allChoices(program).length) without += 1;
+      }
+    }
+    expect(without).toBeGreaterThan(10);
   });
 
   it('gives answers that the purse never contradicts', () => {

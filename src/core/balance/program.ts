@@ -2,6 +2,7 @@ import { mostOf } from '../model/finds';
 import type { Plan, PlannedFill } from '../plan/computePlan';
 import { type OptionModel, ownHandsOf } from '../plan/model/optionModel';
 import { beatenWays } from './beaten';
+import type { Exclusion } from './exclusions';
 import { importanceWeight, likingOf } from './lookValue';
 import { type ProgramPool, ProgramPools, type WayDraw } from './programPools';
 import { type WayOut, type WhyOut, waysOf } from './ways';
@@ -58,6 +59,8 @@ export interface BalanceProgram {
   out: readonly WayOut[];
   /** Whether parts to cut stand in it by the least they can take: their joint layout may come to more. */
   hasCuts: boolean;
+  /** What the plan shall do without. */
+  without: readonly Exclusion[];
 }
 
 /** What stays as it is, and what is asked of a way. */
@@ -68,6 +71,8 @@ export interface ProgramAsk {
   leastLiking: number;
   /** The day before which all must be ready, YYYY-MM-DD; the project's reveal where none is given. */
   revealDate?: string;
+  /** What the plan shall do without. */
+  without?: readonly Exclusion[];
 }
 
 /** Look value of a way for each one of its slot that it fills: importance × liking × its share of the slot. */
@@ -180,5 +185,6 @@ export function balanceProgram(plan: Plan, ask: ProgramAsk): BalanceProgram {
     fixedHands: fixed.reduce((sum, { model, count }) => sum + ownHandsOf(model, count).likely, 0),
     out,
     hasCuts: pools.hasCuts,
+    without: ask.without ?? [],
   };
 }

@@ -1,9 +1,10 @@
 import { dayBegins } from '../calendar/zonedTime';
 import type { OptionPlan, Plan, SlotPlan } from '../plan/computePlan';
+import { type Exclusion, isExcluded } from './exclusions';
 import { likingOf } from './lookValue';
 
 /** Why a way to fill a slot is not among those that are chosen from. */
-export type WhyOut = 'refused' | 'gone' | 'late' | 'unknownPrice' | 'nothingThere' | 'disliked';
+export type WhyOut = 'refused' | 'gone' | 'late' | 'unknownPrice' | 'nothingThere' | 'disliked' | 'excluded';
 
 /** A way that stays out, and why. */
 export interface WayOut {
@@ -11,10 +12,11 @@ export interface WayOut {
   why: WhyOut;
 }
 
-/** What is asked of a way: the least liking, 1 to 5, and the day before which it must be ready. */
+/** What is asked of a way: the least liking, 1 to 5, the day before which it must be ready, what the plan does without. */
 export interface AskOfWays {
   leastLiking: number;
   revealDate?: string;
+  without?: readonly Exclusion[];
 }
 
 const goneStates: ReadonlySet<string> = new Set(['passed', 'returned', 'sold']);
@@ -23,7 +25,11 @@ const goneStates: ReadonlySet<string> = new Set(['passed', 'returned', 'sold']);
  * Why an option cannot be chosen from; null where it can. Beforehand out is what is refused, what is not there any more,
  * what would not be ready before the day of the reveal begins, what costs nobody knows what, and what is liked too little.
  */
-export function whyOut(plan: Plan, option: OptionPlan, { leastLiking, revealDate }: AskOfWays): WhyOut | null {
+export function whyOut(
+  plan: Plan,
+  option: OptionPlan,
+  { leastLiking, revealDate, without = [] }: AskOfWays,
+): WhyOut | null {
   const { timeZone } = plan.rows.project;
   const reveal = revealDate ?? plan.rows.project.revealDate;
   if (option.refused) return 'refused';
@@ -31,6 +37,7 @@ export function whyOut(plan: Plan, option: OptionPlan, { leastLiking, revealDate
   if (option.capacity < 1) return 'nothingThere';
   if (option.alone.cash.atLeast) return 'unknownPrice';
   if (likingOf(option.option) < leastLiking) return 'disliked';
+  if (isExcluded(option.model, without)) return 'excluded';
   if (reveal !== null && option.usableMs > dayBegins(reveal, timeZone)) return 'late';
   return null;
 }

@@ -34,6 +34,7 @@ export const outWords: Readonly<Record<WhyOut, string>> = {
   unknownPrice: 'a price is unknown',
   nothingThere: 'nothing there to use',
   disliked: 'liked too little',
+  excluded: 'among what the plan does without',
 };
 
 /** What the option comes to against the yardstick, in a few words. */

@@ -1,4 +1,5 @@
 import { type BalanceAsk, type Goal, goals, mostCashToGo, mostMinutesToGo } from '@core/balance/ask';
+import type { Exclusion } from '@core/balance/exclusions';
 import { lookOfFills } from '@core/balance/program';
 import { type ToldChange, takenSlots } from '@core/balance/toldPlan';
 import { Button } from 'antd';
@@ -18,6 +19,7 @@ import { Sureness } from './Sureness';
 import { Trades } from './Trades';
 import { useBalance } from './useBalance';
 import { WaysOut } from './WaysOut';
+import { Without } from './Without';
 import { WorthMeasuringNext } from './WorthMeasuringNext';
 
 /** What the stylist asks for other than the brief says; null where it follows the brief. */
@@ -35,6 +37,7 @@ export function BalancePage() {
   const locale = useLocale();
   const { run } = useCommands();
   const [goal, setGoal] = useState<Goal>('bestLook');
+  const [without, setWithout] = useState<readonly Exclusion[]>([]);
   const [own, setOwn] = useState<OwnLimits>(asInTheBrief);
   const { rows, purse } = plan;
   const cash = own.cash ?? mostCashToGo(rows.project, purse);
@@ -49,8 +52,8 @@ export function BalancePage() {
   // The same set as long as the same slots are kept, so that another goal does not look for the trades anew.
   const lockedSlotIds = useMemo(() => new Set(kept === '' ? [] : kept.split(',')), [kept]);
   const ask = useMemo<BalanceAsk>(
-    () => ({ goal, limits: { cash, minutes, look }, lockedSlotIds, leastLiking: 1 }),
-    [goal, cash, minutes, look, lockedSlotIds],
+    () => ({ goal, limits: { cash, minutes, look }, lockedSlotIds, leastLiking: 1, without }),
+    [goal, cash, minutes, look, lockedSlotIds, without],
   );
   const balance = useBalance(plan, ask);
   const take = useCallback(
@@ -125,6 +128,7 @@ export function BalancePage() {
             </Button>
           </p>
         )}
+        <Without without={without} onChange={setWithout} />
         <Remedies remedies={balance.remedies} onTake={take} />
         {balance.sure && (
           <Sureness

@@ -20,7 +20,7 @@ export interface Trades {
 export function useTrades(plan: Plan, ask: BalanceAsk, look: number, waits: boolean): Trades {
   const [trades, setTrades] = useState<Trades>({ frontier: null, isSearching: true, reason: '' });
   const { rows } = plan;
-  const { lockedSlotIds, leastLiking } = ask;
+  const { lockedSlotIds, leastLiking, without } = ask;
   const asOf = useRef(plan.asOfMs);
   asOf.current = plan.asOfMs;
   useEffect(() => {
@@ -32,7 +32,13 @@ export function useTrades(plan: Plan, ask: BalanceAsk, look: number, waits: bool
       .trades(
         rows,
         asOf.current,
-        { goal: 'leastCash', limits: { cash: null, minutes: null, look }, lockedSlotIds, leastLiking },
+        {
+          goal: 'leastCash',
+          limits: { cash: null, minutes: null, look },
+          lockedSlotIds,
+          leastLiking,
+          ...(without ? { without } : {}),
+        },
         look,
         proxy((frontier) => {
           if (current) setTrades({ frontier, isSearching: true, reason: '' });
@@ -53,6 +59,6 @@ export function useTrades(plan: Plan, ask: BalanceAsk, look: number, waits: bool
       current = false;
       searcher.end();
     };
-  }, [rows, lockedSlotIds, leastLiking, look, waits]);
+  }, [rows, lockedSlotIds, leastLiking, without, look, waits]);
   return trades;
 }
