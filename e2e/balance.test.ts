@@ -64,6 +64,15 @@ describe('the attic of the demo', () => {
     await person.see('//ul[@aria-label="Against its neighbor"]/li');
   });
 
+  it('does without what it shall do without, and says which ways stay out for it', async () => {
+    await person.click('//label[.//input[@type="checkbox"]][contains(., "spraying")]');
+    await person.seeText('among what the plan does without');
+    await person.seeText('Proven: no other set of choices does better.');
+    await person.click('//label[.//input[@type="checkbox"]][contains(., "spraying")]');
+    await person.notText('among what the plan does without');
+    await person.seeText('Proven: no other set of choices does better.');
+  });
+
   it('says what would have to give where nothing fits, and goes back to the brief', async () => {
     await person.fill('Keep the look at', '83');
     await person.fill('Money left', '20');

@@ -1,8 +1,6 @@
-import { mkdirSync, writeFileSync } from 'node:fs';
-import { join } from 'node:path';
+import { mkdirSync } from 'node:fs';
 import { Person } from '../../e2e/lib/browser';
 import { Euporia } from '../../e2e/lib/euporia';
-import { temporaryFolder } from '../lib/temporary.mjs';
 
 /** Retakes the kept pictures: the demo on its own day, 1280 × 800, phone views 390 × 844. */
 const NOW = '2026-05-28T09:00:00-04:00';
@@ -20,20 +18,9 @@ try {
   const nook = `/p/${projects.find((project) => project.name === 'Dining nook and pantry')?.id}`;
   const rows = (await euporia.json(`/api/projects/${nook.slice(3)}/snapshot`)) as {
     recipes: { id: string; name: string }[];
-    artworks: { widthMm: number; heightMm: number; layers: { path: string }[] }[];
   };
   const jars = rows.recipes.find((entry) => entry.name === 'Jars lettered in two colors')?.id;
   const linen = '//ul[@aria-label="What is cut from"]//a[contains(., "Natural linen")]';
-  /** The words of all jar labels below each other, as a cutter gets them. */
-  const lettersFile = join(temporaryFolder('euporia-shots'), 'jar-labels.svg');
-  const words = rows.artworks.map(
-    ({ layers }, n) =>
-      `<g transform="translate(${15 + (n % 2) * 130} ${15 + Math.floor(n / 2) * 45})"><path fill-rule="evenodd" d="${layers.at(-1)?.path ?? ''}"/></g>`,
-  );
-  writeFileSync(
-    lettersFile,
-    `<svg xmlns="http://www.w3.org/2000/svg" width="280mm" height="160mm" viewBox="0 0 280 160">${words.join('')}</svg>`,
-  );
   const take = async (name: string, path: string, text: string, prepare?: () => Promise<void>) => {
     await person.goto(`${euporia.address}${path}`);
     await person.seeText(text);
@@ -56,7 +43,6 @@ try {
     await person.driver.sleep(600);
   });
   await take('sketch', `${attic}/sketch`, 'Number what each spot calls for');
-  await take('hunting-list', `${attic}/list`, 'pieces for');
   await take('hunt', `${attic}/hunt`, 'At the till', async () => {
     await person.click('//ul[@aria-label="Finds"]//button[.//b[normalize-space(.)="Oak nightstand"]]');
     await person.click('//summary[contains(., "Inspect it")]');
@@ -80,16 +66,31 @@ try {
     await person.seeText('2 colors, cut apart');
     await person.driver.sleep(600);
   });
-  await take('machine', `${nook}/makeover/machine`, 'a stand-in', async () => {
-    await person.give('SVG file to cut', lettersFile);
-    await person.seeText('of cut');
-    await person.driver.sleep(400);
-  });
   await take('board', `${attic}/compare`, 'Which way for each slot?');
   await take('why', `${attic}/compare`, 'Which way for each slot?', async () => {
     await person.press('Hour earns');
     await person.driver.sleep(200);
   });
+  await take('ways', `${attic}/compare/ways`, 'Tried on the plan as it stands', async () => {
+    await person.driver.executeScript(
+      "document.querySelector('[aria-label=\"Ways for Hamper under the eaves\"]').scrollIntoView({block: 'center'})",
+    );
+    await person.driver.sleep(400);
+  });
+  await take('plans', `${attic}/compare/plans`, 'Keep what is chosen now as', async () => {
+    await person.fill('Keep what is chosen now as', 'As it began');
+    await person.press('Keep this plan');
+    await person.saved();
+    await person.press('Back to the board');
+    await person.press('Buy new: Two-drawer nightstand, new');
+    await person.press('Makeover: Wicker hamper');
+    await person.saved();
+    await person.press('Plans');
+    await person.seeText('Only what differs');
+    await person.driver.sleep(400);
+  });
+  await person.press('Take As it began');
+  await person.saved();
   await take('balance', `${attic}/balance`, 'No plan costs less, however long it takes.', async () => {
     await person.notText('Finer steps follow');
   });

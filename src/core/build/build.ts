@@ -132,8 +132,19 @@ export function completeBuild(build: Build, set: BuildValues): BuildValues {
   );
 }
 
-/** Whether some words ask for a thing to make: its name or what it is also called stands in them. */
+/** Words one by one, each as if there were one of the thing. */
+const singly = (text: string): string =>
+  ` ${text
+    .toLowerCase()
+    .split(/[^\p{L}\p{N}]+/u)
+    .map((word) => (word.length > 3 ? word.replace(/s$/, '') : word))
+    .join(' ')} `;
+
+/**
+ * Whether some words ask for a thing to make: its name or what it is also called stands in them, in whole words.
+ * @example a bow is asked for by “Bow for the door”, not by “Bowl for keys”
+ */
 export function isAskedFor({ name, words }: Pick<Build, 'name' | 'words'>, text: string): boolean {
-  const asked = text.toLowerCase();
-  return [name, ...words].some((word) => asked.includes(word.toLowerCase()));
+  const asked = singly(text);
+  return [name, ...words].some((word) => asked.includes(singly(word)));
 }

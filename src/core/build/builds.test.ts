@@ -7,7 +7,7 @@ import { tools } from '../catalog/tools';
 import { MM_PER_INCH } from '../kernel/units';
 import { furnitureTemplates } from '../surface/templates';
 import { builds } from '.';
-import { type Build, type BuildPlan, type BuildValues, completeBuild } from './build';
+import { type Build, type BuildPlan, type BuildValues, completeBuild, isAskedFor } from './build';
 import { pegPlaces } from './pegRail';
 import { lipRiseMm, usableDepthMm } from './pictureLedge';
 import { bracketsFor } from './pipeShelf';
@@ -144,5 +144,16 @@ describe('a wall', () => {
       planOf(builds.get('floatingShelf'), { lengthMm: inch(lengthIn) }).remarks.map(({ code }) => code);
     expect(codes(24)).toContain('build.fewStuds');
     expect(codes(48)).not.toContain('build.fewStuds');
+  });
+});
+
+describe('what a slot asks to be made', () => {
+  const askedBy = (text: string) => builds.all.filter((build) => isAskedFor(build, text)).map(({ id }) => id);
+  it('is told by whole words of its name, one or many', () => {
+    expect(askedBy('Bowl for keys')).toEqual([]);
+    expect(askedBy('Bow for the door')).toEqual(askedBy('Two bows'));
+    expect(askedBy('Bow for the door').length).toBeGreaterThan(0);
+    expect(askedBy('Wreaths on the doors').length).toBeGreaterThan(0);
+    expect(askedBy('A stray dog')).toEqual([]);
   });
 });
