@@ -66,11 +66,11 @@ describe('the attic of the demo', () => {
     await person.press('Buy new: Two-drawer nightstand, new');
     await person.saved();
     await person.press('Plans');
-    await person.seeText('Only what differs (1 of 15)');
+    await person.seeText('Only what differs (1 of 22)');
     await person.press('Take As it began');
     await person.seeText('Both fill every slot alike.');
     await person.press('Take it back');
-    await person.seeText('Only what differs (1 of 15)');
+    await person.seeText('Only what differs (1 of 22)');
     await person.press('Take As it began');
     await person.saved();
   });
