@@ -61,7 +61,12 @@ function rentFindings(
   else if (needed !== null && rented.backBy < needed)
     findings.push({ code: 'rent.goesBack', severity: 'warn', where, figures: { piece: name, date: rented.backBy } });
   if (rented.deposit > 0)
-    findings.push({ code: 'rent.deposit', severity: 'note', where, figures: { piece: name, amount: rented.deposit } });
+    findings.push({
+      code: 'rent.deposit',
+      severity: 'note',
+      where,
+      figures: { piece: name, depositMinor: rented.deposit },
+    });
   return findings;
 }
 

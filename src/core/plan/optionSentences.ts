@@ -21,8 +21,8 @@ export const optionSentences = {
     `${f.piece} is rented: nobody said until when. Say when it goes back, so that it is not due before the look comes down.`,
   'rent.goesBack': (f: { piece: string; date: string }) =>
     `${f.piece} is rented until ${f.date}, before the look comes down.`,
-  'rent.deposit': (f: { piece: string; amount: number }, locale: SentenceLocale) =>
-    `${formatMoney(f.amount, locale.currency)} is left for ${f.piece} and comes back with it: it is in no figure here, and has to be at hand meanwhile.`,
+  'rent.deposit': (f: { piece: string; depositMinor: number }, locale: SentenceLocale) =>
+    `${formatMoney(f.depositMinor, locale.currency)} is left for ${f.piece} and comes back with it: it is in no figure here, and has to be at hand meanwhile.`,
   'house.wilts': (f: { piece: string; days: number; from: string; stands: number; standIn: string }) =>
     `${f.piece} stays fresh about ${counted(f.days, 'day')} and the look stands ${counted(f.stands, 'day')}: cut or buy it on ${f.from}, and ${f.standIn === '' ? 'plan fresh ones or a lasting stand-in for afterwards' : `afterwards put there: ${f.standIn}`}.`,
   'house.freshFrom': (f: { piece: string; days: number; from: string; until: string }) =>

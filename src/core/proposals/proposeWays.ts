@@ -2,20 +2,16 @@ import { isRefusal } from '../acts/act';
 import { insert } from '../acts/changes';
 import { newOptionsChanges } from '../acts/options/newOptionChanges';
 import { after } from '../acts/rowsAfter';
-import { importanceWeight, likingOf } from '../balance/lookValue';
+import { importanceWeight } from '../balance/lookValue';
 import { type WhyOut, whyOut } from '../balance/ways';
-import { ciede2000 } from '../color/ciede2000';
-import type { Lab } from '../color/lab';
-import { severityRank, worstSeverity } from '../kernel/finding';
 import type { Memo } from '../kernel/memo';
-import type { PieceRow, ProjectRows, SlotRow } from '../model/rows';
+import { MS_PER_DAY } from '../kernel/units';
+import type { ProjectRows, SlotRow } from '../model/rows';
 import { type OptionPlan, Plan } from '../plan/computePlan';
-import { finishedColor } from '../plan/finishedColor';
 import type { OptionModel } from '../plan/model/optionModel';
 import { nameOfOption } from '../plan/nameOfOption';
-import { costOf } from '../plan/optionFigures';
-import { SAME_COLOR } from '../sourcing/rankedPieces';
-import { type Finish, wantedCards } from './finishTries';
+import { wantedCards } from './finishTries';
+import { beats, type JudgedWay, judgedWay } from './judgedWay';
 import { finishOf, type Thought } from './thoughts';
 
 /** Why a way that was thought of is not among those that are proposed. */
@@ -48,23 +44,17 @@ export interface Proposed {
 /** How many ways are proposed at once. */
 export const MOST_PROPOSED = 5;
 
-const MS_PER_DAY = 86_400_000;
-/** A color this much farther from what is wanted (ΔE00) is no worse to the eye ("noticed side by side"). */
-const NO_WORSE = 2;
-
-/** The rows with some ways added, and the pieces of the house that they take; what cannot be added is left out. */
+/**
+ * The rows with some ways added, one after the other, and the pieces of the house that they take. A way that the rules
+ * refuse is left out, and stands in nobody's way.
+ */
 function rowsWith(rows: ProjectRows, thoughts: readonly Thought[]): ProjectRows {
-  const pieces = new Map(thoughts.flatMap(({ piece }) => (piece ? [[piece.id, piece] as const] : [])));
-  const known = new Set(rows.pieces.map(({ id }) => id));
-  const withPieces = after(
-    rows,
-    [...pieces.values()].filter(({ id }: PieceRow) => !known.has(id)).map((piece) => insert('pieces', piece)),
-  );
-  const changes = newOptionsChanges(
-    withPieces,
-    thoughts.map(({ payload }) => payload),
-  );
-  return isRefusal(changes) ? withPieces : after(withPieces, changes);
+  return thoughts.reduce((present, { piece, payload }) => {
+    const isNew = piece !== null && !present.pieces.some(({ id }) => id === piece.id);
+    const withPiece = isNew ? after(present, [insert('pieces', piece)]) : present;
+    const changes = newOptionsChanges(withPiece, [payload]);
+    return isRefusal(changes) ? present : after(withPiece, changes);
+  }, rows);
 }
 
 /** What a way comes to, apart from its figures: two with the same are the same way. */
@@ -84,74 +74,17 @@ function sameness({ option, finds, offers, recipe }: OptionModel): string {
     .join('|');
 }
 
-/** A way as it is held against others: thought of, or on the board already. */
-interface Judged {
-  name: string;
-  finish: Finish | null;
-  option: OptionPlan;
-  cost: number;
-  minutes: number;
-  /** ΔE00 to the nearest color that the slot wants; null where either is not known. */
-  offColor: number | null;
-  color: Lab | null;
-  misfits: number;
-  risk: number;
-  liking: number;
-}
-
-interface OpenWay extends Judged {
+/** A way that was thought of, as it is held against others. */
+interface OpenWay extends JudgedWay {
   thought: Thought;
 }
 
-function judged(name: string, finish: Finish | null, option: OptionPlan, wanted: readonly Lab[]): Judged {
-  const color = finishedColor(option.model);
-  const isFit = (code: string) => code.startsWith('fit.');
-  return {
-    name,
-    finish,
-    option,
-    cost: costOf(option),
-    minutes: option.hoursAdded.likely,
-    color,
-    offColor: color && wanted.length > 0 ? Math.min(...wanted.map((card) => ciede2000(color, card))) : null,
-    misfits: option.findings.filter(({ code }) => isFit(code)).length,
-    risk: severityRank[worstSeverity(option.findings.filter(({ code }) => !isFit(code))) ?? 'note'],
-    liking: likingOf(option.option),
-  };
-}
-
-/** Whether one way would look no worse than another in the same place: as near to the color, in the same kind of finish. */
-function looksNoWorse(winner: Judged, loser: Judged): boolean {
-  const [a, b] = [winner.finish, loser.finish];
-  const isOpaque = (finish: Finish | null) => finish === 'paint' || finish === 'spray';
-  // What has the right color already needs no paint; a wash, a stain or a paper is a look of its own.
-  const isSameKind = a === b || (isOpaque(a) && isOpaque(b)) || (a === null && isOpaque(b));
-  if (!isSameKind || winner.liking < loser.liking || winner.misfits > loser.misfits) return false;
-  if (loser.offColor !== null) return winner.offColor !== null && winner.offColor <= loser.offColor + NO_WORSE;
-  if (winner.color === null || loser.color === null) return winner.color === loser.color;
-  return ciede2000(winner.color, loser.color) <= SAME_COLOR;
-}
-
-/** Whether a way does what another does in everything that counts, for no more, and something of it for less. */
-function beats(winner: Judged, loser: Judged, isFirst: boolean): boolean {
-  if (winner.option.cashAdded.atLeast && !loser.option.cashAdded.atLeast) return false;
-  const no = [
-    winner.cost - loser.cost,
-    winner.minutes - loser.minutes,
-    winner.option.usableMs - loser.option.usableMs,
-    winner.risk - loser.risk,
-    loser.option.count - winner.option.count,
-  ];
-  if (no.some((more) => more > 0) || !looksNoWorse(winner, loser)) return false;
-  return isFirst || no.some((more) => more < 0);
-}
-
 /** What a way costs with its hours at what an hour is worth; without a worth, hours decide among equals only. */
-const netOf = ({ cost, minutes }: Judged, hourValue: number): number =>
+const netOf = ({ cost, minutes }: JudgedWay, hourValue: number): number =>
   cost + (minutes / 60) * Math.max(hourValue, 1e-3);
 
 /** Ways of one kind stand in one pile: what is proposed is drawn from all piles in turn. */
-const pileOf = ({ option, finish }: Judged): string => `${option.option.kind} ${finish ?? ''}`;
+const pileOf = ({ option, finish }: JudgedWay): string => `${option.option.kind} ${finish ?? ''}`;
 
 /** The best of each pile in turn, so that what is proposed truly differs. What to compare with comes first where nothing is. */
 function inTurn(ways: readonly OpenWay[], hourValue: number, lacksYardstick: boolean): OpenWay[] {
@@ -171,7 +104,7 @@ function inTurn(ways: readonly OpenWay[], hourValue: number, lacksYardstick: boo
 }
 
 /** The slot that has what a way needs, where nothing of it is left over. */
-function takenBy(plan: Plan, { option }: WayProposed): SlotRow | null {
+function slotThatHasIt(plan: Plan, { option }: WayProposed): SlotRow | null {
   for (const find of option.model.finds) {
     const elsewhere = plan.chosen.filter(
       ({ model }) => model.slot.id !== option.slotId && model.finds.some(({ id }) => id === find.id),
@@ -206,14 +139,14 @@ export function proposeWays(plan: Plan, slot: SlotRow, thoughts: readonly Though
     const option = trial.option(thought.payload.option.id);
     if (!option) continue;
     const way = { thought, option };
-    const taken = takenBy(plan, way);
+    const taken = slotThatHasIt(plan, way);
     const out = whyOut(trial, option, { leastLiking: 1 });
     if (onBoard.has(sameness(option.model))) left.push({ ...way, why: { kind: 'onBoard' } });
     else if (taken) left.push({ ...way, why: { kind: 'taken', by: taken } });
     else if (out !== null && out !== 'unknownPrice') left.push({ ...way, why: { kind: out } });
     else {
       onBoard.add(sameness(option.model));
-      open.push({ ...judged(nameOfThought(thought), thought.finish, option, wanted), thought });
+      open.push({ ...judgedWay(nameOfThought(thought), thought.finish, option, wanted), thought });
     }
   }
   const usable = present
@@ -221,7 +154,9 @@ export function proposeWays(plan: Plan, slot: SlotRow, thoughts: readonly Though
     .map(({ model }) => model)
     .flatMap((model) => {
       const option = trial.option(model.option.id);
-      return option ? [judged(nameOfOption(model), model.recipe ? finishOf(model.recipe) : null, option, wanted)] : [];
+      return option
+        ? [judgedWay(nameOfOption(model), model.recipe ? finishOf(model.recipe) : null, option, wanted)]
+        : [];
     });
   const rivals = [...usable, ...open];
   const standing = open.filter((loser, place) => {

@@ -102,7 +102,7 @@ export const hardFaceRows: readonly Substrate[] = [
       wax: bare('wax slows rust on bright metal for a few months'),
     }),
     usualColor: '#6b6a68',
-    words: ['metal', 'iron', 'steel', 'wrought iron', 'tin'],
+    words: ['metal', 'iron', 'steel', 'wrought iron', 'tin', 'wire'],
     remark: 'Prime within four hours of sanding; flash rust follows water.',
   }),
   substrate({

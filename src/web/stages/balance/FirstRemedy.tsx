@@ -1,45 +1,33 @@
 import { askOfBrief } from '@core/balance/ask';
 import { type ToldRemedy, takenSlots } from '@core/balance/toldPlan';
+import type { Plan } from '@core/plan/computePlan';
 import { Button } from 'antd';
-import { useCallback, useEffect, useRef, useState } from 'react';
+import type { Remote } from 'comlink';
+import { useCallback, useEffect, useRef } from 'react';
 import { isTyping } from '../../app/isTyping';
 import { useCommands, useLocale, usePlan } from '../../app/projectStore';
+import type { BalanceWork } from '../../workers/balance.worker';
 import styles from './balance.module.css';
 import { changeWords, differenceWords } from './balanceWords';
-import { Searcher } from './searcher';
+import { useAtRest } from './useAtRest';
 
 /** The plan rests so long before a remedy is looked for, ms. */
 const REST_MS = 700;
+
+/** What helps most by itself; null where nothing does. */
+const askFirst = async (work: Remote<BalanceWork>, { rows, asOfMs, purse }: Plan): Promise<ToldRemedy | null> =>
+  (await work.first(rows, asOfMs, askOfBrief(rows, purse))).remedies[0] ?? null;
 
 /** While the purse is over: the change that helps most, which one key takes. */
 export function FirstRemedy() {
   const plan = usePlan();
   const locale = useLocale();
   const { run } = useCommands();
-  const [found, setFound] = useState<{ rows: typeof plan.rows; remedy: ToldRemedy | null } | null>(null);
+  const found = useAtRest(REST_MS, askFirst);
   const latest = useRef(plan);
   latest.current = plan;
-  const { rows } = plan;
-  useEffect(() => {
-    let current = true;
-    let searcher: Searcher | null = null;
-    const timer = setTimeout(() => {
-      searcher = new Searcher();
-      const { asOfMs, purse } = latest.current;
-      searcher.work
-        .first(rows, asOfMs, askOfBrief(rows, purse))
-        .then(({ remedies }) => current && setFound({ rows, remedy: remedies[0] ?? null }))
-        // No remedy is told where none could be looked for: the page of Balance says why.
-        .catch(() => current && setFound(null));
-    }, REST_MS);
-    return () => {
-      current = false;
-      clearTimeout(timer);
-      searcher?.end();
-    };
-  }, [rows]);
   // What was found for another plan may not be taken for this one.
-  const remedy = found?.rows === rows ? found.remedy : null;
+  const remedy = found?.rows === plan.rows ? found.answer : null;
   const take = useCallback(() => {
     if (remedy) run('takeChoices', { slots: takenSlots(latest.current, remedy.changes, () => crypto.randomUUID()) });
   }, [remedy, run]);

@@ -1,11 +1,13 @@
 import type { Estimate, WorthMeasuring } from '@core/balance/worthMeasuring';
 import { formatMoney } from '@core/kernel/formatMoney';
-import { useEffect, useRef, useState } from 'react';
+import type { Plan } from '@core/plan/computePlan';
+import type { Remote } from 'comlink';
 import { Link } from 'react-router';
 import { useLocale, usePlan } from '../../app/projectStore';
+import type { BalanceWork } from '../../workers/balance.worker';
 import styles from './balance.module.css';
 import { fillWords } from './balanceWords';
-import { Searcher } from './searcher';
+import { useAtRest } from './useAtRest';
 
 /** The plan rests so long before it is looked for what could change it, ms. */
 const REST_MS = 1200;
@@ -92,33 +94,16 @@ function endWords(estimate: Estimate, end: 'low' | 'high'): string {
   }
 }
 
-/** What could change the plan, looked for by a worker once the plan rests; null until then. */
+const askWorth = (work: Remote<BalanceWork>, { rows, asOfMs }: Plan) => work.worth(rows, asOfMs);
+
+/**
+ * What could change the plan, looked for once it rests; null until then. What was found for another plan stands until this
+ * one was looked at, so that nothing jumps; ways that are gone are not told.
+ */
 function useWorth(): readonly WorthMeasuring[] | null {
   const plan = usePlan();
-  const [found, setFound] = useState<{ rows: typeof plan.rows; list: WorthMeasuring[] } | null>(null);
-  const latest = useRef(plan);
-  latest.current = plan;
-  const { rows } = plan;
-  useEffect(() => {
-    let current = true;
-    let searcher: Searcher | null = null;
-    const timer = setTimeout(() => {
-      searcher = new Searcher();
-      searcher.work
-        .worth(rows, latest.current.asOfMs)
-        .then((list) => current && setFound({ rows, list }))
-        // What could not be looked for is not told; nothing else depends on it.
-        .catch(() => current && setFound(null))
-        .finally(() => searcher?.end());
-    }, REST_MS);
-    return () => {
-      current = false;
-      clearTimeout(timer);
-      searcher?.end();
-    };
-  }, [rows]);
-  // What was found for another plan stands until this one was looked at, so that nothing jumps; ways that are gone are not told.
-  return found === null
-    ? null
-    : found.list.filter((entry) => entry.changes.every(({ from, to }) => plan.option(from) && plan.option(to)));
+  const found = useAtRest(REST_MS, askWorth);
+  return (
+    found?.answer.filter((entry) => entry.changes.every(({ from, to }) => plan.option(from) && plan.option(to))) ?? null
+  );
 }

@@ -2,6 +2,7 @@ import { memo } from 'react';
 import { type ChipFace, cashInParts } from '../../app/chipFace';
 import { ChipPicture, pictureOf } from './ChipPicture';
 import styles from './compare.module.css';
+import remark from './remark.module.css';
 
 /** An option as a paint chip: one press chooses it; "why" opens its reasons without choosing. */
 export const Chip = memo(function Chip(
@@ -52,7 +53,9 @@ export const Chip = memo(function Chip(
           {sum} {props.stash !== '' && <span>{props.stash}</span>}
         </b>
         {props.time}
-        <em data-tone={tone ?? undefined}>{props.remark}</em>
+        <em className={remark.remark} data-tone={tone ?? undefined}>
+          {props.remark}
+        </em>
       </button>
       <button type="button" className={styles.whyButton} onClick={why} aria-label={`Why: ${kind}, ${name}`}>
         why

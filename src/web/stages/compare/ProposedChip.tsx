@@ -1,6 +1,7 @@
 import { kindNames } from '../../app/optionWords';
 import type { ToldWay } from '../../workers/proposals.worker';
 import { ChipPicture, pictureOf } from './ChipPicture';
+import remark from './remark.module.css';
 import styles from './waysPage.module.css';
 
 /** A way that is proposed: a chip that is struck out by a press, and taken again by another. */
@@ -21,7 +22,9 @@ export function ProposedChip(props: { way: ToldWay; isTaken: boolean; onTurn: ()
           {face.cash} <small>{face.stash}</small>
         </span>
         <span>{face.time}</span>
-        <em data-tone={face.tone}>{face.remark}</em>
+        <em className={remark.remark} data-tone={face.tone ?? undefined}>
+          {face.remark}
+        </em>
       </label>
     </li>
   );
