@@ -413,7 +413,7 @@ describe('a trip', () => {
     await open('hunt/trips');
     await person.seeText('Harbor round');
     await person.seeText('Back at');
-    const free = async () => /(\d+ h \d+) free/.exec(await person.text())?.[1];
+    const free = async () => /(\d+ h \d+) (?:free|short)/.exec(await person.text())?.[1];
     const before = await free();
     await person.press('The trip is over');
     await person.saved();
