@@ -31,7 +31,7 @@ describe('npm run plan', () => {
     expect(Object.keys(report)).toEqual(
       expect.arrayContaining(['purse', 'slots', 'shared', 'recipes', 'warnings', 'asOf', 'coreVersion']),
     );
-    expect(report.slots).toHaveLength(15);
+    expect(report.slots).toHaveLength(22);
     for (const slot of report.slots)
       for (const option of slot.options)
         expect(option).toMatchObject({
