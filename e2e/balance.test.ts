@@ -1,22 +1,11 @@
 import { withFinds } from '@core/model/finds';
 import type { StoredRows } from '@core/model/rows';
 import { computePlan } from '@core/plan/computePlan';
-import { afterAll, beforeAll, describe, expect, it } from 'vitest';
-import { Person } from './lib/browser';
-import { Euporia } from './lib/euporia';
+import { describe, expect, it } from 'vitest';
+import { demoAndPerson } from './lib/demo';
 
 /** Balance, in the real page: the demo, and a porch of our own that is over in money from the start. */
-let euporia: Euporia;
-let person: Person;
-
-beforeAll(async () => {
-  euporia = await Euporia.start();
-  person = await Person.open();
-});
-afterAll(async () => {
-  await person?.close();
-  await euporia?.remove();
-});
+const { euporia, person, attic } = await demoAndPerson();
 
 const answer = '//section[@aria-label="Answer"]';
 
@@ -25,8 +14,6 @@ const changes = () => person.count(`${answer}//ul[@aria-label="Changes"]/li`);
 
 describe('the attic of the demo', () => {
   it('has 22 slots, and is $60.00 over and five hours short, as the plan itself comes to', async () => {
-    const { projects } = (await euporia.json('/api/projects')) as { projects: { id: string; name: string }[] };
-    const attic = projects.find(({ name }) => name === 'Attic bedroom')?.id;
     const stored = (await euporia.json(`/api/projects/${attic}/snapshot`)) as StoredRows;
     const { slots, purse } = computePlan(withFinds(stored), Date.now());
     expect(slots.length).toBe(22);

@@ -1,19 +1,8 @@
-import { afterAll, beforeAll, describe, expect, it } from 'vitest';
-import { Person } from './lib/browser';
-import { Euporia } from './lib/euporia';
+import { describe, expect, it } from 'vitest';
+import { demoAndPerson } from './lib/demo';
 
 /** Ways that nobody had to think of, and whole plans beside each other, in the real page. */
-let euporia: Euporia;
-let person: Person;
-
-beforeAll(async () => {
-  euporia = await Euporia.start();
-  person = await Person.open();
-});
-afterAll(async () => {
-  await person?.close();
-  await euporia?.remove();
-});
+const { euporia, person } = await demoAndPerson();
 
 const proposed = (slot: string) => person.count(`//ul[@aria-label="Ways for ${slot}, proposed"]/li`);
 

@@ -40,7 +40,7 @@ const COAT_OFF = 0.3;
 const noises = new Map<number, QuantileTable>();
 
 /** The noise of so many coats together, as a factor: what goes wrong with one seldom goes wrong with all, so it shrinks with √n. */
-function noiseOfCoats(coats: number): QuantileTable {
+export function noiseOfCoats(coats: number): QuantileTable {
   const known = noises.get(coats);
   if (known) return known;
   const off = COAT_OFF / Math.sqrt(coats);
@@ -138,7 +138,11 @@ function linesFrom(plan: Plan, of: readonly PoolLine[], fills: readonly PlannedF
     }
     if (cash.low === cash.high) fixedCash += cash.likely;
     else
-      prices.push({ name: nameOf(pool), widthMinor: cash.high - cash.low, table: new QuantileTable(pointsOf(cash)) });
+      prices.push({
+        name: nameOfPool(pool),
+        widthMinor: cash.high - cash.low,
+        table: new QuantileTable(pointsOf(cash)),
+      });
   }
   const flaws = fills.flatMap(({ model }) => flawsOf(model));
   fixedMinutes -= flaws.reduce((sum, minutes) => sum + minutes, 0);
@@ -166,7 +170,8 @@ function linesFrom(plan: Plan, of: readonly PoolLine[], fills: readonly PlannedF
   };
 }
 
-function nameOf(pool: Pool): string {
+/** What a pool is called; a session has no name of its own. */
+export function nameOfPool(pool: Pool): string {
   switch (pool.kind) {
     case 'find':
       return pool.find.name;

@@ -20,6 +20,7 @@ import type { FindRow, OptionRow, ProjectRows } from '../model/rows';
 import { computePlan } from '../plan/computePlan';
 import { plainStory } from '../pricing/priceStory';
 import { newPiece } from '../sourcing/newPiece';
+import { noiseOfCoats } from './drawLines';
 import { drawOption, drawPlan } from './draws';
 import { worthMeasuring } from './worthMeasuring';
 
@@ -207,6 +208,10 @@ describe('draws of one option', () => {
     expect(minutes.least).toBeGreaterThanOrEqual(15 + 15 / 2 - 1e-6);
     expect(minutes.most).toBeLessThanOrEqual(15 + 15 * 2 + 1e-6);
     expect(minutes.low).toBeLessThan(minutes.high);
+    // Four coats go astray half as far as one: 30 % by itself, 15 % together.
+    const ends = (coats: number) => [noiseOfCoats(coats).at(0), noiseOfCoats(coats).at(0.5), noiseOfCoats(coats).at(1)];
+    for (const [n, end] of [0.7, 1, 1.3].entries()) expect(ends(1)[n]).toBeCloseTo(end, 6);
+    for (const [n, end] of [0.85, 1, 1.15].entries()) expect(ends(4)[n]).toBeCloseTo(end, 6);
     expect(drawPlan(room, 500).minutes.low).toBeGreaterThan(0);
   });
 });

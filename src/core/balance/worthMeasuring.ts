@@ -1,13 +1,14 @@
 import { coatings } from '../catalog/coatings';
 import { Memo } from '../kernel/memo';
 import type { OverrideRow, PieceRow, ProjectRows } from '../model/rows';
+import type { AddedLine } from '../plan/added';
 import { type OptionPlan, Plan } from '../plan/computePlan';
 import type { Pool } from '../plan/model/pools';
 import { costOf } from '../plan/optionFigures';
 import { coatingRateKey } from '../recipe/stack';
 import { partsOfSupplyKey } from '../recipe/supplyKey';
 import { furnitureTemplates } from '../surface/templates';
-import { rateOf } from './drawLines';
+import { nameOfPool, rateOf } from './drawLines';
 import { likingOf } from './lookValue';
 import { whyOut } from './ways';
 
@@ -106,9 +107,10 @@ export function worthMeasuring(plan: Plan): WorthMeasuring[] {
     for (const end of ['low', 'high'] as const) {
       const net: Net = (option) => costOf(option) + (option.hoursAdded[end] / 60) * hourValue;
       compare('minutes', { kind: 'minutes' }, slotId, end, options, net, usual);
-      for (const pool of pricedPools(options)) {
+      for (const { draw, pool } of pricedLines(options)) {
         const atEnd: Net = (option) => likely(option) + differenceAt(option, pool, end);
-        compare(`${pool.kind} ${idOf(pool)}`, priceOf(pool), slotId, end, options, atEnd, usual);
+        const estimate = { kind: 'price', name: nameOfPool(pool), of: pool.kind, id: draw.key } as const;
+        compare(draw.poolId, estimate, slotId, end, options, atEnd, usual);
       }
     }
   }
@@ -126,42 +128,18 @@ export function worthMeasuring(plan: Plan): WorthMeasuring[] {
   return [...found.values()].sort((a, b) => b.stake - a.stake).slice(0, MOST_TOLD);
 }
 
-/** The pools of which some option's cash is a range. */
-function pricedPools(options: readonly OptionPlan[]): Pool[] {
-  const pools = new Set<Pool>();
-  for (const { added } of options)
-    for (const { pool, cash } of added.lines) if (cash.low !== cash.high && !cash.atLeast) pools.add(pool);
-  return [...pools];
+/** What of some options' cash is a range, each pool once. */
+function pricedLines(options: readonly OptionPlan[]): AddedLine[] {
+  const lines = options.flatMap(({ added }) =>
+    added.lines.filter(({ cash }) => cash.low !== cash.high && !cash.atLeast),
+  );
+  return [...new Map(lines.map((line) => [line.draw.poolId, line])).values()];
 }
 
 /** How much more an option costs where the price of a pool comes out at one end. */
 function differenceAt({ added }: OptionPlan, pool: Pool, end: 'low' | 'high'): number {
   const line = added.lines.find((own) => own.pool === pool);
   return line ? line.cash[end] - line.cash.likely : 0;
-}
-
-function idOf(pool: Pool): string {
-  switch (pool.kind) {
-    case 'find':
-      return pool.find.id;
-    case 'order':
-      return pool.offer.id;
-    case 'supply':
-    case 'session':
-      return pool.key;
-    case 'tool':
-      return pool.toolId;
-    case 'trip':
-      return pool.tripId;
-    default:
-      return pool satisfies never;
-  }
-}
-
-function priceOf(pool: Pool): Estimate {
-  const name =
-    pool.kind === 'find' ? pool.find.name : pool.kind === 'order' ? pool.offer.name : 'name' in pool ? pool.name : '';
-  return { kind: 'price', name, of: pool.kind, id: idOf(pool) };
 }
 
 /** An estimate that has to be computed anew at its ends: the rows there, and the slots that it can change. */

@@ -1,6 +1,6 @@
 import { coatings } from '../catalog/coatings';
 import { consumables } from '../catalog/consumables';
-import { labFromHex } from '../color/lab';
+import { type Lab, labFromHex } from '../color/lab';
 import { plainColors } from '../color/plainColors.data';
 import type { ColorCardRow, ProjectRows, SlotRow, SupplyRow } from '../model/rows';
 import type { Wish } from '../recipe/wish';
@@ -54,7 +54,7 @@ export function wantedCards(rows: ProjectRows, slot: Pick<SlotRow, 'colorCardIds
 export function finishTries(
   rows: ProjectRows,
   slot: Pick<SlotRow, 'colorCardIds'>,
-  newCard: (name: string, hex: string) => ColorCardRow,
+  newCard: (name: string, lab: Lab) => ColorCardRow,
 ): FinishTry[] {
   const wanted = wantedCards(rows, slot);
   const onShelf = rows.supplies.filter(isThere);
@@ -89,7 +89,7 @@ export function finishTries(
         const card = cardOf(wood?.colorCardId ?? null) ?? rows.colorCards.find(({ name }) => name === USUAL_WOOD);
         if (card) return known(card);
         const hex = plainColors.find(({ name }) => name === USUAL_WOOD)?.hex ?? '#5b3a23';
-        return { card: newCard(USUAL_WOOD, hex), isNewCard: true };
+        return { card: newCard(USUAL_WOOD, labFromHex(hex)), isNewCard: true };
       }
       case 'design':
         return known(null);
@@ -105,11 +105,3 @@ export function finishTries(
     return id === 'paper' && shelf.length > 0 ? shelf : [...shelf, usual];
   });
 }
-
-/** A card of a plain color word. */
-export const plainCard = (id: string, name: string, hex: string): ColorCardRow => ({
-  id,
-  version: 1,
-  name,
-  lab: labFromHex(hex),
-});

@@ -76,9 +76,14 @@ describe('ways proposed for a slot', () => {
     expect(new Set(told.ways.map(({ thought }) => `${thought.kind} ${thought.finish}`)).size).toBe(5);
   });
 
-  it('never hold on what takes no finish: silicone stays as it is', () => {
+  it('are left out where a finish does not hold: nothing is stained that soaks nothing up', () => {
     const told = proposed(room({ finds: [nightstand(11, 1200, { materialId: 'polypropylene' })] }));
     for (const { thought } of [...told.ways, ...told.left]) expect(thought.finish).not.toBe('stain');
+    for (const materialId of ['glass', 'ferrousMetal', 'laminate']) {
+      const hard = proposed(room({ finds: [nightstand(11, 1200, { materialId })] }));
+      expect([materialId, finishesOf(hard).includes('stain')]).toEqual([materialId, false]);
+      expect(named(hard)).toContain('asFound: Nightstand');
+    }
   });
 
   it('carry whole recipes: nothing in them peels or is refused', () => {
@@ -107,9 +112,10 @@ describe('ways proposed for a slot', () => {
     }
     // Asked again, what is on the board is not proposed a second time.
     const again = proposed(after);
-    const taken = new Set(told.ways.map(({ thought }) => nameOfThought(thought)));
-    for (const { thought } of again.ways)
-      expect(taken.has(nameOfThought(thought)) && thought.what === 'Nightstand, new').toBe(false);
+    const things = ({ option: { model } }: (typeof told.ways)[number]) =>
+      [...model.finds.map(({ id }) => id), ...model.offers.map(({ offer: own }) => own.id)].join();
+    const taken = new Set(told.ways.map((way) => `${nameOfThought(way.thought)} ${things(way)}`));
+    for (const way of again.ways) expect(taken.has(`${nameOfThought(way.thought)} ${things(way)}`)).toBe(false);
     expect(again.left.filter(({ why }) => why.kind === 'onBoard').length).toBe(told.ways.length);
   });
 

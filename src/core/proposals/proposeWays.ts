@@ -194,7 +194,7 @@ export function proposeWays(plan: Plan, slot: SlotRow, thoughts: readonly Though
 export const nameOfThought = ({ what, how }: Pick<Thought, 'what' | 'how'>): string =>
   how === '' ? what : `${what}, ${how.charAt(0).toLowerCase()}${how.slice(1)}`;
 
-/** Slots in the order in which they are worth proposing for: open ones first, what counts most before the rest. */
+/** The slots that are worth proposing for: open ones that are not kept as they are, what counts most first. */
 export const slotsToPropose = (plan: Plan): SlotRow[] =>
   plan.slots
     .filter(({ slot, open }) => open > 0 && !slot.locked)

@@ -1,6 +1,7 @@
 import type { PayloadOf } from '../acts';
 import { builds } from '../build';
 import { isAskedFor } from '../build/build';
+import type { Lab } from '../color/lab';
 import type { ColorCardRow, FindRow, OptionKind, PieceRow, PriceNoteRow, SlotRow } from '../model/rows';
 import type { Plan } from '../plan/computePlan';
 import { findFromPiece } from '../plan/stashPieces';
@@ -8,11 +9,12 @@ import type { RecipePlan } from '../recipe/computeRecipe';
 import { mainLayer } from '../recipe/mainLayer';
 import { proposedWays } from '../recipe/proposedWays';
 import { pieceKindOf } from '../sourcing/pieceKindOf';
+import { pricesOfPieces } from '../sourcing/pricesOfPieces';
 import { unsaidMaterial } from '../sourcing/saidSurface';
 import { type FitThing, type SlotFit, slotFits } from '../sourcing/slotFits';
 import { completeMeasures } from '../surface/furnitureTemplate';
 import { furnitureTemplates } from '../surface/templates';
-import { type Finish, finishes, finishTries, plainCard } from './finishTries';
+import { type Finish, finishes, finishTries } from './finishTries';
 import { type OptionDrafts, optionDrafts } from './optionDrafts';
 
 /** A way to fill a slot that was thought of, not judged yet. */
@@ -99,11 +101,7 @@ export function thingsAround(plan: Plan, house: readonly PieceRow[], today: stri
         offer: { kind: 'offer', offerId: offer.id, name: offer.name } as const,
         fits: thing(offer.id, offer.name, offer.templateId, { measures: offer.measures, color: offer.color }),
       })),
-    ...rows.priceNotes
-      .filter(
-        ({ subject, price, currency }) =>
-          subject === 'piece' && price.state !== 'unknown' && (currency === '' || currency === rows.project.currency),
-      )
+    ...pricesOfPieces(rows)
       .filter(({ name }) => !rows.offers.some((offer) => offer.name === name))
       .map((note) => ({ offer: { kind: 'note', note } as const, fits: thing(note.id, note.name, note.subjectId, {}) })),
   ].map(({ offer, fits }) => ({ offer, fits: bySlot(slotFits(plan, fits, today)) }));
@@ -145,8 +143,8 @@ export function thoughtsFor(plan: Plan, slot: SlotRow, around: ThingsAround, new
   const drafts = optionDrafts(newId);
   const answers = answersTo(slot, around);
   const cards = new Map<string, ColorCardRow>();
-  const newCard = (name: string, hex: string) => {
-    const card = cards.get(name) ?? plainCard(newId(), name, hex);
+  const newCard = (name: string, lab: Lab) => {
+    const card = cards.get(name) ?? drafts.newColorCard(name, lab);
     cards.set(name, card);
     return card;
   };

@@ -84,8 +84,8 @@ export function AddOption(props: { slot: SlotRow | null; kind: AddableKind; onCl
     return { ...found, version: 1, state: kind === 'own' ? 'owned' : 'seen', story, ...lent };
   }
   const along = ours ? [ours] : [];
-  /** Whether the piece is described here, and no piece that is known already. */
   const isFromShop = kind === 'buyNew' || kind === 'rent';
+  /** Whether the piece is described here, and no piece that is known already. */
   const isDescribed = isFromShop || kind === 'borrow' || (known === null && ours === null);
   /** What the line itself says it costs. */
   const saidCost = line.tag?.state === 'stated' ? plainMoney(line.tag.low * line.quantity, locale.currency) : '';
@@ -138,7 +138,7 @@ export function AddOption(props: { slot: SlotRow | null; kind: AddableKind; onCl
       run('usePiece', payload, along);
       return props.onClose(payload.option.id);
     }
-    const payload = plainOption(slot.id, draft, known === null);
+    const payload = plainOption(slot.id, draft, draft !== known);
     run('addOption', payload, along);
     props.onClose(payload.option.id);
   };

@@ -1,5 +1,6 @@
 import { formatMoney } from '@core/kernel/formatMoney';
 import { amountOfPrice } from '@core/kernel/price';
+import { pricesOfPieces } from '@core/sourcing/pricesOfPieces';
 import { Button } from 'antd';
 import { useLocale, useRows } from '../../app/projectStore';
 import styles from '../../ui/ui.module.css';
@@ -9,12 +10,7 @@ import { plainMoney } from './optionForm';
 export function FromPriceBook(props: { onPick: (taken: { what: string; cost: string }) => void }) {
   const rows = useRows();
   const locale = useLocale();
-  const prices = rows.priceNotes.filter(
-    (note) =>
-      note.subject === 'piece' &&
-      note.price.state !== 'unknown' &&
-      (note.currency === '' || note.currency === locale.currency),
-  );
+  const prices = pricesOfPieces(rows);
   if (prices.length === 0) return null;
   return (
     <p className={styles.fromBook}>

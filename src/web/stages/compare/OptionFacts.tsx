@@ -152,11 +152,11 @@ function WaysOutOfIt(props: { option: OptionPlan }) {
   const { model } = props.option;
   const subjects = new Set([
     ...model.finds.filter(({ state }) => state === 'bought').map(({ pieceId }) => pieceId),
-    ...model.offers.map(({ offer }) => offer.id),
+    ...model.offers.map(({ offer }) => offer.id).filter((id) => plan.model.orderedMs(id) !== null),
   ]);
+  // The books may be long: they are read only where something of it is in them.
+  if (subjects.size === 0) return null;
   const due = returnsDue(rows, plan.asOfMs).filter(({ line }) => subjects.has(line.subject.id));
-  const isPaid = model.finds.some(({ state }) => state === 'bought') || due.length > 0;
-  if (!isPaid) return null;
   const worth = model.finds
     .map(({ pieceId }) => plan.model.piece(pieceId))
     .filter((piece) => piece !== undefined && piece.value !== null && piece.currency === locale.currency);

@@ -1,7 +1,7 @@
 import type { PieceRow } from '@core/model/rows';
 import type { Plan } from '@core/plan/computePlan';
 import { proxy, wrap } from 'comlink';
-import { useCallback, useEffect, useRef, useState } from 'react';
+import { useCallback, useEffect, useMemo, useRef, useState } from 'react';
 import { api } from '../../app/api';
 import type { ProjectLocale } from '../../app/words';
 import type { ProposalsWork, ToldSlot } from '../../workers/proposals.worker';
@@ -47,46 +47,49 @@ export function useProposals(plan: Plan, slotIds: readonly string[], locale: Pro
   const [turn, setTurn] = useState(0);
   const asked = useRef({ plan, locale });
   asked.current = { plan, locale };
-  const worker = useRef<Worker | null>(null);
+  /** Ends what is asked now, wherever it is: while the house answers, or in the worker. */
+  const end = useRef<() => void>(() => undefined);
   const stop = useCallback(() => {
-    worker.current?.terminate();
-    worker.current = null;
+    end.current();
     setState((before) => ({ ...before, isSearching: false, isStopped: true }));
   }, []);
-  // biome-ignore lint/correctness/useExhaustiveDependencies: asked once for these slots, and again by hand
+  // Asked once for these slots, and anew by hand.
+  const question = useMemo(() => ({ slotIds, turn }), [slotIds, turn]);
   useEffect(() => {
     let current = true;
+    let worker: Worker | null = null;
+    end.current = () => {
+      current = false;
+      worker?.terminate();
+    };
     setState(nothingYet);
     const tell = (change: (before: ProposalsState) => Partial<ProposalsState>) => {
       if (current) setState((before) => ({ ...before, ...change(before) }));
     };
     const ask = async () => {
       const { rows, asOfMs } = asked.current.plan;
-      const house = await housePieces(rows.project.id, slotIds).catch((error: unknown) => {
+      const house = await housePieces(rows.project.id, question.slotIds).catch((error: unknown) => {
         tell(() => ({ houseProblem: error instanceof Error ? error.message : String(error) }));
         return [];
       });
       if (!current) return;
-      worker.current = new Worker(new URL('../../workers/proposals.worker.ts', import.meta.url), { type: 'module' });
-      await wrap<ProposalsWork>(worker.current).propose(
+      worker = new Worker(new URL('../../workers/proposals.worker.ts', import.meta.url), { type: 'module' });
+      await wrap<ProposalsWork>(worker).propose(
         rows,
         asOfMs,
         asked.current.locale,
-        slotIds,
+        question.slotIds,
         house,
         proxy((told) => tell(({ told: before }) => ({ told: [...before, told] }))),
       );
       tell(() => ({ isSearching: false }));
+      worker.terminate();
     };
     ask().catch((error: unknown) =>
       tell(() => ({ isSearching: false, problem: error instanceof Error ? error.message : String(error) })),
     );
-    return () => {
-      current = false;
-      worker.current?.terminate();
-      worker.current = null;
-    };
-  }, [slotIds, turn]);
+    return () => end.current();
+  }, [question]);
   const again = useCallback(() => setTurn((before) => before + 1), []);
   return { ...state, stop, again };
 }
