@@ -48,6 +48,7 @@ import { removeProject } from './project/removeProject';
 import { acknowledge } from './recipes/acknowledge';
 import { coverFind } from './recipes/coverFind';
 import { editRecipe } from './recipes/editRecipe';
+import { editRecipes } from './recipes/editRecipes';
 import { finishRecipe } from './recipes/finishRecipe';
 import { reopenRecipe } from './recipes/reopenRecipe';
 import { addRow, editRow, removeRow } from './rowActs';
@@ -60,6 +61,7 @@ import { removeSlot } from './sketch/removeSlot';
 import { removeSpot } from './sketch/removeSpot';
 import { savePattern } from './sketch/savePattern';
 import { editSource } from './sources/editSource';
+import { buySuppliesAt } from './supplies/buySuppliesAt';
 import { removeSupply } from './supplies/removeSupply';
 import { savePrice } from './supplies/savePrice';
 import { saveSupply } from './supplies/saveSupply';
@@ -103,6 +105,7 @@ const listed = [
   editRow('editOffer', 'offers', 'Offer changed'),
   coverFind,
   editRecipe,
+  editRecipes,
   finishRecipe,
   reopenRecipe,
   acknowledge,
@@ -110,6 +113,7 @@ const listed = [
   clearChoice,
   leaveOut,
   takeChoices,
+  buySuppliesAt,
   addRow('keepPlan', 'plans', 'Plan kept'),
   editRow('editPlan', 'plans', 'Plan changed'),
   removeRow('removePlan', 'plans', 'Plan removed'),

@@ -1,4 +1,5 @@
 import type { SupplyUnit } from '../catalog/consumables';
+import { openedLifeMonths } from '../catalog/supplyKinds';
 import { type Amount, addAmounts, mapAmount, nothing } from '../kernel/amount';
 import { fromMicro } from '../kernel/micro';
 import type { TripRow } from '../model/rows';
@@ -8,6 +9,7 @@ import { neededMicro, purchaseOf } from '../plan/model/poolCost';
 import type { Pool } from '../plan/model/pools';
 import { placeName, tripsBySource } from '../plan/tripQuestion';
 import { offerDelivery } from '../pricing/offer';
+import { partsOfSupplyKey } from '../recipe/supplyKey';
 
 /** What is bought, as the act that buys it knows it. */
 export type Bought =
@@ -34,6 +36,8 @@ export interface ShoppingLine {
   slotNumbers: readonly number[];
   /** What will be left of it, in the supply's unit; 0 where nothing is told. */
   leftOver: number;
+  /** How long that usually keeps once it is opened, months; null where nothing is left, or it keeps. */
+  keepsMonths: number | null;
 }
 
 /** What is bought in one place, or on the way to it. */
@@ -93,6 +97,7 @@ function linesOf(plan: Plan, poolId: string, pool: Pool, drawn: Parameters<typeo
     delivery: 0,
     slotNumbers,
     leftOver: 0,
+    keepsMonths: null,
     ...more,
   });
   switch (pool.kind) {
@@ -145,10 +150,11 @@ function linesOf(plan: Plan, poolId: string, pool: Pool, drawn: Parameters<typeo
         ? []
         : [
             {
-              place: pool.name,
+              // An order that is sent stands with what comes in it.
+              place: pool.sentBy ?? pool.name,
               line: line({
                 bought: { kind: 'trip', tripId: pool.tripId },
-                name: 'The way there and back',
+                name: pool.sentBy === null ? 'The way there and back' : 'What it is sent for',
                 cash: pool.cash,
               }),
             },
@@ -185,6 +191,7 @@ function supplyLines(
     bySource.set('', { packs: [], amount: 0, cash: purchase.cash });
   const left = Math.max(0, pool.stash + purchase.size - fromMicro(neededMicro(pool, drawn)));
   const last = [...bySource.keys()].at(-1);
+  const isLeft = left > 1e-6 && !pool.isAlways;
   return [...bySource].map(
     ([source, { packs, amount, cash }]): Placed => ({
       place: source,
@@ -194,7 +201,8 @@ function supplyLines(
           name: pool.name,
           packs: packs.join(' + '),
           cash,
-          leftOver: source === last && !pool.isAlways ? left : 0,
+          leftOver: source === last && isLeft ? left : 0,
+          keepsMonths: source === last && isLeft ? openedLifeMonths(partsOfSupplyKey(pool.key).kindId) : null,
         },
         `supply ${pool.key} ${source}`,
       ),

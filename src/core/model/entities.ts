@@ -27,6 +27,7 @@ import { source } from './entities/source';
 import { spot } from './entities/spot';
 import { studioRecipe } from './entities/studioRecipe';
 import { supply } from './entities/supply';
+import { supplyPlace } from './entities/supplyPlace';
 import { supplyUse } from './entities/supplyUse';
 import { tool } from './entities/tool';
 import { trip } from './entities/trip';
@@ -64,6 +65,7 @@ const listed = [
   artwork,
   layout,
   namedPlan,
+  supplyPlace,
 ] as const;
 
 type Listed = (typeof listed)[number];

@@ -17,6 +17,7 @@ export type SpotRow = RowOf<'spots'>;
 export type SlotRow = RowOf<'slots'>;
 export type SightingRow = RowOf<'sightings'>;
 export type OfferRow = RowOf<'offers'>;
+export type SupplyPlaceRow = RowOf<'supplyPlaces'>;
 export type OptionRow = RowOf<'options'>;
 export type FillRow = RowOf<'fills'>;
 export type RecipeRow = RowOf<'recipes'>;

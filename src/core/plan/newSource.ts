@@ -31,6 +31,7 @@ export function newSource(id: string, name: string, kind: SourceKind = sourceKin
     distanceM: null,
     hours: [],
     timeZone: null,
+    delivers: null,
     patterns: [],
     note: '',
   };

@@ -1,5 +1,6 @@
 import type { BalanceAsk } from '@core/balance/ask';
 import { balancePlan } from '@core/balance/balancePlan';
+import { type CheaperPlaces, cheapestPlaces } from '@core/balance/cheapestPlaces';
 import { type Choice, presentChoice } from '@core/balance/choice';
 import { drawPlan, type PlanDraws } from '@core/balance/draws';
 import { frontier } from '@core/balance/frontier';
@@ -7,6 +8,7 @@ import { highsSolver } from '@core/balance/highsSolver';
 import type { Solver } from '@core/balance/linearModel';
 import { whenNothingFits } from '@core/balance/nothingFits';
 import { type BalanceProgram, balanceProgram } from '@core/balance/program';
+import { shoppingList } from '@core/balance/shoppingList';
 import {
   type ToldAnswer,
   type ToldFrontier,
@@ -25,6 +27,7 @@ import { Memo } from '@core/kernel/memo';
 import type { ProjectRows } from '@core/model/rows';
 import { Plan } from '@core/plan/computePlan';
 import { cutInFull } from '@core/plan/model/cutPurchase';
+import { type StandIn, standInsFor } from '@core/proposals/standIns';
 import { expose } from 'comlink';
 import highsLoader from 'highs';
 import wasmUrl from 'highs/runtime?url';
@@ -155,6 +158,27 @@ function worth(rows: ProjectRows, asOfMs: number): WorthMeasuring[] {
   return worthMeasuring(new Plan(rows, asOfMs, memo, cutInFull));
 }
 
-const work = { balance, first, trades, worth };
+/** What would make the shopping list cheaper, and what could be bought in the place of its coatings. */
+export interface ToldShopping {
+  cheaper: CheaperPlaces | null;
+  /** By the key of the supply. */
+  standIns: Record<string, StandIn[]>;
+}
+
+/** Looks through the shopping list: where else, and what else, could be bought. */
+function shopping(rows: ProjectRows, asOfMs: number): ToldShopping {
+  const plan = new Plan(rows, asOfMs, memo, cutInFull);
+  const keys = shoppingList(plan).flatMap(({ lines }) =>
+    lines.flatMap(({ bought }) => (bought.kind === 'supply' ? [bought.key] : [])),
+  );
+  return {
+    cheaper: cheapestPlaces(plan, memo),
+    standIns: Object.fromEntries(
+      [...new Set(keys)].map((key) => [key, standInsFor(plan, key, () => crypto.randomUUID(), memo)]),
+    ),
+  };
+}
+
+const work = { balance, first, trades, worth, shopping };
 export type BalanceWork = typeof work;
 expose(work);

@@ -10,6 +10,7 @@ import {
   id,
   line,
   localDate,
+  minorUnits,
   number,
   oneOf,
   paragraph,
@@ -109,6 +110,15 @@ export const source = defineEntity({
     /** The way there, one way. */
     minutesOneWay: wholeNumber(0, 1440, 'minutes').nullable(),
     distanceM: number(0, 2_000_000, 'a distance in m').nullable(),
+    /** What it sends an order for: once an order, nothing from a sum of goods on; null where it sends nothing, or nobody asked. */
+    delivers: z
+      .strictObject({
+        amount: minorUnits,
+        taxed: yesNo,
+        /** Goods from which on it sends for nothing, minor units; null where it never does. */
+        freeFrom: minorUnits.nullable(),
+      })
+      .nullable(),
     hours: z.array(openStretch).max(30, 'at most 30 stretches'),
     /** Where its days are counted, or null for the project's time zone. */
     timeZone: z.string().refine(isTimeZone, { error: 'a time zone name like America/New_York' }).nullable(),

@@ -56,8 +56,36 @@ export function tripPool(of: { trip: TripRow; sources: readonly (SourceRow | und
     kind: 'trip',
     tripId: trip.id,
     name: trip.name,
+    sentBy: null,
     cash: exactly(tripCost(distanceM, trip.costPerKm, trip.extras)),
     handsMicro: toMicro(totalMinutes),
+  };
+}
+
+/** The mark of a way that a place sends things by, before the place's id. */
+const DELIVERED = 'delivered-by:';
+
+/** The way that a place sends things by, as pools are keyed. */
+const deliveryKey = (sourceId: string): string => `${DELIVERED}${sourceId}`;
+
+/** The place that sends things by a way; null where the way is a trip. */
+export const deliveredBy = (key: string): string | null =>
+  key.startsWith(DELIVERED) ? key.slice(DELIVERED.length) : null;
+
+/**
+ * An order that a place sends: paid once for all that comes with it. From which sum on it is free is another thing: that
+ * depends on the whole basket, and is told with the shopping list.
+ */
+export function deliveryPool(of: { source: SourceRow; tax: Tax }): TripPool {
+  const { id, name, delivers } = of.source;
+  const fee = exactly(delivers?.amount ?? 0);
+  return {
+    kind: 'trip',
+    tripId: deliveryKey(id),
+    name: `Delivery from ${name}`,
+    sentBy: name,
+    cash: delivers?.taxed ? withTax(fee, of.tax) : fee,
+    handsMicro: 0,
   };
 }
 
@@ -112,6 +140,12 @@ export function supplyPool(of: {
   units: UnitSystem;
   /** The open trip that goes to a place, by its name. */
   tripOfName: ReadonlyMap<string, string>;
+  /** Places that send orders, by name. */
+  delivererOfName: ReadonlyMap<string, SourceRow>;
+  /** Taxes of places that charge their own, by name. */
+  taxOfName: ReadonlyMap<string, Tax>;
+  /** Where the stylist buys it; null where the price decides. */
+  place: string | null;
   /** What the stylist laid by hand on it. */
   pins: readonly Pin[];
   cutter: Cutter;
@@ -120,10 +154,11 @@ export function supplyPool(of: {
   const { kindId, sheen } = partsOfSupplyKey(key);
   const coating = coatings.find(kindId);
   const kind = supplyKind(kindId);
-  const till = (price: Price): Amount | null => (price.state === 'unknown' ? null : withTax(amountOfPrice(price), tax));
+  const till = (price: Price, source: string): Amount | null =>
+    price.state === 'unknown' ? null : withTax(amountOfPrice(price), of.taxOfName.get(placeName(source)) ?? tax);
   const own = of.packs.filter((pack) => pack.currency === '' || pack.currency === currency);
   const market = of.units === 'us' ? 'us' : 'metric';
-  const packs: SupplyPack[] =
+  const offered: SupplyPack[] =
     own.length > 0
       ? own.map(({ id, name, size, price, source }) => ({
           id,
@@ -131,15 +166,18 @@ export function supplyPool(of: {
           size,
           price,
           source,
-          till: till(price),
-          tripId: of.tripOfName.get(placeName(source)) ?? null,
+          till: till(price, source),
+          tripId: wayTo(of, source),
         }))
       : (kind?.packs ?? [])
           .filter((pack) => pack.market === market)
           .map(({ id, name, size, estimate }) => {
             const price = estimatedShelfPrice(estimate, currency);
-            return { id, name, size, price, source: '', till: till(price), tripId: null };
+            return { id, name, size, price, source: '', till: till(price, ''), tripId: null };
           });
+  // A place that sells it no more is passed over: the price decides again.
+  const there = of.place === null ? [] : offered.filter(({ source }) => placeName(source) === of.place);
+  const packs = there.length > 0 ? there : offered;
   const names = [kind?.name ?? kindId];
   if (card) names.push(card.name);
   if (coating && coating.sheens.length > 1 && sheen) names.push(sheen);
@@ -161,9 +199,17 @@ export function supplyPool(of: {
     stashMicro: isAlways ? Number.MAX_SAFE_INTEGER : toMicro(stash),
     isAlways,
     packs,
+    offered,
     isEstimated: own.length === 0,
     unitCost: unitCostOf(row, packs),
   };
+}
+
+/** How what is bought at a place comes home: on the open trip that goes there, else with an order that it sends. */
+function wayTo(of: Pick<Parameters<typeof supplyPool>[0], 'tripOfName' | 'delivererOfName'>, source: string) {
+  const name = placeName(source);
+  const sender = of.delivererOfName.get(name);
+  return of.tripOfName.get(name) ?? (sender ? deliveryKey(sender.id) : null);
 }
 
 /** What the stash is worth: what was paid for it, else the least that replacing it costs. */

@@ -12,7 +12,17 @@ import type { RecipeBody } from '../../recipe/recipeBody';
 import type { Lesson, PieceFacts, RecipeContext } from '../../recipe/recipeContext';
 import { partsOfSupplyKey } from '../../recipe/supplyKey';
 import { madeBody } from '../madeBody';
-import { findPool, isToolOwned, orderPool, sessionPool, supplyPool, toolPool, tripPool } from './compilePools';
+import {
+  deliveredBy,
+  deliveryPool,
+  findPool,
+  isToolOwned,
+  orderPool,
+  sessionPool,
+  supplyPool,
+  toolPool,
+  tripPool,
+} from './compilePools';
 import { type Cutter, cutInFull } from './cutPurchase';
 import { lessonsOfRecipe } from './lessonsOfRecipe';
 import { compileOption, type OptionModel } from './optionModel';
@@ -223,9 +233,17 @@ export class PlanModel {
           tax,
           units,
           tripOfName: index.tripOfName,
+          delivererOfName: index.delivererOfName,
+          taxOfName: index.taxOfName,
+          place: index.placeOfSupply.get(key) ?? null,
         });
       }
       case 'trip': {
+        const sender = deliveredBy(key);
+        if (sender !== null) {
+          const source = index.sources.get(sender);
+          return source?.delivers ? memo.part(deliveryPool, key, { source, tax: this.taxAt(sender) }) : undefined;
+        }
         const trip = index.trips.get(key);
         return (
           trip &&

@@ -43,7 +43,7 @@ export interface SupplyPack {
   source: string;
   /** Price at the till, tax in it; null when unknown. */
   till: Amount | null;
-  /** The open trip that goes where it is sold; null where none does. */
+  /** The open trip that goes where it is sold, else the order that is sent from there; null where neither. */
   tripId: string | null;
 }
 
@@ -60,7 +60,10 @@ export interface SupplyPool {
   stashMicro: number;
   /** Whether nobody counts it: there is always enough of it, and the stash has no number. */
   isAlways: boolean;
-  packs: SupplyPack[];
+  /** The packs that it is bought in: all that are known, or those of the place that the stylist chose. */
+  packs: readonly SupplyPack[];
+  /** All packs that are known. */
+  offered: readonly SupplyPack[];
   /** What parts are cut from, with the leftovers of the house and what the stylist laid by hand; null where nothing is cut. */
   cut: StockFacts | null;
   offcuts: readonly Offcut[];
@@ -90,11 +93,17 @@ export interface ToolPool {
   price: Amount;
 }
 
-/** A trip that fetches things: its way and its fees, once for all that it fetches. */
+/**
+ * A way that things come by, once for all that comes with it: a trip with its way and its fees, or an order that a place
+ * sends.
+ */
 export interface TripPool {
   kind: 'trip';
+  /** A trip's id, or the key of an order. */
   tripId: string;
   name: string;
+  /** The place that sends the order; null for a trip. */
+  sentBy: string | null;
   cash: Amount;
   /** On the way, in the shops and waiting, in millionths of a minute. */
   handsMicro: number;

@@ -13,6 +13,7 @@ import type {
   TripRow,
 } from '../../model/rows';
 import { settledIds, standingSettlements } from '../../pricing/ledger';
+import type { Tax } from '../../pricing/priceStory';
 import { supplyKey } from '../../recipe/supplyKey';
 import { placeName, tripsBySource } from '../tripQuestion';
 
@@ -42,6 +43,11 @@ export type RowIndex = { [T in ByIdTable]: ReadonlyMap<string, ProjectRows[T][nu
   /** The open trip that goes to a place, by the place, and by its name in small letters, which a pack in the price book has. */
   tripOfSource: ReadonlyMap<string, string>;
   tripOfName: ReadonlyMap<string, string>;
+  /** Places that send orders, by their name in small letters, and where each supply is bought if the stylist said so, by its key. */
+  delivererOfName: ReadonlyMap<string, SourceRow>;
+  /** Taxes of places that charge their own, by their name in small letters. */
+  taxOfName: ReadonlyMap<string, Tax>;
+  placeOfSupply: ReadonlyMap<string, string>;
   /** What supplies say of their own size and print, and what was laid by hand on each, by supply. */
   stocks: ReadonlyMap<string, OwnStock>;
   pins: ReadonlyMap<string, readonly Pin[]>;
@@ -68,6 +74,9 @@ export function rowIndex(rows: ProjectRows, memo: Memo): RowIndex {
     trips: table('trips', rows.trips),
     tripOfSource: memo.part(tripOfSource, '', { rows: rows.trips }),
     tripOfName: memo.part(tripOfName, '', { trips: rows.trips, sources: rows.sources }),
+    delivererOfName: memo.part(delivererOfName, '', { rows: rows.sources }),
+    taxOfName: memo.part(taxOfName, '', { rows: rows.sources }),
+    placeOfSupply: memo.part(placeOfSupply, '', { rows: rows.supplyPlaces }),
     optionsOfSlots: memo.part(optionsOfSlots, '', { rows: rows.options }),
     supplies: memo.part(suppliesByKey, '', { rows: rows.supplies }),
     packsOfSupplies: memo.part(packsOfSupplies, '', { rows: rows.packs }),
@@ -104,6 +113,12 @@ function tripOfName(of: { trips: readonly TripRow[]; sources: readonly SourceRow
     }),
   );
 }
+const delivererOfName = ({ rows }: Rows<SourceRow>) =>
+  new Map(rows.flatMap((row) => (row.delivers ? [[placeName(row.name), row] as const] : [])));
+const taxOfName = ({ rows }: Rows<SourceRow>) =>
+  new Map(rows.flatMap(({ name, tax }) => (tax ? [[placeName(name), tax] as const] : [])));
+const placeOfSupply = ({ rows }: Rows<RowOf<'supplyPlaces'>>) =>
+  new Map(rows.map((row) => [row.supplyKey, placeName(row.place)]));
 const toolsById = ({ rows }: Rows<RowOf<'tools'>>) => new Map(rows.map((row) => [row.toolId, row]));
 const notesOfTools = ({ rows }: Rows<PriceNoteRow>) =>
   grouped(

@@ -14,6 +14,7 @@ import { Arrivals1765200000000 } from './1765200000000-arrivals';
 import { Cutting1765300000000 } from './1765300000000-cutting';
 import { Balance1765400000000 } from './1765400000000-balance';
 import { Plans1765500000000 } from './1765500000000-plans';
+import { SupplyPlaces1765600000000 } from './1765600000000-supply-places';
 
 /** All migrations, oldest first. */
 export const migrations = [
@@ -33,4 +34,5 @@ export const migrations = [
   Cutting1765300000000,
   Balance1765400000000,
   Plans1765500000000,
+  SupplyPlaces1765600000000,
 ];

@@ -1,9 +1,16 @@
+import { basketSavings } from '@core/balance/basketSavings';
+import { type CheaperPlaces, placesOfSupply } from '@core/balance/cheapestPlaces';
 import { type Bought, type ShoppingLine, shoppingList } from '@core/balance/shoppingList';
+import { cheaperWords, placeChangeWords, savingWords, standInWords } from '@core/formats/shoppingList/savings';
 import { cashWords, lineWords, placeWords, shoppingListCsv, shoppingListText } from '@core/formats/shoppingList/write';
 import { formatMoney } from '@core/kernel/formatMoney';
 import type { Plan } from '@core/plan/computePlan';
 import { newSupply } from '@core/plan/newRows';
+import { placeName } from '@core/plan/tripQuestion';
+import type { StandIn } from '@core/proposals/standIns';
 import { partsOfSupplyKey } from '@core/recipe/supplyKey';
+import { Button } from 'antd';
+import type { Remote } from 'comlink';
 import { useState } from 'react';
 import { Link } from 'react-router';
 import { ListActs } from '../../app/ListActs';
@@ -12,13 +19,17 @@ import shell from '../../app/shell.module.css';
 import { supplyWords } from '../../app/words';
 import { Empty } from '../../ui/basics';
 import { SettleBox, type Settlement } from '../../ui/SettleBox';
+import type { BalanceWork, ToldShopping } from '../../workers/balance.worker';
 import styles from './balance.module.css';
+import { useAtRest } from './useAtRest';
 
 /** What is still to buy for all that is chosen, place by place: to print, copy, save, and to tick with what was paid. */
 export function ShoppingListPage() {
   const plan = usePlan();
   const locale = useLocale();
   const places = shoppingList(plan);
+  const savings = basketSavings(plan);
+  const found = useShopping();
   const count = places.reduce((sum, { lines }) => sum + lines.length, 0);
   return (
     <main className={shell.page}>
@@ -52,6 +63,7 @@ export function ShoppingListPage() {
           </p>
         </Empty>
       )}
+      {found?.cheaper && <Cheaper cheaper={found.cheaper} />}
       {places.map((place) => (
         <section key={place.name} className={styles.place} aria-label={placeWords(place)}>
           <h2>
@@ -60,23 +72,146 @@ export function ShoppingListPage() {
           {place.tripName !== '' && <p className="small">On the way of “{place.tripName}”.</p>}
           <ul className={styles.plain}>
             {place.lines.map((line) => (
-              <ToBuy key={line.id} line={line} />
+              <ToBuy
+                key={line.id}
+                line={line}
+                standIns={line.bought.kind === 'supply' ? (found?.standIns[line.bought.key] ?? []) : []}
+              />
             ))}
           </ul>
+          {savings
+            .filter((saving) => placeName(saving.place) === placeName(place.name))
+            .map((saving) => (
+              <p key={savingWords(saving, locale)} className={styles.saving}>
+                {savingWords(saving, locale)}.
+              </p>
+            ))}
         </section>
       ))}
     </main>
   );
 }
 
+const askShopping = (work: Remote<BalanceWork>, { rows, asOfMs }: Plan) => work.shopping(rows, asOfMs);
+
+/** The plan rests so long before its list is looked through, ms. */
+const REST_MS = 500;
+
+/** What else, and where else, could be bought; null until it was looked for with the plan as it is. */
+function useShopping(): ToldShopping | null {
+  const { rows } = usePlan();
+  const found = useAtRest(REST_MS, askShopping);
+  return found?.rows === rows ? found.answer : null;
+}
+
+/** The same supplies bought at better places, all of it as one act. */
+function Cheaper(props: { cheaper: CheaperPlaces }) {
+  const { cheaper } = props;
+  const { run } = useCommands();
+  const locale = useLocale();
+  return (
+    <section className={styles.cheaper} aria-label="Bought elsewhere">
+      <p>
+        <b>The same things, bought elsewhere: {cheaperWords(cheaper, locale)}.</b>
+        {cheaper.waysSpared.length > 0 && <> Not needed then: {cheaper.waysSpared.join(', ')}.</>}
+      </p>
+      <ul className={styles.plain}>
+        {cheaper.changes.map((change) => (
+          <li key={change.supplyKey}>{placeChangeWords(change)}</li>
+        ))}
+      </ul>
+      <Button
+        type="primary"
+        onClick={() =>
+          run('buySuppliesAt', {
+            places: cheaper.changes.map(({ supplyKey, place }) => ({ id: crypto.randomUUID(), supplyKey, place })),
+          })
+        }
+      >
+        Buy them there
+      </Button>
+    </section>
+  );
+}
+
+/** Where else a supply is sold, and what does as well in its place. */
+function Instead(props: { supplyKey: string; standIns: readonly StandIn[] }) {
+  const { supplyKey } = props;
+  const plan = usePlan();
+  const { run } = useCommands();
+  const locale = useLocale();
+  const places = placesOfSupply(plan, supplyKey);
+  const isHeld = places.some(({ isChosen }) => isChosen);
+  const buyAt = (place: string | null) =>
+    run('buySuppliesAt', { places: [{ id: crypto.randomUUID(), supplyKey, place }] });
+  return (
+    <div className={styles.instead}>
+      {places.length > 1 && (
+        <ul className={styles.plain}>
+          {places.map(({ place, cashMinor, isChosen }) => (
+            <li key={place}>
+              <span>
+                {place} <small>{formatMoney(cashMinor, locale.currency)}</small>
+              </span>
+              {isChosen ? (
+                <small>bought there, as you said</small>
+              ) : (
+                <Button size="small" onClick={() => buyAt(place)}>
+                  Buy at {place}
+                </Button>
+              )}
+            </li>
+          ))}
+          {isHeld && (
+            <li>
+              <span>Wherever it costs least</span>
+              <Button size="small" onClick={() => buyAt(null)}>
+                Let the price decide
+              </Button>
+            </li>
+          )}
+        </ul>
+      )}
+      {props.standIns.length > 0 && (
+        <ul className={styles.plain}>
+          {props.standIns.map((standIn) => (
+            <li key={standIn.coatingId}>
+              <span>
+                {standIn.name} <small>{standInWords(standIn, locale)}</small>
+              </span>
+              <Button
+                size="small"
+                aria-label={`Take ${standIn.name} instead`}
+                onClick={() =>
+                  run('editRecipes', { recipes: standIn.recipes.map(({ id, body }) => ({ id, values: { body } })) })
+                }
+              >
+                Take this
+              </Button>
+            </li>
+          ))}
+        </ul>
+      )}
+      {places.length < 2 && props.standIns.length === 0 && (
+        <p className="small">
+          No other place is known that sells it, and nothing that does as well. A price from another place goes into the{' '}
+          <Link to="/house/supplies">supplies of the house</Link>.
+        </p>
+      )}
+    </div>
+  );
+}
+
 /** One thing to buy; ticked, it asks what was really paid. */
-function ToBuy(props: { line: ShoppingLine }) {
-  const { line } = props;
+function ToBuy(props: { line: ShoppingLine; standIns: readonly StandIn[] }) {
+  const { line, standIns } = props;
   const plan = usePlan();
   const { run } = useCommands();
   const locale = useLocale();
   const [isOpen, setOpen] = useState(false);
-  const { bought, delivery, leftOver, slotNumbers } = line;
+  const [isElsewhere, setElsewhere] = useState(false);
+  const { bought, delivery, leftOver, keepsMonths, slotNumbers } = line;
+  const alike = standIns.filter(({ isSameSheen }) => isSameSheen);
   const small = [
     slotNumbers.length > 0 ? `for ${slotNumbers.join(', ')}` : '',
     delivery === null
@@ -85,8 +220,9 @@ function ToBuy(props: { line: ShoppingLine }) {
         ? `${formatMoney(delivery, locale.currency)} of it delivery`
         : '',
     bought.kind === 'supply' && leftOver > 0.05
-      ? `${supplyWords(leftOver, bought.unit, locale.units)} will be left`
+      ? `${supplyWords(leftOver, bought.unit, locale.units)} will be left${keepsMonths === null ? '' : `, good for about ${keepsMonths} months once opened`}`
       : '',
+    alike.length > 0 ? `or ${alike.map(({ name }) => name).join(', or ')}` : '',
   ].filter((words) => words !== '');
   return (
     <li className={styles.toBuy}>
@@ -104,6 +240,18 @@ function ToBuy(props: { line: ShoppingLine }) {
       <div>
         <b>{lineWords(line)}</b>
         <small>{small.join(' · ')}</small>
+        {bought.kind === 'supply' && (
+          <button
+            type="button"
+            className={styles.notThere}
+            aria-expanded={isElsewhere}
+            aria-label={`Not there: ${line.name}`}
+            onClick={() => setElsewhere(!isElsewhere)}
+          >
+            Not there?
+          </button>
+        )}
+        {isElsewhere && bought.kind === 'supply' && <Instead supplyKey={bought.key} standIns={standIns} />}
         {isOpen && (
           <SettleBox
             proposed={line.cash.atLeast ? null : line.cash.likely}

@@ -7,8 +7,8 @@ import { readPatternLine } from '@core/sourcing/patternLine';
 import { patternWords } from '@core/sourcing/patternWords';
 import { Button } from 'antd';
 import { useState } from 'react';
-import { useCommands } from '../../app/projectStore';
-import { Choice, NumberField, TextField } from '../../ui/fields';
+import { useCommands, useLocale } from '../../app/projectStore';
+import { Choice, MoneyField, NumberField, TextField } from '../../ui/fields';
 import { SideBySide } from '../../ui/layout';
 import { TypedField } from '../../ui/TypedField';
 import { DistanceField } from './DistanceField';
@@ -119,6 +119,7 @@ export function PlaceSheet(props: { source: SourceRow; today: string }) {
             onCommit={(distanceM) => set({ distanceM })}
           />
         </SideBySide>
+        <Delivers source={source} onChange={(delivers) => set({ delivers })} />
         <TypedField
           label="Open"
           value={source.hours}
@@ -140,6 +141,44 @@ export function PlaceSheet(props: { source: SourceRow; today: string }) {
         </p>
       </div>
     </div>
+  );
+}
+
+/** What a place sends an order for, if it sends any. */
+function Delivers(props: { source: SourceRow; onChange: (delivers: SourceRow['delivers']) => void }) {
+  const { onChange } = props;
+  const { currency } = useLocale();
+  const { delivers } = props.source;
+  return (
+    <SideBySide across={3}>
+      <Choice
+        label="Sends things"
+        value={delivers === null ? 'no' : 'yes'}
+        options={[
+          { value: 'no', label: 'no, or not asked yet' },
+          { value: 'yes', label: 'yes, an order at a time' },
+        ]}
+        onChange={(sends) => onChange(sends === 'yes' ? { amount: 0, taxed: true, freeFrom: null } : null)}
+      />
+      {delivers && (
+        <>
+          <MoneyField
+            label="An order is sent for"
+            value={delivers.amount}
+            currency={currency}
+            onCommit={(amount) => onChange({ ...delivers, amount })}
+          />
+          <MoneyField
+            label="Free from, goods"
+            value={delivers.freeFrom}
+            currency={currency}
+            nullable
+            hint="empty: never"
+            onCommit={(freeFrom) => onChange({ ...delivers, freeFrom })}
+          />
+        </>
+      )}
+    </SideBySide>
   );
 }
 

@@ -8,6 +8,7 @@ import { hunt } from './hunt';
 import { piecesAndSightings } from './piecesAndSightings';
 import { plans } from './plans';
 import { recipes } from './recipes';
+import { supplyPlaces } from './supplyPlaces';
 
 /** A change of the project file's shape: from version `from` to the next. Input and output are parsed JSON. */
 export interface FileUpgrade {
@@ -27,6 +28,7 @@ export const fileUpgrades: readonly FileUpgrade[] = [
   cutting,
   balance,
   plans,
+  supplyPlaces,
 ];
 
 /** Brings an older file to the present shape, step by step; a file without a known version is given back as it is. */
