@@ -7,6 +7,7 @@ import { MS_PER_DAY } from '../kernel/units';
 import type { RecipeRow } from '../model/rows';
 import { Plan } from '../plan/computePlan';
 import { neededMicro, purchaseOf } from '../plan/model/poolCost';
+import { hasOwnPurpose, likeCoatings } from '../recipe/likeCoatings';
 import type { RecipeBody } from '../recipe/recipeBody';
 import { partsOfSupplyKey, supplyKey } from '../recipe/supplyKey';
 import { withStandIn } from '../recipe/withStandIn';
@@ -49,6 +50,29 @@ function recipesWith(plan: Plan, key: string): RecipeRow[] {
   return plan.rows.recipes.filter(({ id }) => ids.has(id));
 }
 
+/** Primers that are made for every ground that one lies on, and hold back and bond as it does. */
+function primersLike(plan: Plan, own: Coating, key: string, recipes: readonly RecipeRow[]): Coating[] {
+  const grounds = new Set(
+    recipes.flatMap(({ id }) => {
+      const recipe = plan.recipes.get(id);
+      const layers = new Set(recipe?.layers.flatMap((layer) => (layer.supplyKey === key ? [layer.id] : [])));
+      return [...(recipe?.stacks.values() ?? [])].flatMap((stack) =>
+        stack.flatMap(({ layerId, below }) => (layers.has(layerId) ? [below.substrateId] : [])),
+      );
+    }),
+  );
+  return coatings.all.filter(
+    ({ id, primer, group }) =>
+      primer !== null &&
+      id !== own.id &&
+      group === own.group &&
+      [...grounds].every((ground) => primer.madeFor.includes(ground)) &&
+      (primer.blocksBleed || !own.primer?.blocksBleed) &&
+      (primer.bondsWithoutScuff || !own.primer?.bondsWithoutScuff) &&
+      (primer.tintable || !own.primer?.tintable),
+  );
+}
+
 /** How severe the worst is that is said of what these recipes make, way by way. */
 function worstOf(plan: Plan, recipeIds: ReadonlySet<string>): { rank: number; isRefused: boolean } {
   const options = plan.chosen.flatMap(({ model }) =>
@@ -71,7 +95,7 @@ export function standInsFor(plan: Plan, key: string, newId: () => string, memo: 
   const { kindId, colorCardId, sheen } = partsOfSupplyKey(key);
   const own = coatings.find(kindId);
   const recipes = recipesWith(plan, key);
-  if (!own || own.role === 'film' || recipes.length === 0) return [];
+  if (!own || own.role === 'film' || hasOwnPurpose(own) || recipes.length === 0) return [];
   const ids = new Set(recipes.map(({ id }) => id));
   const before = worstOf(plan, ids);
   const usable = (of: Plan) =>
@@ -80,8 +104,9 @@ export function standInsFor(plan: Plan, key: string, newId: () => string, memo: 
         ids.has(model.option.recipeId ?? '') ? (of.option(model.option.id)?.usableMs ?? 0) : 0,
       ),
     );
-  const tries = coatings.all
-    .filter(({ id, group, role }) => id !== kindId && group === own.group && role === own.role)
+  const tries = (own.role === 'primer' ? primersLike(plan, own, key, recipes) : likeCoatings(own))
+    // What is brushed is not sprayed instead: that is another piece of work.
+    .filter((coating) => coating.unit === own.unit && coating.role === own.role)
     .flatMap((coating): { coating: Coating; sheen: Sheen }[] => {
       const nearest = nearestSheen(coating, sheen);
       return nearest === null ? [] : [{ coating, sheen: nearest }];

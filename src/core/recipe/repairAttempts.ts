@@ -6,6 +6,7 @@ import { isPreparation } from '../state/preparation';
 import { techniques } from '../technique';
 import { barriersNamed, hidesGround } from './barriers';
 import type { RecipePlan } from './computeRecipe';
+import { hasOwnPurpose, inCoating, likeCoatings } from './likeCoatings';
 import { type ChosenLayer, chosenLayer, type RecipeBody } from './recipeBody';
 import { coatStepId, type StackEntry } from './stack';
 import type { ZonePlan } from './zonePlans';
@@ -42,32 +43,6 @@ export interface RepairAttempt {
 interface LaidAt {
   zone: ZonePlan;
   entry: StackEntry;
-}
-
-/** Coatings that give the same kind of look: a stain for a stain, a paint for a paint, a clear coat for a clear coat. */
-const families: readonly (readonly Coating['group'][])[] = [
-  ['waterborneStain', 'oilStain', 'sealingStain'],
-  ['wax'],
-  ['glaze'],
-  ['waterbornePaint', 'oilPaint', 'solventPaint'],
-  ['waterborneClear', 'oilClear', 'solventClear'],
-];
-const ownPurpose = new Set(['groutColorant', 'chalkboardPaint', 'tubEpoxy', 'aerosolStone']);
-
-function likeCoatings(coating: Coating): Coating[] {
-  const family = families.find((groups) => groups.includes(coating.group)) ?? [];
-  return coatings.all.filter(
-    (other) => other.id !== coating.id && family.includes(other.group) && !ownPurpose.has(other.id),
-  );
-}
-
-/** The layer in another coating; the technique with all that was set on it stays where it can put that coating on. */
-function inCoating(layer: ChosenLayer, coating: Coating): ChosenLayer {
-  const keeps = techniques.find(layer.techniqueId)?.accepts(coating) ?? false;
-  const usual = chosenLayer(layer.id, coating.id, { colorCardId: layer.colorCardId, zoneKeys: layer.zoneKeys });
-  return keeps
-    ? { ...layer, coatingId: coating.id, sheen: coating.sheens.includes(layer.sheen) ? layer.sheen : usual.sheen }
-    : usual;
 }
 
 /** How a layer looks beside what was chosen: a wash stays a wash, a stain a stain. */
@@ -184,7 +159,7 @@ function* named(
 function* otherLooks(body: RecipeBody, layer: ChosenLayer, coating: Coating): Generator<RepairAttempt> {
   const isWash = layer.techniqueId === 'wash';
   if (coating.role !== 'translucent' && !isWash) return;
-  const paints = coatings.all.filter((other) => other.group === 'waterbornePaint' && !ownPurpose.has(other.id));
+  const paints = coatings.all.filter((other) => other.group === 'waterbornePaint' && !hasOwnPurpose(other));
   for (const paint of paints) {
     const usual = chosenLayer(layer.id, paint.id, { colorCardId: layer.colorCardId, zoneKeys: layer.zoneKeys });
     if (!isWash && techniques.get('wash').accepts(paint))

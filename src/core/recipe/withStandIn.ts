@@ -1,7 +1,7 @@
 import { coatings } from '../catalog/coatings';
 import type { Sheen } from '../state/surfaceState';
-import { techniques } from '../technique';
 import type { RecipePlan } from './computeRecipe';
+import { inCoating } from './likeCoatings';
 import { type ChosenLayer, chosenLayer, type RecipeBody } from './recipeBody';
 
 /** Another coating for a supply. */
@@ -32,10 +32,8 @@ export function withStandIn(
   const ids = new Set(swapped.map(({ id }) => id));
   let layers: ChosenLayer[] = body.layers.map((layer) => {
     if (!ids.has(layer.id)) return layer;
-    const fits = techniques.find(layer.techniqueId)?.accepts(coating) ?? false;
-    const how = fits ? {} : { techniqueId: coating.techniqueId, values: {} };
     // Coats that were overruled were meant for the other product.
-    return { ...layer, ...how, coatingId, sheen, coats: null };
+    return { ...inCoating(layer, coating, sheen), coats: null };
   });
   for (const layer of swapped) {
     if (layer.origin !== 'proposed') continue;

@@ -104,6 +104,9 @@ function useShopping(): ToldShopping | null {
   return found?.rows === rows ? found.answer : null;
 }
 
+/** A line names so many stand-ins by itself. */
+const MOST_NAMED = 2;
+
 /** The same supplies bought at better places, all of it as one act. */
 function Cheaper(props: { cheaper: CheaperPlaces }) {
   const { cheaper } = props;
@@ -222,7 +225,12 @@ function ToBuy(props: { line: ShoppingLine; standIns: readonly StandIn[] }) {
     bought.kind === 'supply' && leftOver > 0.05
       ? `${supplyWords(leftOver, bought.unit, locale.units)} will be left${keepsMonths === null ? '' : `, good for about ${keepsMonths} months once opened`}`
       : '',
-    alike.length > 0 ? `or ${alike.map(({ name }) => name).join(', or ')}` : '',
+    alike.length > 0
+      ? `or ${alike
+          .slice(0, MOST_NAMED)
+          .map(({ name }) => name)
+          .join(', or ')}`
+      : '',
   ].filter((words) => words !== '');
   return (
     <li className={styles.toBuy}>
