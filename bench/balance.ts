@@ -302,7 +302,7 @@ export async function balanceBench(): Promise<void> {
   const own = instance(1);
   const began = performance.now();
   const told: number[] = [];
-  frontier(own.program, own.figures.look, own.present, {
+  frontier(own.program, { against: 'hours', limits: { minutes: null, look: own.figures.look } }, own.present, {
     solver: ours,
     most: 12,
     seconds: 10,

@@ -152,7 +152,7 @@ export function goalSum(linear: LinearProgram, goal: Goal, hourValue: number): S
 }
 
 /** The smallest step in which look values differ: a share of the quantities, while these have a common measure. */
-function lookStep({ slots }: BalanceProgram): number {
+export function lookStep({ slots }: BalanceProgram): number {
   const common = slots.reduce((sum, { quantity }) => (sum * quantity) / greatestDivisor(sum, quantity), 1);
   return common <= 1000 ? 1 / common : 1e-3;
 }

@@ -2,6 +2,7 @@ import type { Plan } from '../plan/computePlan';
 import type { Goal } from './ask';
 import type { BalanceTold } from './balance';
 import type { BalancedPlan } from './balancePlan';
+import { basketSavings } from './basketSavings';
 import { changesBetween, type Filled, type SlotChange } from './changes';
 import { type Choice, type ChoiceFigures, presentChoice } from './choice';
 import { drawPlan, type PlanDraws } from './draws';
@@ -50,6 +51,8 @@ export type ToldAnswer =
       cutsAdd: number;
       /** How much the purse would be over if every price came out at its high end, minor units; 0 where it would not. */
       overAtWorst: number;
+      /** What more comes off where its things are bought together, minor units; the purse does not count it. */
+      offTogetherMinor: number;
       /** How sure the plan would be. */
       sure: PlanDraws;
     } & ToldPlan)
@@ -135,6 +138,7 @@ export function toldAnswer(balanced: BalancedPlan, waysOut: readonly WayOutOfIt[
         open,
         cutsAdd,
         overAtWorst,
+        offTogetherMinor: basketSavings(after).reduce((sum, { savedMinor }) => sum + savedMinor, 0),
         sure: drawPlan(after),
         ...toldPlan(program, choice, laidOut),
       };

@@ -109,7 +109,7 @@ describe('the frontier', () => {
       const all = allChoices(program);
       const look = Math.max(...all.map(({ figures }) => figures.look)) * 0.7;
       const good = all.filter(({ figures }) => figures.look >= look - 1e-9);
-      const told = frontier(program, look, presentChoice(program), {
+      const told = frontier(program, { against: 'hours', limits: { look, minutes: null } }, presentChoice(program), {
         solver,
         most: 60,
         seconds: 20,
@@ -117,7 +117,7 @@ describe('the frontier', () => {
       });
       expect(told.isWhole).toBe(true);
       const { points } = told;
-      expect(efficient(points)).toEqual(points);
+      expect(efficient(points, 'hours')).toEqual(points);
       for (const { figures } of points) expect(figures.look).toBeGreaterThanOrEqual(look - 1e-6);
       const minutes = good.map(({ figures }) => figures.handsMicro / MICRO);
       for (let limit = 0; limit <= Math.max(...minutes) + STEP_MINUTES; limit += STEP_MINUTES) {
@@ -131,13 +131,43 @@ describe('the frontier', () => {
       }
     }
   });
+  it('against the look has for every whole look a plan within half a percent of the cheapest, by trying all', () => {
+    for (let seed = 1; seed <= 8; seed += 1) {
+      const program = programOf(seed);
+      const all = allChoices(program);
+      const minutes = (Math.max(...all.map(({ figures }) => figures.handsMicro)) / MICRO) * 0.8;
+      const quick = all.filter(({ figures }) => figures.handsMicro / MICRO <= minutes + 1e-9);
+      const ask = { against: 'look' as const, limits: { minutes, look: null } };
+      const told = frontier(program, ask, presentChoice(program), {
+        solver,
+        most: 80,
+        seconds: 20,
+        report: () => true,
+      });
+      expect(told.isWhole).toBe(true);
+      expect(efficient(told.points, 'look')).toEqual(told.points);
+      for (const { figures } of told.points) expect(figures.handsMicro / MICRO).toBeLessThanOrEqual(minutes + 1e-6);
+      const most = Math.floor(Math.max(...quick.map(({ figures }) => figures.look)));
+      for (let look = 0; look <= most; look += 1) {
+        const fine = quick.filter(({ figures }) => figures.look >= look - 1e-9);
+        const cheapest = Math.min(...fine.map(({ figures }) => figures.cash));
+        const ours = told.points.filter(({ figures }) => figures.look >= look - 1e-6);
+        expect(Math.min(...ours.map(({ figures }) => figures.cash))).toBeLessThanOrEqual(cheapest * 1.005 + 1);
+      }
+    }
+  });
   it('is empty where no plan has the look', () => {
-    const told = frontier(programOf(1), 10_000, presentChoice(programOf(1)), {
-      solver,
-      most: 5,
-      seconds: 5,
-      report: () => true,
-    });
+    const told = frontier(
+      programOf(1),
+      { against: 'hours', limits: { look: 10_000, minutes: null } },
+      presentChoice(programOf(1)),
+      {
+        solver,
+        most: 5,
+        seconds: 5,
+        report: () => true,
+      },
+    );
     expect(told).toEqual({ points: [], isWhole: true });
   });
 });

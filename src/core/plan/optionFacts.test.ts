@@ -176,7 +176,7 @@ describe('borrowing and renting', () => {
       name: 'Folding screen',
       assemblyMinutes: 0,
       leadDays: 0,
-      rented: { backBy: '2026-06-25', deposit: 6000 },
+      rented: { backBy: '2026-06-25', deposit: 6000, wentBackOn: null },
     });
     const parts = [{ findId: null, offerId: screen.id, pieces: 1 }];
     const added = following(start, 'addOption', { ...way('rent', { parts }), offer: screen });
@@ -187,7 +187,7 @@ describe('borrowing and renting', () => {
     expect(only?.findings.map(({ code }) => code)).toEqual(expect.arrayContaining(['rent.goesBack', 'rent.deposit']));
     // What is rented is no yardstick for what is bought.
     expect(plan.slots[0]?.yardstickId).toBeNull();
-    const open = { ...added, offers: [{ ...screen, rented: { backBy: null, deposit: 0 } }] };
+    const open = { ...added, offers: [{ ...screen, rented: { backBy: null, deposit: 0, wentBackOn: null } }] };
     expect(
       computePlan(open, AS_OF)
         .option(uuid(61))

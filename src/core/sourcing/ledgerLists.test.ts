@@ -169,12 +169,30 @@ describe('what goes back and what comes', () => {
   it('lists borrowed things by the day they go back', () => {
     const later = { ...lent, id: uuid(21), name: 'Bowl', backBy: null };
     const gone = { ...lent, id: uuid(22), inHouse: false };
-    expect(
-      giveBacks(rows({ pieces: [later, gone, lent] })).map(({ piece: { name }, backBy }) => [name, backBy]),
-    ).toEqual([
+    expect(giveBacks(rows({ pieces: [later, gone, lent] })).map(({ name, backBy }) => [name, backBy])).toEqual([
       ['Lantern', '2026-07-01'],
       ['Bowl', null],
     ]);
+  });
+
+  it('lists what is rented and paid until it went back, with its deposit, and never as something to return', () => {
+    const terms = { backBy: '2026-06-20', deposit: 5000, wentBackOn: null };
+    const arch = offer('arch', 6000, { name: 'Arch', sourceId: PENNY, rented: terms });
+    const books = rows({
+      sources: [within(14)],
+      pieces: [lent],
+      offers: [arch, { ...arch, id: 'unpaid' }],
+      ledger: [{ ...payment(), subject: { kind: 'offer', id: 'arch' } }],
+    });
+    expect(giveBacks(books).map(({ name, kind, backBy, deposit }) => [name, kind, backBy, deposit])).toEqual([
+      ['Arch', 'rented', '2026-06-20', 5000],
+      ['Lantern', 'borrowed', '2026-07-01', 0],
+    ]);
+    expect(returnsDue(books, AS_OF)).toEqual([]);
+    const [day] = ledgerDays({ returns: [], giveBacks: giveBacks(books), deliveries: [] }, 'USD');
+    expect([day?.title, day?.text]).toEqual(['Take back Arch', `to ${within(14).name}, $50.00 of deposit comes back`]);
+    const gone = { ...books, offers: [{ ...arch, rented: { ...terms, wentBackOn: '2026-06-19' } }] };
+    expect(giveBacks(gone).map(({ name }) => name)).toEqual(['Lantern']);
   });
 
   it('lists what is ordered until it has come, late or not, with where it goes and its task there', () => {

@@ -1,11 +1,11 @@
 import { daysBetween } from '../calendar/localDates';
 import { localDate } from '../calendar/zonedTime';
 import { sourceKinds } from '../catalog/sourceKinds';
-import type { LedgerRow, OfferRow, PieceRow, ProjectRows, SourceRow, SpotRow, SpotTask } from '../model/rows';
+import type { LedgerRow, OfferRow, ProjectRows, SourceRow, SpotRow, SpotTask } from '../model/rows';
 import { sourceName } from '../model/sourceName';
 import { comesOn } from '../plan/comesOn';
 import { subjectName } from '../plan/subjectName';
-import { type LedgerKind, linesInForce, standingSettlements, takenBack } from '../pricing/ledger';
+import { type LedgerKind, linesInForce, settledIds, standingSettlements, takenBack } from '../pricing/ledger';
 import { lastReturnDay, paidFor, refundOf } from '../pricing/returns';
 
 /** How a line of the ledger is known: as the till said, as a guess, as nothing, or not at all. */
@@ -143,10 +143,13 @@ const returnable: ReadonlySet<string> = new Set(['piece', 'offer', 'supply', 'to
 export function returnsDue(rows: ProjectRows, asOfMs: number, graceDays = 0): ReturnDue[] {
   const sources = new Map(rows.sources.map((source) => [source.id, source]));
   const back = takenBack(rows.ledger);
+  // What is rented goes back as agreed, and not for its price.
+  const rented = new Set(rows.offers.flatMap((offer) => (offer.rented === null ? [] : [offer.id])));
   return standingSettlements(rows.ledger)
     .flatMap((line): ReturnDue[] => {
       const source = sources.get(line.sourceId ?? '');
       if (!source || line.kind !== 'payment' || line.amount === 0 || !returnable.has(line.subject.kind)) return [];
+      if (rented.has(line.subject.id)) return [];
       const zone = zoneOf(rows, source);
       const lastDay = lastReturnDay(source.returns, localDate(line.atMs, zone));
       if (lastDay === null || source.returns.state !== 'within') return [];
@@ -160,19 +163,41 @@ export function returnsDue(rows: ProjectRows, asOfMs: number, graceDays = 0): Re
     .sort((a, b) => a.daysLeft - b.daysLeft || (a.what < b.what ? -1 : 1));
 }
 
-/** Something that is only borrowed, with the day on which it goes back; null where nobody said. */
+/** Something that is only borrowed or rented, with the day on which it goes back; null where nobody said. */
 export interface GiveBack {
-  piece: PieceRow;
+  /** The piece of the house that is borrowed, or the offer that is rented. */
+  id: string;
+  kind: 'borrowed' | 'rented';
+  name: string;
   from: string;
   backBy: string | null;
+  /** What was left for it and comes back with it, minor units; 0 for none. */
+  deposit: number;
 }
 
-/** What is borrowed and still here, the day that comes first first. */
+/** What is borrowed or rented and still here, the day that comes first first. */
 export function giveBacks(rows: ProjectRows): GiveBack[] {
-  return rows.pieces
+  const borrowed = rows.pieces
     .filter(({ borrowedFrom, inHouse }) => borrowedFrom !== '' && inHouse)
-    .map((piece) => ({ piece, from: piece.borrowedFrom, backBy: piece.backBy }))
-    .sort((a, b) => (a.backBy ?? '9').localeCompare(b.backBy ?? '9') || a.piece.name.localeCompare(b.piece.name));
+    .map(
+      ({ id, name, borrowedFrom, backBy }): GiveBack => ({
+        id,
+        kind: 'borrowed',
+        name,
+        from: borrowedFrom,
+        backBy,
+        deposit: 0,
+      }),
+    );
+  const settled = settledIds(rows.ledger).get('offer');
+  const rented = rows.offers.flatMap(({ id, name, sourceId, rented: terms }): GiveBack[] => {
+    if (terms === null || terms.wentBackOn !== null || !settled?.has(id)) return [];
+    const { backBy, deposit } = terms;
+    return [{ id, kind: 'rented', name, from: sourceName(rows.sources, sourceId), backBy, deposit }];
+  });
+  return [...borrowed, ...rented].sort(
+    (a, b) => (a.backBy ?? '9').localeCompare(b.backBy ?? '9') || a.name.localeCompare(b.name),
+  );
 }
 
 /** Something ordered that comes, with the day it should. */

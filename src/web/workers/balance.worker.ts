@@ -3,7 +3,7 @@ import { balancePlan } from '@core/balance/balancePlan';
 import { type CheaperPlaces, cheapestPlaces } from '@core/balance/cheapestPlaces';
 import { type Choice, presentChoice } from '@core/balance/choice';
 import { drawPlan, type PlanDraws } from '@core/balance/draws';
-import { frontier } from '@core/balance/frontier';
+import { type FrontierAsk, frontier } from '@core/balance/frontier';
 import { highsSolver } from '@core/balance/highsSolver';
 import type { Solver } from '@core/balance/linearModel';
 import { whenNothingFits } from '@core/balance/nothingFits';
@@ -128,20 +128,17 @@ async function balance(
 const MOST_POINTS = 14;
 const SECONDS_A_POINT = 6;
 
-/**
- * Every sensible trade of money against hours, told as plans are found.
- * @param look the least look value; null where none is asked
- */
+/** Every sensible trade of money against hours, or against the look, told as plans are found. */
 async function trades(
   rows: ProjectRows,
   asOfMs: number,
   ask: BalanceAsk,
-  look: number | null,
+  of: FrontierAsk,
   tell: (told: ToldFrontier) => void,
 ): Promise<ToldFrontier> {
   const program = balanceProgram(new Plan(rows, asOfMs, memo, cutInFull), ask);
   const solver = await theSolver();
-  const told = frontier(program, look, presentChoice(program), {
+  const told = frontier(program, of, presentChoice(program), {
     solver,
     most: MOST_POINTS,
     seconds: SECONDS_A_POINT,

@@ -22,10 +22,22 @@ export function ledgerDays(
       title: `Last day to return ${what}`,
       text: `${source.name}, ${formatMoney(refund, currency)} back`,
     })),
-    ...of.giveBacks.flatMap(({ piece, from, backBy }) =>
+    ...of.giveBacks.flatMap(({ id, kind, name, from, backBy, deposit }) =>
       backBy === null
         ? []
-        : [{ id: `give-back-${piece.id}`, onDate: backBy, title: `Give back ${piece.name}`, text: `to ${from}` }],
+        : [
+            {
+              id: `give-back-${id}`,
+              onDate: backBy,
+              title: `${kind === 'rented' ? 'Take back' : 'Give back'} ${name}`,
+              text: [
+                from === '' ? '' : `to ${from}`,
+                deposit > 0 ? `${formatMoney(deposit, currency)} of deposit comes back` : '',
+              ]
+                .filter((words) => words !== '')
+                .join(', '),
+            },
+          ],
     ),
     ...of.deliveries.map(({ line, what, source, onDate, spot }) => ({
       id: `delivery-${line.id}`,

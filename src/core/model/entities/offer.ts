@@ -31,6 +31,13 @@ export const offer = defineEntity({
     /** The day on which what was ordered came; null while it is awaited, or not ordered. */
     arrivedOn: localDate.nullable(),
     /** Rented, not sold: when it goes back, and what is left for it and comes back; null where it is sold. */
-    rented: z.strictObject({ backBy: localDate.nullable(), deposit: minorUnits }).nullable(),
+    rented: z
+      .strictObject({
+        backBy: localDate.nullable(),
+        deposit: minorUnits,
+        /** The day on which it went back; null while it is here, or has not come yet. */
+        wentBackOn: localDate.nullable(),
+      })
+      .nullable(),
   },
 });

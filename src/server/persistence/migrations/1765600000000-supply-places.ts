@@ -7,6 +7,7 @@ const statements = [
   `ALTER TABLE "supply_place" ADD CONSTRAINT "fk_supply_place_studio_id" FOREIGN KEY ("studio_id") REFERENCES "studio"("id") ON DELETE NO ACTION ON UPDATE NO ACTION`,
   `ALTER TABLE "supply_place" ADD CONSTRAINT "fk_supply_place_project_id" FOREIGN KEY ("studio_id", "project_id") REFERENCES "project"("studio_id","id") ON DELETE NO ACTION ON UPDATE NO ACTION`,
   `ALTER TABLE "source" ADD "delivers" jsonb`,
+  `UPDATE "offer" SET "rented" = "rented" || '{"wentBackOn":null}' WHERE "rented" IS NOT NULL`,
 ];
 
 /** Where the stylist buys a supply, and what places send an order for. */

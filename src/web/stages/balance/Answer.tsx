@@ -6,6 +6,7 @@ import { formatMoney } from '@core/kernel/formatMoney';
 import { MICRO } from '@core/kernel/micro';
 import { Button, Progress } from 'antd';
 import type { ReactNode } from 'react';
+import { Link } from 'react-router';
 import { useLocale, usePlan } from '../../app/projectStore';
 import { Empty } from '../../ui/basics';
 import styles from './balance.module.css';
@@ -42,6 +43,7 @@ export function Answer(
         />
       )}
       {found && found.overAtWorst > 0 && <AtWorst minor={found.overAtWorst} chance={found.sure.overBudget} />}
+      {found && found.offTogetherMinor > 0 && <OffTogether minor={found.offTogetherMinor} />}
       {found && found.cutsAdd > 0 && <CutsAdd minor={found.cutsAdd} />}
       {!shown && isSearching && <Skeleton />}
       {answer?.kind === 'nothingFits' && (
@@ -86,6 +88,17 @@ const wayOutTitle = {
   laterReveal: 'A later reveal',
   lessLook: 'Less of the look',
 } as const;
+
+/** What promotions over several pieces take off, which the purse leaves out. */
+function OffTogether(props: { minor: number }) {
+  const { currency } = useLocale();
+  return (
+    <p className={styles.note}>
+      Bought together, {formatMoney(props.minor, currency)} more should come off at the till; the purse does not count
+      on it. The <Link to="list">shopping list</Link> of the plan you take says where.
+    </p>
+  );
+}
 
 function WayOutSentence(props: { way: Parameters<typeof wayOutWords>[0] }) {
   return <>{wayOutWords(props.way, useLocale())}</>;

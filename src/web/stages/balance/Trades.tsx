@@ -1,10 +1,11 @@
-import type { BalanceAsk } from '@core/balance/ask';
+import { type BalanceAsk, keepsLimits } from '@core/balance/ask';
+import type { TradedAgainst } from '@core/balance/frontier';
 import { lookOfFills } from '@core/balance/program';
 import type { ToldChange, ToldPoint } from '@core/balance/toldPlan';
 import { formatMinutes } from '@core/kernel/formatMinutes';
 import { formatMoney } from '@core/kernel/formatMoney';
 import { MICRO } from '@core/kernel/micro';
-import { Button } from 'antd';
+import { Button, Segmented } from 'antd';
 import { lazy, Suspense, useState } from 'react';
 import { useLocale, usePlan } from '../../app/projectStore';
 import styles from './balance.module.css';
@@ -14,25 +15,29 @@ import { useTrades } from './useTrades';
 
 const TradesChart = lazy(async () => ({ default: (await import('./TradesChart')).TradesChart }));
 
-const keyOf = ({ figures }: ToldPoint) => `${figures.cash} ${figures.handsMicro}`;
+const keyOf = ({ figures }: ToldPoint) => `${figures.cash} ${figures.handsMicro} ${figures.look}`;
 const minutesOf = ({ figures }: ToldPoint) => figures.handsMicro / MICRO;
 
-/** Every sensible trade of money against hours: a chart to press, a table that says the same, and the plan of each. */
+/** What a trade is told by beside its cash. */
+const tradedValue = (point: ToldPoint, against: TradedAgainst) =>
+  against === 'hours' ? minutesOf(point) : point.figures.look;
+
+/** Every sensible trade of money against hours, or against the look: a chart to press, a table that says the same, and the plan of each. */
 export function Trades(props: { ask: BalanceAsk; waits: boolean; onTake: (changes: readonly ToldChange[]) => void }) {
   const plan = usePlan();
   const locale = useLocale();
   const present = lookOfFills(plan.chosen);
   const look = props.ask.limits.look ?? present;
-  const { frontier, isSearching, reason } = useTrades(plan, props.ask, look, props.waits);
+  const [against, setAgainst] = useState<TradedAgainst>('hours');
+  const { frontier, isSearching, reason } = useTrades(plan, props.ask, against, look, props.waits);
   // The plan that is shown stays while finer steps come in between.
   const [chosen, setChosen] = useState<string | null>(null);
   const points = frontier?.points ?? [];
   const { cash, minutes } = props.ask.limits;
-  const fits = (point: ToldPoint) =>
-    (cash === null || point.figures.cash <= cash) && (minutes === null || minutesOf(point) <= minutes);
-  // Nothing pressed yet: the cheapest of those that fit.
-  const shown =
-    points.find((point) => keyOf(point) === chosen) ?? points[Math.max(0, points.findIndex(fits))] ?? points[0];
+  const fits = ({ figures }: ToldPoint) => keepsLimits(figures, props.ask.limits);
+  // Nothing pressed yet: the cheapest of those that fit; against the look the best of them.
+  const fitting = against === 'hours' ? points.findIndex(fits) : points.findLastIndex(fits);
+  const shown = points.find((point) => keyOf(point) === chosen) ?? points[Math.max(0, fitting)] ?? points[0];
   const at = shown ? points.indexOf(shown) : -1;
   const choose = (n: number) => {
     const point = points[n];
@@ -41,8 +46,27 @@ export function Trades(props: { ask: BalanceAsk; waits: boolean; onTake: (change
   return (
     <section className={styles.trades} aria-labelledby="trades">
       <div className={styles.tradesHead}>
-        <h3 id="trades">Every sensible trade of money against hours</h3>
-        <span className="muted small">nothing beats these at a look of {lookWords(look)} or more</span>
+        <h3 id="trades">Every sensible trade of money against {against === 'hours' ? 'hours' : 'the look'}</h3>
+        <span className="muted small">
+          {against === 'hours'
+            ? `nothing beats these at a look of ${lookWords(look)} or more`
+            : minutes === null
+              ? 'nothing beats these, however long they take'
+              : `nothing beats these within ${formatMinutes(minutes)}`}
+        </span>
+        <Segmented<TradedAgainst>
+          aria-label="Money against"
+          size="small"
+          value={against}
+          options={[
+            { value: 'hours', label: 'hours' },
+            { value: 'look', label: 'look' },
+          ]}
+          onChange={(next) => {
+            setAgainst(next);
+            setChosen(null);
+          }}
+        />
       </div>
       {points.length === 0 && (
         <p role="status" className="small">
@@ -50,7 +74,9 @@ export function Trades(props: { ask: BalanceAsk; waits: boolean; onTake: (change
             ? `They could not be found this time: ${reason}.`
             : isSearching
               ? 'Looking for them …'
-              : `No plan has a look of ${lookWords(look)} with every must filled.`}
+              : against === 'hours'
+                ? `No plan has a look of ${lookWords(look)} with every must filled.`
+                : 'No plan fills every must within these hours.'}
         </p>
       )}
       {shown && (
@@ -59,11 +85,15 @@ export function Trades(props: { ask: BalanceAsk; waits: boolean; onTake: (change
             <TradesChart
               points={points.map((point) => ({
                 cash: point.figures.cash,
-                minutes: minutesOf(point),
+                value: tradedValue(point, against),
                 fits: fits(point),
               }))}
-              present={{ cash: plan.sums.cash.likely, minutes: plan.sums.minutes.likely }}
-              limits={{ cash, minutes }}
+              against={against}
+              present={{
+                cash: plan.sums.cash.likely,
+                value: against === 'hours' ? plan.sums.minutes.likely : present,
+              }}
+              limits={{ cash, value: against === 'hours' ? minutes : props.ask.limits.look }}
               chosen={at}
               currency={locale.currency}
               onChoose={choose}
@@ -71,10 +101,14 @@ export function Trades(props: { ask: BalanceAsk; waits: boolean; onTake: (change
           </Suspense>
           <p className={styles.tradeSays} role="status">
             <b>
-              {formatMoney(shown.figures.cash, locale.currency)} and {formatMinutes(minutesOf(shown))}
+              {formatMoney(shown.figures.cash, locale.currency)} and{' '}
+              {against === 'hours'
+                ? formatMinutes(minutesOf(shown))
+                : `a look of ${lookWords(shown.figures.look)}, in ${formatMinutes(minutesOf(shown))}`}
             </b>
             . {frontier?.hasCuts ? 'What is cut counts by the least it can take. ' : ''}
-            {rateWords(points, at, locale.currency)} {isSearching ? 'Finer steps follow.' : ''}
+            {against === 'hours' ? rateWords(points, at, locale.currency) : lookRateWords(points, at, locale.currency)}{' '}
+            {isSearching ? 'Finer steps follow.' : ''}
           </p>
           {shown.fromNeighbor.length > 0 && (
             <>
@@ -103,6 +137,7 @@ export function Trades(props: { ask: BalanceAsk; waits: boolean; onTake: (change
                 <tr>
                   <th>Cash to go</th>
                   <th>Hands</th>
+                  {against === 'look' && <th>Look</th>}
                   <th>Against the one before</th>
                   <th />
                 </tr>
@@ -112,6 +147,7 @@ export function Trades(props: { ask: BalanceAsk; waits: boolean; onTake: (change
                   <tr key={n} aria-current={n === at}>
                     <td>{formatMoney(point.figures.cash, locale.currency)}</td>
                     <td>{formatMinutes(minutesOf(point))}</td>
+                    {against === 'look' && <td>{lookWords(point.figures.look)}</td>}
                     <td>
                       {point.fromNeighbor
                         .map((change) => `${plan.slot(change.slotId)?.slot.name}: ${changeWords(plan, change).what}`)
@@ -146,5 +182,18 @@ function rateWords(points: readonly ToldPoint[], at: number, currency: string): 
       ? `An hour more at the bench saves ${money(rate(more, here))} here.`
       : 'No plan costs less, however long it takes.',
     less ? `An hour less costs ${money(rate(here, less))}.` : 'No plan is quicker.',
+  ].join(' ');
+}
+
+/** What more of the look costs, and what less of it saves, at a point of the frontier. */
+function lookRateWords(points: readonly ToldPoint[], at: number, currency: string): string {
+  const [less, here, more] = [points[at - 1], points[at], points[at + 1]];
+  if (!here) return '';
+  const step = (a: ToldPoint, b: ToldPoint) =>
+    `${lookWords(Math.abs(b.figures.look - a.figures.look))} ${b.figures.look > a.figures.look ? 'more' : 'less'} of the look`;
+  const money = (a: ToldPoint, b: ToldPoint) => formatMoney(Math.abs(b.figures.cash - a.figures.cash), currency);
+  return [
+    more ? `${step(here, more)} costs ${money(here, more)}.` : 'No plan looks better within these hours.',
+    less ? `${step(here, less)} saves ${money(here, less)}.` : 'No plan costs less.',
   ].join(' ');
 }

@@ -1,3 +1,4 @@
+import type { TradedAgainst } from '@core/balance/frontier';
 import { formatMinutes } from '@core/kernel/formatMinutes';
 import { formatMoney } from '@core/kernel/formatMoney';
 import {
@@ -15,7 +16,20 @@ import { look } from '../../app/look';
 
 interface ChartPoint {
   cash: number;
-  minutes: number;
+  /** Minutes, or look value. */
+  value: number;
+}
+
+/** What money is traded against, as the chart shows it. */
+interface Side {
+  title: string;
+  /** The narrowest stretch between two marks. */
+  step: number;
+  ticks(ends: readonly [number, number]): number[];
+  tick(value: number): string;
+  limit(value: number): string;
+  /** Whether what lies above the limit is beyond it. */
+  isMost: boolean;
 }
 
 /** Round ends around some values, so that all of them and the limits are in sight. */
@@ -32,31 +46,60 @@ function hourTicks([low, high]: readonly [number, number]): number[] {
   return Array.from({ length: Math.floor((high / 60 - first) / step) + 1 }, (_, n) => (first + n * step) * 60);
 }
 
+/** Whole look values to mark: few enough to be read. */
+function lookTicks([low, high]: readonly [number, number]): number[] {
+  const step = [1, 2, 5, 10, 20, 50].find((value) => (high - low) / value <= 8) ?? 100;
+  const first = Math.ceil(low / step) * step;
+  return Array.from({ length: Math.floor((high - first) / step) + 1 }, (_, n) => first + n * step);
+}
+
+const sides: Readonly<Record<TradedAgainst, Side>> = {
+  hours: {
+    title: 'Cash to go against hands-on time',
+    step: 60,
+    ticks: hourTicks,
+    tick: (minutes) => `${Math.round(minutes / 60)} h`,
+    limit: (minutes) => `hours left ${formatMinutes(minutes).replace(' h 00', ' h')}`,
+    isMost: true,
+  },
+  look: {
+    title: 'Cash to go against look value',
+    step: 1,
+    ticks: lookTicks,
+    tick: (value) => String(Math.round(value)),
+    limit: (value) => `look kept at ${Math.round(value)}`,
+    isMost: false,
+  },
+};
+
 /**
- * The frontier as a chart: cash to go across, hands-on time up; what is beyond a limit is hatched, the plan now stands as a
+ * The frontier as a chart: cash to go across, hands-on time or look value up; what is beyond a limit is hatched, the plan now stands as a
  * flag, and each trade is a chip to press.
  */
 export function TradesChart(props: {
   points: readonly (ChartPoint & { fits: boolean })[];
+  against: TradedAgainst;
   present: ChartPoint;
-  limits: { cash: number | null; minutes: number | null };
+  /** What is left to pay, and the most minutes or the least look. */
+  limits: { cash: number | null; value: number | null };
   chosen: number;
   currency: string;
   onChoose: (n: number) => void;
 }) {
   const { points, present, limits, chosen } = props;
+  const side = sides[props.against];
   const money = (minor: number) => formatMoney(Math.round(minor / 100) * 100, props.currency, { cents: 'auto' });
   const span =
     Math.max(...points.map(({ cash }) => cash), present.cash) -
     Math.min(...points.map(({ cash }) => cash), present.cash);
   const x = ends([...points, present].map(({ cash }) => cash).concat(limits.cash ?? []), span > 20_000 ? 5000 : 1000);
-  const y = ends([...points, present].map(({ minutes }) => minutes).concat(limits.minutes ?? []), 60);
+  const y = ends([...points, present].map(({ value }) => value).concat(limits.value ?? []), side.step);
   const all = points.map((point, n) => ({ ...point, n }));
   return (
     <div style={{ width: '100%', height: 300 }}>
       <ResponsiveContainer>
         <ComposedChart data={all} margin={{ top: 8, right: 16, bottom: 22, left: 12 }} accessibilityLayer={false}>
-          <title>Cash to go against hands-on time</title>
+          <title>{side.title}</title>
           <defs>
             <pattern id="beyond" width="7" height="7" patternUnits="userSpaceOnUse" patternTransform="rotate(45)">
               <line x1="0" y1="0" x2="0" y2="7" stroke={look.line} strokeWidth="2" />
@@ -73,12 +116,12 @@ export function TradesChart(props: {
               fillOpacity={1}
             />
           )}
-          {limits.minutes !== null && limits.minutes < y[1] && (
+          {limits.value !== null && (
             <ReferenceArea
               x1={x[0]}
               x2={x[1]}
-              y1={Math.max(limits.minutes, y[0])}
-              y2={y[1]}
+              y1={side.isMost ? Math.min(y[1], Math.max(limits.value, y[0])) : y[0]}
+              y2={side.isMost ? y[1] : Math.min(y[1], Math.max(limits.value, y[0]))}
               fill="url(#beyond)"
               fillOpacity={1}
             />
@@ -93,11 +136,11 @@ export function TradesChart(props: {
             label={{ value: 'cash to go', position: 'insideBottom', offset: -14, fontSize: 12, fill: look['ink-2'] }}
           />
           <YAxis
-            dataKey="minutes"
+            dataKey="value"
             type="number"
             domain={y}
-            ticks={hourTicks(y)}
-            tickFormatter={(minutes: number) => `${Math.round(minutes / 60)} h`}
+            ticks={side.ticks(y)}
+            tickFormatter={side.tick}
             stroke={look['ink-3']}
             fontSize={12}
             width={44}
@@ -115,13 +158,13 @@ export function TradesChart(props: {
               }}
             />
           )}
-          {limits.minutes !== null && (
+          {limits.value !== null && (
             <ReferenceLine
-              y={limits.minutes}
+              y={limits.value}
               stroke={look.ink}
               strokeDasharray="4 3"
               label={{
-                value: `hours left ${formatMinutes(limits.minutes).replace(' h 00', ' h')}`,
+                value: side.limit(limits.value),
                 position: 'insideTopLeft',
                 fontSize: 12,
                 fill: look['ink-2'],
@@ -129,7 +172,7 @@ export function TradesChart(props: {
             />
           )}
           <Line
-            dataKey="minutes"
+            dataKey="value"
             type="stepAfter"
             stroke={look.blueprint}
             strokeWidth={2}
@@ -138,7 +181,7 @@ export function TradesChart(props: {
           />
           <Scatter
             data={all}
-            dataKey="minutes"
+            dataKey="value"
             isAnimationActive={false}
             cursor="pointer"
             onClick={(_point, n) => props.onChoose(n)}
@@ -148,7 +191,7 @@ export function TradesChart(props: {
           />
           <Scatter
             data={[present]}
-            dataKey="minutes"
+            dataKey="value"
             isAnimationActive={false}
             shape={(point: { cx?: number; cy?: number }) => <Flag x={point.cx ?? 0} y={point.cy ?? 0} />}
           />

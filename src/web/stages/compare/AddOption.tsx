@@ -106,7 +106,7 @@ export function AddOption(props: { slot: SlotRow | null; kind: AddableKind; onCl
         price ? stated(price.ok ? price.value : 0) : (line.tag ?? { state: 'unknown' }),
         {
           ...saidOfOrder(line),
-          ...(kind === 'rent' ? { rented: { backBy: form.backBy, deposit: form.deposit } } : {}),
+          ...(kind === 'rent' ? { rented: { backBy: form.backBy, deposit: form.deposit, wentBackOn: null } } : {}),
         },
         line.templateId ?? rows.finds[0]?.templateId ?? 'freeBox',
       );

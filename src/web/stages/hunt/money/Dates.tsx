@@ -30,8 +30,13 @@ const leftWords = (days: number) =>
 export function Dates() {
   const rows = useRows();
   const plan = usePlan();
-  const { timeZone } = useLocale();
+  const { run } = useCommands();
+  const { timeZone, currency } = useLocale();
   const today = localDate(plan.asOfMs, timeZone);
+  const wentBack = (offerId: string) => {
+    const rented = rows.offers.find(({ id }) => id === offerId)?.rented;
+    if (rented) run('editOffer', { id: offerId, values: { rented: { ...rented, wentBackOn: today } } });
+  };
   const returns = returnsDue(rows, plan.asOfMs, GRACE_DAYS);
   const lent = giveBacks(rows);
   const coming = deliveries(rows, plan.asOfMs);
@@ -54,18 +59,32 @@ export function Dates() {
       <section aria-label="Give back">
         <h3>Give back</h3>
         {lent.length === 0 ? (
-          <p className="muted">Nothing is borrowed.</p>
+          <p className="muted">Nothing is borrowed or rented.</p>
         ) : (
           <ul className={styles.lines}>
-            {lent.map(({ piece, from, backBy }) => (
-              <li key={piece.id} className={styles.line}>
-                <b>{piece.name}</b>
+            {lent.map(({ id, kind, name, from, backBy, deposit }) => (
+              <li key={id} className={styles.line}>
+                <b>{name}</b>
                 <span>{backBy === null ? 'no day said' : sayDay(backBy, today)}</span>
-                <small>to {from}</small>
+                <small>
+                  {[
+                    kind === 'rented' ? 'rented' : '',
+                    from === '' ? '' : `${kind === 'rented' ? 'from' : 'to'} ${from}`,
+                    deposit > 0 ? `${formatMoney(deposit, currency)} of deposit comes back` : '',
+                  ]
+                    .filter((words) => words !== '')
+                    .join(' · ')}
+                </small>
                 <div className={styles.acts}>
-                  <Link className={hunt.alone} to={`/p/${rows.project.id}/house?tab=pieces&piece=${piece.id}`}>
-                    Its page in the house
-                  </Link>
+                  {kind === 'borrowed' ? (
+                    <Link className={hunt.alone} to={`/p/${rows.project.id}/house?tab=pieces&piece=${id}`}>
+                      Its page in the house
+                    </Link>
+                  ) : (
+                    <Button size="small" aria-label={`It went back: ${name}`} onClick={() => wentBack(id)}>
+                      It went back
+                    </Button>
+                  )}
                 </div>
               </li>
             ))}
