@@ -7,6 +7,7 @@ import type { Household } from '../state/brief';
 import { completeMeasures } from '../surface/furnitureTemplate';
 import { furnitureTemplates } from '../surface/templates';
 import { fitFindings } from './fitFindings';
+import { greenFindings } from './greenFindings';
 import { houseFindings } from './houseFindings';
 import type { OptionModel } from './model/optionModel';
 import type { PlanModel } from './model/planModel';
@@ -37,13 +38,15 @@ function unplannedPiece(find: FindRow): NonNullable<SafetyFacts['piece']> {
 /** The findings of an option, taken over from an earlier plan while nothing that they speak of has changed. */
 export function findingsOfOption(plan: PlanModel, model: OptionModel): readonly OptionFinding[] {
   const { household, revealDate, standsUntil } = plan.rows.project;
+  const spot = plan.rows.spots.find(({ id }) => id === model.slot.spotId);
   return plan.memo.part(optionFindings, model.option.id, {
     model,
     household,
     revealDate,
     standsUntil,
     pieces: model.finds.flatMap((find) => plan.piece(find.pieceId) ?? []),
-    spotName: plan.rows.spots.find(({ id }) => id === model.slot.spotId)?.name ?? '',
+    spotName: spot?.name ?? '',
+    spotKind: spot?.kind ?? '',
   });
 }
 
@@ -78,6 +81,7 @@ export function optionFindings(of: {
   standsUntil: string | null;
   pieces: readonly PieceRow[];
   spotName: string;
+  spotKind: string;
 }): OptionFinding[] {
   const { model, household } = of;
   const { option, slot } = model;
@@ -122,7 +126,11 @@ export function optionFindings(of: {
       });
     findings.push(...rentFindings(offer, of));
   }
-  findings.push(...placeFindings(model, household, of.pieces), ...houseFindings(of));
+  findings.push(
+    ...placeFindings(model, household, of.pieces),
+    ...houseFindings(of),
+    ...greenFindings(model, of.spotKind),
+  );
   if (model.capacity < slot.quantity) {
     findings.push({
       code: 'option.coversPart',

@@ -27,6 +27,14 @@ export const optionSentences = {
     `${f.piece} stays fresh about ${counted(f.days, 'day')} and the look stands ${counted(f.stands, 'day')}: cut or buy it on ${f.from}, and ${f.standIn === '' ? 'plan fresh ones or a lasting stand-in for afterwards' : `afterwards put there: ${f.standIn}`}.`,
   'house.freshFrom': (f: { piece: string; days: number; from: string; until: string }) =>
     `${f.piece} stays fresh about ${counted(f.days, 'day')}: cut or buy it from ${f.from} to ${f.until}, not before.`,
+  'green.needsLight': (f: { piece: string }) =>
+    `${f.piece} lives: it needs light, within reach of a window, or its days there are few. What is dried or faux needs none.`,
+  'green.bleaches': (f: { piece: string }) =>
+    `${f.piece} bleaches where the sun reaches it: stand it aside, or take faux there.`,
+  'green.wiltsInSun': (f: { piece: string }) =>
+    `${f.piece} wilts sooner in the sun: keep it to the shaded side, or count on fewer days.`,
+  'green.fadesOutdoors': (f: { piece: string }) =>
+    `${f.piece} fades outdoors unless its label says that it is made for it.`,
   'house.leavesPlace': (f: { piece: string; place: string }) =>
     `${f.piece} leaves its place empty (${f.place}): what stands there then?`,
   'place.noDrilling': () =>

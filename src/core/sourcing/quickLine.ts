@@ -2,6 +2,7 @@ import { materials, oldFinishes } from '../catalog/substrates';
 import type { Price } from '../kernel/price';
 import { stated } from '../kernel/price';
 import type { UnitSystem } from '../kernel/units';
+import { usualFreshness } from '../plan/greenKind';
 import type { PriceLine } from '../pricing/priceStory';
 import type { Sheen } from '../state/surfaceState';
 import type { Measures } from '../surface/furnitureTemplate';
@@ -23,7 +24,7 @@ import {
 } from './linePart';
 import { headPhrase, pieceKindOf } from './pieceKindOf';
 import type { PieceKind } from './pieceKinds.data';
-import { saidFreshness, saidTiers, usualFreshness } from './saidKeeping';
+import { saidFreshness, saidTiers } from './saidKeeping';
 
 /** What a quick line says of a piece; what it does not say is absent and will be estimated. */
 export interface QuickLine {

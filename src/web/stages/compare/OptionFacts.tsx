@@ -4,7 +4,9 @@ import { formatMoney } from '@core/kernel/formatMoney';
 import { quantityUnit, shownQuantity } from '@core/kernel/quantities';
 import type { UnitSystem } from '@core/kernel/units';
 import type { OptionPlan } from '@core/plan/computePlan';
+import { nameOfOption } from '@core/plan/nameOfOption';
 import { costPerOf, type Reversible, reversibleOf, soldForOf, storageLitersOf } from '@core/plan/optionFacts';
+import { overStay } from '@core/plan/overStay';
 import { returnsDue } from '@core/sourcing/ledgerLists';
 import { type ReactNode, useMemo, useState } from 'react';
 import { useCommands, useLocale, usePlan, useRows } from '../../app/projectStore';
@@ -72,6 +74,7 @@ export function OptionFacts(props: { option: OptionPlan }) {
         <p>Could be sold for {money(sold.asItIs)} as it is; afterwards nobody said.</p>
       )}
       {perWords.length > 0 && <p>Comes to {perWords.join(', ')}.</p>}
+      <Lasting option={option} />
       <Unfolded summary="How sure is it?">
         <HowSure option={option} />
       </Unfolded>
@@ -108,6 +111,32 @@ export function OptionFacts(props: { option: OptionPlan }) {
         )}
       </Unfolded>
     </section>
+  );
+}
+
+/** Where something of the slot wilts before the look comes down: what each of its ways comes to over all that time. */
+function Lasting(props: { option: OptionPlan }) {
+  const plan = usePlan();
+  const { currency } = useLocale();
+  const ways = (plan.slot(props.option.slotId)?.options ?? []).flatMap((option) => {
+    const stay = overStay(plan, option);
+    return stay ? [{ option, stay }] : [];
+  });
+  if (!ways.some(({ stay }) => stay.times > 1)) return null;
+  const cheapest = Math.min(...ways.map(({ stay }) => stay.costMinor));
+  return (
+    <>
+      <p>Over the {ways[0]?.stay.daysUp} days that it is up:</p>
+      <ul>
+        {ways.map(({ option, stay }) => (
+          <li key={option.option.id}>
+            {nameOfOption(option.model)}: {formatMoney(stay.costMinor, currency)},{' '}
+            {stay.lastsDays === null ? 'once, and it stays' : `${stay.times} times, ${stay.lastsDays} days each`}
+            {stay.costMinor === cheapest && ways.length > 1 ? ' (the least)' : ''}
+          </li>
+        ))}
+      </ul>
+    </>
   );
 }
 

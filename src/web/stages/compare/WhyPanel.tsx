@@ -75,6 +75,9 @@ export function WhyPanel(props: {
         )}
         {model.finds[0] && <LinkButton to={`../hunt?find=${model.finds[0].id}`}>The find</LinkButton>}
       </div>
+      {model.slot.quantity > 1 && option.capacity > 0 && !option.refused && (
+        <HowMany key={`${option.option.id} ${option.chosen}`} option={option} />
+      )}
       <Liking option={option.option} />
       <FigureChoice figure={figure} onFigure={setFigure} />
       {/* What was unfolded belongs to this figure of this option; the figure itself stays from option to option. */}
@@ -115,6 +118,38 @@ export function WhyPanel(props: {
       <OptionFacts key={option.option.id} option={option} />
       {model.offers[0] && <OfferFields option={option} />}
     </aside>
+  );
+}
+
+/** How many of a slot's quantity an option fills: with fewer than all of them others stand beside it. */
+function HowMany(props: { option: OptionPlan }) {
+  const { option } = props;
+  const { slot } = option.model;
+  const plan = usePlan();
+  const { run } = useCommands();
+  const most = Math.min(option.capacity, slot.quantity);
+  const beside = plan.chosen.filter(({ model }) => model.slot.id === slot.id && model.option.id !== option.option.id);
+  return (
+    <NumberField
+      label={`How many of the ${slot.quantity}`}
+      value={option.chosen ? option.count : null}
+      nullable={!option.chosen}
+      least={1}
+      most={most}
+      whole
+      hint={[
+        option.chosen ? '' : 'a number chooses it',
+        beside.length > 0
+          ? `beside it: ${beside.map(({ model, count }) => `${count} × ${nameOfOption(model)}`).join(', ')}`
+          : 'with fewer, others can stand beside it',
+      ]
+        .filter((words) => words !== '')
+        .join('; ')}
+      onCommit={(count) => {
+        if (count !== null)
+          run('choose', { slotId: slot.id, optionId: option.option.id, count, fillId: crypto.randomUUID() });
+      }}
+    />
   );
 }
 
