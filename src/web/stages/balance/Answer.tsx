@@ -93,7 +93,7 @@ const wayOutTitle = {
 function OffTogether(props: { minor: number }) {
   const { currency } = useLocale();
   return (
-    <p className={styles.note}>
+    <p className="small" style={{ margin: 0 }}>
       Bought together, {formatMoney(props.minor, currency)} more should come off at the till; the purse does not count
       on it. The <Link to="list">shopping list</Link> of the plan you take says where.
     </p>
