@@ -18,24 +18,50 @@ export function cashWords(cash: Amount, currency: string): string {
 export const lineWords = ({ name, packs }: Pick<ShoppingLine, 'name' | 'packs'>): string =>
   packs === '' ? name : `${name}: ${packs}`;
 
+/** What does as well in the place of what is on a line, by name. */
+export type AlikeOf = (line: ShoppingLine) => readonly string[];
+const nothingAlike: AlikeOf = () => [];
+
 /** The list as plain text, place by place, as one sends it to whoever goes shopping. */
-export function shoppingListText(places: readonly ShoppingPlace[], { currency }: { currency: string }): string {
+export function shoppingListText(
+  places: readonly ShoppingPlace[],
+  { currency }: { currency: string },
+  alikeOf: AlikeOf = nothingAlike,
+): string {
+  const or = (line: ShoppingLine) =>
+    alikeOf(line)
+      .map((name) => `, or ${name}`)
+      .join('');
   return places
     .map((place) =>
       [
         `${placeWords(place)}, ${cashWords(place.cash, currency)}${place.tripName === '' ? '' : ` (on “${place.tripName}”)`}`,
-        ...place.lines.map((line) => `- ${lineWords(line)}, ${cashWords(line.cash, currency)}`),
+        ...place.lines.map((line) => `- ${lineWords(line)}, ${cashWords(line.cash, currency)}${or(line)}`),
       ].join('\n'),
     )
     .join('\n\n');
 }
 
 /** The list as CSV; money as a decimal number of the currency, empty where it is not known. */
-export function shoppingListCsv(places: readonly ShoppingPlace[], { currency }: { currency: string }): string {
+export function shoppingListCsv(
+  places: readonly ShoppingPlace[],
+  { currency }: { currency: string },
+  alikeOf: AlikeOf = nothingAlike,
+): string {
   const exponent = currencyExponent(currency);
   const money = (minor: number) => (minor / 10 ** exponent).toFixed(exponent);
   return writeTable(
-    ['Where', 'Trip', 'What', 'Packs', `Likely (${currency})`, `Low (${currency})`, `High (${currency})`, 'For slots'],
+    [
+      'Where',
+      'Trip',
+      'What',
+      'Packs',
+      `Likely (${currency})`,
+      `Low (${currency})`,
+      `High (${currency})`,
+      'For slots',
+      'Or',
+    ],
     places.flatMap((place) =>
       place.lines.map((line) => [
         place.name,
@@ -46,6 +72,7 @@ export function shoppingListCsv(places: readonly ShoppingPlace[], { currency }: 
           ? ['', money(line.cash.low), '']
           : [line.cash.likely, line.cash.low, line.cash.high].map(money)),
         line.slotNumbers.join(' '),
+        alikeOf(line).join('; '),
       ]),
     ),
   );

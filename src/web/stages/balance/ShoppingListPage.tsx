@@ -1,7 +1,6 @@
 import { basketSavings } from '@core/balance/basketSavings';
-import { type CheaperPlaces, placesOfSupply } from '@core/balance/cheapestPlaces';
 import { type Bought, type ShoppingLine, shoppingList } from '@core/balance/shoppingList';
-import { cheaperWords, placeChangeWords, savingWords, standInWords } from '@core/formats/shoppingList/savings';
+import { savingWords } from '@core/formats/shoppingList/savings';
 import { cashWords, lineWords, placeWords, shoppingListCsv, shoppingListText } from '@core/formats/shoppingList/write';
 import { formatMoney } from '@core/kernel/formatMoney';
 import type { Plan } from '@core/plan/computePlan';
@@ -9,7 +8,6 @@ import { newSupply } from '@core/plan/newRows';
 import { placeName } from '@core/plan/tripQuestion';
 import type { StandIn } from '@core/proposals/standIns';
 import { partsOfSupplyKey } from '@core/recipe/supplyKey';
-import { Button } from 'antd';
 import type { Remote } from 'comlink';
 import { useState } from 'react';
 import { Link } from 'react-router';
@@ -21,6 +19,8 @@ import { Empty } from '../../ui/basics';
 import { SettleBox, type Settlement } from '../../ui/SettleBox';
 import type { BalanceWork, ToldShopping } from '../../workers/balance.worker';
 import styles from './balance.module.css';
+import { Cheaper } from './Cheaper';
+import { Instead } from './Instead';
 import { useAtRest } from './useAtRest';
 
 /** What is still to buy for all that is chosen, place by place: to print, copy, save, and to tick with what was paid. */
@@ -30,6 +30,7 @@ export function ShoppingListPage() {
   const places = shoppingList(plan);
   const savings = basketSavings(plan);
   const found = useShopping();
+  const alike = (line: ShoppingLine) => alikeOf(found, line).map(({ name }) => name);
   const count = places.reduce((sum, { lines }) => sum + lines.length, 0);
   return (
     <main className={shell.page}>
@@ -42,8 +43,8 @@ export function ShoppingListPage() {
         </p>
         {count > 0 && (
           <ListActs
-            text={() => shoppingListText(places, locale)}
-            csv={() => shoppingListCsv(places, locale)}
+            text={() => shoppingListText(places, locale, alike)}
+            csv={() => shoppingListCsv(places, locale, alike)}
             fileName="shopping-list.csv"
           />
         )}
@@ -76,6 +77,7 @@ export function ShoppingListPage() {
                 key={line.id}
                 line={line}
                 standIns={line.bought.kind === 'supply' ? (found?.standIns[line.bought.key] ?? []) : []}
+                alike={alike(line)}
               />
             ))}
           </ul>
@@ -107,114 +109,21 @@ function useShopping(): ToldShopping | null {
 /** A line names so many stand-ins by itself. */
 const MOST_NAMED = 2;
 
-/** The same supplies bought at better places, all of it as one act. */
-function Cheaper(props: { cheaper: CheaperPlaces }) {
-  const { cheaper } = props;
-  const { run } = useCommands();
-  const locale = useLocale();
-  return (
-    <section className={styles.cheaper} aria-label="Bought elsewhere">
-      <p>
-        <b>The same things, bought elsewhere: {cheaperWords(cheaper, locale)}.</b>
-        {cheaper.waysSpared.length > 0 && <> Not needed then: {cheaper.waysSpared.join(', ')}.</>}
-      </p>
-      <ul className={styles.plain}>
-        {cheaper.changes.map((change) => (
-          <li key={change.supplyKey}>{placeChangeWords(change)}</li>
-        ))}
-      </ul>
-      <Button
-        type="primary"
-        onClick={() =>
-          run('buySuppliesAt', {
-            places: cheaper.changes.map(({ supplyKey, place }) => ({ id: crypto.randomUUID(), supplyKey, place })),
-          })
-        }
-      >
-        Buy them there
-      </Button>
-    </section>
-  );
-}
-
-/** Where else a supply is sold, and what does as well in its place. */
-function Instead(props: { supplyKey: string; standIns: readonly StandIn[] }) {
-  const { supplyKey } = props;
-  const plan = usePlan();
-  const { run } = useCommands();
-  const locale = useLocale();
-  const places = placesOfSupply(plan, supplyKey);
-  const isHeld = places.some(({ isChosen }) => isChosen);
-  const buyAt = (place: string | null) =>
-    run('buySuppliesAt', { places: [{ id: crypto.randomUUID(), supplyKey, place }] });
-  return (
-    <div className={styles.instead}>
-      {places.length > 1 && (
-        <ul className={styles.plain}>
-          {places.map(({ place, cashMinor, isChosen }) => (
-            <li key={place}>
-              <span>
-                {place} <small>{formatMoney(cashMinor, locale.currency)}</small>
-              </span>
-              {isChosen ? (
-                <small>bought there, as you said</small>
-              ) : (
-                <Button size="small" onClick={() => buyAt(place)}>
-                  Buy at {place}
-                </Button>
-              )}
-            </li>
-          ))}
-          {isHeld && (
-            <li>
-              <span>Wherever it costs least</span>
-              <Button size="small" onClick={() => buyAt(null)}>
-                Let the price decide
-              </Button>
-            </li>
-          )}
-        </ul>
-      )}
-      {props.standIns.length > 0 && (
-        <ul className={styles.plain}>
-          {props.standIns.map((standIn) => (
-            <li key={standIn.coatingId}>
-              <span>
-                {standIn.name} <small>{standInWords(standIn, locale)}</small>
-              </span>
-              <Button
-                size="small"
-                aria-label={`Take ${standIn.name} instead`}
-                onClick={() =>
-                  run('editRecipes', { recipes: standIn.recipes.map(({ id, body }) => ({ id, values: { body } })) })
-                }
-              >
-                Take this
-              </Button>
-            </li>
-          ))}
-        </ul>
-      )}
-      {places.length < 2 && props.standIns.length === 0 && (
-        <p className="small">
-          No other place is known that sells it, and nothing that does as well. A price from another place goes into the{' '}
-          <Link to="/house/supplies">supplies of the house</Link>.
-        </p>
-      )}
-    </div>
-  );
-}
+/** What does as well in the place of what is on a line, in the same sheen, as far as it is named there. */
+const alikeOf = (found: ToldShopping | null, { bought }: ShoppingLine): StandIn[] =>
+  (bought.kind === 'supply' ? (found?.standIns[bought.key] ?? []) : [])
+    .filter(({ isSameSheen }) => isSameSheen)
+    .slice(0, MOST_NAMED);
 
 /** One thing to buy; ticked, it asks what was really paid. */
-function ToBuy(props: { line: ShoppingLine; standIns: readonly StandIn[] }) {
-  const { line, standIns } = props;
+function ToBuy(props: { line: ShoppingLine; standIns: readonly StandIn[]; alike: readonly string[] }) {
+  const { line, standIns, alike } = props;
   const plan = usePlan();
   const { run } = useCommands();
   const locale = useLocale();
   const [isOpen, setOpen] = useState(false);
   const [isElsewhere, setElsewhere] = useState(false);
   const { bought, delivery, leftOver, keepsMonths, slotNumbers } = line;
-  const alike = standIns.filter(({ isSameSheen }) => isSameSheen);
   const small = [
     slotNumbers.length > 0 ? `for ${slotNumbers.join(', ')}` : '',
     delivery === null
@@ -225,12 +134,7 @@ function ToBuy(props: { line: ShoppingLine; standIns: readonly StandIn[] }) {
     bought.kind === 'supply' && leftOver > 0.05
       ? `${supplyWords(leftOver, bought.unit, locale.units)} will be left${keepsMonths === null ? '' : `, good for about ${keepsMonths} months once opened`}`
       : '',
-    alike.length > 0
-      ? `or ${alike
-          .slice(0, MOST_NAMED)
-          .map(({ name }) => name)
-          .join(', or ')}`
-      : '',
+    alike.length > 0 ? `or ${alike.join(', or ')}` : '',
   ].filter((words) => words !== '');
   return (
     <li className={styles.toBuy}>
