@@ -5,6 +5,8 @@ import { severityRank, worstSeverity } from '../kernel/finding';
 import type { OptionPlan } from '../plan/computePlan';
 import { finishedColor } from '../plan/finishedColor';
 import { costOf } from '../plan/optionFigures';
+import { pluralsOf } from '../sourcing/lineNumbers';
+import { headPhrase } from '../sourcing/pieceKindOf';
 import { SAME_COLOR } from '../sourcing/rankedPieces';
 import type { Finish } from './finishTries';
 
@@ -24,10 +26,37 @@ export interface JudgedWay {
   misfits: number;
   risk: number;
   liking: number;
+  /** Whether its thing is called as the slot calls it: a hamper for “Hamper”, where a basket would do. */
+  isNamed: boolean;
+  /** The finds that it takes, and whether any of them would serve another open slot as well. */
+  findIds: readonly string[];
+  isWantedElsewhere: boolean;
+}
+
+/** What a thing is held against beside its figures. */
+export interface Wanted {
+  /** Colors that the slot wants. */
+  colors: readonly Lab[];
+  slotName: string;
+  /** Finds that serve other open slots as well. */
+  elsewhere: ReadonlySet<string>;
+}
+
+/** The noun that some words name a thing by: "Nightstand, left" → "nightstand", "Basket for pegs" → "basket". */
+const nounOf = (name: string): string =>
+  headPhrase(name.split(',')[0] ?? '')
+    .split(' ')
+    .at(-1) ?? '';
+
+/** Whether a thing is called by the noun that a slot is called by, be it one of them or several. */
+export function isNamedAs(slotName: string, thing: string): boolean {
+  const [a, b] = [nounOf(slotName), nounOf(thing)];
+  return a !== '' && (a === b || pluralsOf(a).includes(b) || pluralsOf(b).includes(a));
 }
 
 /** A way with what it is held against others by. */
-export function judgedWay(name: string, finish: Finish | null, option: OptionPlan, wanted: readonly Lab[]): JudgedWay {
+export function judgedWay(name: string, finish: Finish | null, option: OptionPlan, wanted: Wanted): JudgedWay {
+  const { finds } = option.model;
   const color = finishedColor(option.model);
   const isFit = (code: string) => code.startsWith('fit.');
   return {
@@ -37,10 +66,14 @@ export function judgedWay(name: string, finish: Finish | null, option: OptionPla
     cost: costOf(option),
     minutes: option.hoursAdded.likely,
     color,
-    offColor: color && wanted.length > 0 ? Math.min(...wanted.map((card) => ciede2000(color, card))) : null,
+    offColor:
+      color && wanted.colors.length > 0 ? Math.min(...wanted.colors.map((card) => ciede2000(color, card))) : null,
     misfits: option.findings.filter(({ code }) => isFit(code)).length,
     risk: severityRank[worstSeverity(option.findings.filter(({ code }) => !isFit(code))) ?? 'note'],
     liking: likingOf(option.option),
+    isNamed: finds.some((find) => isNamedAs(wanted.slotName, find.name)),
+    findIds: finds.map(({ id }) => id),
+    isWantedElsewhere: finds.some(({ id }) => wanted.elsewhere.has(id)),
   };
 }
 
@@ -56,8 +89,15 @@ function looksNoWorse(winner: JudgedWay, loser: JudgedWay): boolean {
   return ciede2000(winner.color, loser.color) <= SAME_COLOR;
 }
 
+/** Whether two ways take the same things. */
+export const sameFinds = (a: Pick<JudgedWay, 'findIds'>, b: Pick<JudgedWay, 'findIds'>): boolean =>
+  a.findIds.length === b.findIds.length && a.findIds.every((id) => b.findIds.includes(id));
+
 /** Whether a way does what another does in everything that counts, for no more, and something of it for less. */
 export function beats(winner: JudgedWay, loser: JudgedWay, isFirst: boolean): boolean {
+  if (loser.isNamed && !winner.isNamed) return false;
+  // What serves another slot as well may be gone there: then the other thing is not beaten.
+  if (winner.isWantedElsewhere && !sameFinds(winner, loser)) return false;
   if (winner.option.cashAdded.atLeast && !loser.option.cashAdded.atLeast) return false;
   const no = [
     winner.cost - loser.cost,

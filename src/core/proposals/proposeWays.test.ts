@@ -76,6 +76,32 @@ describe('ways proposed for a slot', () => {
     expect(new Set(told.ways.map(({ thought }) => `${thought.kind} ${thought.finish}`)).size).toBe(5);
   });
 
+  it('take the thing that is called as the slot first, and never lose it to a cheaper one that only would do', () => {
+    const basket = (n: number, name: string, price: number) =>
+      nightstand(n, price, {
+        name,
+        templateId: 'basket',
+        materialId: 'wicker',
+        measures: { diameter: 300, height: 300 },
+      });
+    const of = room({
+      slots: [slot(uuid(41), { name: 'Hamper' }), slot(uuid(42), { number: 2, name: 'Basket for pegs' })],
+      finds: [basket(11, 'Wicker basket', 400), basket(12, 'Wicker hamper', 900)],
+    });
+    const [hamper, pegs] = [proposed(of), proposed(of, [], uuid(42))];
+    expect(named(hamper)[0]).toBe('asFound: Wicker hamper');
+    expect(named(pegs)[0]).toBe('asFound: Wicker basket');
+    // Each of them may go to the other slot, so both stand among the ways of both.
+    for (const told of [hamper, pegs])
+      expect(new Set(told.ways.flatMap(({ option: { model } }) => model.finds.map(({ name }) => name))).size).toBe(2);
+  });
+
+  it('leave a dearer thing out where nothing else wants the cheaper one', () => {
+    const told = proposed(room({ finds: [nightstand(11, 1200), nightstand(12, 1900)] }));
+    const pieces = new Set(told.ways.flatMap(({ option: { model } }) => model.finds.map(({ id }) => id)));
+    expect([...pieces]).toEqual([uuid(11)]);
+  });
+
   it('are left out where a finish does not hold: nothing is stained that soaks nothing up', () => {
     const told = proposed(room({ finds: [nightstand(11, 1200, { materialId: 'polypropylene' })] }));
     for (const { thought } of [...told.ways, ...told.left]) expect(thought.finish).not.toBe('stain');

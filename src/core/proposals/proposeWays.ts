@@ -11,7 +11,7 @@ import { type OptionPlan, Plan } from '../plan/computePlan';
 import type { OptionModel } from '../plan/model/optionModel';
 import { nameOfOption } from '../plan/nameOfOption';
 import { wantedCards } from './finishTries';
-import { beats, type JudgedWay, judgedWay } from './judgedWay';
+import { beats, type JudgedWay, judgedWay, sameFinds, type Wanted } from './judgedWay';
 import { finishOf, type Thought } from './thoughts';
 
 /** Why a way that was thought of is not among those that are proposed. */
@@ -91,6 +91,7 @@ function inTurn(ways: readonly OpenWay[], hourValue: number, lacksYardstick: boo
   const piles = new Map<string, OpenWay[]>();
   const byNet = [...ways].sort(
     (a, b) =>
+      Number(b.isNamed) - Number(a.isNamed) ||
       Number(a.option.cashAdded.atLeast) - Number(b.option.cashAdded.atLeast) ||
       netOf(a, hourValue) - netOf(b, hourValue) ||
       b.thought.fit - a.thought.fit ||
@@ -101,6 +102,15 @@ function inTurn(ways: readonly OpenWay[], hourValue: number, lacksYardstick: boo
   if (lacksYardstick) ordered.sort(([a], [b]) => Number(b.startsWith('buyNew')) - Number(a.startsWith('buyNew')));
   const most = Math.max(0, ...ordered.map(([, pile]) => pile.length));
   return Array.from({ length: most }, (_, round) => ordered.flatMap(([, pile]) => pile[round] ?? [])).flat();
+}
+
+/** The first few, with another thing among them where all would be of one and another is there: one may go elsewhere. */
+function amongThem(ordered: readonly OpenWay[]): OpenWay[] {
+  const first = ordered.slice(0, MOST_PROPOSED);
+  const [best] = first;
+  if (!best || best.findIds.length === 0 || !first.every((way) => sameFinds(way, best))) return first;
+  const other = ordered.find((way) => way.findIds.length > 0 && !sameFinds(way, best));
+  return other ? [...first.slice(0, MOST_PROPOSED - 1), other] : first;
 }
 
 /** The slot that has what a way needs, where nothing of it is left over. */
@@ -127,7 +137,15 @@ function slotThatHasIt(plan: Plan, { option }: WayProposed): SlotRow | null {
  */
 export function proposeWays(plan: Plan, slot: SlotRow, thoughts: readonly Thought[], memo: Memo): Proposed {
   const { hourValue } = plan.rows.project;
-  const wanted = wantedCards(plan.rows, slot).map(({ lab }) => lab);
+  const wanted: Wanted = {
+    colors: wantedCards(plan.rows, slot).map(({ lab }) => lab),
+    slotName: slot.name,
+    elsewhere: new Set(
+      thoughts.flatMap(({ isWantedElsewhere, payload }) =>
+        isWantedElsewhere ? payload.option.parts.flatMap(({ findId }) => findId ?? []) : [],
+      ),
+    ),
+  };
   const planWith = (own: readonly Thought[]) =>
     new Plan(rowsWith(plan.rows, own), plan.asOfMs, memo, plan.model.cutter);
   const trial = planWith(thoughts);
@@ -177,8 +195,9 @@ export function proposeWays(plan: Plan, slot: SlotRow, thoughts: readonly Though
   });
   const lacksYardstick = plan.slot(slot.id)?.yardstickId == null;
   const ordered = inTurn(standing, hourValue ?? 0, lacksYardstick);
-  const chosen = ordered.slice(0, MOST_PROPOSED);
-  for (const { thought, option } of ordered.slice(MOST_PROPOSED)) left.push({ thought, option, why: { kind: 'more' } });
+  const chosen = amongThem(ordered);
+  for (const way of ordered)
+    if (!chosen.includes(way)) left.push({ thought: way.thought, option: way.option, why: { kind: 'more' } });
   // Told as the board will show them: beside each other, and without what was left out.
   const shown = planWith(chosen.map(({ thought }) => thought));
   return {

@@ -15,6 +15,7 @@ import { type FitThing, type SlotFit, slotFits } from '../sourcing/slotFits';
 import { completeMeasures } from '../surface/furnitureTemplate';
 import { furnitureTemplates } from '../surface/templates';
 import { type Finish, finishes, finishTries } from './finishTries';
+import { isNamedAs } from './judgedWay';
 import { type OptionDrafts, optionDrafts } from './optionDrafts';
 
 /** A way to fill a slot that was thought of, not judged yet. */
@@ -29,6 +30,8 @@ export interface Thought {
   piece: PieceRow | null;
   /** How well the thing answers the slot, 0 to 1. */
   fit: number;
+  /** Whether it would serve another open slot as well. */
+  isWantedElsewhere: boolean;
   payload: PayloadOf<'addOption'>;
 }
 
@@ -116,14 +119,21 @@ function isAnswer({ answers, fit }: SlotFit): boolean {
   return answers || (asksForNothing && fit.score >= FITS_UNASKED);
 }
 
-/** The pieces that answer a slot, best first. */
+/** A piece that answers a slot. */
+type Answer = ReturnType<typeof answersTo>[number];
+
+/** The pieces that answer a slot: those called as it is first, then the best. */
 function answersTo(slot: SlotRow, { pieces }: ThingsAround) {
   return pieces
     .flatMap(({ find, piece, fits }) => {
       const fit = fits.get(slot.id);
-      return fit?.goesIn && isAnswer(fit) ? [{ find, piece, score: fit.fit.score }] : [];
+      if (!fit?.goesIn || !isAnswer(fit)) return [];
+      const isWantedElsewhere = [...fits.values()].some(
+        (other) => other.slot.id !== slot.id && other.open > 0 && other.goesIn && isAnswer(other),
+      );
+      return [{ find, piece, score: fit.fit.score, isNamed: isNamedAs(slot.name, find.name), isWantedElsewhere }];
     })
-    .sort((a, b) => b.score - a.score || (a.find.id < b.find.id ? -1 : 1))
+    .sort((a, b) => Number(b.isNamed) - Number(a.isNamed) || b.score - a.score || (a.find.id < b.find.id ? -1 : 1))
     .slice(0, MOST_PIECES);
 }
 
@@ -149,18 +159,26 @@ export function thoughtsFor(plan: Plan, slot: SlotRow, around: ThingsAround, new
     return card;
   };
   const tries = finishTries(plan.rows, slot, newCard);
-  const asIs = answers.map(({ find, piece, score }): Thought => {
+  const asIs = answers.map(({ find, piece, score, isWantedElsewhere }): Thought => {
     const payload = drafts.plainOption(slot.id, find, piece !== null);
-    return { what: find.name, how: '', kind: payload.option.kind, finish: null, piece, fit: score, payload };
+    const { kind } = payload.option;
+    return { what: find.name, how: '', kind, finish: null, piece, fit: score, isWantedElsewhere, payload };
   });
-  const madeOver = answers.flatMap(({ find, piece, score }) =>
-    makeovers(plan, slot, find, piece, score, tries, drafts, newId),
-  );
+  const madeOver = answers.flatMap((answer) => makeovers(plan, slot, answer, tries, drafts, newId));
   const made = builds.all
     .filter((build) => isAskedFor(build, slot.name))
     .map((build): Thought => {
       const payload = drafts.makeOption(slot, build);
-      return { what: build.name, how: '', kind: 'make', finish: null, piece: null, fit: 1, payload };
+      return {
+        what: build.name,
+        how: '',
+        kind: 'make',
+        finish: null,
+        piece: null,
+        fit: 1,
+        isWantedElsewhere: false,
+        payload,
+      };
     });
   const soldNew = around.offers.flatMap(({ offer, fits }): Thought[] => {
     const fit = fits.get(slot.id);
@@ -168,7 +186,10 @@ export function thoughtsFor(plan: Plan, slot: SlotRow, around: ThingsAround, new
     const payload =
       offer.kind === 'offer' ? drafts.offeredOption(slot.id, offer.offerId) : fromNote(drafts, slot, offer.note, plan);
     const what = offer.kind === 'offer' ? offer.name : offer.note.name;
-    return [{ what, how: '', kind: 'buyNew', finish: null, piece: null, fit: fit.fit.score, payload }];
+    const { score } = fit.fit;
+    return [
+      { what, how: '', kind: 'buyNew', finish: null, piece: null, fit: score, isWantedElsewhere: false, payload },
+    ];
   });
   return [...asIs, ...madeOver, ...made, ...soldNew];
 }
@@ -184,9 +205,7 @@ function fromNote(drafts: OptionDrafts, slot: SlotRow, note: PriceNoteRow, { row
 function makeovers(
   plan: Plan,
   slot: SlotRow,
-  find: FindRow,
-  piece: PieceRow | null,
-  fit: number,
+  { find, piece, score: fit, isWantedElsewhere }: Answer,
   tries: ReturnType<typeof finishTries>,
   drafts: OptionDrafts,
   newId: () => string,
@@ -219,7 +238,9 @@ function makeovers(
     seen.add(key);
     const payload = drafts.proposedOption(slot.id, find, piece !== null, way.body, isNewCard ? card : null);
     const how = [way.name, card?.name ?? ''].filter((word) => word !== '').join(', ');
-    return [{ what: find.name, how, kind: 'makeover', finish: finishOf(way.plan), piece, fit, payload }];
+    return [
+      { what: find.name, how, kind: 'makeover', finish: finishOf(way.plan), piece, fit, isWantedElsewhere, payload },
+    ];
   });
 }
 
