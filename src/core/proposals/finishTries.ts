@@ -29,8 +29,12 @@ export const finishes = [
 ] as const satisfies readonly { id: string; techniqueId: string; colorFrom: ColorFrom }[];
 export type Finish = (typeof finishes)[number]['id'];
 
+const plainColor = (name: string) => plainColors.find((color) => color.name === name) ?? { name, hex: '#ffffff' };
+
 /** The wood tone of a stain where neither palette nor shelf names one. */
-const USUAL_WOOD = 'Walnut';
+const USUAL_WOOD = plainColor('Walnut');
+/** The color of everything else where no color is known at all: what most is painted in first (common practice, no source). */
+export const USUAL_COLOR = plainColor('White');
 
 const isThere = ({ stash }: SupplyRow): boolean => stash.state === 'always' || stash.amount > 0;
 
@@ -79,17 +83,21 @@ export function finishTries(
 
   const colorFor = (from: ColorFrom): { card: ColorCardRow | null; isNewCard: boolean } => {
     const known = (card: ColorCardRow | null) => ({ card, isNewCard: false });
+    const named = (usual: { name: string; hex: string }) => {
+      const card = rows.colorCards.find(({ name }) => name === usual.name);
+      return card ? known(card) : { card: newCard(usual.name, labFromHex(usual.hex)), isNewCard: true };
+    };
     switch (from) {
       case 'wanted':
-        return known(wanted[0] ?? null);
-      case 'palest':
-        return known([...wanted].sort((a, b) => b.lab.L - a.lab.L)[0] ?? null);
+        return wanted[0] ? known(wanted[0]) : named(USUAL_COLOR);
+      case 'palest': {
+        const [palest] = [...wanted].sort((a, b) => b.lab.L - a.lab.L);
+        return palest ? known(palest) : named(USUAL_COLOR);
+      }
       case 'wood': {
         const wood = rows.project.brief.palette.find(({ role }) => role === 'wood');
-        const card = cardOf(wood?.colorCardId ?? null) ?? rows.colorCards.find(({ name }) => name === USUAL_WOOD);
-        if (card) return known(card);
-        const hex = plainColors.find(({ name }) => name === USUAL_WOOD)?.hex ?? '#5b3a23';
-        return { card: newCard(USUAL_WOOD, labFromHex(hex)), isNewCard: true };
+        const card = cardOf(wood?.colorCardId ?? null);
+        return card ? known(card) : named(USUAL_WOOD);
       }
       case 'design':
         return known(null);

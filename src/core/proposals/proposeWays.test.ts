@@ -6,6 +6,7 @@ import { following, refusal, uuid } from '../fixtures/following';
 import { furnishedRoom } from '../fixtures/furnishedRoom';
 import { playActs } from '../fixtures/playActs';
 import { AS_OF, card, fill, find, offer, option, project, rows, slot, supply } from '../fixtures/projectRows';
+import { grouped } from '../kernel/grouped';
 import { Memo } from '../kernel/memo';
 import { stated } from '../kernel/price';
 import type { FindRow, PieceRow, ProjectRows, SlotRow } from '../model/rows';
@@ -94,6 +95,24 @@ describe('ways proposed for a slot', () => {
     // Each of them may go to the other slot, so both stand among the ways of both.
     for (const told of [hamper, pegs])
       expect(new Set(told.ways.flatMap(({ option: { model } }) => model.finds.map(({ name }) => name))).size).toBe(2);
+  });
+
+  it('make a color once for all slots where the studio knows none', () => {
+    const bare = room({
+      project: project({ id: uuid(1) }),
+      colorCards: [],
+      slots: [slot(uuid(41), { name: 'Nightstand' }), slot(uuid(42), { number: 2, name: 'Nightstand, right' })],
+      finds: [nightstand(11, 1200, { count: 2 })],
+    });
+    const plan = computePlan(bare, AS_OF);
+    const newId = ids();
+    const around = thingsAround(plan, [], TODAY, newId);
+    const cards = plan.slots.flatMap(({ slot: asked }) =>
+      thoughtsFor(plan, asked, around, newId).flatMap(({ payload }) => payload.colorCard ?? []),
+    );
+    const byName = grouped(cards, ({ name }) => name);
+    expect([...byName.keys()].sort()).toEqual(['Walnut', 'White']);
+    for (const same of byName.values()) expect(new Set(same.map(({ id }) => id)).size).toBe(1);
   });
 
   it('leave a dearer thing out where nothing else wants the cheaper one', () => {

@@ -41,6 +41,8 @@ export interface ThingsAround {
   pieces: readonly { find: FindRow; piece: PieceRow | null; fits: ReadonlyMap<string, SlotFit> }[];
   /** Offers that the project knows, and prices of the price book, with how they lie to every slot. */
   offers: readonly { offer: OfferThing; fits: ReadonlyMap<string, SlotFit> }[];
+  /** Colors that are made for ways, by name: once for all slots, so that one can serves them. */
+  newCards: Map<string, ColorCardRow>;
 }
 
 type OfferThing = { kind: 'offer'; offerId: string; name: string } | { kind: 'note'; note: PriceNoteRow };
@@ -108,7 +110,7 @@ export function thingsAround(plan: Plan, house: readonly PieceRow[], today: stri
       .filter(({ name }) => !rows.offers.some((offer) => offer.name === name))
       .map((note) => ({ offer: { kind: 'note', note } as const, fits: thing(note.id, note.name, note.subjectId, {}) })),
   ].map(({ offer, fits }) => ({ offer, fits: bySlot(slotFits(plan, fits, today)) }));
-  return { pieces, offers };
+  return { pieces, offers, newCards: new Map() };
 }
 
 /** Whether a thing is what a slot asks for; one that says neither what it is nor what it does takes what fits well. */
@@ -152,10 +154,9 @@ export const unsaidFor = (slot: SlotRow, around: ThingsAround): FindRow[] =>
 export function thoughtsFor(plan: Plan, slot: SlotRow, around: ThingsAround, newId: () => string): Thought[] {
   const drafts = optionDrafts(newId);
   const answers = answersTo(slot, around);
-  const cards = new Map<string, ColorCardRow>();
   const newCard = (name: string, lab: Lab) => {
-    const card = cards.get(name) ?? drafts.newColorCard(name, lab);
-    cards.set(name, card);
+    const card = around.newCards.get(name) ?? drafts.newColorCard(name, lab);
+    around.newCards.set(name, card);
     return card;
   };
   const tries = finishTries(plan.rows, slot, newCard);

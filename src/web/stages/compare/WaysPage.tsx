@@ -1,5 +1,6 @@
 import type { PieceRow, SlotRow } from '@core/model/rows';
 import { cardsByUse } from '@core/proposals/cardsByUse';
+import { USUAL_COLOR } from '@core/proposals/finishTries';
 import { slotsToPropose } from '@core/proposals/proposeWays';
 import { Button } from 'antd';
 import { useMemo, useState } from 'react';
@@ -79,8 +80,8 @@ function Ways(props: { slots: readonly SlotRow[]; isOne: boolean }) {
         {lacksPalette && (
           <p className="small">
             No palette and no slot’s color is said yet: finishes are tried in{' '}
-            {usual ? usual.name : 'no color of their own'}. <Link to="../brief">Say the palette</Link>, and they are
-            tried in that.
+            {usual ? usual.name : USUAL_COLOR.name.toLowerCase()}. <Link to="../brief">Say the palette</Link>, and they
+            are tried in that.
           </p>
         )}
         <p role="status" aria-live="polite" className="small">
