@@ -173,7 +173,7 @@ function candidatesOf(pool: SupplyPool, drawn: Total, placeOf: (wayId: string) =
       },
     ];
   };
-  const names = [...new Set(pool.offered.map(({ source }) => placeName(source)))].filter((name) => name !== '');
+  const names = [...new Set(pool.offered.map(({ source }) => placeName(source)))];
   const isHeld = pool.packs.length < pool.offered.length;
   return [
     ...candidate(pool.packs, null, true),
@@ -187,6 +187,7 @@ function candidatesOf(pool: SupplyPool, drawn: Total, placeOf: (wayId: string) =
 
 /** A place that a supply could be bought at, and what its packs come to there. */
 export interface PlaceOfSupply {
+  /** Empty for packs of which nobody said where they are sold. */
   place: string;
   cashMinor: number;
   /** Whether it is bought there, and nowhere else, because the stylist said so. */
@@ -199,7 +200,7 @@ export function placesOfSupply(plan: Plan, key: string): PlaceOfSupply[] {
   if (line?.pool.kind !== 'supply') return [];
   const { pool, drawn } = line;
   const isHeld = pool.packs.length < pool.offered.length;
-  const names = [...new Set(pool.offered.map(({ source }) => placeName(source)))].filter((name) => name !== '');
+  const names = [...new Set(pool.offered.map(({ source }) => placeName(source)))];
   return names
     .flatMap((name): PlaceOfSupply[] => {
       const packs = pool.offered.filter(({ source }) => placeName(source) === name);

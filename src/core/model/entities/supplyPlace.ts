@@ -21,7 +21,7 @@ export const supplyPlace = defineEntity({
       .string()
       .regex(/^[\w-]{1,60}\|[\w-]{0,80}\|\w{0,20}$/, 'a supply: its kind, color card and sheen')
       .register(fieldFacts, { idsIn: { tables: ['colorCards'], read: cardInKey } }),
-    /** As its packs name it. */
-    place: line(1, 120),
+    /** As its packs name it; empty for those that name none. */
+    place: line(0, 120),
   },
 });

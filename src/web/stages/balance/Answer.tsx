@@ -235,7 +235,9 @@ function leadWords(
   const lookSays =
     Math.abs(lookBy) < 0.05
       ? `the look stays at ${lookWords(figures.look)}`
-      : `the look ${lookBy > 0 ? 'gains' : 'loses'} ${lookWords(Math.abs(lookBy))} of ${lookWords(present)}`;
+      : lookBy > 0
+        ? `the look gains ${lookWords(lookBy)}, to ${lookWords(figures.look)}`
+        : `the look loses ${lookWords(-lookBy)} of ${lookWords(present)}`;
   const count = changes.length;
   const isOver =
     (limits.cash !== null && plan.sums.cash.likely > limits.cash) ||

@@ -1,6 +1,7 @@
 import { placesOfSupply } from '@core/balance/cheapestPlaces';
 import { supplyKind } from '@core/catalog/supplyKinds';
 import { standInWords } from '@core/formats/shoppingList/savings';
+import { placeWords } from '@core/formats/shoppingList/write';
 import { formatMoney } from '@core/kernel/formatMoney';
 import { stated } from '@core/kernel/price';
 import { sourceName } from '@core/model/sourceName';
@@ -32,13 +33,13 @@ export function Instead(props: { supplyKey: string; standIns: readonly StandIn[]
           {places.map(({ place, cashMinor, isChosen }) => (
             <li key={place}>
               <span>
-                {place} <small>{formatMoney(cashMinor, locale.currency)}</small>
+                {placeWords({ name: place })} <small>{formatMoney(cashMinor, locale.currency)}</small>
               </span>
               {isChosen ? (
                 <small>bought there, as you said</small>
               ) : (
                 <Button size="small" onClick={() => buyAt(place)}>
-                  Buy at {place}
+                  {place === '' ? 'Buy it elsewhere' : `Buy at ${place}`}
                 </Button>
               )}
             </li>
@@ -98,7 +99,8 @@ function SeenElsewhere(props: { supplyKey: string }) {
       ),
     ),
   ].sort(([a], [b]) => a - b);
-  const [size, setSize] = useState(() => String(pool.packs[0]?.size ?? sizes[0]?.[0] ?? ''));
+  const bought = plan.supplies.find(({ key }) => key === props.supplyKey)?.packs[0]?.size;
+  const [size, setSize] = useState(() => String(bought ?? sizes[0]?.[0] ?? ''));
   const [priceMinor, setPrice] = useState<number | null>(null);
   const [sourceId, setSource] = useState<string | null>(null);
   const name = sizes.find(([known]) => String(known) === size)?.[1];
