@@ -121,6 +121,40 @@ describe('ways proposed for a slot', () => {
     expect([...pieces]).toEqual([uuid(11)]);
   });
 
+  // Common practice, no source.
+  it.each([
+    ['Curtains', 'Cotton curtains', 'fabric', []],
+    ['Rug', 'Wool rug', 'fabric', []],
+    ['Wreath', 'Faux wreath', 'fauxLeaf', []],
+    ['Vase', 'Glass vase', 'glass', ['wash', 'paint', 'spray', 'paper']],
+    ['Planter', 'Terracotta pot', 'terracotta', ['wash', 'paint', 'spray', 'paper']],
+    ['Pumpkin', 'Foam pumpkin', 'polystyreneFoam', ['wash', 'paint', 'spray', 'paper']],
+    ['Crate', 'Pine crate', 'pine', ['wash', 'paint', 'spray', 'paper', 'stain', 'film']],
+  ] as const)('on a %s try only what somebody would think of: %s', (slotName, name, materialId, expected) => {
+    const thing = nightstand(11, 500, { name, materialId, templateId: 'freeBox', measures: {} });
+    const told = proposed(room({ slots: [slot(uuid(41), { name: slotName })], finds: [thing] }));
+    expect([...new Set(finishesOf(told))].sort()).toEqual([...expected].sort());
+    expect(named(told)).toContain(`asFound: ${name}`);
+  });
+
+  it.each([
+    ['Rug', 'Velvet cushion'],
+    ['Cushion', 'Linen runner'],
+    ['Headboard', 'Wooden crib'],
+    ['Sofa', 'Pine stool'],
+    ['Pumpkin', 'Concrete bird bath'],
+    ['Mug', 'Wine glass'],
+    ['Wreath', 'Ivy garland'],
+  ])('a slot for a %s is not answered by a thing of its kind that is another: %s', (slotName, name) => {
+    const told = proposed(
+      room({
+        slots: [slot(uuid(41), { name: slotName })],
+        finds: [nightstand(11, 500, { name, templateId: 'freeBox' })],
+      }),
+    );
+    expect([...told.ways, ...told.left].filter(({ thought }) => thought.what === name)).toEqual([]);
+  });
+
   it('are left out where a finish does not hold: nothing is stained that soaks nothing up', () => {
     const told = proposed(room({ finds: [nightstand(11, 1200, { materialId: 'polypropylene' })] }));
     for (const { thought } of [...told.ways, ...told.left]) expect(thought.finish).not.toBe('stain');

@@ -4,6 +4,7 @@ import { isAskedFor } from '../build/build';
 import type { Lab } from '../color/lab';
 import type { ColorCardRow, FindRow, OptionKind, PieceRow, PriceNoteRow, SlotRow } from '../model/rows';
 import type { Plan } from '../plan/computePlan';
+import { greenKindOf } from '../plan/greenKind';
 import { findFromPiece } from '../plan/stashPieces';
 import type { RecipePlan } from '../recipe/computeRecipe';
 import { mainLayer } from '../recipe/mainLayer';
@@ -51,11 +52,26 @@ type OfferThing = { kind: 'offer'; offerId: string; name: string } | { kind: 'no
 const isMaterialUnsaid = ({ templateId, materialId, finishId }: FindRow): boolean =>
   templateId === 'freeBox' && materialId === unsaidMaterial && finishId === null;
 
-/** What is alive, burns, or is no surface at all is not painted, papered or wrapped. */
+/** Kinds of things that live or are leaves; a pot or a vase for them is none. */
+const greens: ReadonlySet<string> = new Set(['plant', 'stems']);
+/** Kinds of things that are cloth through and through: dyed or sewn, not painted, papered or wrapped. */
+const softGoods: ReadonlySet<string> = new Set(['textile', 'curtain']);
+
+/** What a stain soaks into: on everything else it is no finish that anybody would think of (common practice, no source). */
+const soaksStain: ReadonlySet<string> = new Set(['pine', 'hardwood', 'veneer', 'wicker']);
+
+/** Film is wrapped around flat faces: a thing of no known shape has them only where its name says that it is a box. */
+const isFlat = ({ templateId, name }: FindRow): boolean => templateId !== 'freeBox' || pieceKindOf(name)?.id === 'box';
+
+/** What is alive, burns, is cloth or is no surface at all is not painted, papered or wrapped. */
 function isNoSurface({ name, kind, freshDays }: FindRow): boolean {
   const known = pieceKindOf(name);
   return (
-    kind === 'candle' || freshDays !== null || (known?.roles.includes('greenery') ?? false) || known?.care === 'candle'
+    kind === 'candle' ||
+    known?.care === 'candle' ||
+    greenKindOf({ name, freshDays }) !== null ||
+    greens.has(known?.id ?? '') ||
+    softGoods.has(known?.id ?? '')
   );
 }
 
@@ -217,7 +233,9 @@ function makeovers(
   const base = plan.model.recipeContext();
   const pieces = Math.min(slot.quantity, Math.max(1, find.count));
   const seen = new Set<string>();
-  return tries.flatMap(({ wish, card, isNewCard }): Thought[] => {
+  return tries.flatMap(({ finish, wish, card, isNewCard }): Thought[] => {
+    if (finish === 'stain' && !soaksStain.has(find.materialId)) return [];
+    if (finish === 'film' && !isFlat(find)) return [];
     const context = {
       ...base,
       pieces: new Map([...base.pieces, [find.id, find]]),
@@ -233,9 +251,10 @@ function makeovers(
       newId,
       1,
     );
-    const key = way && `${way.name}|${card?.id ?? ''}`;
-    // What does not hold as it was wished may have become what another wish was for.
-    if (!way || key === undefined || seen.has(key)) return [];
+    // What does not hold as it was wished may have become another finish, which is tried by its own name and color.
+    if (!way || finishOf(way.plan) !== finish) return [];
+    const key = `${way.name}|${card?.id ?? ''}`;
+    if (seen.has(key)) return [];
     seen.add(key);
     const payload = drafts.proposedOption(slot.id, find, piece !== null, way.body, isNewCard ? card : null);
     const how = [way.name, card?.name ?? ''].filter((word) => word !== '').join(', ');

@@ -1,7 +1,7 @@
 import { dayNumber } from '../calendar/localDates';
 import type { Lab } from '../color/lab';
 import type { ProjectRows, Season, SizeRange, SlotRole, SlotRow } from '../model/rows';
-import { pieceKindOf } from './pieceKindOf';
+import { pieceKindOf, thingOf } from './pieceKindOf';
 import { roomOfSlot, type SpotRoom } from './spotRoom';
 
 /** What a slot asks of a piece, drawn together from the slot, the brief and the dates. Lengths in mm. */
@@ -19,6 +19,8 @@ export interface FitNeed {
   words: readonly string[];
   /** The kind of thing that the slot's name asks for, by id; null where it names none. */
   kindId: string | null;
+  /** What it asks for within that kind, see {@link thingOf}. */
+  thing: string | null;
   season: Exclude<Season, 'any'> | null;
   quantity: number;
   from: string | null;
@@ -82,6 +84,7 @@ export function fitNeed(
     role: slot.role,
     words: tellingWords(slot.name),
     kindId: pieceKindOf(slot.name)?.id ?? null,
+    thing: thingOf(slot.name),
     season: revealDate === null ? null : seasonOf(revealDate),
     quantity: slot.quantity,
     from: revealDate,

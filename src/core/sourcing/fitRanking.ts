@@ -3,7 +3,7 @@ import type { Lab } from '../color/lab';
 import type { PieceRow } from '../model/rows';
 import { type FitNeed, tellingWords } from './fitNeed';
 import { sizeScore, sizeTold, tooLarge } from './fitSizes';
-import { pieceKindOf } from './pieceKindOf';
+import { pieceKindOf, thingOf } from './pieceKindOf';
 import { pieceKinds } from './pieceKinds.data';
 import { pieceDifference, type RankedPieces, SAME_COLOR } from './rankedPieces';
 
@@ -13,6 +13,8 @@ export interface FitPiece extends RankedFields {
   words: readonly string[];
   /** The kind of thing that its name says it is, by id; null where it names none. */
   kindId: string | null;
+  /** What it is within its kind, see {@link thingOf}. */
+  thing: string | null;
   /** The day of its last use, counted in days, or null. */
   lastUsedDay: number | null;
 }
@@ -109,7 +111,8 @@ function wordsMatched(need: FitNeed, piece: FitPiece): string[] {
 
 /** A table lamp is no table: where both names say what kind of thing it is, the kinds decide and not their words. */
 function isSaid(need: FitNeed, piece: FitPiece): boolean {
-  if (need.kindId !== null && piece.kindId !== null) return need.kindId === piece.kindId;
+  if (need.kindId !== null && piece.kindId !== null)
+    return need.kindId === piece.kindId && (need.thing === null || piece.thing === null || need.thing === piece.thing);
   return need.words.some((word) => piece.words.includes(word));
 }
 
@@ -156,6 +159,7 @@ export function fitPiece(piece: RankedFields): FitPiece {
   return Object.assign({}, piece, {
     words: tellingWords(`${piece.name} ${piece.style}`),
     kindId: pieceKindOf(piece.name)?.id ?? null,
+    thing: thingOf(piece.name),
     lastUsedDay: piece.lastUsedOn === null ? null : dayNumber(piece.lastUsedOn),
   });
 }

@@ -4,6 +4,7 @@ import type { FindRow } from '../model/rows';
 import { plainStory } from '../pricing/priceStory';
 import { completeMeasures, usualMeasures } from '../surface/furnitureTemplate';
 import { furnitureTemplates } from '../surface/templates';
+import { pieceKindOf } from './pieceKindOf';
 import type { QuickLine } from './quickLine';
 import { saidSurface } from './saidSurface';
 
@@ -34,7 +35,8 @@ export function newFind(id: string, pieceId: string, line: QuickLine, units: Uni
     ...blankSighting,
     ...shortName(line.name, line.note),
     state: 'seen',
-    kind: isLamp ? 'lamp' : 'ordinary',
+    // What cautions ask of it: a lamp, a candle, something to eat from, a crib.
+    kind: isLamp ? 'lamp' : (pieceKindOf(line.name)?.care ?? 'ordinary'),
     templateId: template.id,
     measures: completeMeasures(template, { ...usualMeasures(template, units), ...known }),
     ...saidSurface(line, template),

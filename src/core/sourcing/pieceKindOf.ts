@@ -1,5 +1,5 @@
 import { pluralsOf } from './lineNumbers';
-import { type PieceKind, pieceKinds } from './pieceKinds.data';
+import { type PieceKind, pieceKinds, thingsApart } from './pieceKinds.data';
 
 /** Words after which stands what a thing has, holds or is for, no longer what it is. */
 const beside = /\s(?:with|w|without|no|in|on|under|over|for|from|that|as|and|to|by|at|like|saying)\s.*$/;
@@ -31,23 +31,29 @@ export function headPhrase(text: string): string {
   return head.replace(/\sof\s.*$/, '');
 }
 
+/** A name of a kind of thing, in the singular. */
+interface Named {
+  kind: PieceKind;
+  word: string;
+}
+
 /** Every name of every kind, in the singular and the plural; of a name that two have, the first in the table. */
-const kindByName: ReadonlyMap<string, PieceKind> = (() => {
-  const names = new Map<string, PieceKind>();
+const kindByName: ReadonlyMap<string, Named> = (() => {
+  const names = new Map<string, Named>();
   for (const kind of pieceKinds)
     for (const word of kind.words)
-      for (const form of [word, ...pluralsOf(word)]) if (!names.has(form)) names.set(form, kind);
+      for (const form of [word, ...pluralsOf(word)]) if (!names.has(form)) names.set(form, { kind, word });
   return names;
 })();
 const longestName = Math.max(...[...kindByName.keys()].map((name) => name.split(' ').length));
 
 /** The kind named last in some words, the longest name where several end there. */
-function lastKind(head: string): PieceKind | null {
+function lastKind(head: string): Named | null {
   const said = head.split(' ');
   for (let end = said.length; end > 0; end -= 1)
     for (let start = Math.max(0, end - longestName); start < end; start += 1) {
-      const kind = kindByName.get(said.slice(start, end).join(' '));
-      if (kind) return kind;
+      const named = kindByName.get(said.slice(start, end).join(' '));
+      if (named) return named;
     }
   return null;
 }
@@ -57,5 +63,11 @@ function lastKind(head: string): PieceKind | null {
  * jar" a jar, "table lamp" a lamp), the longest where several end there. Null when the words name none.
  */
 export function pieceKindOf(text: string): PieceKind | null {
-  return lastKind(headPhrase(text));
+  return lastKind(headPhrase(text))?.kind ?? null;
+}
+
+/** What some words name within its kind, where things of the kind do not stand in for each other; null where they do. */
+export function thingOf(text: string): string | null {
+  const named = lastKind(headPhrase(text));
+  return named ? (thingsApart[named.kind.id]?.find((names) => names.includes(named.word))?.[0] ?? null) : null;
 }
