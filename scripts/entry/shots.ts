@@ -51,12 +51,6 @@ try {
   });
   await take('ledger', `${attic}/hunt/ledger?tab=dates`, 'Return by');
   await take('recipe', `${attic}/makeover/${recipe}`, 'from the material up');
-  await take('cut', `${nook}/makeover/cut`, 'Where each part goes', async () => {
-    await person.click(linen);
-    await person.seeText('Hemmed linen runner');
-    await person.click('//section[@aria-label="Sheets"]//*[@role="button"][contains(@aria-label, "Runner")]');
-    await person.driver.sleep(600);
-  });
   await take('lettering', `${nook}/makeover/${jars}`, 'Add a layer on top', async () => {
     await person.choose('Add a layer', 'Shapes cut from film');
     await person.press('New words or shape');
@@ -94,7 +88,18 @@ try {
   await take('balance', `${attic}/balance`, 'No plan costs less, however long it takes.', async () => {
     await person.notText('Finer steps follow');
   });
-  await take('shopping-list', `${attic}/balance/list`, 'for all that is chosen');
+  await take('nothing-fits', `${attic}/balance`, 'Proven: no other', async () => {
+    await person.fill('Money left', '20');
+    await person.fill('Keep the look at', '120');
+    await person.seeText('more it fits into these hours');
+    await person.seeText('No plan costs less, however long it takes.');
+    await person.notText('Finer steps follow');
+  });
+  await take('shopping-list', `${attic}/balance/list`, 'or Waterborne polyurethane', async () => {
+    await person.press('Not there: Water-clear topcoat');
+    await person.driver.executeScript('window.scrollTo(0, 240)');
+    await person.driver.sleep(400);
+  });
   await person.size(390, 844);
   await take('cut-phone', `${nook}/makeover/cut`, 'Where each part goes', async () => {
     await person.click(linen);
