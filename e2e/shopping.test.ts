@@ -1,3 +1,4 @@
+import { stated } from '@core/kernel/price';
 import { withFinds } from '@core/model/finds';
 import type { StoredRows } from '@core/model/rows';
 import { computePlan } from '@core/plan/computePlan';
@@ -82,5 +83,21 @@ describe('the shopping list of the attic', () => {
     await person.seeText('What it is sent for');
     await person.saved();
     expect(await planned()).toBe(before);
+  });
+
+  it('teaches the price book what a pack really cost, when it is ticked', async () => {
+    await person.press('Bought: Waterborne enamel');
+    await person.fill('Paid at the till', '15.90');
+    await person.press('Bought for $15.90');
+    await person.notText('Waterborne enamel, Harbor teal, satin: 1 × sample');
+    await person.saved();
+    const stored = (await euporia.json(`/api/projects/${attic}/snapshot`)) as StoredRows;
+    const kinds = new Map(stored.supplies.map(({ id, kindId }) => [id, kindId]));
+    const learned = stored.packs.filter(({ supplyId }) => kinds.get(supplyId) === 'waterborneEnamel');
+    // 15.00 and 6 % tax.
+    expect(learned.map(({ price }) => price)).toContainEqual(stated(1500));
+    await person.press('Take it back');
+    await person.seeText('Waterborne enamel, Harbor teal, satin: 1 × sample');
+    await person.saved();
   });
 });

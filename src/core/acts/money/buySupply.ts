@@ -2,8 +2,9 @@ import { z } from 'zod';
 import { rowSchema } from '../../model/entities';
 import { supplyAmount } from '../../model/entities/supply';
 import { id } from '../../model/fields';
+import type { HouseRows, RowOf } from '../../model/rows';
 import { projectAct } from '../act';
-import { insert, update } from '../changes';
+import { insert, type RowChange, update } from '../changes';
 import { sameSupply } from '../supplies/sameSupply';
 import { boughtSupply } from './boughtSupply';
 import { ledgerLine, payment } from './ledgerChanges';
@@ -16,6 +17,8 @@ export const buySupply = projectAct({
     supply: rowSchema('supplies'),
     amount: supplyAmount(0.001),
     sourceId: id.nullable().optional(),
+    /** What the price book learns of it: its pack at what was paid; it is of the supply, whatever it says. */
+    pack: rowSchema('packs').nullable().optional(),
     ...payment,
   }),
   decide: (rows, payload) => {
@@ -28,7 +31,19 @@ export const buySupply = projectAct({
     if ('refused' in bought) return bought;
     return [
       known ? update('supplies', known.id, bought) : insert('supplies', { ...supply, ...bought }),
+      ...learned(rows, payload.pack ?? null, base.id),
       ledgerLine(payload, 'payment', { kind: 'supply', id: base.id }, { sourceId }),
     ];
   },
 });
+
+/** The pack as it is in the price book from now on. */
+function learned({ packs }: Pick<HouseRows, 'packs'>, pack: RowOf<'packs'> | null, supplyId: string): RowChange[] {
+  if (pack === null) return [];
+  const known = packs.find((row) => row.id === pack.id && row.supplyId === supplyId);
+  return [
+    known
+      ? update('packs', known.id, { price: pack.price, seenOn: pack.seenOn, currency: pack.currency })
+      : insert('packs', { ...pack, supplyId }),
+  ];
+}

@@ -1,10 +1,13 @@
 import { basketSavings } from '@core/balance/basketSavings';
+import { paidPack } from '@core/balance/paidPack';
 import { type Bought, type ShoppingLine, shoppingList } from '@core/balance/shoppingList';
+import { localDate } from '@core/calendar/zonedTime';
 import { savingWords } from '@core/formats/shoppingList/savings';
 import { cashWords, lineWords, placeWords, shoppingListCsv, shoppingListText } from '@core/formats/shoppingList/write';
 import { formatMoney } from '@core/kernel/formatMoney';
 import type { Plan } from '@core/plan/computePlan';
 import { newSupply } from '@core/plan/newRows';
+import { sourceNamed } from '@core/plan/newSource';
 import { placeName } from '@core/plan/tripQuestion';
 import type { StandIn } from '@core/proposals/standIns';
 import { partsOfSupplyKey } from '@core/recipe/supplyKey';
@@ -76,6 +79,7 @@ export function ShoppingListPage() {
               <ToBuy
                 key={line.id}
                 line={line}
+                place={place.name}
                 standIns={line.bought.kind === 'supply' ? (found?.standIns[line.bought.key] ?? []) : []}
                 alike={alike(line)}
               />
@@ -116,7 +120,13 @@ const alikeOf = (found: ToldShopping | null, { bought }: ShoppingLine): StandIn[
     .slice(0, MOST_NAMED);
 
 /** One thing to buy; ticked, it asks what was really paid. */
-function ToBuy(props: { line: ShoppingLine; standIns: readonly StandIn[]; alike: readonly string[] }) {
+function ToBuy(props: {
+  line: ShoppingLine;
+  /** Where it is bought; empty where any place will do. */
+  place: string;
+  standIns: readonly StandIn[];
+  alike: readonly string[];
+}) {
   const { line, standIns, alike } = props;
   const plan = usePlan();
   const { run } = useCommands();
@@ -170,7 +180,7 @@ function ToBuy(props: { line: ShoppingLine; standIns: readonly StandIn[]; alike:
             currency={locale.currency}
             canPromise={bought.kind === 'find' || bought.kind === 'offer'}
             onSettle={(settlement) => {
-              settle(run, plan, bought, settlement);
+              settle(run, plan, bought, props.place, settlement);
               setOpen(false);
             }}
           />
@@ -181,8 +191,8 @@ function ToBuy(props: { line: ShoppingLine; standIns: readonly StandIn[]; alike:
   );
 }
 
-/** Notes what was paid, where it belongs: the find, the order, the stash, the tools. */
-function settle(run: ProjectCommands['run'], plan: Plan, bought: Bought, settlement: Settlement): void {
+/** Notes what was paid, where it belongs: the find, the order, the stash and the price book, the tools. */
+function settle(run: ProjectCommands['run'], plan: Plan, bought: Bought, place: string, settlement: Settlement): void {
   const { paid, atLeast, ledgerId, atMs } = settlement;
   switch (bought.kind) {
     case 'find':
@@ -194,7 +204,11 @@ function settle(run: ProjectCommands['run'], plan: Plan, bought: Bought, settlem
     case 'supply': {
       const { kindId, colorCardId, sheen } = partsOfSupplyKey(bought.key);
       const supply = plan.model.supply(bought.key).row ?? newSupply(crypto.randomUUID(), kindId, colorCardId, sheen);
-      run('buySupply', { supply, amount: bought.amount, paid, atLeast, ledgerId, atMs });
+      const today = localDate(atMs, plan.rows.project.timeZone);
+      const of = { packId: crypto.randomUUID(), supplyId: supply.id, today };
+      const pack = atLeast ? null : paidPack(plan, bought.key, place, paid, of);
+      const sourceId = sourceNamed(plan.rows.sources, place)?.id ?? null;
+      run('buySupply', { supply, amount: bought.amount, sourceId, pack, paid, atLeast, ledgerId, atMs });
       return;
     }
     case 'tool': {
