@@ -9,9 +9,11 @@ import { type BalanceProgram, balanceProgram } from './program';
 
 /** One way out where nothing keeps the limits: what would have to give, and the plan that it allows. */
 export interface WayOutOfIt {
-  kind: 'moreMoney' | 'moreHours' | 'laterReveal' | 'lessLook';
-  /** Minor units, minutes, days or look value. */
+  kind: 'moreMoney' | 'moreHours' | 'laterReveal' | 'lessLook' | 'moreOfBoth' | 'lookBeyondAll';
+  /** Minor units, minutes, days or look value; of both, minor units. */
   by: number;
+  /** Minutes beside the money; 0 for all but more of both. */
+  minutes: number;
   /** The reveal that it takes, YYYY-MM-DD; only for a later reveal. */
   revealDate: string | null;
   program: BalanceProgram;
@@ -25,7 +27,8 @@ const MOST_DAYS = 60;
 /**
  * What would have to give where nothing keeps the limits: the least extra money with these hours, the least extra hours
  * with this money, the earliest reveal with both, the least look value lost by leaving out. A way that does not exist is
- * left out; none at all means that the musts alone are too much whatever gives.
+ * left out. Where no single thing helps, what money and hours it takes together is told, or by how much the look is
+ * beyond every plan; none at all means that a must has no way that could be chosen.
  */
 export function whenNothingFits(plan: Plan, ask: BalanceAsk, run: Omit<BalanceRun, 'from'>): WayOutOfIt[] {
   const program = balanceProgram(plan, ask);
@@ -37,7 +40,7 @@ export function whenNothingFits(plan: Plan, ask: BalanceAsk, run: Omit<BalanceRu
   const ways: WayOutOfIt[] = [];
   const add = (kind: WayOutOfIt['kind'], found: { choice: Choice; figures: ChoiceFigures } | null, by: number) => {
     if (found && by > 0)
-      ways.push({ kind, by, revealDate: null, program, choice: found.choice, figures: found.figures });
+      ways.push({ kind, by, minutes: 0, revealDate: null, program, choice: found.choice, figures: found.figures });
   };
   if (cash !== null) {
     const found = solve('leastCash', { cash: null, minutes, look });
@@ -53,6 +56,16 @@ export function whenNothingFits(plan: Plan, ask: BalanceAsk, run: Omit<BalanceRu
     const found = solve('bestLook', { cash, minutes, look: null });
     add('lessLook', found, look - (found?.figures.look ?? look));
   }
+  if (ways.length > 0) return ways;
+  const free: Limits = { cash: null, minutes: null, look };
+  const cheapest = solve('leastCash', free);
+  if (cheapest && cash !== null && minutes !== null) {
+    const { choice, figures } = cheapest;
+    const [by, more] = [Math.max(0, figures.cash - cash), Math.max(0, figures.handsMicro / MICRO - minutes)];
+    return [{ kind: 'moreOfBoth', by, minutes: more, revealDate: null, program, choice, figures }];
+  }
+  const best = look === null ? null : solve('bestLook', { ...free, look: null });
+  add('lookBeyondAll', best, (look ?? 0) - (best?.figures.look ?? 0));
   return ways;
 }
 
@@ -93,6 +106,7 @@ function laterReveal(
   return {
     kind: 'laterReveal',
     by: days[high] ?? 0,
+    minutes: 0,
     revealDate: best.date,
     program: best.program,
     choice: best.choice,

@@ -41,7 +41,7 @@ export interface ToldRemedy {
 }
 
 /** One way out where nothing fits. */
-export interface ToldWayOut extends ToldPlan, Pick<WayOutOfIt, 'kind' | 'by' | 'revealDate'> {}
+export interface ToldWayOut extends ToldPlan, Pick<WayOutOfIt, 'kind' | 'by' | 'minutes' | 'revealDate'> {}
 
 /** What Balance has come to: first what helps by itself, then the best plan, or why there is none. */
 export type ToldAnswer =
@@ -146,9 +146,10 @@ export function toldAnswer(balanced: BalancedPlan, waysOut: readonly WayOutOfIt[
     case 'nothingFits':
       return {
         kind: 'nothingFits',
-        waysOut: waysOut.map(({ kind, by, revealDate, program, choice, figures }) => ({
+        waysOut: waysOut.map(({ kind, by, minutes, revealDate, program, choice, figures }) => ({
           kind,
           by,
+          minutes,
           revealDate,
           ...toldPlan(program, choice, figures),
         })),

@@ -203,6 +203,34 @@ describe('when nothing fits', () => {
       else expect(by('lessLook')).toBeCloseTo(lost, 6);
     }
   });
+  it('where no single thing helps says what it takes of both, and where the look is beyond every plan, by how much', () => {
+    const part = (findId: string) => ({ parts: [{ findId, offerId: null, pieces: 1 }], handsOnMinutes: 30 });
+    const plan = computePlan(
+      rows({
+        project: project({ revealDate: null, tax: { percentThousandths: 0, included: false } }),
+        spots: [spot('spot')],
+        slots: [slot('one', { importance: 'must' }), slot('two', { number: 2, importance: 'must' })],
+        finds: [find('dear', 9000), find('cheap', 4000), find('other', 500)],
+        options: [
+          option('a', 'one', 'asFound', part('dear')),
+          option('b', 'one', 'asFound', part('cheap')),
+          option('c', 'two', 'asFound', part('other')),
+        ],
+      }),
+      AS_OF,
+    );
+    const asked = (limits: Limits) =>
+      whenNothingFits(plan, { ...everything, goal: 'bestLook', limits }, run()).map((way) => [
+        way.kind,
+        way.by,
+        Math.round(way.minutes),
+      ]);
+    // 40.00 and 5.00, half an hour each; 1.00 and a quarter of an hour are there.
+    expect(asked({ cash: 100, minutes: 15, look: null })).toEqual([['moreOfBoth', 4400, 45]]);
+    // Two musts as found are a look of 5 × 2 each.
+    expect(asked({ cash: 100, minutes: 15, look: 25 })).toEqual([['lookBeyondAll', 5, 0]]);
+    expect(asked({ cash: 100, minutes: null, look: null })).toEqual([['moreMoney', 4400, 0]]);
+  });
   it('names the first reveal on which what was too late is ready', () => {
     const late = { leadDays: 30, assemblyMinutes: 0 };
     const made = rows({

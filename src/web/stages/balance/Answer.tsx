@@ -55,8 +55,8 @@ export function Answer(
           </p>
           {answer.waysOut.length === 0 && (
             <p>
-              The musts alone are too much, whatever gives. Make one of them less than a must in the sketch, or add a
-              cheaper way for it on the board.
+              A must has no way that could be chosen, whatever gives. Make it less than a must in the sketch, or add a
+              way for it on the board.
             </p>
           )}
           {answer.waysOut.map((way) => (
@@ -87,6 +87,8 @@ const wayOutTitle = {
   moreHours: 'More hours',
   laterReveal: 'A later reveal',
   lessLook: 'Less of the look',
+  moreOfBoth: 'More money and more hours',
+  lookBeyondAll: 'The best look there is',
 } as const;
 
 /** What promotions over several pieces take off, which the purse leaves out. */

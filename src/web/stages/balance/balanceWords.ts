@@ -108,7 +108,7 @@ export function sharingWords({ noLonger, shared }: Pick<ToldChange, 'noLonger' |
 }
 
 /** A way out where nothing fits, as a sentence. */
-export function wayOutWords({ kind, by, revealDate }: ToldWayOut, locale: Money): string {
+export function wayOutWords({ kind, by, minutes, revealDate }: ToldWayOut, locale: Money): string {
   switch (kind) {
     case 'moreMoney':
       return `With ${formatMoney(by, locale.currency)} more it fits into these hours.`;
@@ -118,6 +118,10 @@ export function wayOutWords({ kind, by, revealDate }: ToldWayOut, locale: Money)
       return `With the reveal on ${dateWords(revealDate ?? '')}, ${by} ${by === 1 ? 'day' : 'days'} later, it fits into both.`;
     case 'lessLook':
       return `With ${trimmed(by)} less of the look it fits into both.`;
+    case 'moreOfBoth':
+      return `No one thing is enough: it takes ${formatMoney(by, locale.currency)} and ${formatMinutes(minutes)} more, both.`;
+    case 'lookBeyondAll':
+      return `No plan looks as good as that, whatever it costs: the best there is has ${trimmed(by)} less.`;
     default:
       return kind satisfies never;
   }
