@@ -128,4 +128,24 @@ describe('a shelf of our own', () => {
     await person.seeText('$40.00 is left for Silver tray and comes back with it');
     await person.seeText('Goes back, needs no storage.');
   });
+
+  it('leaves its buttons free on a phone while the message with the way back stands', async () => {
+    await person.press('Borrow: Brass tray');
+    await person.size(390, 844);
+    // The reasons lie over the board here.
+    await person.press('Back to the board');
+    await person.press('propose ways: Small tray');
+    await person.seeText('Tried on the plan as it stands.');
+    await person.seeText('Take it back');
+    const isFree = await person.driver.executeScript(
+      `return [...document.querySelectorAll('footer button')].map((button) => {
+         const { left, top, width, height } = button.getBoundingClientRect();
+         return button.contains(document.elementFromPoint(left + width / 2, top + height / 2));
+       })`,
+    );
+    expect(isFree).toEqual([true, true]);
+    await person.size(1280, 800);
+    await person.press('Take it back');
+    await person.saved();
+  });
 });

@@ -38,14 +38,20 @@ export const USUAL_COLOR = plainColor('White');
 
 const isThere = ({ stash }: SupplyRow): boolean => stash.state === 'always' || stash.amount > 0;
 
-/** The colors that a slot wants, the likeliest first: its own, else the palette's, else those that the project uses. */
+/**
+ * The colors that a slot wants, the likeliest first: its own, else the palette's, else the one that the project uses. None
+ * where neither is there: what other projects were painted in says nothing of this one.
+ */
 export function wantedCards(rows: ProjectRows, slot: Pick<SlotRow, 'colorCardIds'>): ColorCardRow[] {
   const own = slot.colorCardIds.flatMap((id) => rows.colorCards.find((card) => card.id === id) ?? []);
   if (own.length > 0) return own;
   const inPalette = new Map(rows.project.brief.palette.map(({ colorCardId, role }) => [colorCardId, role]));
   const byUse = cardsByUse(rows);
   const ofPalette = byUse.filter(({ id }) => ['main', 'accent', 'ground'].includes(inPalette.get(id) ?? ''));
-  if (ofPalette.length === 0) return byUse.slice(0, 1);
+  if (ofPalette.length === 0) {
+    const used = new Set(rows.recipes.flatMap(({ body }) => body.layers.map(({ colorCardId }) => colorCardId)));
+    return byUse.filter(({ id }) => used.has(id)).slice(0, 1);
+  }
   // The main color comes before what happens to be in use already.
   return ofPalette.sort((a, b) => Number(inPalette.get(b.id) === 'main') - Number(inPalette.get(a.id) === 'main'));
 }

@@ -1,6 +1,5 @@
 import type { PieceRow, SlotRow } from '@core/model/rows';
-import { cardsByUse } from '@core/proposals/cardsByUse';
-import { USUAL_COLOR } from '@core/proposals/finishTries';
+import { USUAL_COLOR, wantedCards } from '@core/proposals/finishTries';
 import { slotsToPropose } from '@core/proposals/proposeWays';
 import { Button } from 'antd';
 import { useMemo, useState } from 'react';
@@ -67,7 +66,7 @@ function Ways(props: { slots: readonly SlotRow[]; isOne: boolean }) {
   };
   const lacksPalette =
     plan.rows.project.brief.palette.length === 0 && slots.some(({ colorCardIds }) => colorCardIds.length === 0);
-  const [usual] = cardsByUse(plan.rows);
+  const [usual] = wantedCards(plan.rows, { colorCardIds: [] });
   const many = taken.length === 1 ? 'it' : `${taken.length} ways`;
   return (
     <main className={styles.page}>
