@@ -7,6 +7,7 @@ import type { PackRow, ProjectRows, SourceRow, TripRow } from '../model/rows';
 import { computePlan } from '../plan/computePlan';
 import { newPack } from '../plan/newRows';
 import { newSource } from '../plan/newSource';
+import { explainOption } from '../plan/why/explainOption';
 import { cheapestPlaces, placesOfSupply, placesWith } from './cheapestPlaces';
 
 const QUART = 946;
@@ -124,6 +125,17 @@ describe('where supplies are best bought', () => {
     expect(cash(held)).toBe(8000);
     const back = cheapestPlaces(computePlan(held, AS_OF), new Memo());
     expect([back?.savedCashMinor, back?.changes.length, back?.changes[0]?.to]).toEqual([105, 4, ['Parcel House']]);
+  });
+
+  it('stands in the reasons by its own name, with its price and no time', () => {
+    const sender = { ...newSource('post', 'Parcel House'), delivers: { amount: 695, taxed: false, freeFrom: null } };
+    const plan = computePlan(room([{ paint: 0, place: 'Parcel House', price: 1800 }], { sources: [sender] }), AS_OF);
+    const option = plan.option('o0');
+    if (!option) throw new Error('no such option');
+    const [cash, hours] = [explainOption(plan, option, 'cashAdded'), explainOption(plan, option, 'hoursAdded')];
+    expect(cash.because.map(({ label, value }) => [label, value])).toContainEqual(['Delivery from Parcel House', 695]);
+    expect(cash.value).toBe(1800 + 695);
+    expect(JSON.stringify(hours)).not.toContain('Parcel House');
   });
 
   it('says the places of a supply with what it comes to there, and which one was chosen', () => {

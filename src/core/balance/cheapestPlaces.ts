@@ -75,12 +75,12 @@ const MOST_WAYS = 12;
  * @returns null where the plan buys them as well as can be
  */
 export function cheapestPlaces(plan: Plan, memo: Memo): CheaperPlaces | null {
-  const { ways, placeOf } = openWays(plan);
+  const { ways, indexOfWay } = openWays(plan);
   const buyings = plan.sums.lines.flatMap(({ pool, drawn }): Buying[] => {
     if (pool.kind !== 'supply') return [];
     const purchase = purchaseOf(pool, drawn);
     if (purchase.packs.length === 0 || purchase.cash.atLeast) return [];
-    return [{ key: pool.key, name: pool.name, candidates: candidatesOf(pool, drawn, placeOf) }];
+    return [{ key: pool.key, name: pool.name, candidates: candidatesOf(pool, drawn, indexOfWay) }];
   });
   if (!buyings.some(({ candidates }) => candidates.length > 1)) return null;
   const worth = (plan.rows.project.hourValue ?? 0) / 60;
@@ -131,7 +131,7 @@ function isTrue(before: Plan, { changes, savedCashMinor, savedMinutes }: Cheaper
 }
 
 /** The ways that only supplies are fetched by: what finds and orders take anyway costs nothing more. */
-function openWays(plan: Plan): { ways: Way[]; placeOf: (wayId: string) => number | null } {
+function openWays(plan: Plan): { ways: Way[]; indexOfWay: (wayId: string) => number | null } {
   const taken = new Set(
     plan.chosen.flatMap(({ model }) => model.draws.flatMap(({ kind, key }) => (kind === 'trip' ? [key] : []))),
   );
@@ -151,12 +151,12 @@ function openWays(plan: Plan): { ways: Way[]; placeOf: (wayId: string) => number
   });
   return {
     ways,
-    placeOf: (wayId) => (taken.has(wayId) ? null : ids.indexOf(wayId)),
+    indexOfWay: (wayId) => (taken.has(wayId) ? null : ids.indexOf(wayId)),
   };
 }
 
 /** How a supply can be bought: as now, at the lowest price wherever that is, or all of it at one place. */
-function candidatesOf(pool: SupplyPool, drawn: Total, placeOf: (wayId: string) => number | null): Candidate[] {
+function candidatesOf(pool: SupplyPool, drawn: Total, indexOfWay: (wayId: string) => number | null): Candidate[] {
   const candidate = (packs: SupplyPool['packs'], place: string | null, isNow: boolean): Candidate[] => {
     // The same pool where nothing differs, so that what was laid out on it is not laid out again.
     const bought = isNow ? pool : { ...pool, packs };
@@ -168,7 +168,7 @@ function candidatesOf(pool: SupplyPool, drawn: Total, placeOf: (wayId: string) =
         place,
         isNow,
         cash: purchase.cash.likely,
-        ways: tripsPulled(bought, drawn).flatMap((id) => placeOf(id) ?? []),
+        ways: tripsPulled(bought, drawn).flatMap((id) => indexOfWay(id) ?? []),
         sources: [...new Set(purchase.packs.map(({ id }) => source(id)))],
       },
     ];

@@ -10,6 +10,7 @@ import { explainFind } from './explainFind';
 import { explainNeed } from './explainNeed';
 import { explainOrder } from './explainOrder';
 import { unitOfSupply } from './supplyUnit';
+import { wayName } from './wayName';
 
 /** Why an option adds so much cash to the plan. */
 export function explainCashAdded(plan: Plan, option: OptionPlan): Explained {
@@ -43,9 +44,9 @@ function explainPool(plan: Plan, option: OptionPlan, line: AddedLine): Explained
     case 'trip':
       return isDrawn(line.before) || pool.cash.likely === 0
         ? null
-        : explainMoney(`${pool.name}: the way, parking and fees`, line.cash, {
+        : explainMoney(wayName(pool), line.cash, {
             source: fromYou,
-            note: 'once for all that the trip fetches',
+            note: 'once for all that comes with it',
           });
     case 'session':
       return null;

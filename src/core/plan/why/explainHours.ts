@@ -88,7 +88,7 @@ function explainSessions(plan: Plan, added: Added): Explained[] {
 /** The trip that fetches it, where nothing else of the plan is fetched on it. */
 function explainTrips(added: Added): Explained[] {
   return added.lines.flatMap(({ pool, before, handsMicro }) =>
-    pool.kind === 'trip' && !isDrawn(before)
+    pool.kind === 'trip' && pool.sentBy === null && !isDrawn(before)
       ? [
           explain(`${pool.name}: on the way and in the shops`, fromMicro(handsMicro), 'minutes', {
             source: fromYou,

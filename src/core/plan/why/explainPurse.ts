@@ -10,6 +10,7 @@ import { nameOfOption } from '../nameOfOption';
 import { optionDates } from '../optionDates';
 import { sessionsLabel } from './explainHours';
 import { explainLedger } from './explainLedger';
+import { wayName } from './wayName';
 
 export type PurseFigure = 'money' | 'hands' | 'days';
 
@@ -67,9 +68,9 @@ export function explainPlanned(plan: Plan): Explained {
         return [explainMoney(pool.name, cost.cash, { source: calculated, note: 'a tool to buy, then owned' })];
       case 'trip':
         return [
-          explainMoney(`${pool.name}: the way, parking and fees`, cost.cash, {
+          explainMoney(wayName(pool), cost.cash, {
             source: fromYou,
-            note: 'once for all that it fetches',
+            note: 'once for all that comes with it',
           }),
         ];
       case 'session':

@@ -14,6 +14,7 @@ export function Cheaper(props: { cheaper: CheaperPlaces }) {
       <p>
         <b>The same things, bought elsewhere: {cheaperWords(cheaper, locale)}.</b>
         {cheaper.waysSpared.length > 0 && <> Not needed then: {cheaper.waysSpared.join(', ')}.</>}
+        {!cheaper.isProven && <> With so many places only one way more or less was tried at a time.</>}
       </p>
       <ul className={styles.plain}>
         {cheaper.changes.map((change) => (
