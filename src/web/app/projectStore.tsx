@@ -1,3 +1,4 @@
+import { PROJECT_FILE_VERSION } from '@core/formats/project/fileVersion';
 import { Memo } from '@core/kernel/memo';
 import type { ProjectRows } from '@core/model/rows';
 import { Plan } from '@core/plan/computePlan';
@@ -105,11 +106,11 @@ export function ProjectProvider(props: {
         // What this page did in the house changes the project too; that is no news.
         if (known && !ownTags.current.has(fresh.tag) && projectPart(fresh.tag) !== projectPart(known.tag))
           setNews(true);
-        void set(`snapshot.5:${projectId}`, fresh);
+        void set(keptSnapshot(projectId), fresh);
         return fresh;
       } catch (error) {
         if (known || !(error instanceof ApiError && error.gone)) throw error;
-        const kept = await get<Snapshot>(`snapshot.5:${projectId}`);
+        const kept = await get<Snapshot>(keptSnapshot(projectId));
         if (kept) return kept;
         throw error;
       }
@@ -179,3 +180,6 @@ export function ProjectProvider(props: {
 
 /** The project's own revision in a tag; the studio's follows the point. */
 const projectPart = (tag: string) => tag.split('.')[0];
+
+/** Where the last rows of a project are kept on this device: rows of another shape are not taken for them. */
+const keptSnapshot = (projectId: string) => `snapshot.${PROJECT_FILE_VERSION}:${projectId}`;

@@ -1,9 +1,11 @@
 import { z } from 'zod';
 import { rowLists, rowSchema, tableNames } from '../../model/entities';
 import type { ProjectRows, StoredRows } from '../../model/rows';
+import { PROJECT_FILE_VERSION } from './fileVersion';
+
+export { PROJECT_FILE_VERSION };
 
 export const PROJECT_FILE_FORMAT = 'euporia.project';
-export const PROJECT_FILE_VERSION = 12;
 export const PROJECT_FILE_LIMIT = 50 * 1024 * 1024;
 /** The most rows of one table that a file may hold. */
 export const MOST_ROWS = 30_000;
