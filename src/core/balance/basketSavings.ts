@@ -1,3 +1,4 @@
+import { grouped } from '../kernel/grouped';
 import { amountOfPrice } from '../kernel/price';
 import { sourceName } from '../model/sourceName';
 import type { Plan } from '../plan/computePlan';
@@ -23,15 +24,22 @@ export interface BasketSaving {
 
 type Promotion = Extract<PriceLine, { kind: 'buyGet' | 'secondLess' | 'couponMoney' | 'couponPercent' }>;
 
+/** A promotion as a receipt with several lines takes it. */
+interface Said {
+  promotion: Promotion;
+  offer: SlipOffer;
+  leastSpend: number | null;
+}
+
 /** A find on the list, with what its tag says. */
 interface Tagged {
   pool: FindPool;
-  name: string;
   line: SlipLine;
+  said: Said;
 }
 
 /** A promotion that may come to more over several pieces; null for what is reckoned piece by piece anyway. */
-function promotionOf(line: PriceLine): { promotion: Promotion; offer: SlipOffer; leastSpend: number | null } | null {
+function promotionOf(line: PriceLine): Said | null {
   switch (line.kind) {
     case 'buyGet':
       return { promotion: line, offer: { kind: 'buyGet', buy: line.buy, free: line.free }, leastSpend: null };
@@ -59,39 +67,32 @@ function promotionOf(line: PriceLine): { promotion: Promotion; offer: SlipOffer;
  * promotion: a fee, a second coupon, a price that is a guess between two.
  */
 function taggedFind(pool: FindPool): Tagged | null {
-  const { id, name, story } = pool.find;
+  const { id, story } = pool.find;
   const tag = amountOfPrice(story.tag);
-  const isPlain = story.lines.every((line) => line.kind === 'markdown' || promotionOf(line) !== null);
-  if (!isPlain || tag.atLeast || tag.low !== tag.high) return null;
-  if (story.lines.filter((line) => line.kind !== 'markdown').length !== 1) return null;
+  const [only, ...more] = story.lines.filter(({ kind }) => kind !== 'markdown');
+  const said = only && more.length === 0 ? promotionOf(only) : null;
+  if (!said || tag.atLeast || tag.low !== tag.high) return null;
   const markdowns = story.lines.flatMap((line) => (line.kind === 'markdown' ? [line.percentThousandths] : []));
   return {
     pool,
-    name,
+    said,
     line: { id, price: tag.likely, quantity: story.quantity, markdowns, tax: story.tax, isFee: false },
   };
 }
 
 /** Promotions that several finds of one place share: reckoned anew as one receipt. */
 function promotions(plan: Plan): BasketSaving[] {
-  const groups = new Map<
-    string,
-    { sourceId: string; said: NonNullable<ReturnType<typeof promotionOf>>; of: Tagged[] }
-  >();
-  for (const { pool } of plan.sums.lines) {
-    if (pool.kind !== 'find' || pool.isSettled || pool.find.sourceId === null) continue;
-    const tagged = taggedFind(pool);
-    const said = pool.find.story.lines.flatMap((line) => promotionOf(line) ?? [])[0];
-    if (!tagged || !said) continue;
-    const { sourceId, story } = pool.find;
-    const key = `${sourceId} ${story.rounding} ${JSON.stringify(said)}`;
-    const group = groups.get(key) ?? { sourceId, said, of: [] };
-    group.of.push(tagged);
-    groups.set(key, group);
-  }
-  return [...groups.values()].flatMap(({ sourceId, said, of }): BasketSaving[] => {
+  const tagged = plan.sums.lines.flatMap(({ pool }) =>
+    pool.kind === 'find' && !pool.isSettled ? (taggedFind(pool) ?? []) : [],
+  );
+  const alike = grouped(tagged, ({ pool: { find }, said }) =>
+    JSON.stringify([find.sourceId, find.story.rounding, said]),
+  );
+  return [...alike.values()].flatMap((of): BasketSaving[] => {
     const [first] = of;
-    if (!first || of.length < 2) return [];
+    const sourceId = first?.pool.find.sourceId ?? null;
+    if (!first || sourceId === null || of.length < 2) return [];
+    const { said } = first;
     const byThemselves = of.reduce((sum, { pool }) => sum + pool.till.likely, 0);
     const together = reckonSlip({
       lines: of.map(({ line }) => line),
@@ -107,7 +108,7 @@ function promotions(plan: Plan): BasketSaving[] {
         place: sourceName(plan.rows.sources, sourceId),
         kind: 'promotion',
         promotion: said.promotion,
-        things: of.map(({ name }) => name),
+        things: of.map(({ pool }) => pool.find.name),
         savedMinor: byThemselves - together,
       },
     ];
@@ -150,26 +151,22 @@ function freeDeliveries(plan: Plan): BasketSaving[] {
 
 /** Offers of one place that are each reckoned with a delivery of their own: sent together, the dearest one is paid. */
 function oneOrders(plan: Plan): BasketSaving[] {
-  const bySource = new Map<string, { name: string; delivery: number }[]>();
-  for (const { pool } of plan.sums.lines) {
-    if (pool.kind !== 'order' || pool.isSettled || pool.offer.sourceId === null) continue;
+  const orders = plan.sums.lines.flatMap(({ pool }) => {
+    if (pool.kind !== 'order' || pool.isSettled || pool.offer.sourceId === null) return [];
     const delivery = offerDelivery(pool.offer, pool.tax).likely;
-    if (delivery > 0)
-      bySource.set(pool.offer.sourceId, [
-        ...(bySource.get(pool.offer.sourceId) ?? []),
-        { name: pool.offer.name, delivery },
-      ]);
-  }
-  return [...bySource].flatMap(([sourceId, orders]): BasketSaving[] => {
-    if (orders.length < 2) return [];
-    const fees = orders.map(({ delivery }) => delivery);
+    return delivery > 0 ? [{ sourceId: pool.offer.sourceId, name: pool.offer.name, delivery }] : [];
+  });
+  const bySource = grouped(orders, ({ sourceId }) => sourceId);
+  return [...bySource].flatMap(([sourceId, together]): BasketSaving[] => {
+    if (together.length < 2) return [];
+    const fees = together.map(({ delivery }) => delivery);
     return [
       {
         sourceId,
         place: sourceName(plan.rows.sources, sourceId),
         kind: 'oneOrder',
         promotion: null,
-        things: orders.map(({ name }) => name),
+        things: together.map(({ name }) => name),
         savedMinor: fees.reduce((sum, fee) => sum + fee, 0) - Math.max(...fees),
       },
     ];

@@ -1,9 +1,10 @@
+import { grouped } from '../kernel/grouped';
 import type { Memo } from '../kernel/memo';
 import { fromMicro } from '../kernel/micro';
 import type { SupplyPlaceRow } from '../model/rows';
 import { Plan } from '../plan/computePlan';
 import { poolCost, purchaseOf, tripsOfPacks, tripsPulled } from '../plan/model/poolCost';
-import { drawOf, type SupplyPool, type Total, totalOf } from '../plan/model/pools';
+import { drawOf, type SupplyPack, type SupplyPool, type Total, totalOf } from '../plan/model/pools';
 import { placeName } from '../plan/tripQuestion';
 
 /** A supply that is better bought elsewhere. */
@@ -173,17 +174,24 @@ function candidatesOf(pool: SupplyPool, drawn: Total, indexOfWay: (wayId: string
       },
     ];
   };
-  const names = [...new Set(pool.offered.map(({ source }) => placeName(source)))];
-  const isHeld = pool.packs.length < pool.offered.length;
   return [
     ...candidate(pool.packs, null, true),
-    ...(isHeld ? candidate(pool.offered, null, false) : []),
-    ...names.flatMap((name) => {
-      const there = pool.offered.filter(({ source }) => placeName(source) === name);
-      return there.length === pool.packs.length ? [] : candidate(there, there[0]?.source.trim() ?? name, false);
-    }),
+    ...(isHeld(pool) ? candidate(pool.offered, null, false) : []),
+    ...packsByPlace(pool).flatMap(({ place, packs }) =>
+      packs.length === pool.packs.length ? [] : candidate(packs, place, false),
+    ),
   ];
 }
+
+/** Whether a supply is bought at the place that the stylist chose, and nowhere else. */
+const isHeld = ({ packs, offered }: SupplyPool): boolean => packs.length < offered.length;
+
+/** All packs that are known of a supply by the place that sells them. */
+const packsByPlace = ({ offered }: SupplyPool): { place: string; packs: SupplyPack[] }[] =>
+  [...grouped(offered, ({ source }) => placeName(source)).values()].map((packs) => ({
+    place: packs[0]?.source.trim() ?? '',
+    packs,
+  }));
 
 /** A place that a supply could be bought at, and what its packs come to there. */
 export interface PlaceOfSupply {
@@ -199,14 +207,11 @@ export function placesOfSupply(plan: Plan, key: string): PlaceOfSupply[] {
   const line = plan.sums.lines.find(({ pool }) => pool.kind === 'supply' && pool.key === key);
   if (line?.pool.kind !== 'supply') return [];
   const { pool, drawn } = line;
-  const isHeld = pool.packs.length < pool.offered.length;
-  const names = [...new Set(pool.offered.map(({ source }) => placeName(source)))];
-  return names
-    .flatMap((name): PlaceOfSupply[] => {
-      const packs = pool.offered.filter(({ source }) => placeName(source) === name);
+  return packsByPlace(pool)
+    .flatMap(({ place, packs }): PlaceOfSupply[] => {
       const { cash } = purchaseOf({ ...pool, packs }, drawn);
-      const isChosen = isHeld && pool.packs.every(({ source }) => placeName(source) === name);
-      return cash.atLeast ? [] : [{ place: packs[0]?.source.trim() ?? name, cashMinor: cash.likely, isChosen }];
+      const isChosen = isHeld(pool) && pool.packs.every((pack) => packs.includes(pack));
+      return cash.atLeast ? [] : [{ place, cashMinor: cash.likely, isChosen }];
     })
     .sort((a, b) => a.cashMinor - b.cashMinor || (a.place < b.place ? -1 : 1));
 }

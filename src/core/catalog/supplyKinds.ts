@@ -1,3 +1,4 @@
+import type { UnitSystem } from '../kernel/units';
 import type { Coating } from './coating';
 import { coatings } from './coatings';
 import { type Consumable, consumables, type SupplyUnit } from './consumables';
@@ -19,3 +20,9 @@ export function openedLifeMonths(kindId: string): number | null {
 export function unitOfKind(kindId: string): SupplyUnit {
   return supplyKind(kindId)?.unit ?? 'piece';
 }
+
+/** The packs that a kind is usually sold in, by the units that people there measure in; none for an unknown kind. */
+export const usualPacks = (kindId: string, units: UnitSystem) => {
+  const market = units === 'us' ? 'us' : 'metric';
+  return supplyKind(kindId)?.packs.filter((pack) => pack.market === market) ?? [];
+};

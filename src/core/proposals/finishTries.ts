@@ -29,7 +29,12 @@ export const finishes = [
 ] as const satisfies readonly { id: string; techniqueId: string; colorFrom: ColorFrom }[];
 export type Finish = (typeof finishes)[number]['id'];
 
-const plainColor = (name: string) => plainColors.find((color) => color.name === name) ?? { name, hex: '#ffffff' };
+/** A plain color by its name; one that is not listed is a fault of the program. */
+function plainColor(name: string) {
+  const color = plainColors.find((known) => known.name === name);
+  if (!color) throw new Error(`no plain color “${name}”`);
+  return color;
+}
 
 /** The wood tone of a stain where neither palette nor shelf names one. */
 const USUAL_WOOD = plainColor('Walnut');

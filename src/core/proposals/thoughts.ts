@@ -258,9 +258,7 @@ function makeovers(
     seen.add(key);
     const payload = drafts.proposedOption(slot.id, find, piece !== null, way.body, isNewCard ? card : null);
     const how = [way.name, card?.name ?? ''].filter((word) => word !== '').join(', ');
-    return [
-      { what: find.name, how, kind: 'makeover', finish: finishOf(way.plan), piece, fit, isWantedElsewhere, payload },
-    ];
+    return [{ what: find.name, how, kind: 'makeover', finish, piece, fit, isWantedElsewhere, payload }];
   });
 }
 

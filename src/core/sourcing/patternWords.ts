@@ -2,6 +2,7 @@ import { weekdayNames } from '../calendar/dayNames';
 import { dateAfter, daysBetween } from '../calendar/localDates';
 import { recurrenceDates, ruleParts, weekdayCodes, weekdayOf } from '../calendar/recurrence';
 import { sayDay, shortDate } from '../calendar/sayDay';
+import { listed } from '../kernel/listed';
 import {
   colorInTurn,
   type DiscountInForce,
@@ -20,9 +21,6 @@ export function percentOffWords(percentThousandths: number): string {
   if (percentThousandths === 50_000) return 'half off';
   return `${Math.round(percentThousandths / 100) / 10} % off`;
 }
-
-const joined = (words: readonly string[]) =>
-  words.length < 2 ? (words[0] ?? '') : `${words.slice(0, -1).join(', ')} and ${words.at(-1)}`;
 
 function holdsForWords(holdsFor: HoldsFor, today: string): string {
   switch (holdsFor.kind) {
@@ -61,18 +59,18 @@ function ruleWords(rule: string, days: number): string {
   if (freq === 'DAILY') return interval === 1 ? 'always' : often(interval, 'day');
   if (freq === 'WEEKLY') {
     if (days >= 7 || codes.length === 0) return interval === 1 ? 'always' : often(interval, 'week');
-    const list = joined(codes.map((code) => `${weekdayOfCode(code)}${interval === 1 ? 's' : ''}`));
+    const list = listed(codes.map((code) => `${weekdayOfCode(code)}${interval === 1 ? 's' : ''}`));
     return interval === 1 ? `on ${list}` : often(interval, list);
   }
   const months = interval === 1 ? 'of the month' : `of ${often(interval, 'month')}`;
   if (codes.length > 0)
-    return `on the ${joined(
+    return `on the ${listed(
       codes.map((code) => {
         const nth = Number.parseInt(code, 10);
         return `${nth === -1 ? 'last' : ordinals[nth]} ${weekdayOfCode(code)}`;
       }),
     )} ${months}`;
-  return `on the ${joined(monthDays.map((day) => (day === -1 ? 'last day' : ordinalOf(day))))} ${months}`;
+  return `on the ${listed(monthDays.map((day) => (day === -1 ? 'last day' : ordinalOf(day))))} ${months}`;
 }
 
 /**
@@ -108,7 +106,7 @@ function datesWords(dates: readonly string[], today: string): string {
     if (last && daysBetween(last[1], date) === 1) last[1] = date;
     else stretches.push([date, date]);
   }
-  return joined(
+  return listed(
     stretches.map(([from, to]) => {
       if (from === to) return sayDay(from, today);
       return from === today && daysBetween(from, to) + weekdayOf(from) === 7

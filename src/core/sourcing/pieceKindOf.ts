@@ -1,5 +1,6 @@
 import { pluralsOf } from './lineNumbers';
-import { type PieceKind, pieceKinds, thingsApart } from './pieceKinds.data';
+import { type PieceKind, pieceKinds } from './pieceKinds.data';
+import { thingsApart } from './thingsApart.data';
 
 /** Words after which stands what a thing has, holds or is for, no longer what it is. */
 const beside = /\s(?:with|w|without|no|in|on|under|over|for|from|that|as|and|to|by|at|like|saying)\s.*$/;

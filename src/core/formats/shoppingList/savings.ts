@@ -2,16 +2,12 @@ import type { BasketSaving } from '../../balance/basketSavings';
 import type { CheaperPlaces, PlaceChange } from '../../balance/cheapestPlaces';
 import { formatMinutes } from '../../kernel/formatMinutes';
 import { formatMoney } from '../../kernel/formatMoney';
+import { listed } from '../../kernel/listed';
 import type { StandIn } from '../../proposals/standIns';
+import { percentOffWords } from '../../sourcing/patternWords';
 
 interface MoneyLocale {
   currency: string;
-}
-
-/** Names in a row: "a, b and c". */
-function listed(names: readonly string[]): string {
-  if (names.length < 2) return names.join('');
-  return `${names.slice(0, -1).join(', ')} and ${names.at(-1)}`;
 }
 
 /** What a basket saves, as it is said beside its place: "3 for 2 over …: $4.00 less at the till". */
@@ -34,7 +30,7 @@ function promotionWords(promotion: BasketSaving['promotion'], currency: string):
     case 'buyGet':
       return `${promotion.buy + promotion.free} for ${promotion.buy}`;
     case 'secondLess':
-      return `${promotion.percentThousandths / 1000} % off the cheaper of two`;
+      return `Of two the cheaper ${percentOffWords(promotion.percentThousandths)},`;
     case 'couponMoney':
       return `The coupon of ${formatMoney(promotion.amount, currency)}`;
     case 'couponPercent':

@@ -2,7 +2,7 @@ import { type Assumptions, estimatedShelfPrice } from '../../catalog/assumptions
 import { coatings } from '../../catalog/coatings';
 import { isStaple } from '../../catalog/consumables';
 import { stockFacts } from '../../catalog/stockFacts';
-import { supplyKind } from '../../catalog/supplyKinds';
+import { supplyKind, usualPacks } from '../../catalog/supplyKinds';
 import { tools } from '../../catalog/tools';
 import type { Pin } from '../../cutting/question';
 import { type Amount, exactly, nothing } from '../../kernel/amount';
@@ -157,7 +157,6 @@ export function supplyPool(of: {
   const till = (price: Price, source: string): Amount | null =>
     price.state === 'unknown' ? null : withTax(amountOfPrice(price), of.taxOfName.get(placeName(source)) ?? tax);
   const own = of.packs.filter((pack) => pack.currency === '' || pack.currency === currency);
-  const market = of.units === 'us' ? 'us' : 'metric';
   const offered: SupplyPack[] =
     own.length > 0
       ? own.map(({ id, name, size, price, source }) => ({
@@ -169,12 +168,10 @@ export function supplyPool(of: {
           till: till(price, source),
           tripId: wayTo(of, source),
         }))
-      : (kind?.packs ?? [])
-          .filter((pack) => pack.market === market)
-          .map(({ id, name, size, estimate }) => {
-            const price = estimatedShelfPrice(estimate, currency);
-            return { id, name, size, price, source: '', till: till(price, ''), tripId: null };
-          });
+      : usualPacks(kindId, of.units).map(({ id, name, size, estimate }) => {
+          const price = estimatedShelfPrice(estimate, currency);
+          return { id, name, size, price, source: '', till: till(price, ''), tripId: null };
+        });
   // A place that sells it no more is passed over: the price decides again.
   const there = of.place === null ? [] : offered.filter(({ source }) => placeName(source) === of.place);
   const packs = there.length > 0 ? there : offered;

@@ -1,5 +1,5 @@
 import { placesOfSupply } from '@core/balance/cheapestPlaces';
-import { supplyKind } from '@core/catalog/supplyKinds';
+import { usualPacks } from '@core/catalog/supplyKinds';
 import { standInWords } from '@core/formats/shoppingList/savings';
 import { placeWords } from '@core/formats/shoppingList/write';
 import { formatMoney } from '@core/kernel/formatMoney';
@@ -90,14 +90,9 @@ function SeenElsewhere(props: { supplyKey: string }) {
   const locale = useLocale();
   const pool = plan.model.supply(props.supplyKey);
   const { kindId, colorCardId, sheen } = partsOfSupplyKey(props.supplyKey);
-  const market = locale.units === 'us' ? 'us' : 'metric';
-  // Every size once, those that it was seen in before those of the tables.
+  // Every size once, called as it was seen, else as the tables call it.
   const sizes = [
-    ...new Map(
-      [...(supplyKind(kindId)?.packs.filter((pack) => pack.market === market) ?? []), ...pool.offered].map(
-        ({ name, size }) => [size, name] as const,
-      ),
-    ),
+    ...new Map([...usualPacks(kindId, locale.units), ...pool.offered].map(({ name, size }) => [size, name] as const)),
   ].sort(([a], [b]) => a - b);
   const bought = plan.supplies.find(({ key }) => key === props.supplyKey)?.packs[0]?.size;
   const [size, setSize] = useState(() => String(bought ?? sizes[0]?.[0] ?? ''));

@@ -33,7 +33,9 @@ export function ShoppingListPage() {
   const places = shoppingList(plan);
   const savings = basketSavings(plan);
   const found = useShopping();
-  const alike = (line: ShoppingLine) => alikeOf(found, line).map(({ name }) => name);
+  const standInsOf = ({ bought }: ShoppingLine) =>
+    bought.kind === 'supply' ? (found?.standIns[bought.key] ?? []) : [];
+  const alike = (line: ShoppingLine) => alikeAmong(standInsOf(line));
   const count = places.reduce((sum, { lines }) => sum + lines.length, 0);
   return (
     <main className={shell.page}>
@@ -76,13 +78,7 @@ export function ShoppingListPage() {
           {place.tripName !== '' && <p className="small">On the way of “{place.tripName}”.</p>}
           <ul className={styles.plain}>
             {place.lines.map((line) => (
-              <ToBuy
-                key={line.id}
-                line={line}
-                place={place.name}
-                standIns={line.bought.kind === 'supply' ? (found?.standIns[line.bought.key] ?? []) : []}
-                alike={alike(line)}
-              />
+              <ToBuy key={line.id} line={line} place={place.name} standIns={standInsOf(line)} />
             ))}
           </ul>
           {savings
@@ -113,11 +109,12 @@ function useShopping(): ToldShopping | null {
 /** A line names so many stand-ins by itself. */
 const MOST_NAMED = 2;
 
-/** What does as well in the place of what is on a line, in the same sheen, as far as it is named there. */
-const alikeOf = (found: ToldShopping | null, { bought }: ShoppingLine): StandIn[] =>
-  (bought.kind === 'supply' ? (found?.standIns[bought.key] ?? []) : [])
+/** The stand-ins that a line names by itself: those of the same sheen, the first few. */
+const alikeAmong = (standIns: readonly StandIn[]): string[] =>
+  standIns
     .filter(({ isSameSheen }) => isSameSheen)
-    .slice(0, MOST_NAMED);
+    .slice(0, MOST_NAMED)
+    .map(({ name }) => name);
 
 /** One thing to buy; ticked, it asks what was really paid. */
 function ToBuy(props: {
@@ -125,9 +122,9 @@ function ToBuy(props: {
   /** Where it is bought; empty where any place will do. */
   place: string;
   standIns: readonly StandIn[];
-  alike: readonly string[];
 }) {
-  const { line, standIns, alike } = props;
+  const { line, standIns } = props;
+  const alike = alikeAmong(standIns);
   const plan = usePlan();
   const { run } = useCommands();
   const locale = useLocale();

@@ -1,5 +1,6 @@
 import { localDate } from '@core/calendar/zonedTime';
 import { formatLength } from '@core/kernel/formatLength';
+import { listed } from '@core/kernel/listed';
 import type { FindRow } from '@core/model/rows';
 import { overallSize } from '@core/plan/fitFindings';
 import { type PassageId, passages } from '@core/sourcing/passages';
@@ -33,10 +34,6 @@ const passageNames: Record<PassageId, [goesInto: string, large: string]> = {
   stairs: ['up the stairs', 'for the stairs'],
   landing: ['around their turn', 'for the turn of the stairs'],
 };
-
-/** "a", "a and b", "a, b and c". */
-const listed = (words: readonly string[]) =>
-  words.length < 2 ? words.join('') : `${words.slice(0, -1).join(', ')} and ${words[words.length - 1]}`;
 
 /** Whether it goes into the car, through the door and up the stairs; where not, by how much it is too large. */
 export function WayIn(props: { find: FindRow }) {
