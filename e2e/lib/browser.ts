@@ -167,12 +167,18 @@ export class Person {
 
   async click(xpath: string): Promise<void> {
     this.interactions += 1;
+    await this.steadily(async () => {
+      const element = await this.see(xpath);
+      await this.driver.executeScript('arguments[0].scrollIntoView({block: "center"})', element);
+      await element.click();
+    });
+  }
+
+  /** Does something to the page; again, as a person would, while the page is just being drawn anew there. */
+  private async steadily(act: () => Promise<void>): Promise<void> {
     for (let tries = 0; ; tries += 1) {
       try {
-        const element = await this.see(xpath);
-        await this.driver.executeScript('arguments[0].scrollIntoView({block: "center"})', element);
-        await element.click();
-        return;
+        return await act();
       } catch (error) {
         if (tries > 20 || !/stale|intercepted|not interactable/i.test(String(error))) throw error;
         await this.driver.sleep(100);
@@ -191,13 +197,13 @@ export class Person {
   /** Fills a field by its label; leaves it with `leave` (Tab by default, Enter where it submits). */
   async fill(label: string, text: string, leave: 'tab' | 'enter' | 'stay' = 'tab'): Promise<void> {
     this.interactions += 1;
-    const element = await this.see(this.field(label));
-    await element.sendKeys(Key.chord(Key.CONTROL, 'a'), Key.BACK_SPACE, text);
-    if (leave === 'tab') await element.sendKeys(Key.TAB);
-    if (leave === 'enter') {
-      this.interactions += 1;
-      await element.sendKeys(Key.ENTER);
-    }
+    if (leave === 'enter') this.interactions += 1;
+    const last = { tab: [Key.TAB], enter: [Key.ENTER], stay: [] }[leave];
+    // In one go: a field that is drawn anew in between is written again from its beginning.
+    await this.steadily(async () => {
+      const element = await this.see(this.field(label));
+      await element.sendKeys(Key.chord(Key.CONTROL, 'a'), Key.BACK_SPACE, text, ...last);
+    });
   }
 
   /** Gives files to a file field by its label; several are parted by line breaks. */
