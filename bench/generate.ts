@@ -8,6 +8,7 @@ import { newSlot, newSpot } from '@core/plan/newRows';
 import { plainStory } from '@core/pricing/priceStory';
 import { chosenLayer, recipeFor } from '@core/recipe/recipeBody';
 import { emptyBrief, emptyHousehold } from '@core/state/brief';
+import { usualWorkshop } from '@core/state/workshop';
 import { completeMeasures } from '@core/surface/furnitureTemplate';
 import { furnitureTemplates } from '@core/surface/templates';
 import { rows } from '../src/core/fixtures/projectRows';
@@ -143,6 +144,7 @@ export function largeProject(seed: number, slotCount = 100): ProjectRows {
       eye: 'ordinary',
       household: { ...emptyHousehold, youngestChildYears: 4 },
       brief: emptyBrief,
+      workshop: usualWorkshop,
     },
     spots,
     slots,

@@ -20,6 +20,7 @@ const coreOrder = [
   'artwork',
   'technique',
   'build',
+  'log',
   'recipe',
   'plan',
   'sourcing',

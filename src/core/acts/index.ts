@@ -5,6 +5,13 @@ import { importAds } from './ads/importAds';
 import { takeAd } from './ads/takeAd';
 import { resetOverrides } from './assumptions/resetOverrides';
 import { setOverride } from './assumptions/setOverride';
+import { beginStep } from './bench/beginStep';
+import { finishStep } from './bench/finishStep';
+import { forgetFactor } from './bench/forgetFactor';
+import { keepBench } from './bench/keepBench';
+import { pauseStep } from './bench/pauseStep';
+import { reopenStep } from './bench/reopenStep';
+import { setWeather } from './bench/setWeather';
 import { addInspiration } from './brief/addInspiration';
 import { addPhoto } from './brief/addPhoto';
 import { keepFunction } from './brief/keepFunction';
@@ -117,6 +124,15 @@ const listed = [
   addRow('keepPlan', 'plans', 'Plan kept'),
   editRow('editPlan', 'plans', 'Plan changed'),
   removeRow('removePlan', 'plans', 'Plan removed'),
+  keepBench,
+  removeRow('letBenchGo', 'benchPlans', 'Kept plan let go'),
+  setWeather,
+  beginStep,
+  pauseStep,
+  finishStep,
+  reopenStep,
+  editRow('editLogEntry', 'logEntries', 'Line of the log changed'),
+  forgetFactor,
   usePiece,
   buyFind,
   orderOffer,

@@ -9,6 +9,7 @@ import {
 } from '../model/entities';
 import { id } from '../model/fields';
 import type { ProjectRows } from '../model/rows';
+import type { BenchSubject } from '../model/values/benchSubject';
 import { type Act, type Decision, type Place, refuse } from './act';
 import { type AnyRow, type RowChange, rowIn, type Workspace } from './changes';
 
@@ -93,35 +94,64 @@ function plansWithout(rows: ProjectRows, optionIds: ReadonlySet<string>, slotIds
   });
 }
 
+/** What is removed beside options and the recipes that only they used. */
+interface AlsoGone {
+  /** Slots of which plans that are kept by name say nothing more. */
+  slotIds?: ReadonlySet<string>;
+  spotIds?: ReadonlySet<string>;
+  recipeIds?: ReadonlySet<string>;
+}
+
+const none: ReadonlySet<string> = new Set();
+
 /**
  * Removals of the options that a test picks, with their fills and with the recipes that no other option uses; plans that
- * are kept by name go on without them.
- * @param slotIds slots that go as well, of which those plans say nothing more
+ * are kept by name go on without them, and so does the bench. What was logged stays in the log.
  */
 export function removeOptions(
   rows: ProjectRows,
   gone: (option: ProjectRows['options'][number]) => boolean,
-  slotIds: ReadonlySet<string> = new Set(),
+  { slotIds = none, spotIds = none, recipeIds = none }: AlsoGone = {},
 ): RowChange[] {
   const options = rows.options.filter(gone);
   const ids = new Set(options.map((option) => option.id));
-  const recipes = rows.recipes.filter(
+  const orphans = rows.recipes.filter(
     (recipe) =>
       options.some((option) => option.recipeId === recipe.id) &&
       !rows.options.some((option) => option.recipeId === recipe.id && !ids.has(option.id)),
   );
+  const recipes = new Set([...recipeIds, ...orphans.map(({ id: recipeId }) => recipeId)]);
   return [
     ...plansWithout(rows, ids, slotIds),
+    ...benchWithout(
+      rows,
+      ({ recipeId, optionId, spotId }) =>
+        (recipeId !== null && recipes.has(recipeId)) ||
+        (optionId !== null && ids.has(optionId)) ||
+        (spotId !== null && spotIds.has(spotId)),
+    ),
     ...rows.fills.filter((fill) => ids.has(fill.optionId)).map((fill) => removal('fills', fill.id)),
     ...options.map((option) => removal('options', option.id)),
-    ...removeRecipes(rows, new Set(recipes.map((recipe) => recipe.id))),
+    ...removeRecipes(rows, recipes),
+  ];
+}
+
+/** The bench without tasks that are gone: nothing of them is planned or at hand any more. */
+function benchWithout(rows: ProjectRows, isGone: (subject: BenchSubject) => boolean): RowChange[] {
+  return [
+    ...rows.stepRuns.filter(isGone).map((run) => removal('stepRuns', run.id)),
+    ...rows.benchPlans.flatMap((plan): RowChange[] => {
+      const placed = plan.placed.filter((one) => !isGone(one));
+      const isSame = placed.length === plan.placed.length;
+      return isSame ? [] : [{ table: 'benchPlans', op: 'update', id: plan.id, values: { placed } }];
+    }),
   ];
 }
 
 const removal = (table: TableName, rowId: string): RowChange => ({ table, op: 'remove', id: rowId });
 
 /** Removals of recipes with what was acknowledged and overruled for them. */
-export function removeRecipes(rows: ProjectRows, recipeIds: ReadonlySet<string>): RowChange[] {
+function removeRecipes(rows: ProjectRows, recipeIds: ReadonlySet<string>): RowChange[] {
   return [
     ...rows.acknowledgments
       .filter((row) => recipeIds.has(row.recipeId))

@@ -16,6 +16,7 @@ import {
   TAPE_PER_EDGE,
 } from './labor.data';
 import { eachNames, laborNames, sessionNames } from './laborNames.data';
+import { type Learned, type LearnedFactor, nothingLearned } from './learned';
 import { substrates } from './substrates';
 
 /** Groups of assumptions in the order in which they are shown; the first word of a key says which group it is of. */
@@ -232,14 +233,18 @@ export interface AssumedValue {
   value: number;
   source: Source;
   scope: string;
+  /** What the log made of the table's figure; null where it has no part in it. */
+  learned: LearnedFactor | null;
 }
 
-/** Looks assumptions up: label on the supply > recipe > project > table. */
+/** Looks assumptions up: label on the supply > recipe > project > your log > table. */
 export class Assumptions {
   private readonly byKey = new Map<string, OverrideRow>();
+  private readonly log: Learned;
 
-  constructor(overrides: readonly OverrideRow[]) {
+  constructor(overrides: readonly OverrideRow[], log: Learned = nothingLearned) {
     for (const row of overrides) this.byKey.set(`${row.scope}|${row.key}`, row);
+    this.log = log;
   }
 
   /**
@@ -256,16 +261,40 @@ export class Assumptions {
           value: row.value,
           source: scope.startsWith('supply:') ? { kind: 'label' } : { kind: 'you' },
           scope,
+          learned: null,
         };
     }
     const definition = assumptionDefinitions.get(key);
     if (!definition) throw new Error(`no assumption "${key}"`);
-    return { key, value: definition.figure.usual, source: definition.figure.source, scope: scopes[0] ?? 'project' };
+    const scope = scopes[0] ?? 'project';
+    const { usual, source } = definition.figure;
+    const learned = this.learnedOf(key);
+    return learned === null
+      ? { key, value: usual, source, scope, learned: null }
+      : { key, value: usual * learned.times, source: { kind: 'your log' }, scope, learned: learned.of };
+  }
+
+  /**
+   * What the log makes of the table's figure of a key: minutes by their factor, a spreading rate by how much more is used.
+   * @returns null where it has no part in it
+   */
+  private learnedOf(key: string): { times: number; of: LearnedFactor } | null {
+    if (this.log === nothingLearned) return null;
+    const [group, coatingId = '', name = ''] = key.split('.');
+    if (group === 'session' || (group === 'labor' && key !== 'labor.overheadPercent')) {
+      const of = this.log.minutesOf(key);
+      return of && { times: of.factor, of };
+    }
+    if (group === 'coating' && name.startsWith('spreadingRate')) {
+      const of = this.log.amountOf(coatingId);
+      return of && { times: 1 / of.factor, of };
+    }
+    return null;
   }
 
   /** The bare number, for computing. */
   number(key: string, scopes: readonly string[] = []): number {
-    if (this.byKey.size === 0) {
+    if (this.byKey.size === 0 && this.log === nothingLearned) {
       const definition = assumptionDefinitions.get(key);
       if (definition) return definition.figure.usual;
     }

@@ -1,7 +1,7 @@
+import type { AirLimits } from '../calendar/weather/coatingHours';
 import type { CoatRange, HidingRow } from '../color/coatsUntilHidden';
 import type { Source } from '../kernel/source';
 import type { AllowedInterval } from '../state/joint';
-import type { WeatherLimits } from '../state/step';
 import type { Film, Sheen } from '../state/surfaceState';
 import type { CutStock } from './cutStock';
 import type { Figure } from './figure';
@@ -99,7 +99,7 @@ export interface Coating {
   openedLifeMonths: Figure;
   /** Hours that a mixed portion keeps, for what is mixed before use. */
   mixedLifeHours: number | null;
-  limits: WeatherLimits;
+  limits: AirLimits;
   sheens: readonly Sheen[];
   outdoors: 'yes' | 'no' | 'ifSealed' | 'ifLabelled';
   topcoat: TopcoatDemand;

@@ -2,12 +2,14 @@ import { z } from 'zod';
 import { acknowledgment } from './entities/acknowledgment';
 import { ad } from './entities/ad';
 import { artwork } from './entities/artwork';
+import { benchPlan } from './entities/benchPlan';
 import { colorCard } from './entities/colorCard';
 import { fill } from './entities/fill';
 import { gap } from './entities/gap';
 import { inspiration } from './entities/inspiration';
 import { layout } from './entities/layout';
 import { ledgerLine } from './entities/ledgerLine';
+import { logEntry } from './entities/logEntry';
 import { namedPlan } from './entities/namedPlan';
 import { offer } from './entities/offer';
 import { option } from './entities/option';
@@ -25,12 +27,14 @@ import { sighting } from './entities/sighting';
 import { slot } from './entities/slot';
 import { source } from './entities/source';
 import { spot } from './entities/spot';
+import { stepRun } from './entities/stepRun';
 import { studioRecipe } from './entities/studioRecipe';
 import { supply } from './entities/supply';
 import { supplyPlace } from './entities/supplyPlace';
 import { supplyUse } from './entities/supplyUse';
 import { tool } from './entities/tool';
 import { trip } from './entities/trip';
+import { weatherDay } from './entities/weatherDay';
 import type { Entity, Row } from './entity';
 
 /** Every kind of row. Snapshots and files list the tables in this order. */
@@ -66,6 +70,10 @@ const listed = [
   layout,
   namedPlan,
   supplyPlace,
+  weatherDay,
+  benchPlan,
+  stepRun,
+  logEntry,
 ] as const;
 
 type Listed = (typeof listed)[number];

@@ -33,6 +33,10 @@ export type TripRow = RowOf<'trips'>;
 export type AdRow = RowOf<'ads'>;
 export type ReceiptRow = RowOf<'receipts'>;
 export type PriceNoteRow = RowOf<'priceNotes'>;
+export type WeatherDayRow = RowOf<'weatherDays'>;
+export type BenchPlanRow = RowOf<'benchPlans'>;
+export type StepRunRow = RowOf<'stepRuns'>;
+export type LogEntryRow = RowOf<'logEntries'>;
 
 /** Rows of the studio that all its projects share. */
 export type HouseRows = { [T in HouseTable]: RowOf<T>[] };

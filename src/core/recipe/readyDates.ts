@@ -1,17 +1,11 @@
-import { cureFactor, dryingFactor } from '../calendar/climate';
 import type { WorkWindows } from '../calendar/workWindows';
 import type { Assumptions } from '../catalog/assumptions';
-import { isWaterborne } from '../catalog/coating';
-import { useDemands } from '../catalog/uses.data';
 import type { Step } from '../state/step';
-import type { ZoneUse } from '../surface/zone';
 import type { RecipePlan } from './computeRecipe';
-import { climateOf } from './recipeContext';
+import { curingOf } from './curing';
 
 const HOUR_MS = 3_600_000;
 const MINUTE_MS = 60_000;
-/** Nothing handled daily is called usable before three days (a modelling choice). */
-const LEAST_HANDLED_HOURS = 72;
 
 /** A step with its place in the calendar, epoch milliseconds. */
 export interface LaidStep {
@@ -110,36 +104,12 @@ export function readyDates(
   }
   let standsMs = free;
   let usableMs = free;
-  const strictest = strictestUse(plan.uses);
-  const climate = climateOf(assumptions);
-  for (const layer of plan.layers) {
-    const coats = plan.steps.filter((step) => step.layerId === layer.id);
+  for (const { layerId, handleHours, usableHours } of curingOf(plan, assumptions)) {
+    const coats = plan.steps.filter((step) => step.layerId === layerId);
     const last = Math.max(0, ...coats.map((step) => ends.get(step.id) ?? 0));
     if (last === 0) continue;
-    const scopes = [`supply:${layer.supplyKey}`];
-    const waterborne = isWaterborne(layer.coating);
-    const handle =
-      assumptions.number(`coating.${layer.coating.id}.handleHours`, scopes) * dryingFactor(climate, waterborne);
-    const cureHours =
-      assumptions.number(`coating.${layer.coating.id}.fullCureDays`, scopes) * 24 * cureFactor(climate, waterborne);
-    const share = assumptions.number('readiness.handledCurePercent') / 100;
-    const needed =
-      strictest === 'handle'
-        ? handle
-        : strictest === 'quarterCure'
-          ? Math.max(handle, LEAST_HANDLED_HOURS, cureHours * share)
-          : Math.max(handle, cureHours);
-    standsMs = Math.max(standsMs, last + handle * HOUR_MS);
-    usableMs = Math.max(usableMs, last + needed * HOUR_MS);
+    standsMs = Math.max(standsMs, last + handleHours * HOUR_MS);
+    usableMs = Math.max(usableMs, last + usableHours * HOUR_MS);
   }
   return { laid, standsMs, usableMs };
-}
-
-type Readiness = (typeof useDemands)[ZoneUse]['readyAfter'];
-const readinessOrder: readonly Readiness[] = ['handle', 'quarterCure', 'fullCure'];
-
-/** What the strictest of the uses waits for. */
-function strictestUse(uses: ReadonlySet<ZoneUse>): Readiness {
-  const ranks = [...uses].map((use) => readinessOrder.indexOf(useDemands[use].readyAfter));
-  return readinessOrder[Math.max(0, ...ranks)] ?? 'handle';
 }

@@ -1,3 +1,4 @@
+import type { AirLimits } from '../calendar/weather/coatingHours';
 import type { Source } from '../kernel/source';
 import type { AllowedInterval } from './joint';
 import type { PreparationKind } from './preparation';
@@ -35,17 +36,6 @@ export interface Mix {
 /** Where a step can be done. */
 export type Place = 'indoors' | 'ventilated' | 'outdoors';
 
-/** Limits of the weather or the room while working and drying; temperatures in °C, humidity in percent. */
-export interface WeatherLimits {
-  minimumC: number;
-  maximumC: number;
-  maximumHumidity: number;
-  /** Least difference between the surface and the dew point, where the product asks for one. */
-  dewSpreadC: number | null;
-  nightMinimumC: number | null;
-  windLimitMPerS: number | null;
-}
-
 /** One step of a recipe, carrying what a schedule will need. Minutes are hands-on, at the studio's skill. */
 export interface Step {
   id: string;
@@ -64,7 +54,7 @@ export interface Step {
   /** Steps with the same key share one set-up: supply and tool. */
   batchKey: string | null;
   place: Place;
-  limits: WeatherLimits | null;
+  limits: AirLimits | null;
   /**
    * Drying after the step, in the air of the project: dry to touch, may be handled, fully cured; and the drying place
    * it takes until it may be handled, m².

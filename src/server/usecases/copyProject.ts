@@ -29,6 +29,7 @@ function nextSeason(file: ProjectFile): ProjectFile {
       ...file.project,
       revealDate: file.project.brief.comesAgain ? aYearLater(file.project.revealDate) : null,
       standsUntil: null,
+      workshop: { ...file.project.workshop, exceptions: [] },
       brief: {
         ...file.project.brief,
         weeks: [],
@@ -55,6 +56,10 @@ function nextSeason(file: ProjectFile): ProjectFile {
     acknowledgments: [],
     inspirations: [],
     photos: [],
+    weatherDays: [],
+    benchPlans: [],
+    stepRuns: [],
+    logEntries: [],
   };
 }
 

@@ -86,6 +86,17 @@ export const stages: readonly Stage[] = [
       return short ? 'over' : '';
     },
   },
+  {
+    path: 'bench',
+    load: async () => (await import('../stages/bench')).BenchPage,
+    name: 'Bench',
+    key: 'k',
+    about: 'Bench: what is done when',
+    figure: ({ stepRuns }) => {
+      const atHand = stepRuns.filter(({ state }) => state === 'running').length;
+      return atHand > 0 ? `${atHand} at hand` : '';
+    },
+  },
 ];
 
 /** Pages of a project that belong to a stage and have an address of their own. */

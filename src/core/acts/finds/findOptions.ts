@@ -2,7 +2,7 @@ import type { FindRow, ProjectRows } from '../../model/rows';
 import { withoutPiece } from '../../recipe/withoutPiece';
 import { type Decision, isRefusal, refuse } from '../act';
 import { type RowChange, update } from '../changes';
-import { removeOptions, removeRecipes } from '../rowActs';
+import { removeOptions } from '../rowActs';
 import { after } from '../rowsAfter';
 
 /**
@@ -15,6 +15,7 @@ export function withoutFind(rows: ProjectRows, find: FindRow, isKept: boolean): 
   const gone = new Set(rows.options.filter(uses).map(({ id }) => id));
   const left = rows.options.filter(({ id }) => !gone.has(id));
   const changes: RowChange[] = [];
+  const recipeIds = new Set<string>();
   for (const recipe of rows.recipes) {
     const own = recipe.body.pieces.filter((piece) => piece.findId === find.id);
     const stays =
@@ -31,9 +32,10 @@ export function withoutFind(rows: ProjectRows, find: FindRow, isKept: boolean): 
     }
     const body = own.reduce((rest, { id }) => withoutPiece(rest, id), recipe.body);
     const isOrphan = body.pieces.length === 0 && !left.some((option) => option.recipeId === recipe.id);
-    changes.push(...(isOrphan ? removeRecipes(rows, new Set([recipe.id])) : [update('recipes', recipe.id, { body })]));
+    if (isOrphan) recipeIds.add(recipe.id);
+    else changes.push(update('recipes', recipe.id, { body }));
   }
-  return [...changes, ...removeOptions(rows, (option) => gone.has(option.id))];
+  return [...changes, ...removeOptions(rows, (option) => gone.has(option.id), { recipeIds })];
 }
 
 /**

@@ -12,7 +12,7 @@ export const removeSlot = projectAct({
   decide: (rows, payload) =>
     rows.slots.some((slot) => slot.id === payload.id)
       ? [
-          ...removeOptions(rows, (option) => option.slotId === payload.id, new Set([payload.id])),
+          ...removeOptions(rows, (option) => option.slotId === payload.id, { slotIds: new Set([payload.id]) }),
           remove('slots', payload.id),
         ]
       : refuse('id', payload.id, 'a slot that is still there'),

@@ -15,7 +15,7 @@ export const removeSpot = projectAct({
     const slots = rows.slots.filter((slot) => slot.spotId === payload.id);
     const ids = new Set(slots.map((slot) => slot.id));
     return [
-      ...removeOptions(rows, (option) => ids.has(option.slotId), ids),
+      ...removeOptions(rows, (option) => ids.has(option.slotId), { slotIds: ids, spotIds: new Set([payload.id]) }),
       ...slots.map((slot) => remove('slots', slot.id)),
       remove('spots', payload.id),
     ];

@@ -1,8 +1,8 @@
+import type { AirLimits } from '../../calendar/weather/coatingHours';
 import type { CoatRange } from '../../color/coatsUntilHidden';
 import { commonPractice } from '../../kernel/source';
 import { ML_PER_US_FLUID_OUNCE, ML_PER_US_GALLON, ML_PER_US_PINT, ML_PER_US_QUART } from '../../kernel/units';
 import type { AllowedInterval } from '../../state/joint';
-import type { WeatherLimits } from '../../state/step';
 import type { Coating, PackSize } from '../coating';
 import { type Figure, figure } from '../figure';
 
@@ -13,7 +13,7 @@ const three = ([low, usual, high]: Three): Figure => figure(low, usual, high);
 const coats = ([minimum, typical, maximum]: Three): CoatRange => ({ minimum, typical, maximum });
 
 /** Air and humidity while brushing and drying. */
-export const brushWeather = (maximumHumidity: number, minimumC = 10, maximumC = 32): WeatherLimits => ({
+export const brushWeather = (maximumHumidity: number, minimumC = 10, maximumC = 32): AirLimits => ({
   minimumC,
   maximumC,
   maximumHumidity,
@@ -23,7 +23,7 @@ export const brushWeather = (maximumHumidity: number, minimumC = 10, maximumC = 
 });
 
 /** Weather for an aerosol: 10 to 32 °C, 3 °C over the dew point, wind to 10 mph (4.47 m/s). */
-export const sprayWeather: WeatherLimits = {
+export const sprayWeather: AirLimits = {
   minimumC: 10,
   maximumC: 32,
   maximumHumidity: 65,

@@ -30,6 +30,7 @@ import {
 } from '../fields';
 import { taxSchema } from '../values/price';
 import { lengthMm } from '../values/surface';
+import { workshopSchema } from '../values/workshop';
 
 const household = z.strictObject({
   youngestChildYears: wholeNumber(0, 17, 'years').nullable(),
@@ -101,5 +102,7 @@ export const project = defineEntity({
     eye: keyOf(hidingThresholds),
     household,
     brief,
+    /** When and where the making is done. */
+    workshop: workshopSchema,
   },
 });

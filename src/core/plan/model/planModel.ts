@@ -1,10 +1,21 @@
 import { Assumptions } from '../../catalog/assumptions';
+import { nothingLearned } from '../../catalog/learned';
 import { supplyKind } from '../../catalog/supplyKinds';
 import { CUTTING_MACHINE } from '../../catalog/tools';
 import type { Pin } from '../../cutting/question';
 import type { Memo } from '../../kernel/memo';
 import { toMicro } from '../../kernel/micro';
-import type { ColorCardRow, FillRow, OptionRow, OverrideRow, PieceRow, ProjectRows, SlotRow } from '../../model/rows';
+import { learnFactors } from '../../log/learnFactors';
+import type {
+  ColorCardRow,
+  FillRow,
+  LogEntryRow,
+  OptionRow,
+  OverrideRow,
+  PieceRow,
+  ProjectRows,
+  SlotRow,
+} from '../../model/rows';
 import type { PackPurchase } from '../../pricing/cheapestPacks';
 import type { Tax } from '../../pricing/priceStory';
 import { computeRecipe, type RecipePlan } from '../../recipe/computeRecipe';
@@ -56,7 +67,10 @@ export class PlanModel {
     this.rows = rows;
     this.cutter = cutter;
     this.memo = memo;
-    this.assumptions = memo.part(assumptionsOf, '', { overrides: rows.overrides });
+    this.assumptions = memo.part(assumptionsOf, '', {
+      overrides: rows.overrides,
+      logEntries: rows.logEntries,
+    });
     this.index = rowIndex(rows, memo);
   }
 
@@ -301,7 +315,8 @@ export class PlanModel {
 
 const noPins: readonly Pin[] = Object.freeze([]);
 
-const assumptionsOf = (of: { overrides: readonly OverrideRow[] }) => new Assumptions(of.overrides);
+const assumptionsOf = (of: { overrides: readonly OverrideRow[]; logEntries: readonly LogEntryRow[] }) =>
+  new Assumptions(of.overrides, of.logEntries.length === 0 ? nothingLearned : learnFactors(of.logEntries));
 
 type RecipeInputs = { recipeId: string; body: RecipeBody } & Omit<
   RecipeContext,

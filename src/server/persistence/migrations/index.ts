@@ -15,6 +15,7 @@ import { Cutting1765300000000 } from './1765300000000-cutting';
 import { Balance1765400000000 } from './1765400000000-balance';
 import { Plans1765500000000 } from './1765500000000-plans';
 import { SupplyPlaces1765600000000 } from './1765600000000-supply-places';
+import { Bench1765700000000 } from './1765700000000-bench';
 
 /** All migrations, oldest first. */
 export const migrations = [
@@ -35,4 +36,5 @@ export const migrations = [
   Balance1765400000000,
   Plans1765500000000,
   SupplyPlaces1765600000000,
+  Bench1765700000000,
 ];

@@ -1,5 +1,6 @@
 import type { ProjectRow } from '@core/model/rows';
 import { emptyBrief, emptyHousehold } from '@core/state/brief';
+import { usualWorkshop } from '@core/state/workshop';
 
 const dollarCountries = /^en-US/;
 
@@ -27,5 +28,6 @@ export function defaultProject(
     eye: 'ordinary',
     household: emptyHousehold,
     brief: emptyBrief,
+    workshop: usualWorkshop,
   };
 }

@@ -1,5 +1,6 @@
 import { arrivals } from './arrivals';
 import { balance } from './balance';
+import { bench } from './bench';
 import { briefAndSketch } from './briefAndSketch';
 import { briefFelt } from './briefFelt';
 import { cutting } from './cutting';
@@ -29,6 +30,7 @@ export const fileUpgrades: readonly FileUpgrade[] = [
   balance,
   plans,
   supplyPlaces,
+  bench,
 ];
 
 /** Brings an older file to the present shape, step by step; a file without a known version is given back as it is. */

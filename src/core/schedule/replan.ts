@@ -1,0 +1,52 @@
+import { type BenchProblem, type BenchSchedule, isBetter, type Minute, startOf } from './benchProblem';
+import { layTasks } from './layTasks';
+import { type TaskGraph, taskGraph } from './taskGraph';
+
+/** Where a task lay in the plan that is kept. */
+export interface KeptPlace {
+  taskId: string;
+  start: Minute;
+  /** Put there by hand: it begins no earlier, however much room there is. */
+  isPinned: boolean;
+}
+
+/** What is planned for the coming day is moved only where it would be late otherwise. */
+const SETTLED_MINUTES = 1440;
+
+/**
+ * Plans anew from a plan that is kept: what is done or at hand stays where it is; what cannot begin any more is begun
+ * later, and what follows moves with it and no more. What is further away than a day may also be done sooner where that is
+ * better; what is planned for the coming day only where less is late then.
+ * @returns the plan, and how many tasks lie elsewhere than they were kept
+ */
+export function replan(
+  problem: BenchProblem,
+  kept: readonly KeptPlace[],
+  graph: TaskGraph = taskGraph(problem),
+): { schedule: BenchSchedule; moved: number } {
+  const places = new Map(kept.map((place) => [graph.numberOf.get(place.taskId) ?? -1, place]));
+  // Earlier is more urgent; what is new comes where its tasks belong, behind all that was planned.
+  const urgency = graph.tasks.map(
+    (task, n) => -(places.get(n)?.start ?? Math.max(task.earliest, problem.now) + 10_000_000),
+  );
+  const lay = (holds: (place: KeptPlace) => boolean) => {
+    const heldUntil = new Map<number, Minute>();
+    for (const [n, place] of places) if (place.isPinned || holds(place)) heldUntil.set(n, place.start);
+    return layTasks(problem, graph, { urgency, heldUntil, patienceMinutes: 1440 });
+  };
+  const settled = lay(() => true);
+  const later = lay(({ start }) => start < problem.now + SETTLED_MINUTES);
+  const free = lay(() => false);
+  const best = isBetter(later.score, settled.score) ? later : settled;
+  const schedule = free.score.lateMinutes < best.score.lateMinutes ? free : best;
+  return { schedule, moved: movedFrom(kept, schedule) };
+}
+
+/** How many tasks begin at another time than they were kept. */
+export function movedFrom(kept: readonly KeptPlace[], schedule: BenchSchedule): number {
+  const starts = new Map(schedule.tasks.map((task) => [task.taskId, startOf(task)]));
+  return kept.filter(({ taskId, start }) => {
+    const now = starts.get(taskId);
+    return now !== undefined && now !== start;
+  }).length;
+}

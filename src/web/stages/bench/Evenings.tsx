@@ -1,0 +1,69 @@
+import { formatMinutes } from '@core/kernel/formatMinutes';
+import { OWN_HANDS } from '@core/schedule/benchOfPlan';
+import { waitWords } from '@core/schedule/benchWords';
+import type { BenchBlock, BenchDay } from '@core/schedule/eveningsOf';
+import { useLocale, useRows } from '../../app/projectStore';
+import { dateWords } from '../../app/words';
+import { Swatch } from '../../ui/basics';
+import styles from './bench.module.css';
+import { clock } from './DryingLine';
+
+/** Day by day: what is done, in order, with what dries afterwards. On a phone this is the week. */
+export function Evenings(props: {
+  days: readonly BenchDay[];
+  selectedId: string | null;
+  onSelect: (id: string | null) => void;
+}) {
+  return (
+    <ol className={styles.evenings}>
+      {props.days.map((day) => (
+        <li key={day.date}>
+          <h3>
+            {dateWords(day.date)} <small className="muted">{formatMinutes(day.minutes)} of hands</small>
+          </h3>
+          <ol>
+            {day.blocks.map((block) => (
+              <BlockLine
+                key={block.id}
+                block={block}
+                isChosen={block.id === props.selectedId}
+                onSelect={() => props.onSelect(block.id === props.selectedId ? null : block.id)}
+              />
+            ))}
+          </ol>
+        </li>
+      ))}
+    </ol>
+  );
+}
+
+/** One block in a list: when, what, what dries till when. */
+function BlockLine(props: { block: BenchBlock; isChosen: boolean; onSelect: () => void }) {
+  const { block } = props;
+  const locale = useLocale();
+  const { project } = useRows();
+  const helper = project.workshop.helpers.find(({ id }) => id === block.workerId);
+  return (
+    <li className={styles.block} data-chosen={props.isChosen || undefined}>
+      <span className={styles.when}>{clock(block.start, locale.timeZone)}</span>
+      <div>
+        {block.tasks.map(({ job, start }) => (
+          <p key={`${job.task.id} ${start}`}>
+            {job.color && <Swatch color={job.color} />} <b>{job.title}</b>
+            {job.dries && <small className="muted"> dries {waitWords(job.dries.handleMinutes)}</small>}
+          </p>
+        ))}
+        <small className="muted">
+          {formatMinutes(block.end - block.start)}
+          {block.setUpMinutes + block.cleanUpMinutes > 0
+            ? `, ${formatMinutes(block.setUpMinutes + block.cleanUpMinutes)} of it to set up and clean`
+            : ''}
+          {block.workerId !== null && block.workerId !== OWN_HANDS && helper ? `, ${helper.name}` : ''}
+        </small>
+      </div>
+      <button type="button" onClick={props.onSelect} aria-expanded={props.isChosen}>
+        Move
+      </button>
+    </li>
+  );
+}

@@ -1,0 +1,150 @@
+import { dateAfter } from '@core/calendar/localDates';
+import { taskIdOf } from '@core/schedule/benchJobs';
+import { type Bench, benchOfPlan } from '@core/schedule/benchOfPlan';
+import { type BenchSchedule, isBetter, type Stretch } from '@core/schedule/benchProblem';
+import { firstSchedule } from '@core/schedule/improveSchedule';
+import { lowerBound } from '@core/schedule/lowerBound';
+import { keptOf } from '@core/schedule/moveTasks';
+import { type KeptPlace, replan } from '@core/schedule/replan';
+import { type TaskGraph, taskGraph } from '@core/schedule/taskGraph';
+import { verifySchedule } from '@core/schedule/verifySchedule';
+import type { Help } from '@core/schedule/whatHelps';
+import { minuteOf } from '@core/schedule/workerWindows';
+import { proxy, type Remote, wrap } from 'comlink';
+import { useEffect, useMemo, useRef, useState } from 'react';
+import { usePlan } from '../../app/projectStore';
+import type { ScheduleWork } from '../../workers/schedule.worker';
+
+/** The plan moves on with the clock in steps of this, so that it stands still while it is read. */
+const STEP_MS = 5 * 60_000;
+const EVENING_FROM = 1080;
+const EVENING_TO = 1200;
+const DAYS_OF_A_WEEK = 7;
+
+/** The bench as it is shown. */
+export interface BenchState {
+  bench: Bench;
+  graph: TaskGraph;
+  /** The plan that is worked by: the kept one moved on to the present, else the best that was found. */
+  schedule: BenchSchedule;
+  /** Tasks that were put where they are by hand. */
+  pinned: ReadonlySet<string>;
+  /** Whether a plan is kept. */
+  isKept: boolean;
+  /** How many tasks had to move since it was kept. */
+  moved: number;
+  /** A better plan than the kept one; null where there is none. */
+  better: BenchSchedule | null;
+  /** How far the search is, 0 to 1; null while nothing is searched. */
+  progress: number | null;
+  /** What no plan can be better than. */
+  bound: BenchSchedule['score'];
+  helps: readonly Help[];
+  stop: () => void;
+}
+
+let worker: Remote<ScheduleWork> | null = null;
+function scheduleWorker(): Remote<ScheduleWork> {
+  worker ??= wrap<ScheduleWork>(
+    new Worker(new URL('../../workers/schedule.worker.ts', import.meta.url), { type: 'module' }),
+  );
+  return worker;
+}
+
+/** Compiles the bench, plans it at once, has it improved in a worker, and shows nothing that its check does not pass. */
+export function useBench(): BenchState {
+  const plan = usePlan();
+  const nowMs = Math.ceil(plan.asOfMs / STEP_MS) * STEP_MS;
+  const { rows } = plan;
+  const latest = useRef(plan);
+  latest.current = plan;
+  // biome-ignore lint/correctness/useExhaustiveDependencies: a plan of the same rows a minute later gives the same bench
+  const bench = useMemo(() => benchOfPlan(latest.current, nowMs), [rows, nowMs]);
+  const graph = useMemo(() => taskGraph(bench.problem), [bench]);
+  const keptRow = useMemo(() => [...rows.benchPlans].sort((a, b) => b.madeAtMs - a.madeAtMs)[0], [rows.benchPlans]);
+  const kept = useMemo(
+    (): KeptPlace[] | null =>
+      keptRow?.placed.map((place) => ({
+        taskId: taskIdOf(place),
+        start: Math.round(place.atMs / 60_000),
+        isPinned: place.pinned,
+      })) ?? null,
+    [keptRow],
+  );
+  const before = useRef<KeptPlace[] | null>(null);
+  const first = useMemo(() => {
+    const base = kept ?? before.current;
+    return base
+      ? replan(bench.problem, base, graph)
+      : { schedule: firstSchedule(bench.problem, graph).schedule, moved: 0 };
+  }, [bench, graph, kept]);
+  const [found, setFound] = useState<{ bench: Bench; schedule: BenchSchedule } | null>(null);
+  const [progress, setProgress] = useState<number | null>(null);
+  const [helps, setHelps] = useState<readonly Help[]>([]);
+  useEffect(() => {
+    let current = true;
+    const take = (schedule: BenchSchedule) => {
+      if (current && verifySchedule(bench.problem, schedule).length === 0) setFound({ bench, schedule });
+    };
+    setProgress(0);
+    const searcher = scheduleWorker();
+    searcher
+      .improve(
+        bench.problem,
+        proxy((share, best) => {
+          if (!current) return;
+          setProgress(share);
+          take(best);
+        }),
+      )
+      .then(async (best) => {
+        if (!current || !best) return;
+        take(best);
+        setProgress(null);
+        const evenings = new Map<string, Stretch>();
+        for (let n = 0; n < DAYS_OF_A_WEEK; n += 1) {
+          const date = dateAfter(bench.from, n);
+          const at = (minute: number) => minuteOf(date, minute, latest.current.rows.project.timeZone);
+          evenings.set(date, { start: at(EVENING_FROM), end: at(EVENING_TO) });
+        }
+        const told = await searcher.helps(bench.problem, bench.from, evenings, best);
+        if (current) setHelps(told);
+      })
+      .catch(() => {
+        // A worker that broke is begun anew with the next question; the plan that is shown stands.
+        worker = null;
+        if (current) setProgress(null);
+      });
+    return () => {
+      current = false;
+      void searcher.stop();
+    };
+  }, [bench]);
+  const other = found?.bench === bench && isBetter(found.schedule.score, first.schedule.score) ? found.schedule : null;
+  const schedule = kept === null ? (other ?? first.schedule) : first.schedule;
+  // What was shown is where the next plan starts, so that it does not jump about as time goes on.
+  useEffect(() => {
+    before.current = keptOf(schedule);
+  }, [schedule]);
+  const bound = useMemo(() => lowerBound(bench.problem, graph), [bench, graph]);
+  const pinned = useMemo(
+    () => new Set(kept?.filter(({ isPinned }) => isPinned).map(({ taskId }) => taskId) ?? []),
+    [kept],
+  );
+  return {
+    bench,
+    graph,
+    schedule,
+    pinned,
+    isKept: kept !== null,
+    moved: kept === null ? 0 : first.moved,
+    better: kept === null ? null : other,
+    progress,
+    bound,
+    helps,
+    stop: () => {
+      void scheduleWorker().stop();
+      setProgress(null);
+    },
+  };
+}
