@@ -72,8 +72,8 @@ function moveDates(file: unknown, nowMs: number): unknown {
     return { ...week, monday: day.toISOString().slice(0, 10) };
   });
   // What shops take off, what was seen and bought, what goes back: every date in these tables moves.
-  const { sources, sightings, receipts, trips, ads, pieces } = demo;
-  const tables = JSON.stringify({ sources, sightings, receipts, ads, pieces });
+  const { sources, sightings, receipts, trips, ads, pieces, weatherDays } = demo;
+  const tables = JSON.stringify({ sources, sightings, receipts, ads, pieces, weatherDays });
   // A trip stays on its day of the week: its stops are open on some days only.
   const wholeWeeks = Math.ceil(days / 7) * 7;
   return {
@@ -82,6 +82,15 @@ function moveDates(file: unknown, nowMs: number): unknown {
     trips: JSON.parse(moveDays(JSON.stringify(trips), wholeWeeks)) as typeof trips,
     project: { ...demo.project, revealDate: moved, brief: { ...demo.project.brief, weeks } },
     ledger: demo.ledger.map((line) => ({ ...line, atMs: line.atMs + days * MS_PER_DAY })),
+    logEntries: demo.logEntries.map((entry) => ({ ...entry, atMs: entry.atMs + days * MS_PER_DAY })),
+    stepRuns: demo.stepRuns.map(({ stretches, doneMs, ...run }) => ({
+      ...run,
+      stretches: stretches.map(({ startMs, endMs }) => ({
+        startMs: startMs + days * MS_PER_DAY,
+        endMs: endMs === null ? null : endMs + days * MS_PER_DAY,
+      })),
+      doneMs: doneMs === null ? null : doneMs + days * MS_PER_DAY,
+    })),
   };
 }
 

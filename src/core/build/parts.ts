@@ -78,7 +78,7 @@ export function sawing(parts: readonly BuildPart[], hint = ''): BuildWork {
   return work({
     id: 'saw',
     kind: 'saw',
-    title: `Saw the ${cuts} parts to size, ease their edges`,
+    title: cuts === 1 ? 'Saw the part to size, ease its edges' : `Saw the ${cuts} parts to size, ease their edges`,
     hint: hint || 'a stop at the saw makes like parts alike; or ask the shop to cut by the list',
     rate: 'sawCut',
     units: cuts,

@@ -144,7 +144,7 @@ export class Plan {
 
   /** What was worked already: the hours as if nothing were done yet, less those that are left. */
   private doneMinutes(): number {
-    if (this.chosen.every((fill) => !fill.model.isDone)) return 0;
+    if (this.chosen.every((fill) => !this.model.isBegun(fill.model))) return 0;
     const open = this.chosen.map((fill) => ({ ...fill, model: this.model.asIfOpen(fill.model) }));
     return Math.max(0, sumsOf(this.model, new DrawTotals(open), open).minutes.likely - this.sums.minutes.likely);
   }

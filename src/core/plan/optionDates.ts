@@ -1,9 +1,10 @@
-import { WorkWindows } from '../calendar/workWindows';
+import { ordinaryWeek, WorkWindows } from '../calendar/workWindows';
 import type { Assumptions } from '../catalog/assumptions';
 import { fromMicro } from '../kernel/micro';
 import { MS_PER_DAY } from '../kernel/units';
 import type { RecipePlan } from '../recipe/computeRecipe';
 import { type ReadyDates, readyDates, scheduleWork } from '../recipe/readyDates';
+import type { Workshop } from '../state/workshop';
 import { daysUntilHere } from './comesOn';
 import type { OptionModel } from './model/optionModel';
 import type { PlanModel } from './model/planModel';
@@ -27,12 +28,12 @@ export interface OptionDates {
  */
 export function optionDates(model: PlanModel, option: OptionModel, count: number, asOfMs: number): OptionDates {
   const { memo, assumptions } = model;
-  const { timeZone } = model.rows.project;
+  const { timeZone, workshop } = model.rows.project;
   const leadDays = Math.max(
     0,
     ...option.offers.map(({ offer }) => daysUntilHere(offer, model.orderedMs(offer.id), asOfMs, timeZone)),
   );
-  const windows = memo.part(windowsFrom, '', { asOfMs, timeZone });
+  const windows = memo.part(windowsFrom, '', { asOfMs, timeZone, week: workshop.week });
   const startMs = asOfMs + leadDays * MS_PER_DAY;
   const { recipe } = option;
   const ready =
@@ -42,7 +43,11 @@ export function optionDates(model: PlanModel, option: OptionModel, count: number
   return memo.part(datesPart, option.option.id, { option, count, windows, startMs, leadDays, ready });
 }
 
-const windowsFrom = (of: { asOfMs: number; timeZone: string }) => new WorkWindows(of.asOfMs, of.timeZone);
+/** The stylist's week; the ordinary one where nobody works in any week. */
+function windowsFrom(of: { asOfMs: number; timeZone: string; week: Workshop['week'] }): WorkWindows {
+  const week = of.week.map((day) => day.map(({ fromMinute, toMinute }) => [fromMinute, toMinute] as const));
+  return new WorkWindows(of.asOfMs, of.timeZone, week.some((day) => day.length > 0) ? week : ordinaryWeek);
+}
 
 const readyPart = (of: { recipe: RecipePlan; assumptions: Assumptions; windows: WorkWindows; startMs: number }) =>
   readyDates(of.recipe, of.assumptions, of.windows, of.startMs);

@@ -380,7 +380,9 @@ class BenchMaker {
 
   /** Setting an option in its place, after all that it is made of and all that the place needs first. */
   private addFill({ model, count }: PlannedFill): Deliverable {
-    const { option, slot, recipe, isDone, hands, offers } = model;
+    const { option, slot, recipe, isDone, offers } = model;
+    // What was set in its place already still stands on the line.
+    const { hands } = isDone ? model : this.plan.model.asIfOpen(model);
     const made = recipe && !isDone ? (this.lastOf.get(recipe.recipeId) ?? []) : [];
     const ends = made.map(({ taskId, allowed }) => ({ taskId, waitMinutes: allowed[0]?.fromMinutes ?? 0 }));
     if (recipe && !isDone)

@@ -20,7 +20,12 @@ export interface Moved {
 
 /** A plan as it is kept: where everything in it begins. */
 export const keptOf = (schedule: BenchSchedule, pinned: ReadonlySet<string> = new Set()): KeptPlace[] =>
-  schedule.tasks.map((task) => ({ taskId: task.taskId, start: startOf(task), isPinned: pinned.has(task.taskId) }));
+  schedule.tasks.map((task) => ({
+    taskId: task.taskId,
+    start: startOf(task),
+    end: endOf(task),
+    isPinned: pinned.has(task.taskId),
+  }));
 
 /**
  * Puts tasks at another time by hand: what follows moves with them and no more; what was before them stays. What cannot
@@ -38,7 +43,8 @@ export function moveTasks(
   const moving = new Set(taskIds);
   const start = Math.max(problem.now, to.start);
   const wanted = keptOf(from.schedule, from.pinned).map(
-    (place): KeptPlace => (moving.has(place.taskId) ? { taskId: place.taskId, start, isPinned: true } : place),
+    (place): KeptPlace =>
+      moving.has(place.taskId) ? { ...place, start, end: start + place.end - place.start, isPinned: true } : place,
   );
   const { schedule } = replan(problem, wanted, graph);
   const laid = schedule.tasks.filter(({ taskId }) => moving.has(taskId));
@@ -49,7 +55,7 @@ export function moveTasks(
     kept: keptOf(schedule, pinned),
     isThere: laid.length === moving.size && laid.every((task) => startOf(task) >= start && endOf(task) <= to.end),
     start: laid.length === 0 ? null : Math.min(...laid.map(startOf)),
-    others: movedFrom(known, schedule),
+    others: movedFrom(problem, known, schedule),
     laterMinutes: schedule.score.end - from.schedule.score.end,
     moreLateMinutes: schedule.score.lateMinutes - from.schedule.score.lateMinutes,
   };

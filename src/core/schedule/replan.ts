@@ -1,4 +1,11 @@
-import { type BenchProblem, type BenchSchedule, isBetter, type Minute, startOf } from './benchProblem';
+import {
+  type BenchProblem,
+  type BenchSchedule,
+  isBetter,
+  type Minute,
+  type ScheduleScore,
+  startOf,
+} from './benchProblem';
 import { layTasks } from './layTasks';
 import { type TaskGraph, taskGraph } from './taskGraph';
 
@@ -6,12 +13,14 @@ import { type TaskGraph, taskGraph } from './taskGraph';
 export interface KeptPlace {
   taskId: string;
   start: Minute;
+  end: Minute;
   /** Put there by hand: it begins no earlier, however much room there is. */
   isPinned: boolean;
 }
 
 /** What is planned for the coming day is moved only where it would be late otherwise. */
 const SETTLED_MINUTES = 1440;
+const WORTH_MINUTES = 720;
 
 /**
  * Plans anew from a plan that is kept: what is done or at hand stays where it is; what cannot begin any more is begun
@@ -37,14 +46,20 @@ export function replan(
   const settled = lay(() => true);
   const later = lay(({ start }) => start < problem.now + SETTLED_MINUTES);
   const free = lay(() => false);
-  const best = isBetter(later.score, settled.score) ? later : settled;
+  const best = isWorthMoving(later.score, settled.score) ? later : settled;
   const schedule = free.score.lateMinutes < best.score.lateMinutes ? free : best;
-  return { schedule, moved: movedFrom(kept, schedule) };
+  return { schedule, moved: movedFrom(problem, kept, schedule) };
 }
 
-/** How many tasks begin at another time than they were kept. */
-export function movedFrom(kept: readonly KeptPlace[], schedule: BenchSchedule): number {
-  const starts = new Map(schedule.tasks.map((task) => [task.taskId, startOf(task)]));
+/** Whether moving what lies further away is worth the unrest: less is late then, or all is ready half a day sooner. */
+const isWorthMoving = (later: ScheduleScore, settled: ScheduleScore): boolean =>
+  later.lateMinutes < settled.lateMinutes || (isBetter(later, settled) && settled.end - later.end >= WORTH_MINUTES);
+
+/** How many tasks that are still to be done begin at another time than they were kept. */
+export function movedFrom(problem: BenchProblem, kept: readonly KeptPlace[], schedule: BenchSchedule): number {
+  const done = new Set(problem.tasks.filter(({ fixed }) => fixed !== null).map(({ id }) => id));
+  const open = schedule.tasks.filter(({ taskId }) => !done.has(taskId));
+  const starts = new Map(open.map((task) => [task.taskId, startOf(task)]));
   return kept.filter(({ taskId, start }) => {
     const now = starts.get(taskId);
     return now !== undefined && now !== start;

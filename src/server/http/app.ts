@@ -10,7 +10,7 @@ import { isAlive } from '../persistence/studios';
 import { Refusal, refused } from '../usecases/answer';
 import type { Environment } from '../usecases/environment';
 import { bodies } from './bodies';
-import { errorAnswer, guard, headers } from './guard';
+import { clock, errorAnswer, guard, headers } from './guard';
 import { handlerContext } from './handlerContext';
 import { houseHandlers } from './houseHandlers';
 import { photoHandlers } from './photoHandlers';
@@ -61,6 +61,10 @@ export function createApp(settings: AppSettings) {
   });
   app.use('*', headers());
   app.use('*', guard(settings.allowedHosts));
+  app.use(
+    '/api/*',
+    clock(() => environment.nowMs()),
+  );
   app.use('/api/*', compress());
   app.use('/assets/*', compress());
   app.use('/api/*', bodies());

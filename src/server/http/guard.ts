@@ -28,6 +28,14 @@ export function headers(): MiddlewareHandler {
   };
 }
 
+/** Says by which clock timers run: the server's, epoch milliseconds. */
+export function clock(nowMs: () => number): MiddlewareHandler {
+  return async (context, next) => {
+    await next();
+    context.header('x-now', String(nowMs()));
+  };
+}
+
 /**
  * Refuses what does not come from our own page: the Host must be one of ours (against DNS rebinding), a write must be JSON and must not come
  * from another origin, and no other site's page reads what is kept here. Pictures come as they are, with PUT: a form

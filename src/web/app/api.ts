@@ -5,6 +5,7 @@ import type { HouseImportProgress } from '@contract/house';
 import { presentRows } from '@core/formats/project/presentRows';
 import type { HouseRows, ProjectRows } from '@core/model/rows';
 import { putTabInto, studioOfTab } from '../ui/tabStudio';
+import { noteServerClock } from './serverClock';
 import type { ProjectLocale } from './words';
 
 /** A refusal of the server as an error; `gone` says that nobody answered and that trying again makes sense. */
@@ -75,6 +76,7 @@ async function send<N extends EndpointName>(
   const limit = AbortSignal.timeout(limitMs ?? (method === 'get' ? READ_LIMIT_MS : WRITE_LIMIT_MS));
   const studio = studioOfTab();
   let response: Response;
+  const askedMs = Date.now();
   try {
     response = await fetch(addressOf(name, places, query), {
       method: method.toUpperCase(),
@@ -91,6 +93,7 @@ async function send<N extends EndpointName>(
     throw new ApiError(0, silence);
   }
   adoptStudio(response.headers.get('x-studio'), studio);
+  noteServerClock(response.headers.get('x-now'), askedMs, Date.now());
   if (response.ok || response.status === 304) return response;
   let answer = silence;
   try {

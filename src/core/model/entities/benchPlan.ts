@@ -6,6 +6,7 @@ import { benchSubject } from '../values/benchSubject';
 const placed = z.strictObject({
   ...benchSubject,
   atMs: moment,
+  untilMs: moment,
   /** Put there by hand: it stays there, and what cannot then is said. */
   pinned: yesNo,
 });

@@ -5,7 +5,7 @@ import { addMinutes, type Minutes, mapMinutes, noMinutes } from '../../kernel/mi
 import { mostOf } from '../../model/finds';
 import type { FindRow, OfferRow, OptionKind, OptionRow, SlotRow } from '../../model/rows';
 import type { RecipePlan } from '../../recipe/computeRecipe';
-import { amountTerm, type SupplyTerm, type WorkTerm } from '../../recipe/pieceDemand';
+import { amountTerm, type PieceDemand, type SupplyTerm, type WorkTerm } from '../../recipe/pieceDemand';
 import type { RecipeBody } from '../../recipe/recipeBody';
 import { supplyKey as keyOfSupply } from '../../recipe/supplyKey';
 import { isMade } from '../../recipe/workpiece';
@@ -85,6 +85,10 @@ export function compileOption(of: {
   /** The recipe as it is kept: how many of a thing it makes at once, before the choices say how often. */
   body: RecipeBody | null;
   isDone: boolean;
+  /** Steps of the recipe that are done already: nobody works on them any more. */
+  doneSteps: ReadonlySet<string>;
+  /** Whether it was set in its place. */
+  isPlaced: boolean;
   finds: readonly FindRow[];
   offers: readonly OfferRow[];
   /** Trips on which something of it is to be fetched. */
@@ -97,9 +101,11 @@ export function compileOption(of: {
   const supplyTerms: OptionTerm<SupplyTerm>[] = [];
   const workTerms: OptionTerm<WorkTerm>[] = [];
   const flawTerms: SupplyTerm[] = [];
+  const openWork = (demand: PieceDemand | undefined) =>
+    (demand?.work ?? []).filter(({ stepId }) => !of.doneSteps.has(stepId));
   let capacity = Number.POSITIVE_INFINITY;
   let eachMinutes = 0;
-  let onceMinutes = option.handsOnMinutes ?? usualPlacingMinutes[option.kind];
+  let onceMinutes = of.isPlaced ? 0 : (option.handsOnMinutes ?? usualPlacingMinutes[option.kind]);
   for (const { findId, offerId, pieces } of option.parts) {
     const find = findId === null ? undefined : of.finds.find((row) => row.id === findId);
     const offer = offerId === null ? undefined : of.offers.find((row) => row.id === offerId);
@@ -107,7 +113,7 @@ export function compileOption(of: {
       finds.push(find);
       capacity = Math.min(capacity, Math.floor(mostOf(find) / pieces));
       if (!isDone) {
-        onceMinutes += find.repairMinutes;
+        if (!of.isPlaced) onceMinutes += find.repairMinutes;
         const demand = recipe?.demands.get(find.id);
         // A makeover mends the flaws in its own steps.
         if (!demand) {
@@ -115,19 +121,19 @@ export function compileOption(of: {
           flawTerms.push(...termsOfFlaws(find));
         }
         for (const term of demand?.supplies ?? []) supplyTerms.push({ workpieceId: find.id, pieces, term });
-        for (const term of demand?.work ?? []) workTerms.push({ workpieceId: find.id, pieces, term });
+        for (const term of openWork(demand)) workTerms.push({ workpieceId: find.id, pieces, term });
       }
     }
     if (offer) {
       offers.push({ offer, pieces });
-      eachMinutes += offer.assemblyMinutes * pieces;
+      if (!of.isPlaced) eachMinutes += offer.assemblyMinutes * pieces;
     }
   }
   if (option.kind === 'make' && !isDone)
     for (const piece of of.body?.pieces.filter(isMade) ?? []) {
       const demand = recipe?.demands.get(piece.id);
       for (const term of demand?.supplies ?? []) supplyTerms.push({ workpieceId: piece.id, pieces: piece.count, term });
-      for (const term of demand?.work ?? []) workTerms.push({ workpieceId: piece.id, pieces: piece.count, term });
+      for (const term of openWork(demand)) workTerms.push({ workpieceId: piece.id, pieces: piece.count, term });
     }
   let work = noMinutes;
   for (const { pieces, term } of workTerms) work = addMinutes(work, term.micro, pieces);
@@ -139,7 +145,7 @@ export function compileOption(of: {
     recipe,
     isDone,
     capacity: Number.isFinite(capacity) ? capacity : slot.quantity,
-    draws: drawsOf({ finds, offers, supplyTerms, flawTerms, recipe }, of.trips),
+    draws: drawsOf({ finds, offers, supplyTerms, flawTerms, recipe }, of.trips, of.doneSteps),
     supplyTerms,
     flawTerms,
     workTerms,
@@ -161,6 +167,7 @@ function drawsOf(
     recipe,
   }: Pick<OptionModel, 'finds' | 'offers' | 'supplyTerms' | 'flawTerms' | 'recipe'>,
   trips: readonly string[],
+  doneSteps: ReadonlySet<string>,
 ): Draw[] {
   const draws = new Map<string, Draw>();
   const add = (draw: Draw) => {
@@ -175,12 +182,34 @@ function drawsOf(
   for (const { supplyKey, micro } of flawTerms) add(drawOf('supply', supplyKey, 0, micro));
   // A recipe in which nothing is taken asks for no session and no tool.
   if (recipe && supplyTerms.length > 0) {
-    for (const [key, coats] of recipe.sessions) add(drawOf('session', key, 0, coats));
+    for (const [key, coats] of sessionsLeft(recipe, doneSteps)) add(drawOf('session', key, 0, coats));
     for (const [key, micro] of residuesByKey(recipe)) add(drawOf('supply', key, 0, micro));
     for (const toolId of recipe.toolIds) add(drawOf('tool', toolId, 1));
   }
   for (const tripId of trips) add(drawOf('trip', tripId, 1));
   return [...draws.values()];
+}
+
+/** Sessions that a recipe still opens of each supply: as many as coats are left of the layer that has most. */
+function sessionsLeft(recipe: RecipePlan, doneSteps: ReadonlySet<string>): ReadonlyMap<string, number> {
+  if (doneSteps.size === 0) return recipe.sessions;
+  const coatsOf = (isCounted: (stepId: string) => boolean) => {
+    const most = new Map<string, number>();
+    for (const { id, supplyKey } of recipe.layers) {
+      const coats = new Set(
+        recipe.steps.flatMap((step) =>
+          step.layerId === id && step.kind === 'coat' && !step.skipped && isCounted(step.id) ? [step.coat] : [],
+        ),
+      );
+      most.set(supplyKey, Math.max(most.get(supplyKey) ?? 0, coats.size));
+    }
+    return most;
+  };
+  const all = coatsOf(() => true);
+  const open = coatsOf((stepId) => !doneSteps.has(stepId));
+  return new Map(
+    [...recipe.sessions].map(([key, count]) => [key, Math.max(0, count - (all.get(key) ?? 0) + (open.get(key) ?? 0))]),
+  );
 }
 
 /** What the sessions of a recipe leave behind, by supply. */

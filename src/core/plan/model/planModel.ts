@@ -15,6 +15,7 @@ import type {
   PieceRow,
   ProjectRows,
   SlotRow,
+  StepRunRow,
 } from '../../model/rows';
 import type { PackPurchase } from '../../pricing/cheapestPacks';
 import type { Tax } from '../../pricing/priceStory';
@@ -87,24 +88,50 @@ export class PlanModel {
     const slot = row && this.index.slots.get(row.slotId);
     if (!row || !slot) return undefined;
     const isDone = row.recipeId !== null && (this.index.recipes.get(row.recipeId)?.doneOn ?? null) !== null;
-    const model = this.compile(row, slot, isDone);
+    const model = this.compile(row, slot, isDone, this.doneSteps(row.recipeId));
     this.options.set(id, model);
     return model;
   }
 
   /** An option as if its recipe were not done yet: what was worked on it is told by this. */
   asIfOpen(model: OptionModel): OptionModel {
-    return model.isDone ? this.compile(model.option, model.slot, false) : model;
+    return this.isBegun(model) ? this.compile(model.option, model.slot, false, nothingDone, true) : model;
   }
 
-  private compile(option: OptionRow, slot: SlotRow, isDone: boolean): OptionModel {
+  /** Whether something of an option's recipe is done. */
+  isBegun({ option, isDone }: OptionModel): boolean {
+    return isDone || this.doneSteps(option.recipeId).size > 0 || this.placed().has(option.id);
+  }
+
+  /** The steps of a recipe that were done at the bench; the same set as long as they are the same. */
+  private doneSteps(recipeId: string | null): ReadonlySet<string> {
+    return recipeId === null
+      ? nothingDone
+      : (this.memo.part(doneStepsOf, '', { stepRuns: this.rows.stepRuns }).get(recipeId) ?? nothingDone);
+  }
+
+  /** Options that were set in their place at the bench. */
+  private placed(): ReadonlySet<string> {
+    return this.memo.part(placedOf, '', { stepRuns: this.rows.stepRuns });
+  }
+
+  /** @param isOpen whether it is taken as if nothing of it were done yet */
+  private compile(
+    option: OptionRow,
+    slot: SlotRow,
+    isDone: boolean,
+    doneSteps: ReadonlySet<string>,
+    isOpen = false,
+  ): OptionModel {
     const { finds, offers, recipes } = this.index;
-    return this.memo.part(compileOption, isDone ? `done ${option.id}` : option.id, {
+    return this.memo.part(compileOption, `${isDone ? 'done ' : ''}${isOpen ? 'open ' : ''}${option.id}`, {
       option,
       slot,
       recipe: option.recipeId === null ? null : (this.recipe(option.recipeId) ?? null),
       body: recipes.get(option.recipeId ?? '')?.body ?? null,
       isDone,
+      doneSteps,
+      isPlaced: !isOpen && this.placed().has(option.id),
       finds: option.parts.flatMap((part) => finds.get(part.findId ?? '') ?? []),
       offers: option.parts.flatMap((part) => offers.get(part.offerId ?? '') ?? []),
       trips: this.tripsFor(option),
@@ -314,6 +341,21 @@ export class PlanModel {
 }
 
 const noPins: readonly Pin[] = Object.freeze([]);
+const nothingDone: ReadonlySet<string> = new Set();
+
+/** The options that were set in their place. */
+const placedOf = (of: { stepRuns: readonly StepRunRow[] }): ReadonlySet<string> =>
+  new Set(of.stepRuns.flatMap(({ optionId, state }) => (optionId !== null && state === 'done' ? [optionId] : [])));
+
+/** The steps that are done, by their recipe. */
+function doneStepsOf(of: { stepRuns: readonly StepRunRow[] }): ReadonlyMap<string, ReadonlySet<string>> {
+  const done = new Map<string, Set<string>>();
+  for (const { recipeId, stepId, state } of of.stepRuns) {
+    if (recipeId === null || state !== 'done') continue;
+    done.set(recipeId, (done.get(recipeId) ?? new Set()).add(stepId));
+  }
+  return done;
+}
 
 const assumptionsOf = (of: { overrides: readonly OverrideRow[]; logEntries: readonly LogEntryRow[] }) =>
   new Assumptions(of.overrides, of.logEntries.length === 0 ? nothingLearned : learnFactors(of.logEntries));

@@ -1,6 +1,7 @@
 import { formatMinutes } from '@core/kernel/formatMinutes';
 import { listed } from '@core/kernel/listed';
 import type { BenchSubject } from '@core/model/values/benchSubject';
+import type { BenchJob } from '@core/schedule/benchJobs';
 import type { Stretch } from '@core/schedule/benchProblem';
 import { decidesWords, waitWords } from '@core/schedule/benchWords';
 import { decidingChain } from '@core/schedule/decidingChain';
@@ -9,12 +10,13 @@ import { keptOf, moveTasks } from '@core/schedule/moveTasks';
 import { readyMoments } from '@core/schedule/scoreOf';
 import { Button, Progress } from 'antd';
 import { useCallback, useMemo, useState } from 'react';
-import { Link } from 'react-router';
+import { Link, useNavigate } from 'react-router';
 import { useCommands, useLocale, usePlan } from '../../app/projectStore';
 import shell from '../../app/shell.module.css';
 import { dateWords, dayWords } from '../../app/words';
 import { Empty, LinkButton } from '../../ui/basics';
 import { TabbedParts } from '../../ui/TabbedParts';
+import { AtHand } from './AtHand';
 import { BlockSheet } from './BlockSheet';
 import styles from './bench.module.css';
 import { Chain } from './Chain';
@@ -32,6 +34,7 @@ export function BenchPage() {
   const locale = useLocale();
   const { run } = useCommands();
   const state = useBench();
+  const navigate = useNavigate();
   const { bench, schedule, graph } = state;
   const [part, setPart] = useState<Part>('line');
   const [selectedId, setSelectedId] = useState<string | null>(null);
@@ -64,9 +67,9 @@ export function BenchPage() {
       id: crypto.randomUUID(),
       madeAtMs: plan.asOfMs,
       why,
-      placed: places.flatMap(({ taskId, start, isPinned }) => {
+      placed: places.flatMap(({ taskId, start, end, isPinned }) => {
         const subject: BenchSubject | null = bench.jobs.get(taskId)?.subject ?? null;
-        return subject ? [{ ...subject, atMs: start * 60_000, pinned: isPinned }] : [];
+        return subject ? [{ ...subject, atMs: start * 60_000, untilMs: end * 60_000, pinned: isPinned }] : [];
       }),
     });
   const move = (block: BenchBlock, to: Stretch) => {
@@ -90,6 +93,11 @@ export function BenchPage() {
         : `It cannot be done ${day(to.start)}: ${whyNot(block, moved.start)}. It lies ${day(moved.start)} now; ${others}${later}.`,
     );
     keep(moved.kept, 'moved');
+  };
+  /** Goes to a step; what is shown is kept with it, so that it stays where it is while it is worked by. */
+  const open = (job: BenchJob) => {
+    if (!state.isKept) keep(keptOf(schedule), 'kept');
+    navigate(`step?task=${encodeURIComponent(job.task.id)}`);
   };
   const whyNot = (block: BenchBlock, start: number) => {
     const waits = block.tasks.flatMap(({ job }) => job.task.after.map(({ taskId }) => bench.jobs.get(taskId)?.title));
@@ -226,7 +234,8 @@ export function BenchPage() {
             onClose={() => setSelectedId(null)}
           />
         )}
-        <Tonight state={state} days={days} />
+        <AtHand state={state} onOpen={open} />
+        <Tonight state={state} days={days} onOpen={open} />
       </aside>
     </main>
   );

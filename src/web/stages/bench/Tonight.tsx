@@ -1,22 +1,35 @@
 import { formatMinutes } from '@core/kernel/formatMinutes';
+import type { StepRunRow } from '@core/model/rows';
+import { type BenchJob, taskIdOf } from '@core/schedule/benchJobs';
 import { type BenchDay, withinMinutes } from '@core/schedule/eveningsOf';
-import { useLocale } from '../../app/projectStore';
+import { useMemo } from 'react';
+import { useLocale, useRows } from '../../app/projectStore';
 import { dayWords, temperatureWords } from '../../app/words';
 import { Swatch } from '../../ui/basics';
 import styles from './bench.module.css';
 import { clock } from './DryingLine';
+import { timerWords, workedMs } from './stepMinutes';
 import type { BenchState } from './useBench';
+import { useTick } from './useTick';
 
 /** What is short enough for a spare moment, minutes. */
 const SPARE_MINUTES = 20;
 const MOST_SPARE = 5;
 
 /** What is done next: today's tasks in order, else those of the next day on which something is done. */
-export function Tonight(props: { state: BenchState; days: readonly BenchDay[] }) {
+export function Tonight(props: {
+  state: BenchState;
+  days: readonly BenchDay[];
+  /** Goes to a step; the plan is kept with it, so that it stays where it is. */
+  onOpen: (job: BenchJob) => void;
+}) {
   const { state, days } = props;
   const { bench, schedule } = state;
   const locale = useLocale();
   const { now } = bench.problem;
+  const { stepRuns } = useRows();
+  const runs = useMemo(() => new Map(stepRuns.map((run) => [taskIdOf(run), run])), [stepRuns]);
+  const nowMs = useTick([...runs.values()].some((run) => run.state === 'running'));
   const next = days.find(({ blocks }) => blocks.some(({ end }) => end > now));
   const spare = withinMinutes(schedule, bench.jobs, now, SPARE_MINUTES);
   if (!next) return null;
@@ -69,7 +82,13 @@ export function Tonight(props: { state: BenchState; days: readonly BenchDay[] })
                       {job.hint ? `. ${job.hint}` : ''}
                     </small>
                   </div>
-                  <span>{end - start > 0 ? `${end - start} min` : ''}</span>
+                  <StepAction
+                    job={job}
+                    run={runs.get(job.task.id)}
+                    nowMs={nowMs}
+                    minutes={end - start}
+                    onBegin={() => props.onOpen(job)}
+                  />
                 </div>
               );
             })}
@@ -82,12 +101,45 @@ export function Tonight(props: { state: BenchState; days: readonly BenchDay[] })
           <ul>
             {spare.slice(0, MOST_SPARE).map((job) => (
               <li key={job.task.id}>
-                {job.title} <small className="muted">{job.task.runMinutes} min</small>
+                <button type="button" onClick={() => props.onOpen(job)}>
+                  {job.title} <small className="muted">{job.task.runMinutes} min</small>
+                </button>
               </li>
             ))}
           </ul>
         </div>
       )}
     </section>
+  );
+}
+
+/** The way to a step: start it, or see its timer. */
+function StepAction(props: {
+  job: BenchJob;
+  run: StepRunRow | undefined;
+  nowMs: number;
+  minutes: number;
+  onBegin: () => void;
+}) {
+  const { job, run, minutes } = props;
+  if (!job.subject) return <span className="muted">{minutes > 0 ? `${minutes} min` : ''}</span>;
+  const words =
+    run?.state === 'done'
+      ? 'done'
+      : run
+        ? timerWords(workedMs(run, props.nowMs))
+        : minutes > 0
+          ? `${minutes} min`
+          : 'open';
+  return (
+    <button
+      type="button"
+      className={styles.stepAction}
+      data-state={run?.state}
+      aria-label={`${run ? 'Open' : 'Start'}: ${job.title}, ${words}`}
+      onClick={props.onBegin}
+    >
+      {words}
+    </button>
   );
 }

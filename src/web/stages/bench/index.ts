@@ -1,1 +1,3 @@
 export { BenchPage } from './BenchPage';
+export { HoursPage } from './HoursPage';
+export { StepPage } from './StepPage';

@@ -67,6 +67,7 @@ export function useBench(): BenchState {
       keptRow?.placed.map((place) => ({
         taskId: taskIdOf(place),
         start: Math.round(place.atMs / 60_000),
+        end: Math.round(place.untilMs / 60_000),
         isPinned: place.pinned,
       })) ?? null,
     [keptRow],

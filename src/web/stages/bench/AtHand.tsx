@@ -1,0 +1,89 @@
+import { type BenchJob, taskIdOf } from '@core/schedule/benchJobs';
+import { dryingNow } from '@core/schedule/dryingNow';
+import { Button } from 'antd';
+import { useMemo, useState } from 'react';
+import { useLocale, useRows } from '../../app/projectStore';
+import { dayWords } from '../../app/words';
+import styles from './bench.module.css';
+import { clock } from './DryingLine';
+import { timerWords, workedMs } from './stepMinutes';
+import { alarmsOf, canAskToNotify, useAlarms } from './useAlarms';
+import type { BenchState } from './useBench';
+import { useTick } from './useTick';
+
+/** What hands are at, what dries till when, and what may be touched from now on. */
+export function AtHand(props: { state: BenchState; onOpen: (job: BenchJob) => void }) {
+  const { bench } = props.state;
+  const { stepRuns } = useRows();
+  const locale = useLocale();
+  const atHand = stepRuns.filter(({ state }) => state !== 'done');
+  const nowMs = useTick(atHand.some(({ state }) => state === 'running'));
+  const drying = useMemo(() => dryingNow(bench.jobs, bench.problem.now), [bench]);
+  const alarms = useMemo(() => alarmsOf(drying), [drying]);
+  const { rung, putAway } = useAlarms(alarms, nowMs);
+  const [canAsk, setCanAsk] = useState(canAskToNotify);
+  const moment = (minute: number) => {
+    const day = dayWords(minute * 60_000, nowMs, locale.timeZone);
+    return `${day === 'today' ? '' : `${day} `}${clock(minute, locale.timeZone)}`;
+  };
+  if (atHand.length === 0 && drying.length === 0) return null;
+  return (
+    <section className={styles.atHand} aria-label="At hand and drying">
+      {rung.length > 0 && (
+        <p className={styles.rung} role="alert">
+          {rung.map(({ words }) => words).join(' · ')}{' '}
+          <Button size="small" onClick={putAway}>
+            Good
+          </Button>
+        </p>
+      )}
+      {atHand.map((run) => {
+        const job = bench.jobs.get(taskIdOf(run));
+        return (
+          <button
+            key={run.id}
+            type="button"
+            className={styles.running}
+            data-state={run.state}
+            disabled={!job}
+            onClick={() => job && props.onOpen(job)}
+          >
+            <span>
+              {run.what}
+              <small>
+                {run.state === 'running' ? 'at hand' : 'paused'}
+                {run.by === '' ? '' : `, ${run.by}`}
+                {job ? '' : ', not planned any more'}
+              </small>
+            </span>
+            <b>{timerWords(workedMs(run, nowMs))}</b>
+          </button>
+        );
+      })}
+      {drying.length > 0 && (
+        <>
+          <h3>Drying</h3>
+          <ul>
+            {drying.map(({ taskId, title, rowId, touch, next, handle }) => (
+              <li key={taskId}>
+                <b>{bench.rows.find(({ id }) => id === rowId)?.name}</b>, {title.toLowerCase()}
+                <small className="muted">
+                  {touch * 60_000 > nowMs ? `touch ${moment(touch)} · ` : ''}
+                  {next
+                    ? `next coat from ${moment(next.from)}${next.until === null ? '' : ` to ${moment(next.until)}`} · `
+                    : ''}
+                  handle {moment(handle)}
+                </small>
+              </li>
+            ))}
+          </ul>
+          {canAsk && (
+            <Button size="small" onClick={() => void Notification.requestPermission().then(() => setCanAsk(false))}>
+              Tell me when it is dry
+            </Button>
+          )}
+        </>
+      )}
+    </section>
+  );
+}

@@ -1,0 +1,395 @@
+import { tools } from '@core/catalog/tools';
+import { acknowledgmentTrigger } from '@core/plan/acknowledgment';
+import { cautionsAt } from '@core/recipe/recipeFindings';
+import { mendings } from '@core/recipe/setbacks.data';
+import { type BenchJob, taskIdOf } from '@core/schedule/benchJobs';
+import type { Bench } from '@core/schedule/benchOfPlan';
+import type { BenchSchedule } from '@core/schedule/benchProblem';
+import { waitWords } from '@core/schedule/benchWords';
+import { dryingNow } from '@core/schedule/dryingNow';
+import { blocksOf } from '@core/schedule/eveningsOf';
+import { expectedAmounts } from '@core/schedule/logOfStep';
+import { type SetbackProblem, setbackProblems } from '@core/state/setback';
+import { Button } from 'antd';
+import { useMemo, useState } from 'react';
+import { Link, useSearchParams } from 'react-router';
+import { useCommands, useLocale, usePlan, useRows } from '../../app/projectStore';
+import shell from '../../app/shell.module.css';
+import { supplyWords } from '../../app/words';
+import { Empty, Swatch } from '../../ui/basics';
+import { NumberField } from '../../ui/fields';
+import { SideBySide } from '../../ui/layout';
+import { TypedField } from '../../ui/TypedField';
+import { Caution } from '../makeover';
+import { clock } from './DryingLine';
+import { LogLine } from './LogLine';
+import styles from './step.module.css';
+import { timerWords, workedMs } from './stepMinutes';
+import { useAwake } from './useAwake';
+import { useBench } from './useBench';
+import { useSteps } from './useSteps';
+import { useTick } from './useTick';
+import { sayWhoIsAtIt, whoIsAtIt } from './whoIsAtIt';
+
+/** One step fills the screen: what to lay out, what to mind, a timer, and three buttons that a painted thumb hits. */
+export function StepPage() {
+  const [search] = useSearchParams();
+  const { bench, schedule } = useBench();
+  const job = bench.jobs.get(search.get('task') ?? '');
+  if (!job?.subject)
+    return (
+      <main className={shell.page}>
+        <Empty title="This step is not planned any more">
+          <p>
+            Its recipe was changed, or it is not chosen any more. What was logged of it stays in the log.{' '}
+            <Link to="../bench">Back to the bench</Link>
+          </p>
+        </Empty>
+      </main>
+    );
+  return <Runner key={job.task.id} bench={bench} schedule={schedule} job={job} />;
+}
+
+function Runner(props: { bench: Bench; schedule: BenchSchedule; job: BenchJob }) {
+  const { bench, schedule, job } = props;
+  const rows = useRows();
+  const locale = useLocale();
+  const steps = useSteps(schedule);
+  const stepRun = steps.runOf(job.task.id);
+  const isRunning = stepRun?.state === 'running';
+  const isDone = stepRun?.state === 'done';
+  const now = useTick(isRunning);
+  const [isWrong, setWrong] = useState(false);
+  const [isTelling, setTelling] = useState(false);
+  useAwake(isRunning);
+  const unread = useUnreadStops(job);
+  const blocks = useMemo(() => blocksOf(schedule, bench.jobs), [schedule, bench]);
+  const next = useMemo(() => {
+    const order = blocks.flatMap(({ tasks }) => tasks.map((one) => one.job));
+    const at = order.findIndex(({ task }) => task.id === job.task.id);
+    return order.slice(at + 1).find(({ task, subject }) => subject !== null && steps.runOf(task.id)?.state !== 'done');
+  }, [blocks, job, steps]);
+  const rowName = bench.rows.find(({ id }) => id === job.task.rowId)?.name ?? '';
+  const entry = rows.logEntries.find(({ id }) => id === stepRun?.logId);
+  return (
+    <main className={styles.page}>
+      <p className={styles.back}>
+        <Link to="../bench">Bench</Link> <span className="muted">{rowName}</span>
+      </p>
+      <h1>
+        {job.color && <Swatch color={job.color} />} {job.title}
+      </h1>
+      {job.hint && <p className={styles.hint}>{job.hint.charAt(0).toUpperCase() + job.hint.slice(1)}.</p>}
+      {!isDone && <LayOut job={job} />}
+      {!isDone && <Cautions job={job} />}
+      <div className={styles.clock} role="timer" aria-label="Time at this step">
+        {timerWords(stepRun ? workedMs(stepRun, now) : 0)}
+      </div>
+      <p className={styles.planned}>
+        planned {job.task.fixed ? Math.round(entry?.expectedMinutes ?? job.task.runMinutes) : job.task.runMinutes} min
+        {isRunning && stepRun.by !== '' ? `, ${stepRun.by} is at it` : ''}
+        {stepRun?.state === 'paused' ? ', paused' : ''}
+        {isDone ? `, done ${clock(Math.round((stepRun.doneMs ?? 0) / 60_000), locale.timeZone)}` : ''}
+      </p>
+      {isDone && <Dries bench={bench} job={job} />}
+      {isDone && entry && (
+        <LogLine
+          entry={entry}
+          amounts={<Amounts job={job} entryId={entry.id} />}
+          isOpen
+          hasCoats={job.step?.kind === 'coat'}
+        />
+      )}
+      {!stepRun && rows.project.workshop.helpers.length > 0 && <Who />}
+      {isTelling && !isDone && (
+        <TellAfterwards
+          job={job}
+          onTold={(minutes, people) => {
+            steps.finish(job, { minutes, people });
+            setTelling(false);
+          }}
+        />
+      )}
+      {isWrong && stepRun && (
+        <WentWrong
+          job={job}
+          onSaid={() => setWrong(false)}
+          finish={(problem) => {
+            if (!isDone) steps.finish(job, { minutes: null, people: 1 }, { wrong: problem });
+          }}
+        />
+      )}
+      <div className={styles.buttons}>
+        {isDone && stepRun ? (
+          <>
+            <Button size="large" onClick={() => steps.reopen(stepRun)}>
+              Not done after all
+            </Button>
+            {!isWrong && job.step?.kind === 'coat' && (
+              <Button size="large" onClick={() => setWrong(true)}>
+                Went wrong
+              </Button>
+            )}
+            {next && (
+              <Link className={styles.next} to={`?task=${encodeURIComponent(next.task.id)}`}>
+                Next: {next.title}
+              </Link>
+            )}
+          </>
+        ) : isRunning && stepRun ? (
+          <>
+            <Button size="large" onClick={() => steps.pause(stepRun)}>
+              Pause
+            </Button>
+            <Button size="large" onClick={() => setWrong(true)} disabled={isWrong}>
+              Went wrong
+            </Button>
+            <Button size="large" type="primary" onClick={() => steps.finish(job, { minutes: null, people: 1 })}>
+              Done
+            </Button>
+          </>
+        ) : (
+          <>
+            <Button size="large" onClick={() => setTelling(true)} disabled={isTelling || unread > 0}>
+              It is done already
+            </Button>
+            <Button size="large" type="primary" disabled={unread > 0} onClick={() => steps.begin(job)}>
+              {unread > 0 ? 'Read the stop first' : stepRun ? 'Go on' : 'Start'}
+            </Button>
+          </>
+        )}
+      </div>
+    </main>
+  );
+}
+
+/** Tools and amounts to lay out before hands are dirty, with the mix. */
+function LayOut({ job }: { job: BenchJob }) {
+  const plan = usePlan();
+  const locale = useLocale();
+  const { step } = job;
+  if (!step) return null;
+  const supplies = step.supplies
+    .filter(({ amount }) => amount > 0)
+    .map(({ supplyKey, amount }) => {
+      const pool = plan.model.supply(supplyKey);
+      return { name: pool.name, color: pool.color, words: supplyWords(amount, pool.unit, locale.units) };
+    });
+  const { mix } = step;
+  const parts = mix && mix.waterMl > 0 ? Math.round((mix.paint / mix.waterMl) * 10) / 10 : null;
+  const where = { indoors: '', ventilated: 'in a strong draught', outdoors: 'in the open' }[step.place];
+  if (supplies.length === 0 && step.tools.length === 0 && where === '') return null;
+  return (
+    <section className={styles.layOut} aria-label="Lay out">
+      <h2>Lay out</h2>
+      <ul>
+        {supplies.map(({ name, color, words }) => (
+          <li key={name}>
+            {color && <Swatch color={color} />} {name}: <b>{words}</b>
+          </li>
+        ))}
+        {mix && (
+          <li>
+            Mix <b>{Math.round(mix.paint)} mL</b> paint and <b>{Math.round(mix.waterMl)} mL</b> water
+            {parts !== null && `, ${parts} parts to 1`}
+            {mix.keepsHours !== null && `; it keeps ${waitWords(mix.keepsHours * 60)}`}
+          </li>
+        )}
+        {step.tools.length > 0 && <li>{step.tools.map((id) => tools.find(id)?.name ?? id).join(', ')}</li>}
+        {where !== '' && <li>Work {where}.</li>}
+      </ul>
+    </section>
+  );
+}
+
+/** The cautions of the step; a stop is acknowledged before it is begun. */
+function Cautions({ job }: { job: BenchJob }) {
+  const plan = usePlan();
+  const recipeId = job.subject?.recipeId ?? null;
+  const recipe = recipeId === null ? undefined : plan.model.recipe(recipeId);
+  if (!recipe || !job.step || recipeId === null) return null;
+  const findings = cautionsAt(recipe, job.step.id);
+  return (
+    <>
+      {findings.map((finding) => (
+        <Caution key={finding.code} finding={finding} recipeId={recipeId} />
+      ))}
+    </>
+  );
+}
+
+/** How many stops of the step nobody has read yet: it is not begun before. */
+function useUnreadStops(job: BenchJob): number {
+  const plan = usePlan();
+  const { acknowledgments } = useRows();
+  const recipeId = job.subject?.recipeId ?? null;
+  const recipe = recipeId === null ? undefined : plan.model.recipe(recipeId);
+  if (!recipe || !job.step) return 0;
+  const read = new Set(acknowledgments.filter((one) => one.recipeId === recipeId).map(({ trigger }) => trigger));
+  return cautionsAt(recipe, job.step.id).filter(
+    (finding) => finding.severity === 'stop' && !read.has(acknowledgmentTrigger(finding)),
+  ).length;
+}
+
+/** What dries till when. */
+function Dries({ bench, job }: { bench: Bench; job: BenchJob }) {
+  const locale = useLocale();
+  const own = dryingNow(bench.jobs, bench.problem.now + 5).find(({ taskId }) => taskId === job.task.id);
+  if (!own) return null;
+  const at = (minute: number) => clock(minute, locale.timeZone);
+  return (
+    <dl className={styles.dries}>
+      <div>
+        <dt>Dry to touch</dt>
+        <dd>{at(own.touch)}</dd>
+      </div>
+      {own.next && (
+        <div>
+          <dt>Next: {own.next.title}</dt>
+          <dd>
+            from {at(own.next.from)}
+            {own.next.until !== null && ` to ${at(own.next.until)}`}
+          </dd>
+        </div>
+      )}
+      <div>
+        <dt>Handle</dt>
+        <dd>{waitWords(own.handle - bench.problem.now)}</dd>
+      </div>
+    </dl>
+  );
+}
+
+/** Who is at it, where there are several: kept on the device, and written with each step that it begins. */
+function Who() {
+  const { project } = useRows();
+  const [name, setName] = useState(whoIsAtIt);
+  return (
+    <TypedField
+      label="Who is at it"
+      value={name}
+      show={(value) => value}
+      read={(text) => ({ ok: true, value: text.slice(0, 60) })}
+      known={project.workshop.helpers.map((helper) => helper.name)}
+      hint="kept on this device"
+      onCommit={(value) => {
+        sayWhoIsAtIt(value);
+        setName(value);
+      }}
+    />
+  );
+}
+
+/** What a step took that nobody timed. */
+function TellAfterwards(props: { job: BenchJob; onTold: (minutes: number, people: number) => void }) {
+  const [minutes, setMinutes] = useState(props.job.task.runMinutes);
+  const [people, setPeople] = useState(1);
+  return (
+    <section className={styles.tell} aria-label="How long it took">
+      <SideBySide across={2}>
+        <NumberField label="It took, minutes" value={minutes} least={0} most={6000} onCommit={setMinutes} autoFocus />
+        <NumberField label="People" value={people} least={1} most={12} whole onCommit={setPeople} />
+      </SideBySide>
+      <Button type="primary" size="large" onClick={() => props.onTold(minutes * people, people)}>
+        Log it
+      </Button>
+    </section>
+  );
+}
+
+/** How much was used of what, beside what was expected. */
+function Amounts({ job, entryId }: { job: BenchJob; entryId: string }) {
+  const plan = usePlan();
+  const rows = useRows();
+  const locale = useLocale();
+  const { run } = useCommands();
+  const entry = rows.logEntries.find(({ id }) => id === entryId);
+  const expected = expectedAmounts(plan, job);
+  if (!entry) return null;
+  return (
+    <>
+      {expected.map(({ kindId, supplyKey, expected: amount }) => {
+        const pool = plan.model.supply(supplyKey);
+        const used = entry.amounts.find((one) => one.kindId === kindId)?.used ?? null;
+        return (
+          <NumberField<number | null>
+            key={kindId}
+            label={`Used: ${pool.name}`}
+            value={used}
+            nullable
+            digits={1}
+            least={0}
+            most={100_000}
+            suffix={pool.unit}
+            hint={`planned ${supplyWords(amount, pool.unit, locale.units)}`}
+            onCommit={(value) =>
+              run('editLogEntry', {
+                id: entry.id,
+                values: {
+                  amounts: [
+                    ...entry.amounts.filter((one) => one.kindId !== kindId),
+                    ...(value === null ? [] : [{ kindId, expected: amount, used: value }]),
+                  ],
+                },
+              })
+            }
+          />
+        );
+      })}
+    </>
+  );
+}
+
+/** What went wrong with a coat: what mends it is planned in, and other pieces are warned. */
+function WentWrong(props: { job: BenchJob; finish: (problem: SetbackProblem) => void; onSaid: () => void }) {
+  const rows = useRows();
+  const { run } = useCommands();
+  const { job } = props;
+  const recipe = rows.recipes.find(({ id }) => id === job.subject?.recipeId);
+  const { step } = job;
+  const run_ = rows.stepRuns.find((one) => taskIdOf(one) === job.task.id);
+  const entry = rows.logEntries.find(({ id }) => id === run_?.logId);
+  if (!recipe || step?.kind !== 'coat' || step.layerId === null || step.coat === null)
+    return (
+      <p className={styles.hint}>
+        Press Done, then write what went wrong in the note of its line: it stays in the log.{' '}
+        <Button size="small" onClick={props.onSaid}>
+          Good
+        </Button>
+      </p>
+    );
+  const { layerId, coat } = step;
+  return (
+    <section className={styles.tell} aria-label="What went wrong">
+      <h2>What went wrong?</h2>
+      <div className={styles.problems}>
+        {setbackProblems.map((problem) => (
+          <Button
+            key={problem}
+            size="large"
+            onClick={() => {
+              if (entry) run('editLogEntry', { id: entry.id, values: { wrong: problem } });
+              else props.finish(problem);
+              const { setbacks } = recipe.body;
+              run('editRecipe', {
+                id: recipe.id,
+                values: {
+                  body: {
+                    ...recipe.body,
+                    setbacks: [...setbacks, { id: crypto.randomUUID(), layerId, coat, problem, note: '' }],
+                  },
+                },
+              });
+              props.onSaid();
+            }}
+          >
+            {mendings[problem].name}
+          </Button>
+        ))}
+        <Button size="large" type="text" onClick={props.onSaid}>
+          Nothing, go on
+        </Button>
+      </div>
+    </section>
+  );
+}

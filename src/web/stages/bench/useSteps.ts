@@ -1,0 +1,61 @@
+import type { LogEntryRow, StepRunRow } from '@core/model/rows';
+import type { BenchJob } from '@core/schedule/benchJobs';
+import { taskIdOf } from '@core/schedule/benchJobs';
+import type { BenchSchedule } from '@core/schedule/benchProblem';
+import { logOfStep } from '@core/schedule/logOfStep';
+import { useMemo } from 'react';
+import { useCommands, usePlan, useRows } from '../../app/projectStore';
+import { serverNow } from '../../app/serverClock';
+import { workedMs } from './stepMinutes';
+import { whoIsAtIt } from './whoIsAtIt';
+
+const MINUTE_MS = 60_000;
+
+/** Minutes of setting up before and cleaning up after a task, where it is the first or the last of its session. */
+export function sessionMinutesOf(schedule: BenchSchedule, taskId: string): number {
+  const session = schedule.sessions.find(({ taskIds }) => taskIds.includes(taskId));
+  if (!session) return 0;
+  const { setUpMinutes, cleanUpMinutes } = session.batch;
+  return (session.taskIds[0] === taskId ? setUpMinutes : 0) + (session.taskIds.at(-1) === taskId ? cleanUpMinutes : 0);
+}
+
+/** What can be done with a step at the bench; moments are the server's. */
+export function useSteps(schedule: BenchSchedule) {
+  const rows = useRows();
+  const plan = usePlan();
+  const { run } = useCommands();
+  const runs = useMemo(() => new Map(rows.stepRuns.map((one) => [taskIdOf(one), one])), [rows.stepRuns]);
+  return useMemo(() => {
+    const named = (job: BenchJob) => {
+      const { subject } = job;
+      return subject && { ...subject, id: crypto.randomUUID(), what: job.title, people: 1, by: whoIsAtIt() };
+    };
+    return {
+      runOf: (taskId: string): StepRunRow | undefined => runs.get(taskId),
+      begin(job: BenchJob): void {
+        const step = named(job);
+        if (step) run('beginStep', { ...step, atMs: serverNow() });
+      },
+      pause(stepRun: StepRunRow): void {
+        run('pauseStep', { runId: stepRun.id, atMs: serverNow() });
+      },
+      /** Finishes a step: by its timer, or with minutes that are told. */
+      finish(job: BenchJob, told: { minutes: number | null; people: number }, more: Partial<LogEntryRow> = {}): void {
+        const step = named(job);
+        if (!step) return;
+        const atMs = serverNow();
+        const stepRun = runs.get(job.task.id);
+        const minutes = told.minutes ?? (stepRun ? (workedMs(stepRun, atMs) / MINUTE_MS) * told.people : 0);
+        const session = sessionMinutesOf(schedule, job.task.id);
+        const entry = {
+          ...logOfStep(plan, job, { id: crypto.randomUUID(), atMs, minutes, people: told.people, session }),
+          ...more,
+        };
+        run('finishStep', { ...step, people: told.people, atMs, entry });
+      },
+      reopen(stepRun: StepRunRow): void {
+        run('reopenStep', { runId: stepRun.id });
+      },
+    };
+  }, [runs, plan, run, schedule]);
+}
