@@ -13,12 +13,13 @@ const answer = '//section[@aria-label="Answer"]';
 const changes = () => person.count(`${answer}//ul[@aria-label="Changes"]/li`);
 
 describe('the attic of the demo', () => {
-  it('has 22 slots, and is $60.00 over and five hours short, as the plan itself comes to', async () => {
+  it('has 22 slots, and is $60.00 over and about five hours short, as the plan itself comes to', async () => {
     const stored = (await euporia.json(`/api/projects/${attic}/snapshot`)) as StoredRows;
     const { slots, purse } = computePlan(withFinds(stored), Date.now());
     expect(slots.length).toBe(22);
     expect(purse.money.free.likely).toBe(-6000);
-    expect(Math.round(purse.hands.freeMinutes ?? 0)).toBe(-300);
+    // What was made already has taught how long things take, so that the hours are short by about five.
+    expect(Math.abs((purse.hands.freeMinutes ?? 0) + 300)).toBeLessThan(30);
     // Most that is filled could be filled otherwise.
     expect(slots.filter(({ options, filled }) => filled > 0 && options.length > 1).length).toBeGreaterThanOrEqual(12);
   });

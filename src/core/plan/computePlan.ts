@@ -2,7 +2,7 @@ import type { Assumptions } from '../catalog/assumptions';
 import type { Amount } from '../kernel/amount';
 import { grouped } from '../kernel/grouped';
 import { Memo } from '../kernel/memo';
-import type { ProjectRows } from '../model/rows';
+import type { ProjectRows, StepRunRow } from '../model/rows';
 import type { RecipePlan } from '../recipe/computeRecipe';
 import { type Added, addedBy, type PlanSums, type RestOfPlan, sumsOf } from './added';
 import { DrawTotals } from './drawTotals';
@@ -16,6 +16,8 @@ import type { OptionFinding } from './optionSentences';
 import { type Purse, purseOf } from './purse';
 import { type SharedSupply, sharedSupplies } from './sharedSupplies';
 import { figuresOfSlot, type OptionPlan, SlotPlan } from './slotPlan';
+
+const MS_PER_MINUTE = 60_000;
 
 export type { PlannedFill } from './model/planModel';
 export type { OptionPlan, SlotPlan } from './slotPlan';
@@ -142,12 +144,27 @@ export class Plan {
     return ends.length === 0 ? null : Math.max(...ends);
   }
 
-  /** What was worked already: the hours as if nothing were done yet, less those that are left. */
+  /**
+   * What was worked already: what was logged, whether or not it is still chosen; and of recipes that are done what nobody
+   * logged, as the hours if they were open less those that are left.
+   */
   private doneMinutes(): number {
-    if (this.chosen.every((fill) => !this.model.isBegun(fill.model))) return 0;
+    const { stepRuns, logEntries } = this.rows;
+    const lines = new Map(logEntries.map((entry) => [entry.id, entry.minutes]));
+    const logged = stepRuns.reduce((sum, run) => sum + (run.state === 'done' ? workedMinutes(run, lines) : 0), 0);
+    if (this.chosen.every((fill) => !fill.model.isDone)) return logged;
     const open = this.chosen.map((fill) => ({ ...fill, model: this.model.asIfOpen(fill.model) }));
-    return Math.max(0, sumsOf(this.model, new DrawTotals(open), open).minutes.likely - this.sums.minutes.likely);
+    const asOpen = sumsOf(this.model, new DrawTotals(open), open).minutes.likely;
+    return logged + Math.max(0, asOpen - this.sums.minutes.likely);
   }
+}
+
+/** Person-minutes of a step that is done: by its line of the log, else by its stretches. */
+function workedMinutes(run: StepRunRow, lines: ReadonlyMap<string, number>): number {
+  const logged = run.logId === null ? undefined : lines.get(run.logId);
+  if (logged !== undefined) return logged;
+  const ms = run.stretches.reduce((sum, { startMs, endMs }) => sum + ((endMs ?? startMs) - startMs), 0);
+  return (ms / MS_PER_MINUTE) * run.people;
 }
 
 /**

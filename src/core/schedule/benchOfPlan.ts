@@ -382,7 +382,7 @@ class BenchMaker {
   private addFill({ model, count }: PlannedFill): Deliverable {
     const { option, slot, recipe, isDone, offers } = model;
     // What was set in its place already still stands on the line.
-    const { hands } = isDone ? model : this.plan.model.asIfOpen(model);
+    const { hands } = isDone ? model : this.plan.model.asIfUntouched(model);
     const made = recipe && !isDone ? (this.lastOf.get(recipe.recipeId) ?? []) : [];
     const ends = made.map(({ taskId, allowed }) => ({ taskId, waitMinutes: allowed[0]?.fromMinutes ?? 0 }));
     if (recipe && !isDone)

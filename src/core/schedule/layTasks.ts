@@ -337,30 +337,50 @@ class Laying {
   }
 
   private inParts(task: BenchTask, release: Minute, links: TaskGraph['links'][number], worker: number): Put | null {
+    let from = release;
+    for (let move = 0; move < MOST_MOVES; move += 1) {
+      const put = this.partsFrom(task, from, links, worker);
+      if (!put || !task.hold || this.problem.places.length === 0) return put;
+      const { areaM2, minutes } = task.hold;
+      if (this.room.placeFor(task.rowId, areaM2, put.end, put.end + minutes) !== null) return put;
+      // No room to dry when it would end: it begins a little later.
+      from = put.start + (task.chunkMinutes ?? 1);
+    }
+    return null;
+  }
+
+  /** Parts from a moment on, in one worker's gaps; whether there is room to dry at their end is not asked. */
+  private partsFrom(task: BenchTask, release: Minute, links: TaskGraph['links'][number], worker: number): Put | null {
     const days = this.days[worker] as WorkerDays;
     const { windows } = days.worker;
-    const free = this.freeStart({ ...task, hold: null }, release, links);
+    const anywhere = { ...task, hold: null };
+    const free = this.freeStart(anywhere, release, links);
     if (!free) return null;
     const chunk = task.chunkMinutes ?? 1;
-    let left = task.runMinutes + free.extraMinutes;
+    let { extraMinutes } = free;
+    let left = task.runMinutes + extraMinutes;
     const parts: Stretch[] = [];
     for (let w = days.windowAfter(free.start); w < windows.length; w += 1) {
       if ((days.freest[w] ?? 0) < Math.min(chunk, left)) continue;
       for (const gap of days.gaps(w)) {
         const start = Math.max(gap.start, free.start);
+        if (parts.length === 0) {
+          const checked = this.freeStart(anywhere, start, links);
+          if (!checked) return null;
+          if (checked.start !== start) continue;
+          // A later start may have to do something again, or not any more.
+          extraMinutes = checked.extraMinutes;
+          left = task.runMinutes + extraMinutes;
+        }
         const room = Math.min(gap.end - start, days.leftAt(start, parts));
         // Nothing is begun for less than is worth it, and no less than that is left over.
         const most = room >= left ? left : Math.min(room, left - Math.min(chunk, left));
         if (most < Math.min(chunk, left)) continue;
-        if (parts.length === 0) {
-          const checked = this.freeStart({ ...task, hold: null }, start, links);
-          if (checked?.start !== start || checked.extraMinutes !== free.extraMinutes) continue;
-        }
         parts.push({ start, end: start + most });
         left -= most;
         if (left > 0) continue;
         const first = parts[0] as Stretch;
-        return { ...putAt(first.start, start + most, worker), parts, extraMinutes: free.extraMinutes };
+        return { ...putAt(first.start, start + most, worker), parts, extraMinutes };
       }
     }
     return null;

@@ -118,6 +118,7 @@ export const furtherPages: readonly Page[] = [
   { path: 'compare/ways', load: async () => (await import('../stages/compare')).WaysPage },
   { path: 'balance/list', load: async () => (await import('../stages/balance')).ShoppingListPage },
   { path: 'bench/hours', load: async () => (await import('../stages/bench')).HoursPage },
+  { path: 'bench/log', load: async () => (await import('../stages/bench')).LogPage },
   { path: 'bench/step', load: async () => (await import('../stages/bench')).StepPage },
   { path: 'assumptions', load: async () => (await import('../stages/assumptions')).AssumptionsPage },
 ];

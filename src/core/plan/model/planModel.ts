@@ -36,6 +36,7 @@ import {
   tripPool,
 } from './compilePools';
 import { type Cutter, cutInFull } from './cutPurchase';
+import { lessonsOfLog } from './lessonsOfLog';
 import { lessonsOfRecipe } from './lessonsOfRecipe';
 import { compileOption, type OptionModel } from './optionModel';
 import { purchaseOf } from './poolCost';
@@ -93,14 +94,15 @@ export class PlanModel {
     return model;
   }
 
-  /** An option as if its recipe were not done yet: what was worked on it is told by this. */
+  /** An option as if its recipe were not done yet, but for the steps that were logged: what was worked on it is told by this. */
   asIfOpen(model: OptionModel): OptionModel {
-    return this.isBegun(model) ? this.compile(model.option, model.slot, false, nothingDone, true) : model;
+    const { option, slot } = model;
+    return model.isDone ? this.compile(option, slot, false, this.doneSteps(option.recipeId)) : model;
   }
 
-  /** Whether something of an option's recipe is done. */
-  isBegun({ option, isDone }: OptionModel): boolean {
-    return isDone || this.doneSteps(option.recipeId).size > 0 || this.placed().has(option.id);
+  /** An option as if nothing of it were done, or in its place. */
+  asIfUntouched({ option, slot }: OptionModel): OptionModel {
+    return this.compile(option, slot, false, nothingDone, true);
   }
 
   /** The steps of a recipe that were done at the bench; the same set as long as they are the same. */
@@ -190,17 +192,20 @@ export class PlanModel {
     return body.pieces.map((piece) => this.index.finds.get(piece.findId ?? ''));
   }
 
-  /** What went wrong in the recipes of the project, with what on what. */
+  /** What went wrong in the recipes of the project, and in any project by the studio's log, with what on what. */
   private lessons(): readonly Lesson[] {
-    this.knownLessons ??= this.rows.recipes.flatMap((row) =>
-      row.body.setbacks.length === 0
-        ? []
-        : this.memo.part(lessonsOfRecipe, row.id, {
-            recipeId: row.id,
-            body: row.body,
-            pieces: this.piecesOf(row.body),
-          }),
-    );
+    this.knownLessons ??= [
+      ...this.rows.recipes.flatMap((row) =>
+        row.body.setbacks.length === 0
+          ? []
+          : this.memo.part(lessonsOfRecipe, row.id, {
+              recipeId: row.id,
+              body: row.body,
+              pieces: this.piecesOf(row.body),
+            }),
+      ),
+      ...this.memo.part(lessonsOfLog, '', { logEntries: this.rows.logEntries, stepRuns: this.rows.stepRuns }),
+    ];
     return this.knownLessons;
   }
 

@@ -12,6 +12,7 @@ import { Button, Progress } from 'antd';
 import { useCallback, useMemo, useState } from 'react';
 import { Link, useNavigate } from 'react-router';
 import { useCommands, useLocale, usePlan } from '../../app/projectStore';
+import { saveFile } from '../../app/saveFile';
 import shell from '../../app/shell.module.css';
 import { dateWords, dayWords } from '../../app/words';
 import { Empty, LinkButton } from '../../ui/basics';
@@ -122,6 +123,12 @@ export function BenchPage() {
         <LinkButton to="hours">Hours and places</LinkButton>
       </main>
     );
+  const saveCalendar = async () => {
+    const { benchCalendar } = await import('@core/formats/calendar/benchDays');
+    const nameOf = (rowId: string) => bench.rows.find(({ id }) => id === rowId)?.name ?? '';
+    const text = benchCalendar(plan.rows.project.name, blocks, nameOf, plan.asOfMs);
+    saveFile(`${plan.rows.project.name} bench.ics`, 'text/calendar', text);
+  };
   const lateMinutes = lateOf(bench, ready);
   const unlaid = schedule.unlaid.flatMap((id) => bench.jobs.get(id)?.title ?? []);
   const lastDate = days.at(-1)?.date ?? bench.from;
@@ -132,7 +139,10 @@ export function BenchPage() {
           <h1>
             The bench, {dateWords(bench.from).split(', ')[1]} to {dateWords(lastDate).split(', ')[1]}
           </h1>
-          <LinkButton to="hours">Hours and places</LinkButton>
+          <span className={styles.links}>
+            <LinkButton to="log">The log</LinkButton>
+            <LinkButton to="hours">Hours and places</LinkButton>
+          </span>
         </div>
         <p className={styles.lead}>
           <b>
@@ -171,22 +181,6 @@ export function BenchPage() {
             </span>
           )}
         </div>
-        {state.better && (
-          <p className={styles.better} role="status">
-            A better plan: {betterWords(schedule.score, state.better.score)}.{' '}
-            <Button size="small" onClick={() => keep(keptOf(state.better ?? schedule), 'better')}>
-              Take it
-            </Button>
-          </p>
-        )}
-        {movedWords && (
-          <p className={styles.better} role="status">
-            {movedWords}{' '}
-            <Button size="small" type="text" onClick={() => setMovedWords(null)}>
-              Put away
-            </Button>
-          </p>
-        )}
         <TabbedParts<Part>
           open={part}
           onOpen={setPart}
@@ -224,8 +218,29 @@ export function BenchPage() {
           ]}
         />
         <Helps helps={state.helps} />
+        <p>
+          <Button size="small" onClick={saveCalendar}>
+            Save as a calendar file
+          </Button>
+        </p>
       </section>
       <aside className={styles.side}>
+        {state.better && (
+          <p className={styles.better} role="status">
+            A better plan: {betterWords(schedule.score, state.better.score)}.{' '}
+            <Button size="small" onClick={() => keep(keptOf(state.better ?? schedule), 'better')}>
+              Take it
+            </Button>
+          </p>
+        )}
+        {movedWords && (
+          <p className={styles.better} role="status">
+            {movedWords}{' '}
+            <Button size="small" type="text" onClick={() => setMovedWords(null)}>
+              Put away
+            </Button>
+          </p>
+        )}
         {selectedId && (
           <BlockSheet
             block={blocks.find(({ id }) => id === selectedId) ?? null}

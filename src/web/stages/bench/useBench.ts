@@ -80,6 +80,8 @@ export function useBench(): BenchState {
       : { schedule: firstSchedule(bench.problem, graph).schedule, moved: 0 };
   }, [bench, graph, kept]);
   const [found, setFound] = useState<{ bench: Bench; schedule: BenchSchedule } | null>(null);
+  // What the search has so far is shown when it ends, or is stopped: a list that changes under the finger is pressed wrong.
+  const soFar = useRef<{ bench: Bench; schedule: BenchSchedule } | null>(null);
   const [progress, setProgress] = useState<number | null>(null);
   const [helps, setHelps] = useState<readonly Help[]>([]);
   useEffect(() => {
@@ -95,7 +97,7 @@ export function useBench(): BenchState {
         proxy((share, best) => {
           if (!current) return;
           setProgress(share);
-          take(best);
+          soFar.current = { bench, schedule: best };
         }),
       )
       .then(async (best) => {
@@ -146,6 +148,8 @@ export function useBench(): BenchState {
     stop: () => {
       void scheduleWorker().stop();
       setProgress(null);
+      const best = soFar.current;
+      if (best?.bench === bench && verifySchedule(bench.problem, best.schedule).length === 0) setFound(best);
     },
   };
 }

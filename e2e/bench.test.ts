@@ -1,0 +1,168 @@
+import { rmSync, writeFileSync } from 'node:fs';
+import ICAL from 'ical.js';
+import { afterAll, describe, expect, it } from 'vitest';
+import { Person } from './lib/browser';
+import { demoAndPerson } from './lib/demo';
+
+/** The bench, as a stylist works by it: on a phone, with a second device, and at the desk. */
+const { euporia, person, attic } = await demoAndPerson();
+const second = await Person.open();
+afterAll(() => second.close());
+
+const bench = `${euporia.address}/p/${attic}/bench`;
+const firstStep = '(//section[@aria-label="What is next"]//button[starts-with(@aria-label, "Start: ")])[1]';
+const rows = async () =>
+  (await euporia.json(`/api/projects/${attic}/snapshot`)) as {
+    stepRuns: {
+      id: string;
+      what: string;
+      state: string;
+      logId: string | null;
+      stretches: { endMs: number | null }[];
+    }[];
+    logEntries: { id: string; minutes: number; work: string; counts: boolean }[];
+    benchPlans: { placed: unknown[] }[];
+  };
+
+/** Reads what has to be read before a step is begun. */
+async function readStops(who: Person): Promise<void> {
+  for (const words of ['I have read this', 'I accept the risk'])
+    while ((await who.count(`//button[normalize-space(.)="${words}"]`)) > 0) {
+      await who.press(words);
+      await who.saved();
+    }
+}
+
+describe('tonight’s first step, on a phone', () => {
+  let title = '';
+
+  it('is one press away, and its timer survives a reload', async () => {
+    await person.size(390, 844);
+    await person.goto(bench);
+    await person.seeText('The bench,');
+    await person.notText('Stop looking');
+    const label = await (await person.see(firstStep)).getAttribute('aria-label');
+    title = (label ?? '').replace(/^Start: /, '').replace(/, [^,]*$/, '');
+    await person.click(firstStep);
+    await person.see('//*[@role="timer"]');
+    expect(await person.text()).toContain(title);
+    await readStops(person);
+    await person.press('Start');
+    await person.see('//button[normalize-space(.)="Pause"]');
+    await person.saved();
+    await person.driver.navigate().refresh();
+    await person.see('//button[normalize-space(.)="Pause"]');
+    expect(await (await person.see('//*[@role="timer"]')).getText()).toMatch(/^0:0\d:\d\d$/);
+    const run = (await rows()).stepRuns.find(({ what }) => what === title);
+    expect(run).toMatchObject({ state: 'running' });
+    // What is worked by is kept, so that it stays where it is.
+    expect((await rows()).benchPlans[0]?.placed.length).toBeGreaterThan(20);
+  });
+
+  it('is finished from a second device: it is logged once, and the first device shows it', async () => {
+    await second.goto(bench);
+    await second.click('//section[@aria-label="At hand and drying"]//button[contains(., "at hand")]');
+    await second.press('Done');
+    await second.seeText('Logged:');
+    await second.saved();
+    await person.see('//button[normalize-space(.)="Not done after all"]');
+    const { stepRuns, logEntries } = await rows();
+    const run = stepRuns.find(({ what }) => what === title);
+    expect(run).toMatchObject({ state: 'done' });
+    expect(logEntries.filter(({ id }) => id === run?.logId)).toHaveLength(1);
+  });
+
+  it('is set right afterwards, and the log shows it with what was planned', async () => {
+    await person.fill('Minutes, all hands', '31');
+    await person.seeText('Logged: 31 min');
+    await person.saved();
+    await person.goto(`${bench}/log`);
+    await person.seeText('What it teaches');
+    await person.seeText(title);
+    const { stepRuns, logEntries } = await rows();
+    const run = stepRuns.find(({ what }) => what === title);
+    expect(logEntries.find(({ id }) => id === run?.logId)?.minutes).toBe(31);
+  });
+
+  it('told afterwards, it changes the factor; one press resets that', async () => {
+    await person.goto(bench);
+    await person.seeText('The bench,');
+    await person.notText('Stop looking');
+    await person.click(firstStep);
+    await person.see('//*[@role="timer"]');
+    await readStops(person);
+    await person.press('It is done already');
+    await person.fill('It took, minutes', '55');
+    await person.press('Log it');
+    await person.seeText('Logged: 55 min');
+    await person.saved();
+    await person.goto(`${bench}/log`);
+    const row = '//section[@aria-label="What it teaches"]//li[contains(., "one clear coat by brush")]';
+    const factor = await (await person.see(`${row}//b`)).getText();
+    expect(factor).toMatch(/^× \d\.\d\d, /);
+    await person.click(`${row}//button[normalize-space(.)="Reset"]`);
+    await person.saved();
+    expect(
+      (await rows()).logEntries.filter(({ work, counts }) => work === 'labor.clearMinutesPerM2' && counts),
+    ).toEqual([]);
+    await person.see(`${row}[contains(., "too few yet")]`);
+  });
+});
+
+describe('the plan, at the desk', () => {
+  it('moves a session by name, says what moves with it, and takes it back', async () => {
+    await second.size(1280, 800);
+    await second.goto(bench);
+    await second.seeText('Drying line');
+    await second.click('//div[@role="tab" and normalize-space(.)="Day by day"]');
+    await second.click('(//ol//button[normalize-space(.)="Move"])[last()]');
+    await second.click('//*[@aria-label="Move to"]/ancestor::*[contains(@class,"ant-select")][1]');
+    await second.click('(//*[contains(@class,"ant-select-item-option-content")])[6]');
+    await second.press('Move it');
+    await second.see('//p[@role="status"][starts-with(., "Moved to ") or starts-with(., "It cannot be done ")]');
+    await second.saved();
+    expect((await rows()).benchPlans[0]?.placed.some((one) => (one as { pinned: boolean }).pinned)).toBe(true);
+    await second.press('Take it back');
+    await second.saved();
+    expect((await rows()).benchPlans[0]?.placed.some((one) => (one as { pinned: boolean }).pinned)).toBe(false);
+  });
+
+  it('is saved as a calendar file that a parser reads again', async () => {
+    const file = await second.download('Save as a calendar file');
+    const events = new ICAL.Component(ICAL.parse(file))
+      .getAllSubcomponents('vevent')
+      .map((event) => new ICAL.Event(event));
+    expect(events.length).toBeGreaterThan(10);
+    for (const event of events) expect(event.endDate.compare(event.startDate)).toBe(1);
+  });
+
+  it('follows the hours that are typed: other evenings, none on a day, a helper, another table', async () => {
+    await second.goto(`${bench}/hours`);
+    await second.fill('In an ordinary week', 'Tue, Thu 19-21');
+    await second.seeValue('In an ordinary week', 'Tue, Thu 19:00–21:00');
+    await second.fill('In an ordinary week', 'whenever');
+    await second.seeText('accepted: days and hours like Mon–Fri 18–20');
+    await second.fill('In an ordinary week', 'Mon-Sun 18-20');
+    await second.fill('Name of a helper', 'Ann', 'enter');
+    await second.fill('Hours of Ann', 'Sat 10-14');
+    await second.seeValue('Hours of Ann', 'Sat 10:00–14:00');
+    await second.press('Add a place');
+    await second.saved();
+    await second.goto(bench);
+    await second.seeText('The bench,');
+  });
+
+  it('takes a forecast from a file, and says what it could not read', async () => {
+    await second.goto(`${bench}/hours`);
+    const file = await second.download('Save these days as a file to fill in');
+    expect(file.split('\r\n')[0]).toBe('date,hour,air_c,humidity_percent,wind_m_per_s,rain_mm');
+    const [, first = ''] = file.split('\r\n');
+    const path = `${process.env.TMPDIR ?? '/tmp'}/weather-${process.pid}.csv`;
+    writeFileSync(path, `${file}\r\n${first.replace(/,[^,]*$/, ',much')}\r\n`);
+    await second.give('Take a forecast from a file', path);
+    await second.seeText('10 days taken from');
+    await second.seeText('rain_mm “much”; accepted: rain in mm, 0 to 300');
+    rmSync(path);
+    await second.saved();
+  });
+});

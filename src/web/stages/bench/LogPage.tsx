@@ -1,0 +1,158 @@
+import { coatings } from '@core/catalog/coatings';
+import { formatMinutes } from '@core/kernel/formatMinutes';
+import { factorWords, logByProject, logByWork, usedByCoating } from '@core/log/logSummary';
+import { mendings } from '@core/recipe/setbacks.data';
+import { Button } from 'antd';
+import { lazy, Suspense, useMemo, useState } from 'react';
+import { Link } from 'react-router';
+import { useCommands, useRows } from '../../app/projectStore';
+import shell from '../../app/shell.module.css';
+import { BigChoice, Empty } from '../../ui/basics';
+import { LogLine } from './LogLine';
+import styles from './log.module.css';
+
+const LogChart = lazy(async () => ({ default: (await import('./LogChart')).LogChart }));
+
+const LINES_AT_FIRST = 20;
+
+/** The log: planned against actual, what it teaches, and every line of it. */
+export function LogPage() {
+  const { logEntries } = useRows();
+  const { run } = useCommands();
+  const [by, setBy] = useState<'work' | 'project'>('work');
+  const [shown, setShown] = useState(LINES_AT_FIRST);
+  const works = useMemo(() => logByWork(logEntries), [logEntries]);
+  const sums = useMemo(() => (by === 'work' ? works : logByProject(logEntries)), [by, works, logEntries]);
+  const used = useMemo(() => usedByCoating(logEntries), [logEntries]);
+  const lines = useMemo(() => [...logEntries].sort((a, b) => b.atMs - a.atMs), [logEntries]);
+  if (logEntries.length === 0)
+    return (
+      <main className={shell.page}>
+        <p>
+          <Link to="../bench">Bench</Link>
+        </p>
+        <h1>The log</h1>
+        <Empty title="Nothing is logged yet">
+          <p>
+            Start a step at the bench and press Done, or say afterwards how long it took. From the third line of a kind
+            of work on, your own minutes are used in every plan.
+          </p>
+        </Empty>
+      </main>
+    );
+  const wrong = lines.filter((entry) => entry.wrong !== null);
+  return (
+    <main className={shell.page}>
+      <p>
+        <Link to="../bench">Bench</Link>
+      </p>
+      <h1>The log</h1>
+      <p className="muted">
+        {logEntries.length} lines, {formatMinutes(works.reduce((sum, work) => sum + work.actualMinutes, 0))} of hands,
+        where {formatMinutes(works.reduce((sum, work) => sum + work.expectedMinutes, 0))} were expected by the tables
+        and your skill.
+      </p>
+      <div className={styles.parts}>
+        <section className={styles.part} aria-label="Planned against actual">
+          <BigChoice
+            label="Planned against actual"
+            value={by}
+            across={2}
+            choices={[
+              { value: 'work', title: 'By kind of work' },
+              { value: 'project', title: 'By project' },
+            ]}
+            onChange={setBy}
+          />
+          <Suspense fallback={<div className={styles.chartWaits} aria-hidden="true" />}>
+            <LogChart sums={sums.slice(0, 10)} />
+          </Suspense>
+        </section>
+        <section className={styles.part} aria-label="What it teaches">
+          <h2>What it teaches</h2>
+          <p className="muted small">
+            Used in every estimate from three lines on; a label and your own figures still come first.
+          </p>
+          <ul className={styles.factors}>
+            {works.map((work) => (
+              <li key={work.key}>
+                <span>
+                  {work.name}
+                  <small className="muted">
+                    {work.counted} {work.counted === 1 ? 'line' : 'lines'}
+                    {work.counted < work.entries ? ` of ${work.entries} count` : ''}
+                  </small>
+                </span>
+                <b>
+                  {work.factor === null ? 'too few yet' : `× ${work.factor.toFixed(2)}, ${factorWords(work.factor)}`}
+                </b>
+                {work.counted > 0 && (
+                  <Button size="small" type="text" onClick={() => run('forgetFactor', { work: work.key })}>
+                    Reset
+                  </Button>
+                )}
+              </li>
+            ))}
+          </ul>
+          {used.length > 0 && (
+            <>
+              <h3>What it took of each can</h3>
+              <ul className={styles.factors}>
+                {used.map(({ kindId, entries, ratio, factor }) => (
+                  <li key={kindId}>
+                    <span>
+                      {coatings.find(kindId)?.name ?? kindId}
+                      <small className="muted">
+                        {entries} {entries === 1 ? 'line' : 'lines'}
+                      </small>
+                    </span>
+                    <b>
+                      {factor === null
+                        ? `${Math.round((ratio - 1) * 100)} % more, too few yet`
+                        : `× ${factor.toFixed(2)} of what was planned`}
+                    </b>
+                  </li>
+                ))}
+              </ul>
+            </>
+          )}
+          {wrong.length > 0 && (
+            <>
+              <h3>What went wrong</h3>
+              <ul className={styles.factors}>
+                {wrong.map((entry) => (
+                  <li key={entry.id}>
+                    <span>
+                      {entry.what}
+                      <small className="muted">
+                        {entry.recipeName}, {entry.projectName}
+                      </small>
+                    </span>
+                    <b>
+                      {entry.wrong ? mendings[entry.wrong].name : ''}: {entry.wrong ? mendings[entry.wrong].lesson : ''}
+                    </b>
+                  </li>
+                ))}
+              </ul>
+            </>
+          )}
+        </section>
+      </div>
+      <section aria-label="Lines of the log">
+        <h2>Line by line</h2>
+        {lines.slice(0, shown).map((entry) => (
+          <div key={entry.id}>
+            <p className={styles.what}>
+              {entry.what}{' '}
+              <span className="muted small">{[entry.recipeName, entry.projectName].filter(Boolean).join(', ')}</span>
+            </p>
+            <LogLine entry={entry} hasCoats={entry.coatingId !== null} />
+          </div>
+        ))}
+        {shown < lines.length && (
+          <Button onClick={() => setShown(shown + LINES_AT_FIRST * 2)}>Show more: {lines.length - shown} older</Button>
+        )}
+      </section>
+    </main>
+  );
+}
