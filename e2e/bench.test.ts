@@ -114,6 +114,7 @@ describe('the plan, at the desk', () => {
     await second.size(1280, 800);
     await second.goto(bench);
     await second.seeText('Drying line');
+    await second.notText('Stop looking');
     await second.click('//div[@role="tab" and normalize-space(.)="Day by day"]');
     await second.click('(//ol//button[normalize-space(.)="Move"])[last()]');
     await second.click('//*[@aria-label="Move to"]/ancestor::*[contains(@class,"ant-select")][1]');

@@ -41,9 +41,12 @@ export function waitWords(minutes: number): string {
   return `${days} ${days === 1 ? 'day' : 'days'}`;
 }
 
+/** A title within a sentence: only its first letter is small, names and numbers of sorts stay as they are. */
+export const lowerFirst = (title: string): string => `${title.charAt(0).toLowerCase()}${title.slice(1)}`;
+
 /** What a task of the deciding chain waits for, to be read after its name. */
 export function chainWords({ waitsFor }: ChainLink, jobs: ReadonlyMap<string, BenchJob>): string {
-  const title = (taskId: string) => jobs.get(taskId)?.title.toLowerCase() ?? 'what comes before';
+  const title = (taskId: string) => lowerFirst(jobs.get(taskId)?.title ?? 'what comes before');
   switch (waitsFor.kind) {
     case 'after':
       return waitsFor.waitMinutes > 0
@@ -69,5 +72,5 @@ export function decidesWords(chain: DecidingChain, jobs: ReadonlyMap<string, Ben
   const last = chain.links.at(-1);
   const title = last ? (jobs.get(last.taskId)?.title ?? '') : '';
   const cures = chain.curingMinutes > 0 ? `, then ${waitWords(chain.curingMinutes)} until it is cured enough` : '';
-  return `${rowName} decides the end: ${title.charAt(0).toLowerCase()}${title.slice(1)}${cures}.`;
+  return `${rowName} decides the end: ${lowerFirst(title)}${cures}.`;
 }

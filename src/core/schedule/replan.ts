@@ -6,6 +6,7 @@ import {
   type ScheduleScore,
   startOf,
 } from './benchProblem';
+import { firstSchedule } from './improveSchedule';
 import { layTasks } from './layTasks';
 import { type TaskGraph, taskGraph } from './taskGraph';
 
@@ -45,10 +46,18 @@ export function replan(
   };
   const settled = lay(() => true);
   const later = lay(({ start }) => start < problem.now + SETTLED_MINUTES);
-  const free = lay(() => false);
+  const byKeptOrder = lay(() => false);
+  // What was put somewhere by hand stays there, so that nothing is planned as if it were not.
+  const free = kept.some(({ isPinned }) => isPinned) ? byKeptOrder : freely(problem, graph, byKeptOrder);
   const best = isWorthMoving(later.score, settled.score) ? later : settled;
   const schedule = free.score.lateMinutes < best.score.lateMinutes ? free : best;
   return { schedule, moved: movedFrom(problem, kept, schedule) };
+}
+
+/** The plan as if nothing were settled: in the order that was kept, or anew where that is better. */
+function freely(problem: BenchProblem, graph: TaskGraph, byKeptOrder: BenchSchedule): BenchSchedule {
+  const anew = firstSchedule(problem, graph).schedule;
+  return isBetter(anew.score, byKeptOrder.score) ? anew : byKeptOrder;
 }
 
 /** Whether moving what lies further away is worth the unrest: less is late then, or all is ready half a day sooner. */

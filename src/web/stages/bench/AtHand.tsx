@@ -1,4 +1,5 @@
 import { type BenchJob, taskIdOf } from '@core/schedule/benchJobs';
+import { lowerFirst } from '@core/schedule/benchWords';
 import { dryingNow } from '@core/schedule/dryingNow';
 import { Button } from 'antd';
 import { useMemo, useState } from 'react';
@@ -66,7 +67,7 @@ export function AtHand(props: { state: BenchState; onOpen: (job: BenchJob) => vo
           <ul>
             {drying.map(({ taskId, title, rowId, touch, next, handle }) => (
               <li key={taskId}>
-                <b>{bench.rows.find(({ id }) => id === rowId)?.name}</b>, {title.toLowerCase()}
+                <b>{bench.rows.find(({ id }) => id === rowId)?.name}</b>, {lowerFirst(title)}
                 <small className="muted">
                   {touch * 60_000 > nowMs ? `touch ${moment(touch)} · ` : ''}
                   {next

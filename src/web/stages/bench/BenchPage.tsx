@@ -3,7 +3,7 @@ import { listed } from '@core/kernel/listed';
 import type { BenchSubject } from '@core/model/values/benchSubject';
 import type { BenchJob } from '@core/schedule/benchJobs';
 import type { Stretch } from '@core/schedule/benchProblem';
-import { decidesWords, waitWords } from '@core/schedule/benchWords';
+import { decidesWords, lowerFirst, waitWords } from '@core/schedule/benchWords';
 import { decidingChain } from '@core/schedule/decidingChain';
 import { type BenchBlock, blocksOf, daysOf } from '@core/schedule/eveningsOf';
 import { keptOf, moveTasks } from '@core/schedule/moveTasks';
@@ -75,7 +75,7 @@ export function BenchPage() {
     });
   const move = (block: BenchBlock, to: Stretch) => {
     const taskIds = block.tasks.map(({ job }) => job.task.id);
-    const titles = listed(block.tasks.map(({ job }) => job.title.toLowerCase()));
+    const titles = listed(block.tasks.map(({ job }) => lowerFirst(job.title)));
     const moved = moveTasks(bench.problem, { schedule, pinned: state.pinned }, taskIds, to, graph);
     if (moved.start === null) {
       setMovedWords(`There is no time for ${titles} from there on. Nothing was moved.`);
@@ -103,9 +103,7 @@ export function BenchPage() {
   const whyNot = (block: BenchBlock, start: number) => {
     const waits = block.tasks.flatMap(({ job }) => job.task.after.map(({ taskId }) => bench.jobs.get(taskId)?.title));
     const needs = block.tasks.some(({ job }) => job.task.hoursKey !== null) ? ', or the weather does not allow it' : '';
-    const names = listed(
-      [...new Set(waits.filter((title) => title !== undefined))].map((title) => title.toLowerCase()),
-    );
+    const names = listed([...new Set(waits.filter((title) => title !== undefined))].map(lowerFirst));
     return names === ''
       ? `the hours are taken until ${day(start)}`
       : `it follows ${names}, which is not dry then${needs}`;
@@ -208,7 +206,9 @@ export function BenchPage() {
             {
               id: 'evenings',
               name: 'Day by day',
-              content: () => <Evenings days={days} onSelect={setSelectedId} selectedId={selectedId} />,
+              content: () => (
+                <Evenings days={days} today={bench.from} onSelect={setSelectedId} selectedId={selectedId} />
+              ),
             },
             {
               id: 'why',

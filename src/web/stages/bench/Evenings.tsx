@@ -2,6 +2,7 @@ import { formatMinutes } from '@core/kernel/formatMinutes';
 import { OWN_HANDS } from '@core/schedule/benchOfPlan';
 import { waitWords } from '@core/schedule/benchWords';
 import type { BenchBlock, BenchDay } from '@core/schedule/eveningsOf';
+import { useState } from 'react';
 import { useLocale, useRows } from '../../app/projectStore';
 import { dateWords } from '../../app/words';
 import { Swatch } from '../../ui/basics';
@@ -11,28 +12,40 @@ import { clock } from './DryingLine';
 /** Day by day: what is done, in order, with what dries afterwards. On a phone this is the week. */
 export function Evenings(props: {
   days: readonly BenchDay[];
+  today: string;
   selectedId: string | null;
   onSelect: (id: string | null) => void;
 }) {
+  const [isPastShown, setPastShown] = useState(false);
+  const past = props.days.filter(({ date }) => date < props.today);
   return (
     <ol className={styles.evenings}>
-      {props.days.map((day) => (
-        <li key={day.date}>
-          <h3>
-            {dateWords(day.date)} <small className="muted">{formatMinutes(day.minutes)} of hands</small>
-          </h3>
-          <ol>
-            {day.blocks.map((block) => (
-              <BlockLine
-                key={block.id}
-                block={block}
-                isChosen={block.id === props.selectedId}
-                onSelect={() => props.onSelect(block.id === props.selectedId ? null : block.id)}
-              />
-            ))}
-          </ol>
+      {past.length > 0 && (
+        <li className={styles.past}>
+          <button type="button" aria-expanded={isPastShown} onClick={() => setPastShown(!isPastShown)}>
+            {isPastShown ? 'Hide' : 'Show'} what is behind: {past.length} {past.length === 1 ? 'day' : 'days'}
+          </button>
         </li>
-      ))}
+      )}
+      {props.days
+        .filter(({ date }) => isPastShown || date >= props.today)
+        .map((day) => (
+          <li key={day.date}>
+            <h3>
+              {dateWords(day.date)} <small className="muted">{formatMinutes(day.minutes)} of hands</small>
+            </h3>
+            <ol>
+              {day.blocks.map((block) => (
+                <BlockLine
+                  key={block.id}
+                  block={block}
+                  isChosen={block.id === props.selectedId}
+                  onSelect={() => props.onSelect(block.id === props.selectedId ? null : block.id)}
+                />
+              ))}
+            </ol>
+          </li>
+        ))}
     </ol>
   );
 }
@@ -61,9 +74,13 @@ function BlockLine(props: { block: BenchBlock; isChosen: boolean; onSelect: () =
           {block.workerId !== null && block.workerId !== OWN_HANDS && helper ? `, ${helper.name}` : ''}
         </small>
       </div>
-      <button type="button" onClick={props.onSelect} aria-expanded={props.isChosen}>
-        Move
-      </button>
+      {block.tasks.every(({ job }) => job.task.fixed !== null) ? (
+        <span className={styles.isDone}>{block.tasks.some(({ job }) => job.subject === null) ? '' : 'done'}</span>
+      ) : (
+        <button type="button" onClick={props.onSelect} aria-expanded={props.isChosen}>
+          Move
+        </button>
+      )}
     </li>
   );
 }
