@@ -18,6 +18,7 @@ import { huntBench } from './hunt';
 import { paletteBench, sketchBench } from './interface';
 import { calibrationLoop, type Timing, timing } from './measure';
 import { recipeBench } from './recipe';
+import { scheduleBench } from './schedule';
 import { writeBench } from './writes';
 
 /** What npm run bench measures. Times are of this machine; the ratios to the calibration loop are what to compare. */
@@ -110,6 +111,7 @@ show(
 );
 
 await recipeBench(show);
+await scheduleBench(show);
 await cuttingBench();
 await balanceBench();
 await huntBench(show);

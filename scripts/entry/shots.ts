@@ -36,12 +36,6 @@ try {
     await person.driver.executeScript('window.scrollTo(0, 0)');
     await person.driver.sleep(400);
   });
-  await take('house-fits', `${attic}/house?tab=fits`, 'pieces are free', async () => {
-    await person.click('//nav[@aria-label="Slots"]//button[contains(., "Something tall")]');
-    await person.seeText('Something tall and thin');
-    await person.driver.executeScript('window.scrollTo(0, 0)');
-    await person.driver.sleep(600);
-  });
   await take('sketch', `${attic}/sketch`, 'Number what each spot calls for');
   await take('hunt', `${attic}/hunt`, 'At the till', async () => {
     await person.click('//ul[@aria-label="Finds"]//button[.//b[normalize-space(.)="Oak nightstand"]]');
@@ -71,28 +65,7 @@ try {
     );
     await person.driver.sleep(400);
   });
-  await take('plans', `${attic}/compare/plans`, 'Keep what is chosen now as', async () => {
-    await person.fill('Keep what is chosen now as', 'As it began');
-    await person.press('Keep this plan');
-    await person.saved();
-    await person.press('Back to the board');
-    await person.press('Buy new: Two-drawer nightstand, new');
-    await person.press('Makeover: Wicker hamper');
-    await person.saved();
-    await person.press('Plans');
-    await person.seeText('Only what differs');
-    await person.driver.sleep(400);
-  });
-  await person.press('Take As it began');
-  await person.saved();
   await take('balance', `${attic}/balance`, 'No plan costs less, however long it takes.', async () => {
-    await person.notText('Finer steps follow');
-  });
-  await take('nothing-fits', `${attic}/balance`, 'Proven: no other', async () => {
-    await person.fill('Money left', '20');
-    await person.fill('Keep the look at', '120');
-    await person.seeText('more it fits into these hours');
-    await person.seeText('No plan costs less, however long it takes.');
     await person.notText('Finer steps follow');
   });
   await take('shopping-list', `${attic}/balance/list`, 'or Waterborne polyurethane', async () => {
@@ -100,13 +73,33 @@ try {
     await person.driver.executeScript('window.scrollTo(0, 240)');
     await person.driver.sleep(400);
   });
+  await take('bench', `${attic}/bench`, 'Drying line', async () => {
+    await person.notText('Stop looking');
+    await person.seeText('What would help');
+    await person.driver.executeScript('window.scrollTo(0, 150)');
+    await person.driver.sleep(400);
+  });
+  await take('log', `${nook}/bench/log`, 'What it teaches', async () => {
+    await person.see('//*[contains(@class,"recharts-bar")]');
+    await person.driver.sleep(600);
+  });
   await person.size(390, 844);
+  await take('tonight-phone', `${attic}/bench`, 'The bench,', async () => {
+    await person.notText('Stop looking');
+    await person.driver.executeScript('document.querySelector(\'[aria-label="What is next"]\').scrollIntoView()');
+    await person.driver.sleep(400);
+  });
+  await take('step-phone', `${attic}/bench`, 'The bench,', async () => {
+    await person.notText('Stop looking');
+    await person.click('(//section[@aria-label="What is next"]//button[contains(@aria-label, "coat")])[1]');
+    await person.see('//*[@role="timer"]');
+    await person.driver.sleep(600);
+  });
   await take('cut-phone', `${nook}/makeover/cut`, 'Where each part goes', async () => {
     await person.click(linen);
     await person.seeText('Hemmed linen runner');
     await person.driver.sleep(600);
   });
-  await take('board-phone', `${attic}/compare`, 'Which way for each slot?');
   await take('trip-phone', `${attic}/hunt/trips`, 'Back at', async () => {
     await person.driver.executeScript('document.querySelector(\'[aria-label="Stops"]\').scrollIntoView()');
     await person.driver.sleep(400);

@@ -50,7 +50,7 @@ export function verifySchedule(problem: BenchProblem, schedule: BenchSchedule): 
   for (const task of problem.tasks) {
     const at = laid.get(task.id);
     if (!at && !unlaid.has(task.id)) faults.push({ kind: 'missing', taskId: task.id });
-    if (at) faults.push(...faultsOfTask(problem, task, at, laid));
+    if (at) faults.push(...faultsOfTask(problem, task, at, laid, known));
   }
   faults.push(...faultsOfHands(problem, schedule), ...faultsOfSessions(problem, schedule, laid));
   faults.push(...faultsOfRoom(problem, schedule));
@@ -66,6 +66,7 @@ function faultsOfTask(
   task: BenchTask,
   at: LaidTask,
   laid: ReadonlyMap<string, LaidTask>,
+  known: ReadonlySet<string>,
 ): ScheduleFault[] {
   const taskId = task.id;
   const faults: ScheduleFault[] = [];
@@ -83,7 +84,7 @@ function faultsOfTask(
     faults.push({ kind: 'partTooShort', taskId });
   let extraMinutes = 0;
   for (const { taskId: otherId, allowed } of task.after) {
-    if (!problem.tasks.some(({ id }) => id === otherId)) continue;
+    if (!known.has(otherId)) continue;
     const other = laid.get(otherId);
     if (!other) {
       faults.push({ kind: 'follows', taskId });

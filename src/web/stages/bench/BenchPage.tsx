@@ -121,6 +121,20 @@ export function BenchPage() {
         <LinkButton to="hours">Hours and places</LinkButton>
       </main>
     );
+  if (state.faults.length > 0)
+    return (
+      <main className={shell.page}>
+        <h1>The bench</h1>
+        <p className={styles.warn} role="alert">
+          The plan did not pass its check ({[...new Set(state.faults.map(({ kind }) => kind))].join(', ')} at{' '}
+          {bench.jobs.get(state.faults[0]?.taskId ?? '')?.title ?? 'a step'}), so it is not shown. Nothing of what is
+          done or logged is touched.
+        </p>
+        {state.isKept && (
+          <Button onClick={() => run('letBenchGo', { id: plan.rows.benchPlans[0]?.id ?? '' })}>Plan anew</Button>
+        )}
+      </main>
+    );
   const saveCalendar = async () => {
     const { benchCalendar } = await import('@core/formats/calendar/benchDays');
     const nameOf = (rowId: string) => bench.rows.find(({ id }) => id === rowId)?.name ?? '';

@@ -7,7 +7,7 @@ import { lowerBound } from '@core/schedule/lowerBound';
 import { keptOf } from '@core/schedule/moveTasks';
 import { type KeptPlace, replan } from '@core/schedule/replan';
 import { type TaskGraph, taskGraph } from '@core/schedule/taskGraph';
-import { verifySchedule } from '@core/schedule/verifySchedule';
+import { type ScheduleFault, verifySchedule } from '@core/schedule/verifySchedule';
 import type { Help } from '@core/schedule/whatHelps';
 import { minuteOf } from '@core/schedule/workerWindows';
 import { proxy, type Remote, wrap } from 'comlink';
@@ -27,6 +27,8 @@ export interface BenchState {
   graph: TaskGraph;
   /** The plan that is worked by: the kept one moved on to the present, else the best that was found. */
   schedule: BenchSchedule;
+  /** What is wrong with the plan that is shown; nothing, or it is not shown. */
+  faults: readonly ScheduleFault[];
   /** Tasks that were put where they are by hand. */
   pinned: ReadonlySet<string>;
   /** Whether a plan is kept. */
@@ -129,6 +131,7 @@ export function useBench(): BenchState {
   useEffect(() => {
     before.current = keptOf(schedule);
   }, [schedule]);
+  const faults = useMemo(() => verifySchedule(bench.problem, schedule), [bench, schedule]);
   const bound = useMemo(() => lowerBound(bench.problem, graph), [bench, graph]);
   const pinned = useMemo(
     () => new Set(kept?.filter(({ isPinned }) => isPinned).map(({ taskId }) => taskId) ?? []),
@@ -138,6 +141,7 @@ export function useBench(): BenchState {
     bench,
     graph,
     schedule,
+    faults,
     pinned,
     isKept: kept !== null,
     moved: kept === null ? 0 : first.moved,
