@@ -11,10 +11,10 @@ const person = await Person.open({ fixedNow: NOW });
 try {
   const { projects } = (await euporia.json('/api/projects')) as { projects: { id: string; name: string }[] };
   const attic = `/p/${projects.find((project) => project.name === 'Attic bedroom')?.id}`;
-  const { recipes } = (await euporia.json(`/api/projects/${attic.slice(3)}/snapshot`)) as {
-    recipes: { id: string; name: string }[];
+  const snapshot = (await euporia.json(`/api/projects/${attic.slice(3)}/snapshot`)) as {
+    recipes: { id: string; name: string; body: { layers: { id: string }[] } }[];
   };
-  const recipe = recipes.find((entry) => entry.name === 'Oak nightstand in teal')?.id;
+  const recipe = snapshot.recipes.find((entry) => entry.name === 'Oak nightstand in teal')?.id;
   const nook = `/p/${projects.find((project) => project.name === 'Dining nook and pantry')?.id}`;
   const rows = (await euporia.json(`/api/projects/${nook.slice(3)}/snapshot`)) as {
     recipes: { id: string; name: string }[];
@@ -89,9 +89,9 @@ try {
     await person.driver.executeScript('document.querySelector(\'[aria-label="What is next"]\').scrollIntoView()');
     await person.driver.sleep(400);
   });
-  await take('step-phone', `${attic}/bench`, 'The bench,', async () => {
-    await person.notText('Stop looking');
-    await person.click('(//section[@aria-label="What is next"]//button[contains(@aria-label, "coat")])[1]');
+  const layer = snapshot.recipes.find((entry) => entry.id === recipe)?.body.layers[0]?.id;
+  const coat = encodeURIComponent(`step ${recipe} coat:${layer}:1`);
+  await take('step-phone', `${attic}/bench/step?task=${coat}`, 'Lay out', async () => {
     await person.see('//*[@role="timer"]');
     await person.driver.sleep(600);
   });

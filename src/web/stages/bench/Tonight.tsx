@@ -31,9 +31,10 @@ export function Tonight(props: {
   const runs = useMemo(() => new Map(stepRuns.map((run) => [taskIdOf(run), run])), [stepRuns]);
   const nowMs = useTick([...runs.values()].some((run) => run.state === 'running'));
   const next = days.find(({ blocks }) => blocks.some(({ end }) => end > now));
-  const spare = withinMinutes(schedule, bench.jobs, now, SPARE_MINUTES);
   if (!next) return null;
   const blocks = next.blocks.filter(({ end }) => end > now);
+  const listed = new Set(blocks.flatMap(({ tasks }) => tasks.map(({ job }) => job.task.id)));
+  const spare = withinMinutes(schedule, bench.jobs, now, SPARE_MINUTES).filter(({ task }) => !listed.has(task.id));
   const first = blocks[0];
   const hour = first ? Number(clock(first.start, locale.timeZone).slice(0, 2)) : 18;
   const weather = bench.forecast(next.date).hours[hour];
@@ -97,7 +98,7 @@ export function Tonight(props: {
       </ol>
       {spare.length > 0 && (
         <div className={styles.spare}>
-          <h3>In twenty minutes</h3>
+          <h3>Also, in twenty minutes</h3>
           <ul>
             {spare.slice(0, MOST_SPARE).map((job) => (
               <li key={job.task.id}>
