@@ -1,8 +1,9 @@
 import { describe, expect, it } from 'vitest';
 import { following, refusal, uuid } from '../fixtures/following';
-import { AS_OF, find, option, project, recipe, rows, slot, spot } from '../fixtures/projectRows';
+import { AS_OF, card, find, option, project, recipe, rows, slot, spot } from '../fixtures/projectRows';
 import type { LogEntryRow, ProjectRows } from '../model/rows';
 import { computePlan } from '../plan/computePlan';
+import { chosenLayer } from '../recipe/recipeBody';
 
 const HOUR_MS = 3_600_000;
 const RECIPE = uuid(50);
@@ -169,5 +170,41 @@ describe('the weather and the log', () => {
     expect(figure(learned).source.kind).toBe('your log');
     const own = { id: uuid(110), version: 1, key: 'labor.cleanMinutesPerM2', scope: 'project', value: 9, note: '' };
     expect(figure({ ...learned, overrides: [own] })).toMatchObject({ value: 9, learned: null });
+  });
+
+  it('coats that were given beyond what hides are planned from three lines on, with their reason', () => {
+    const teal = card(uuid(120), 'Teal', '#2f5d62');
+    const body = { ...start.recipes[0]?.body, layers: [chosenLayer('base', 'chalk', { colorCardId: teal.id })] };
+    const colored = {
+      ...start,
+      colorCards: [teal],
+      recipes: start.recipes.map((row) => ({ ...row, body: body as typeof row.body })),
+    };
+    const coatsOf = (of: ProjectRows) => {
+      const plan = computePlan(of, AS_OF);
+      const stacks = [...(plan.model.recipe(RECIPE)?.stacks.values() ?? [])].flat();
+      return stacks.find(({ layerId }) => layerId === 'base')?.coats;
+    };
+    const before = coatsOf(colored);
+    expect(before?.reason).toBe('untilHidden');
+    const lines = [1, 2, 3].map((n) =>
+      line(20, { id: uuid(130 + n), coatingId: 'chalk', coats: { expected: 1, given: n === 1 ? 1 : 2 } }),
+    );
+    const after = coatsOf({ ...colored, logEntries: lines });
+    expect(after).toMatchObject({ reason: 'yourLog', coats: Math.round((before?.coats ?? 0) * (5 / 3)) });
+  });
+
+  it('what went wrong in one project warns of the same on the same surface in another', () => {
+    const spoiled = line(20, {
+      id: uuid(140),
+      coatingId: 'chalk',
+      substrateId: stand.materialId,
+      wrong: 'peeled',
+      projectName: 'Another',
+    });
+    const findings = computePlan({ ...start, logEntries: [spoiled] }, AS_OF).model.recipe(RECIPE)?.findings ?? [];
+    expect(findings.filter(({ code }) => code === 'lesson.learned')).toHaveLength(1);
+    const own = computePlan(start, AS_OF).model.recipe(RECIPE)?.findings ?? [];
+    expect(own.filter(({ code }) => code === 'lesson.learned')).toEqual([]);
   });
 });

@@ -1,6 +1,6 @@
 import { currencyExponent } from '../kernel/currencies.data';
 import type { Unit } from '../kernel/explained';
-import { commonPractice, modellingChoice, type Source } from '../kernel/source';
+import { commonPractice, fromLog, modellingChoice, type Source } from '../kernel/source';
 import { BRUSH_LOSS_PERCENT, coatings } from './coatings';
 import { type Figure, figure } from './figure';
 import {
@@ -271,7 +271,12 @@ export class Assumptions {
     const learned = this.learnedOf(key);
     return learned === null
       ? { key, value: usual, source, scope, learned: null }
-      : { key, value: usual * learned.times, source: { kind: 'your log' }, scope, learned: learned.of };
+      : { key, value: usual * learned.times, source: fromLog, scope, learned: learned.of };
+  }
+
+  /** Coats that the log says are given beyond each that hides by the tables; 0 where it says nothing. */
+  moreCoatsPerCoat(coatingId: string): number {
+    return this.log.coatsOf(coatingId)?.morePerCoat ?? 0;
   }
 
   /**

@@ -12,8 +12,8 @@ export interface Learned {
   minutesOf(key: string): LearnedFactor | null;
   /** On what a coating takes, by its id: more than 1 where it does not reach as far as the tables say. */
   amountOf(coatingId: string): LearnedFactor | null;
-  /** Coats given beyond what was expected of a coating, rounded; null where there is too little to learn from. */
-  coatsOf(coatingId: string): { more: number; entries: number } | null;
+  /** Coats given beyond each that was expected of a coating, on average; null where there is too little to learn from. */
+  coatsOf(coatingId: string): { morePerCoat: number; entries: number } | null;
 }
 
 /** A log in which nothing stands. */

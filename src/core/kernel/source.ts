@@ -23,6 +23,7 @@ export const modellingChoice: Source = { kind: 'modelling choice' };
 export const calculated: Source = { kind: 'calculated' };
 export const estimated: Source = { kind: 'estimated' };
 export const fromYou: Source = { kind: 'you' };
+export const fromLog: Source = { kind: 'your log' };
 
 /** The tag that stands beside a figure, for example "common practice, from memory". */
 export function sourceTag(source: Source): string {

@@ -66,8 +66,9 @@ export function learnFactors(entries: readonly LogEntryRow[]): Learned {
     coatsOf: (coatingId) => {
       const lines = coats.get(coatingId) ?? [];
       if (lines.length < LEAST_ENTRIES) return null;
-      const more = lines.reduce((sum, entry) => sum + (entry.coats ? entry.coats.given - entry.coats.expected : 0), 0);
-      return { more: Math.round(more / lines.length), entries: lines.length };
+      const expected = lines.reduce((sum, entry) => sum + (entry.coats?.expected ?? 0), 0);
+      const given = lines.reduce((sum, entry) => sum + (entry.coats?.given ?? 0), 0);
+      return expected === 0 ? null : { morePerCoat: (given - expected) / expected, entries: lines.length };
     },
   };
 }

@@ -3,6 +3,7 @@ import { seededRandom } from '../kernel/seededRandom';
 import type { LogEntryRow } from '../model/rows';
 import { factorOf, learnFactors } from './learnFactors';
 import { factorWords, logByProject, logByWork, usedByCoating, workName } from './logSummary';
+import { usedAgainstPlan } from './usedAgainstPlan';
 
 const BRUSH = 'labor.brushMinutesPerM2';
 let made = 0;
@@ -70,7 +71,7 @@ describe('what the log teaches', () => {
     const amounts = [{ kindId: 'chalk', expected: 100, used: 130 }];
     const learned = learnFactors([1, 2, 3, 4].map(() => entry({ amounts, coats: { expected: 1, given: 2 } })));
     expect(learned.amountOf('chalk')?.factor).toBeCloseTo(Math.exp((4 * Math.log(1.3)) / 8), 10);
-    expect(learned.coatsOf('chalk')).toEqual({ more: 1, entries: 4 });
+    expect(learned.coatsOf('chalk')).toEqual({ morePerCoat: 1, entries: 4 });
     expect(learned.amountOf('waterborneEnamel')).toBeNull();
     expect(learned.coatsOf('waterborneEnamel')).toBeNull();
   });
@@ -132,5 +133,18 @@ describe('the log told', () => {
     expect(usedByCoating([entry({ amounts: [{ kindId: 'chalk', expected: 100, used: 130 }] })])).toEqual([
       { kindId: 'chalk', entries: 1, ratio: 1.3, factor: null },
     ]);
+  });
+});
+
+describe('what a makeover really took', () => {
+  it('is told by the lines of its own steps, as a share of what was planned', () => {
+    const poured = (kindId: string, expected: number, used: number) => entry({ amounts: [{ kindId, expected, used }] });
+    const own = [poured('chalk', 100, 130), poured('chalk', 100, 110), poured('waterClear', 50, 40)];
+    const other = poured('chalk', 100, 300);
+    const runs = own.map(({ id }) => ({ recipeId: 'oak', logId: id }));
+    const ratios = usedAgainstPlan('oak', [...runs, { recipeId: 'pine', logId: other.id }], [...own, other]);
+    expect(ratios.get('chalk')).toBeCloseTo(1.2, 10);
+    expect(ratios.get('waterClear')).toBeCloseTo(0.8, 10);
+    expect(ratios.size).toBe(2);
   });
 });

@@ -12,6 +12,7 @@ export interface CoatCount {
   reason:
     | 'overruled'
     | 'untilHidden'
+    | 'yourLog'
     | 'alwaysTwo'
     | 'asLabel'
     | 'filmBuild'
@@ -36,6 +37,8 @@ export interface CoatQuestion {
   under: Lab | null;
   target: Lab | null;
   use: ZoneUse;
+  /** Coats that the log says are given beyond each that hides by the tables. */
+  moreCoatsPerCoat: number;
   /** What the paper weighs that is laid, g/m²; null where none is. */
   paperGrams: number | null;
 }
@@ -82,6 +85,8 @@ export function coatCountFor(question: CoatQuestion): CoatCount {
   if (question.school === 'asLabel')
     return { coats: question.labelCoats ?? similar.typical, reason: 'asLabel', hiding };
   if (!hiding) return { coats: coating.hiding.lightOverDark.typical, reason: 'colorMissing', hiding };
-  if (builds && hiding.coats < 2) return { coats: 2, reason: 'filmBuild', hiding };
+  const logged = Math.max(1, Math.round(hiding.coats * (1 + question.moreCoatsPerCoat)));
+  if (builds && logged < 2) return { coats: 2, reason: 'filmBuild', hiding };
+  if (logged !== hiding.coats) return { coats: logged, reason: 'yourLog', hiding };
   return { coats: hiding.coats, reason: 'untilHidden', hiding };
 }

@@ -78,6 +78,7 @@ export class ZoneStacker {
       under: below.color,
       target: candidate.color,
       use: zone.zone.use,
+      moreCoatsPerCoat: context.assumptions.moreCoatsPerCoat(coating.id),
       paperGrams: candidate.sheet?.kind.paper?.gramsPerM2 ?? null,
     });
     if (!this.shared.layers.has(candidate.id)) {

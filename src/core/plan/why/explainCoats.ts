@@ -1,6 +1,6 @@
 import { hidingThresholds } from '../../color/coatsUntilHidden';
 import { type Explained, explain } from '../../kernel/explained';
-import { calculated, fromYou, modellingChoice } from '../../kernel/source';
+import { calculated, fromLog, fromYou, modellingChoice } from '../../kernel/source';
 import type { CoatCount } from '../../recipe/coatCount';
 import type { StackEntry } from '../../recipe/stack';
 import type { Plan } from '../computePlan';
@@ -8,6 +8,7 @@ import type { Plan } from '../computePlan';
 const coatReasons: Record<CoatCount['reason'], string> = {
   overruled: 'your own figure',
   untilHidden: 'until what shows is under the threshold, within the table’s fewest and most',
+  yourLog: 'what your log says was given beyond what hides by the tables',
   alwaysTwo: 'school: always two',
   asLabel: 'school: as the label says',
   filmBuild: 'it hides sooner; this use wants a film of two',
@@ -42,7 +43,7 @@ export function explainCoats(plan: Plan, entry: StackEntry): Explained {
     );
   }
   return explain('Coats', coats, 'coats', {
-    source: reason === 'overruled' ? fromYou : modellingChoice,
+    source: reason === 'overruled' ? fromYou : reason === 'yourLog' ? fromLog : modellingChoice,
     note: coatReasons[reason],
     because,
   });

@@ -1,5 +1,10 @@
 import { waitWords } from '@core/schedule/benchWords';
 import type { Help } from '@core/schedule/whatHelps';
+import { hoursOn } from '@core/schedule/workerWindows';
+import type { Workshop } from '@core/state/workshop';
+import { Button } from 'antd';
+import { Link } from 'react-router';
+import { useCommands, useRows } from '../../app/projectStore';
 import { dateWords } from '../../app/words';
 import styles from './bench.module.css';
 
@@ -18,15 +23,47 @@ function helpWords({ kind, date, soonerMinutes, lessLateMinutes }: Help): string
   return `${what}: ${gain}.`;
 }
 
-/** What would help: each was tried by planning anew. */
+const EVENING = { fromMinute: 1080, toMinute: 1200 };
+const TABLE_M2 = 1.2;
+
+/** What would help: each was tried by planning anew; what is ours to give is taken with one press. */
 export function Helps(props: { helps: readonly Help[] }) {
+  const { project } = useRows();
+  const { run } = useCommands();
+  const { workshop } = project;
   if (props.helps.length === 0) return null;
+  const take = ({ kind, date }: Help) => {
+    const change: Partial<Workshop> =
+      kind === 'evening' && date !== null
+        ? {
+            exceptions: [
+              ...workshop.exceptions.filter((one) => one.date !== date),
+              { date, hours: [...hoursOn(workshop, date), EVENING], note: '' },
+            ],
+          }
+        : {
+            dryingPlaces: [
+              ...workshop.dryingPlaces,
+              { id: crypto.randomUUID(), name: 'Another table', areaM2: TABLE_M2 },
+            ],
+          };
+    run('editProject', { id: project.id, values: { workshop: { ...workshop, ...change } } });
+  };
   return (
     <section className={styles.helps} aria-label="What would help">
       <h3>What would help</h3>
       <ul>
         {props.helps.map((help) => (
-          <li key={help.kind}>{helpWords(help)}</li>
+          <li key={help.kind}>
+            {helpWords(help)}{' '}
+            {help.kind === 'hands' ? (
+              <Link to="hours">Who lends a hand?</Link>
+            ) : (
+              <Button size="small" onClick={() => take(help)}>
+                {help.kind === 'evening' ? 'Take that evening' : 'There is one'}
+              </Button>
+            )}
+          </li>
         ))}
       </ul>
     </section>

@@ -1,27 +1,24 @@
-import { tools } from '@core/catalog/tools';
 import { acknowledgmentTrigger } from '@core/plan/acknowledgment';
 import { cautionsAt } from '@core/recipe/recipeFindings';
-import { mendings } from '@core/recipe/setbacks.data';
-import { type BenchJob, taskIdOf } from '@core/schedule/benchJobs';
+import type { BenchJob } from '@core/schedule/benchJobs';
 import type { Bench } from '@core/schedule/benchOfPlan';
 import type { BenchSchedule } from '@core/schedule/benchProblem';
 import { waitWords } from '@core/schedule/benchWords';
 import { dryingNow } from '@core/schedule/dryingNow';
 import { blocksOf } from '@core/schedule/eveningsOf';
-import { expectedAmounts } from '@core/schedule/logOfStep';
-import { type SetbackProblem, setbackProblems } from '@core/state/setback';
 import { Button } from 'antd';
 import { useMemo, useState } from 'react';
 import { Link, useSearchParams } from 'react-router';
-import { useCommands, useLocale, usePlan, useRows } from '../../app/projectStore';
+import { useLocale, usePlan, useRows } from '../../app/projectStore';
 import shell from '../../app/shell.module.css';
-import { supplyWords } from '../../app/words';
 import { Empty, Swatch } from '../../ui/basics';
 import { NumberField } from '../../ui/fields';
 import { SideBySide } from '../../ui/layout';
 import { TypedField } from '../../ui/TypedField';
 import { Caution } from '../makeover';
+import { Amounts } from './Amounts';
 import { clock } from './DryingLine';
+import { LayOut } from './LayOut';
 import { LogLine } from './LogLine';
 import styles from './step.module.css';
 import { timerWords, workedMs } from './stepMinutes';
@@ -29,6 +26,7 @@ import { useAwake } from './useAwake';
 import { useBench } from './useBench';
 import { useSteps } from './useSteps';
 import { useTick } from './useTick';
+import { WentWrong } from './WentWrong';
 import { sayWhoIsAtIt, whoIsAtIt } from './whoIsAtIt';
 
 /** One step fills the screen: what to lay out, what to mind, a timer, and three buttons that a painted thumb hits. */
@@ -163,45 +161,6 @@ function Runner(props: { bench: Bench; schedule: BenchSchedule; job: BenchJob })
   );
 }
 
-/** Tools and amounts to lay out before hands are dirty, with the mix. */
-function LayOut({ job }: { job: BenchJob }) {
-  const plan = usePlan();
-  const locale = useLocale();
-  const { step } = job;
-  if (!step) return null;
-  const supplies = step.supplies
-    .filter(({ amount }) => amount > 0)
-    .map(({ supplyKey, amount }) => {
-      const pool = plan.model.supply(supplyKey);
-      return { name: pool.name, color: pool.color, words: supplyWords(amount, pool.unit, locale.units) };
-    });
-  const { mix } = step;
-  const parts = mix && mix.waterMl > 0 ? Math.round((mix.paint / mix.waterMl) * 10) / 10 : null;
-  const where = { indoors: '', ventilated: 'in a strong draught', outdoors: 'in the open' }[step.place];
-  if (supplies.length === 0 && step.tools.length === 0 && where === '') return null;
-  return (
-    <section className={styles.layOut} aria-label="Lay out">
-      <h2>Lay out</h2>
-      <ul>
-        {supplies.map(({ name, color, words }) => (
-          <li key={name}>
-            {color && <Swatch color={color} />} {name}: <b>{words}</b>
-          </li>
-        ))}
-        {mix && (
-          <li>
-            Mix <b>{Math.round(mix.paint)} mL</b> paint and <b>{Math.round(mix.waterMl)} mL</b> water
-            {parts !== null && `, ${parts} parts to 1`}
-            {mix.keepsHours !== null && `; it keeps ${waitWords(mix.keepsHours * 60)}`}
-          </li>
-        )}
-        {step.tools.length > 0 && <li>{step.tools.map((id) => tools.find(id)?.name ?? id).join(', ')}</li>}
-        {where !== '' && <li>Work {where}.</li>}
-      </ul>
-    </section>
-  );
-}
-
 /** The cautions of the step; a stop is acknowledged before it is begun. */
 function Cautions({ job }: { job: BenchJob }) {
   const plan = usePlan();
@@ -293,103 +252,6 @@ function TellAfterwards(props: { job: BenchJob; onTold: (minutes: number, people
       <Button type="primary" size="large" onClick={() => props.onTold(minutes * people, people)}>
         Log it
       </Button>
-    </section>
-  );
-}
-
-/** How much was used of what, beside what was expected. */
-function Amounts({ job, entryId }: { job: BenchJob; entryId: string }) {
-  const plan = usePlan();
-  const rows = useRows();
-  const locale = useLocale();
-  const { run } = useCommands();
-  const entry = rows.logEntries.find(({ id }) => id === entryId);
-  const expected = expectedAmounts(plan, job);
-  if (!entry) return null;
-  return (
-    <>
-      {expected.map(({ kindId, supplyKey, expected: amount }) => {
-        const pool = plan.model.supply(supplyKey);
-        const used = entry.amounts.find((one) => one.kindId === kindId)?.used ?? null;
-        return (
-          <NumberField<number | null>
-            key={kindId}
-            label={`Used: ${pool.name}`}
-            value={used}
-            nullable
-            digits={1}
-            least={0}
-            most={100_000}
-            suffix={pool.unit}
-            hint={`planned ${supplyWords(amount, pool.unit, locale.units)}`}
-            onCommit={(value) =>
-              run('editLogEntry', {
-                id: entry.id,
-                values: {
-                  amounts: [
-                    ...entry.amounts.filter((one) => one.kindId !== kindId),
-                    ...(value === null ? [] : [{ kindId, expected: amount, used: value }]),
-                  ],
-                },
-              })
-            }
-          />
-        );
-      })}
-    </>
-  );
-}
-
-/** What went wrong with a coat: what mends it is planned in, and other pieces are warned. */
-function WentWrong(props: { job: BenchJob; finish: (problem: SetbackProblem) => void; onSaid: () => void }) {
-  const rows = useRows();
-  const { run } = useCommands();
-  const { job } = props;
-  const recipe = rows.recipes.find(({ id }) => id === job.subject?.recipeId);
-  const { step } = job;
-  const run_ = rows.stepRuns.find((one) => taskIdOf(one) === job.task.id);
-  const entry = rows.logEntries.find(({ id }) => id === run_?.logId);
-  if (!recipe || step?.kind !== 'coat' || step.layerId === null || step.coat === null)
-    return (
-      <p className={styles.hint}>
-        Press Done, then write what went wrong in the note of its line: it stays in the log.{' '}
-        <Button size="small" onClick={props.onSaid}>
-          Good
-        </Button>
-      </p>
-    );
-  const { layerId, coat } = step;
-  return (
-    <section className={styles.tell} aria-label="What went wrong">
-      <h2>What went wrong?</h2>
-      <div className={styles.problems}>
-        {setbackProblems.map((problem) => (
-          <Button
-            key={problem}
-            size="large"
-            onClick={() => {
-              if (entry) run('editLogEntry', { id: entry.id, values: { wrong: problem } });
-              else props.finish(problem);
-              const { setbacks } = recipe.body;
-              run('editRecipe', {
-                id: recipe.id,
-                values: {
-                  body: {
-                    ...recipe.body,
-                    setbacks: [...setbacks, { id: crypto.randomUUID(), layerId, coat, problem, note: '' }],
-                  },
-                },
-              });
-              props.onSaid();
-            }}
-          >
-            {mendings[problem].name}
-          </Button>
-        ))}
-        <Button size="large" type="text" onClick={props.onSaid}>
-          Nothing, go on
-        </Button>
-      </div>
     </section>
   );
 }

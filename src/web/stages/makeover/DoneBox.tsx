@@ -1,3 +1,4 @@
+import { usedAgainstPlan } from '@core/log/usedAgainstPlan';
 import type { RecipeRow } from '@core/model/rows';
 import { finishedUses } from '@core/plan/finishedUses';
 import type { RecipePlan } from '@core/recipe/computeRecipe';
@@ -28,9 +29,13 @@ export function DoneBox(props: { recipe: RecipeRow; computed: RecipePlan; made: 
         </Button>
       </p>
     );
-  const used = finishedUses(plan.model, props.computed, props.made, () => crypto.randomUUID()).flatMap((use) =>
-    use.supply.row === null ? [] : [{ ...use, row: use.supply.row }],
-  );
+  // Where the bench noted what was poured, that counts, and not what was planned.
+  const ratios = usedAgainstPlan(recipe.id, rows.stepRuns, rows.logEntries);
+  const used = finishedUses(plan.model, props.computed, props.made, () => crypto.randomUUID()).flatMap((use) => {
+    if (use.supply.row === null) return [];
+    const ratio = use.cut === null ? (ratios.get(use.supply.row.kindId) ?? 1) : 1;
+    return [{ ...use, row: use.supply.row, amount: Math.round(use.amount * ratio * 1000) / 1000 }];
+  });
   const leftovers = used.reduce((sum, { cut }) => sum + (cut?.left.length ?? 0), 0);
   const today = localToday(locale.timeZone);
   const pieces = recipe.body.pieces.flatMap((piece) => {
