@@ -128,6 +128,29 @@ describe('the plan, at the desk', () => {
     expect((await rows()).benchPlans[0]?.placed.some((one) => (one as { pinned: boolean }).pinned)).toBe(false);
   });
 
+  it('moves a session that is dragged along the line to another day', async () => {
+    await second.goto(bench);
+    await second.seeText('Drying line');
+    await second.notText('Stop looking');
+    const line = '//section[@aria-label="Drying line, day by day"]';
+    const hands = await second.see(`(${line}//button[not(@data-fixed) and not(@data-moment)])[1]`);
+    await second.driver.executeScript('arguments[0].scrollIntoView({block: "center"})', hands);
+    const { width } = await hands.getRect();
+    await second.driver
+      .actions()
+      .move({ origin: hands })
+      .press()
+      .move({ origin: hands, x: Math.round(width), y: 0 })
+      .move({ origin: hands, x: 190, y: 0 })
+      .release()
+      .perform();
+    await second.see('//p[@role="status"][starts-with(., "Moved to ") or starts-with(., "It cannot be done ")]');
+    await second.saved();
+    expect((await rows()).benchPlans[0]?.placed.some((one) => (one as { pinned: boolean }).pinned)).toBe(true);
+    await second.press('Take it back');
+    await second.saved();
+  });
+
   it('is saved as a calendar file that a parser reads again', async () => {
     const file = await second.download('Save as a calendar file');
     const events = new ICAL.Component(ICAL.parse(file))

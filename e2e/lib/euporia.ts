@@ -7,6 +7,7 @@ import { temporaryFolder } from '../../scripts/lib/temporary.mjs';
 
 export const ROOT = dirname(dirname(dirname(fileURLToPath(import.meta.url))));
 const PATIENCE_MS = 180_000;
+const MOST_PORTS = 4;
 
 export interface StartSettings {
   /** Tree to start; the project itself by default. */
@@ -37,13 +38,15 @@ export class Euporia {
 
   /** Starts on a free port with data of its own, and waits until it says that it is ready. */
   static async start(settings: StartSettings = {}): Promise<Euporia> {
-    const euporia = new Euporia(
-      settings,
-      settings.data ?? temporaryFolder('euporia-journey'),
-      settings.port ?? (await freePort()),
-    );
-    await euporia.again();
-    return euporia;
+    const data = settings.data ?? temporaryFolder('euporia-journey');
+    for (let tries = 1; ; tries += 1) {
+      const euporia = new Euporia(settings, data, settings.port ?? (await freePort()));
+      const code = await euporia.run(settings.args ?? []);
+      if (code === null) return euporia;
+      // Between finding a port and taking it somebody else may have taken it: another one is found then.
+      const isTaken = settings.port === undefined && euporia.said.includes('EADDRINUSE');
+      if (!isTaken || tries === MOST_PORTS) throw new Error(`npm start ended with ${code}:\n${euporia.said}`);
+    }
   }
 
   /** Starts it once more on the same data and port. */

@@ -1,6 +1,8 @@
 import type { AgainstCoating } from '../calendar/weather/coatingHours';
 import type { BenchJob } from './benchJobs';
+import type { Minute } from './benchProblem';
 import type { ChainLink, DecidingChain } from './decidingChain';
+import type { NotThere } from './whyNotThere';
 
 /** How a temperature, and a difference of two, are said in the project's units. */
 export interface TemperatureWords {
@@ -73,4 +75,24 @@ export function decidesWords(chain: DecidingChain, jobs: ReadonlyMap<string, Ben
   const title = last ? (jobs.get(last.taskId)?.title ?? '') : '';
   const cures = chain.curingMinutes > 0 ? `, then ${waitWords(chain.curingMinutes)} until it is cured enough` : '';
   return `${rowName} decides the end: ${lowerFirst(title)}${cures}.`;
+}
+
+/** Why something cannot be done on an evening, to be read after "It cannot be done then: ". */
+export function notThereWords(
+  why: NotThere,
+  jobs: ReadonlyMap<string, BenchJob>,
+  moment: (minute: Minute) => string,
+): string {
+  switch (why.kind) {
+    case 'after':
+      return `${lowerFirst(jobs.get(why.taskId)?.title ?? 'what comes before')} is ready for it only ${moment(why.free)}; move that first`;
+    case 'weather':
+      return 'no hour outdoors allows it then; a roof to spray under would';
+    case 'tooShort':
+      return `it takes ${waitWords(why.minutes)}, and there is less time`;
+    case 'taken':
+      return 'hands, hours of the week or room to dry are taken by something else then';
+    default:
+      return why satisfies never;
+  }
 }

@@ -11,6 +11,7 @@ import { replan } from './replan';
 import { taskGraph } from './taskGraph';
 import { verifySchedule } from './verifySchedule';
 import { whatHelps } from './whatHelps';
+import { whyNotThere } from './whyNotThere';
 
 const NOW = 29_500_000 - (29_500_000 % 1440);
 const HOUR = 60;
@@ -479,6 +480,28 @@ describe('planning anew', () => {
       isThere: false,
       start: NOW + DAY + 18 * HOUR,
     });
+  });
+});
+
+describe('why something cannot be done on an evening', () => {
+  const evening = { start: NOW + DAY + 18 * HOUR, end: NOW + DAY + 20 * HOUR };
+  const whyNot = (problem: BenchProblem, ids: string[]) => whyNotThere(problem, plan(problem), ids, evening);
+
+  it('what it follows is not dry', () => {
+    const wet = bench([task('prime', 20), task('coat', 20, { after: [follows('prime', 48 * HOUR)] })]);
+    expect(whyNot(wet, ['coat'])).toEqual({ kind: 'after', taskId: 'prime', free: NOW + 18 * HOUR + 20 + 48 * HOUR });
+  });
+
+  it('the open does not allow it, the evening is too short, or something else is done then', () => {
+    const noon = new Map([['spray', [{ start: NOW + DAY + 11 * HOUR, end: NOW + DAY + 14 * HOUR }]]]);
+    expect(whyNot(bench([task('spray', 20, { hoursKey: 'spray' })], { hours: noon }), ['spray'])).toEqual({
+      kind: 'weather',
+    });
+    expect(whyNot(bench([task('long', 110, { batch: can('teal') })]), ['long'])).toEqual({
+      kind: 'tooShort',
+      minutes: 135,
+    });
+    expect(whyNot(bench([task('a', 20)]), ['a'])).toEqual({ kind: 'taken' });
   });
 });
 

@@ -6,9 +6,10 @@ import { useMemo, useState } from 'react';
 import { useLocale, useRows } from '../../app/projectStore';
 import { dayWords } from '../../app/words';
 import styles from './bench.module.css';
+import { DryAlarms } from './DryAlarms';
 import { clock } from './DryingLine';
 import { timerWords, workedMs } from './stepMinutes';
-import { alarmsOf, canAskToNotify, useAlarms } from './useAlarms';
+import { canAskToNotify } from './useAlarms';
 import type { BenchState } from './useBench';
 import { useTick } from './useTick';
 
@@ -20,8 +21,6 @@ export function AtHand(props: { state: BenchState; onOpen: (job: BenchJob) => vo
   const atHand = stepRuns.filter(({ state }) => state !== 'done');
   const nowMs = useTick(atHand.some(({ state }) => state === 'running'));
   const drying = useMemo(() => dryingNow(bench.jobs, bench.problem.now), [bench]);
-  const alarms = useMemo(() => alarmsOf(drying), [drying]);
-  const { rung, putAway } = useAlarms(alarms, nowMs);
   const [canAsk, setCanAsk] = useState(canAskToNotify);
   const moment = (minute: number) => {
     const day = dayWords(minute * 60_000, nowMs, locale.timeZone);
@@ -30,14 +29,7 @@ export function AtHand(props: { state: BenchState; onOpen: (job: BenchJob) => vo
   if (atHand.length === 0 && drying.length === 0) return null;
   return (
     <section className={styles.atHand} aria-label="At hand and drying">
-      {rung.length > 0 && (
-        <p className={styles.rung} role="alert">
-          {rung.map(({ words }) => words).join(' · ')}{' '}
-          <Button size="small" onClick={putAway}>
-            Good
-          </Button>
-        </p>
-      )}
+      <DryAlarms bench={bench} nowMs={nowMs} />
       {atHand.map((run) => {
         const job = bench.jobs.get(taskIdOf(run));
         return (

@@ -3,11 +3,12 @@ import { listed } from '@core/kernel/listed';
 import type { BenchSubject } from '@core/model/values/benchSubject';
 import type { BenchJob } from '@core/schedule/benchJobs';
 import type { Stretch } from '@core/schedule/benchProblem';
-import { decidesWords, lowerFirst, waitWords } from '@core/schedule/benchWords';
+import { decidesWords, lowerFirst, notThereWords, waitWords } from '@core/schedule/benchWords';
 import { decidingChain } from '@core/schedule/decidingChain';
 import { type BenchBlock, blocksOf, daysOf } from '@core/schedule/eveningsOf';
 import { keptOf, moveTasks } from '@core/schedule/moveTasks';
 import { readyMoments } from '@core/schedule/scoreOf';
+import { whyNotThere } from '@core/schedule/whyNotThere';
 import { Button, Progress } from 'antd';
 import { useCallback, useMemo, useState } from 'react';
 import { Link, useNavigate } from 'react-router';
@@ -21,7 +22,7 @@ import { AtHand } from './AtHand';
 import { BlockSheet } from './BlockSheet';
 import styles from './bench.module.css';
 import { Chain } from './Chain';
-import { DryingLine, type RowWords } from './DryingLine';
+import { clock, DryingLine, type RowWords } from './DryingLine';
 import { Evenings } from './Evenings';
 import { Helps } from './Helps';
 import { Tonight } from './Tonight';
@@ -48,6 +49,7 @@ export function BenchPage() {
     (minute: number) => dayWords(minute * 60_000, now * 60_000, locale.timeZone),
     [now, locale.timeZone],
   );
+  const moment = (minute: number) => `${day(minute)} ${clock(minute, locale.timeZone)}`;
   const ready = useMemo(() => readyMoments(bench.problem, schedule.tasks), [bench, schedule]);
   const rows = useMemo((): RowWords[] => {
     const shown = new Set(blocks.flatMap(({ tasks }) => tasks.map(({ job }) => job.task.rowId)));
@@ -91,7 +93,7 @@ export function BenchPage() {
     setMovedWords(
       moved.isThere
         ? `Moved to ${day(moved.start)}: ${others}${later}.`
-        : `It cannot be done ${day(to.start)}: ${whyNot(block, moved.start)}. It lies ${day(moved.start)} now; ${others}${later}.`,
+        : `It cannot be done ${day(to.start)}: ${notThereWords(whyNotThere(bench.problem, schedule, taskIds, to), bench.jobs, moment)}. It lies ${moment(moved.start)} now; ${others}${later}.`,
     );
     keep(moved.kept, 'moved');
   };
@@ -99,14 +101,6 @@ export function BenchPage() {
   const open = (job: BenchJob) => {
     if (!state.isKept) keep(keptOf(schedule), 'kept');
     navigate(`step?task=${encodeURIComponent(job.task.id)}`);
-  };
-  const whyNot = (block: BenchBlock, start: number) => {
-    const waits = block.tasks.flatMap(({ job }) => job.task.after.map(({ taskId }) => bench.jobs.get(taskId)?.title));
-    const needs = block.tasks.some(({ job }) => job.task.hoursKey !== null) ? ', or the weather does not allow it' : '';
-    const names = listed([...new Set(waits.filter((title) => title !== undefined))].map(lowerFirst));
-    return names === ''
-      ? `the hours are taken until ${day(start)}`
-      : `it follows ${names}, which is not dry then${needs}`;
   };
 
   if (bench.problem.tasks.length === 0)

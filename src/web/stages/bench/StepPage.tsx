@@ -17,6 +17,7 @@ import { SideBySide } from '../../ui/layout';
 import { TypedField } from '../../ui/TypedField';
 import { Caution } from '../makeover';
 import { Amounts } from './Amounts';
+import { DryAlarms } from './DryAlarms';
 import { clock } from './DryingLine';
 import { LayOut } from './LayOut';
 import { LogLine } from './LogLine';
@@ -32,7 +33,7 @@ import { sayWhoIsAtIt, whoIsAtIt } from './whoIsAtIt';
 /** One step fills the screen: what to lay out, what to mind, a timer, and three buttons that a painted thumb hits. */
 export function StepPage() {
   const [search] = useSearchParams();
-  const { bench, schedule } = useBench();
+  const { bench, schedule } = useBench(false);
   const job = bench.jobs.get(search.get('task') ?? '');
   if (!job?.subject)
     return (
@@ -71,6 +72,7 @@ function Runner(props: { bench: Bench; schedule: BenchSchedule; job: BenchJob })
   const entry = rows.logEntries.find(({ id }) => id === stepRun?.logId);
   return (
     <main className={styles.page}>
+      <DryAlarms bench={bench} nowMs={now} />
       <p className={styles.back}>
         <Link to="../bench">Bench</Link> <span className="muted">{rowName}</span>
       </p>

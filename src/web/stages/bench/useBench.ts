@@ -53,8 +53,11 @@ function scheduleWorker(): Remote<ScheduleWork> {
   return worker;
 }
 
-/** Compiles the bench, plans it at once, has it improved in a worker, and shows nothing that its check does not pass. */
-export function useBench(): BenchState {
+/**
+ * Compiles the bench, plans it at once, has it improved in a worker, and shows nothing that its check does not pass.
+ * @param isSearching whether a better plan is looked for; at a single step none is needed
+ */
+export function useBench(isSearching = true): BenchState {
   const plan = usePlan();
   const nowMs = Math.ceil(plan.asOfMs / STEP_MS) * STEP_MS;
   const { rows } = plan;
@@ -87,6 +90,7 @@ export function useBench(): BenchState {
   const [progress, setProgress] = useState<number | null>(null);
   const [helps, setHelps] = useState<readonly Help[]>([]);
   useEffect(() => {
+    if (!isSearching) return;
     let current = true;
     const take = (schedule: BenchSchedule) => {
       if (current && verifySchedule(bench.problem, schedule).length === 0) setFound({ bench, schedule });
@@ -124,7 +128,7 @@ export function useBench(): BenchState {
       current = false;
       void searcher.stop();
     };
-  }, [bench]);
+  }, [bench, isSearching]);
   const other = found?.bench === bench && isBetter(found.schedule.score, first.schedule.score) ? found.schedule : null;
   const schedule = kept === null ? (other ?? first.schedule) : first.schedule;
   // What was shown is where the next plan starts, so that it does not jump about as time goes on.
