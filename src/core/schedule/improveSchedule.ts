@@ -109,6 +109,10 @@ export function* improveSchedule(
   return best;
 }
 
+/** How much worse a schedule may be that is taken at the beginning, as a share of what the present one comes to, and at the most. */
+const HEAT_SHARE = 0.03;
+const MOST_HEAT = 1500;
+
 /** A better one always; a worse one now and then, less often as the search cools. */
 function isTaken(
   problem: BenchProblem,
@@ -120,8 +124,9 @@ function isTaken(
   if (!isBetter(present.score, next.score)) return true;
   const worth = ({ lateMinutes, setUpMinutes, end }: BenchSchedule['score']) =>
     lateMinutes * 10 + setUpMinutes * 60 + (end - problem.now);
-  const worse = worth(next.score) - worth(present.score);
-  return random() < Math.exp(-worse / Math.max(1, heat * heat * 1500));
+  const now = worth(present.score);
+  const warmth = heat * heat * Math.min(MOST_HEAT, HEAT_SHARE * now);
+  return random() < Math.exp((now - worth(next.score)) / Math.max(0.1, warmth));
 }
 
 /** A rule that differs a little: one task more or less urgent, held back until another's session, or let go again. */
