@@ -7,7 +7,7 @@ import { useLocale } from '../../app/projectStore';
 import { dayWords } from '../../app/words';
 import { Swatch } from '../../ui/basics';
 import styles from './bench.module.css';
-import { clock } from './DryingLine';
+import { clock } from './benchTimes';
 import type { BenchState } from './useBench';
 
 const MOST_PLACES = 40;

@@ -3,7 +3,7 @@ import type { DecidingChain } from '@core/schedule/decidingChain';
 import { useLocale } from '../../app/projectStore';
 import { dayWords } from '../../app/words';
 import styles from './bench.module.css';
-import { clock } from './DryingLine';
+import { clock } from './benchTimes';
 import type { BenchState } from './useBench';
 
 /** The chain that decides the end, link by link, and how far the plan may be from the best. */

@@ -1,18 +1,17 @@
-import { climateRegions } from '@core/calendar/weather/climateRegions.data';
-import { coatingHours } from '@core/calendar/weather/coatingHours';
 import { hexFromLab } from '@core/color/lab';
 import { formatMinutes } from '@core/kernel/formatMinutes';
 import type { BenchRow } from '@core/schedule/benchJobs';
 import { endOf, type Minute, type Stretch, startOf } from '@core/schedule/benchProblem';
-import { againstWords } from '@core/schedule/benchWords';
 import type { BenchBlock } from '@core/schedule/eveningsOf';
 import { minuteOf } from '@core/schedule/workerWindows';
-import { type PointerEvent, useMemo, useRef, useState } from 'react';
-import { useLocale, useRows } from '../../app/projectStore';
+import { useMemo } from 'react';
+import { useLocale } from '../../app/projectStore';
 import styles from './bench.module.css';
-import { useTemperatureWords } from './benchLocale';
+import { clock, dayName } from './benchTimes';
 import { type LineScale, lineScale } from './lineScale';
+import { Outdoors } from './Outdoors';
 import type { BenchState } from './useBench';
+import { useBlockDrag } from './useBlockDrag';
 
 const DAY_WIDTH = 92;
 const ROW_HEIGHT = 46;
@@ -140,21 +139,8 @@ export function DryingLine(props: {
   );
 }
 
-const weekdays = ['Sun', 'Mon', 'Tue', 'Wed', 'Thu', 'Fri', 'Sat'];
-
-/** "Mon 1". */
-export function dayName(date: string): string {
-  const day = new Date(`${date}T00:00:00Z`);
-  return `${weekdays[day.getUTCDay()]} ${day.getUTCDate()}`;
-}
-
 const dateOf = (moment: Minute, scale: LineScale): string =>
   scale.days.find(({ start, end }) => start <= moment && moment < end)?.date ?? scale.days.at(-1)?.date ?? '';
-
-/** The clock of a moment: 18:00. */
-export function clock(moment: Minute, timeZone: string): string {
-  return new Intl.DateTimeFormat('en-GB', { timeZone, hour: '2-digit', minute: '2-digit' }).format(moment * 60_000);
-}
 
 /** A bar across the rows that one session is at together. */
 function Bar(props: { block: BenchBlock; scale: LineScale; rowAt: ReadonlyMap<string, number> }) {
@@ -177,99 +163,3 @@ function Bar(props: { block: BenchBlock; scale: LineScale; rowAt: ReadonlyMap<st
     />
   );
 }
-
-/** Whether the open is good for coating, day by day, with what speaks against it where it is not. */
-function Outdoors(props: { scale: LineScale; state: BenchState; isName?: boolean }) {
-  const { bench } = props.state;
-  const { project } = useRows();
-  const words = useTemperatureWords();
-  const [key] = [...bench.problem.hours.keys()];
-  const { region, isSouthern, hasShelter } = project.workshop;
-  const days = useMemo(() => {
-    if (key === undefined) return [];
-    const latitude = climateRegions[region].latitude * (isSouthern ? -1 : 1);
-    return props.scale.days.map(({ date }) => {
-      const hours = coatingHours(date, bench.forecast, JSON.parse(key), { latitude, hasShelter });
-      const good = hours.filter(({ against }) => against.length === 0);
-      // What speaks against the middle of the day tells most.
-      const noon = hours[13]?.against.filter((one) => one.kind !== 'dark') ?? [];
-      return { date, good, why: noon[0] ?? hours[13]?.against[0] ?? null, source: bench.forecast(date).source };
-    });
-  }, [key, props.scale, bench, region, isSouthern, hasShelter]);
-  if (key === undefined) return null;
-  if (props.isName)
-    return (
-      <div className={styles.outdoorsName}>
-        Outdoors <small>{days[0]?.source === 'simulated' ? 'simulated weather' : ''}</small>
-      </div>
-    );
-  return (
-    <div className={styles.outdoors}>
-      {days.map(({ date, good, why }) => (
-        <span
-          key={date}
-          data-good={good.length > 0 || undefined}
-          style={{ width: DAY_WIDTH }}
-          title={good.length > 0 ? `${good.length} good hours` : why ? againstWords(why, words) : ''}
-        >
-          {good.length > 0 ? `${good[0]?.hour}–${(good.at(-1)?.hour ?? 0) + 1}` : (why?.kind ?? '')}
-        </span>
-      ))}
-    </div>
-  );
-}
-
-interface DragState {
-  id: string;
-  fromX: number;
-  byX: number;
-}
-
-/** Dragging a block sideways; let go over other hours of work it is put there. */
-function useBlockDrag(scale: LineScale, onMove: (block: BenchBlock, to: Stretch) => void) {
-  const [state, setState] = useState<DragState | null>(null);
-  const moved = useRef(false);
-  const windowAt = (x: number) => {
-    const day = scale.days[Math.floor(x / DAY_WIDTH)];
-    if (!day) return null;
-    // The hours of work of the day that are nearest.
-    return [...day.windows].sort((a, b) => distance(a, x) - distance(b, x))[0] ?? null;
-  };
-  const place = (block: BenchBlock, byX: number) => windowAt(scale.xOf(block.start) + 2 + byX);
-  const [over, setOver] = useState<Stretch | null>(null);
-  return {
-    id: state?.id ?? null,
-    byX: state?.byX ?? 0,
-    over,
-    handlers: (block: BenchBlock) => ({
-      onPointerDown: (event: PointerEvent<HTMLButtonElement>) => {
-        event.currentTarget.setPointerCapture(event.pointerId);
-        moved.current = false;
-        setState({ id: block.id, fromX: event.clientX, byX: 0 });
-      },
-      onPointerMove: (event: PointerEvent<HTMLButtonElement>) => {
-        if (!state) return;
-        const byX = event.clientX - state.fromX;
-        if (Math.abs(byX) > 6) moved.current = true;
-        setState({ ...state, byX });
-        setOver(moved.current ? place(block, byX) : null);
-      },
-      onPointerUp: () => {
-        const target = state && moved.current ? place(block, state.byX) : null;
-        setState(null);
-        setOver(null);
-        if (target && !(block.start >= target.start && block.start < target.end)) onMove(block, target);
-      },
-      onPointerCancel: () => {
-        setState(null);
-        setOver(null);
-      },
-      onClickCapture: (event: { stopPropagation(): void; preventDefault(): void }) => {
-        if (moved.current) event.stopPropagation();
-      },
-    }),
-  };
-}
-
-const distance = (window: { x: number; width: number }, x: number): number =>
-  x < window.x ? window.x - x : Math.max(0, x - window.x - window.width);

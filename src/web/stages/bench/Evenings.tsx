@@ -7,7 +7,7 @@ import { useLocale, useRows } from '../../app/projectStore';
 import { dateWords } from '../../app/words';
 import { Swatch } from '../../ui/basics';
 import styles from './bench.module.css';
-import { clock } from './DryingLine';
+import { clock } from './benchTimes';
 
 /** Day by day: what is done, in order, with what dries afterwards. On a phone this is the week. */
 export function Evenings(props: {

@@ -7,7 +7,7 @@ import { useLocale, useRows } from '../../app/projectStore';
 import { dayWords, temperatureWords } from '../../app/words';
 import { Swatch } from '../../ui/basics';
 import styles from './bench.module.css';
-import { clock } from './DryingLine';
+import { clock } from './benchTimes';
 import { timerWords, workedMs } from './stepMinutes';
 import type { BenchState } from './useBench';
 import { useTick } from './useTick';

@@ -15,6 +15,7 @@ export interface ScaledDay extends Stretch {
 /** Where moments lie on the line. */
 export interface LineScale {
   days: readonly ScaledDay[];
+  dayWidth: number;
   width: number;
   xOf(moment: Minute): number;
   /** The moment at a place; the first or the last one beyond the ends. */
@@ -79,6 +80,7 @@ export function lineScale(of: {
   };
   return {
     days,
+    dayWidth: of.dayWidth,
     width,
     xOf: (moment) => between(moment, 'moment', 'x'),
     momentAt: (x) => Math.round(between(x, 'x', 'moment')),

@@ -1,0 +1,69 @@
+import { decidesWords, waitWords } from '@core/schedule/benchWords';
+import type { DecidingChain } from '@core/schedule/decidingChain';
+import { useLocale, usePlan } from '../../app/projectStore';
+import { dayWords } from '../../app/words';
+import styles from './bench.module.css';
+import type { BenchState } from './useBench';
+
+/** In one breath: when all is ready, how far that is from the reveal, what decides it, how many brush-outs it takes. */
+export function Lead(props: {
+  state: BenchState;
+  chain: DecidingChain | null;
+  ready: ReadonlyMap<string, number | null>;
+  rowNameOf: (taskId: string | undefined) => string;
+}) {
+  const { state, chain, ready, rowNameOf } = props;
+  const plan = usePlan();
+  const locale = useLocale();
+  const { bench, schedule } = state;
+  const day = (minute: number) => dayWords(minute * 60_000, bench.problem.now * 60_000, locale.timeZone);
+  const lateMinutes = lateOf(bench, ready);
+  return (
+    <>
+      <p className={styles.lead}>
+        <b>
+          {schedule.unlaid.length > 0
+            ? `No time was found for ${schedule.unlaid.length} of ${bench.problem.tasks.length}.`
+            : `All usable ${day(schedule.score.end)}${lateMinutes > 0 ? `, ${waitWords(lateMinutes)} late` : plan.rows.project.revealDate ? `; ${inHand(bench, schedule.score.end)} in hand` : ''}.`}
+        </b>{' '}
+        {chain &&
+          schedule.unlaid.length === 0 &&
+          decidesWords(chain, bench.jobs, rowNameOf(chain.links.at(-1)?.taskId))}{' '}
+        {schedule.sessions.length > 0 &&
+          `${schedule.sessions.length} brush-outs for ${schedule.sessions.reduce((sum, one) => sum + one.taskIds.length, 0)} coats.`}
+      </p>
+      {schedule.unlaid.length > 0 && <Unlaid state={state} />}
+    </>
+  );
+}
+
+/** How late the latest deliverable is, minutes. */
+function lateOf({ problem }: BenchState['bench'], ready: ReadonlyMap<string, number | null>): number {
+  return Math.max(
+    0,
+    ...problem.deliverables.map(({ id, due }) => (due === null ? 0 : (ready.get(id) ?? problem.now) - due)),
+  );
+}
+
+function inHand({ problem }: BenchState['bench'], end: number): string {
+  const due = problem.deliverables.find((one) => one.due !== null)?.due ?? end;
+  const days = Math.max(0, Math.floor((due - end) / 1440));
+  return `${days} ${days === 1 ? 'day' : 'days'}`;
+}
+
+/** What found no time, and what can be done about it. */
+function Unlaid({ state }: { state: BenchState }) {
+  const { bench, schedule } = state;
+  const jobs = schedule.unlaid.flatMap((id) => bench.jobs.get(id) ?? []);
+  const weather = jobs.filter(({ task }) => task.hoursKey !== null);
+  const hasHours = bench.problem.workers.some(({ windows }) => windows.length > 0);
+  return (
+    <p className={styles.warn} role="alert">
+      {!hasHours
+        ? 'Nobody has hours to work: say when you work under Hours and places.'
+        : weather.length > 0
+          ? `${weather[0]?.title}: no hour outdoors allows it in the ${bench.days} days ahead. Say that there is a roof to spray under, or type a better forecast, under Hours and places; or lay it with a brush in its recipe.`
+          : `${jobs[0]?.title}: what it waits for never leaves it time. Give it more hours under Hours and places.`}
+    </p>
+  );
+}

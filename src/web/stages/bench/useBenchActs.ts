@@ -1,0 +1,77 @@
+import { listed } from '@core/kernel/listed';
+import type { BenchSubject } from '@core/model/values/benchSubject';
+import type { BenchJob } from '@core/schedule/benchJobs';
+import type { Stretch } from '@core/schedule/benchProblem';
+import { lowerFirst, notThereWords, waitWords } from '@core/schedule/benchWords';
+import type { BenchBlock } from '@core/schedule/eveningsOf';
+import { keptOf, moveTasks } from '@core/schedule/moveTasks';
+import { whyNotThere } from '@core/schedule/whyNotThere';
+import { useState } from 'react';
+import { useNavigate } from 'react-router';
+import { useCommands, useLocale, usePlan } from '../../app/projectStore';
+import { clock } from './benchTimes';
+import type { BenchState } from './useBench';
+
+/**
+ * What can be done with the plan of the bench: kept, let go, moved by hand, worked by.
+ * @param day how a day is said
+ */
+export function useBenchActs(state: BenchState, day: (minute: number) => string) {
+  const plan = usePlan();
+  const locale = useLocale();
+  const { run } = useCommands();
+  const navigate = useNavigate();
+  const [movedWords, setMovedWords] = useState<string | null>(null);
+  const { bench, schedule, graph } = state;
+  const moment = (minute: number) => `${day(minute)} ${clock(minute, locale.timeZone)}`;
+  const keep = (places: ReturnType<typeof keptOf>, why: 'kept' | 'moved' | 'better') =>
+    run('keepBench', {
+      id: crypto.randomUUID(),
+      madeAtMs: plan.asOfMs,
+      why,
+      placed: places.flatMap(({ taskId, start, end, isPinned }) => {
+        const subject: BenchSubject | null = bench.jobs.get(taskId)?.subject ?? null;
+        return subject ? [{ ...subject, atMs: start * 60_000, untilMs: end * 60_000, pinned: isPinned }] : [];
+      }),
+    });
+  const move = (block: BenchBlock, to: Stretch) => {
+    const taskIds = block.tasks.map(({ job }) => job.task.id);
+    const titles = listed(block.tasks.map(({ job }) => lowerFirst(job.title)));
+    const moved = moveTasks(bench.problem, { schedule, pinned: state.pinned }, taskIds, to, graph);
+    if (moved.start === null) {
+      setMovedWords(`There is no time for ${titles} from there on. Nothing was moved.`);
+      return;
+    }
+    const others = moved.others === 0 ? 'nothing else moves' : `${moved.others} more move with it`;
+    const later =
+      moved.laterMinutes > 720
+        ? `; all is ready ${waitWords(moved.laterMinutes)} later`
+        : moved.laterMinutes < -720
+          ? `; all is ready ${waitWords(-moved.laterMinutes)} sooner`
+          : '';
+    setMovedWords(
+      moved.isThere
+        ? `Moved to ${day(moved.start)}: ${others}${later}.`
+        : `It cannot be done ${day(to.start)}: ${notThereWords(whyNotThere(bench.problem, schedule, taskIds, to), bench.jobs, moment)}. It lies ${moment(moved.start)} now; ${others}${later}.`,
+    );
+    keep(moved.kept, 'moved');
+  };
+  /** Goes to a step; what is shown is kept with it, so that it stays where it is while it is worked by. */
+  const open = (job: BenchJob) => {
+    if (!state.isKept) keep(keptOf(schedule), 'kept');
+    navigate(`step?task=${encodeURIComponent(job.task.id)}`);
+  };
+  return {
+    /** What became of what was moved last; null where nothing was, or it was put away. */
+    movedWords,
+    putAway: () => setMovedWords(null),
+    move,
+    open,
+    keepShown: () => keep(keptOf(schedule), 'kept'),
+    takeBetter: () => keep(keptOf(state.better ?? schedule), 'better'),
+    letGo: () => {
+      const [kept] = plan.rows.benchPlans;
+      if (kept) run('letBenchGo', { id: kept.id });
+    },
+  };
+}
