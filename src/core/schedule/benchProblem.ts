@@ -92,6 +92,8 @@ export interface LaidTask {
   taskId: string;
   /** Who does it; null for what only happens. */
   workerId: string | null;
+  /** Who works at it beside, at the same time: its minutes are shared among all of them. */
+  helperIds: readonly string[];
   /** When hands are at it; several stretches where it is done in parts. */
   parts: readonly Stretch[];
   /** What has to be done again since it starts late after something, minutes; in the parts. */

@@ -29,6 +29,8 @@ interface Put {
   end: Minute;
   parts: Stretch[];
   worker: number | null;
+  /** Who works at it beside. */
+  helper: number | null;
   session: OpenSession | null;
   extraMinutes: number;
   place: number | null;
@@ -116,6 +118,7 @@ class Laying {
       end,
       parts: [{ start, end }],
       worker: null,
+      helper: null,
       session: null,
       extraMinutes: 0,
       place: this.dry(task, end),
@@ -179,6 +182,11 @@ class Laying {
     this.put[n] = put;
     const { batch } = task;
     const days = put.worker === null ? undefined : this.days[put.worker];
+    const beside = put.helper === null ? undefined : this.days[put.helper];
+    for (const part of beside ? put.parts : []) {
+      beside?.put(beside.windowAfter(part.start), { ...part, session: null });
+      beside?.use(part.start, part.end - part.start);
+    }
     if (days && put.worker !== null)
       for (const part of put.parts) {
         const block: Block = {
@@ -305,7 +313,51 @@ class Laying {
           : this.inParts(task, release, links, worker);
       if (found && (!best || found.end < best.end)) best = found;
     }
+    const shared = this.together(task, release, links);
+    return shared && (!best || shared.end < best.end) ? shared : best;
+  }
+
+  /** The earliest time at which two have their hands free together, for what may be shared and is worth it. */
+  private together(task: BenchTask, release: Minute, links: TaskGraph['links'][number]): Put | null {
+    const { chunkMinutes, runMinutes } = task;
+    if (chunkMinutes === null || runMinutes < 2 * chunkMinutes || this.days.length < 2) return null;
+    let best: Put | null = null;
+    for (let worker = 0; worker < this.days.length; worker += 1)
+      for (let helper = worker + 1; helper < this.days.length; helper += 1) {
+        const found = this.ofTwo(task, release, links, worker, helper);
+        if (found && (!best || found.end < best.end)) best = found;
+      }
     return best;
+  }
+
+  private ofTwo(
+    task: BenchTask,
+    release: Minute,
+    links: TaskGraph['links'][number],
+    worker: number,
+    helper: number,
+  ): Put | null {
+    const [own, other] = [this.days[worker] as WorkerDays, this.days[helper] as WorkerDays];
+    const { windows } = own.worker;
+    const least = Math.ceil(task.runMinutes / 2);
+    for (let w = own.windowAfter(release); w < windows.length; w += 1) {
+      if ((own.freest[w] ?? 0) < least) continue;
+      for (const gap of own.gaps(w))
+        for (let v = other.windowAfter(gap.start); v < other.worker.windows.length; v += 1) {
+          if ((other.worker.windows[v] as Stretch).start >= gap.end) break;
+          for (const beside of other.gaps(v)) {
+            const from = Math.max(gap.start, beside.start, release);
+            const free = from < gap.end ? this.freeStart(task, from, links) : null;
+            if (!free) continue;
+            const minutes = Math.ceil((task.runMinutes + free.extraMinutes) / 2);
+            const end = free.start + minutes;
+            const fits = end <= Math.min(gap.end, beside.end);
+            if (!fits || own.leftAt(free.start) < minutes || other.leftAt(free.start) < minutes) continue;
+            return { ...putAt(free.start, end, worker), helper, extraMinutes: free.extraMinutes };
+          }
+        }
+    }
+    return null;
   }
 
   private inOneGo(task: BenchTask, release: Minute, links: TaskGraph['links'][number], worker: number): Put | null {
@@ -396,6 +448,7 @@ class Laying {
         {
           taskId: task.id,
           workerId: put.worker === null ? null : (workers[put.worker]?.id ?? null),
+          helperIds: put.helper === null ? [] : [workers[put.helper]?.id ?? ''],
           parts: put.parts,
           extraMinutes: put.extraMinutes,
           placeId: put.place === null ? null : (places[put.place]?.id ?? null),
@@ -419,6 +472,7 @@ const putAt = (start: Minute, end: Minute, worker: number | null): Put => ({
   end,
   parts: [{ start, end }],
   worker,
+  helper: null,
   session: null,
   extraMinutes: 0,
   place: null,

@@ -62,7 +62,8 @@ function earliestEnd(problem: BenchProblem, task: BenchTask, release: Minute): M
   const ends = problem.workers.map((worker) =>
     task.chunkMinutes === null
       ? firstFit(hours ? overlap(worker.windows, hours) : worker.windows, release, task.runMinutes)
-      : endInParts(worker, release, task.runMinutes),
+      : // What may be shared takes as long as if all hands were at it.
+        endInParts(worker, release, Math.ceil(task.runMinutes / problem.workers.length)),
   );
   const best = Math.min(...ends);
   return Number.isFinite(best) ? best : release + task.runMinutes;

@@ -209,6 +209,22 @@ describe('laying tasks into the weeks', () => {
     expect(startsOf(bench(work, { workers: [own, helper] }))).toEqual({ a: 18 * HOUR, b: 18 * HOUR });
   });
 
+  it('shares among two what may be done in parts, when both have their hands free', () => {
+    const helper = { id: 'helper', windows: [{ start: NOW + 18 * HOUR, end: NOW + 20 * HOUR }], caps: [] };
+    const own = { id: 'own', windows: ordinaryWindows(NOW, 56), caps: [] };
+    const problem = bench([task('wash', 91, { chunkMinutes: 15 })], { workers: [own, helper] });
+    const schedule = plan(problem);
+    expect(schedule.tasks[0]).toMatchObject({ workerId: 'own', helperIds: ['helper'] });
+    expect(schedule.score.end - NOW).toBe(18 * HOUR + 46);
+    expect(verifySchedule(problem, schedule)).toEqual([]);
+    // A coat is laid by one pair of hands, however many there are.
+    expect(plan(bench([task('coat', 90)], { workers: [own, helper] })).tasks[0]?.helperIds).toEqual([]);
+    // Hands that are counted twice, or are not free, are found out.
+    const [laid] = schedule.tasks;
+    const twice = { ...schedule, tasks: laid ? [{ ...laid, helperIds: ['own'] }] : [] };
+    expect(verifySchedule(problem, twice).map(({ kind }) => kind)).toContain('worker');
+  });
+
   it('leaves what is done where it was, and counts drying from there', () => {
     const done = task('coat', 20, { fixed: { start: NOW - 60, end: NOW - 40 } });
     const starts = startsOf(bench([done, task('next', 20, { after: [follows('coat', 24 * HOUR)] })]));
@@ -226,6 +242,8 @@ function closing(problem: BenchProblem, seed: number): BenchProblem {
   if (seed % 2 === 0) return problem;
   const tasks = problem.tasks.map((one, n) => ({
     ...one,
+    // Small parts, so that two may share them.
+    chunkMinutes: one.chunkMinutes === null ? null : 3,
     after: one.after.map(({ taskId, allowed }) => {
       const fromMinutes = allowed[0]?.fromMinutes ?? 0;
       const toMinutes = fromMinutes + 300 + ((seed + n) % 5) * 300;

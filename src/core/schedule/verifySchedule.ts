@@ -78,7 +78,12 @@ function faultsOfTask(
   if (start < Math.max(problem.now, task.earliest)) faults.push({ kind: 'tooEarly', taskId });
   const lengths = at.parts.map((part) => part.end - part.start);
   const length = lengths.reduce((sum, minutes) => sum + minutes, 0);
-  if (length !== task.runMinutes + at.extraMinutes) faults.push({ kind: 'wrongLength', taskId });
+  // Shared among several, the last minute is one for all of them.
+  const hands = 1 + at.helperIds.length;
+  const isShared = hands > 1 && task.chunkMinutes !== null;
+  if (length !== Math.ceil((task.runMinutes + at.extraMinutes) / (isShared ? hands : 1)))
+    faults.push({ kind: 'wrongLength', taskId });
+  if ((hands > 1 && !isShared) || at.helperIds.includes(at.workerId ?? '')) faults.push({ kind: 'worker', taskId });
   if (task.chunkMinutes === null && at.parts.length !== 1) faults.push({ kind: 'torn', taskId });
   if (at.parts.length > 1 && lengths.some((minutes) => minutes < (task.chunkMinutes ?? 0)))
     faults.push({ kind: 'partTooShort', taskId });
@@ -119,11 +124,11 @@ function faultsOfHands(problem: BenchProblem, schedule: BenchSchedule): Schedule
     for (const session of schedule.sessions)
       if (session.workerId === worker.id)
         busy.push({ start: session.start, end: session.end, taskId: session.taskIds[0] ?? '', isFixed: false });
-    for (const { taskId, workerId, parts } of schedule.tasks) {
+    for (const { taskId, workerId, helperIds, parts } of schedule.tasks) {
       const task = tasks.get(taskId);
       if (!task || inSession.has(taskId) || task.runMinutes === 0) continue;
       // Appointments are the first worker's.
-      const isMine = task.fixed ? n === 0 : workerId === worker.id;
+      const isMine = task.fixed ? n === 0 : workerId === worker.id || helperIds.includes(worker.id);
       if (isMine) for (const part of parts) busy.push({ ...part, taskId, isFixed: task.fixed !== null });
     }
     busy.sort((a, b) => a.start - b.start || a.end - b.end);

@@ -1,4 +1,5 @@
 import { formatMinutes } from '@core/kernel/formatMinutes';
+import { listed } from '@core/kernel/listed';
 import { OWN_HANDS } from '@core/schedule/benchOfPlan';
 import { waitWords } from '@core/schedule/benchWords';
 import type { BenchBlock, BenchDay } from '@core/schedule/eveningsOf';
@@ -56,6 +57,8 @@ function BlockLine(props: { block: BenchBlock; isChosen: boolean; onSelect: () =
   const locale = useLocale();
   const { project } = useRows();
   const helper = project.workshop.helpers.find(({ id }) => id === block.workerId);
+  const besideIds = new Set(block.tasks.flatMap(({ laid }) => laid.helperIds));
+  const beside = project.workshop.helpers.filter(({ id }) => besideIds.has(id)).map(({ name }) => name);
   return (
     <li className={styles.block} data-chosen={props.isChosen || undefined}>
       <span className={styles.when}>{clock(block.start, locale.timeZone)}</span>
@@ -72,6 +75,7 @@ function BlockLine(props: { block: BenchBlock; isChosen: boolean; onSelect: () =
             ? `, ${formatMinutes(block.setUpMinutes + block.cleanUpMinutes)} of it to set up and clean`
             : ''}
           {block.workerId !== null && block.workerId !== OWN_HANDS && helper ? `, ${helper.name}` : ''}
+          {beside.length > 0 ? `, together with ${listed(beside)}` : ''}
         </small>
       </div>
       {block.tasks.every(({ job }) => job.task.fixed !== null) ? (

@@ -54,6 +54,8 @@ function Runner(props: { bench: Bench; schedule: BenchSchedule; job: BenchJob })
   const rows = useRows();
   const locale = useLocale();
   const steps = useSteps(schedule);
+  // As many hands as were planned for it; the line of the log can say otherwise.
+  const people = 1 + (schedule.tasks.find(({ taskId }) => taskId === job.task.id)?.helperIds.length ?? 0);
   const stepRun = steps.runOf(job.task.id);
   const isRunning = stepRun?.state === 'running';
   const isDone = stepRun?.state === 'done';
@@ -115,7 +117,7 @@ function Runner(props: { bench: Bench; schedule: BenchSchedule; job: BenchJob })
           job={job}
           onSaid={() => setWrong(false)}
           finish={(problem) => {
-            if (!isDone) steps.finish(job, { minutes: null, people: 1 }, { wrong: problem });
+            if (!isDone) steps.finish(job, { minutes: null, people }, { wrong: problem });
           }}
         />
       )}
@@ -144,7 +146,7 @@ function Runner(props: { bench: Bench; schedule: BenchSchedule; job: BenchJob })
             <Button size="large" onClick={() => setWrong(true)} disabled={isWrong}>
               Went wrong
             </Button>
-            <Button size="large" type="primary" onClick={() => steps.finish(job, { minutes: null, people: 1 })}>
+            <Button size="large" type="primary" onClick={() => steps.finish(job, { minutes: null, people })}>
               Done
             </Button>
           </>
