@@ -3,7 +3,8 @@ import { lowerFirst } from '@core/schedule/benchWords';
 import { dryingNow } from '@core/schedule/dryingNow';
 import { Button } from 'antd';
 import { useMemo, useState } from 'react';
-import { useLocale, useRows } from '../../app/projectStore';
+import { useCommands, useLocale, useRows } from '../../app/projectStore';
+import { serverNow } from '../../app/serverClock';
 import { dayWords } from '../../app/words';
 import styles from './bench.module.css';
 import { clock } from './benchTimes';
@@ -18,6 +19,7 @@ export function AtHand(props: { state: BenchState; onOpen: (job: BenchJob) => vo
   const { bench } = props.state;
   const { stepRuns } = useRows();
   const locale = useLocale();
+  const commands = useCommands();
   const atHand = stepRuns.filter(({ state }) => state !== 'done');
   const nowMs = useTick(atHand.some(({ state }) => state === 'running'));
   const drying = useMemo(() => dryingNow(bench.jobs, bench.problem.now), [bench]);
@@ -38,15 +40,22 @@ export function AtHand(props: { state: BenchState; onOpen: (job: BenchJob) => vo
             type="button"
             className={styles.running}
             data-state={run.state}
-            disabled={!job}
-            onClick={() => job && props.onOpen(job)}
+            onClick={() => {
+              if (job) props.onOpen(job);
+              // What is not chosen any more has no page of its own: its timer can be stopped here.
+              else if (run.state === 'running') commands.run('pauseStep', { runId: run.id, atMs: serverNow() });
+            }}
           >
             <span>
               {run.what}
               <small>
                 {run.state === 'running' ? 'at hand' : 'paused'}
                 {run.by === '' ? '' : `, ${run.by}`}
-                {job ? '' : ', not planned any more'}
+                {job
+                  ? ''
+                  : run.state === 'running'
+                    ? ', not planned any more: press to pause'
+                    : ', not planned any more'}
               </small>
             </span>
             <b>{timerWords(workedMs(run, nowMs))}</b>

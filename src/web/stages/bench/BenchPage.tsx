@@ -24,6 +24,8 @@ import { useBench } from './useBench';
 import { useBenchActs } from './useBenchActs';
 
 type Part = 'line' | 'evenings' | 'why';
+/** On a phone the days come first; the line is wide. */
+const NARROW = '(max-width: 760px)';
 
 /** The bench: what is done when, tonight first; a plan that works inside the drying time. */
 export function BenchPage() {
@@ -31,7 +33,7 @@ export function BenchPage() {
   const locale = useLocale();
   const state = useBench();
   const { bench, schedule } = state;
-  const [part, setPart] = useState<Part>('line');
+  const [part, setPart] = useState<Part>(() => (window.matchMedia(NARROW).matches ? 'evenings' : 'line'));
   const [selectedId, setSelectedId] = useState<string | null>(null);
   const blocks = useMemo(() => blocksOf(schedule, bench.jobs), [schedule, bench]);
   const days = useMemo(() => daysOf(blocks, locale.timeZone), [blocks, locale.timeZone]);
