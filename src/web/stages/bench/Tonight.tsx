@@ -16,6 +16,8 @@ import { useTick } from './useTick';
 const SPARE_MINUTES = 20;
 const MOST_SPARE = 5;
 
+const upperFirst = (words: string): string => `${words.charAt(0).toUpperCase()}${words.slice(1)}`;
+
 /** What is done next: today's tasks in order, else those of the next day on which something is done. */
 export function Tonight(props: {
   state: BenchState;
@@ -43,7 +45,7 @@ export function Tonight(props: {
     ? hour >= 17
       ? 'Tonight'
       : 'Today'
-    : dayWords((first?.start ?? now) * 60_000, now * 60_000, locale.timeZone);
+    : upperFirst(dayWords((first?.start ?? now) * 60_000, now * 60_000, locale.timeZone));
   let number = 0;
   return (
     <section className={styles.tonight} aria-label="What is next">
