@@ -45,7 +45,8 @@ export class FlatCut {
   private readonly filler: Filler;
   private readonly isRoll: boolean;
 
-  constructor(asked: CutQuestion, isQuick: boolean) {
+  /** @param byOrder whether boxes are laid as each order says, and not as they sit best */
+  constructor(asked: CutQuestion, isQuick: boolean, byOrder = false) {
     const question = { ...asked, pins: soundPins(asked) };
     this.question = question;
     this.pieces = piecesOf(question.parts);
@@ -53,7 +54,7 @@ export class FlatCut {
     this.filler =
       hasOutlines && !isQuick
         ? outlineFiller(this.pieces, question.stock.gapMm)
-        : boxFiller(this.pieces, question.stock.gapMm);
+        : boxFiller(this.pieces, question.stock.gapMm, byOrder);
     this.isRoll = question.stock.form === 'roll';
   }
 

@@ -8,6 +8,9 @@ import { resultOf } from './search';
 /** Orders that a plan's layout is searched for: many of a few boxes, fewer of many, a handful of true outlines. */
 const ROUNDS = { boxes: 4000, least: 60, most: 300, outlines: 24 } as const;
 
+/** So few that nearly all their orders are tried. */
+const FEW_PARTS = 6;
+
 /** How many rounds a layout of a plan takes; the same question always takes the same. */
 export function usualRounds({ stock, parts }: CutQuestion): number {
   if (stock.form === 'board') return 1;
@@ -36,7 +39,11 @@ export function* searchCuts(question: CutQuestion, rounds: number): Generator<Cu
   if (question.stock.form === 'board' || partCount(question.parts) === 0) return cutBoardsOrNothing(question);
   const found = yield* new FlatCut(question, false).search(Math.max(2, rounds));
   const quick = cutQuickly(question);
-  return isBetter(quick, found) ? { ...quick, isQuick: false } : found;
+  const best = isBetter(quick, found) ? { ...quick, isQuick: false } : found;
+  if (best.isProven || partCount(question.parts) > FEW_PARTS) return best;
+  // Of a handful every order is tried as it stands too: what sits best one by one may leave no room for the rest.
+  const inOrder = resultOf(new FlatCut(question, false, true).search(Math.max(2, rounds)));
+  return isBetter(inOrder, best) ? inOrder : best;
 }
 
 function cutBoardsOrNothing(question: CutQuestion): CutLayout {

@@ -6,8 +6,9 @@ import { type Box, fillBySkyline, type LaidBox } from './skyline';
 /**
  * Lays the boxes of pieces. Each takes the gap with it on two sides, and the room is wider by one gap: so the gap lies
  * between two boxes, and none at the room's edge.
+ * @param byOrder whether boxes are laid as the order says, and not as they sit best
  */
-export function boxFiller(pieces: readonly Piece[], gapMm: number): Filler {
+export function boxFiller(pieces: readonly Piece[], gapMm: number, byOrder = false): Filler {
   const boxes: Box[] = pieces.map(({ part }) => ({
     width: part.widthMm + gapMm,
     length: part.lengthMm + gapMm,
@@ -31,7 +32,7 @@ export function boxFiller(pieces: readonly Piece[], gapMm: number): Filler {
     fill: (room, pinned, order): Filled => {
       const { laid, used } =
         pinned.length === 0
-          ? fillBySkyline(roomFor(room), boxes, order)
+          ? fillBySkyline(roomFor(room), boxes, order, byOrder)
           : fillAround(
               roomFor(room),
               pinned.map((one) => ({

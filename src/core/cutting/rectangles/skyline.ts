@@ -39,12 +39,14 @@ function sits(width: number, length: number, gap: number, high: number, low: num
  * well the first in the order.
  * @param room `length` may be Infinity: an endless strip
  * @param order the boxes that may be laid, as places in `boxes`; what is laid is taken out of it
+ * @param byOrder the first of the order that fits goes into the gap, however it sits: so that every order leads somewhere else
  * @returns what was laid, and how far up it reaches
  */
 export function fillBySkyline(
   room: { width: number; length: number },
   boxes: readonly Box[],
   order: number[],
+  byOrder = false,
 ): { laid: LaidBox[]; used: number } {
   const steps: Step[] = [{ x: 0, y: 0, width: room.width }];
   const laid: LaidBox[] = [];
@@ -72,7 +74,7 @@ export function fillBySkyline(
         const score = sits(length, width, step.width, high, low);
         if (score > best) [best, chosen, turned] = [score, n, true];
       }
-      if (best === 5) break;
+      if (best === 5 || (byOrder && best >= 0)) break;
     }
     if (chosen < 0) {
       raise(steps, at, Math.min(low, room.length - step.y));
