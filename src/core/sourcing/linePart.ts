@@ -74,7 +74,11 @@ export class LinePart {
   }
 
   take(from: number, to: number, as: UnderstoodPart['as']): void {
-    this.spans.push({ from, to, as });
+    // Blanks at its ends may stand for what was taken before: that is not taken twice.
+    const here = this.text.slice(from, to);
+    const begins = from + here.length - here.trimStart().length;
+    const ends = from + here.trimEnd().length;
+    if (ends > begins) this.spans.push({ from: begins, to: ends, as });
     this.text = this.text.slice(0, from) + ' '.repeat(to - from) + this.text.slice(to);
   }
 

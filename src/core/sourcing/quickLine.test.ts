@@ -107,6 +107,7 @@ describe('the quick line', () => {
         expect(signs(result.understood.map((part) => part.text).join(''))).toBe(signs(line));
         expect(result.usable).toBeLessThanOrEqual(result.pieces * result.quantity);
       }),
+      { examples: [['1 0$!'], ['$3 2 stools']] },
     );
   });
 
