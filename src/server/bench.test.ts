@@ -1,5 +1,6 @@
 import { randomUUID } from 'node:crypto';
 import { describe, expect, it } from 'vitest';
+import { logEntry } from '../core/fixtures/logEntry';
 import type { LogEntryRow } from '../core/model/rows';
 import { attic, freshStudio } from './test/studio';
 
@@ -7,26 +8,7 @@ const { studio } = await freshStudio();
 const AT = Date.parse('2026-06-01T13:00:00Z');
 
 function line(minutes: number): LogEntryRow {
-  return {
-    id: randomUUID(),
-    version: 1,
-    atMs: AT,
-    what: 'Degrease and rinse',
-    recipeName: 'Nightstand',
-    projectName: 'Attic',
-    work: 'labor.cleanMinutesPerM2',
-    coatingId: null,
-    substrateId: null,
-    expectedMinutes: 10,
-    minutes,
-    people: 1,
-    coats: null,
-    amounts: [],
-    air: null,
-    wrong: null,
-    note: '',
-    counts: true,
-  };
+  return logEntry({ id: randomUUID(), atMs: AT, recipeName: 'Nightstand', projectName: 'Attic', minutes });
 }
 
 /** A project with a task of its spot, as devices send it. */

@@ -1,5 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import { following, refusal, uuid } from '../fixtures/following';
+import { logEntry } from '../fixtures/logEntry';
 import { AS_OF, card, find, option, project, recipe, rows, slot, spot } from '../fixtures/projectRows';
 import type { LogEntryRow, ProjectRows } from '../model/rows';
 import { computePlan } from '../plan/computePlan';
@@ -24,27 +25,7 @@ const clean = { ...nothing, recipeId: RECIPE, stepId: 'clean' };
 const step = { ...clean, id: uuid(60), what: 'Degrease and rinse', people: 1, by: 'Ann' };
 
 function line(minutes: number, change: Partial<LogEntryRow> = {}): LogEntryRow {
-  return {
-    id: uuid(70),
-    version: 1,
-    atMs: AS_OF,
-    what: 'Degrease and rinse',
-    recipeName: 'Oak in chalk',
-    projectName: 'Attic bedroom',
-    work: 'labor.cleanMinutesPerM2',
-    coatingId: null,
-    substrateId: null,
-    expectedMinutes: 10,
-    minutes,
-    people: 1,
-    coats: null,
-    amounts: [],
-    air: null,
-    wrong: null,
-    note: '',
-    counts: true,
-    ...change,
-  };
+  return logEntry({ id: uuid(70), atMs: AS_OF, recipeName: 'Oak in chalk', minutes, ...change });
 }
 
 describe('a step at the bench', () => {

@@ -1,4 +1,5 @@
 import { describe, expect, it } from 'vitest';
+import { logEntry } from '../fixtures/logEntry';
 import { seededRandom } from '../kernel/seededRandom';
 import type { LogEntryRow } from '../model/rows';
 import { factorOf, learnFactors } from './learnFactors';
@@ -9,27 +10,18 @@ const BRUSH = 'labor.brushMinutesPerM2';
 let made = 0;
 function entry(change: Partial<LogEntryRow> = {}): LogEntryRow {
   made += 1;
-  return {
+  return logEntry({
     id: `entry ${String(made).padStart(4, '0')}`,
-    version: 1,
     atMs: made * 60_000,
     what: 'Chalk-type paint, coat 1 of 2',
-    recipeName: 'Oak nightstand',
     projectName: 'Attic',
     work: BRUSH,
     coatingId: 'chalk',
     substrateId: 'oak',
     expectedMinutes: 54,
     minutes: 54,
-    people: 1,
-    coats: null,
-    amounts: [],
-    air: null,
-    wrong: null,
-    note: '',
-    counts: true,
     ...change,
-  };
+  });
 }
 
 describe('what the log teaches', () => {
