@@ -47,6 +47,8 @@ export interface BenchTask {
   hoursKey: string | null;
   hold: Hold | null;
   after: readonly Follows[];
+  /** Tasks that it would rather come after where nothing is late or ready later for it; most have none. */
+  ratherAfter: readonly string[];
   /** Not before this moment. */
   earliest: Minute;
   /** An appointment: it is done then, whatever the windows say; null where it is laid. */

@@ -30,7 +30,7 @@ export const openAfter = (taskId: string, minutes: number): Follows => ({
 
 /** A task while it is written down: what is usual of it may be left out. */
 export type NewJob = Omit<BenchJob, 'task' | 'isTooLong'> & {
-  task: Omit<BenchTask, 'fixed' | 'earliest'> & Partial<BenchTask>;
+  task: Omit<BenchTask, 'fixed' | 'earliest' | 'ratherAfter'> & Partial<BenchTask>;
 };
 
 /** Nothing of a recipe's step about it. */
@@ -104,7 +104,7 @@ export class JobBook {
     const withBatch = task.runMinutes + (task.batch?.setUpMinutes ?? 0) + (task.batch?.cleanUpMinutes ?? 0);
     const isTooLong = task.chunkMinutes === null && task.runMinutes > 0 && withBatch > this.longestMinutes;
     const shape = isTooLong ? { runMinutes: withBatch, batch: null, chunkMinutes: CHUNK_OF_TOO_LONG } : {};
-    const whole: BenchTask = { earliest: this.now, fixed: null, ...task, ...shape };
+    const whole: BenchTask = { earliest: this.now, fixed: null, ratherAfter: [], ...task, ...shape };
     this.jobs.set(task.id, { ...job, isTooLong, task: this.withRun(whole) });
   }
 

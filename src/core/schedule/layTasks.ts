@@ -9,8 +9,12 @@ import type {
   Stretch,
 } from './benchProblem';
 import { DryingRoom } from './dryingRoom';
+import { FreeHands } from './freeHands';
+import { type Put, putAt } from './put';
+import { ratherLater } from './ratherLater';
 import { scoreOf } from './scoreOf';
-import { inOrder, type TaskGraph } from './taskGraph';
+import { StartTimes } from './startTimes';
+import { inOrder, type Link, type TaskGraph } from './taskGraph';
 import { type Block, type OpenSession, WorkerDays } from './workerDay';
 
 /** How tasks are laid: the more urgent first, each as early as it may. */
@@ -23,24 +27,9 @@ export interface LayingRule {
   patienceMinutes: number;
 }
 
-/** Where a task was put. */
-interface Put {
-  start: Minute;
-  end: Minute;
-  parts: Stretch[];
-  worker: number | null;
-  /** Who works at it beside. */
-  helper: number | null;
-  session: OpenSession | null;
-  extraMinutes: number;
-  place: number | null;
-}
-
 const NEVER = Number.POSITIVE_INFINITY;
 /** How often a task is begun later so that what must follow closely can. */
 const MOST_PUSHES = 40;
-/** How often a start is moved on before it is given up: each time something else forbids it. */
-const MOST_MOVES = 400;
 
 /**
  * Lays tasks one after another, each at the earliest moment that everything allows: what it follows, its hours, room to
@@ -65,6 +54,8 @@ class Laying {
   private readonly days: WorkerDays[];
   private readonly room: DryingRoom;
   private readonly put: (Put | null)[];
+  private readonly times: StartTimes;
+  private readonly hands: FreeHands;
   private readonly sessions: OpenSession[] = [];
   private readonly sessionsOf = new Map<string, OpenSession[]>();
 
@@ -75,6 +66,8 @@ class Laying {
     this.days = problem.workers.map((worker) => new WorkerDays(worker));
     this.room = new DryingRoom(problem.places);
     this.put = graph.tasks.map(() => null);
+    this.times = new StartTimes(problem, this.room, this.put);
+    this.hands = new FreeHands(this.days, this.times);
   }
 
   /** Lays everything; gives a task that has to begin later, for what must follow it closely to find its time. */
@@ -91,7 +84,24 @@ class Laying {
       const pressed = this.pressedBy(n, task);
       if (pressed) return pressed;
     }
+    const lying = {
+      put: this.put,
+      hands: this.hands,
+      takeOut: (n: number, put: Put) => this.takeOut(n, put),
+      layAt: (n: number, put: Put) => this.open(n, tasks[n] as BenchTask, put),
+    };
+    ratherLater(this.problem, this.graph, lying, (n) => this.rule.heldUntil.has(n));
     return null;
+  }
+
+  /** Takes a task that has no session out of the hours that it lies in. */
+  private takeOut(n: number, put: Put): void {
+    this.put[n] = null;
+    for (const worker of put.worker === null ? [] : [put.worker, ...put.helpers])
+      for (const { start, end } of put.parts) {
+        this.days[worker]?.takeOut(start);
+        this.days[worker]?.use(start, start - end);
+      }
   }
 
   /** What has to begin later where a task could only be begun too late after it. */
@@ -101,7 +111,7 @@ class Laying {
       before,
       allowed: allowed.map((one) => ({ ...one, toMinutes: null })),
     }));
-    const at = this.earliest(task, this.release(n, task), free);
+    const at = this.hands.earliest(task, this.release(n, task), free);
     if (!at) return null;
     for (const { before, allowed } of links) {
       const earlier = this.put[before];
@@ -113,16 +123,7 @@ class Laying {
   }
 
   private putFixed(n: number, task: BenchTask, { start, end }: Stretch): void {
-    this.put[n] = {
-      start,
-      end,
-      parts: [{ start, end }],
-      worker: null,
-      helper: null,
-      session: null,
-      extraMinutes: 0,
-      place: this.dry(task, end),
-    };
+    this.put[n] = { ...putAt(start, end, null), place: this.dry(task, end) };
     // An appointment takes the hours of the first worker, within the windows and outside of them.
     const mine = this.days[0];
     if (!mine || task.runMinutes === 0) return;
@@ -150,7 +151,7 @@ class Laying {
   private lay(n: number, task: BenchTask): boolean {
     const links = this.graph.links[n] ?? [];
     const release = this.release(n, task);
-    const alone = this.earliest(task, release, links);
+    const alone = this.hands.earliest(task, release, links);
     const latest = (alone?.start ?? NEVER) + this.rule.patienceMinutes;
     const joined = task.batch ? this.join(task, release, latest, links) : null;
     if (joined) {
@@ -182,11 +183,12 @@ class Laying {
     this.put[n] = put;
     const { batch } = task;
     const days = put.worker === null ? undefined : this.days[put.worker];
-    const beside = put.helper === null ? undefined : this.days[put.helper];
-    for (const part of beside ? put.parts : []) {
-      beside?.put(beside.windowAfter(part.start), { ...part, session: null });
-      beside?.use(part.start, part.end - part.start);
-    }
+    for (const helper of put.helpers)
+      for (const part of put.parts) {
+        const beside = this.days[helper] as WorkerDays;
+        beside.put(beside.windowAfter(part.start), { ...part, session: null });
+        beside.use(part.start, part.end - part.start);
+      }
     if (days && put.worker !== null)
       for (const part of put.parts) {
         const block: Block = {
@@ -218,7 +220,7 @@ class Laying {
     task: BenchTask,
     release: Minute,
     latest: Minute,
-    links: TaskGraph['links'][number],
+    links: readonly Link[],
   ): { session: OpenSession; put: Put; first: boolean } | null {
     let best: { session: OpenSession; put: Put; first: boolean } | null = null;
     for (const session of this.sessionsOf.get(task.batch?.key ?? '') ?? []) {
@@ -230,7 +232,7 @@ class Laying {
         if (start < release || start > latest || (best && best.put.start <= start)) continue;
         const room = first ? block.start - days.roomBefore(window, block) : days.roomAfter(window, block) - block.end;
         if (room < task.runMinutes || days.leftAt(start) < task.runMinutes) continue;
-        const free = this.freeStart(task, start, links);
+        const free = this.times.from(task, start, links);
         if (free?.start !== start) continue;
         const minutes = task.runMinutes + free.extraMinutes;
         if (room < minutes || (first && free.extraMinutes > 0)) continue;
@@ -239,203 +241,6 @@ class Laying {
       }
     }
     return best;
-  }
-
-  /** The earliest start at or after a moment that links, hours and drying room allow; hands are not asked. */
-  private freeStart(
-    task: BenchTask,
-    from: Minute,
-    links: TaskGraph['links'][number],
-  ): { start: Minute; extraMinutes: number } | null {
-    let start = from;
-    for (let move = 0; move < MOST_MOVES; move += 1) {
-      let extra = 0;
-      let next = start;
-      for (const { before, allowed } of links) {
-        const earlier = this.put[before];
-        if (!earlier) continue;
-        const found = startAfter(earlier.end, allowed, start);
-        if (!found) return null;
-        next = Math.max(next, found.start);
-        extra = Math.max(extra, found.extraMinutes);
-      }
-      if (next > start) {
-        start = next;
-        continue;
-      }
-      const run = task.runMinutes + extra;
-      next = this.withinHours(task, start, run);
-      if (next === start) next = this.withRoomToDry(task, start, run);
-      if (next === NEVER) return null;
-      if (next === start) return { start, extraMinutes: extra };
-      start = next;
-    }
-    return null;
-  }
-
-  private withinHours({ hoursKey }: BenchTask, start: Minute, run: number): Minute {
-    if (hoursKey === null) return start;
-    const hours = this.problem.hours.get(hoursKey) ?? [];
-    let low = 0;
-    let high = hours.length;
-    while (low < high) {
-      const middle = (low + high) >> 1;
-      if ((hours[middle] as Stretch).end < start + run) low = middle + 1;
-      else high = middle;
-    }
-    for (let n = low; n < hours.length; n += 1) {
-      const hour = hours[n] as Stretch;
-      const begin = Math.max(start, hour.start);
-      if (begin + run <= hour.end) return begin;
-    }
-    return NEVER;
-  }
-
-  private withRoomToDry({ hold, rowId }: BenchTask, start: Minute, run: number): Minute {
-    if (!hold || this.problem.places.length === 0) return start;
-    const end = start + run;
-    if (this.room.placeFor(rowId, hold.areaM2, end, end + hold.minutes) !== null) return start;
-    const next = this.room.nextEnd(end);
-    return next === NEVER ? NEVER : next - run;
-  }
-
-  /** The earliest place where somebody's hands are free. */
-  private earliest(task: BenchTask, release: Minute, links: TaskGraph['links'][number]): Put | null {
-    if (task.runMinutes === 0 && !task.batch) {
-      const free = this.freeStart(task, release, links);
-      return free ? putAt(free.start, free.start + free.extraMinutes, null) : null;
-    }
-    let best: Put | null = null;
-    for (let worker = 0; worker < this.days.length; worker += 1) {
-      const found =
-        task.chunkMinutes === null
-          ? this.inOneGo(task, release, links, worker)
-          : this.inParts(task, release, links, worker);
-      if (found && (!best || found.end < best.end)) best = found;
-    }
-    const shared = this.together(task, release, links);
-    return shared && (!best || shared.end < best.end) ? shared : best;
-  }
-
-  /** The earliest time at which two have their hands free together, for what may be shared and is worth it. */
-  private together(task: BenchTask, release: Minute, links: TaskGraph['links'][number]): Put | null {
-    const { chunkMinutes, runMinutes } = task;
-    if (chunkMinutes === null || runMinutes < 2 * chunkMinutes || this.days.length < 2) return null;
-    let best: Put | null = null;
-    for (let worker = 0; worker < this.days.length; worker += 1)
-      for (let helper = worker + 1; helper < this.days.length; helper += 1) {
-        const found = this.ofTwo(task, release, links, worker, helper);
-        if (found && (!best || found.end < best.end)) best = found;
-      }
-    return best;
-  }
-
-  private ofTwo(
-    task: BenchTask,
-    release: Minute,
-    links: TaskGraph['links'][number],
-    worker: number,
-    helper: number,
-  ): Put | null {
-    const [own, other] = [this.days[worker] as WorkerDays, this.days[helper] as WorkerDays];
-    const { windows } = own.worker;
-    const least = Math.ceil(task.runMinutes / 2);
-    for (let w = own.windowAfter(release); w < windows.length; w += 1) {
-      if ((own.freest[w] ?? 0) < least) continue;
-      for (const gap of own.gaps(w))
-        for (let v = other.windowAfter(gap.start); v < other.worker.windows.length; v += 1) {
-          if ((other.worker.windows[v] as Stretch).start >= gap.end) break;
-          for (const beside of other.gaps(v)) {
-            const from = Math.max(gap.start, beside.start, release);
-            const free = from < gap.end ? this.freeStart(task, from, links) : null;
-            if (!free) continue;
-            const minutes = Math.ceil((task.runMinutes + free.extraMinutes) / 2);
-            const end = free.start + minutes;
-            const fits = end <= Math.min(gap.end, beside.end);
-            if (!fits || own.leftAt(free.start) < minutes || other.leftAt(free.start) < minutes) continue;
-            return { ...putAt(free.start, end, worker), helper, extraMinutes: free.extraMinutes };
-          }
-        }
-    }
-    return null;
-  }
-
-  private inOneGo(task: BenchTask, release: Minute, links: TaskGraph['links'][number], worker: number): Put | null {
-    const days = this.days[worker] as WorkerDays;
-    const { windows } = days.worker;
-    const setUp = task.batch?.setUpMinutes ?? 0;
-    const cleanUp = task.batch?.cleanUpMinutes ?? 0;
-    let free = this.freeStart(task, release, links);
-    if (!free) return null;
-    for (let w = days.windowAfter(free.start); w < windows.length; w += 1) {
-      if ((days.freest[w] ?? 0) < setUp + task.runMinutes + cleanUp) continue;
-      for (const gap of days.gaps(w)) {
-        // Where a start is forbidden the next one may still lie in the same gap.
-        for (;;) {
-          const from = Math.max(gap.start + setUp, free.start);
-          if (from > free.start) {
-            free = this.freeStart(task, from, links);
-            if (!free) return null;
-            if (free.start > from) continue;
-          }
-          const end: Minute = free.start + task.runMinutes + free.extraMinutes;
-          const whole = setUp + (end - free.start) + cleanUp;
-          if (free.start - setUp < gap.start || end + cleanUp > gap.end || days.leftAt(free.start) < whole) break;
-          return { ...putAt(free.start, end, worker), extraMinutes: free.extraMinutes };
-        }
-      }
-    }
-    return null;
-  }
-
-  private inParts(task: BenchTask, release: Minute, links: TaskGraph['links'][number], worker: number): Put | null {
-    let from = release;
-    for (let move = 0; move < MOST_MOVES; move += 1) {
-      const put = this.partsFrom(task, from, links, worker);
-      if (!put || !task.hold || this.problem.places.length === 0) return put;
-      const { areaM2, minutes } = task.hold;
-      if (this.room.placeFor(task.rowId, areaM2, put.end, put.end + minutes) !== null) return put;
-      // No room to dry when it would end: it begins a little later.
-      from = put.start + (task.chunkMinutes ?? 1);
-    }
-    return null;
-  }
-
-  /** Parts from a moment on, in one worker's gaps; whether there is room to dry at their end is not asked. */
-  private partsFrom(task: BenchTask, release: Minute, links: TaskGraph['links'][number], worker: number): Put | null {
-    const days = this.days[worker] as WorkerDays;
-    const { windows } = days.worker;
-    const anywhere = { ...task, hold: null };
-    const free = this.freeStart(anywhere, release, links);
-    if (!free) return null;
-    const chunk = task.chunkMinutes ?? 1;
-    let { extraMinutes } = free;
-    let left = task.runMinutes + extraMinutes;
-    const parts: Stretch[] = [];
-    for (let w = days.windowAfter(free.start); w < windows.length; w += 1) {
-      if ((days.freest[w] ?? 0) < Math.min(chunk, left)) continue;
-      for (const gap of days.gaps(w)) {
-        const start = Math.max(gap.start, free.start);
-        if (parts.length === 0) {
-          const checked = this.freeStart(anywhere, start, links);
-          if (!checked) return null;
-          if (checked.start !== start) continue;
-          // A later start may have to do something again, or not any more.
-          extraMinutes = checked.extraMinutes;
-          left = task.runMinutes + extraMinutes;
-        }
-        const room = Math.min(gap.end - start, days.leftAt(start, parts));
-        // Nothing is begun for less than is worth it, and no less than that is left over.
-        const most = room >= left ? left : Math.min(room, left - Math.min(chunk, left));
-        if (most < Math.min(chunk, left)) continue;
-        parts.push({ start, end: start + most });
-        left -= most;
-        if (left > 0) continue;
-        const first = parts[0] as Stretch;
-        return { ...putAt(first.start, start + most, worker), parts, extraMinutes };
-      }
-    }
-    return null;
   }
 
   schedule(): BenchSchedule {
@@ -448,7 +253,7 @@ class Laying {
         {
           taskId: task.id,
           workerId: put.worker === null ? null : (workers[put.worker]?.id ?? null),
-          helperIds: put.helper === null ? [] : [workers[put.helper]?.id ?? ''],
+          helperIds: put.helpers.map((helper) => workers[helper]?.id ?? ''),
           parts: put.parts,
           extraMinutes: put.extraMinutes,
           placeId: put.place === null ? null : (places[put.place]?.id ?? null),
@@ -465,31 +270,4 @@ class Laying {
     const unlaid = tasks.flatMap((task, n) => (this.put[n] ? [] : [task.id]));
     return { tasks: laid, sessions, unlaid, score: scoreOf(this.problem, laid, sessions) };
   }
-}
-
-const putAt = (start: Minute, end: Minute, worker: number | null): Put => ({
-  start,
-  end,
-  parts: [{ start, end }],
-  worker,
-  helper: null,
-  session: null,
-  extraMinutes: 0,
-  place: null,
-});
-
-/** The earliest start from a moment on that an allowed stretch after an end permits; null where all are over. */
-function startAfter(
-  end: Minute,
-  allowed: BenchTask['after'][number]['allowed'],
-  from: Minute,
-): { start: Minute; extraMinutes: number } | null {
-  let best: { start: Minute; extraMinutes: number } | null =
-    allowed.length === 0 ? { start: Math.max(from, end), extraMinutes: 0 } : null;
-  for (const { fromMinutes, toMinutes, extraMinutes } of allowed) {
-    const start = Math.max(from, end + fromMinutes);
-    if (toMinutes !== null && start > end + toMinutes) continue;
-    if (!best || start < best.start) best = { start, extraMinutes };
-  }
-  return best;
 }

@@ -33,6 +33,7 @@ function singleHands(seed: number, count: number): BenchProblem {
       chunkMinutes: null,
       hoursKey: null,
       hold: null,
+      ratherAfter: [],
       earliest: NOW + between(0, 30),
       fixed: null,
       after:

@@ -99,11 +99,21 @@ export function placingJob(book: JobBook, { model, count }: PlannedFill): Delive
           ...(book.lastOf.get(`spot ${slot.spotId}`) ?? []),
           ...trips.filter((id) => book.jobs.has(id)).map((id) => openAfter(id, 0)),
         ],
+        ratherAfter: madeFor(book, slot.spotId),
       },
     });
     ends.push({ taskId: taskIdOf(subject), waitMinutes: 0 });
   }
   return { id: option.id, weight: importanceWeight[slot.importance], due: null, ends };
+}
+
+/** The last hands at all that is made for a spot: it is dressed when they are done, not piece by piece in their dust. */
+function madeFor(book: JobBook, spotId: string): string[] {
+  return book.plan.chosen.flatMap(({ model }) =>
+    model.slot.spotId === spotId && model.recipe && !model.isDone
+      ? (book.lastOf.get(model.recipe.recipeId) ?? []).map(({ taskId }) => taskId)
+      : [],
+  );
 }
 
 function nameOf(model: PlannedFill['model']): string {

@@ -77,6 +77,16 @@ export class WorkerDays {
     this.changed(window);
   }
 
+  /** Takes the block out again that begins at a moment. */
+  takeOut(start: Minute): void {
+    const window = this.windowAfter(start);
+    const list = this.blocks[window] ?? [];
+    const at = list.findIndex((block) => block.start === start);
+    if (at < 0) return;
+    list.splice(at, 1);
+    this.changed(window);
+  }
+
   /** Notes that something in a window became longer. */
   changed(window: number): void {
     const { start, end } = this.worker.windows[window] as Stretch;
