@@ -11,6 +11,7 @@ import { forgetFactor } from './bench/forgetFactor';
 import { keepBench } from './bench/keepBench';
 import { pauseStep } from './bench/pauseStep';
 import { reopenStep } from './bench/reopenStep';
+import { sayWrong } from './bench/sayWrong';
 import { setWeather } from './bench/setWeather';
 import { addInspiration } from './brief/addInspiration';
 import { addPhoto } from './brief/addPhoto';
@@ -126,6 +127,7 @@ const listed = [
   removeRow('removePlan', 'plans', 'Plan removed'),
   keepBench,
   removeRow('letBenchGo', 'benchPlans', 'Kept plan let go'),
+  sayWrong,
   setWeather,
   beginStep,
   pauseStep,

@@ -138,8 +138,14 @@ export function removeOptions(
 
 /** The bench without tasks that are gone: nothing of them is planned or at hand any more. */
 function benchWithout(rows: ProjectRows, isGone: (subject: BenchSubject) => boolean): RowChange[] {
+  const gone = rows.stepRuns.filter(isGone);
+  const goneIds = new Set(gone.map((run) => run.id));
   return [
-    ...rows.stepRuns.filter(isGone).map((run) => removal('stepRuns', run.id)),
+    // Pictures of what was done stay with the project.
+    ...rows.photos
+      .filter(({ shows }) => shows && goneIds.has(shows.stepRunId))
+      .map((photo): RowChange => ({ table: 'photos', op: 'update', id: photo.id, values: { shows: null } })),
+    ...gone.map((run) => removal('stepRuns', run.id)),
     ...rows.benchPlans.flatMap((plan): RowChange[] => {
       const placed = plan.placed.filter((one) => !isGone(one));
       const isSame = placed.length === plan.placed.length;

@@ -205,7 +205,7 @@ describe('what recipes say in words', () => {
         lesson: 'it did not grip',
         problem: 'peeled',
       }),
-    ).toBe('Chalk-type paint on laminate peeled before: it did not grip.');
+    ).toBe('Chalk-type paint on laminate went wrong before (peeled): it did not grip.');
   });
   it('has a sentence for every finding that a recipe can make', () => {
     for (const code of [

@@ -7,8 +7,8 @@ import type { HidingEye } from '../color/coatsUntilHidden';
 import type { Lab } from '../color/lab';
 import type { SafetyFacts } from '../safety/facts';
 import type { Brief, CoatSchool } from '../state/brief';
+import type { WrongProblem } from '../state/mishap';
 import type { CareKind, CordCondition, Era, LeadTest, Looked } from '../state/pieceState';
-import type { SetbackProblem } from '../state/setback';
 import type { Sheen } from '../state/surfaceState';
 
 /** What a recipe needs to know of a piece. */
@@ -38,9 +38,10 @@ export interface ColorCardFacts {
 /** Something that went wrong before, with what on what. */
 export interface Lesson {
   recipeId: string;
-  coatingId: string;
+  /** What was laid; null where it went wrong at other work. */
+  coatingId: string | null;
   substrateId: string;
-  problem: SetbackProblem;
+  problem: WrongProblem;
 }
 
 /** Everything a recipe is computed against. */

@@ -32,7 +32,7 @@ export function recipeFindings(of: {
     ...built.findings(),
     ...filmFindings(stacked.layers, context),
     ...cutFindings(stacked.layers, stacked, of.making),
-    ...lessonFindings(recipeId, zones, stacked.layers, context),
+    ...lessonFindings(recipeId, zones, stacked.layers, built.steps, context),
   ];
   // Repeats fold into one card per step.
   const placeOf = (finding: RecipeFinding) => `${finding.code} ${finding.where.id}`;

@@ -131,7 +131,9 @@ export const recipeSentences = {
   'primer.tintSaves': (f: { primer: string; paint: string; kind: 'gray' | 'tinted'; coats: number; instead: number }) =>
     `${f.kind === 'gray' ? 'A gray' : 'A tinted'} ${f.primer.toLowerCase()} saves coats: ${f.coats} instead of ${f.instead} of ${f.paint.toLowerCase()}.`,
   'lesson.learned': (f: { problem: string; name: string; lesson: string; coating: string; surface: string }) =>
-    `${f.coating} on ${f.surface.toLowerCase()} ${f.name} before: ${f.lesson}.`,
+    `${f.coating} on ${f.surface.toLowerCase()} went wrong before (${f.name}): ${f.lesson}.`,
+  'lesson.atWork': (f: { problem: string; name: string; lesson: string; work: string; surface: string }) =>
+    `This went wrong before on ${f.surface.toLowerCase()} (${f.name}): ${f.lesson}.`,
   'weather.tooCold': (f: { airC: number; minimumC: number }, locale) =>
     `${degrees(f.airC, locale)} is too cold: it wants ${degrees(f.minimumC, locale)} and more while it is worked and dries.`,
   'weather.tooHot': (f: { airC: number; maximumC: number }, locale) =>

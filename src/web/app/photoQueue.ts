@@ -36,18 +36,17 @@ export function usePhotoQueue(kind: PhotoKind): PhotoQueue {
   const { run } = useCommands();
   const locale = useLocale();
   return usePhotoSender<PhotoKind>(rows.project.id, kind, (entry, size) => {
-    const photo: PhotoRow = { id: entry.id, version: 1, kind: entry.kind, name: entry.name, atMs: entry.atMs, ...size };
+    const { id, kind: taken, name, atMs, about = null } = entry;
+    // A step that was done away with while its picture was on the way leaves the picture.
+    const isOfStep = taken === 'step' && rows.stepRuns.some((one) => one.id === about);
+    const shows = isOfStep && about !== null ? { stepRunId: about } : null;
+    const photo: PhotoRow = { id, version: 1, kind: taken, name, atMs, shows, ...size };
     run('addPhoto', {
       photo,
       inspiration:
-        entry.kind === 'inspiration'
-          ? { id: crypto.randomUUID(), version: 1, photoId: entry.id, seenAt: '', taken: '' }
-          : null,
-      aboutId: entry.about ?? null,
-      find:
-        entry.kind === 'find' && entry.about === undefined
-          ? seenFind(entry.atMs, locale, shopOfDay(rows.project.id))
-          : null,
+        taken === 'inspiration' ? { id: crypto.randomUUID(), version: 1, photoId: id, seenAt: '', taken: '' } : null,
+      aboutId: taken === 'step' ? null : about,
+      find: taken === 'find' && about === null ? seenFind(atMs, locale, shopOfDay(rows.project.id)) : null,
     });
   });
 }

@@ -23,6 +23,7 @@ export const beginStep = projectAct({
           state: 'running',
           stretches: [{ startMs: atMs, endMs: null }],
           doneMs: null,
+          wrong: null,
           logId: null,
         }),
       ];

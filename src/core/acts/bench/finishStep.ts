@@ -32,8 +32,17 @@ export const finishStep = projectAct({
   decide: (rows, { atMs, entry, ...run }) => {
     const known = runOf(rows, run);
     if (known?.state === 'done') return alreadyDone(known);
-    const changes: RowChange[] = entry ? [insert('logEntries', entry)] : [];
-    const done = { state: 'done' as const, doneMs: atMs, people: run.people, by: run.by, logId: entry?.id ?? null };
+    // What was said to have gone wrong on the way is not lost when its line does not say it.
+    const wrong = entry?.wrong ?? known?.wrong ?? null;
+    const changes: RowChange[] = entry ? [insert('logEntries', { ...entry, wrong })] : [];
+    const done = {
+      state: 'done' as const,
+      doneMs: atMs,
+      people: run.people,
+      by: run.by,
+      wrong,
+      logId: entry?.id ?? null,
+    };
     changes.push(
       known
         ? update('stepRuns', known.id, { ...done, stretches: endedAt(known, atMs) })

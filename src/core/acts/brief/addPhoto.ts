@@ -1,5 +1,6 @@
 import { z } from 'zod';
 import { rowSchema } from '../../model/entities';
+import { photo } from '../../model/entities/photo';
 import { id } from '../../model/fields';
 import { projectAct, refuse } from '../act';
 import { insert, type RowChange, update, updateProject } from '../changes';
@@ -8,13 +9,15 @@ import { findSchema } from '../finds/findFields';
 
 /**
  * A picture whose bytes the server has; `inspiration` comes with it where it is one. A picture of a piece or its tag is
- * about a find: one that is there, or one that is new by it and waits to be sorted out; a picture of a receipt is about that.
+ * about a find: one that is there, or one that is new by it and waits to be sorted out; a picture of a receipt is about
+ * that, and one of a step says itself which run of it.
  */
 export const addPhoto = projectAct({
   kind: 'addPhoto',
   title: 'Photo added',
   payload: z.strictObject({
-    photo: rowSchema('photos'),
+    // A picture that was put in the queue before pictures of steps were known says nothing of one.
+    photo: rowSchema('photos').extend({ shows: photo.fields.shows.default(null) }),
     inspiration: rowSchema('inspirations').nullable(),
     aboutId: id.nullable().optional(),
     find: findSchema.nullable().optional(),

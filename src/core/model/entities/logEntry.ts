@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { setbackProblems } from '../../state/setback';
+import { wrongProblems } from '../../state/mishap';
 import { defineEntity } from '../entity';
 import { line, moment, number, oneOf, paragraph, wholeNumber, yesNo } from '../fields';
 
@@ -42,11 +42,11 @@ export const logEntry = defineEntity({
       .max(12, 'at most 12 supplies'),
     air: z
       .strictObject({
-        airC: number(-60, 60, 'a temperature in °C'),
-        humidityPercent: number(1, 100, 'a humidity in percent'),
+        airC: number(-60, 60, 'a temperature in °C').nullable(),
+        humidityPercent: number(1, 100, 'a humidity in percent').nullable(),
       })
       .nullable(),
-    wrong: oneOf(setbackProblems).nullable(),
+    wrong: oneOf(wrongProblems).nullable(),
     note: paragraph(0, 1000),
     /** Whether it counts in what is learned; a factor that was reset counts only what comes after. */
     counts: yesNo,

@@ -1,7 +1,8 @@
+import { z } from 'zod';
 import { defineEntity } from '../entity';
-import { line, moment, oneOf, wholeNumber } from '../fields';
+import { line, moment, oneOf, refersTo, wholeNumber } from '../fields';
 
-export const photoKinds = ['before', 'inspiration', 'anchor', 'palette', 'find', 'tag', 'receipt'] as const;
+export const photoKinds = ['before', 'inspiration', 'anchor', 'palette', 'find', 'tag', 'receipt', 'step'] as const;
 export type PhotoKind = (typeof photoKinds)[number];
 
 /** A picture kept with its project; the bytes lie elsewhere under the same id and are never in a list. */
@@ -19,5 +20,7 @@ export const photo = defineEntity({
     heightPx: wholeNumber(1, 30_000, 'pixels'),
     sizeBytes: wholeNumber(1, 20_000_000, 'bytes'),
     atMs: moment,
+    /** The step at the bench that it shows. */
+    shows: z.strictObject({ stepRunId: refersTo('stepRuns') }).nullable(),
   },
 });

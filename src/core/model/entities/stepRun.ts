@@ -1,4 +1,5 @@
 import { z } from 'zod';
+import { wrongProblems } from '../../state/mishap';
 import { defineEntity, type RowRule } from '../entity';
 import { line, moment, oneOf, refersTo, wholeNumber } from '../fields';
 import { benchSubject } from '../values/benchSubject';
@@ -47,6 +48,8 @@ export const stepRun = defineEntity(
       by: line(0, 60),
       /** When it was done; drying counts from here. Null while it is not. */
       doneMs: moment.nullable(),
+      /** What went wrong at it so far; its line says it too once it is done. */
+      wrong: oneOf(wrongProblems).nullable(),
       /** The line of the log that it left. */
       logId: refersTo('logEntries').nullable(),
     },

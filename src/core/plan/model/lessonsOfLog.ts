@@ -2,7 +2,7 @@ import type { LogEntryRow, StepRunRow } from '../../model/rows';
 import type { Lesson } from '../../recipe/recipeContext';
 
 /**
- * What went wrong by the studio's log, in whatever project: what was laid, on what, and how it failed. A line of a recipe of
+ * What went wrong by the studio's log, in whatever project: what was laid or done, on what, and how it failed. A line of a recipe of
  * this project is known by it, so that a recipe is not warned of itself.
  */
 export function lessonsOfLog(of: {
@@ -11,7 +11,7 @@ export function lessonsOfLog(of: {
 }): Lesson[] {
   const recipeOf = new Map(of.stepRuns.map(({ logId, recipeId }) => [logId, recipeId]));
   return of.logEntries.flatMap(({ id, wrong, coatingId, substrateId }) =>
-    wrong === null || coatingId === null || substrateId === null
+    wrong === null || substrateId === null
       ? []
       : [{ recipeId: recipeOf.get(id) ?? '', coatingId, substrateId, problem: wrong }],
   );

@@ -16,6 +16,7 @@ import { Balance1765400000000 } from './1765400000000-balance';
 import { Plans1765500000000 } from './1765500000000-plans';
 import { SupplyPlaces1765600000000 } from './1765600000000-supply-places';
 import { Bench1765700000000 } from './1765700000000-bench';
+import { ToldAtTheBench1765800000000 } from './1765800000000-told-at-the-bench';
 
 /** All migrations, oldest first. */
 export const migrations = [
@@ -37,4 +38,5 @@ export const migrations = [
   Plans1765500000000,
   SupplyPlaces1765600000000,
   Bench1765700000000,
+  ToldAtTheBench1765800000000,
 ];

@@ -1,7 +1,7 @@
 import { coatings } from '@core/catalog/coatings';
 import { formatMinutes } from '@core/kernel/formatMinutes';
 import { factorWords, logByProject, logByWork, usedByCoating } from '@core/log/logSummary';
-import { mendings } from '@core/recipe/setbacks.data';
+import { wrongLesson, wrongName } from '@core/recipe/wentWrong';
 import { Button } from 'antd';
 import { lazy, Suspense, useMemo, useState } from 'react';
 import { Link } from 'react-router';
@@ -128,9 +128,7 @@ export function LogPage() {
                         {entry.recipeName}, {entry.projectName}
                       </small>
                     </span>
-                    <b>
-                      {entry.wrong ? mendings[entry.wrong].name : ''}: {entry.wrong ? mendings[entry.wrong].lesson : ''}
-                    </b>
+                    <b>{entry.wrong && `${wrongName(entry.wrong)}: ${wrongLesson(entry.wrong)}`}</b>
                   </li>
                 ))}
               </ul>

@@ -10,6 +10,7 @@ import { piecesAndSightings } from './piecesAndSightings';
 import { plans } from './plans';
 import { recipes } from './recipes';
 import { supplyPlaces } from './supplyPlaces';
+import { toldAtTheBench } from './toldAtTheBench';
 
 /** A change of the project file's shape: from version `from` to the next. Input and output are parsed JSON. */
 export interface FileUpgrade {
@@ -31,6 +32,7 @@ export const fileUpgrades: readonly FileUpgrade[] = [
   plans,
   supplyPlaces,
   bench,
+  toldAtTheBench,
 ];
 
 /** Brings an older file to the present shape, step by step; a file without a known version is given back as it is. */
