@@ -2,11 +2,11 @@ import { describe, expect, it } from 'vitest';
 import { following, refusal, uuid } from '../fixtures/following';
 import { logEntry } from '../fixtures/logEntry';
 import { AS_OF, card, find, option, project, recipe, rows, slot, spot } from '../fixtures/projectRows';
+import { MS_PER_HOUR } from '../kernel/units';
 import type { LogEntryRow, ProjectRows } from '../model/rows';
 import { computePlan } from '../plan/computePlan';
 import { chosenLayer } from '../recipe/recipeBody';
 
-const HOUR_MS = 3_600_000;
 const RECIPE = uuid(50);
 const stand = find(uuid(10), 1200, { state: 'owned' });
 const start: ProjectRows = rows({
@@ -32,24 +32,35 @@ describe('a step at the bench', () => {
   const begun = following(start, 'beginStep', { ...step, atMs: AS_OF });
 
   it('runs from the moment it is begun, is paused and goes on, and counts only when hands were at it', () => {
-    const paused = following(begun, 'pauseStep', { runId: uuid(60), atMs: AS_OF + HOUR_MS });
-    const again = following(paused, 'beginStep', { ...step, id: uuid(61), atMs: AS_OF + 3 * HOUR_MS });
-    const done = following(again, 'finishStep', { ...step, id: uuid(62), atMs: AS_OF + 4 * HOUR_MS, entry: line(120) });
+    const paused = following(begun, 'pauseStep', { runId: uuid(60), atMs: AS_OF + MS_PER_HOUR });
+    const again = following(paused, 'beginStep', { ...step, id: uuid(61), atMs: AS_OF + 3 * MS_PER_HOUR });
+    const done = following(again, 'finishStep', {
+      ...step,
+      id: uuid(62),
+      atMs: AS_OF + 4 * MS_PER_HOUR,
+      entry: line(120),
+    });
     expect(done.stepRuns).toHaveLength(1);
     expect(done.stepRuns[0]).toMatchObject({
       state: 'done',
-      doneMs: AS_OF + 4 * HOUR_MS,
+      doneMs: AS_OF + 4 * MS_PER_HOUR,
       logId: uuid(70),
       stretches: [
-        { startMs: AS_OF, endMs: AS_OF + HOUR_MS },
-        { startMs: AS_OF + 3 * HOUR_MS, endMs: AS_OF + 4 * HOUR_MS },
+        { startMs: AS_OF, endMs: AS_OF + MS_PER_HOUR },
+        { startMs: AS_OF + 3 * MS_PER_HOUR, endMs: AS_OF + 4 * MS_PER_HOUR },
       ],
     });
   });
 
   it('is finished once: a second device is told who did it, and there is one line of the log', () => {
-    const done = following(begun, 'finishStep', { ...step, id: uuid(62), atMs: AS_OF + HOUR_MS, entry: line(60) });
-    const second = { ...step, id: uuid(63), by: 'Ben', atMs: AS_OF + HOUR_MS + 500, entry: line(61, { id: uuid(71) }) };
+    const done = following(begun, 'finishStep', { ...step, id: uuid(62), atMs: AS_OF + MS_PER_HOUR, entry: line(60) });
+    const second = {
+      ...step,
+      id: uuid(63),
+      by: 'Ben',
+      atMs: AS_OF + MS_PER_HOUR + 500,
+      entry: line(61, { id: uuid(71) }),
+    };
     expect(refusal(done, 'finishStep', second).accepted).toContain('Ann finished it already, and is logged once');
     expect(refusal(done, 'beginStep', { ...step, id: uuid(64), atMs: AS_OF }).accepted).toContain('not done yet');
     expect(done.logEntries).toHaveLength(1);
@@ -68,7 +79,7 @@ describe('a step at the bench', () => {
   });
 
   it('is not done after all: it waits to go on, and its line leaves the log', () => {
-    const done = following(begun, 'finishStep', { ...step, id: uuid(62), atMs: AS_OF + HOUR_MS, entry: line(60) });
+    const done = following(begun, 'finishStep', { ...step, id: uuid(62), atMs: AS_OF + MS_PER_HOUR, entry: line(60) });
     const reopened = following(done, 'reopenStep', { runId: uuid(60) });
     expect(reopened.stepRuns[0]).toMatchObject({ state: 'paused', doneMs: null, logId: null });
     expect(reopened.logEntries).toEqual([]);
@@ -76,7 +87,7 @@ describe('a step at the bench', () => {
   });
 
   it('a clock that was put back makes no stretch that ends before it began', () => {
-    const paused = following(begun, 'pauseStep', { runId: uuid(60), atMs: AS_OF - HOUR_MS });
+    const paused = following(begun, 'pauseStep', { runId: uuid(60), atMs: AS_OF - MS_PER_HOUR });
     expect(paused.stepRuns[0]?.stretches).toEqual([{ startMs: AS_OF, endMs: AS_OF }]);
   });
 
@@ -107,7 +118,7 @@ describe('a step at the bench', () => {
 });
 
 describe('the bench plan that is kept', () => {
-  const placed = [{ ...clean, atMs: AS_OF, untilMs: AS_OF + HOUR_MS, pinned: false }];
+  const placed = [{ ...clean, atMs: AS_OF, untilMs: AS_OF + MS_PER_HOUR, pinned: false }];
   const keep = (id: number, madeAtMs: number) => ({ id: uuid(id), madeAtMs, why: 'kept', placed });
 
   it('is one: a later one takes the place of the one before', () => {

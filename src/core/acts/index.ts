@@ -11,8 +11,8 @@ import { forgetFactor } from './bench/forgetFactor';
 import { keepBench } from './bench/keepBench';
 import { pauseStep } from './bench/pauseStep';
 import { reopenStep } from './bench/reopenStep';
-import { sayWrong } from './bench/sayWrong';
 import { setWeather } from './bench/setWeather';
+import { tellStep } from './bench/tellStep';
 import { addInspiration } from './brief/addInspiration';
 import { addPhoto } from './brief/addPhoto';
 import { keepFunction } from './brief/keepFunction';
@@ -127,7 +127,7 @@ const listed = [
   removeRow('removePlan', 'plans', 'Plan removed'),
   keepBench,
   removeRow('letBenchGo', 'benchPlans', 'Kept plan let go'),
-  sayWrong,
+  tellStep,
   setWeather,
   beginStep,
   pauseStep,

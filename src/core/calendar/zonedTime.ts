@@ -1,4 +1,4 @@
-import { MS_PER_DAY } from '../kernel/units';
+import { MS_PER_DAY, MS_PER_MINUTE } from '../kernel/units';
 /** A wall-clock moment in a time zone; month and day start at 1, weekday 0 is Sunday. */
 export interface ZonedMoment {
   year: number;
@@ -56,7 +56,7 @@ export function zonedMoment(instantMs: number, timeZone: string): ZonedMoment {
 
 /** How far a zone's clock is ahead of UTC at an instant, in milliseconds. */
 function offsetMs(instantMs: number, timeZone: string): number {
-  const minute = Math.floor(instantMs / 60_000);
+  const minute = Math.floor(instantMs / MS_PER_MINUTE);
   let offsets = knownOffsets.get(timeZone);
   if (!offsets) {
     offsets = new Map();
@@ -65,7 +65,7 @@ function offsetMs(instantMs: number, timeZone: string): number {
   let offset = offsets.get(minute);
   if (offset === undefined) {
     const m = zonedMoment(instantMs, timeZone);
-    offset = Date.UTC(m.year, m.month - 1, m.day, m.hour, m.minute) - minute * 60_000;
+    offset = Date.UTC(m.year, m.month - 1, m.day, m.hour, m.minute) - minute * MS_PER_MINUTE;
     if (offsets.size >= MOST_OFFSETS) offsets.clear();
     offsets.set(minute, offset);
   }
@@ -102,7 +102,7 @@ export function localDate(instantMs: number, timeZone: string): string {
  * @example New York, March 8 2026 at 2:30, which the clocks skip → 7:30 UTC, 3:30 there
  */
 export function instantOf(year: number, month: number, day: number, minuteOfDay: number, timeZone: string): number {
-  const wall = Date.UTC(year, month - 1, day) + minuteOfDay * 60_000;
+  const wall = Date.UTC(year, month - 1, day) + minuteOfDay * MS_PER_MINUTE;
   // No zone changes its clock twice within two days: a day before and a day after give every offset in question.
   const before = wall - offsetMs(wall - MS_PER_DAY, timeZone);
   const after = wall - offsetMs(wall + MS_PER_DAY, timeZone);

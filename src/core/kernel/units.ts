@@ -27,5 +27,7 @@ export function fahrenheit(celsius: number): number {
   return celsius * 1.8 + 32;
 }
 
-/** Milliseconds of a day of 24 hours; a calendar day can be longer or shorter where clocks change. */
-export const MS_PER_DAY = 86_400_000;
+/** Milliseconds of a minute, an hour, a day of 24 hours; a calendar day can be longer or shorter where clocks change. */
+export const MS_PER_MINUTE = 60_000;
+export const MS_PER_HOUR = 60 * MS_PER_MINUTE;
+export const MS_PER_DAY = 24 * MS_PER_HOUR;

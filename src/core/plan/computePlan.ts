@@ -2,6 +2,7 @@ import type { Assumptions } from '../catalog/assumptions';
 import type { Amount } from '../kernel/amount';
 import { grouped } from '../kernel/grouped';
 import { Memo } from '../kernel/memo';
+import { MS_PER_MINUTE } from '../kernel/units';
 import type { ProjectRows, StepRunRow } from '../model/rows';
 import type { RecipePlan } from '../recipe/computeRecipe';
 import { type Added, addedBy, type PlanSums, type RestOfPlan, sumsOf } from './added';
@@ -16,8 +17,6 @@ import type { OptionFinding } from './optionSentences';
 import { type Purse, purseOf } from './purse';
 import { type SharedSupply, sharedSupplies } from './sharedSupplies';
 import { figuresOfSlot, type OptionPlan, SlotPlan } from './slotPlan';
-
-const MS_PER_MINUTE = 60_000;
 
 export type { PlannedFill } from './model/planModel';
 export type { OptionPlan, SlotPlan } from './slotPlan';

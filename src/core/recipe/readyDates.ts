@@ -1,11 +1,9 @@
 import type { WorkWindows } from '../calendar/workWindows';
 import type { Assumptions } from '../catalog/assumptions';
+import { MS_PER_HOUR, MS_PER_MINUTE } from '../kernel/units';
 import type { Step } from '../state/step';
 import type { RecipePlan } from './computeRecipe';
 import { curingOf } from './curing';
-
-const HOUR_MS = 3_600_000;
-const MINUTE_MS = 60_000;
 
 /** A step with its place in the calendar, epoch milliseconds. */
 export interface LaidStep {
@@ -35,7 +33,7 @@ export function scheduleWork(
   if (minutes <= 0) return { startMs: fromMs, endMs: fromMs };
   const mustFit = !splittable && minutes <= windows.longestMinutes;
   let index = windows.indexAfter(fromMs);
-  let left = minutes * MINUTE_MS;
+  let left = minutes * MS_PER_MINUTE;
   let startMs: number | null = null;
   for (;;) {
     const window = windows.at(index);
@@ -64,7 +62,7 @@ function earliestStart(
     for (const link of step.after) {
       const end = ends.get(link.stepId);
       if (end === undefined) continue;
-      const gapHours = (placed.startMs - end) / HOUR_MS;
+      const gapHours = (placed.startMs - end) / MS_PER_HOUR;
       const inside = link.allowed.some(
         (interval) =>
           gapHours >= interval.fromHours - 1e-9 && (interval.toHours === null || gapHours <= interval.toHours + 1e-9),
@@ -73,7 +71,7 @@ function earliestStart(
       const next = link.allowed
         .filter((interval) => interval.fromHours > gapHours)
         .sort((a, b) => a.fromHours - b.fromHours)[0];
-      if (next) wanted = Math.max(wanted, end + next.fromHours * HOUR_MS);
+      if (next) wanted = Math.max(wanted, end + next.fromHours * MS_PER_HOUR);
     }
     if (wanted <= placed.startMs) return placed;
     from = wanted;
@@ -108,8 +106,8 @@ export function readyDates(
     const coats = plan.steps.filter((step) => step.layerId === layerId);
     const last = Math.max(0, ...coats.map((step) => ends.get(step.id) ?? 0));
     if (last === 0) continue;
-    standsMs = Math.max(standsMs, last + handleHours * HOUR_MS);
-    usableMs = Math.max(usableMs, last + usableHours * HOUR_MS);
+    standsMs = Math.max(standsMs, last + handleHours * MS_PER_HOUR);
+    usableMs = Math.max(usableMs, last + usableHours * MS_PER_HOUR);
   }
   return { laid, standsMs, usableMs };
 }

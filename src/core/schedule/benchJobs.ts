@@ -1,7 +1,8 @@
 import type { Lab } from '../color/lab';
 import type { BenchSubject } from '../model/values/benchSubject';
+import type { BenchWork } from '../recipe/mishaps.data';
 import type { Step } from '../state/step';
-import type { BenchTask } from './benchProblem';
+import type { BenchTask, Minute } from './benchProblem';
 
 /** What a row on the drying line is of. */
 export interface BenchRow {
@@ -27,6 +28,8 @@ export interface BenchJob {
   dries: { touchMinutes: number; handleMinutes: number } | null;
   /** Whether it is too long for any window, so that it is done in parts against what is good. */
   isTooLong: boolean;
+  /** When it was done; null while it is not. Drying counts from here. */
+  doneAt: Minute | null;
 }
 
 /** A task's name, from what it is of. */
@@ -43,3 +46,7 @@ export const stepSubject = (recipeId: string, stepId: string): BenchSubject => (
   optionId: null,
   stepId,
 });
+
+/** The kind of work that a task of the bench is. */
+export const workOf = ({ step, subject }: Pick<BenchJob, 'step' | 'subject'>): BenchWork =>
+  step?.kind ?? (subject?.spotId ? 'spotTask' : 'place');

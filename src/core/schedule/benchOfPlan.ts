@@ -1,9 +1,10 @@
 import type { Forecast } from '../calendar/weather/weatherHour';
 import { dayBegins } from '../calendar/zonedTime';
+import { MS_PER_MINUTE } from '../kernel/units';
 import type { Plan } from '../plan/computePlan';
 import type { BenchJob, BenchRow } from './benchJobs';
 import type { BenchProblem } from './benchProblem';
-import { JobBook, MINUTE_MS } from './jobBook';
+import { JobBook } from './jobBook';
 import { placingJob, spotDeliverable, spotJobs } from './placingJobs';
 import { recipeJobs, shareSetUps } from './recipeJobs';
 import { tripJob } from './tripJobs';
@@ -39,7 +40,7 @@ export function benchOfPlan(plan: Plan, nowMs: number = plan.asOfMs): Bench {
     ...plan.chosen.map((fill) => placingJob(book, fill)),
     ...spots.flatMap((spot) => spotDeliverable(book, spot.id)),
   ];
-  const due = project.revealDate ? Math.floor(dayBegins(project.revealDate, project.timeZone) / MINUTE_MS) : null;
+  const due = project.revealDate ? Math.floor(dayBegins(project.revealDate, project.timeZone) / MS_PER_MINUTE) : null;
   return {
     problem: {
       now: book.now,

@@ -16,16 +16,16 @@ export interface Drying {
 export function dryingNow(jobs: ReadonlyMap<string, BenchJob>, now: Minute): Drying[] {
   return [...jobs.values()]
     .flatMap((job): Drying[] => {
-      const { fixed } = job.task;
-      if (!job.dries || !fixed || fixed.end > now || fixed.end + job.dries.handleMinutes <= now) return [];
+      const { doneAt, dries } = job;
+      if (!dries || doneAt === null || doneAt + dries.handleMinutes <= now) return [];
       return [
         {
           taskId: job.task.id,
           title: job.title,
           rowId: job.task.rowId,
-          touch: fixed.end + job.dries.touchMinutes,
-          next: nextAfter(jobs, job.task.id, fixed.end, now),
-          handle: fixed.end + job.dries.handleMinutes,
+          touch: doneAt + dries.touchMinutes,
+          next: nextAfter(jobs, job.task.id, doneAt, now),
+          handle: doneAt + dries.handleMinutes,
         },
       ];
     })

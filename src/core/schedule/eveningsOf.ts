@@ -1,4 +1,5 @@
 import { localDate } from '../calendar/zonedTime';
+import { MS_PER_MINUTE } from '../kernel/units';
 import type { BenchJob } from './benchJobs';
 import { type BenchSchedule, type LaidTask, type Minute, type Stretch, startOf } from './benchProblem';
 
@@ -63,7 +64,7 @@ export function blocksOf(schedule: BenchSchedule, jobs: ReadonlyMap<string, Benc
 export function daysOf(blocks: readonly BenchBlock[], timeZone: string): BenchDay[] {
   const days = new Map<string, BenchBlock[]>();
   for (const block of blocks) {
-    const date = localDate(block.start * 60_000, timeZone);
+    const date = localDate(block.start * MS_PER_MINUTE, timeZone);
     const known = days.get(date);
     if (known) known.push(block);
     else days.set(date, [block]);

@@ -2,6 +2,7 @@ import { dateAfter } from '../calendar/localDates';
 import { climateRegions } from '../calendar/weather/climateRegions.data';
 import type { Forecast } from '../calendar/weather/weatherHour';
 import { dayBegins, localDate } from '../calendar/zonedTime';
+import { MS_PER_DAY, MS_PER_MINUTE } from '../kernel/units';
 import type { StepRunRow } from '../model/rows';
 import type { Plan } from '../plan/computePlan';
 import type { Step } from '../state/step';
@@ -11,8 +12,6 @@ import { forecastOf } from './forecastOf';
 import { goodHours } from './goodHours';
 import { minuteOf, workerWindows } from './workerWindows';
 
-export const MINUTE_MS = 60_000;
-const DAY_MS = 86_400_000;
 /** How far a plan looks ahead at the least, and beyond the reveal. */
 const LEAST_DAYS = 56;
 const DAYS_AFTER_REVEAL = 42;
@@ -29,7 +28,7 @@ export const openAfter = (taskId: string, minutes: number): Follows => ({
 });
 
 /** A task while it is written down: what is usual of it may be left out. */
-export type NewJob = Omit<BenchJob, 'task' | 'isTooLong'> & {
+export type NewJob = Omit<BenchJob, 'task' | 'isTooLong' | 'doneAt'> & {
   task: Omit<BenchTask, 'fixed' | 'earliest' | 'ratherAfter'> & Partial<BenchTask>;
 };
 
@@ -59,11 +58,11 @@ export class JobBook {
     this.plan = plan;
     this.nowMs = nowMs;
     const { project, weatherDays, stepRuns } = plan.rows;
-    this.now = Math.ceil(nowMs / MINUTE_MS);
+    this.now = Math.ceil(nowMs / MS_PER_MINUTE);
     this.timeZone = project.timeZone;
     this.today = localDate(nowMs, this.timeZone);
     const untilReveal = project.revealDate
-      ? Math.ceil((dayBegins(project.revealDate, this.timeZone) - nowMs) / DAY_MS)
+      ? Math.ceil((dayBegins(project.revealDate, this.timeZone) - nowMs) / MS_PER_DAY)
       : 0;
     this.days = Math.min(MOST_DAYS, Math.max(LEAST_DAYS, untilReveal + DAYS_AFTER_REVEAL));
     this.overhead = 1 + plan.assumptions.number('labor.overheadPercent') / 100;
@@ -105,7 +104,14 @@ export class JobBook {
     const isTooLong = task.chunkMinutes === null && task.runMinutes > 0 && withBatch > this.longestMinutes;
     const shape = isTooLong ? { runMinutes: withBatch, batch: null, chunkMinutes: CHUNK_OF_TOO_LONG } : {};
     const whole: BenchTask = { earliest: this.now, fixed: null, ratherAfter: [], ...task, ...shape };
-    this.jobs.set(task.id, { ...job, isTooLong, task: this.withRun(whole) });
+    const withRunOf = this.withRun(whole);
+    const isDone = this.runs.get(task.id)?.state === 'done';
+    this.jobs.set(task.id, {
+      ...job,
+      isTooLong,
+      doneAt: isDone ? (withRunOf.fixed?.end ?? null) : null,
+      task: withRunOf,
+    });
   }
 
   /** A task with what was done of it: what is done lies where it was, what is at hand goes on now. */
@@ -113,7 +119,7 @@ export class JobBook {
     const run = this.runs.get(task.id);
     const first = run?.stretches[0];
     if (!run || !first) return task;
-    const minute = (ms: number) => Math.round(ms / MINUTE_MS);
+    const minute = (ms: number) => Math.round(ms / MS_PER_MINUTE);
     const start = minute(first.startMs);
     if (run.state === 'done') {
       const end = Math.max(start, minute(run.doneMs ?? first.startMs));

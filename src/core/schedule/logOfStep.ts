@@ -1,9 +1,13 @@
+import { localDate } from '../calendar/zonedTime';
 import { coatings } from '../catalog/coatings';
+import { MS_PER_MINUTE } from '../kernel/units';
 import type { LogEntryRow } from '../model/rows';
 import type { Plan } from '../plan/computePlan';
 import { ratesOfStep } from '../plan/why/ratesOfStep';
 import { partsOfSupplyKey } from '../recipe/supplyKey';
-import type { BenchJob } from './benchJobs';
+import { type BenchJob, workOf } from './benchJobs';
+import { forecastOf } from './forecastOf';
+import { minuteOf } from './workerWindows';
 
 /** The most supplies of one step that a line holds. */
 const MOST_AMOUNTS = 12;
@@ -13,7 +17,7 @@ const MOST_AMOUNTS = 12;
  * already, beside what it took.
  * @param of.session minutes of setting up and cleaning up that fell on it
  * @param of.minutes hands-on minutes, of all people together
- * @returns coats, amounts and air as nobody has said yet
+ * @returns coats and amounts as nobody has said yet; the air of work in the open where somebody said the weather of that day
  */
 export function logOfStep(
   plan: Plan,
@@ -35,7 +39,7 @@ export function logOfStep(
     what: job.title,
     recipeName: plan.rows.recipes.find(({ id }) => id === subject?.recipeId)?.name ?? '',
     projectName: plan.rows.project.name,
-    work: rate ?? `step.${step?.kind ?? (subject?.spotId ? 'spotTask' : 'place')}`,
+    work: rate ?? `step.${workOf(job)}`,
     coatingId: step?.kind === 'coat' ? (layer?.coating.id ?? null) : null,
     substrateId: zone?.substrate.id ?? null,
     expectedMinutes: Math.round(expected * 100) / 100,
@@ -43,7 +47,7 @@ export function logOfStep(
     people: of.people,
     coats: null,
     amounts: [],
-    air: null,
+    air: airOf(plan, job, of.atMs),
     wrong: null,
     note: '',
     counts: true,
@@ -61,4 +65,14 @@ export function expectedAmounts(plan: Plan, job: BenchJob): { kindId: string; su
       coating.unit === 'm' ? 1 : (plan.assumptions.get(rate, [`supply:${supplyKey}`]).learned?.factor ?? 1);
     return [{ kindId, supplyKey, expected: amount / factor }];
   });
+}
+
+/** The air that a step in the open was done in: as it was typed or imported; what is only simulated is not logged. */
+function airOf({ rows }: Plan, { step }: BenchJob, atMs: number): LogEntryRow['air'] {
+  if (step?.place !== 'outdoors') return null;
+  const { project, weatherDays } = rows;
+  const date = localDate(atMs, project.timeZone);
+  const day = forecastOf(project, weatherDays)(date);
+  const hour = day.hours[Math.floor((atMs / MS_PER_MINUTE - minuteOf(date, 0, project.timeZone)) / 60)];
+  return day.source === 'simulated' || !hour ? null : { airC: hour.airC, humidityPercent: hour.humidityPercent };
 }

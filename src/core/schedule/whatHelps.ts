@@ -1,4 +1,5 @@
 import { dateAfter } from '../calendar/localDates';
+import { USUAL_TABLE_M2, usualEvening } from '../state/workshop';
 import type { BenchProblem, BenchSchedule, ScheduleScore, Stretch } from './benchProblem';
 import { firstSchedule } from './improveSchedule';
 
@@ -12,9 +13,8 @@ export interface Help {
   lessLateMinutes: number;
 }
 
-const EVENING_MINUTES = 120;
+const EVENING_MINUTES = usualEvening.toMinute - usualEvening.fromMinute;
 const DAYS_LOOKED_AT = 7;
-const PLACE_M2 = 1.2;
 /** Less than half a day sooner helps nobody. */
 const LEAST_MINUTES = 720;
 
@@ -52,7 +52,7 @@ export function whatHelps(
       note('evening', date, { ...problem, workers: [{ ...own, windows, caps }, ...problem.workers.slice(1)] });
     }
   if (problem.places.length > 0)
-    note('place', null, { ...problem, places: [...problem.places, { id: 'another place', areaM2: PLACE_M2 }] });
+    note('place', null, { ...problem, places: [...problem.places, { id: 'another place', areaM2: USUAL_TABLE_M2 }] });
   if (own) note('hands', null, { ...problem, workers: [...problem.workers, { ...own, id: 'another pair of hands' }] });
   const best = new Map<Help['kind'], Help>();
   for (const help of tried) {

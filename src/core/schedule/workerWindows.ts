@@ -1,14 +1,13 @@
 import { dateAfter } from '../calendar/localDates';
 import { instantOf } from '../calendar/zonedTime';
+import { MS_PER_MINUTE } from '../kernel/units';
 import type { WorkingHours } from '../state/workshop';
 import type { Minute, Stretch } from './benchProblem';
-
-const MINUTE_MS = 60_000;
 
 /** A minute of a local date. */
 export function minuteOf(date: string, minuteOfDay: number, timeZone: string): Minute {
   const [year = 0, month = 1, day = 1] = date.split('-').map(Number);
-  return Math.round(instantOf(year, month, day, minuteOfDay, timeZone) / MINUTE_MS);
+  return Math.round(instantOf(year, month, day, minuteOfDay, timeZone) / MS_PER_MINUTE);
 }
 
 /** The hours of a local date: those of its exception, else those of its weekday. */

@@ -45,7 +45,11 @@ export interface Workshop extends WorkingHours {
   hasShelter: boolean;
 }
 
-const evening: DayHours[] = [{ fromMinute: 1080, toMinute: 1200 }];
+/** An evening at the bench, and a table to dry on, as they are usual (modelling choices). */
+export const usualEvening: DayHours = { fromMinute: 1080, toMinute: 1200 };
+export const USUAL_TABLE_M2 = 1.2;
+
+const evening = [usualEvening];
 const weekendDay: DayHours[] = [{ fromMinute: 600, toMinute: 900 }];
 
 /** What is assumed until the stylist says otherwise: weekday evenings, weekend days, a table and some floor to dry on. */
@@ -55,7 +59,7 @@ export const usualWorkshop: Workshop = {
   exceptions: [],
   helpers: [],
   dryingPlaces: [
-    { id: 'table', name: 'Table', areaM2: 1.2 },
+    { id: 'table', name: 'Table', areaM2: USUAL_TABLE_M2 },
     { id: 'floor', name: 'Floor, on a drop cloth', areaM2: 3 },
   ],
   region: 'mildCoast',

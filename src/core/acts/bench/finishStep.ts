@@ -1,4 +1,5 @@
 import { z } from 'zod';
+import { MS_PER_MINUTE } from '../../kernel/units';
 import { rowSchema } from '../../model/entities';
 import { stepRun } from '../../model/entities/stepRun';
 import { id, moment } from '../../model/fields';
@@ -9,7 +10,6 @@ import { insert, type RowChange, update } from '../changes';
 import { alreadyDone, endedAt, runOf } from './stepSubject';
 
 const { what, people, by } = stepRun.fields;
-const MINUTE_MS = 60_000;
 
 /**
  * Finishes a step, begun with the timer or told afterwards, and writes its line into the log. A step is finished once:
@@ -59,7 +59,7 @@ function toldAfterwards(
   { people: hands }: { people: number },
 ): StepRunRow['stretches'] {
   const minutes = (entry?.minutes ?? 0) / Math.max(1, hands);
-  return [{ startMs: Math.max(0, Math.round(atMs - minutes * MINUTE_MS)), endMs: atMs }];
+  return [{ startMs: Math.max(0, Math.round(atMs - minutes * MS_PER_MINUTE)), endMs: atMs }];
 }
 
 /** A task of a spot is done, or not, in the sketch too. */

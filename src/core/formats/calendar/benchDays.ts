@@ -1,7 +1,6 @@
 import ical from 'ical-generator';
+import { MS_PER_MINUTE } from '../../kernel/units';
 import type { BenchBlock } from '../../schedule/eveningsOf';
-
-const MINUTE_MS = 60_000;
 
 /** The sessions of a bench plan as a calendar file (RFC 5545): one event for each block, its steps in the text. */
 export function benchCalendar(
@@ -20,8 +19,8 @@ export function benchCalendar(
     calendar.createEvent({
       id: `bench-${block.id.replace(/\s+/g, '-')}@euporia`,
       stamp: new Date(stampMs),
-      start: new Date(block.start * MINUTE_MS),
-      end: new Date(block.end * MINUTE_MS),
+      start: new Date(block.start * MS_PER_MINUTE),
+      end: new Date(block.end * MS_PER_MINUTE),
       summary:
         steps.length === 1 ? (steps[0] ?? '') : `${block.tasks[0]?.job.title ?? ''} and ${steps.length - 1} more`,
       description: steps.join('\n'),

@@ -1,37 +1,33 @@
+import { MS_PER_MINUTE } from '@core/kernel/units';
 import { type BenchJob, taskIdOf } from '@core/schedule/benchJobs';
 import { lowerFirst } from '@core/schedule/benchWords';
-import { dryingNow } from '@core/schedule/dryingNow';
 import { Button } from 'antd';
-import { useMemo, useState } from 'react';
-import { useCommands, useLocale, useRows } from '../../app/projectStore';
+import { useState } from 'react';
+import { useCommands, useRows } from '../../app/projectStore';
 import { serverNow } from '../../app/serverClock';
-import { dayWords } from '../../app/words';
 import styles from './bench.module.css';
-import { clock } from './benchTimes';
 import { DryAlarms } from './DryAlarms';
 import { timerWords, workedMs } from './stepMinutes';
 import { canAskToNotify } from './useAlarms';
 import type { BenchState } from './useBench';
+import { useDrying } from './useDrying';
+import { useMoments } from './useMoments';
 import { useTick } from './useTick';
 
 /** What hands are at, what dries till when, and what may be touched from now on. */
 export function AtHand(props: { state: BenchState; onOpen: (job: BenchJob) => void }) {
   const { bench } = props.state;
   const { stepRuns } = useRows();
-  const locale = useLocale();
   const commands = useCommands();
   const atHand = stepRuns.filter(({ state }) => state !== 'done');
   const nowMs = useTick(atHand.some(({ state }) => state === 'running'));
-  const drying = useMemo(() => dryingNow(bench.jobs, bench.problem.now), [bench]);
+  const drying = useDrying(bench);
   const [canAsk, setCanAsk] = useState(canAskToNotify);
-  const moment = (minute: number) => {
-    const day = dayWords(minute * 60_000, nowMs, locale.timeZone);
-    return `${day === 'today' ? '' : `${day} `}${clock(minute, locale.timeZone)}`;
-  };
+  const { soon } = useMoments(bench.problem.now);
   if (atHand.length === 0 && drying.length === 0) return null;
   return (
     <section className={styles.atHand} aria-label="At hand and drying">
-      <DryAlarms bench={bench} nowMs={nowMs} />
+      <DryAlarms drying={drying} nowMs={nowMs} />
       {atHand.map((run) => {
         const job = bench.jobs.get(taskIdOf(run));
         return (
@@ -70,11 +66,11 @@ export function AtHand(props: { state: BenchState; onOpen: (job: BenchJob) => vo
               <li key={taskId}>
                 <b>{bench.rows.find(({ id }) => id === rowId)?.name}</b>, {lowerFirst(title)}
                 <small className="muted">
-                  {touch * 60_000 > nowMs ? `touch ${moment(touch)} · ` : ''}
+                  {touch * MS_PER_MINUTE > nowMs ? `touch ${soon(touch)} · ` : ''}
                   {next
-                    ? `next coat from ${moment(next.from)}${next.until === null ? '' : ` to ${moment(next.until)}`} · `
+                    ? `next coat from ${soon(next.from)}${next.until === null ? '' : ` to ${soon(next.until)}`} · `
                     : ''}
-                  handle {moment(handle)}
+                  handle {soon(handle)}
                 </small>
               </li>
             ))}

@@ -2,12 +2,12 @@ import { decidingChain } from '@core/schedule/decidingChain';
 import { blocksOf, daysOf } from '@core/schedule/eveningsOf';
 import { readyMoments } from '@core/schedule/scoreOf';
 import { Button, Progress } from 'antd';
-import { useCallback, useMemo, useState } from 'react';
+import { useMemo, useState } from 'react';
 import { Link } from 'react-router';
 import { useLocale, usePlan } from '../../app/projectStore';
 import { saveFile } from '../../app/saveFile';
 import shell from '../../app/shell.module.css';
-import { dateWords, dayWords } from '../../app/words';
+import { dateWords } from '../../app/words';
 import { Empty, LinkButton } from '../../ui/basics';
 import { TabbedParts } from '../../ui/TabbedParts';
 import { AtHand } from './AtHand';
@@ -22,6 +22,7 @@ import { Notices } from './Notices';
 import { Tonight } from './Tonight';
 import { useBench } from './useBench';
 import { useBenchActs } from './useBenchActs';
+import { useMoments } from './useMoments';
 
 type Part = 'line' | 'evenings' | 'why';
 /** On a phone the days come first; the line is wide. */
@@ -39,11 +40,8 @@ export function BenchPage() {
   const days = useMemo(() => daysOf(blocks, locale.timeZone), [blocks, locale.timeZone]);
   const chain = useMemo(() => decidingChain(bench.problem, schedule), [bench, schedule]);
   const { now } = bench.problem;
-  const day = useCallback(
-    (minute: number) => dayWords(minute * 60_000, now * 60_000, locale.timeZone),
-    [now, locale.timeZone],
-  );
-  const acts = useBenchActs(state, day);
+  const { day } = useMoments(now);
+  const acts = useBenchActs(state);
   const ready = useMemo(() => readyMoments(bench.problem, schedule.tasks), [bench, schedule]);
   const rows = useMemo((): RowWords[] => {
     const shown = new Set(blocks.flatMap(({ tasks }) => tasks.map(({ job }) => job.task.rowId)));
@@ -80,7 +78,7 @@ export function BenchPage() {
           {bench.jobs.get(state.faults[0]?.taskId ?? '')?.title ?? 'a step'}), so it is not shown. Nothing of what is
           done or logged is touched.
         </p>
-        {state.isKept && <Button onClick={acts.letGo}>Plan anew</Button>}
+        {state.keptId !== null && <Button onClick={acts.letGo}>Plan anew</Button>}
       </main>
     );
   const saveCalendar = async () => {
@@ -104,7 +102,7 @@ export function BenchPage() {
         </div>
         <Lead state={state} chain={chain} ready={ready} rowNameOf={rowNameOf} />
         <div className={styles.acts}>
-          {state.isKept ? (
+          {state.keptId !== null ? (
             <Button size="small" onClick={acts.letGo}>
               Plan anew
             </Button>
@@ -114,7 +112,7 @@ export function BenchPage() {
             </Button>
           )}
           <span className="muted small">
-            {state.isKept
+            {state.keptId !== null
               ? state.moved > 0
                 ? `Kept; ${state.moved} had to move since.`
                 : 'Kept: it stays as it is, and moves only what must.'

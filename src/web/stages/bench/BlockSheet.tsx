@@ -1,14 +1,12 @@
 import { formatMinutes } from '@core/kernel/formatMinutes';
-import type { Stretch } from '@core/schedule/benchProblem';
+import type { BenchProblem, Stretch } from '@core/schedule/benchProblem';
 import type { BenchBlock } from '@core/schedule/eveningsOf';
 import { Button, Select } from 'antd';
 import { useMemo, useState } from 'react';
-import { useLocale } from '../../app/projectStore';
-import { dayWords } from '../../app/words';
 import { Swatch } from '../../ui/basics';
 import styles from './bench.module.css';
-import { clock } from './benchTimes';
 import type { BenchState } from './useBench';
+import { useMoments } from './useMoments';
 
 const MOST_PLACES = 40;
 
@@ -20,11 +18,12 @@ export function BlockSheet(props: {
   onClose: () => void;
 }) {
   const { block, state } = props;
-  const locale = useLocale();
   const { problem } = state.bench;
   const [to, setTo] = useState<number | null>(null);
-  const day = (minute: number) => dayWords(minute * 60_000, problem.now * 60_000, locale.timeZone);
-  const windows = useMemo(() => problem.workers[0]?.windows.slice(0, MOST_PLACES) ?? [], [problem]);
+  const { clock, day } = useMoments(problem.now);
+  // What a helper does is moved within the helper's hours.
+  const workerId = block?.workerId;
+  const windows = useMemo(() => windowsOf(problem, workerId).slice(0, MOST_PLACES), [problem, workerId]);
   if (!block) return null;
   const isMovable = block.tasks.every(({ job }) => job.task.fixed === null && job.subject !== null);
   const target = windows.find(({ start }) => start === to);
@@ -32,7 +31,7 @@ export function BlockSheet(props: {
     <section className={styles.sheet} aria-label="What was picked">
       <header>
         <h3>
-          {day(block.start)}, {clock(block.start, locale.timeZone)} to {clock(block.end, locale.timeZone)}
+          {day(block.start)}, {clock(block.start)} to {clock(block.end)}
         </h3>
         <Button size="small" type="text" aria-label="Close" onClick={props.onClose}>
           ✕
@@ -57,7 +56,7 @@ export function BlockSheet(props: {
             onChange={setTo}
             options={windows.map(({ start, end }) => ({
               value: start,
-              label: `${day(start)}, ${clock(start, locale.timeZone)} to ${clock(end, locale.timeZone)}`,
+              label: `${day(start)}, ${clock(start)} to ${clock(end)}`,
             }))}
           />
           <Button
@@ -76,4 +75,9 @@ export function BlockSheet(props: {
       )}
     </section>
   );
+}
+
+/** The hours of whoever does something; one's own where nobody does. */
+function windowsOf({ workers }: BenchProblem, workerId: string | null | undefined): readonly Stretch[] {
+  return (workers.find(({ id }) => id === workerId) ?? workers[0])?.windows ?? [];
 }

@@ -1,10 +1,8 @@
 import { chainWords, waitWords } from '@core/schedule/benchWords';
 import type { DecidingChain } from '@core/schedule/decidingChain';
-import { useLocale } from '../../app/projectStore';
-import { dayWords } from '../../app/words';
 import styles from './bench.module.css';
-import { clock } from './benchTimes';
 import type { BenchState } from './useBench';
+import { useMoments } from './useMoments';
 
 /** The chain that decides the end, link by link, and how far the plan may be from the best. */
 export function Chain(props: {
@@ -13,11 +11,10 @@ export function Chain(props: {
   rowNameOf: (taskId: string) => string;
 }) {
   const { chain, state } = props;
-  const locale = useLocale();
+  const { day, moment } = useMoments(state.bench.problem.now);
   if (!chain) return <p className="muted">Nothing is planned.</p>;
   const { schedule, bound, bench } = state;
   const apart = schedule.score.end - bound.end;
-  const day = (minute: number) => dayWords(minute * 60_000, bench.problem.now * 60_000, locale.timeZone);
   return (
     <>
       <ol className={styles.chain} aria-label="The chain that decides the end">
@@ -26,7 +23,7 @@ export function Chain(props: {
             <b>{bench.jobs.get(link.taskId)?.title}</b>, {props.rowNameOf(link.taskId)}
             <br />
             <span className="muted small">
-              {day(link.start)} {clock(link.start, locale.timeZone)}: {chainWords(link, bench.jobs)}
+              {moment(link.start)}: {chainWords(link, bench.jobs)}
             </span>
           </li>
         ))}

@@ -63,8 +63,7 @@ export function DryingLine(props: {
           </div>
         ))}
       </div>
-      {/* biome-ignore lint/a11y/noNoninteractiveTabindex: what scrolls must be reached by key */}
-      <section className={styles.scroll} aria-label="Drying line, day by day" tabIndex={0}>
+      <section className={styles.scroll} aria-label="Drying line, day by day">
         <div style={{ width: scale.width }}>
           <div className={styles.dayNames}>
             {scale.days.map(({ date }) => (

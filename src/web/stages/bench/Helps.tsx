@@ -1,7 +1,7 @@
 import { waitWords } from '@core/schedule/benchWords';
 import type { Help } from '@core/schedule/whatHelps';
 import { hoursOn } from '@core/schedule/workerWindows';
-import type { Workshop } from '@core/state/workshop';
+import { USUAL_TABLE_M2, usualEvening, type Workshop } from '@core/state/workshop';
 import { Button } from 'antd';
 import { Link } from 'react-router';
 import { useCommands, useRows } from '../../app/projectStore';
@@ -23,9 +23,6 @@ function helpWords({ kind, date, soonerMinutes, lessLateMinutes }: Help): string
   return `${what}: ${gain}.`;
 }
 
-const EVENING = { fromMinute: 1080, toMinute: 1200 };
-const TABLE_M2 = 1.2;
-
 /** What would help: each was tried by planning anew; what is ours to give is taken with one press. */
 export function Helps(props: { helps: readonly Help[] }) {
   const { project } = useRows();
@@ -38,13 +35,13 @@ export function Helps(props: { helps: readonly Help[] }) {
         ? {
             exceptions: [
               ...workshop.exceptions.filter((one) => one.date !== date),
-              { date, hours: [...hoursOn(workshop, date), EVENING], note: '' },
+              { date, hours: [...hoursOn(workshop, date), usualEvening], note: '' },
             ],
           }
         : {
             dryingPlaces: [
               ...workshop.dryingPlaces,
-              { id: crypto.randomUUID(), name: 'Another table', areaM2: TABLE_M2 },
+              { id: crypto.randomUUID(), name: 'Another table', areaM2: USUAL_TABLE_M2 },
             ],
           };
     run('editProject', { id: project.id, values: { workshop: { ...workshop, ...change } } });

@@ -4,6 +4,7 @@ import { dayHoursWords, parseDayHours, parseWeek, weekWords } from '@core/calend
 import { localDate } from '@core/calendar/zonedTime';
 import { hoursOn } from '@core/schedule/workerWindows';
 import type { WorkingHours, Workshop } from '@core/state/workshop';
+import { USUAL_TABLE_M2 } from '@core/state/workshop';
 import { Button, Checkbox, Input } from 'antd';
 import { useState } from 'react';
 import { Link } from 'react-router';
@@ -96,7 +97,7 @@ export function HoursPage() {
               set({
                 dryingPlaces: [
                   ...workshop.dryingPlaces,
-                  { id: crypto.randomUUID(), name: 'Another table', areaM2: 1.2 },
+                  { id: crypto.randomUUID(), name: 'Another table', areaM2: USUAL_TABLE_M2 },
                 ],
               })
             }

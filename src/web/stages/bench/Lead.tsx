@@ -1,9 +1,9 @@
 import { decidesWords, waitWords } from '@core/schedule/benchWords';
 import type { DecidingChain } from '@core/schedule/decidingChain';
-import { useLocale, usePlan } from '../../app/projectStore';
-import { dayWords } from '../../app/words';
+import { usePlan } from '../../app/projectStore';
 import styles from './bench.module.css';
 import type { BenchState } from './useBench';
+import { useMoments } from './useMoments';
 
 /** In one breath: when all is ready, how far that is from the reveal, what decides it, how many brush-outs it takes. */
 export function Lead(props: {
@@ -14,9 +14,8 @@ export function Lead(props: {
 }) {
   const { state, chain, ready, rowNameOf } = props;
   const plan = usePlan();
-  const locale = useLocale();
   const { bench, schedule } = state;
-  const day = (minute: number) => dayWords(minute * 60_000, bench.problem.now * 60_000, locale.timeZone);
+  const { day } = useMoments(bench.problem.now);
   const lateMinutes = lateOf(bench, ready);
   return (
     <>

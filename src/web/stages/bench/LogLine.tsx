@@ -1,8 +1,10 @@
 import type { LogEntryRow } from '@core/model/rows';
+import { wrongName } from '@core/recipe/wentWrong';
+import { type WrongProblem, wrongProblems } from '@core/state/mishap';
 import { type ReactNode, useState } from 'react';
-import { useCommands } from '../../app/projectStore';
+import { useCommands, useLocale } from '../../app/projectStore';
 import { dayOf } from '../../app/words';
-import { NumberField, TextField } from '../../ui/fields';
+import { Choice, NumberField, QuantityField, TextField } from '../../ui/fields';
 import { SideBySide } from '../../ui/layout';
 import styles from './step.module.css';
 
@@ -22,7 +24,8 @@ export function LogLine(props: { entry: LogEntryRow; amounts?: ReactNode; isOpen
     <section className={styles.logLine} aria-label={`Log: ${entry.what}`}>
       <p>
         <b>Logged: {againstPlan(entry)}</b>
-        {entry.people > 1 ? `, ${entry.people} people together` : ''}{' '}
+        {entry.people > 1 ? `, ${entry.people} people together` : ''}
+        {entry.wrong ? `, went wrong: ${wrongName(entry.wrong).toLowerCase()}` : ''}{' '}
         <span className="muted small">{dayOf(new Date(entry.atMs).toISOString().slice(0, 10))}</span>{' '}
         {!props.isOpen && (
           <button type="button" data-inline aria-expanded={open} onClick={() => setOpen(!open)}>
@@ -61,9 +64,55 @@ export function LogLine(props: { entry: LogEntryRow; amounts?: ReactNode; isOpen
             )}
             {props.amounts}
           </SideBySide>
+          <Circumstances entry={entry} set={set} />
           <TextField label="Note" value={entry.note} most={1000} onCommit={(note) => set({ note })} />
         </>
       )}
     </section>
+  );
+}
+
+/** The air that it was done in, and what went wrong: what one wants to know when it fails, or works. */
+function Circumstances(props: { entry: LogEntryRow; set: (values: Partial<LogEntryRow>) => void }) {
+  const { entry, set } = props;
+  const { units } = useLocale();
+  const air = entry.air ?? { airC: null, humidityPercent: null };
+  const setAir = (change: Partial<typeof air>) => {
+    const next = { ...air, ...change };
+    set({ air: next.airC === null && next.humidityPercent === null ? null : next });
+  };
+  return (
+    <SideBySide across={2}>
+      <QuantityField<number | null>
+        kind="celsius"
+        label="Air"
+        value={air.airC}
+        units={units}
+        digits={0}
+        nullable
+        least={-60}
+        most={60}
+        onCommit={(airC) => setAir({ airC })}
+      />
+      <NumberField<number | null>
+        label="Humidity"
+        value={air.humidityPercent}
+        nullable
+        whole
+        least={1}
+        most={100}
+        suffix="%"
+        onCommit={(humidityPercent) => setAir({ humidityPercent })}
+      />
+      <Choice<WrongProblem | ''>
+        label="What went wrong"
+        value={entry.wrong ?? ''}
+        options={[
+          { value: '' as const, label: 'Nothing' },
+          ...wrongProblems.map((problem) => ({ value: problem, label: wrongName(problem) })),
+        ]}
+        onChange={(value) => set({ wrong: value === '' ? null : value })}
+      />
+    </SideBySide>
   );
 }

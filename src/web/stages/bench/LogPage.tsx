@@ -3,13 +3,14 @@ import { formatMinutes } from '@core/kernel/formatMinutes';
 import { factorWords, logByProject, logByWork, usedByCoating } from '@core/log/logSummary';
 import { wrongLesson, wrongName } from '@core/recipe/wentWrong';
 import { Button } from 'antd';
-import { lazy, Suspense, useMemo, useState } from 'react';
+import { lazy, type ReactNode, Suspense, useMemo, useState } from 'react';
 import { Link } from 'react-router';
 import { useCommands, useRows } from '../../app/projectStore';
 import shell from '../../app/shell.module.css';
 import { BigChoice, Empty } from '../../ui/basics';
 import { LogLine } from './LogLine';
 import styles from './log.module.css';
+import { Pictures } from './StepPictures';
 
 const LogChart = lazy(async () => ({ default: (await import('./LogChart')).LogChart }));
 
@@ -17,7 +18,8 @@ const LINES_AT_FIRST = 20;
 
 /** The log: planned against actual, what it teaches, and every line of it. */
 export function LogPage() {
-  const { logEntries } = useRows();
+  const { logEntries, stepRuns } = useRows();
+  const runOf = useMemo(() => new Map(stepRuns.map((one) => [one.logId, one.id])), [stepRuns]);
   const { run } = useCommands();
   const [by, setBy] = useState<'work' | 'project'>('work');
   const [shown, setShown] = useState(LINES_AT_FIRST);
@@ -27,26 +29,18 @@ export function LogPage() {
   const lines = useMemo(() => [...logEntries].sort((a, b) => b.atMs - a.atMs), [logEntries]);
   if (logEntries.length === 0)
     return (
-      <main className={shell.page}>
-        <p>
-          <Link to="../bench">Bench</Link>
-        </p>
-        <h1>The log</h1>
+      <LogFrame>
         <Empty title="Nothing is logged yet">
           <p>
             Start a step at the bench and press Done, or say afterwards how long it took. From the third line of a kind
             of work on, your own minutes are used in every plan.
           </p>
         </Empty>
-      </main>
+      </LogFrame>
     );
   const wrong = lines.filter((entry) => entry.wrong !== null);
   return (
-    <main className={shell.page}>
-      <p>
-        <Link to="../bench">Bench</Link>
-      </p>
-      <h1>The log</h1>
+    <LogFrame>
       <p className="muted">
         {logEntries.length} lines, {formatMinutes(works.reduce((sum, work) => sum + work.actualMinutes, 0))} of hands,
         where {formatMinutes(works.reduce((sum, work) => sum + work.expectedMinutes, 0))} were expected by the tables
@@ -145,12 +139,26 @@ export function LogPage() {
               <span className="muted small">{[entry.recipeName, entry.projectName].filter(Boolean).join(', ')}</span>
             </p>
             <LogLine entry={entry} hasCoats={entry.coatingId !== null} />
+            <Pictures runId={runOf.get(entry.id) ?? ''} what={entry.what} />
           </div>
         ))}
         {shown < lines.length && (
           <Button onClick={() => setShown(shown + LINES_AT_FIRST * 2)}>Show more: {lines.length - shown} older</Button>
         )}
       </section>
+    </LogFrame>
+  );
+}
+
+/** The page of the log under its heading, with the way back. */
+function LogFrame({ children }: { children: ReactNode }) {
+  return (
+    <main className={shell.page}>
+      <p>
+        <Link to="../bench">Bench</Link>
+      </p>
+      <h1>The log</h1>
+      {children}
     </main>
   );
 }

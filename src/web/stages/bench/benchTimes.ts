@@ -1,3 +1,4 @@
+import { MS_PER_MINUTE } from '@core/kernel/units';
 import type { Minute } from '@core/schedule/benchProblem';
 
 const weekdays = ['Sun', 'Mon', 'Tue', 'Wed', 'Thu', 'Fri', 'Sat'];
@@ -10,5 +11,7 @@ export function dayName(date: string): string {
 
 /** The clock of a moment: 18:00. */
 export function clock(moment: Minute, timeZone: string): string {
-  return new Intl.DateTimeFormat('en-GB', { timeZone, hour: '2-digit', minute: '2-digit' }).format(moment * 60_000);
+  return new Intl.DateTimeFormat('en-GB', { timeZone, hour: '2-digit', minute: '2-digit' }).format(
+    moment * MS_PER_MINUTE,
+  );
 }

@@ -1,3 +1,4 @@
+import { MS_PER_MINUTE } from '@core/kernel/units';
 import type { Drying } from '@core/schedule/dryingNow';
 import { useEffect, useRef, useState } from 'react';
 
@@ -8,17 +9,16 @@ export interface Alarm {
   words: string;
 }
 
-const MINUTE_MS = 60_000;
 /** What was due longer ago than this is no news any more. */
-const NEWS_MS = 10 * MINUTE_MS;
+const NEWS_MS = 10 * MS_PER_MINUTE;
 
 /** The moments at which somebody wants to be told of what dries. */
 export function alarmsOf(drying: readonly Drying[]): Alarm[] {
   return drying
     .flatMap(({ taskId, title, touch, next, handle }) => [
-      { id: `${taskId} touch`, atMs: touch * MINUTE_MS, words: `${title}: dry to touch` },
-      ...(next ? [{ id: `${taskId} next`, atMs: next.from * MINUTE_MS, words: `${next.title} may begin` }] : []),
-      { id: `${taskId} handle`, atMs: handle * MINUTE_MS, words: `${title}: may be handled` },
+      { id: `${taskId} touch`, atMs: touch * MS_PER_MINUTE, words: `${title}: dry to touch` },
+      ...(next ? [{ id: `${taskId} next`, atMs: next.from * MS_PER_MINUTE, words: `${next.title} may begin` }] : []),
+      { id: `${taskId} handle`, atMs: handle * MS_PER_MINUTE, words: `${title}: may be handled` },
     ])
     .sort((a, b) => a.atMs - b.atMs);
 }

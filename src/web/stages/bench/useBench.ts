@@ -1,4 +1,6 @@
 import { dateAfter } from '@core/calendar/localDates';
+import { MS_PER_MINUTE } from '@core/kernel/units';
+import type { Plan } from '@core/plan/computePlan';
 import { taskIdOf } from '@core/schedule/benchJobs';
 import { type Bench, benchOfPlan } from '@core/schedule/benchOfPlan';
 import { type BenchSchedule, isBetter, type Stretch } from '@core/schedule/benchProblem';
@@ -10,15 +12,14 @@ import { type TaskGraph, taskGraph } from '@core/schedule/taskGraph';
 import { type ScheduleFault, verifySchedule } from '@core/schedule/verifySchedule';
 import type { Help } from '@core/schedule/whatHelps';
 import { minuteOf } from '@core/schedule/workerWindows';
+import { usualEvening } from '@core/state/workshop';
 import { proxy, type Remote, wrap } from 'comlink';
 import { useEffect, useMemo, useRef, useState } from 'react';
 import { usePlan } from '../../app/projectStore';
 import type { ScheduleWork } from '../../workers/schedule.worker';
 
 /** The plan moves on with the clock in steps of this, so that it stands still while it is read. */
-const STEP_MS = 5 * 60_000;
-const EVENING_FROM = 1080;
-const EVENING_TO = 1200;
+const STEP_MS = 5 * MS_PER_MINUTE;
 const DAYS_OF_A_WEEK = 7;
 
 /** The bench as it is shown. */
@@ -31,8 +32,8 @@ export interface BenchState {
   faults: readonly ScheduleFault[];
   /** Tasks that were put where they are by hand. */
   pinned: ReadonlySet<string>;
-  /** Whether a plan is kept. */
-  isKept: boolean;
+  /** The plan that is kept; null where none is. */
+  keptId: string | null;
   /** How many tasks had to move since it was kept. */
   moved: number;
   /** A better plan than the kept one; null where there is none. */
@@ -58,21 +59,17 @@ function scheduleWorker(): Remote<ScheduleWork> {
  * @param isSearching whether a better plan is looked for; at a single step none is needed
  */
 export function useBench(isSearching = true): BenchState {
-  const plan = usePlan();
-  const nowMs = Math.ceil(plan.asOfMs / STEP_MS) * STEP_MS;
-  const { rows } = plan;
-  const latest = useRef(plan);
-  latest.current = plan;
-  // biome-ignore lint/correctness/useExhaustiveDependencies: a plan of the same rows a minute later gives the same bench
-  const bench = useMemo(() => benchOfPlan(latest.current, nowMs), [rows, nowMs]);
+  const present = usePresent();
+  const { rows } = present.plan;
+  const bench = useMemo(() => benchOfPlan(present.plan, present.nowMs), [present]);
   const graph = useMemo(() => taskGraph(bench.problem), [bench]);
   const keptRow = useMemo(() => [...rows.benchPlans].sort((a, b) => b.madeAtMs - a.madeAtMs)[0], [rows.benchPlans]);
   const kept = useMemo(
     (): KeptPlace[] | null =>
       keptRow?.placed.map((place) => ({
         taskId: taskIdOf(place),
-        start: Math.round(place.atMs / 60_000),
-        end: Math.round(place.untilMs / 60_000),
+        start: Math.round(place.atMs / MS_PER_MINUTE),
+        end: Math.round(place.untilMs / MS_PER_MINUTE),
         isPinned: place.pinned,
       })) ?? null,
     [keptRow],
@@ -113,8 +110,8 @@ export function useBench(isSearching = true): BenchState {
         const evenings = new Map<string, Stretch>();
         for (let n = 0; n < DAYS_OF_A_WEEK; n += 1) {
           const date = dateAfter(bench.from, n);
-          const at = (minute: number) => minuteOf(date, minute, latest.current.rows.project.timeZone);
-          evenings.set(date, { start: at(EVENING_FROM), end: at(EVENING_TO) });
+          const at = (minute: number) => minuteOf(date, minute, rows.project.timeZone);
+          evenings.set(date, { start: at(usualEvening.fromMinute), end: at(usualEvening.toMinute) });
         }
         const told = await searcher.helps(bench.problem, bench.from, evenings, best);
         if (current) setHelps(told);
@@ -128,7 +125,7 @@ export function useBench(isSearching = true): BenchState {
       current = false;
       void searcher.stop();
     };
-  }, [bench, isSearching]);
+  }, [bench, isSearching, rows.project.timeZone]);
   const other = found?.bench === bench && isBetter(found.schedule.score, first.schedule.score) ? found.schedule : null;
   const schedule = kept === null ? (other ?? first.schedule) : first.schedule;
   // What was shown is where the next plan starts, so that it does not jump about as time goes on.
@@ -147,7 +144,7 @@ export function useBench(isSearching = true): BenchState {
     schedule,
     faults,
     pinned,
-    isKept: kept !== null,
+    keptId: keptRow?.id ?? null,
     moved: kept === null ? 0 : first.moved,
     better: kept === null ? null : other,
     progress,
@@ -160,4 +157,20 @@ export function useBench(isSearching = true): BenchState {
       if (best?.bench === bench && verifySchedule(bench.problem, best.schedule).length === 0) setFound(best);
     },
   };
+}
+
+/** The plan and the present that the bench is compiled from: others only when a row changes, or the clock's step is over. */
+interface Present {
+  plan: Plan;
+  nowMs: number;
+}
+
+function usePresent(): Present {
+  const plan = usePlan();
+  const nowMs = Math.ceil(plan.asOfMs / STEP_MS) * STEP_MS;
+  const [held, setHeld] = useState<Present>({ plan, nowMs });
+  // A plan of the same rows a minute later gives the same bench.
+  const isSame = held.plan.rows === plan.rows && held.nowMs === nowMs;
+  if (!isSame) setHeld({ plan, nowMs });
+  return held;
 }

@@ -1,4 +1,5 @@
 import { listed } from '@core/kernel/listed';
+import { MS_PER_MINUTE } from '@core/kernel/units';
 import type { BenchSubject } from '@core/model/values/benchSubject';
 import type { BenchJob } from '@core/schedule/benchJobs';
 import type { Stretch } from '@core/schedule/benchProblem';
@@ -8,22 +9,18 @@ import { keptOf, moveTasks } from '@core/schedule/moveTasks';
 import { whyNotThere } from '@core/schedule/whyNotThere';
 import { useState } from 'react';
 import { useNavigate } from 'react-router';
-import { useCommands, useLocale, usePlan } from '../../app/projectStore';
-import { clock } from './benchTimes';
+import { useCommands, usePlan } from '../../app/projectStore';
 import type { BenchState } from './useBench';
+import { useMoments } from './useMoments';
 
-/**
- * What can be done with the plan of the bench: kept, let go, moved by hand, worked by.
- * @param day how a day is said
- */
-export function useBenchActs(state: BenchState, day: (minute: number) => string) {
+/** What can be done with the plan of the bench: kept, let go, moved by hand, worked by. */
+export function useBenchActs(state: BenchState) {
   const plan = usePlan();
-  const locale = useLocale();
   const { run } = useCommands();
   const navigate = useNavigate();
   const [movedWords, setMovedWords] = useState<string | null>(null);
   const { bench, schedule, graph } = state;
-  const moment = (minute: number) => `${day(minute)} ${clock(minute, locale.timeZone)}`;
+  const { day, moment } = useMoments(bench.problem.now);
   const keep = (places: ReturnType<typeof keptOf>, why: 'kept' | 'moved' | 'better') =>
     run('keepBench', {
       id: crypto.randomUUID(),
@@ -31,7 +28,9 @@ export function useBenchActs(state: BenchState, day: (minute: number) => string)
       why,
       placed: places.flatMap(({ taskId, start, end, isPinned }) => {
         const subject: BenchSubject | null = bench.jobs.get(taskId)?.subject ?? null;
-        return subject ? [{ ...subject, atMs: start * 60_000, untilMs: end * 60_000, pinned: isPinned }] : [];
+        return subject
+          ? [{ ...subject, atMs: start * MS_PER_MINUTE, untilMs: end * MS_PER_MINUTE, pinned: isPinned }]
+          : [];
       }),
     });
   const move = (block: BenchBlock, to: Stretch) => {
@@ -58,7 +57,7 @@ export function useBenchActs(state: BenchState, day: (minute: number) => string)
   };
   /** Goes to a step; what is shown is kept with it, so that it stays where it is while it is worked by. */
   const open = (job: BenchJob) => {
-    if (!state.isKept) keep(keptOf(schedule), 'kept');
+    if (state.keptId === null) keep(keptOf(schedule), 'kept');
     navigate(`step?task=${encodeURIComponent(job.task.id)}`);
   };
   return {
@@ -70,8 +69,7 @@ export function useBenchActs(state: BenchState, day: (minute: number) => string)
     keepShown: () => keep(keptOf(schedule), 'kept'),
     takeBetter: () => keep(keptOf(state.better ?? schedule), 'better'),
     letGo: () => {
-      const [kept] = plan.rows.benchPlans;
-      if (kept) run('letBenchGo', { id: kept.id });
+      if (state.keptId !== null) run('letBenchGo', { id: state.keptId });
     },
   };
 }

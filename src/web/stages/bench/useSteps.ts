@@ -1,3 +1,4 @@
+import { MS_PER_MINUTE } from '@core/kernel/units';
 import type { LogEntryRow, StepRunRow } from '@core/model/rows';
 import type { BenchJob } from '@core/schedule/benchJobs';
 import { taskIdOf } from '@core/schedule/benchJobs';
@@ -8,8 +9,6 @@ import { useCommands, usePlan, useRows } from '../../app/projectStore';
 import { serverNow } from '../../app/serverClock';
 import { workedMs } from './stepMinutes';
 import { whoIsAtIt } from './whoIsAtIt';
-
-const MINUTE_MS = 60_000;
 
 /** Minutes of setting up before and cleaning up after a task, where it is the first or the last of its session. */
 export function sessionMinutesOf(schedule: BenchSchedule, taskId: string): number {
@@ -26,14 +25,14 @@ export function useSteps(schedule: BenchSchedule) {
   const { run } = useCommands();
   const runs = useMemo(() => new Map(rows.stepRuns.map((one) => [taskIdOf(one), one])), [rows.stepRuns]);
   return useMemo(() => {
-    const named = (job: BenchJob) => {
+    const named = (job: BenchJob, people: number) => {
       const { subject } = job;
-      return subject && { ...subject, id: crypto.randomUUID(), what: job.title, people: 1, by: whoIsAtIt() };
+      return subject && { ...subject, id: crypto.randomUUID(), what: job.title, people, by: whoIsAtIt() };
     };
     return {
       runOf: (taskId: string): StepRunRow | undefined => runs.get(taskId),
-      begin(job: BenchJob): void {
-        const step = named(job);
+      begin(job: BenchJob, people: number): void {
+        const step = named(job, people);
         if (step) run('beginStep', { ...step, atMs: serverNow() });
       },
       pause(stepRun: StepRunRow): void {
@@ -41,17 +40,20 @@ export function useSteps(schedule: BenchSchedule) {
       },
       /** Finishes a step: by its timer, or with minutes that are told. */
       finish(job: BenchJob, told: { minutes: number | null; people: number }, more: Partial<LogEntryRow> = {}): void {
-        const step = named(job);
+        const step = named(job, told.people);
         if (!step) return;
         const atMs = serverNow();
         const stepRun = runs.get(job.task.id);
-        const minutes = told.minutes ?? (stepRun ? (workedMs(stepRun, atMs) / MINUTE_MS) * told.people : 0);
+        const minutes = told.minutes ?? (stepRun ? (workedMs(stepRun, atMs) / MS_PER_MINUTE) * told.people : 0);
         const session = sessionMinutesOf(schedule, job.task.id);
         const entry = {
           ...logOfStep(plan, job, { id: crypto.randomUUID(), atMs, minutes, people: told.people, session }),
           ...more,
         };
-        run('finishStep', { ...step, people: told.people, atMs, entry });
+        run('finishStep', { ...step, atMs, entry });
+      },
+      tell(stepRun: StepRunRow, values: Partial<Pick<StepRunRow, 'people' | 'by'>>): void {
+        run('tellStep', { runId: stepRun.id, values });
       },
       reopen(stepRun: StepRunRow): void {
         run('reopenStep', { runId: stepRun.id });
