@@ -118,6 +118,7 @@ function Frame() {
       <StageBar />
       <BriefStrip />
       <Remedy />
+      <Bell />
       <Banners />
       <Outlet />
       <SavingNotes />
@@ -150,6 +151,18 @@ function Remedy() {
   return isOver && !pathname.includes('/balance') ? (
     <Suspense fallback={null}>
       <FirstRemedy />
+    </Suspense>
+  ) : null;
+}
+
+const DryBell = lazy(async () => ({ default: (await import('./DryBell')).DryBell }));
+
+/** What is dry rings wherever one is; before anything was done there is nothing to ring. */
+function Bell() {
+  const { stepRuns } = useRows();
+  return stepRuns.some(({ doneMs }) => doneMs !== null) ? (
+    <Suspense fallback={null}>
+      <DryBell />
     </Suspense>
   ) : null;
 }

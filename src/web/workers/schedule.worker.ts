@@ -1,4 +1,5 @@
 import type { BenchProblem, BenchSchedule, Stretch } from '@core/schedule/benchProblem';
+import { ifItRains, type WetDay } from '@core/schedule/ifItRains';
 import { firstSchedule, improveSchedule } from '@core/schedule/improveSchedule';
 import { taskGraph } from '@core/schedule/taskGraph';
 import { type Help, whatHelps } from '@core/schedule/whatHelps';
@@ -51,10 +52,20 @@ function helps(
   return whatHelps(problem, today, (date) => evenings.get(date) ?? { start: 0, end: 0 }, present);
 }
 
+/** What becomes of a plan when a day that it counts on allows no work in the open. */
+function ifWet(
+  problem: BenchProblem,
+  schedule: BenchSchedule,
+  pinned: ReadonlySet<string>,
+  days: ReadonlyMap<string, Stretch>,
+): WetDay[] {
+  return ifItRains(problem, { schedule, pinned }, days);
+}
+
 function stop(): void {
   turn += 1;
 }
 
-const work = { improve, helps, stop };
+const work = { improve, helps, ifWet, stop };
 export type ScheduleWork = typeof work;
 expose(work);

@@ -5,14 +5,13 @@ import { Button } from 'antd';
 import { useState } from 'react';
 import { useCommands, useRows } from '../../app/projectStore';
 import { serverNow } from '../../app/serverClock';
+import { canAskToNotify } from '../../app/useAlarms';
+import { useTick } from '../../app/useTick';
 import styles from './bench.module.css';
-import { DryAlarms } from './DryAlarms';
 import { timerWords, workedMs } from './stepMinutes';
-import { canAskToNotify } from './useAlarms';
 import type { BenchState } from './useBench';
 import { useDrying } from './useDrying';
 import { useMoments } from './useMoments';
-import { useTick } from './useTick';
 
 /** What hands are at, what dries till when, and what may be touched from now on. */
 export function AtHand(props: { state: BenchState; onOpen: (job: BenchJob) => void }) {
@@ -27,7 +26,6 @@ export function AtHand(props: { state: BenchState; onOpen: (job: BenchJob) => vo
   if (atHand.length === 0 && drying.length === 0) return null;
   return (
     <section className={styles.atHand} aria-label="At hand and drying">
-      <DryAlarms drying={drying} nowMs={nowMs} />
       {atHand.map((run) => {
         const job = bench.jobs.get(taskIdOf(run));
         return (

@@ -18,11 +18,13 @@ import { DryingLine, type RowWords } from './DryingLine';
 import { Evenings } from './Evenings';
 import { Helps } from './Helps';
 import { Lead } from './Lead';
+import { Missing } from './Missing';
 import { Notices } from './Notices';
 import { Tonight } from './Tonight';
 import { useBench } from './useBench';
 import { useBenchActs } from './useBenchActs';
 import { useMoments } from './useMoments';
+import { WetDays } from './WetDays';
 
 type Part = 'line' | 'evenings' | 'why';
 /** On a phone the days come first; the line is wide. */
@@ -101,6 +103,7 @@ export function BenchPage() {
           </span>
         </div>
         <Lead state={state} chain={chain} ready={ready} rowNameOf={rowNameOf} />
+        <Missing blocks={blocks} now={now} />
         <div className={styles.acts}>
           {state.keptId !== null ? (
             <Button size="small" onClick={acts.letGo}>
@@ -165,6 +168,7 @@ export function BenchPage() {
             },
           ]}
         />
+        <WetDays state={state} />
         <Helps helps={state.helps} />
         <p>
           <Button size="small" onClick={saveCalendar}>

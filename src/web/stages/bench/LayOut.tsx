@@ -1,9 +1,11 @@
 import { tools } from '@core/catalog/tools';
 import type { BenchJob } from '@core/schedule/benchJobs';
 import { waitWords } from '@core/schedule/benchWords';
+import { toFetch } from '@core/schedule/toFetch';
 import { useLocale, usePlan } from '../../app/projectStore';
 import { supplyWords } from '../../app/words';
 import { Swatch } from '../../ui/basics';
+import { missingWords } from './Missing';
 import styles from './step.module.css';
 
 /** Tools and amounts to lay out before hands are dirty, with the mix. */
@@ -21,6 +23,7 @@ export function LayOut({ job }: { job: BenchJob }) {
   const { mix } = step;
   const parts = mix && mix.waterMl > 0 ? Math.round((mix.paint / mix.waterMl) * 10) / 10 : null;
   const where = { indoors: '', ventilated: 'in a strong draught', outdoors: 'in the open' }[step.place];
+  const missing = toFetch(plan, job);
   if (supplies.length === 0 && step.tools.length === 0 && where === '') return null;
   return (
     <section className={styles.layOut} aria-label="Lay out">
@@ -39,6 +42,7 @@ export function LayOut({ job }: { job: BenchJob }) {
           </li>
         )}
         {step.tools.length > 0 && <li>{step.tools.map((id) => tools.find(id)?.name ?? id).join(', ')}</li>}
+        {missing.length > 0 && <li className={styles.missing}>Not in the house yet: {missingWords(missing)}.</li>}
         {where !== '' && <li>Work {where}.</li>}
       </ul>
     </section>

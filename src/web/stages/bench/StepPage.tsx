@@ -8,11 +8,11 @@ import { useMemo, useState } from 'react';
 import { Link, useSearchParams } from 'react-router';
 import { useRows } from '../../app/projectStore';
 import shell from '../../app/shell.module.css';
+import { useTick } from '../../app/useTick';
 import { Empty, Swatch } from '../../ui/basics';
 import { NumberField } from '../../ui/fields';
 import { SideBySide } from '../../ui/layout';
 import { Amounts } from './Amounts';
-import { DryAlarms } from './DryAlarms';
 import { LayOut } from './LayOut';
 import { LogLine } from './LogLine';
 import { StepCautions, useStepCautions } from './StepCautions';
@@ -25,7 +25,6 @@ import { useBench } from './useBench';
 import { useDrying } from './useDrying';
 import { useMoments } from './useMoments';
 import { useSteps } from './useSteps';
-import { useTick } from './useTick';
 import { WentWrong } from './WentWrong';
 
 /** One step fills the screen: what to lay out, what to mind, a timer, and three buttons that a painted thumb hits. */
@@ -75,7 +74,6 @@ function Runner(props: { bench: Bench; schedule: BenchSchedule; job: BenchJob })
   const entry = rows.logEntries.find(({ id }) => id === stepRun?.logId);
   return (
     <main className={styles.page}>
-      <DryAlarms drying={drying} nowMs={now} />
       <p className={styles.back}>
         <Link to="../bench">Bench</Link> <span className="muted">{rowName}</span>
       </p>

@@ -2,15 +2,17 @@ import { formatMinutes } from '@core/kernel/formatMinutes';
 import type { StepRunRow } from '@core/model/rows';
 import { type BenchJob, taskIdOf } from '@core/schedule/benchJobs';
 import { type BenchDay, withinMinutes } from '@core/schedule/eveningsOf';
+import { toFetch } from '@core/schedule/toFetch';
 import { useMemo } from 'react';
-import { useLocale, useRows } from '../../app/projectStore';
+import { useLocale, usePlan, useRows } from '../../app/projectStore';
+import { useTick } from '../../app/useTick';
 import { dayWords, temperatureWords } from '../../app/words';
 import { Swatch } from '../../ui/basics';
 import styles from './bench.module.css';
 import { clock } from './benchTimes';
+import { missingWords } from './Missing';
 import { timerWords, workedMs } from './stepMinutes';
 import type { BenchState } from './useBench';
-import { useTick } from './useTick';
 
 /** What is short enough for a spare moment, minutes. */
 const SPARE_MINUTES = 20;
@@ -30,6 +32,7 @@ export function Tonight(props: {
   const locale = useLocale();
   const { now } = bench.problem;
   const { stepRuns } = useRows();
+  const plan = usePlan();
   const runs = useMemo(() => new Map(stepRuns.map((run) => [taskIdOf(run), run])), [stepRuns]);
   const nowMs = useTick([...runs.values()].some((run) => run.state === 'running'));
   const next = days.find(({ blocks }) => blocks.some(({ end }) => end > now));
@@ -84,6 +87,7 @@ export function Tonight(props: {
                       {bench.rows.find(({ id }) => id === job.task.rowId)?.name}
                       {job.hint ? `. ${job.hint}` : ''}
                     </small>
+                    <NotHere missing={toFetch(plan, job)} />
                   </div>
                   <StepAction
                     job={job}
@@ -114,6 +118,11 @@ export function Tonight(props: {
       )}
     </section>
   );
+}
+
+/** What a step waits for that nobody has fetched. */
+function NotHere({ missing }: { missing: ReturnType<typeof toFetch> }) {
+  return missing.length === 0 ? null : <small className={styles.notHere}>not here: {missingWords(missing)}</small>;
 }
 
 /** The way to a step: start it, or see its timer. */

@@ -4,6 +4,7 @@ import type { Plan } from '@core/plan/computePlan';
 import { taskIdOf } from '@core/schedule/benchJobs';
 import { type Bench, benchOfPlan } from '@core/schedule/benchOfPlan';
 import { type BenchSchedule, isBetter, type Stretch } from '@core/schedule/benchProblem';
+import type { WetDay } from '@core/schedule/ifItRains';
 import { firstSchedule } from '@core/schedule/improveSchedule';
 import { lowerBound } from '@core/schedule/lowerBound';
 import { keptOf } from '@core/schedule/moveTasks';
@@ -21,6 +22,8 @@ import type { ScheduleWork } from '../../workers/schedule.worker';
 /** The plan moves on with the clock in steps of this, so that it stands still while it is read. */
 const STEP_MS = 5 * MS_PER_MINUTE;
 const DAYS_OF_A_WEEK = 7;
+/** How far ahead it is asked what a wet day would change: further nobody knows the weather. */
+const DAYS_OF_WEATHER = 10;
 
 /** The bench as it is shown. */
 export interface BenchState {
@@ -43,6 +46,8 @@ export interface BenchState {
   /** What no plan can be better than. */
   bound: BenchSchedule['score'];
   helps: readonly Help[];
+  /** What becomes of the plan when a day that it counts on turns out wet. */
+  wetDays: readonly WetDay[];
   stop: () => void;
 }
 
@@ -86,6 +91,7 @@ export function useBench(isSearching = true): BenchState {
   const soFar = useRef<{ bench: Bench; schedule: BenchSchedule } | null>(null);
   const [progress, setProgress] = useState<number | null>(null);
   const [helps, setHelps] = useState<readonly Help[]>([]);
+  const [wet, setWet] = useState<{ bench: Bench; days: readonly WetDay[] } | null>(null);
   useEffect(() => {
     if (!isSearching) return;
     let current = true;
@@ -128,16 +134,35 @@ export function useBench(isSearching = true): BenchState {
   }, [bench, isSearching, rows.project.timeZone]);
   const other = found?.bench === bench && isBetter(found.schedule.score, first.schedule.score) ? found.schedule : null;
   const schedule = kept === null ? (other ?? first.schedule) : first.schedule;
-  // What was shown is where the next plan starts, so that it does not jump about as time goes on.
-  useEffect(() => {
-    before.current = keptOf(schedule);
-  }, [schedule]);
-  const faults = useMemo(() => verifySchedule(bench.problem, schedule), [bench, schedule]);
-  const bound = useMemo(() => lowerBound(bench.problem, graph), [bench, graph]);
   const pinned = useMemo(
     () => new Set(kept?.filter(({ isPinned }) => isPinned).map(({ taskId }) => taskId) ?? []),
     [kept],
   );
+  // What was shown is where the next plan starts, so that it does not jump about as time goes on.
+  useEffect(() => {
+    before.current = keptOf(schedule);
+  }, [schedule]);
+  useEffect(() => {
+    if (!isSearching || progress !== null) return;
+    let current = true;
+    const { timeZone } = rows.project;
+    const days = new Map<string, Stretch>();
+    for (let n = 0; n < DAYS_OF_WEATHER; n += 1) {
+      const date = dateAfter(bench.from, n);
+      days.set(date, { start: minuteOf(date, 0, timeZone), end: minuteOf(dateAfter(date, 1), 0, timeZone) });
+    }
+    scheduleWorker()
+      .ifWet(bench.problem, schedule, pinned, days)
+      .then((told) => {
+        if (current) setWet({ bench, days: told });
+      })
+      .catch(() => undefined);
+    return () => {
+      current = false;
+    };
+  }, [bench, schedule, pinned, isSearching, progress, rows.project]);
+  const faults = useMemo(() => verifySchedule(bench.problem, schedule), [bench, schedule]);
+  const bound = useMemo(() => lowerBound(bench.problem, graph), [bench, graph]);
   return {
     bench,
     graph,
@@ -150,6 +175,7 @@ export function useBench(isSearching = true): BenchState {
     progress,
     bound,
     helps,
+    wetDays: wet?.bench === bench ? wet.days : [],
     stop: () => {
       void scheduleWorker().stop();
       setProgress(null);

@@ -1,5 +1,5 @@
 import { useEffect, useState } from 'react';
-import { serverNow } from '../../app/serverClock';
+import { serverNow } from './serverClock';
 
 /** The present by the server's clock, moving with the seconds while something runs, else with the minutes. */
 export function useTick(isRunning: boolean): number {

@@ -1,5 +1,6 @@
 import { MS_PER_MINUTE } from '@core/kernel/units';
-import type { Drying } from '@core/schedule/dryingNow';
+import { lowerFirst } from '@core/schedule/benchWords';
+import type { NamedDrying } from '@core/schedule/dryingOfRuns';
 import { useEffect, useRef, useState } from 'react';
 
 /** Something that may be touched, coated again or handled from now on. */
@@ -13,12 +14,24 @@ export interface Alarm {
 const NEWS_MS = 10 * MS_PER_MINUTE;
 
 /** The moments at which somebody wants to be told of what dries. */
-export function alarmsOf(drying: readonly Drying[]): Alarm[] {
+export function alarmsOf(drying: readonly NamedDrying[]): Alarm[] {
   return drying
-    .flatMap(({ taskId, title, touch, next, handle }) => [
-      { id: `${taskId} touch`, atMs: touch * MS_PER_MINUTE, words: `${title}: dry to touch` },
-      ...(next ? [{ id: `${taskId} next`, atMs: next.from * MS_PER_MINUTE, words: `${next.title} may begin` }] : []),
-      { id: `${taskId} handle`, atMs: handle * MS_PER_MINUTE, words: `${title}: may be handled` },
+    .flatMap(({ taskId, rowName, title, touch, next, handle }) => [
+      { id: `${taskId} touch`, atMs: touch * MS_PER_MINUTE, words: `${rowName}, ${lowerFirst(title)}: dry to touch` },
+      ...(next
+        ? [
+            {
+              id: `${taskId} next`,
+              atMs: next.from * MS_PER_MINUTE,
+              words: `${rowName}: ${lowerFirst(next.title)} may begin`,
+            },
+          ]
+        : []),
+      {
+        id: `${taskId} handle`,
+        atMs: handle * MS_PER_MINUTE,
+        words: `${rowName}, ${lowerFirst(title)}: may be handled`,
+      },
     ])
     .sort((a, b) => a.atMs - b.atMs);
 }
