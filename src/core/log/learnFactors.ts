@@ -9,7 +9,7 @@ const PRIOR_ENTRIES = 4;
 /** The weight of a line halves with every so many newer ones. */
 const HALVES_EVERY = 20;
 /** A ratio beyond this says more about the note than about the work. */
-const MOST_RATIO = 3;
+export const MOST_RATIO = 3;
 
 /** What was expected and what it was. */
 export interface Measured {

@@ -1,4 +1,5 @@
 import type { AgainstCoating } from '../calendar/weather/coatingHours';
+import { formatMinutes } from '../kernel/formatMinutes';
 import type { BenchJob } from './benchJobs';
 import type { Minute } from './benchProblem';
 import type { ChainLink, DecidingChain } from './decidingChain';
@@ -43,6 +44,10 @@ export function waitWords(minutes: number): string {
   return `${days} ${days === 1 ? 'day' : 'days'}`;
 }
 
+/** Time of hands at one thing: "3 min", from an hour on "1 h 50". */
+export const handsWords = (minutes: number): string =>
+  minutes < 60 ? `${Math.round(minutes)} min` : formatMinutes(minutes);
+
 /** A title within a sentence: only its first letter is small, names and numbers of sorts stay as they are. */
 export const lowerFirst = (title: string): string => `${title.charAt(0).toLowerCase()}${title.slice(1)}`;
 
@@ -58,6 +63,8 @@ export function chainWords({ waitsFor }: ChainLink, jobs: ReadonlyMap<string, Be
       return `hands are at ${title(waitsFor.taskId)} until then`;
     case 'window':
       return 'waits for the next hours of work';
+    case 'cap':
+      return 'the hours that the brief gives before are used up';
     case 'weather':
       return 'waits for weather that allows it';
     case 'arrival':

@@ -7,12 +7,14 @@ import {
   type Minute,
   startOf,
 } from './benchProblem';
+import { isCapped } from './busyHours';
 
 /** Why a task begins when it does and not sooner. */
 export type WaitsFor =
   | { kind: 'after'; taskId: string; waitMinutes: number }
   | { kind: 'hands'; taskId: string }
   | { kind: 'window' }
+  | { kind: 'cap' }
   | { kind: 'weather' }
   | { kind: 'arrival' }
   | { kind: 'now' };
@@ -95,6 +97,10 @@ function whyThen(
     .filter((other) => window && endOf(other) <= start && endOf(other) >= window.start)
     .sort((a, b) => endOf(b) - endOf(a))[0];
   if (before && begins - endOf(before) < 30) return { kind: 'hands', taskId: before.taskId };
+  const from = Math.max(problem.now, task.earliest, pressing?.free ?? 0);
+  const minutes =
+    task.chunkMinutes ?? task.runMinutes + (task.batch ? task.batch.setUpMinutes + task.batch.cleanUpMinutes : 0);
+  if (worker && isCapped(problem, schedule, worker, { from, to: begins, minutes })) return { kind: 'cap' };
   if (task.hoursKey !== null && !(problem.hours.get(task.hoursKey) ?? []).some((one) => one.start < start))
     return { kind: 'weather' };
   if (pressing) return { kind: 'after', taskId: pressing.taskId, waitMinutes: pressing.waitMinutes };

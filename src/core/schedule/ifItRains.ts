@@ -1,6 +1,6 @@
 import { type BenchProblem, type BenchSchedule, endOf, type Minute, type Stretch, startOf } from './benchProblem';
 import { keptOf } from './moveTasks';
-import { movedFrom, replan } from './replan';
+import { movedFrom, settle } from './replan';
 import { type TaskGraph, taskGraph } from './taskGraph';
 
 /** What becomes of a plan when a day turns out to be none for work in the open. */
@@ -19,8 +19,8 @@ export interface WetDay {
 }
 
 /**
- * For each day on which something is planned in the open: where it goes if that day allows none of it, found by planning
- * anew without the day's hours. What moves is what has to, as when it really comes so.
+ * For each day on which something is planned in the open: where it goes if that day allows none of it. The rest is laid
+ * again as it is, without the day's hours: what moves is what has to.
  * @param days local dates with their stretches, the first date first
  * @returns the days that matter, in order
  */
@@ -43,7 +43,7 @@ export function ifItRains(
     const moving = new Set(taskIds);
     // What was put there by hand cannot stay there either.
     const stays = new Set([...pinned].filter((taskId) => !moving.has(taskId)));
-    const anew = replan(wet, keptOf(schedule, stays), { ...graph, tasks: wet.tasks }).schedule;
+    const anew = settle(wet, keptOf(schedule, stays), graph);
     const starts = anew.tasks.flatMap((laid) => (moving.has(laid.taskId) ? [startOf(laid)] : []));
     const others = keptOf(schedule).filter(({ taskId }) => !moving.has(taskId));
     return [

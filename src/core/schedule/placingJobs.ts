@@ -107,12 +107,15 @@ export function placingJob(book: JobBook, { model, count }: PlannedFill): Delive
   return { id: option.id, weight: importanceWeight[slot.importance], due: null, ends };
 }
 
-/** The last hands at all that is made for a spot: it is dressed when they are done, not piece by piece in their dust. */
+/**
+ * The last hands at what is made for a spot, or for all spots where nothing is made for it: a room is dressed when that is
+ * done, not piece by piece in its dust.
+ */
 function madeFor(book: JobBook, spotId: string): string[] {
-  return book.plan.chosen.flatMap(({ model }) =>
-    model.slot.spotId === spotId && model.recipe && !model.isDone
-      ? (book.lastOf.get(model.recipe.recipeId) ?? []).map(({ taskId }) => taskId)
-      : [],
+  const made = book.plan.chosen.filter(({ model }) => model.recipe && !model.isDone);
+  const own = made.filter(({ model }) => model.slot.spotId === spotId);
+  return (own.length > 0 ? own : made).flatMap(({ model }) =>
+    (book.lastOf.get(model.recipe?.recipeId ?? '') ?? []).map(({ taskId }) => taskId),
   );
 }
 

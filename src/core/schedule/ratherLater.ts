@@ -30,15 +30,22 @@ export function ratherLater(
     const put = lying.put[n];
     if (!put || task.ratherAfter.length === 0 || task.fixed || isHeld(n)) return [];
     if (task.batch || task.hold || (following[n] ?? []).length > 0) return [];
-    const wanted = Math.max(...task.ratherAfter.map((taskId) => endAt(taskId) ?? 0));
-    return put.start < wanted ? [{ n, task, put, wanted }] : [];
+    const others = task.ratherAfter.flatMap((taskId) => endAt(taskId) ?? []).filter((end) => end > put.start);
+    return others.length > 0 ? [{ n, task, put, others: others.sort((a, b) => a - b) }] : [];
   });
   if (moves.length === 0) return;
   const latest = latestEnds(problem, lying, numberOf);
-  for (const { n, task, put, wanted } of moves) {
+  for (const { n, task, put, others } of moves) {
     lying.takeOut(n, put);
-    const later = lying.hands.earliest(task, wanted, links[n] ?? []);
-    lying.layAt(n, later && later.end <= (latest.get(task.id) ?? put.end) ? later : put);
+    const last = latest.get(task.id) ?? put.end;
+    // After all of them; else after as many as leave it in time.
+    let chosen = put;
+    for (let count = others.length; count > 0 && chosen === put; count = Math.floor(count / 2)) {
+      const wanted = others[count - 1] as Minute;
+      const later = wanted > last ? null : lying.hands.earliest(task, wanted, links[n] ?? []);
+      if (later && later.end <= last) chosen = later;
+    }
+    lying.layAt(n, chosen);
   }
 }
 

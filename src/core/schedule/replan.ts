@@ -34,17 +34,8 @@ export function replan(
   kept: readonly KeptPlace[],
   graph: TaskGraph = taskGraph(problem),
 ): { schedule: BenchSchedule; moved: number } {
-  const places = new Map(kept.map((place) => [graph.numberOf.get(place.taskId) ?? -1, place]));
-  // Earlier is more urgent; what is new comes where its tasks belong, behind all that was planned.
-  const urgency = graph.tasks.map(
-    (task, n) => -(places.get(n)?.start ?? Math.max(task.earliest, problem.now) + 10_000_000),
-  );
-  const lay = (holds: (place: KeptPlace) => boolean) => {
-    const heldUntil = new Map<number, Minute>();
-    for (const [n, place] of places) if (place.isPinned || holds(place)) heldUntil.set(n, place.start);
-    return layTasks(problem, graph, { urgency, heldUntil, patienceMinutes: 1440 });
-  };
-  const settled = lay(() => true);
+  const lay = (holds: (place: KeptPlace) => boolean) => layKept(problem, kept, graph, holds);
+  const settled = settle(problem, kept, graph);
   const later = lay(({ start }) => start < problem.now + SETTLED_MINUTES);
   const byKeptOrder = lay(() => false);
   // What was put somewhere by hand stays there, so that nothing is planned as if it were not.
@@ -52,6 +43,27 @@ export function replan(
   const best = isWorthMoving(later.score, settled.score) ? later : settled;
   const schedule = free.score.lateMinutes < best.score.lateMinutes ? free : best;
   return { schedule, moved: movedFrom(problem, kept, schedule) };
+}
+
+/** The plan that is kept with only what must moved, however much is late then. */
+export const settle = (problem: BenchProblem, kept: readonly KeptPlace[], graph: TaskGraph): BenchSchedule =>
+  layKept(problem, kept, graph, () => true);
+
+/** Lays tasks in the order that was kept; what holds is begun no earlier than it was. */
+function layKept(
+  problem: BenchProblem,
+  kept: readonly KeptPlace[],
+  graph: TaskGraph,
+  holds: (place: KeptPlace) => boolean,
+): BenchSchedule {
+  const places = new Map(kept.map((place) => [graph.numberOf.get(place.taskId) ?? -1, place]));
+  // Earlier is more urgent; what is new comes where its tasks belong, behind all that was planned.
+  const urgency = graph.tasks.map(
+    (task, n) => -(places.get(n)?.start ?? Math.max(task.earliest, problem.now) + 10_000_000),
+  );
+  const heldUntil = new Map<number, Minute>();
+  for (const [n, place] of places) if (place.isPinned || holds(place)) heldUntil.set(n, place.start);
+  return layTasks(problem, graph, { urgency, heldUntil, patienceMinutes: 1440 });
 }
 
 /** The plan as if nothing were settled: in the order that was kept, or anew where that is better. */

@@ -23,6 +23,9 @@ export function toFetch(plan: Plan, job: BenchJob): ToFetch[] {
 }
 
 function pieces(plan: Plan, { subject }: BenchJob): ToFetch[] {
+  // What hands were at already is here, whatever the books say.
+  const isBegun = subject?.recipeId && plan.rows.stepRuns.some((run) => run.recipeId === subject.recipeId);
+  if (isBegun) return [];
   const own = plan.chosen.filter(({ model }) =>
     subject?.recipeId ? model.recipe?.recipeId === subject.recipeId : model.option.id === subject?.optionId,
   );

@@ -112,7 +112,7 @@ export function Purse(props: { plan: Plan; onWhy: (figure: PurseFigure) => void 
               ? 'nothing chosen yet'
               : late
                 ? `${-(days.inHand ?? 0)} ${days.inHand === -1 ? 'day' : 'days'} late`
-                : `ready ${dayWords(days.lastUsableMs, asOfMs, timeZone)}`}
+                : `soonest ${dayWords(days.lastUsableMs, asOfMs, timeZone)}`}
           </span>
         </span>
         <span className={styles.bar} aria-hidden="true">
@@ -125,7 +125,7 @@ export function Purse(props: { plan: Plan; onWhy: (figure: PurseFigure) => void 
           <span>{revealDate ? dateWords(revealDate) : 'set a reveal date in the brief'}</span>
           {days.inHand !== null && days.inHand >= 0 && days.lastUsableMs !== null && (
             <span>
-              {days.inHand} {days.inHand === 1 ? 'day' : 'days'} in hand
+              at best {days.inHand} {days.inHand === 1 ? 'day' : 'days'} in hand
             </span>
           )}
         </span>

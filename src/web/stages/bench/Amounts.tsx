@@ -2,7 +2,7 @@ import type { BenchJob } from '@core/schedule/benchJobs';
 import { expectedAmounts } from '@core/schedule/logOfStep';
 import { useCommands, useLocale, usePlan, useRows } from '../../app/projectStore';
 import { supplyWords } from '../../app/words';
-import { NumberField } from '../../ui/fields';
+import { SupplyAmountField } from '../../ui/fields';
 
 /** How much was used of what, beside what was expected. */
 export function Amounts({ job, entryId }: { job: BenchJob; entryId: string }) {
@@ -19,15 +19,14 @@ export function Amounts({ job, entryId }: { job: BenchJob; entryId: string }) {
         const pool = plan.model.supply(supplyKey);
         const used = entry.amounts.find((one) => one.kindId === kindId)?.used ?? null;
         return (
-          <NumberField<number | null>
+          <SupplyAmountField<number | null>
             key={kindId}
             label={`Used: ${pool.name}`}
             value={used}
+            unit={pool.unit}
+            units={locale.units}
             nullable
-            digits={1}
             least={0}
-            most={100_000}
-            suffix={pool.unit}
             hint={`planned ${supplyWords(amount, pool.unit, locale.units)}`}
             onCommit={(value) =>
               run('editLogEntry', {

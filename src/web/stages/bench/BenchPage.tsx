@@ -158,7 +158,13 @@ export function BenchPage() {
               id: 'evenings',
               name: 'Day by day',
               content: () => (
-                <Evenings days={days} today={bench.from} onSelect={setSelectedId} selectedId={selectedId} />
+                <Evenings
+                  days={days}
+                  today={bench.from}
+                  onSelect={setSelectedId}
+                  selectedId={selectedId}
+                  rowNameOf={rowNameOf}
+                />
               ),
             },
             {

@@ -1,5 +1,5 @@
-import { formatMinutes } from '@core/kernel/formatMinutes';
 import type { BenchProblem, Stretch } from '@core/schedule/benchProblem';
+import { handsWords } from '@core/schedule/benchWords';
 import type { BenchBlock } from '@core/schedule/eveningsOf';
 import { Button, Select } from 'antd';
 import { useMemo, useState } from 'react';
@@ -39,7 +39,7 @@ export function BlockSheet(props: {
       </header>
       {block.tasks.map(({ job, start, end }) => (
         <p key={`${job.task.id} ${start}`}>
-          {job.color && <Swatch color={job.color} />} {job.title}, {formatMinutes(end - start)}
+          {job.color && <Swatch color={job.color} />} {job.title}, {handsWords(end - start)}
         </p>
       ))}
       {block.tasks.some(({ job }) => job.isTooLong) && (

@@ -1,7 +1,7 @@
 import { hexFromLab } from '@core/color/lab';
-import { formatMinutes } from '@core/kernel/formatMinutes';
 import type { BenchRow } from '@core/schedule/benchJobs';
 import { endOf, type Minute, type Stretch, startOf } from '@core/schedule/benchProblem';
+import { handsWords } from '@core/schedule/benchWords';
 import type { BenchBlock } from '@core/schedule/eveningsOf';
 import { minuteOf } from '@core/schedule/workerWindows';
 import { useMemo } from 'react';
@@ -122,8 +122,8 @@ export function DryingLine(props: {
                       top: at * ROW_HEIGHT + 12,
                       ...(job.color ? { background: hexFromLab(job.color) } : {}),
                     }}
-                    aria-label={`${job.title}, ${rows[at]?.row.name}, ${dayName(dateOf(start, scale))} ${clock(start, locale.timeZone)}, ${formatMinutes(end - start)}`}
-                    title={`${job.title}: ${clock(start, locale.timeZone)}, ${formatMinutes(endOf(laid) - startOf(laid))}`}
+                    aria-label={`${job.title}, ${rows[at]?.row.name}, ${dayName(dateOf(start, scale))} ${clock(start, locale.timeZone)}, ${handsWords(end - start)}`}
+                    title={`${job.title}: ${clock(start, locale.timeZone)}, ${handsWords(endOf(laid) - startOf(laid))}`}
                     onClick={() => props.onSelect(props.selectedId === block.id ? null : block.id)}
                     {...(job.task.fixed || job.subject === null ? {} : drag.handlers(block))}
                   />

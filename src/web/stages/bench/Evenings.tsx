@@ -1,7 +1,6 @@
-import { formatMinutes } from '@core/kernel/formatMinutes';
 import { listed } from '@core/kernel/listed';
 import { OWN_HANDS } from '@core/schedule/benchOfPlan';
-import { waitWords } from '@core/schedule/benchWords';
+import { handsWords, waitWords } from '@core/schedule/benchWords';
 import type { BenchBlock, BenchDay } from '@core/schedule/eveningsOf';
 import { useState } from 'react';
 import { useLocale, useRows } from '../../app/projectStore';
@@ -16,6 +15,7 @@ export function Evenings(props: {
   today: string;
   selectedId: string | null;
   onSelect: (id: string | null) => void;
+  rowNameOf: (taskId: string) => string;
 }) {
   const [isPastShown, setPastShown] = useState(false);
   const past = props.days.filter(({ date }) => date < props.today);
@@ -33,13 +33,14 @@ export function Evenings(props: {
         .map((day) => (
           <li key={day.date}>
             <h3>
-              {dateWords(day.date)} <small className="muted">{formatMinutes(day.minutes)} of hands</small>
+              {dateWords(day.date)} <small className="muted">{handsWords(day.minutes)} of hands</small>
             </h3>
             <ol>
               {day.blocks.map((block) => (
                 <BlockLine
                   key={block.id}
                   block={block}
+                  rowNameOf={props.rowNameOf}
                   isChosen={block.id === props.selectedId}
                   onSelect={() => props.onSelect(block.id === props.selectedId ? null : block.id)}
                 />
@@ -52,7 +53,12 @@ export function Evenings(props: {
 }
 
 /** One block in a list: when, what, what dries till when. */
-function BlockLine(props: { block: BenchBlock; isChosen: boolean; onSelect: () => void }) {
+function BlockLine(props: {
+  block: BenchBlock;
+  rowNameOf: (taskId: string) => string;
+  isChosen: boolean;
+  onSelect: () => void;
+}) {
   const { block } = props;
   const locale = useLocale();
   const { project } = useRows();
@@ -66,13 +72,17 @@ function BlockLine(props: { block: BenchBlock; isChosen: boolean; onSelect: () =
         {block.tasks.map(({ job, start }) => (
           <p key={`${job.task.id} ${start}`}>
             {job.color && <Swatch color={job.color} />} <b>{job.title}</b>
-            {job.dries && <small className="muted"> dries {waitWords(job.dries.handleMinutes)}</small>}
+            <small className={styles.ofRow}>
+              {[props.rowNameOf(job.task.id), job.dries ? `dries ${waitWords(job.dries.handleMinutes)}` : '']
+                .filter((words) => words !== '')
+                .join(' · ')}
+            </small>
           </p>
         ))}
         <small className="muted">
-          {formatMinutes(block.end - block.start)}
+          {handsWords(block.end - block.start)}
           {block.setUpMinutes + block.cleanUpMinutes > 0
-            ? `, ${formatMinutes(block.setUpMinutes + block.cleanUpMinutes)} of it to set up and clean`
+            ? `, ${handsWords(block.setUpMinutes + block.cleanUpMinutes)} of it to set up and clean`
             : ''}
           {block.workerId !== null && block.workerId !== OWN_HANDS && helper ? `, ${helper.name}` : ''}
           {beside.length > 0 ? `, together with ${listed(beside)}` : ''}

@@ -1,9 +1,16 @@
+import { formatMinutes } from '@core/kernel/formatMinutes';
 import { decidesWords, waitWords } from '@core/schedule/benchWords';
+import { capUse } from '@core/schedule/busyHours';
 import type { DecidingChain } from '@core/schedule/decidingChain';
-import { usePlan } from '../../app/projectStore';
+import { useMemo } from 'react';
+import { Link } from 'react-router';
+import { usePlan, useRows } from '../../app/projectStore';
 import styles from './bench.module.css';
 import type { BenchState } from './useBench';
 import { useMoments } from './useMoments';
+
+/** Less than this of a week's hours is of no use. */
+const LEFT_OVER_MINUTES = 30;
 
 /** In one breath: when all is ready, how far that is from the reveal, what decides it, how many brush-outs it takes. */
 export function Lead(props: {
@@ -31,6 +38,7 @@ export function Lead(props: {
         {schedule.sessions.length > 0 &&
           `${schedule.sessions.length} brush-outs for ${schedule.sessions.reduce((sum, one) => sum + one.taskIds.length, 0)} coats.`}
       </p>
+      {lateMinutes > 0 && schedule.unlaid.length === 0 && <UsedUp state={state} />}
       {schedule.unlaid.length > 0 && <Unlaid state={state} />}
     </>
   );
@@ -63,6 +71,29 @@ function Unlaid({ state }: { state: BenchState }) {
         : weather.length > 0
           ? `${weather[0]?.title}: no hour outdoors allows it in the ${bench.days} days ahead. Say that there is a roof to spray under, or type a better forecast, under Hours and places; or lay it with a brush in its recipe.`
           : `${jobs[0]?.title}: what it waits for never leaves it time. Give it more hours under Hours and places.`}
+    </p>
+  );
+}
+
+/** Why evenings stay empty while things are late: the brief gives only so many hours a week. */
+function UsedUp({ state }: { state: BenchState }) {
+  const { bench, schedule } = state;
+  const { project } = useRows();
+  const due = bench.problem.deliverables.find((one) => one.due !== null)?.due ?? schedule.score.end;
+  const weeks = useMemo(() => {
+    const [own] = bench.problem.workers;
+    return own ? capUse(bench.problem, schedule, own).filter(({ start }) => start < due) : [];
+  }, [bench, schedule, due]);
+  const full = weeks.filter(({ minutes, usedMinutes }) => minutes - usedMinutes < LEFT_OVER_MINUTES);
+  if (full.length === 0) return null;
+  const given = weeks.reduce((sum, { minutes }) => sum + minutes, 0);
+  const used = weeks.reduce((sum, { usedMinutes }) => sum + usedMinutes, 0);
+  return (
+    <p className="muted">
+      The <Link to={`/p/${project.id}/brief`}>brief</Link> gives {formatMinutes(given)} until the reveal, and{' '}
+      {used >= given ? 'all of them are planned' : `${formatMinutes(used)} of them are planned`}: {full.length} of{' '}
+      {weeks.length} weeks are full, so evenings stay empty though there is something to do. Alone, each piece would be
+      ready sooner, as the purse says.
     </p>
   );
 }

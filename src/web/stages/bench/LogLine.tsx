@@ -1,3 +1,4 @@
+import { MOST_RATIO } from '@core/log/learnFactors';
 import type { LogEntryRow } from '@core/model/rows';
 import { wrongName } from '@core/recipe/wentWrong';
 import { type WrongProblem, wrongProblems } from '@core/state/mishap';
@@ -35,6 +36,7 @@ export function LogLine(props: { entry: LogEntryRow; amounts?: ReactNode; isOpen
       </p>
       {open && (
         <>
+          <FarOff entry={entry} />
           <SideBySide across={2}>
             <NumberField
               label="Minutes, all hands"
@@ -115,4 +117,17 @@ function Circumstances(props: { entry: LogEntryRow; set: (values: Partial<LogEnt
       />
     </SideBySide>
   );
+}
+
+/** A timer that ran on over dinner, or was never started, is best set right at once. */
+function FarOff({ entry }: { entry: LogEntryRow }) {
+  const { minutes, expectedMinutes } = entry;
+  const isFar =
+    expectedMinutes > 0 && (minutes * MOST_RATIO < expectedMinutes || minutes > expectedMinutes * MOST_RATIO);
+  return isFar ? (
+    <p className="muted small">
+      Far from what was planned. If the timer did not run all the time, or ran too long, write the minutes here; as it
+      is it counts as {minutes < expectedMinutes ? 'a third of' : 'three times'} the plan, no more.
+    </p>
+  ) : null;
 }

@@ -113,18 +113,21 @@ export function LogPage() {
           {wrong.length > 0 && (
             <>
               <h3>What went wrong</h3>
-              <ul className={styles.factors}>
-                {wrong.map((entry) => (
-                  <li key={entry.id}>
-                    <span>
-                      {entry.what}
-                      <small className="muted">
-                        {entry.recipeName}, {entry.projectName}
-                      </small>
-                    </span>
-                    <b>{entry.wrong && `${wrongName(entry.wrong)}: ${wrongLesson(entry.wrong)}`}</b>
-                  </li>
-                ))}
+              <ul className={styles.wrong}>
+                {wrong.map(
+                  (entry) =>
+                    entry.wrong && (
+                      <li key={entry.id}>
+                        {entry.what}
+                        <small className="muted">
+                          {[entry.recipeName, entry.projectName].filter((name) => name !== '').join(', ')}
+                        </small>
+                        <b>
+                          {wrongName(entry.wrong)}: {wrongLesson(entry.wrong)}
+                        </b>
+                      </li>
+                    ),
+                )}
               </ul>
             </>
           )}

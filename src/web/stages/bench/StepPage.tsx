@@ -70,12 +70,12 @@ function Runner(props: { bench: Bench; schedule: BenchSchedule; job: BenchJob })
     const at = order.findIndex(({ task }) => task.id === job.task.id);
     return order.slice(at + 1).find(({ task, subject }) => subject !== null && steps.runOf(task.id)?.state !== 'done');
   }, [blocks, job, steps]);
-  const rowName = bench.rows.find(({ id }) => id === job.task.rowId)?.name ?? '';
+  const nameOf = (rowId: string) => bench.rows.find(({ id }) => id === rowId)?.name ?? '';
   const entry = rows.logEntries.find(({ id }) => id === stepRun?.logId);
   return (
     <main className={styles.page}>
       <p className={styles.back}>
-        <Link to="../bench">Bench</Link> <span className="muted">{rowName}</span>
+        <Link to="../bench">Bench</Link> <span className="muted">{nameOf(job.task.rowId)}</span>
       </p>
       <h1>
         {job.color && <Swatch color={job.color} />} {job.title}
@@ -143,7 +143,10 @@ function Runner(props: { bench: Bench; schedule: BenchSchedule; job: BenchJob })
             )}
             {next && (
               <Link className={styles.next} to={`?task=${encodeURIComponent(next.task.id)}`}>
-                Next: {next.title}
+                <span>
+                  Next: {next.title}
+                  <small>{nameOf(next.task.rowId)}</small>
+                </span>
               </Link>
             )}
           </>

@@ -1,6 +1,6 @@
-import { formatMinutes } from '@core/kernel/formatMinutes';
 import type { StepRunRow } from '@core/model/rows';
 import { type BenchJob, taskIdOf } from '@core/schedule/benchJobs';
+import { handsWords } from '@core/schedule/benchWords';
 import { type BenchDay, withinMinutes } from '@core/schedule/eveningsOf';
 import { toFetch } from '@core/schedule/toFetch';
 import { useMemo } from 'react';
@@ -60,7 +60,7 @@ export function Tonight(props: {
             : ''}
         </h2>
         <p className="muted small">
-          {formatMinutes(blocks.reduce((sum, { start, end }) => sum + end - start, 0))} of hands
+          {handsWords(blocks.reduce((sum, { start, end }) => sum + end - start, 0))} of hands
           {weather
             ? ` · outdoors ${temperatureWords(weather.airC, locale.units)}, ${weather.humidityPercent} %${bench.forecast(next.date).source === 'simulated' ? ' (simulated)' : ''}`
             : ''}

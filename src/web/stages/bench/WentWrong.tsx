@@ -7,7 +7,7 @@ import { type BenchJob, workOf } from '@core/schedule/benchJobs';
 import type { WrongProblem } from '@core/state/mishap';
 import type { SetbackProblem } from '@core/state/setback';
 import { Button } from 'antd';
-import { useState } from 'react';
+import { useEffect, useRef, useState } from 'react';
 import { useCommands, useRows } from '../../app/projectStore';
 import styles from './step.module.css';
 
@@ -22,6 +22,11 @@ export function WentWrong(props: {
   const rows = useRows();
   const { run } = useCommands();
   const { job, stepRun } = props;
+  // The buttons that open it stand at the foot of the page, it may lie out of sight above them.
+  const section = useRef<HTMLElement>(null);
+  useEffect(() => {
+    section.current?.scrollIntoView({ block: 'center' });
+  }, []);
   const { step } = job;
   const [said, setSaid] = useState<WrongProblem | null>(stepRun.wrong);
   const recipe = rows.recipes.find(({ id }) => id === job.subject?.recipeId);
@@ -58,7 +63,7 @@ export function WentWrong(props: {
   };
   if (said !== null)
     return (
-      <section className={styles.tell} aria-label="What mends it" role="status">
+      <section ref={section} className={styles.tell} aria-label="What mends it" role="status">
         <h2>{wrongName(said)}</h2>
         {!isSetback(said) && <p className={styles.mend}>{mishaps[said].mend}</p>}
         <p className="muted">
@@ -75,7 +80,7 @@ export function WentWrong(props: {
       </section>
     );
   return (
-    <section className={styles.tell} aria-label="What went wrong">
+    <section ref={section} className={styles.tell} aria-label="What went wrong">
       <h2>What went wrong?</h2>
       <div className={styles.problems}>
         {problems.map((problem) => (

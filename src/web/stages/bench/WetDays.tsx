@@ -11,9 +11,13 @@ export function WetDays({ state }: { state: BenchState }) {
   const { bench, wetDays } = state;
   const { moment } = useMoments(bench.problem.now);
   if (wetDays.length === 0) return null;
-  const names = ({ taskIds }: WetDay) => {
+  const goesOn = ({ taskIds, to }: WetDay) => {
     const rowIds = new Set(taskIds.map((taskId) => bench.jobs.get(taskId)?.task.rowId));
-    return listed(bench.rows.filter(({ id }) => rowIds.has(id)).map(({ name }) => name));
+    const names = bench.rows.filter(({ id }) => rowIds.has(id)).map(({ name }) => name);
+    const isOne = names.length === 1;
+    const then =
+      to === null ? `${isOne ? 'finds' : 'find'} no other hour outdoors` : `${isOne ? 'goes' : 'go'} on ${moment(to)}`;
+    return `${listed(names)} ${then}`;
   };
   return (
     <section className={styles.helps} aria-label="If the weather turns">
@@ -21,8 +25,7 @@ export function WetDays({ state }: { state: BenchState }) {
       <ul>
         {wetDays.map((day) => (
           <li key={day.date}>
-            No spraying on {dateWords(day.date)}: {names(day)}{' '}
-            {day.to === null ? 'finds no other hour outdoors' : `goes on ${moment(day.to)}`}
+            No spraying on {dateWords(day.date)}: {goesOn(day)}
             {day.others > 0 ? `, ${day.others} more move` : ''}; {thenWords(day)}.
           </li>
         ))}

@@ -2,7 +2,7 @@ import { listed } from '@core/kernel/listed';
 import { MS_PER_MINUTE } from '@core/kernel/units';
 import type { BenchSubject } from '@core/model/values/benchSubject';
 import type { BenchJob } from '@core/schedule/benchJobs';
-import type { Stretch } from '@core/schedule/benchProblem';
+import type { BenchProblem, Stretch } from '@core/schedule/benchProblem';
 import { lowerFirst, notThereWords, waitWords } from '@core/schedule/benchWords';
 import type { BenchBlock } from '@core/schedule/eveningsOf';
 import { keptOf, moveTasks } from '@core/schedule/moveTasks';
@@ -12,6 +12,9 @@ import { useNavigate } from 'react-router';
 import { useCommands, usePlan } from '../../app/projectStore';
 import type { BenchState } from './useBench';
 import { useMoments } from './useMoments';
+
+/** Minutes within which hours belong to the same day. */
+const HALF_A_DAY = 720;
 
 /** What can be done with the plan of the bench: kept, let go, moved by hand, worked by. */
 export function useBenchActs(state: BenchState) {
@@ -33,7 +36,13 @@ export function useBenchActs(state: BenchState) {
           : [];
       }),
     });
-  const move = (block: BenchBlock, to: Stretch) => {
+  const move = (block: BenchBlock, aimed: Stretch) => {
+    const to = hoursOf(bench.problem, block, aimed);
+    if (to === null) {
+      const who = plan.rows.project.workshop.helpers.find(({ id }) => id === block.workerId)?.name;
+      setMovedWords(`${who ?? 'Whoever does it'} has no hours ${day(aimed.start)}. Nothing was moved.`);
+      return;
+    }
     const taskIds = block.tasks.map(({ job }) => job.task.id);
     const titles = listed(block.tasks.map(({ job }) => lowerFirst(job.title)));
     const moved = moveTasks(bench.problem, { schedule, pinned: state.pinned }, taskIds, to, graph);
@@ -72,4 +81,14 @@ export function useBenchActs(state: BenchState) {
       if (state.keptId !== null) run('letBenchGo', { id: state.keptId });
     },
   };
+}
+
+/** The hours that were aimed at, as whoever does the block has them that day; null where there are none. */
+function hoursOf({ workers }: BenchProblem, { workerId }: BenchBlock, aimed: Stretch): Stretch | null {
+  const worker = workers.find(({ id }) => id === workerId) ?? workers[0];
+  const windows = worker?.windows ?? [];
+  const overlaps = windows.find(({ start, end }) => start < aimed.end && end > aimed.start);
+  if (overlaps) return overlaps;
+  // An evening of one's own, the helper comes in the afternoon: the same day is meant.
+  return windows.find(({ start }) => Math.abs(start - aimed.start) < HALF_A_DAY) ?? null;
 }
