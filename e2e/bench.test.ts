@@ -3,6 +3,7 @@ import ICAL from 'ical.js';
 import { afterAll, describe, expect, it } from 'vitest';
 import { Person } from './lib/browser';
 import { demoAndPerson } from './lib/demo';
+import { picture } from './lib/picture';
 
 /** The bench, as a stylist works by it: on a phone, with a second device, and at the desk. */
 const { euporia, person, attic } = await demoAndPerson();
@@ -18,9 +19,13 @@ const rows = async () =>
       what: string;
       state: string;
       logId: string | null;
+      wrong: string | null;
+      by: string;
+      people: number;
       stretches: { endMs: number | null }[];
     }[];
-    logEntries: { id: string; minutes: number; work: string; counts: boolean }[];
+    logEntries: { id: string; minutes: number; work: string; counts: boolean; wrong: string | null }[];
+    photos: { id: string; shows: { stepRunId: string } | null }[];
     benchPlans: { placed: unknown[] }[];
   };
 
@@ -109,6 +114,67 @@ describe('tonight’s first step, on a phone', () => {
   });
 });
 
+/** Opens the first step of tonight, and reads what has to be read before it is begun. */
+async function openFirst(who: Person): Promise<string> {
+  await who.goto(bench);
+  await who.seeText('The bench,');
+  await who.notText('Stop looking');
+  const label = await (await who.see(firstStep)).getAttribute('aria-label');
+  await who.click(firstStep);
+  await who.see('//*[@role="timer"]');
+  await readStops(who);
+  return (label ?? '').replace(/^Start: /, '').replace(/, [^,]*$/, '');
+}
+
+describe('a step that does not go as planned, on a phone', () => {
+  it('says what mends it, keeps that over a reload, and shows a picture; its line says it too', async () => {
+    const title = await openFirst(person);
+    await person.press('Start');
+    await person.press('Went wrong');
+    await person.click('(//section[@aria-label="What went wrong"]//button)[last() - 1]');
+    await person.seeText('Next time:');
+    await person.press('Good');
+    await person.saved();
+    await person.driver.navigate().refresh();
+    await person.give('Add a picture', await picture('step.jpg'));
+    await person.see(`//section[@aria-label="Pictures of this step"]//img[@alt="${title}, 1 of 1"]`);
+    await person.saved();
+    const run = (await rows()).stepRuns.find(({ what, state }) => what === title && state === 'running');
+    expect(run?.wrong).toBeTruthy();
+    await person.press('Done');
+    await person.seeText(', went wrong: ');
+    await person.saved();
+    const { logEntries, photos, stepRuns } = await rows();
+    const done = stepRuns.find(({ id }) => id === run?.id);
+    expect(logEntries.find(({ id }) => id === done?.logId)?.wrong).toBe(run?.wrong);
+    expect(photos.filter(({ shows }) => shows?.stepRunId === run?.id)).toHaveLength(1);
+    await person.goto(`${bench}/log`);
+    await person.see(`//section[@aria-label="Lines of the log"]//img[@alt="${title}, 1 of 1"]`);
+  });
+
+  it('is begun and finished without a signal, and logged once when there is one again', async () => {
+    await openFirst(person);
+    const before = new Set((await rows()).logEntries.map(({ id }) => id));
+    await person.offline(true);
+    await person.press('Start');
+    await person.see('//button[normalize-space(.)="Pause"]');
+    await person.press('Pause');
+    await person.see('//button[normalize-space(.)="Go on"]');
+    await person.press('Go on');
+    await person.press('Done');
+    await person.seeText('Logged:');
+    expect((await rows()).logEntries).toHaveLength(before.size);
+    await person.offline(false);
+    await person.saved();
+    const { logEntries, stepRuns } = await rows();
+    const added = logEntries.filter(({ id }) => !before.has(id));
+    expect(added).toHaveLength(1);
+    const run = stepRuns.find(({ logId }) => logId === added[0]?.id);
+    expect(run).toMatchObject({ state: 'done' });
+    expect(run?.stretches).toHaveLength(2);
+  });
+});
+
 describe('the plan, at the desk', () => {
   it('moves a session by name, says what moves with it, and takes it back', async () => {
     await second.size(1280, 800);
@@ -174,6 +240,28 @@ describe('the plan, at the desk', () => {
     await second.saved();
     await second.goto(bench);
     await second.seeText('The bench,');
+  });
+
+  it('says who is at a step and how many, where somebody helps', async () => {
+    const title = await openFirst(second);
+    await second.fill('Who is at it', 'Ann');
+    await second.fill('People at it', '2');
+    await second.press('Start');
+    await second.seeText('Ann is at it');
+    await second.fill('People at it', '3');
+    await second.saved();
+    const run = (await rows()).stepRuns.find(({ what, state }) => what === title && state === 'running');
+    expect(run).toMatchObject({ by: 'Ann', people: 3 });
+    await second.goto(bench);
+    await second.see('//section[@aria-label="At hand and drying"]//small[contains(., "at hand, Ann")]');
+    await second.click('//section[@aria-label="At hand and drying"]//button[contains(., "at hand")]');
+    await second.press('Pause');
+    await second.saved();
+  });
+
+  it('says what the coming week needs that nobody has fetched', async () => {
+    await second.goto(bench);
+    await second.see('//p[@role="note"][contains(., "not in the house and on no trip")]//a[.="Shopping list"]');
   });
 
   it('takes a forecast from a file, and says what it could not read', async () => {

@@ -4,6 +4,7 @@ import { By } from 'selenium-webdriver';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { Person } from './lib/browser';
 import { Euporia } from './lib/euporia';
+import { picture } from './lib/picture';
 
 /** What the API says of a project, as far as these journeys look at it. */
 interface Snapshot {
@@ -45,16 +46,6 @@ async function linesOf(name: string): Promise<Snapshot['ledger']> {
   const { pieces, ledger } = await snapshot();
   const ids = new Set(pieces.filter((piece) => piece.name === name).map(({ id }) => id));
   return ledger.filter(({ subject }) => ids.has(subject.id));
-}
-/** A picture that nobody took, as a file. */
-async function picture(name: string): Promise<string> {
-  const { default: sharp } = await import('sharp');
-  const { temporaryFolder } = await import('../scripts/lib/temporary.mjs');
-  const path = join(temporaryFolder('euporia-seen'), name);
-  await sharp({ create: { width: 300, height: 200, channels: 3, background: '#2f5d62' } })
-    .jpeg()
-    .toFile(path);
-  return path;
 }
 const money = (cents: number) => `$${(cents / 100).toFixed(2)}`;
 

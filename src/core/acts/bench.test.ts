@@ -117,6 +117,62 @@ describe('a step at the bench', () => {
   });
 });
 
+describe('what is told of a step', () => {
+  const begun = following(start, 'beginStep', { ...step, atMs: AS_OF });
+  const tell = (from: ProjectRows, values: object) => following(from, 'tellStep', { runId: uuid(60), values });
+
+  it('while hands are at it goes into its line when it is done', () => {
+    const told = tell(tell(begun, { wrong: 'sandedThrough' }), { people: 3, by: 'Ben' });
+    expect(told.stepRuns[0]).toMatchObject({ wrong: 'sandedThrough', people: 3, by: 'Ben', state: 'running' });
+    const done = following(told, 'finishStep', { ...step, id: uuid(62), atMs: AS_OF + MS_PER_HOUR, entry: line(60) });
+    expect(done.logEntries[0]?.wrong).toBe('sandedThrough');
+    expect(done.stepRuns[0]?.wrong).toBe('sandedThrough');
+    // What its line says itself comes first.
+    const other = line(60, { wrong: 'brokeOff' });
+    const said = following(told, 'finishStep', { ...step, id: uuid(62), atMs: AS_OF + MS_PER_HOUR, entry: other });
+    expect(said.logEntries[0]?.wrong).toBe('brokeOff');
+  });
+
+  it('afterwards is in its line at once, and taken back there too', () => {
+    const done = following(begun, 'finishStep', { ...step, id: uuid(62), atMs: AS_OF + MS_PER_HOUR, entry: line(60) });
+    const told = tell(done, { wrong: 'notClean', people: 2 });
+    expect(told.logEntries[0]).toMatchObject({ wrong: 'notClean', people: 2, minutes: 60 });
+    expect(tell(told, { wrong: null }).logEntries[0]?.wrong).toBeNull();
+  });
+
+  it('is refused of a step that nobody began, and where it is nonsense', () => {
+    expect(refusal(start, 'tellStep', { runId: uuid(60), values: {} }).accepted).toBe('a step that was begun');
+    expect(refusal(begun, 'tellStep', { runId: uuid(60), values: { people: 0 } }).accepted).toContain('people');
+    expect(refusal(begun, 'tellStep', { runId: uuid(60), values: { wrong: 'aliens' } }).field).toContain('wrong');
+  });
+});
+
+describe('a picture of a step', () => {
+  const begun = following(start, 'beginStep', { ...step, atMs: AS_OF });
+  const size = { widthPx: 9, heightPx: 9, sizeBytes: 9 };
+  const photo = { id: uuid(95), version: 1, kind: 'step' as const, name: 'before.jpg', atMs: AS_OF, ...size };
+  const shown = following(begun, 'addPhoto', {
+    photo: { ...photo, shows: { stepRunId: uuid(60) } },
+    inspiration: null,
+  });
+
+  it('shows a step that was begun, and none that nobody knows', () => {
+    expect(shown.photos[0]?.shows).toEqual({ stepRunId: uuid(60) });
+    const ghost = { photo: { ...photo, shows: { stepRunId: uuid(61) } }, inspiration: null };
+    expect(refusal(begun, 'addPhoto', ghost).accepted).toBeTruthy();
+  });
+
+  it('stays with the project when its step goes', () => {
+    const gone = following(shown, 'removeOption', { id: uuid(5) });
+    expect(gone.stepRuns).toEqual([]);
+    expect(gone.photos.map(({ id, shows }) => [id, shows])).toEqual([[uuid(95), null]]);
+  });
+
+  it('that waited in a queue since before steps had pictures is taken as it is', () => {
+    expect(following(begun, 'addPhoto', { photo, inspiration: null }).photos[0]?.shows).toBeNull();
+  });
+});
+
 describe('the bench plan that is kept', () => {
   const placed = [{ ...clean, atMs: AS_OF, untilMs: AS_OF + MS_PER_HOUR, pinned: false }];
   const keep = (id: number, madeAtMs: number) => ({ id: uuid(id), madeAtMs, why: 'kept', placed });

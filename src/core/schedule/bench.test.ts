@@ -1,68 +1,23 @@
 import ICAL from 'ical.js';
 import { describe, expect, it } from 'vitest';
+import { benchOf, laidBy, benchRoom as room } from '../fixtures/benchRoom';
 import { following, uuid } from '../fixtures/following';
-import { AS_OF, card, fill, find, offer, option, project, recipe, rows, slot, spot } from '../fixtures/projectRows';
+import { AS_OF, project } from '../fixtures/projectRows';
 import { benchCalendar } from '../formats/calendar/benchDays';
-import type { ProjectRows } from '../model/rows';
 import { computePlan } from '../plan/computePlan';
 import { usualWorkshop } from '../state/workshop';
 import { stepSubject, taskIdOf } from './benchJobs';
-import { benchOfPlan } from './benchOfPlan';
 import { endOf, startOf } from './benchProblem';
 import { againstWords, chainWords, decidesWords, waitWords } from './benchWords';
 import { decidingChain } from './decidingChain';
 import { dryingNow } from './dryingNow';
 import { blocksOf, daysOf, withinMinutes } from './eveningsOf';
-import { firstSchedule } from './improveSchedule';
 import { expectedAmounts, logOfStep } from './logOfStep';
 import { readyMoments } from './scoreOf';
 import { verifySchedule } from './verifySchedule';
 import { hoursOn, minuteOf, workerWindows } from './workerWindows';
 
 const NEW_YORK = 'America/New_York';
-const oak = find(uuid(10), 1200, { state: 'owned', name: 'Oak nightstand' });
-const pine = find(uuid(11), 900, { state: 'owned', name: 'Pine stool', materialId: 'pine' });
-const teal = card(uuid(20), 'Teal', '#2f5d62');
-
-/** Two pieces from one can, a spot that is cleaned first, something that is sent, and a mirror of our own. */
-function room(change: Partial<ProjectRows> = {}): ProjectRows {
-  const makeover = (n: number, of: typeof oak, slotId: string) => ({
-    recipe: { ...recipe(`${of.name} in teal`, of, 'chalk', teal.id), id: uuid(30 + n) },
-    option: option(uuid(40 + n), slotId, 'makeover', {
-      recipeId: uuid(30 + n),
-      parts: [{ findId: of.id, offerId: null, pieces: 1 }],
-    }),
-  });
-  const [a, b] = [makeover(0, oak, uuid(4)), makeover(1, pine, uuid(5))];
-  const curtain = offer(uuid(50), 3000, { name: 'Curtain', leadDays: 3, assemblyMinutes: 20 });
-  return rows({
-    project: project({ id: uuid(1), revealDate: '2026-06-30' }),
-    spots: [
-      spot(uuid(2), {
-        name: 'Bed wall',
-        tasks: [{ id: uuid(3), name: 'Wash the wall', minutes: 30, dryHours: 4, done: false }],
-      }),
-    ],
-    slots: [uuid(4), uuid(5), uuid(6)].map((id, n) => slot(id, { spotId: uuid(2), number: n + 1 })),
-    finds: [oak, pine],
-    offers: [curtain],
-    colorCards: [teal],
-    recipes: [a.recipe, b.recipe],
-    options: [
-      a.option,
-      b.option,
-      option(uuid(42), uuid(6), 'buyNew', { parts: [{ findId: null, offerId: curtain.id, pieces: 1 }] }),
-    ],
-    fills: [fill(uuid(4), uuid(40)), fill(uuid(5), uuid(41)), fill(uuid(6), uuid(42))].map((one, n) => ({
-      ...one,
-      id: uuid(60 + n),
-    })),
-    ...change,
-  });
-}
-const benchOf = (of: ProjectRows, nowMs = AS_OF) => benchOfPlan(computePlan(of, nowMs), nowMs);
-const laidBy = (bench: ReturnType<typeof benchOf>) => firstSchedule(bench.problem).schedule;
-
 describe('the bench of a plan', () => {
   const bench = benchOf(room());
   const schedule = laidBy(bench);

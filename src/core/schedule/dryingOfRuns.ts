@@ -2,7 +2,7 @@ import { MS_PER_DAY } from '../kernel/units';
 import type { Plan } from '../plan/computePlan';
 import { type Drying, dryingNow } from './dryingNow';
 import { JobBook } from './jobBook';
-import { spotJobs } from './placingJobs';
+import { placingJob, spotJobs } from './placingJobs';
 import { recipeJobs } from './recipeJobs';
 
 /** Nothing of the trade takes longer than this until it may be handled; what was done before is dry. */
@@ -23,11 +23,18 @@ export function dryingOfRuns(plan: Plan, nowMs: number): NamedDrying[] {
   );
   if (recent.length === 0) return [];
   const book = new JobBook(plan, nowMs);
-  for (const recipeId of new Set(recent.flatMap((run) => run.recipeId ?? []))) {
+  const recipeIds = new Set(recent.flatMap((run) => run.recipeId ?? []));
+  const spotIds = new Set(recent.flatMap((run) => run.spotId ?? []));
+  for (const recipeId of recipeIds) {
     const recipe = plan.model.recipe(recipeId);
     if (recipe) recipeJobs(book, recipe);
   }
-  for (const spotId of new Set(recent.flatMap((run) => run.spotId ?? []))) spotJobs(book, spotId);
+  for (const spotId of spotIds) spotJobs(book, spotId);
+  // What is set in place is what many of them dry for.
+  for (const fill of plan.chosen) {
+    const { recipe, slot } = fill.model;
+    if ((recipe && recipeIds.has(recipe.recipeId)) || spotIds.has(slot.spotId)) placingJob(book, fill);
+  }
   return dryingNow(book.jobs, book.now).map((drying) => ({
     ...drying,
     rowName: book.rows.get(drying.rowId)?.name ?? '',

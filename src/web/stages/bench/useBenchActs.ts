@@ -1,3 +1,4 @@
+import { localDate } from '@core/calendar/zonedTime';
 import { listed } from '@core/kernel/listed';
 import { MS_PER_MINUTE } from '@core/kernel/units';
 import type { BenchSubject } from '@core/model/values/benchSubject';
@@ -12,9 +13,6 @@ import { useNavigate } from 'react-router';
 import { useCommands, usePlan } from '../../app/projectStore';
 import type { BenchState } from './useBench';
 import { useMoments } from './useMoments';
-
-/** Minutes within which hours belong to the same day. */
-const HALF_A_DAY = 720;
 
 /** What can be done with the plan of the bench: kept, let go, moved by hand, worked by. */
 export function useBenchActs(state: BenchState) {
@@ -37,7 +35,9 @@ export function useBenchActs(state: BenchState) {
       }),
     });
   const move = (block: BenchBlock, aimed: Stretch) => {
-    const to = hoursOf(bench.problem, block, aimed);
+    const to = hoursOf(bench.problem, block, aimed, (minute) =>
+      localDate(minute * MS_PER_MINUTE, plan.rows.project.timeZone),
+    );
     if (to === null) {
       const who = plan.rows.project.workshop.helpers.find(({ id }) => id === block.workerId)?.name;
       setMovedWords(`${who ?? 'Whoever does it'} has no hours ${day(aimed.start)}. Nothing was moved.`);
@@ -84,11 +84,14 @@ export function useBenchActs(state: BenchState) {
 }
 
 /** The hours that were aimed at, as whoever does the block has them that day; null where there are none. */
-function hoursOf({ workers }: BenchProblem, { workerId }: BenchBlock, aimed: Stretch): Stretch | null {
-  const worker = workers.find(({ id }) => id === workerId) ?? workers[0];
-  const windows = worker?.windows ?? [];
+function hoursOf(
+  { workers }: BenchProblem,
+  { workerId }: BenchBlock,
+  aimed: Stretch,
+  dateOf: (minute: number) => string,
+): Stretch | null {
+  const windows = (workers.find(({ id }) => id === workerId) ?? workers[0])?.windows ?? [];
   const overlaps = windows.find(({ start, end }) => start < aimed.end && end > aimed.start);
-  if (overlaps) return overlaps;
   // An evening of one's own, the helper comes in the afternoon: the same day is meant.
-  return windows.find(({ start }) => Math.abs(start - aimed.start) < HALF_A_DAY) ?? null;
+  return overlaps ?? windows.find(({ start }) => dateOf(start) === dateOf(aimed.start)) ?? null;
 }
