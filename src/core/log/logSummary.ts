@@ -2,6 +2,10 @@ import { assumptionDefinitions } from '../catalog/assumptions';
 import { grouped } from '../kernel/grouped';
 import type { LogEntryRow } from '../model/rows';
 import { factorOf } from './learnFactors';
+import { learningRateOf } from './learningCurve';
+
+/** A trend smaller than this is none. */
+const LEAST_TREND = 0.03;
 
 /** How planned and actual minutes stand to each other, of one kind of work or one project. */
 export interface LogSum {
@@ -14,6 +18,8 @@ export interface LogSum {
   actualMinutes: number;
   /** The factor that the lines teach; null where there are too few, and for projects. */
   factor: number | null;
+  /** The share of the time that each doubling of how often it was done takes; null where there are too few lines. */
+  learningRate: number | null;
 }
 
 /** What is not in the tables of rates, as the log calls it. */
@@ -40,8 +46,18 @@ export function factorWords(factor: number): string {
   return percent === 0 ? 'as expected' : percent > 0 ? `${percent} % longer` : `${-percent} % quicker`;
 }
 
+/** A learning rate in words, where there is a trend: "each doubling takes 91 % of the time"; empty where there is none. */
+export function trendWords(learningRate: number | null): string {
+  if (learningRate === null || Math.abs(learningRate - 1) < LEAST_TREND) return '';
+  const percent = Math.round(learningRate * 100);
+  return learningRate < 1
+    ? `getting quicker: done twice as often, it takes ${percent} % of the time`
+    : `getting slower: done twice as often, it takes ${percent} % of the time`;
+}
+
 const sumOf = (key: string, name: string, lines: readonly LogEntryRow[], learns: boolean): LogSum => {
   const counted = lines.filter(({ counts }) => counts).sort((a, b) => b.atMs - a.atMs);
+  const measured = counted.map(({ expectedMinutes, minutes }) => ({ expected: expectedMinutes, actual: minutes }));
   return {
     key,
     name,
@@ -49,9 +65,8 @@ const sumOf = (key: string, name: string, lines: readonly LogEntryRow[], learns:
     counted: counted.length,
     expectedMinutes: lines.reduce((sum, line) => sum + line.expectedMinutes, 0),
     actualMinutes: lines.reduce((sum, line) => sum + line.minutes, 0),
-    factor: learns
-      ? factorOf(counted.map(({ expectedMinutes, minutes }) => ({ expected: expectedMinutes, actual: minutes })))
-      : null,
+    factor: learns ? factorOf(measured) : null,
+    learningRate: learns ? learningRateOf(measured.toReversed()) : null,
   };
 };
 

@@ -129,10 +129,13 @@ function isTaken(
   return random() < Math.exp((now - worth(next.score)) / Math.max(0.1, warmth));
 }
 
+/** How many sessions from one can are put into a later one at a time. */
+const MOST_MERGED = 4;
+
 /** A rule that differs a little: one task more or less urgent, held back until another's session, or let go again. */
 function neighbor(
   problem: BenchProblem,
-  { tasks }: TaskGraph,
+  { tasks, numberOf }: TaskGraph,
   { rule, schedule }: RuledSchedule,
   random: () => number,
   spread: number,
@@ -142,10 +145,10 @@ function neighbor(
   const heldUntil = new Map(rule.heldUntil);
   const n = pick(tasks.length);
   const move = random();
-  if (move < 0.35) {
+  if (move < 0.25) {
     urgency[n] = urgency[pick(tasks.length)] as number;
     urgency[n] = (urgency[n] as number) + (random() - 0.5) * spread * 0.02;
-  } else if (move < 0.6) {
+  } else if (move < 0.45) {
     // A whole row sooner or later: most often to where another row stands.
     const rowId = tasks[n]?.rowId;
     const other = pick(tasks.length);
@@ -153,14 +156,20 @@ function neighbor(
     tasks.forEach((task, number) => {
       if (task.rowId === rowId) urgency[number] = (urgency[number] as number) + shift;
     });
+  } else if (move < 0.7) {
+    // A family together: several sessions from one can wait for a later one of them.
+    const any = schedule.sessions[pick(schedule.sessions.length)];
+    const own = schedule.sessions.filter(({ batch }) => batch.key === any?.batch.key);
+    const from = pick(own.length);
+    const target = own[Math.min(own.length - 1, from + 1 + pick(MOST_MERGED))];
+    for (const { start, taskIds } of own.slice(from))
+      if (target && start < target.start)
+        for (const taskId of taskIds)
+          heldUntil.set(numberOf.get(taskId) ?? -1, target.start + target.batch.setUpMinutes);
   } else if (move < 0.88) {
     const session = schedule.sessions[pick(schedule.sessions.length)];
     const mate = session ? laterMate(problem, schedule, session.batch.key, session.taskIds, random) : null;
-    if (session && mate !== null)
-      for (const taskId of session.taskIds) {
-        const number = tasks.findIndex(({ id }) => id === taskId);
-        if (number >= 0) heldUntil.set(number, mate);
-      }
+    if (session && mate !== null) for (const taskId of session.taskIds) heldUntil.set(numberOf.get(taskId) ?? -1, mate);
   } else {
     const held = [...heldUntil.keys()];
     const one = held[pick(held.length)];

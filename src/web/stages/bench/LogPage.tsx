@@ -1,6 +1,6 @@
 import { coatings } from '@core/catalog/coatings';
 import { formatMinutes } from '@core/kernel/formatMinutes';
-import { factorWords, logByProject, logByWork, usedByCoating } from '@core/log/logSummary';
+import { factorWords, logByProject, logByWork, trendWords, usedByCoating } from '@core/log/logSummary';
 import { wrongLesson, wrongName } from '@core/recipe/wentWrong';
 import { Button } from 'antd';
 import { lazy, type ReactNode, Suspense, useMemo, useState } from 'react';
@@ -75,6 +75,7 @@ export function LogPage() {
                   <small className="muted">
                     {work.counted} {work.counted === 1 ? 'line' : 'lines'}
                     {work.counted < work.entries ? ` of ${work.entries} count` : ''}
+                    {trendWords(work.learningRate) && `; ${trendWords(work.learningRate)}`}
                   </small>
                 </span>
                 <b>
