@@ -53,6 +53,39 @@ describe('a step at the bench, on the server', () => {
     expect(logEntries.filter(({ minutes }) => minutes === 12.25)).toHaveLength(1);
   });
 
+  it('finished by a device that had no signal meanwhile is said to be finished already, not to be chosen between', async () => {
+    const { projectId, step } = await atTheBench();
+    await studio.command(projectId, 'beginStep', { ...step('Ann'), atMs: AT });
+    const [run] = (await studio.rows(projectId)).stepRuns;
+    const seen = { expect: { [`stepRuns:${run?.id}`]: run?.version ?? 0 } };
+    await studio.command(projectId, 'finishStep', { ...step('Ann'), atMs: AT + 60_000, entry: line(12) }, seen);
+    const late = await studio.command(projectId, 'finishStep', { ...step('Ben'), atMs: AT, entry: line(9) }, seen);
+    expect([late.status, late.json.code]).toEqual([422, 'command.refused']);
+    expect(JSON.stringify(late.json)).toContain('Ann finished it already');
+    // What was told of it elsewhere, and can still be said, is shown side by side.
+    const { stepRuns, logEntries } = await studio.rows(projectId);
+    expect(logEntries.filter(({ id }) => id === stepRuns[0]?.logId).map(({ minutes }) => minutes)).toEqual([12]);
+    const told = { runId: run?.id ?? '', values: { people: 2 } };
+    const conflict = await studio.command(projectId, 'tellStep', told, seen);
+    expect([conflict.status, conflict.json.code]).toEqual([409, 'conflict']);
+  });
+
+  it('of which two devices say what went wrong says the later one, in its line too', async () => {
+    const { projectId, step } = await atTheBench();
+    await studio.command(projectId, 'beginStep', { ...step('Ann'), atMs: AT });
+    const [run] = (await studio.rows(projectId)).stepRuns;
+    const answers = await Promise.all(
+      ['notClean', 'scratched'].map((wrong) =>
+        studio.command(projectId, 'tellStep', { runId: run?.id, values: { wrong } }),
+      ),
+    );
+    expect(answers.map(({ status }) => status)).toEqual([200, 200]);
+    const told = (await studio.rows(projectId)).stepRuns[0]?.wrong;
+    await studio.command(projectId, 'finishStep', { ...step('Ann'), atMs: AT + 60_000, entry: line(12) });
+    const { stepRuns, logEntries } = await studio.rows(projectId);
+    expect(logEntries.find(({ id }) => id === stepRuns[0]?.logId)?.wrong).toBe(told);
+  });
+
   it('begun by two devices at once is at one pair of hands', async () => {
     const { projectId, step } = await atTheBench();
     const answers = await Promise.all(

@@ -103,9 +103,10 @@ async function work(at: Work): Promise<Answer> {
     const rows = remembered ?? (await rowsFor(transaction, command.projectId, inHouse, alsoIds, false));
     const outcome = perform(rows, kind, command.payload);
     if (!outcome.ok) {
-      // A row that another tab removed is a conflict: both versions go into the answer.
+      // A row that another tab removed is a conflict: both versions go into the answer. Where all are still there the reason
+      // of the refusal says more: who finished a step already, what there is no room for any more.
       const conflicts = outcome.why === 'payload' ? [] : await conflictsOf(transaction, rows, [], command);
-      if (conflicts.length > 0) throw new Refusal(refused('conflict', { conflicts }));
+      if (conflicts.some(({ theirs }) => theirs === null)) throw new Refusal(refused('conflict', { conflicts }));
       throw new Refusal(
         refused(outcome.why === 'payload' ? 'fields.refused' : 'command.refused', { fields: outcome.problems }),
       );

@@ -143,10 +143,11 @@ function Runner(props: { bench: Bench; schedule: BenchSchedule; job: BenchJob })
             )}
             {next && (
               <Link className={styles.next} to={`?task=${encodeURIComponent(next.task.id)}`}>
-                <span>
-                  Next: {next.title}
-                  <small>{nameOf(next.task.rowId)}</small>
-                </span>
+                <span className="visually-hidden">Next: </span>
+                <span aria-hidden="true">Next</span>
+                <small>
+                  {next.title}, {nameOf(next.task.rowId)}
+                </small>
               </Link>
             )}
           </>
