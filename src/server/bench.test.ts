@@ -75,8 +75,8 @@ describe('a step at the bench, on the server', () => {
     await studio.command(projectId, 'beginStep', { ...step('Ann'), atMs: AT });
     const [run] = (await studio.rows(projectId)).stepRuns;
     const answers = await Promise.all(
-      ['notClean', 'scratched'].map((wrong) =>
-        studio.command(projectId, 'tellStep', { runId: run?.id, values: { wrong } }),
+      (['notClean', 'scratched'] as const).map((wrong) =>
+        studio.command(projectId, 'tellStep', { runId: run?.id ?? '', values: { wrong } }),
       ),
     );
     expect(answers.map(({ status }) => status)).toEqual([200, 200]);

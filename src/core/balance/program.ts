@@ -1,9 +1,10 @@
 import { mostOf } from '../model/finds';
 import type { Plan, PlannedFill } from '../plan/computePlan';
+import { importanceWeight } from '../plan/importanceWeight';
 import { type OptionModel, ownHandsOf } from '../plan/model/optionModel';
 import { beatenWays } from './beaten';
 import type { Exclusion } from './exclusions';
-import { importanceWeight, likingOf } from './lookValue';
+import { likingOf } from './lookValue';
 import { type ProgramPool, ProgramPools, type WayDraw } from './programPools';
 import { type WayOut, type WhyOut, waysOf } from './ways';
 

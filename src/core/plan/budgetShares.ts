@@ -1,9 +1,7 @@
 import { multiplyDivideRound, PERCENT_SCALE, splitAmount } from '../kernel/money';
-import type { Importance, ProjectRows, SlotRow } from '../model/rows';
+import type { ProjectRows, SlotRow } from '../model/rows';
+import { importanceWeight } from './importanceWeight';
 import { starOf } from './starOf';
-
-/** Weight of a slot in the spread of the budget: must 5, wanted 3, nice 1, for each of its quantity. */
-export const importanceWeights: Record<Importance, number> = { must: 5, wanted: 3, nice: 1 };
 
 /** What a slot may cost, minor units, and whether the stylist set it. */
 export interface BudgetShare {
@@ -38,7 +36,7 @@ export function budgetShares(
       ? []
       : splitAmount(
           rest,
-          others.map((slot) => importanceWeights[slot.importance] * slot.quantity),
+          others.map((slot) => importanceWeight[slot.importance] * slot.quantity),
         );
   return [
     ...own.map((slot) => ({ slotId: slot.id, amount: ownAmount(slot), own: true })),

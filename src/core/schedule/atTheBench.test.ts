@@ -1,5 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import { benchOf, benchRoom, laidBy } from '../fixtures/benchRoom';
+import { benchTask } from '../fixtures/benchTask';
 import { following, uuid } from '../fixtures/following';
 import { logEntry } from '../fixtures/logEntry';
 import { AS_OF } from '../fixtures/projectRows';
@@ -174,19 +175,7 @@ describe('hours that the brief gives', () => {
   it('keep a task from a gap only where there is one that is long enough', () => {
     const window = { start: 1000, end: 1120 };
     const worker = { id: 'own', windows: [window], caps: [{ start: 0, end: 10_000, minutes: 40 }] };
-    const task = {
-      id: 'a',
-      rowId: 'a',
-      runMinutes: 30,
-      batch: null,
-      chunkMinutes: null,
-      hoursKey: null,
-      hold: null,
-      after: [],
-      ratherAfter: [],
-      earliest: 0,
-      fixed: null,
-    };
+    const task = benchTask('a', 30, { earliest: 0 });
     const problem = { now: 0, tasks: [task], workers: [worker], places: [], hours: new Map(), deliverables: [] };
     const laid = {
       taskId: 'a',

@@ -1,4 +1,5 @@
 import { describe, expect, it } from 'vitest';
+import { benchTask, BENCH_NOW as NOW } from '../fixtures/benchTask';
 import { ordinaryWindows, randomBench } from '../fixtures/randomBench';
 import type { BenchProblem, BenchTask, Stretch } from './benchProblem';
 import { endOf, startOf } from './benchProblem';
@@ -10,23 +11,8 @@ import { taskGraph } from './taskGraph';
 import { verifySchedule } from './verifySchedule';
 
 const DAY = 1440;
-/** A Monday midnight. */
-const NOW = 29_500_000 - (29_500_000 % DAY);
 
-const task = (id: string, change: Partial<BenchTask> = {}): BenchTask => ({
-  id,
-  rowId: id,
-  runMinutes: 30,
-  batch: null,
-  chunkMinutes: null,
-  hoursKey: null,
-  hold: null,
-  after: [],
-  ratherAfter: [],
-  earliest: NOW,
-  fixed: null,
-  ...change,
-});
+const task = (id: string, change: Partial<BenchTask> = {}) => benchTask(id, 30, change);
 
 /** Days by their number, with their stretches. */
 const days = (count: number) =>

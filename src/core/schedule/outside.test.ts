@@ -4,6 +4,7 @@ import { beforeAll, describe, expect, it } from 'vitest';
 import { dateAfter } from '../calendar/localDates';
 import { parseOpeningHours } from '../calendar/openingHours';
 import { weekOf } from '../calendar/workingWeek';
+import { benchTask, BENCH_NOW as NOW } from '../fixtures/benchTask';
 import { seededRandom } from '../kernel/seededRandom';
 import type { BenchProblem, BenchTask } from './benchProblem';
 import { firstSchedule, improveSchedule } from './improveSchedule';
@@ -16,7 +17,6 @@ beforeAll(async () => {
   highs = await highsLoader();
 });
 
-const NOW = 29_500_000 - (29_500_000 % 1440);
 const WINDOW = 100_000;
 
 /** One pair of hands without evenings, tasks with heads, waits and tails: the core of the bench, small enough to prove. */
@@ -25,22 +25,13 @@ function singleHands(seed: number, count: number): BenchProblem {
   const between = (low: number, high: number) => low + Math.floor(random() * (high - low + 1));
   const tasks = Array.from({ length: count }, (_, n): BenchTask => {
     const before = n > 1 && random() < 0.6 ? between(0, n - 1) : null;
-    return {
-      id: `t${n}`,
-      rowId: `t${n}`,
-      runMinutes: between(5, 40),
-      batch: null,
-      chunkMinutes: null,
-      hoursKey: null,
-      hold: null,
-      ratherAfter: [],
+    return benchTask(`t${n}`, between(5, 40), {
       earliest: NOW + between(0, 30),
-      fixed: null,
       after:
         before === null
           ? []
           : [{ taskId: `t${before}`, allowed: [{ fromMinutes: between(0, 90), toMinutes: null, extraMinutes: 0 }] }],
-    };
+    });
   });
   return {
     now: NOW,

@@ -1,7 +1,7 @@
-import { importanceWeight } from '../balance/lookValue';
 import { dateAfter } from '../calendar/localDates';
 import { fromMicro } from '../kernel/micro';
 import { daysUntilHere } from '../plan/comesOn';
+import { importanceWeight } from '../plan/importanceWeight';
 import type { PlannedFill } from '../plan/model/planModel';
 import { curingOf } from '../recipe/curing';
 import { stepSubject, taskIdOf } from './benchJobs';

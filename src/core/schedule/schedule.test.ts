@@ -1,5 +1,6 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
+import { BENCH_NOW as NOW, benchTask as task } from '../fixtures/benchTask';
 import { ordinaryWindows, randomBench } from '../fixtures/randomBench';
 import { type BenchProblem, type BenchTask, endOf, isBetter, startOf } from './benchProblem';
 import { decidingChain } from './decidingChain';
@@ -13,26 +14,8 @@ import { verifySchedule } from './verifySchedule';
 import { whatHelps } from './whatHelps';
 import { whyNotThere } from './whyNotThere';
 
-const NOW = 29_500_000 - (29_500_000 % 1440);
 const HOUR = 60;
 const DAY = 1440;
-
-function task(id: string, runMinutes: number, change: Partial<BenchTask> = {}): BenchTask {
-  return {
-    id,
-    rowId: change.rowId ?? id,
-    runMinutes,
-    batch: null,
-    chunkMinutes: null,
-    hoursKey: null,
-    hold: null,
-    ratherAfter: [],
-    after: [],
-    earliest: NOW,
-    fixed: null,
-    ...change,
-  };
-}
 
 const follows = (taskId: string, fromMinutes = 0, toMinutes: number | null = null, extraMinutes = 0) => ({
   taskId,

@@ -1,7 +1,8 @@
 import { splitAmount } from '../kernel/money';
 import type { SlotRow } from '../model/rows';
-import { budgetShares, importanceWeights } from '../plan/budgetShares';
+import { budgetShares } from '../plan/budgetShares';
 import type { Plan } from '../plan/computePlan';
+import { importanceWeight } from '../plan/importanceWeight';
 
 /** One line of the hunting list: a slot for which something is still to be found. Money in minor units, mm. */
 export interface HuntingLine {
@@ -35,7 +36,7 @@ export function huntingList(plan: Plan): HuntingLine[] {
   const free = Math.max(0, plan.purse.money.free.likely - splurge);
   const now = splitAmount(
     free,
-    open.length > 0 ? open.map((entry) => importanceWeights[entry.slot.importance] * entry.open) : [1],
+    open.length > 0 ? open.map((entry) => importanceWeight[entry.slot.importance] * entry.open) : [1],
   );
   return open.map(({ slot, open: needed }, n) => {
     const ceiling = Math.floor((shares.get(slot.id) ?? 0) / slot.quantity);
