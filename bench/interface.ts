@@ -60,6 +60,48 @@ export async function paletteBench(person: Person, euporia: Euporia, path: strin
   );
 }
 
+/** The time between frames, ms, while the first thing of a selector is dragged in 120 steps of so many px. */
+async function framesOfDrag(person: Person, selector: string, step: { x: number; y: number }): Promise<number[]> {
+  const [x, y] = (await person.driver.executeScript(
+    'const r = document.querySelector(arguments[0]).getBoundingClientRect(); return [r.left + r.width / 2, r.top + r.height / 2];',
+    selector,
+  )) as [number, number];
+  await person.driver.executeScript(WATCH);
+  const mouse = (type: string, steps: number) =>
+    person.devtools('Input.dispatchMouseEvent', {
+      type,
+      x: x + steps * step.x,
+      y: y + steps * step.y,
+      button: 'left',
+      buttons: 1,
+      clickCount: 1,
+    });
+  await mouse('mousePressed', 0);
+  for (let n = 1; n <= 120; n += 1) await mouse('mouseMoved', n);
+  const frames = ((await person.driver.executeScript('return window.__frames')) as number[]).slice(2);
+  await mouse('mouseReleased', 120);
+  return frames;
+}
+
+/** The drying line of sixty makeovers, a session of it dragged along: the time between frames. */
+export async function dryingLineBench(person: Person, euporia: Euporia, projectId: string): Promise<void> {
+  await person.goto(`${euporia.address}/p/${projectId}/bench`);
+  await person.seeText('Drying line');
+  await person.driver.sleep(1500);
+  await person.notText('Stop looking');
+  const hands = 'section[aria-label="Drying line, day by day"] button:not([data-fixed]):not([data-moment])';
+  await person.driver.executeScript('document.querySelector(arguments[0]).scrollIntoView({ block: "center" })', hands);
+  await person.driver.sleep(500);
+  const drawn = (await person.driver.executeScript(
+    'return document.querySelectorAll(arguments[0]).length',
+    hands,
+  )) as number;
+  const frames = await framesOfDrag(person, hands, { x: 4, y: 0 });
+  show(
+    `drying line of ${drawn} stretches of hands, a session dragged: ${frames.length} frames, median ${quantile(frames, 0.5).toFixed(1)} ms, 95 % under ${quantile(frames, 0.95).toFixed(1)} ms; aim: a frame’s pace (16.7 ms)`,
+  );
+}
+
 /** A sketch of sixty slots, one of them dragged across: the time between frames. */
 export async function sketchBench(person: Person, euporia: Euporia, projectId: string): Promise<void> {
   const rows = (await euporia.json(`/api/projects/${projectId}/snapshot`)) as {
@@ -88,23 +130,7 @@ export async function sketchBench(person: Person, euporia: Euporia, projectId: s
   await person.goto(`${euporia.address}/p/${projectId}/sketch?spot=${spotId}`);
   await person.see('//*[@role="button" and starts-with(@aria-label,"Slot ") and contains(@aria-label,"wide")]');
   await person.driver.sleep(1500);
-  const [x, y] = (await person.driver.executeScript(
-    'const r = document.querySelector("[data-slot]").getBoundingClientRect(); return [r.left + r.width / 2, r.top + r.height / 2];',
-  )) as [number, number];
-  await person.driver.executeScript(WATCH);
-  const mouse = (type: string, at: number) =>
-    person.devtools('Input.dispatchMouseEvent', {
-      type,
-      x: x + at,
-      y: y - at / 4,
-      button: 'left',
-      buttons: 1,
-      clickCount: 1,
-    });
-  await mouse('mousePressed', 0);
-  for (let step = 1; step <= 120; step += 1) await mouse('mouseMoved', step * 3);
-  await mouse('mouseReleased', 360);
-  const frames = ((await person.driver.executeScript('return window.__frames')) as number[]).slice(2);
+  const frames = await framesOfDrag(person, '[data-slot]', { x: 3, y: -0.75 });
   show(
     `sketch with 60 slots, one dragged: ${frames.length} frames, median ${quantile(frames, 0.5).toFixed(1)} ms, 95 % under ${quantile(frames, 0.95).toFixed(1)} ms; aim: a frame’s pace (16.7 ms)`,
   );

@@ -15,7 +15,7 @@ import { cuttingBench } from './cutting';
 import { largeProject } from './generate';
 import { houseBench } from './house';
 import { huntBench } from './hunt';
-import { paletteBench, sketchBench } from './interface';
+import { dryingLineBench, paletteBench, sketchBench } from './interface';
 import { calibrationLoop, type Timing, timing } from './measure';
 import { recipeBench } from './recipe';
 import { scheduleBench } from './schedule';
@@ -169,6 +169,7 @@ try {
   process.stdout.write(`gzipped JavaScript until idle, start page: ${start.toFixed(0)} KB; aim: 350 KB\n`);
   process.stdout.write(`gzipped JavaScript until idle, board: ${board.toFixed(0)} KB; aim: 550 KB\n`);
   await paletteBench(person, euporia, `/p/${attic}/brief`, folder);
+  await dryingLineBench(person, euporia, projectId);
   await sketchBench(person, euporia, projectId);
   // Last, since it fills the studio.
   await writeBench(euporia, cluster.url, importProject);

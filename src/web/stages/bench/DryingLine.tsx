@@ -4,14 +4,14 @@ import { endOf, type Minute, type Stretch, startOf } from '@core/schedule/benchP
 import { handsWords } from '@core/schedule/benchWords';
 import type { BenchBlock } from '@core/schedule/eveningsOf';
 import { minuteOf } from '@core/schedule/workerWindows';
-import { useMemo } from 'react';
+import { Fragment, memo, useMemo } from 'react';
 import { useLocale } from '../../app/projectStore';
 import styles from './bench.module.css';
 import { clock, dayName } from './benchTimes';
 import { type LineScale, lineScale } from './lineScale';
 import { Outdoors } from './Outdoors';
 import type { BenchState } from './useBench';
-import { useBlockDrag } from './useBlockDrag';
+import { type DragHandlers, useBlockDrag } from './useBlockDrag';
 
 const DAY_WIDTH = 92;
 const ROW_HEIGHT = 46;
@@ -39,7 +39,7 @@ export function DryingLine(props: {
   onMove: (block: BenchBlock, to: Stretch) => void;
 }) {
   const { state, blocks, rows } = props;
-  const { bench, schedule } = state;
+  const { bench } = state;
   const locale = useLocale();
   const lastMinute = Math.max(bench.problem.now, ...blocks.map(({ end }) => end));
   const windows = bench.problem.workers[0]?.windows ?? [];
@@ -48,7 +48,7 @@ export function DryingLine(props: {
     const shown = Math.min(MOST_DAYS, bench.days, Math.max(LEAST_DAYS, days));
     return lineScale({ from: bench.from, days: shown, dayWidth: DAY_WIDTH, windows, timeZone: locale.timeZone });
   }, [bench, lastMinute, windows, locale.timeZone]);
-  const rowAt = new Map(rows.map(({ row }, n) => [row.id, n]));
+  const rowAt = useMemo(() => new Map(rows.map(({ row }, n) => [row.id, n])), [rows]);
   const drag = useBlockDrag(scale, props.onMove);
   const nowX = scale.xOf(bench.problem.now);
   return (
@@ -73,63 +73,19 @@ export function DryingLine(props: {
             ))}
           </div>
           <Outdoors scale={scale} state={state} />
-          <div className={styles.rows} style={{ height: rows.length * ROW_HEIGHT }}>
-            {scale.days.map((day) =>
-              day.windows.map((window) => (
-                <span
-                  key={window.start}
-                  className={styles.window}
-                  style={{ left: window.x, width: window.width }}
-                  data-target={drag.over?.start === window.start || undefined}
-                />
-              )),
-            )}
-            {schedule.tasks.map((laid) => {
-              const job = bench.jobs.get(laid.taskId);
-              const at = rowAt.get(job?.task.rowId ?? '');
-              if (!job?.dries || at === undefined || job.step?.skipped) return null;
-              const left = scale.xOf(endOf(laid));
-              const width = scale.xOf(endOf(laid) + job.dries.handleMinutes) - left;
-              return (
-                <span
-                  key={laid.taskId}
-                  className={styles.drying}
-                  style={{ left, width, top: at * ROW_HEIGHT + 15 }}
-                  title={`${job.title}: dries`}
-                />
-              );
-            })}
-            {blocks.map((block) => (
-              <Bar key={block.id} block={block} scale={scale} rowAt={rowAt} />
-            ))}
-            {blocks.flatMap((block) =>
-              block.tasks.map(({ job, laid, start, end }) => {
-                const at = rowAt.get(job.task.rowId);
-                if (at === undefined || job.step?.skipped) return null;
-                const left = scale.xOf(start);
-                return (
-                  <button
-                    key={`${job.task.id} ${start}`}
-                    type="button"
-                    data-inline
-                    className={styles.hands}
-                    data-fixed={job.task.fixed !== null || undefined}
-                    data-chosen={props.selectedId === block.id || undefined}
-                    data-moment={end === start || undefined}
-                    style={{
-                      left: drag.id === block.id ? left + drag.byX : left,
-                      width: Math.max(LEAST_WIDTH, scale.xOf(end) - left),
-                      top: at * ROW_HEIGHT + 12,
-                      ...(job.color ? { background: hexFromLab(job.color) } : {}),
-                    }}
-                    aria-label={`${job.title}, ${rows[at]?.row.name}, ${dayName(dateOf(start, scale))} ${clock(start, locale.timeZone)}, ${handsWords(end - start)}`}
-                    title={`${job.title}: ${clock(start, locale.timeZone)}, ${handsWords(endOf(laid) - startOf(laid))}`}
-                    onClick={() => props.onSelect(props.selectedId === block.id ? null : block.id)}
-                    {...(job.task.fixed || job.subject === null ? {} : drag.handlers(block))}
-                  />
-                );
-              }),
-            )}
+          <div ref={drag.line} className={styles.rows} style={{ height: rows.length * ROW_HEIGHT }}>
+            <Windows scale={scale} over={drag.over} />
+            <DryingStretches state={state} scale={scale} rowAt={rowAt} />
+            <Hands
+              blocks={blocks}
+              rows={rows}
+              rowAt={rowAt}
+              scale={scale}
+              selectedId={props.selectedId}
+              draggedId={drag.id}
+              handlers={drag.handlers}
+              onSelect={props.onSelect}
+            />
             <span className={styles.now} style={{ left: nowX }} title="now" />
           </div>
         </div>
@@ -137,6 +93,92 @@ export function DryingLine(props: {
     </div>
   );
 }
+
+/** Hours of work, day by day; those that something would be put into stand out. */
+function Windows(props: { scale: LineScale; over: Stretch | null }) {
+  return props.scale.days.map((day) =>
+    day.windows.map((window) => (
+      <span
+        key={window.start}
+        className={styles.window}
+        style={{ left: window.x, width: window.width }}
+        data-target={props.over?.start === window.start || undefined}
+      />
+    )),
+  );
+}
+
+/** What dries, dashed behind the hands that laid it. */
+const DryingStretches = memo(function DryingStretches(props: {
+  state: BenchState;
+  scale: LineScale;
+  rowAt: ReadonlyMap<string, number>;
+}) {
+  const { scale, rowAt } = props;
+  const { bench, schedule } = props.state;
+  return schedule.tasks.map((laid) => {
+    const job = bench.jobs.get(laid.taskId);
+    const at = rowAt.get(job?.task.rowId ?? '');
+    if (!job?.dries || at === undefined || job.step?.skipped) return null;
+    const left = scale.xOf(endOf(laid));
+    const width = scale.xOf(endOf(laid) + job.dries.handleMinutes) - left;
+    return (
+      <span
+        key={laid.taskId}
+        className={styles.drying}
+        style={{ left, width, top: at * ROW_HEIGHT + 15 }}
+        title={`${job.title}: dries`}
+      />
+    );
+  });
+});
+
+/** Hands at work, solid, in the color that they lay, with a bar across what one session does together. */
+const Hands = memo(function Hands(props: {
+  blocks: readonly BenchBlock[];
+  rows: readonly RowWords[];
+  rowAt: ReadonlyMap<string, number>;
+  scale: LineScale;
+  selectedId: string | null;
+  draggedId: string | null;
+  handlers: (block: BenchBlock) => DragHandlers;
+  onSelect: (id: string | null) => void;
+}) {
+  const { blocks, rows, rowAt, scale } = props;
+  const { timeZone } = useLocale();
+  return blocks.map((block) => (
+    <Fragment key={block.id}>
+      <Bar block={block} scale={scale} rowAt={rowAt} />
+      {block.tasks.map(({ job, laid, start, end }) => {
+        const at = rowAt.get(job.task.rowId);
+        if (at === undefined || job.step?.skipped) return null;
+        const left = scale.xOf(start);
+        return (
+          <button
+            key={`${job.task.id} ${start}`}
+            type="button"
+            data-inline
+            className={styles.hands}
+            data-fixed={job.task.fixed !== null || undefined}
+            data-chosen={props.selectedId === block.id || undefined}
+            data-moment={end === start || undefined}
+            data-dragged={props.draggedId === block.id || undefined}
+            style={{
+              left,
+              width: Math.max(LEAST_WIDTH, scale.xOf(end) - left),
+              top: at * ROW_HEIGHT + 12,
+              ...(job.color ? { background: hexFromLab(job.color) } : {}),
+            }}
+            aria-label={`${job.title}, ${rows[at]?.row.name}, ${dayName(dateOf(start, scale))} ${clock(start, timeZone)}, ${handsWords(end - start)}`}
+            title={`${job.title}: ${clock(start, timeZone)}, ${handsWords(endOf(laid) - startOf(laid))}`}
+            onClick={() => props.onSelect(props.selectedId === block.id ? null : block.id)}
+            {...(job.task.fixed || job.subject === null ? {} : props.handlers(block))}
+          />
+        );
+      })}
+    </Fragment>
+  ));
+});
 
 const dateOf = (moment: Minute, scale: LineScale): string =>
   scale.days.find(({ start, end }) => start <= moment && moment < end)?.date ?? scale.days.at(-1)?.date ?? '';

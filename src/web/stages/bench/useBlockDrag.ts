@@ -1,58 +1,72 @@
 import type { Stretch } from '@core/schedule/benchProblem';
 import type { BenchBlock } from '@core/schedule/eveningsOf';
-import { type PointerEvent, useRef, useState } from 'react';
+import { type PointerEvent, useCallback, useRef, useState } from 'react';
+import { useLatest } from '../../app/useLatest';
 import type { LineScale } from './lineScale';
 
-interface DragState {
-  id: string;
-  fromX: number;
-  byX: number;
-}
+/** Less than this is a press with an unsteady finger, px. */
+const LEAST_MOVE_PX = 6;
 
-/** Dragging a block sideways; let go over other hours of work it is put there. */
+/** What a block that can be dragged listens to. */
+export type DragHandlers = ReturnType<ReturnType<typeof useBlockDrag>['handlers']>;
+
+/**
+ * Dragging a block sideways; let go over other hours of work it is put there. How far it is dragged stands in a property
+ * of the line's own element, so that a move of the finger draws nothing anew but what is dragged.
+ */
 export function useBlockDrag(scale: LineScale, onMove: (block: BenchBlock, to: Stretch) => void) {
-  const [state, setState] = useState<DragState | null>(null);
-  const moved = useRef(false);
-  const windowAt = (x: number) => {
-    const day = scale.days[Math.floor(x / scale.dayWidth)];
-    if (!day) return null;
-    // The hours of work of the day that are nearest.
-    return [...day.windows].sort((a, b) => distance(a, x) - distance(b, x))[0] ?? null;
-  };
-  const place = (block: BenchBlock, byX: number) => windowAt(scale.xOf(block.start) + 2 + byX);
+  const line = useRef<HTMLDivElement>(null);
+  const dragged = useRef<{ fromX: number; byX: number } | null>(null);
+  const isMoved = useRef(false);
+  const latest = useLatest({ scale, onMove });
+  const [id, setId] = useState<string | null>(null);
   const [over, setOver] = useState<Stretch | null>(null);
-  return {
-    id: state?.id ?? null,
-    byX: state?.byX ?? 0,
-    over,
-    handlers: (block: BenchBlock) => ({
+  const handlers = useCallback((block: BenchBlock) => {
+    const place = (byX: number) => {
+      const { scale: present } = latest.current;
+      return windowAt(present, present.xOf(block.start) + 2 + byX);
+    };
+    const end = () => {
+      dragged.current = null;
+      setId(null);
+      setOver(null);
+      line.current?.style.removeProperty('--dragged-by');
+    };
+    return {
       onPointerDown: (event: PointerEvent<HTMLButtonElement>) => {
         event.currentTarget.setPointerCapture(event.pointerId);
-        moved.current = false;
-        setState({ id: block.id, fromX: event.clientX, byX: 0 });
+        isMoved.current = false;
+        dragged.current = { fromX: event.clientX, byX: 0 };
+        setId(block.id);
       },
       onPointerMove: (event: PointerEvent<HTMLButtonElement>) => {
-        if (!state) return;
-        const byX = event.clientX - state.fromX;
-        if (Math.abs(byX) > 6) moved.current = true;
-        setState({ ...state, byX });
-        setOver(moved.current ? place(block, byX) : null);
+        if (!dragged.current) return;
+        const byX = event.clientX - dragged.current.fromX;
+        dragged.current.byX = byX;
+        if (Math.abs(byX) > LEAST_MOVE_PX) isMoved.current = true;
+        line.current?.style.setProperty('--dragged-by', `${byX}px`);
+        const target = isMoved.current ? place(byX) : null;
+        setOver((before) => (before?.start === target?.start ? before : target));
       },
       onPointerUp: () => {
-        const target = state && moved.current ? place(block, state.byX) : null;
-        setState(null);
-        setOver(null);
-        if (target && !(block.start >= target.start && block.start < target.end)) onMove(block, target);
+        const target = dragged.current && isMoved.current ? place(dragged.current.byX) : null;
+        end();
+        if (target && !(block.start >= target.start && block.start < target.end)) latest.current.onMove(block, target);
       },
-      onPointerCancel: () => {
-        setState(null);
-        setOver(null);
-      },
+      onPointerCancel: end,
       onClickCapture: (event: { stopPropagation(): void; preventDefault(): void }) => {
-        if (moved.current) event.stopPropagation();
+        if (isMoved.current) event.stopPropagation();
       },
-    }),
-  };
+    };
+  }, []);
+  return { line, id, over, handlers };
+}
+
+/** The hours of work of a day that are nearest to a place on the line; null beyond its days. */
+function windowAt(scale: LineScale, x: number): (Stretch & { x: number }) | null {
+  const day = scale.days[Math.floor(x / scale.dayWidth)];
+  if (!day) return null;
+  return [...day.windows].sort((a, b) => distance(a, x) - distance(b, x))[0] ?? null;
 }
 
 const distance = (window: { x: number; width: number }, x: number): number =>
