@@ -87,7 +87,7 @@ function Runner(props: { bench: Bench; schedule: BenchSchedule; job: BenchJob })
         {timerWords(stepRun ? workedMs(stepRun, now) : 0)}
       </div>
       <p className={styles.planned}>
-        planned {job.task.fixed ? Math.round(entry?.expectedMinutes ?? job.task.runMinutes) : job.task.runMinutes} min
+        {plannedWords(job.task.fixed && entry ? Math.round(entry.expectedMinutes) : job.task.runMinutes, people)}
         {isRunning && stepRun.by !== '' ? `, ${stepRun.by} is at it` : ''}
         {stepRun?.state === 'paused' ? ', paused' : ''}
         {isDone ? `, done ${clock(job.doneAt ?? bench.problem.now)}` : ''}
@@ -177,6 +177,10 @@ function Runner(props: { bench: Bench; schedule: BenchSchedule; job: BenchJob })
     </main>
   );
 }
+
+/** What was planned of it: "planned 16 min"; with several people the time of each. */
+const plannedWords = (minutes: number, people: number): string =>
+  people === 1 ? `planned ${minutes} min` : `planned ${minutes} min of hands, ${Math.ceil(minutes / people)} each`;
 
 /** What dries till when; nothing where it does not dry. */
 function Dries({ own, now }: { own: Drying | undefined; now: number }) {

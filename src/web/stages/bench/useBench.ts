@@ -1,9 +1,8 @@
-import { dateAfter } from '@core/calendar/localDates';
 import { MS_PER_MINUTE } from '@core/kernel/units';
 import type { Plan } from '@core/plan/computePlan';
 import { taskIdOf } from '@core/schedule/benchJobs';
 import { type Bench, benchOfPlan } from '@core/schedule/benchOfPlan';
-import { type BenchSchedule, isBetter, type Stretch } from '@core/schedule/benchProblem';
+import { type BenchSchedule, isBetter } from '@core/schedule/benchProblem';
 import type { WetDay } from '@core/schedule/ifItRains';
 import { firstSchedule } from '@core/schedule/improveSchedule';
 import { lowerBound } from '@core/schedule/lowerBound';
@@ -12,18 +11,13 @@ import { type KeptPlace, replan } from '@core/schedule/replan';
 import { type TaskGraph, taskGraph } from '@core/schedule/taskGraph';
 import { type ScheduleFault, verifySchedule } from '@core/schedule/verifySchedule';
 import type { Help } from '@core/schedule/whatHelps';
-import { minuteOf } from '@core/schedule/workerWindows';
-import { usualEvening } from '@core/state/workshop';
-import { proxy, type Remote, wrap } from 'comlink';
 import { useEffect, useMemo, useRef, useState } from 'react';
 import { usePlan } from '../../app/projectStore';
-import type { ScheduleWork } from '../../workers/schedule.worker';
+import { useScheduleSearch } from './useScheduleSearch';
+import { useWetDays } from './useWetDays';
 
 /** The plan moves on with the clock in steps of this, so that it stands still while it is read. */
 const STEP_MS = 5 * MS_PER_MINUTE;
-const DAYS_OF_A_WEEK = 7;
-/** How far ahead it is asked what a wet day would change: further nobody knows the weather. */
-const DAYS_OF_WEATHER = 10;
 
 /** The bench as it is shown. */
 export interface BenchState {
@@ -49,14 +43,6 @@ export interface BenchState {
   /** What becomes of the plan when a day that it counts on turns out wet. */
   wetDays: readonly WetDay[];
   stop: () => void;
-}
-
-let worker: Remote<ScheduleWork> | null = null;
-function scheduleWorker(): Remote<ScheduleWork> {
-  worker ??= wrap<ScheduleWork>(
-    new Worker(new URL('../../workers/schedule.worker.ts', import.meta.url), { type: 'module' }),
-  );
-  return worker;
 }
 
 /**
@@ -86,53 +72,9 @@ export function useBench(isSearching = true): BenchState {
       ? replan(bench.problem, base, graph)
       : { schedule: firstSchedule(bench.problem, graph).schedule, moved: 0 };
   }, [bench, graph, kept]);
-  const [found, setFound] = useState<{ bench: Bench; schedule: BenchSchedule } | null>(null);
-  // What the search has so far is shown when it ends, or is stopped: a list that changes under the finger is pressed wrong.
-  const soFar = useRef<{ bench: Bench; schedule: BenchSchedule } | null>(null);
-  const [progress, setProgress] = useState<number | null>(null);
-  const [helps, setHelps] = useState<readonly Help[]>([]);
-  const [wet, setWet] = useState<{ bench: Bench; days: readonly WetDay[] } | null>(null);
-  useEffect(() => {
-    if (!isSearching) return;
-    let current = true;
-    const take = (schedule: BenchSchedule) => {
-      if (current && verifySchedule(bench.problem, schedule).length === 0) setFound({ bench, schedule });
-    };
-    setProgress(0);
-    const searcher = scheduleWorker();
-    searcher
-      .improve(
-        bench.problem,
-        proxy((share, best) => {
-          if (!current) return;
-          setProgress(share);
-          soFar.current = { bench, schedule: best };
-        }),
-      )
-      .then(async (best) => {
-        if (!current || !best) return;
-        take(best);
-        setProgress(null);
-        const evenings = new Map<string, Stretch>();
-        for (let n = 0; n < DAYS_OF_A_WEEK; n += 1) {
-          const date = dateAfter(bench.from, n);
-          const at = (minute: number) => minuteOf(date, minute, rows.project.timeZone);
-          evenings.set(date, { start: at(usualEvening.fromMinute), end: at(usualEvening.toMinute) });
-        }
-        const told = await searcher.helps(bench.problem, bench.from, evenings, best);
-        if (current) setHelps(told);
-      })
-      .catch(() => {
-        // A worker that broke is begun anew with the next question; the plan that is shown stands.
-        worker = null;
-        if (current) setProgress(null);
-      });
-    return () => {
-      current = false;
-      void searcher.stop();
-    };
-  }, [bench, isSearching, rows.project.timeZone]);
-  const other = found?.bench === bench && isBetter(found.schedule.score, first.schedule.score) ? found.schedule : null;
+  const { timeZone } = rows.project;
+  const search = useScheduleSearch(bench, timeZone, isSearching);
+  const other = search.found && isBetter(search.found.score, first.schedule.score) ? search.found : null;
   const schedule = kept === null ? (other ?? first.schedule) : first.schedule;
   const pinned = useMemo(
     () => new Set(kept?.filter(({ isPinned }) => isPinned).map(({ taskId }) => taskId) ?? []),
@@ -142,25 +84,7 @@ export function useBench(isSearching = true): BenchState {
   useEffect(() => {
     before.current = keptOf(schedule);
   }, [schedule]);
-  useEffect(() => {
-    if (!isSearching || progress !== null) return;
-    let current = true;
-    const { timeZone } = rows.project;
-    const days = new Map<string, Stretch>();
-    for (let n = 0; n < DAYS_OF_WEATHER; n += 1) {
-      const date = dateAfter(bench.from, n);
-      days.set(date, { start: minuteOf(date, 0, timeZone), end: minuteOf(dateAfter(date, 1), 0, timeZone) });
-    }
-    scheduleWorker()
-      .ifWet(bench.problem, schedule, pinned, days)
-      .then((told) => {
-        if (current) setWet({ bench, days: told });
-      })
-      .catch(() => undefined);
-    return () => {
-      current = false;
-    };
-  }, [bench, schedule, pinned, isSearching, progress, rows.project]);
+  const wetDays = useWetDays(bench, { schedule, pinned }, timeZone, isSearching && search.progress === null);
   const faults = useMemo(() => verifySchedule(bench.problem, schedule), [bench, schedule]);
   const bound = useMemo(() => lowerBound(bench.problem, graph), [bench, graph]);
   return {
@@ -172,16 +96,11 @@ export function useBench(isSearching = true): BenchState {
     keptId: keptRow?.id ?? null,
     moved: kept === null ? 0 : first.moved,
     better: kept === null ? null : other,
-    progress,
+    progress: search.progress,
     bound,
-    helps,
-    wetDays: wet?.bench === bench ? wet.days : [],
-    stop: () => {
-      void scheduleWorker().stop();
-      setProgress(null);
-      const best = soFar.current;
-      if (best?.bench === bench && verifySchedule(bench.problem, best.schedule).length === 0) setFound(best);
-    },
+    helps: search.helps,
+    wetDays,
+    stop: search.stop,
   };
 }
 

@@ -1,9 +1,11 @@
+import { coatings } from '@core/catalog/coatings';
 import type { Finding } from '@core/kernel/finding';
 import { formatMinutes } from '@core/kernel/formatMinutes';
 import { explainStep } from '@core/plan/why/explainStep';
+import { coatingOfLayer } from '@core/recipe/recipeBody';
 import { cautionsAt } from '@core/recipe/recipeFindings';
 import { mendings } from '@core/recipe/setbacks.data';
-import { setbackProblems } from '@core/state/setback';
+import { isSetback, wrongsAt } from '@core/recipe/wentWrong';
 import type { Step } from '@core/state/step';
 import { Button } from 'antd';
 import { useState } from 'react';
@@ -253,10 +255,14 @@ function WentWrong(props: { layerId: string; coat: number; recipe: RecipeAccess 
         </Button>
       </p>
     );
+  // Paper and film are not laid again like paint: what goes wrong with them is said at the bench.
+  const coatingId = coatingOfLayer(recipe.row.body, layerId);
+  const problems = wrongsAt('coat', coatings.find(coatingId ?? '')?.group ?? null).filter(isSetback);
+  if (problems.length === 0) return null;
   return (
     <fieldset className={styles.wrong}>
       <legend>Went wrong?</legend>
-      {setbackProblems.map((problem) => (
+      {problems.map((problem) => (
         <Button
           key={problem}
           size="small"
