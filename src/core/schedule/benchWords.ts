@@ -3,6 +3,7 @@ import { formatMinutes } from '../kernel/formatMinutes';
 import type { BenchJob } from './benchJobs';
 import type { Minute } from './benchProblem';
 import type { ChainLink, DecidingChain } from './decidingChain';
+import type { NoHourOutdoors } from './noHourOutdoors';
 import type { NotThere } from './whyNotThere';
 
 /** How a temperature, and a difference of two, are said in the project's units. */
@@ -35,6 +36,17 @@ export function againstWords(against: AgainstCoating, words: TemperatureWords): 
       return against satisfies never;
   }
 }
+
+/** What mostly forbids the hours in the open, to be read after "mostly since". */
+export const mostlyWords: Readonly<Record<NoHourOutdoors['mostly'], string>> = {
+  cold: 'it is too cold',
+  hot: 'it is too hot',
+  damp: 'it is too damp',
+  dew: 'dew falls on it',
+  wind: 'it is too windy',
+  rain: 'it rains',
+  night: 'the nights after it are too cold',
+};
 
 /** Minutes as hours and days, the way a wait is said: "45 min", "4 h", "3 days". */
 export function waitWords(minutes: number): string {

@@ -80,7 +80,7 @@ function BlockLine(props: {
           </p>
         ))}
         <small className="muted">
-          {handsWords(block.end - block.start)}
+          {block.end > block.start ? handsWords(block.end - block.start) : 'takes no planned time'}
           {block.setUpMinutes + block.cleanUpMinutes > 0
             ? `, ${handsWords(block.setUpMinutes + block.cleanUpMinutes)} of it to set up and clean`
             : ''}

@@ -1,10 +1,13 @@
 import { formatMinutes } from '@core/kernel/formatMinutes';
-import { decidesWords, waitWords } from '@core/schedule/benchWords';
+import type { BenchJob } from '@core/schedule/benchJobs';
+import { decidesWords, mostlyWords, waitWords } from '@core/schedule/benchWords';
 import { capUse } from '@core/schedule/busyHours';
 import type { DecidingChain } from '@core/schedule/decidingChain';
+import { noHourOutdoors } from '@core/schedule/noHourOutdoors';
+import { Button } from 'antd';
 import { useMemo } from 'react';
 import { Link } from 'react-router';
-import { usePlan, useRows } from '../../app/projectStore';
+import { useCommands, usePlan, useRows } from '../../app/projectStore';
 import styles from './bench.module.css';
 import type { BenchState } from './useBench';
 import { useMoments } from './useMoments';
@@ -58,19 +61,51 @@ function inHand({ problem }: BenchState['bench'], end: number): string {
   return `${days} ${days === 1 ? 'day' : 'days'}`;
 }
 
-/** What found no time, and what can be done about it. */
+/** What found no time, why, and what can be done about it. */
 function Unlaid({ state }: { state: BenchState }) {
   const { bench, schedule } = state;
   const jobs = schedule.unlaid.flatMap((id) => bench.jobs.get(id) ?? []);
-  const weather = jobs.filter(({ task }) => task.hoursKey !== null);
+  const outdoors = jobs.find(({ task }) => task.hoursKey !== null);
   const hasHours = bench.problem.workers.some(({ windows }) => windows.length > 0);
+  if (hasHours && outdoors) return <NoHour state={state} job={outdoors} />;
   return (
     <p className={styles.warn} role="alert">
-      {!hasHours
-        ? 'Nobody has hours to work: say when you work under Hours and places.'
-        : weather.length > 0
-          ? `${weather[0]?.title}: no hour outdoors allows it in the ${bench.days} days ahead. Say that there is a roof to spray under, or type a better forecast, under Hours and places; or lay it with a brush in its recipe.`
-          : `${jobs[0]?.title}: what it waits for never leaves it time. Give it more hours under Hours and places.`}
+      {hasHours
+        ? `${jobs[0]?.title}: what it waits for never leaves it time. Give it more hours under `
+        : 'Nobody has hours to work: say when you work under '}
+      <Link to="hours">Hours and places</Link>.
+    </p>
+  );
+}
+
+/** No hour in the open allows it: what forbids them, whether a roof would do, and the ways on. */
+function NoHour({ state, job }: { state: BenchState; job: BenchJob }) {
+  const { bench } = state;
+  const { project } = useRows();
+  const { run } = useCommands();
+  const { workshop } = project;
+  const why = useMemo(
+    () => noHourOutdoors(bench.forecast, job.step?.limits ?? null, workshop, { from: bench.from, days: bench.days }),
+    [bench, job, workshop],
+  );
+  const recipeId = job.subject?.recipeId;
+  return (
+    <p className={styles.warn} role="alert">
+      <b>{job.title}</b>: no hour outdoors allows it in the {bench.days} days ahead
+      {why ? `, mostly since ${mostlyWords[why.mostly]}. ` : ' within your hours. '}
+      {why?.roofHelps && (
+        <Button
+          size="small"
+          onClick={() =>
+            run('editProject', { id: project.id, values: { workshop: { ...workshop, hasShelter: true } } })
+          }
+        >
+          There is a roof to spray under
+        </Button>
+      )}
+      {why && !why.roofHelps && 'A roof would not change that; warmer weeks, or a brush, would. '}
+      {recipeId && <Link to={`../makeover/${recipeId}`}>Lay it another way</Link>} ·{' '}
+      <Link to="hours">Type a better forecast, or other hours</Link>
     </p>
   );
 }

@@ -179,8 +179,12 @@ function Runner(props: { bench: Bench; schedule: BenchSchedule; job: BenchJob })
 }
 
 /** What was planned of it: "planned 16 min"; with several people the time of each. */
-const plannedWords = (minutes: number, people: number): string =>
-  people === 1 ? `planned ${minutes} min` : `planned ${minutes} min of hands, ${Math.ceil(minutes / people)} each`;
+function plannedWords(minutes: number, people: number): string {
+  if (minutes === 0) return 'no time planned for it';
+  return people === 1
+    ? `planned ${minutes} min`
+    : `planned ${minutes} min of hands, ${Math.ceil(minutes / people)} each`;
+}
 
 /** What dries till when; nothing where it does not dry. */
 function Dries({ own, now }: { own: Drying | undefined; now: number }) {

@@ -1,7 +1,7 @@
 import type { StepRunRow } from '@core/model/rows';
 import { type BenchJob, taskIdOf } from '@core/schedule/benchJobs';
 import { handsWords } from '@core/schedule/benchWords';
-import { type BenchDay, withinMinutes } from '@core/schedule/eveningsOf';
+import { type BenchBlock, type BenchDay, withinMinutes } from '@core/schedule/eveningsOf';
 import { toFetch } from '@core/schedule/toFetch';
 import { useMemo } from 'react';
 import { useLocale, usePlan, useRows } from '../../app/projectStore';
@@ -35,9 +35,12 @@ export function Tonight(props: {
   const plan = usePlan();
   const runs = useMemo(() => new Map(stepRuns.map((run) => [taskIdOf(run), run])), [stepRuns]);
   const nowMs = useTick([...runs.values()].some((run) => run.state === 'running'));
-  const next = days.find(({ blocks }) => blocks.some(({ end }) => end > now));
+  const isAhead = ({ start, end, tasks }: BenchBlock) =>
+    end > now || (start >= now && tasks.some(({ job }) => job.subject !== null && job.doneAt === null));
+  const next = days.find((day) => day.blocks.some(isAhead));
   if (!next) return null;
-  const blocks = next.blocks.filter(({ end }) => end > now);
+  // What takes no planned time is to be done all the same: an old finish is tested for lead before anything else.
+  const blocks = next.blocks.filter(isAhead);
   const listed = new Set(blocks.flatMap(({ tasks }) => tasks.map(({ job }) => job.task.id)));
   const spare = withinMinutes(schedule, bench.jobs, now, SPARE_MINUTES).filter(({ task }) => !listed.has(task.id));
   const first = blocks[0];
