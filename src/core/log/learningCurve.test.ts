@@ -56,7 +56,8 @@ describe('how much quicker a thing is done again', () => {
     expect(learningRateOf([...same(5), { expected: 0, actual: 9 }, { expected: 9, actual: 0 }])).toBeNull();
     expect(trendWords(learningRateOf(same(6)))).toBe('');
     expect(trendWords(null)).toBe('');
+    expect(trendWords(1.05)).toBe('');
     expect(trendWords(0.914)).toBe('getting quicker: done twice as often, it takes 91 % of the time');
-    expect(trendWords(1.08)).toBe('getting slower: done twice as often, it takes 108 % of the time');
+    expect(trendWords(1.1)).toBe('getting slower: done twice as often, it takes 110 % of the time');
   });
 });

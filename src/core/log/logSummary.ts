@@ -5,7 +5,7 @@ import { factorOf } from './learnFactors';
 import { learningRateOf } from './learningCurve';
 
 /** A trend smaller than this is none. */
-const LEAST_TREND = 0.03;
+const LEAST_TREND = 0.08;
 
 /** How planned and actual minutes stand to each other, of one kind of work or one project. */
 export interface LogSum {
