@@ -1,5 +1,11 @@
 import { rmSync, writeFileSync } from 'node:fs';
+import { withFinds } from '@core/model/finds';
+import type { StoredRows } from '@core/model/rows';
+import { computePlan } from '@core/plan/computePlan';
+import { taskIdOf } from '@core/schedule/benchJobs';
+import { dryingOfRuns } from '@core/schedule/dryingOfRuns';
 import ICAL from 'ical.js';
+import { By, until } from 'selenium-webdriver';
 import { afterAll, describe, expect, it } from 'vitest';
 import { Person } from './lib/browser';
 import { demoAndPerson } from './lib/demo';
@@ -172,6 +178,37 @@ describe('a step that does not go as planned, on a phone', () => {
     const run = stepRuns.find(({ logId }) => logId === added[0]?.id);
     expect(run).toMatchObject({ state: 'done' });
     expect(run?.stretches).toHaveLength(2);
+  });
+});
+
+describe('what dries', () => {
+  it('rings when it may be touched, wherever in the project one is, and without a signal', async () => {
+    const snapshot = async () => (await euporia.json(`/api/projects/${attic}/snapshot`)) as StoredRows;
+    const before = await snapshot();
+    const done = new Set(before.stepRuns.filter(({ state }) => state === 'done').map(({ stepId }) => stepId));
+    const coat = before.benchPlans[0]?.placed.find(({ stepId }) => stepId.startsWith('coat:') && !done.has(stepId));
+    const { atMs: _at, untilMs: _until, pinned: _pinned, ...subject } = coat ?? expect.fail('no coat is planned');
+    const atMs = Date.now();
+    const step = { ...subject, id: crypto.randomUUID(), what: 'A coat', people: 1, by: '' };
+    await euporia.act(attic, 'finishStep', { ...step, atMs, entry: null });
+    const rows = withFinds(await snapshot());
+    const drying = dryingOfRuns(computePlan(rows, atMs), atMs).find(({ taskId }) => taskId === taskIdOf(step));
+    await person.goto(`${euporia.address}/p/${attic}/hunt`);
+    await person.seeText('At the till');
+    await person.offline(true);
+    // A minute after it is dry to touch, by the device's own clock.
+    await person.driver.executeScript(
+      'const now = Date.now; const by = arguments[0]; Date.now = () => now() + by;',
+      (drying?.touch ?? 0) * 60_000 - Date.now() + 60_000,
+    );
+    const rung = until.elementLocated(By.xpath('//*[@role="alert"][contains(., "dry to touch")]'));
+    const words = await (await person.driver.wait(rung, 45_000)).getText();
+    expect(words).toContain(drying?.rowName);
+    await person.press('Good');
+    expect(await person.count('//*[@role="alert"][contains(., "dry to touch")]')).toBe(0);
+    await person.offline(false);
+    await euporia.act(attic, 'reopenStep', { runId: step.id });
+    await person.goto(`${euporia.address}/p/${attic}/hunt`);
   });
 });
 
