@@ -76,7 +76,7 @@ try {
   await take('bench', `${attic}/bench`, 'Drying line', async () => {
     await person.notText('Stop looking');
     await person.seeText('What would help');
-    await person.driver.executeScript('window.scrollTo(0, 150)');
+    await person.driver.executeScript('window.scrollTo(0, 90)');
     await person.driver.sleep(400);
   });
   await take('log', `${nook}/bench/log`, 'What it teaches', async () => {

@@ -52,6 +52,7 @@ export function Tonight(props: {
       ? 'Tonight'
       : 'Today'
     : upperFirst(dayWords((first?.start ?? now) * 60_000, now * 60_000, locale.timeZone));
+  const nameOf = ({ task }: BenchJob) => bench.rows.find(({ id }) => id === task.rowId)?.name ?? '';
   let number = 0;
   return (
     <section className={styles.tonight} aria-label="What is next">
@@ -87,7 +88,7 @@ export function Tonight(props: {
                       {job.color && <Swatch color={job.color} />} {job.title}
                     </b>
                     <small className="muted">
-                      {bench.rows.find(({ id }) => id === job.task.rowId)?.name}
+                      {nameOf(job)}
                       {job.hint ? `. ${job.hint}` : ''}
                     </small>
                     <NotHere missing={toFetch(plan, job)} />
@@ -112,7 +113,10 @@ export function Tonight(props: {
             {spare.slice(0, MOST_SPARE).map((job) => (
               <li key={job.task.id}>
                 <button type="button" onClick={() => props.onOpen(job)}>
-                  {job.title} <small className="muted">{job.task.runMinutes} min</small>
+                  {job.title}{' '}
+                  <small className="muted">
+                    {nameOf(job)}, {job.task.runMinutes} min
+                  </small>
                 </button>
               </li>
             ))}
