@@ -1,5 +1,6 @@
 import { dateAfter } from '../calendar/localDates';
 import { type AirLimits, coatingHours } from '../calendar/weather/coatingHours';
+import type { PlaceOutdoors } from '../calendar/weather/placeOutdoors';
 import type { Forecast } from '../calendar/weather/weatherHour';
 import type { Stretch } from './benchProblem';
 import { minuteOf } from './workerWindows';
@@ -8,7 +9,7 @@ import { minuteOf } from './workerWindows';
 export function goodHours(
   forecast: Forecast,
   limits: AirLimits | null,
-  place: { latitude: number; hasShelter: boolean },
+  place: PlaceOutdoors,
   { from, days, timeZone }: { from: string; days: number; timeZone: string },
 ): Stretch[] {
   const stretches: Stretch[] = [];

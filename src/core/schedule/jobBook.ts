@@ -1,5 +1,5 @@
 import { dateAfter } from '../calendar/localDates';
-import { climateRegions } from '../calendar/weather/climateRegions.data';
+import { placeOutdoors } from '../calendar/weather/placeOutdoors';
 import type { Forecast } from '../calendar/weather/weatherHour';
 import { dayBegins, localDate } from '../calendar/zonedTime';
 import { MS_PER_DAY, MS_PER_MINUTE } from '../kernel/units';
@@ -144,10 +144,9 @@ export class JobBook {
   hoursKey({ limits }: Step): string {
     const key = JSON.stringify(limits);
     if (!this.hours.has(key)) {
-      const { region, isSouthern, hasShelter } = this.plan.rows.project.workshop;
-      const latitude = climateRegions[region].latitude * (isSouthern ? -1 : 1);
+      const place = placeOutdoors(this.plan.rows.project.workshop);
       const stretch = { from: this.today, days: this.days, timeZone: this.timeZone };
-      this.hours.set(key, goodHours(this.forecast, limits, { latitude, hasShelter }, stretch));
+      this.hours.set(key, goodHours(this.forecast, limits, place, stretch));
     }
     return key;
   }

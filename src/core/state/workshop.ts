@@ -43,6 +43,8 @@ export interface Workshop extends WorkingHours {
   isSouthern: boolean;
   /** Whether what must be sprayed in the open can be done under a roof: a garage with its door open, a porch. */
   hasShelter: boolean;
+  /** Whether what was sprayed is carried in when it is dry to touch; nobody said it of older projects: it stays outside. */
+  carriesIn?: boolean | undefined;
 }
 
 /** An evening at the bench, and a table to dry on, as they are usual (modelling choices). */

@@ -1,6 +1,7 @@
 import { dewPointC } from '../climate';
 import { dateAfter } from '../localDates';
 import { daylight } from './daylight';
+import type { PlaceOutdoors } from './placeOutdoors';
 import type { Forecast, WeatherHour } from './weatherHour';
 
 /** What a coating asks of the air while it is worked and dries; °C, percent, m/s. */
@@ -40,6 +41,8 @@ const USUAL_WIND_M_PER_S = 4.47;
 const DAMPEST_PERCENT = 85;
 /** Rain this soon after spoils a fresh film; hours (common practice, from memory). */
 const RAIN_WITHIN_HOURS = 4;
+/** What is carried in is dry to touch by then; hours (common practice, from memory). */
+const CARRIED_IN_HOURS = 2;
 /** The film is tender this long; hours (common practice, from memory). */
 const NIGHT_HOURS = 12;
 /** Dew is off two hours after sunrise, and falls again two hours before sunset (common practice, from memory). */
@@ -50,27 +53,26 @@ const round = (value: number): number => Math.round(value * 10) / 10;
 /**
  * What speaks against coating in the open in each hour of a local day.
  * @param limits of the coating; null where only light and rain count
- * @param latitude degrees, negative in the south
- * @param hasShelter under a roof that is open to a side neither rain nor wind counts
  */
 export function coatingHours(
   date: string,
   forecast: Forecast,
   limits: AirLimits | null,
-  { latitude, hasShelter }: { latitude: number; hasShelter: boolean },
+  place: PlaceOutdoors,
 ): CoatingHour[] {
+  const { latitude, hasShelter, carriesIn } = place;
   const { riseMinute, setMinute } = daylight(date, latitude);
+  const rainHours = carriesIn ? CARRIED_IN_HOURS : RAIN_WITHIN_HOURS;
   const hours = [...forecast(date).hours, ...forecast(dateAfter(date, 1)).hours];
   return hours.slice(0, 24).map((present, hour): CoatingHour => {
     const against: AgainstCoating[] = [];
     if (hour * 60 < riseMinute + DEW_MINUTES || (hour + 1) * 60 > setMinute - DEW_MINUTES)
       against.push({ kind: 'dark' });
     if (!hasShelter) {
-      const until = hours.slice(hour, hour + 1 + RAIN_WITHIN_HOURS).findIndex(({ rainMm }) => rainMm > 0);
+      const until = hours.slice(hour, hour + 1 + rainHours).findIndex(({ rainMm }) => rainMm > 0);
       if (until >= 0) against.push({ kind: 'rain', inHours: until });
     }
-    if (limits)
-      against.push(...againstLimits(present, hours.slice(hour + 1, hour + 1 + NIGHT_HOURS), limits, hasShelter));
+    if (limits) against.push(...againstLimits(present, hours.slice(hour + 1, hour + 1 + NIGHT_HOURS), limits, place));
     const isOnlyDamp = (one: AgainstCoating) => one.kind === 'damp' && one.percent <= DAMPEST_PERCENT;
     return {
       date,
@@ -85,7 +87,7 @@ function againstLimits(
   { airC, humidityPercent, windMPerS }: WeatherHour,
   night: readonly WeatherHour[],
   limits: AirLimits,
-  hasShelter: boolean,
+  { hasShelter, carriesIn }: PlaceOutdoors,
 ): AgainstCoating[] {
   const against: AgainstCoating[] = [];
   if (airC < limits.minimumC) against.push({ kind: 'cold', airC, leastC: limits.minimumC });
@@ -99,7 +101,7 @@ function againstLimits(
   const most = limits.windLimitMPerS ?? USUAL_WIND_M_PER_S;
   if (!hasShelter && windMPerS > most) against.push({ kind: 'wind', windMPerS, most });
   const lowC = Math.min(...night.map((hour) => hour.airC));
-  if (limits.nightMinimumC !== null && lowC < limits.nightMinimumC)
+  if (!carriesIn && limits.nightMinimumC !== null && lowC < limits.nightMinimumC)
     against.push({ kind: 'night', lowC: round(lowC), leastC: limits.nightMinimumC });
   return against;
 }

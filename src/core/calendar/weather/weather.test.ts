@@ -30,7 +30,7 @@ const spray: AirLimits = {
   nightMinimumC: 10,
   windLimitMPerS: 4.47,
 };
-const place = { latitude: 45, hasShelter: false };
+const place = { latitude: 45, hasShelter: false, carriesIn: false };
 const JUNE = '2026-06-01';
 const goodOf = (forecast: Forecast, limits: AirLimits | null = spray, where = place) =>
   coatingHours(JUNE, forecast, limits, where).flatMap(({ hour: at, against }) => (against.length === 0 ? [at] : []));
@@ -100,6 +100,17 @@ describe('hours for coating in the open', () => {
     expect(goodOf(wet)).toEqual([]);
     expect(goodOf(wet, spray, { ...place, hasShelter: true }).length).toBeGreaterThan(8);
     expect(goodOf(steady({ airC: 5 }), spray, { ...place, hasShelter: true })).toEqual([]);
+  });
+
+  it('what is carried in does not mind the night, and rain only until it is dry to touch', () => {
+    const inside = { ...place, carriesIn: true };
+    const nights = Object.fromEntries([20, 21, 22, 23].map((at) => [`${JUNE} ${at}`, { airC: 4 }]));
+    expect(whyAt(13, steady({}, nights))).toEqual(['night']);
+    expect(goodOf(steady({}, nights), spray, inside)).toContain(13);
+    const shower = steady({}, { [`${JUNE} 16`]: { rainMm: 2 } });
+    expect(goodOf(shower)).not.toContain(13);
+    expect(goodOf(shower, spray, inside)).toContain(13);
+    expect(goodOf(shower, spray, inside)).not.toContain(14);
   });
 
   it('without limits of a product only light and rain count', () => {

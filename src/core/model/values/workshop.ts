@@ -32,4 +32,5 @@ export const workshopSchema = z.strictObject({
   region: keyOf(climateRegions),
   isSouthern: yesNo,
   hasShelter: yesNo,
+  carriesIn: yesNo.optional(),
 }) satisfies z.ZodType<Workshop>;

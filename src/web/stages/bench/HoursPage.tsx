@@ -110,6 +110,12 @@ export function HoursPage() {
           <Checkbox checked={workshop.hasShelter} onChange={(event) => set({ hasShelter: event.target.checked })}>
             There is a roof to spray under: a garage with its door open, a porch
           </Checkbox>
+          <Checkbox
+            checked={workshop.carriesIn ?? false}
+            onChange={(event) => set({ carriesIn: event.target.checked })}
+          >
+            What was sprayed is carried in when it is dry to touch, so that cold nights do not count; not into a bedroom
+          </Checkbox>
           <SideBySide across={2}>
             <Choice<RegionKind>
               label="Kind of climate"

@@ -1,9 +1,10 @@
+import { placeOutdoors } from '@core/calendar/weather/placeOutdoors';
 import { formatMinutes } from '@core/kernel/formatMinutes';
 import type { BenchJob } from '@core/schedule/benchJobs';
 import { decidesWords, mostlyWords, waitWords } from '@core/schedule/benchWords';
 import { capUse } from '@core/schedule/busyHours';
 import type { DecidingChain } from '@core/schedule/decidingChain';
-import { noHourOutdoors } from '@core/schedule/noHourOutdoors';
+import { type NoHourOutdoors, noHourOutdoors } from '@core/schedule/noHourOutdoors';
 import { Button } from 'antd';
 import { useMemo } from 'react';
 import { Link } from 'react-router';
@@ -85,29 +86,38 @@ function NoHour({ state, job }: { state: BenchState; job: BenchJob }) {
   const { run } = useCommands();
   const { workshop } = project;
   const why = useMemo(
-    () => noHourOutdoors(bench.forecast, job.step?.limits ?? null, workshop, { from: bench.from, days: bench.days }),
+    () =>
+      noHourOutdoors(bench.forecast, job.step?.limits ?? null, placeOutdoors(workshop), {
+        from: bench.from,
+        days: bench.days,
+      }),
     [bench, job, workshop],
   );
   const recipeId = job.subject?.recipeId;
+  const helps = why?.helps;
   return (
     <p className={styles.warn} role="alert">
       <b>{job.title}</b>: no hour outdoors allows it in the {bench.days} days ahead
       {why ? `, mostly since ${mostlyWords[why.mostly]}. ` : ' within your hours. '}
-      {why?.roofHelps && (
+      {helps && (
         <Button
           size="small"
-          onClick={() =>
-            run('editProject', { id: project.id, values: { workshop: { ...workshop, hasShelter: true } } })
-          }
+          onClick={() => run('editProject', { id: project.id, values: { workshop: { ...workshop, ...helps } } })}
         >
-          There is a roof to spray under
+          {helpsWords(helps)}
         </Button>
       )}
-      {why && !why.roofHelps && 'A roof would not change that; warmer weeks, or a brush, would. '}
+      {why && !helps && 'Neither a roof nor carrying it in would change that; warmer weeks, or a brush, would. '}
       {recipeId && <Link to={`../makeover/${recipeId}`}>Lay it another way</Link>} ·{' '}
       <Link to="hours">Type a better forecast, or other hours</Link>
     </p>
   );
+}
+
+/** What would leave an hour outdoors, as somebody says that it is so. */
+function helpsWords({ hasShelter, carriesIn }: NonNullable<NoHourOutdoors['helps']>): string {
+  if (!carriesIn) return 'There is a roof to spray under';
+  return hasShelter ? 'There is a roof, and it is carried in to dry' : 'It is carried in to dry';
 }
 
 /** Why evenings stay empty while things are late: the brief gives only so many hours a week. */

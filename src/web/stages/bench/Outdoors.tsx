@@ -1,5 +1,5 @@
-import { climateRegions } from '@core/calendar/weather/climateRegions.data';
 import { coatingHours } from '@core/calendar/weather/coatingHours';
+import { placeOutdoors } from '@core/calendar/weather/placeOutdoors';
 import { againstWords } from '@core/schedule/benchWords';
 import { useMemo } from 'react';
 import { useRows } from '../../app/projectStore';
@@ -14,18 +14,18 @@ export function Outdoors(props: { scale: LineScale; state: BenchState; isName?: 
   const { project } = useRows();
   const words = useTemperatureWords();
   const [key] = [...bench.problem.hours.keys()];
-  const { region, isSouthern, hasShelter } = project.workshop;
+  const { workshop } = project;
   const days = useMemo(() => {
     if (key === undefined) return [];
-    const latitude = climateRegions[region].latitude * (isSouthern ? -1 : 1);
+    const place = placeOutdoors(workshop);
     return props.scale.days.map(({ date }) => {
-      const hours = coatingHours(date, bench.forecast, JSON.parse(key), { latitude, hasShelter });
+      const hours = coatingHours(date, bench.forecast, JSON.parse(key), place);
       const good = hours.filter(({ against }) => against.length === 0);
       // What speaks against the middle of the day tells most.
       const noon = hours[13]?.against.filter((one) => one.kind !== 'dark') ?? [];
       return { date, good, why: noon[0] ?? hours[13]?.against[0] ?? null, source: bench.forecast(date).source };
     });
-  }, [key, props.scale, bench, region, isSouthern, hasShelter]);
+  }, [key, props.scale, bench, workshop]);
   if (key === undefined) return null;
   if (props.isName)
     return (

@@ -1,6 +1,6 @@
 import { dateAfter } from '@core/calendar/localDates';
-import { climateRegions } from '@core/calendar/weather/climateRegions.data';
 import { type AirLimits, coatingHours } from '@core/calendar/weather/coatingHours';
+import { placeOutdoors } from '@core/calendar/weather/placeOutdoors';
 import type { WeatherDay, WeatherHour } from '@core/calendar/weather/weatherHour';
 import { localDate } from '@core/calendar/zonedTime';
 import { coatings } from '@core/catalog/coatings';
@@ -38,7 +38,7 @@ export function WeatherTable() {
   const today = localDate(plan.asOfMs, locale.timeZone);
   const forecast = useMemo(() => forecastOf(rows.project, rows.weatherDays), [rows.project, rows.weatherDays]);
   const limits: AirLimits = coatings.get(ORDINARY).limits;
-  const latitude = climateRegions[workshop.region].latitude * (workshop.isSouthern ? -1 : 1);
+  const place = placeOutdoors(workshop);
   const days = Array.from({ length: DAYS_SHOWN }, (_, n) => forecast(dateAfter(today, n)));
   const setHours = (day: WeatherDay, hours: readonly WeatherHour[]) =>
     run('setWeather', {
@@ -106,7 +106,7 @@ export function WeatherTable() {
       )}
       <ul className={styles.weatherDays}>
         {days.map((day) => {
-          const hours = coatingHours(day.date, forecast, limits, { latitude, hasShelter: workshop.hasShelter });
+          const hours = coatingHours(day.date, forecast, limits, place);
           const good = hours.filter(({ against }) => against.length === 0);
           const noon = hours[13]?.against.find(({ kind }) => kind !== 'dark') ?? hours[13]?.against[0];
           const temperatures = day.hours.map(({ airC }) => airC);
