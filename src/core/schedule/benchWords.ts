@@ -106,7 +106,7 @@ export function notThereWords(
     case 'after':
       return `${lowerFirst(jobs.get(why.taskId)?.title ?? 'what comes before')} is ready for it only ${moment(why.free)}; move that first`;
     case 'weather':
-      return 'no hour outdoors allows it then; a roof to spray under would';
+      return 'no hour outdoors allows it then';
     case 'tooShort':
       return `it takes ${waitWords(why.minutes)}, and there is less time`;
     case 'taken':
