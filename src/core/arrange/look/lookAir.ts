@@ -1,0 +1,19 @@
+import { outlineAreaMm2 } from '../../surface/outline';
+import { welded } from '../../surface/polygons';
+import { boundsOf, type LookPiece } from './lookPiece';
+
+/**
+ * How much air a look has: 1 − what the silhouettes cover ÷ (width of the spot × the tallest top). What lies behind
+ * something else is covered once.
+ * @param widthMm of the spot
+ * @returns 0 to 1; 1 where nothing stands in it
+ */
+export function lookAir(pieces: readonly LookPiece[], widthMm: number): number {
+  const tallest = Math.max(0, ...pieces.map((piece) => boundsOf(piece)?.topMm ?? 0));
+  if (tallest <= 0 || widthMm <= 0) return 1;
+  const covered = outlineAreaMm2(welded(pieces.flatMap(({ outline }) => outline)));
+  return Math.max(0, 1 - covered / (widthMm * tallest));
+}
+
+/** The least air that a school of amount asks for: a third of nothing is too full for either. */
+export const leastAir = { pareBack: 0.45, layerUp: 0.25 } as const;
