@@ -17,6 +17,7 @@ import { dryingNow } from './dryingNow';
 import { dryingOfRuns } from './dryingOfRuns';
 import { logOfStep } from './logOfStep';
 import { toFetch } from './toFetch';
+import { whyUnlaid } from './whyUnlaid';
 
 const planOf = (rows: ProjectRows) => computePlan(rows, AS_OF);
 
@@ -195,5 +196,43 @@ describe('hours that the brief gives', () => {
     expect(asks(91)).toBe(false);
     expect(asks(11, 1040)).toBe(false);
     expect(endOf(laid) - startOf(laid)).toBe(30);
+  });
+});
+
+describe('why something finds no time', () => {
+  const rows = benchRoom();
+  const withWeek = (week: ProjectRows['project']['workshop']['week']) => ({
+    ...rows,
+    project: { ...rows.project, workshop: { ...usualWorkshop, week } },
+  });
+  const everyDay = (fromMinute: number, toMinute: number) =>
+    Array.from({ length: 7 }, () => (toMinute > fromMinute ? [{ fromMinute, toMinute }] : []));
+  const told = (week: ProjectRows['project']['workshop']['week']) => {
+    const bench = benchOf(withWeek(week));
+    return { bench, why: whyUnlaid(bench.problem, laidBy(bench), bench.jobs) };
+  };
+
+  it('is nothing where everything found one, and nobody where nobody has hours', () => {
+    expect(told(everyDay(1080, 1200)).why).toEqual([]);
+    expect(told(everyDay(0, 0)).why).toEqual([{ kind: 'nobody' }]);
+  });
+
+  it('is hours that are too short, told of what begins and not of what only waits for it', () => {
+    const { bench, why } = told(everyDay(600, 604));
+    const short = why.find((one) => one.kind === 'tooShort');
+    expect(short).toMatchObject({ longestMinutes: 4 });
+    const task = bench.jobs.get(short && 'taskId' in short ? short.taskId : '')?.task;
+    const unlaid = new Set(laidBy(bench).unlaid);
+    expect(task?.after.some(({ taskId }) => unlaid.has(taskId))).toBe(false);
+  });
+
+  it('is the open, where no hour of it allows it', () => {
+    const bench = benchOf(rows);
+    const [first] = bench.jobs.values();
+    if (!first) throw new Error('an empty room');
+    const task = { ...first.task, hoursKey: 'never', fixed: null, after: [] };
+    const problem = { ...bench.problem, hours: new Map([['never', []]]), tasks: [task] };
+    const jobs = new Map([[task.id, { ...first, task }]]);
+    expect(whyUnlaid(problem, { unlaid: [task.id] }, jobs)).toEqual([{ kind: 'outdoors', taskId: task.id }]);
   });
 });

@@ -5,6 +5,7 @@ import { decidesWords, mostlyWords, waitWords } from '@core/schedule/benchWords'
 import { capUse } from '@core/schedule/busyHours';
 import type { DecidingChain } from '@core/schedule/decidingChain';
 import { type NoHourOutdoors, noHourOutdoors } from '@core/schedule/noHourOutdoors';
+import { whyUnlaid } from '@core/schedule/whyUnlaid';
 import { Button } from 'antd';
 import { useMemo } from 'react';
 import { Link } from 'react-router';
@@ -65,18 +66,19 @@ function inHand({ problem }: BenchState['bench'], end: number): string {
 /** What found no time, why, and what can be done about it. */
 function Unlaid({ state }: { state: BenchState }) {
   const { bench, schedule } = state;
-  const jobs = schedule.unlaid.flatMap((id) => bench.jobs.get(id) ?? []);
-  const outdoors = jobs.find(({ task }) => task.hoursKey !== null);
-  const hasHours = bench.problem.workers.some(({ windows }) => windows.length > 0);
-  if (hasHours && outdoors) return <NoHour state={state} job={outdoors} />;
-  return (
-    <p className={styles.warn} role="alert">
-      {hasHours
-        ? `${jobs[0]?.title}: what it waits for never leaves it time. Give it more hours under `
-        : 'Nobody has hours to work: say when you work under '}
-      <Link to="hours">Hours and places</Link>.
-    </p>
-  );
+  return whyUnlaid(bench.problem, schedule, bench.jobs).map((why) => {
+    const job = why.kind === 'nobody' ? undefined : bench.jobs.get(why.taskId);
+    if (why.kind === 'outdoors' && job) return <NoHour key={why.kind} state={state} job={job} />;
+    return (
+      <p key={why.kind} className={styles.warn} role="alert">
+        {why.kind === 'nobody' && 'Nobody has hours to work: say when you work under '}
+        {why.kind === 'tooShort' &&
+          `${job?.title}: it takes ${waitWords(why.minutes)} in one go, and your longest hours are ${waitWords(why.longestMinutes)}. Longer ones are said under `}
+        {why.kind === 'other' && `${job?.title}: what it waits for never leaves it time. Give it more hours under `}
+        <Link to="hours">Hours and places</Link>.
+      </p>
+    );
+  });
 }
 
 /** No hour in the open allows it: what forbids them, whether a roof would do, and the ways on. */
