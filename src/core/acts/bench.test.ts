@@ -109,6 +109,20 @@ describe('a step at the bench', () => {
     expect(computePlan(other, AS_OF).purse.hands.doneMinutes).toBe(20);
   });
 
+  it('is not taken away under the hands: it is paused or finished first', () => {
+    for (const [kind, id] of [
+      ['removeOption', uuid(5)],
+      ['removeSlot', uuid(4)],
+      ['removeSpot', uuid(2)],
+    ] as const) {
+      expect(refusal(begun, kind, { id })).toMatchObject({ field: 'step', value: 'Degrease and rinse' });
+      const paused = following(begun, 'pauseStep', { runId: uuid(60), atMs: AS_OF + MS_PER_HOUR });
+      expect(following(paused, kind, { id }).stepRuns).toEqual([]);
+    }
+    // Another way may be chosen meanwhile: the step goes on.
+    expect(following(begun, 'clearChoice', { slotId: uuid(4) }).stepRuns).toHaveLength(1);
+  });
+
   it('goes with its recipe; what was logged stays', () => {
     const done = following(start, 'finishStep', { ...step, atMs: AS_OF, entry: line(20) });
     const gone = following(done, 'removeOption', { id: uuid(5) });
@@ -163,7 +177,8 @@ describe('a picture of a step', () => {
   });
 
   it('stays with the project when its step goes', () => {
-    const gone = following(shown, 'removeOption', { id: uuid(5) });
+    const paused = following(shown, 'pauseStep', { runId: uuid(60), atMs: AS_OF });
+    const gone = following(paused, 'removeOption', { id: uuid(5) });
     expect(gone.stepRuns).toEqual([]);
     expect(gone.photos.map(({ id, shows }) => [id, shows])).toEqual([[uuid(95), null]]);
   });

@@ -1,6 +1,7 @@
 import { entityOf } from '../model/entities';
 import { acts } from '.';
 import { isRefusal, type Problem } from './act';
+import { removedAtHand } from './bench/removedAtHand';
 import { isProject, type RowChange, rowIn, type Workspace } from './changes';
 import { newBreaches, problemsOf } from './invariants';
 import { problemsOfSchema } from './problems';
@@ -77,6 +78,8 @@ export function perform<W extends Workspace>(rows: W, kind: string, payload: unk
     };
   const decision = act.decide(rows as never, read.data);
   if (isRefusal(decision)) return { ok: false, why: 'rules', problems: [decision.refused] };
+  const atHand = removedAtHand(rows, decision);
+  if (atHand) return { ok: false, why: 'rules', problems: [atHand] };
   const outcome = judge(rows, decision);
   return outcome.ok ? { ...outcome, title: act.titleFor?.(read.data) ?? act.title } : outcome;
 }

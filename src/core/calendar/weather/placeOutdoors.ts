@@ -1,5 +1,4 @@
-import type { Workshop } from '../../state/workshop';
-import { climateRegions } from './climateRegions.data';
+import { climateRegions, type RegionKind } from './climateRegions.data';
 
 /** Where it is coated in the open, and what becomes of it afterwards. */
 export interface PlaceOutdoors {
@@ -11,13 +10,16 @@ export interface PlaceOutdoors {
   carriesIn: boolean;
 }
 
+/** What a workshop says of working in the open. */
+interface SaidOfTheOpen {
+  region: RegionKind;
+  isSouthern: boolean;
+  hasShelter: boolean;
+  carriesIn?: boolean | undefined;
+}
+
 /** The place in the open of a workshop. */
-export const placeOutdoors = ({
-  region,
-  isSouthern,
-  hasShelter,
-  carriesIn = false,
-}: Pick<Workshop, 'region' | 'isSouthern' | 'hasShelter' | 'carriesIn'>): PlaceOutdoors => ({
+export const placeOutdoors = ({ region, isSouthern, hasShelter, carriesIn = false }: SaidOfTheOpen): PlaceOutdoors => ({
   latitude: climateRegions[region].latitude * (isSouthern ? -1 : 1),
   hasShelter,
   carriesIn,
