@@ -45,6 +45,15 @@ const places: [string, () => string, string][] = [
   ['plans', () => `${project}/compare/plans`, 'Keep what is chosen now as'],
   ['balance', () => `${project}/balance`, 'No plan costs less, however long it takes.'],
   ['shopping list', () => `${project}/balance/list`, 'for all that is chosen'],
+  ['bench', () => `${project}/bench`, 'The bench,'],
+  ['hours and places', () => `${project}/bench/hours`, 'Where pieces dry'],
+  ['a step', () => `${project}/bench/step?task=${encodeURIComponent(`step ${recipe} coat:finish:1`)}`, 'planned'],
+  [
+    'a step that is done',
+    () => `${project}/bench/step?task=${encodeURIComponent(`step ${recipe} wetClean`)}`,
+    'Logged',
+  ],
+  ['the log', () => `${project}/bench/log`, 'What it teaches'],
   ['assumptions', () => `${project}/assumptions`, 'Assumptions'],
 ];
 

@@ -123,7 +123,12 @@ export function BenchPage() {
           </span>
           {state.progress !== null && (
             <span className={styles.search} role="status">
-              <Progress percent={Math.round(state.progress * 100)} size="small" showInfo={false} />
+              <Progress
+                percent={Math.round(state.progress * 100)}
+                size="small"
+                showInfo={false}
+                aria-label="How far a better plan is looked for"
+              />
               <Button size="small" type="text" onClick={state.stop}>
                 Stop looking
               </Button>
