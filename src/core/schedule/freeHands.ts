@@ -7,6 +7,12 @@ import type { WorkerDays } from './workerDay';
 /** More than so many at one piece stand in each other's way (a modelling choice). */
 const MOST_TOGETHER = 4;
 
+/** How a task lay in a plan that is laid again: until when, and in whose hands, by their number; empty where nobody knows. */
+export interface KeptHands {
+  end: Minute;
+  workers: readonly number[];
+}
+
 /** Whose hands are free when: in one go with a set-up, in parts over several windows, or several people together. */
 export class FreeHands {
   private readonly days: readonly WorkerDays[];
@@ -33,6 +39,35 @@ export class FreeHands {
       if (found && (!best || found.end < best.end)) best = found;
     }
     return this.together(task, release, links, best?.end ?? null) ?? best;
+  }
+
+  /** A place from a moment until exactly when it ended before, in the same hands where they are known; null where there is none. */
+  exactly(task: BenchTask, start: Minute, kept: KeptHands, links: readonly Link[]): Put | null {
+    const { end } = kept;
+    const asBefore = (put: Put | null) => (put?.start === start && put.end === end ? put : null);
+    if (task.runMinutes === 0 && !task.batch) return asBefore(this.earliest(task, start, links));
+    const known = kept.workers.length > 0 ? kept.workers : this.days.map((_, worker) => worker);
+    if (kept.workers.length > 1) return asBefore(this.sharedAt(task, start, kept.workers, links));
+    for (const worker of known) {
+      const put = asBefore(
+        task.chunkMinutes === null
+          ? this.inOneGo(task, start, links, worker)
+          : this.inParts(task, start, links, worker),
+      );
+      if (put) return put;
+    }
+    return null;
+  }
+
+  /** What several do together from a moment on; null where not all of them are free for it. */
+  private sharedAt(task: BenchTask, start: Minute, workers: readonly number[], links: readonly Link[]): Put | null {
+    const free = task.chunkMinutes === null ? null : this.times.from(task, start, links);
+    if (free?.start !== start) return null;
+    const end = start + Math.ceil((task.runMinutes + free.extraMinutes) / workers.length);
+    const at = this.freeBetween(start, end);
+    if (!workers.every((worker) => at.includes(worker)) || !this.times.hasRoomToDry(task, end)) return null;
+    const [worker = null, ...helpers] = workers;
+    return { ...putAt(start, end, worker), helpers, extraMinutes: free.extraMinutes };
   }
 
   private inOneGo(task: BenchTask, release: Minute, links: readonly Link[], worker: number): Put | null {

@@ -19,7 +19,7 @@ export interface RuledSchedule {
  */
 export function firstSchedule(problem: BenchProblem, graph: TaskGraph = taskGraph(problem)): RuledSchedule {
   const rules = urgencies(problem, graph).flatMap((urgency) =>
-    PATIENCES.map((patienceMinutes): LayingRule => ({ urgency, patienceMinutes, heldUntil: new Map() })),
+    PATIENCES.map((patienceMinutes): LayingRule => ({ urgency, patienceMinutes, heldUntil: new Map(), kept: null })),
   );
   let best: RuledSchedule | null = null;
   for (const rule of rules) {
@@ -175,7 +175,7 @@ function neighbor(
     const one = held[pick(held.length)];
     if (one !== undefined) heldUntil.delete(one);
   }
-  return { urgency, heldUntil, patienceMinutes: rule.patienceMinutes };
+  return { urgency, heldUntil, patienceMinutes: rule.patienceMinutes, kept: null };
 }
 
 /** When another session of the same key begins its tasks, later than this one; null where there is none. */

@@ -9,7 +9,7 @@ import type {
   Stretch,
 } from './benchProblem';
 import { DryingRoom } from './dryingRoom';
-import { FreeHands } from './freeHands';
+import { FreeHands, type KeptHands } from './freeHands';
 import { type Put, putAt } from './put';
 import { ratherLater } from './ratherLater';
 import { scoreOf } from './scoreOf';
@@ -25,6 +25,11 @@ export interface LayingRule {
   heldUntil: ReadonlyMap<number, Minute>;
   /** How many minutes later a task may start to join a session instead of opening one of its own. */
   patienceMinutes: number;
+  /**
+   * How tasks lay in a plan that is laid again as it was, by their number: wherever one can, it lies from when it is held
+   * back until then, in the same hands. Null where no plan is kept.
+   */
+  kept: ReadonlyMap<number, KeptHands> | null;
 }
 
 const NEVER = Number.POSITIVE_INFINITY;
@@ -76,13 +81,15 @@ class Laying {
     tasks.forEach((task, n) => {
       if (task.fixed) this.putFixed(n, task, task.fixed);
     });
-    for (const n of inOrder(this.graph, this.rule.urgency)) {
+    // What is kept has a time of its own already: what must be followed closely needs no place in front of it.
+    const pressed = this.rule.kept ? tasks.map(() => false) : this.graph.isPressed;
+    for (const n of inOrder({ ...this.graph, isPressed: pressed }, this.rule.urgency)) {
       const task = tasks[n] as BenchTask;
       if (task.fixed) continue;
       if ((links[n] ?? []).some(({ before }) => this.put[before] === null)) continue;
       if (this.lay(n, task)) continue;
-      const pressed = this.pressedBy(n, task);
-      if (pressed) return pressed;
+      const pressing = this.pressedBy(n, task);
+      if (pressing) return pressing;
     }
     const lying = {
       put: this.put,
@@ -151,8 +158,10 @@ class Laying {
   private lay(n: number, task: BenchTask): boolean {
     const links = this.graph.links[n] ?? [];
     const release = this.release(n, task);
-    const alone = this.hands.earliest(task, release, links);
-    const latest = (alone?.start ?? NEVER) + this.rule.patienceMinutes;
+    const kept = this.rule.kept?.get(n);
+    const asKept = kept ? this.hands.exactly(task, release, kept, links) : null;
+    const alone = asKept ?? this.hands.earliest(task, release, links);
+    const latest = (alone?.start ?? NEVER) + (asKept ? 0 : this.rule.patienceMinutes);
     const joined = task.batch ? this.join(task, release, latest, links) : null;
     if (joined) {
       this.enter(n, task, joined.session, joined.put, joined.first);

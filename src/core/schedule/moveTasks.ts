@@ -1,5 +1,5 @@
 import { type BenchProblem, type BenchSchedule, endOf, type Minute, startOf } from './benchProblem';
-import { type KeptPlace, movedFrom, replan } from './replan';
+import { type KeptPlace, movedFrom, settle } from './replan';
 import type { TaskGraph } from './taskGraph';
 
 /** What became of tasks that were put somewhere by hand. */
@@ -25,6 +25,7 @@ export const keptOf = (schedule: BenchSchedule, pinned: ReadonlySet<string> = ne
     start: startOf(task),
     end: endOf(task),
     isPinned: pinned.has(task.taskId),
+    workerIds: task.workerId === null ? [] : [task.workerId, ...task.helperIds],
   }));
 
 /**
@@ -46,7 +47,7 @@ export function moveTasks(
     (place): KeptPlace =>
       moving.has(place.taskId) ? { ...place, start, end: start + place.end - place.start, isPinned: true } : place,
   );
-  const { schedule } = replan(problem, wanted, graph);
+  const schedule = settle(problem, wanted, graph);
   const laid = schedule.tasks.filter(({ taskId }) => moving.has(taskId));
   const pinned = new Set([...from.pinned, ...moving]);
   const known = keptOf(from.schedule).filter(({ taskId }) => !moving.has(taskId));

@@ -65,6 +65,49 @@ describe('planning anew', () => {
   });
 });
 
+describe('a plan that is kept', () => {
+  /** A bench in which everything is due long before it can be ready, so that another order is always less late. */
+  const late = (seed: number): BenchProblem => {
+    const problem = randomBench({ seed, pieces: 5, helpers: seed % 2, days: 60 });
+    return { ...problem, deliverables: problem.deliverables.map((one) => ({ ...one, due: problem.now + 2 * DAY })) };
+  };
+
+  it('stays as it is while nothing has to move, however late it is', () => {
+    for (let seed = 1; seed <= 10; seed += 1) {
+      const problem = late(seed);
+      for (const schedule of [plan(problem), improved(problem, 60, seed)]) {
+        const kept = keptOf(schedule);
+        const anew = replan(problem, kept);
+        expect(anew.moved).toBe(0);
+        expect(keptOf(anew.schedule)).toEqual(kept);
+        expect(verifySchedule(problem, anew.schedule)).toEqual([]);
+      }
+    }
+  });
+
+  it('moved by hand moves what it must, and nothing more when it is looked at again', () => {
+    let tried = 0;
+    for (let seed = 1; seed <= 10; seed += 1) {
+      const problem = late(seed);
+      const graph = taskGraph(problem);
+      const from = { schedule: plan(problem), pinned: new Set<string>() };
+      const one = from.schedule.tasks[seed % from.schedule.tasks.length];
+      if (!one || problem.tasks.find(({ id }) => id === one.taskId)?.batch) continue;
+      const day = { start: startOf(one) + DAY, end: startOf(one) + 2 * DAY };
+      const moved = moveTasks(problem, from, [one.taskId], day, graph);
+      if (moved.start === null) continue;
+      tried += 1;
+      expect(verifySchedule(problem, moved.schedule)).toEqual([]);
+      // What was planned before it stays where it was.
+      const before = new Map(moved.kept.map(({ taskId, start }) => [taskId, start]));
+      for (const task of from.schedule.tasks)
+        if (task !== one && endOf(task) <= startOf(one)) expect(before.get(task.taskId)).toBe(startOf(task));
+      expect(replan(problem, moved.kept, graph).moved).toBe(0);
+    }
+    expect(tried).toBeGreaterThan(3);
+  });
+});
+
 describe('why something cannot be done on an evening', () => {
   const evening = { start: NOW + DAY + 18 * HOUR, end: NOW + DAY + 20 * HOUR };
   const whyNot = (problem: BenchProblem, ids: string[]) => whyNotThere(problem, plan(problem), ids, evening);

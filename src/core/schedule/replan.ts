@@ -6,6 +6,7 @@ import {
   type ScheduleScore,
   startOf,
 } from './benchProblem';
+import type { KeptHands } from './freeHands';
 import { firstSchedule } from './improveSchedule';
 import { layTasks } from './layTasks';
 import { type TaskGraph, taskGraph } from './taskGraph';
@@ -17,6 +18,8 @@ export interface KeptPlace {
   end: Minute;
   /** Put there by hand: it begins no earlier, however much room there is. */
   isPinned: boolean;
+  /** Whose hands were at it; empty where nobody's were, or nobody knows. */
+  workerIds: readonly string[];
 }
 
 /** What is planned for the coming day is moved only where it would be late otherwise. */
@@ -26,7 +29,7 @@ const WORTH_MINUTES = 720;
 /**
  * Plans anew from a plan that is kept: what is done or at hand stays where it is; what cannot begin any more is begun
  * later, and what follows moves with it and no more. What is further away than a day may also be done sooner where that is
- * better; what is planned for the coming day only where less is late then.
+ * better; what is planned for the coming day only where less is late then. Where nothing has to move all stays.
  * @returns the plan, and how many tasks lie elsewhere than they were kept
  */
 export function replan(
@@ -36,6 +39,8 @@ export function replan(
 ): { schedule: BenchSchedule; moved: number } {
   const lay = (holds: (place: KeptPlace) => boolean) => layKept(problem, kept, graph, holds);
   const settled = settle(problem, kept, graph);
+  // Where nothing has to move nothing does: a better plan is offered, not taken.
+  if (movedFrom(problem, kept, settled) === 0) return { schedule: settled, moved: 0 };
   const later = lay(({ start }) => start < problem.now + SETTLED_MINUTES);
   const byKeptOrder = lay(() => false);
   // What was put somewhere by hand stays there, so that nothing is planned as if it were not.
@@ -57,13 +62,22 @@ function layKept(
   holds: (place: KeptPlace) => boolean,
 ): BenchSchedule {
   const places = new Map(kept.map((place) => [graph.numberOf.get(place.taskId) ?? -1, place]));
-  // Earlier is more urgent; what is new comes where its tasks belong, behind all that was planned.
-  const urgency = graph.tasks.map(
-    (task, n) => -(places.get(n)?.start ?? Math.max(task.earliest, problem.now) + 10_000_000),
-  );
+  // Earlier is more urgent; what is done in parts comes when it ends, so that what lies between its parts lies there
+  // before it. What is new comes where its tasks belong, behind all that was planned.
+  const urgency = graph.tasks.map((task, n) => {
+    const place = places.get(n);
+    if (!place) return -(Math.max(task.earliest, problem.now) + 10_000_000);
+    return -(task.chunkMinutes === null ? place.start : place.end);
+  });
   const heldUntil = new Map<number, Minute>();
-  for (const [n, place] of places) if (place.isPinned || holds(place)) heldUntil.set(n, place.start);
-  return layTasks(problem, graph, { urgency, heldUntil, patienceMinutes: 1440 });
+  const hands = new Map<number, KeptHands>();
+  const numberOf = new Map(problem.workers.map(({ id }, n) => [id, n]));
+  for (const [n, place] of places)
+    if (place.isPinned || holds(place)) {
+      heldUntil.set(n, place.start);
+      hands.set(n, { end: place.end, workers: place.workerIds.flatMap((id) => numberOf.get(id) ?? []) });
+    }
+  return layTasks(problem, graph, { urgency, heldUntil, patienceMinutes: 1440, kept: hands });
 }
 
 /** The plan as if nothing were settled: in the order that was kept, or anew where that is better. */

@@ -103,7 +103,12 @@ describe('the check of a schedule', () => {
         ),
       };
       const graph = taskGraph(rather);
-      const rule = { urgency: graph.tailMinutes, heldUntil: new Map<number, number>(), patienceMinutes: 240 };
+      const rule = {
+        urgency: graph.tailMinutes,
+        heldUntil: new Map<number, number>(),
+        patienceMinutes: 240,
+        kept: null,
+      };
       const soon = layTasks(usual, taskGraph(usual), rule);
       const late = layTasks(rather, graph, rule);
       expect(verifySchedule(rather, late)).toEqual([]);

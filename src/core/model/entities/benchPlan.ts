@@ -1,6 +1,6 @@
 import { z } from 'zod';
 import { defineEntity } from '../entity';
-import { moment, oneOf, yesNo } from '../fields';
+import { line, moment, oneOf, yesNo } from '../fields';
 import { benchSubject } from '../values/benchSubject';
 
 const placed = z.strictObject({
@@ -9,6 +9,8 @@ const placed = z.strictObject({
   untilMs: moment,
   /** Put there by hand: it stays there, and what cannot then is said. */
   pinned: yesNo,
+  /** Whose hands it was given to, helpers by their id; older plans say nothing of it. */
+  workerIds: z.array(line(1, 60)).max(6, 'at most 6 people').optional(),
 });
 export type PlacedAt = z.output<typeof placed>;
 

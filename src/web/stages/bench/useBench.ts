@@ -62,6 +62,7 @@ export function useBench(isSearching = true): BenchState {
         start: Math.round(place.atMs / MS_PER_MINUTE),
         end: Math.round(place.untilMs / MS_PER_MINUTE),
         isPinned: place.pinned,
+        workerIds: place.workerIds ?? [],
       })) ?? null,
     [keptRow],
   );

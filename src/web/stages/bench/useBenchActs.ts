@@ -27,10 +27,18 @@ export function useBenchActs(state: BenchState) {
       id: crypto.randomUUID(),
       madeAtMs: plan.asOfMs,
       why,
-      placed: places.flatMap(({ taskId, start, end, isPinned }) => {
+      placed: places.flatMap(({ taskId, start, end, isPinned, workerIds }) => {
         const subject: BenchSubject | null = bench.jobs.get(taskId)?.subject ?? null;
         return subject
-          ? [{ ...subject, atMs: start * MS_PER_MINUTE, untilMs: end * MS_PER_MINUTE, pinned: isPinned }]
+          ? [
+              {
+                ...subject,
+                atMs: start * MS_PER_MINUTE,
+                untilMs: end * MS_PER_MINUTE,
+                pinned: isPinned,
+                workerIds: [...workerIds],
+              },
+            ]
           : [];
       }),
     });
