@@ -187,8 +187,9 @@ describe('what dries', () => {
     const before = await snapshot();
     const done = new Set(before.stepRuns.filter(({ state }) => state === 'done').map(({ stepId }) => stepId));
     const coat = before.benchPlans[0]?.placed.find(({ stepId }) => stepId.startsWith('coat:') && !done.has(stepId));
-    const { atMs: _at, untilMs: _until, pinned: _pinned, ...subject } = coat ?? expect.fail('no coat is planned');
+    const { recipeId, spotId, optionId, stepId } = coat ?? expect.fail('no coat is planned');
     const atMs = Date.now();
+    const subject = { recipeId, spotId, optionId, stepId };
     const step = { ...subject, id: crypto.randomUUID(), what: 'A coat', people: 1, by: '' };
     await euporia.act(attic, 'finishStep', { ...step, atMs, entry: null });
     const rows = withFinds(await snapshot());
