@@ -33,6 +33,10 @@ export interface Batch {
   cleanUpMinutes: number;
 }
 
+/** Minutes that a session takes beside what is done in it; 0 for what needs no set-up. */
+export const sessionMinutes = (batch: Batch | null | undefined): number =>
+  batch ? batch.setUpMinutes + batch.cleanUpMinutes : 0;
+
 /** Something to be done. */
 export interface BenchTask {
   id: string;
@@ -141,3 +145,7 @@ export const endOf = (laid: LaidTask): Minute => Math.max(...laid.parts.map(({ e
 
 /** The start of a laid task. */
 export const startOf = (laid: LaidTask): Minute => Math.min(...laid.parts.map(({ start }) => start));
+
+/** The hours of whoever does something; the first worker's where nobody does, or nobody is known by that id. */
+export const windowsOf = ({ workers }: BenchProblem, workerId: string | null | undefined): readonly Stretch[] =>
+  (workers.find(({ id }) => id === workerId) ?? workers[0])?.windows ?? [];

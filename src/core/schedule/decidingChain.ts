@@ -5,6 +5,7 @@ import {
   endOf,
   type LaidTask,
   type Minute,
+  sessionMinutes,
   startOf,
 } from './benchProblem';
 import { isCapped } from './busyHours';
@@ -98,8 +99,7 @@ function whyThen(
     .sort((a, b) => endOf(b) - endOf(a))[0];
   if (before && begins - endOf(before) < 30) return { kind: 'hands', taskId: before.taskId };
   const from = Math.max(problem.now, task.earliest, pressing?.free ?? 0);
-  const minutes =
-    task.chunkMinutes ?? task.runMinutes + (task.batch ? task.batch.setUpMinutes + task.batch.cleanUpMinutes : 0);
+  const minutes = task.chunkMinutes ?? task.runMinutes + sessionMinutes(task.batch);
   if (worker && isCapped(problem, schedule, worker, { from, to: begins, minutes })) return { kind: 'cap' };
   if (task.hoursKey !== null && !(problem.hours.get(task.hoursKey) ?? []).some((one) => one.start < start))
     return { kind: 'weather' };

@@ -7,7 +7,7 @@ import type { StepRunRow } from '../model/rows';
 import type { Plan } from '../plan/computePlan';
 import type { Step } from '../state/step';
 import { type BenchJob, type BenchRow, taskIdOf } from './benchJobs';
-import type { BenchTask, Follows, Minute, Stretch, Worker } from './benchProblem';
+import { type BenchTask, type Follows, type Minute, type Stretch, sessionMinutes, type Worker } from './benchProblem';
 import { forecastOf } from './forecastOf';
 import { goodHours } from './goodHours';
 import { minuteOf, workerWindows } from './workerWindows';
@@ -100,7 +100,7 @@ export class JobBook {
   /** Writes a task down, with what was done of it already. */
   add(job: NewJob): void {
     const { task } = job;
-    const withBatch = task.runMinutes + (task.batch?.setUpMinutes ?? 0) + (task.batch?.cleanUpMinutes ?? 0);
+    const withBatch = task.runMinutes + sessionMinutes(task.batch);
     const isTooLong = task.chunkMinutes === null && task.runMinutes > 0 && withBatch > this.longestMinutes;
     const shape = isTooLong ? { runMinutes: withBatch, batch: null, chunkMinutes: CHUNK_OF_TOO_LONG } : {};
     const whole: BenchTask = { earliest: this.now, fixed: null, ratherAfter: [], ...task, ...shape };

@@ -1,4 +1,12 @@
-import type { BenchProblem, BenchTask, Minute, ScheduleScore, Stretch, Worker } from './benchProblem';
+import {
+  type BenchProblem,
+  type BenchTask,
+  type Minute,
+  type ScheduleScore,
+  type Stretch,
+  sessionMinutes,
+  type Worker,
+} from './benchProblem';
 import { inOrder, type TaskGraph, taskGraph } from './taskGraph';
 
 /**
@@ -145,12 +153,7 @@ function leastSetUpMinutes(problem: BenchProblem, graph: TaskGraph): number {
     const { batch } = graph.tasks[numbers[0] as number] as BenchTask;
     if (!batch) continue;
     const sessions = apart(graph, order, numbers, longest);
-    const minutes = Math.min(
-      ...numbers.map((n) => {
-        const own = graph.tasks[n]?.batch;
-        return (own?.setUpMinutes ?? 0) + (own?.cleanUpMinutes ?? 0);
-      }),
-    );
+    const minutes = Math.min(...numbers.map((n) => sessionMinutes(graph.tasks[n]?.batch)));
     const known = least.get(batch.key);
     least.set(batch.key, {
       sessions: Math.max(known?.sessions ?? 0, sessions),

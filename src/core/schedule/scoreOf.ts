@@ -1,4 +1,11 @@
-import { type BenchProblem, endOf, type LaidSession, type LaidTask, type ScheduleScore } from './benchProblem';
+import {
+  type BenchProblem,
+  endOf,
+  type LaidSession,
+  type LaidTask,
+  type ScheduleScore,
+  sessionMinutes,
+} from './benchProblem';
 
 /** What a deliverable that cannot be finished counts as late, minutes: a year. */
 const NEVER_READY_MINUTES = 525_600;
@@ -37,6 +44,6 @@ export function scoreOf(
     if (due !== null && at > due) lateMinutes += weight * (at - due);
     else if (moment === null) lateMinutes += weight * NEVER_READY_MINUTES;
   }
-  const setUpMinutes = sessions.reduce((sum, { batch }) => sum + batch.setUpMinutes + batch.cleanUpMinutes, 0);
+  const setUpMinutes = sessions.reduce((sum, { batch }) => sum + sessionMinutes(batch), 0);
   return { lateMinutes, setUpMinutes, end };
 }

@@ -1,4 +1,11 @@
-import { type BenchProblem, type BenchSchedule, endOf, type Minute, type Stretch } from './benchProblem';
+import {
+  type BenchProblem,
+  type BenchSchedule,
+  endOf,
+  type Minute,
+  type Stretch,
+  sessionMinutes,
+} from './benchProblem';
 
 /** Why tasks cannot lie in a stretch: what they follow is not ready, the open does not allow it, nobody's hands or no room. */
 export type NotThere =
@@ -36,7 +43,7 @@ export function whyNotThere(
     if (!isAllowed) return { kind: 'weather' };
   }
   const [first] = tasks;
-  const setUp = (first?.batch?.setUpMinutes ?? 0) + (first?.batch?.cleanUpMinutes ?? 0);
+  const setUp = sessionMinutes(first?.batch);
   const minutes = setUp + tasks.reduce((sum, { runMinutes }) => sum + runMinutes, 0);
   return minutes > to.end - Math.max(problem.now, to.start) ? { kind: 'tooShort', minutes } : { kind: 'taken' };
 }

@@ -1,5 +1,5 @@
 import type { BenchJob } from './benchJobs';
-import type { BenchProblem, BenchSchedule } from './benchProblem';
+import { type BenchProblem, type BenchSchedule, sessionMinutes } from './benchProblem';
 
 /** Why something found no time; what only waits for such a thing is not among it. */
 export type WhyUnlaid =
@@ -29,8 +29,7 @@ export function whyUnlaid(
     const task = jobs.get(taskId)?.task;
     if (!task || task.after.some((one) => without.has(one.taskId))) continue;
     const { batch, chunkMinutes, hoursKey, runMinutes } = task;
-    const setUp = (batch?.setUpMinutes ?? 0) + (batch?.cleanUpMinutes ?? 0);
-    const minutes = setUp + Math.min(runMinutes, chunkMinutes ?? runMinutes);
+    const minutes = sessionMinutes(batch) + Math.min(runMinutes, chunkMinutes ?? runMinutes);
     const why: WhyUnlaid =
       minutes > longestMinutes
         ? { kind: 'tooShort', taskId, minutes, longestMinutes }

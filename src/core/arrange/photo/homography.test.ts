@@ -62,7 +62,8 @@ describe('four points of a wall in a photo', () => {
         (turn, awayMm, focal, width, height) => {
           const camera = { focal, turn, awayMm, center: [2000, 1500] as Point };
           const from = rectangle(width, height);
-          const to = from.map((point) => seen(point, camera)) as unknown as FourPoints;
+          const [a, b, c, d] = from;
+          const to: FourPoints = [seen(a, camera), seen(b, camera), seen(c, camera), seen(d, camera)];
           const map = homographyOf(from, to);
           expect(map).not.toBeNull();
           if (!map) return;

@@ -42,31 +42,32 @@ export function applied([a, b, c, d, e, f, g, h, i]: Homography, [x, y]: Point):
 
 /** The map back; null where a map is flat, so that there is no way back. */
 export function inverse([a, b, c, d, e, f, g, h, i]: Homography): Homography | null {
-  const minors: Homography = [
-    e * i - f * h,
-    c * h - b * i,
-    b * f - c * e,
-    f * g - d * i,
-    a * i - c * g,
-    c * d - a * f,
-    d * h - e * g,
-    b * g - a * h,
-    a * e - b * d,
-  ];
-  const determinant = a * minors[0] + b * minors[3] + c * minors[6];
+  const [first, second, third] = [e * i - f * h, f * g - d * i, d * h - e * g];
+  const determinant = a * first + b * second + c * third;
   // What it comes to at the most, for rows of such a length.
   const most = Math.hypot(a, b, c) * Math.hypot(d, e, f) * Math.hypot(g, h, i);
   if (Math.abs(determinant) <= FLAT * most) return null;
-  return minors.map((minor) => minor / determinant) as unknown as Homography;
+  const share = (minor: number) => minor / determinant;
+  return [
+    share(first),
+    share(c * h - b * i),
+    share(b * f - c * e),
+    share(second),
+    share(a * i - c * g),
+    share(c * d - a * f),
+    share(third),
+    share(b * g - a * h),
+    share(a * e - b * d),
+  ];
 }
 
 /** One map after another: the second one first. */
 export function times(second: Homography, first: Homography): Homography {
-  const product = Array.from({ length: 9 }, (_, n) => {
-    const [row, column] = [Math.floor(n / 3), n % 3];
-    return [0, 1, 2].reduce((sum, k) => sum + (second[row * 3 + k] ?? 0) * (first[k * 3 + column] ?? 0), 0);
-  });
-  return product as unknown as Homography;
+  const [a, b, c, d, e, f, g, h, i] = first;
+  const row = (x: number, y: number, z: number) =>
+    [x * a + y * d + z * g, x * b + y * e + z * h, x * c + y * f + z * i] as const;
+  const [p, q, r, s, t, u, v, w, x] = second;
+  return [...row(p, q, r), ...row(s, t, u), ...row(v, w, x)];
 }
 
 /** How far off a map takes points, at the most: the reprojection error, in the units of where they should lie. */

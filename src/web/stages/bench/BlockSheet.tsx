@@ -1,4 +1,4 @@
-import type { BenchProblem, Stretch } from '@core/schedule/benchProblem';
+import { type Stretch, windowsOf } from '@core/schedule/benchProblem';
 import { handsWords } from '@core/schedule/benchWords';
 import type { BenchBlock } from '@core/schedule/eveningsOf';
 import { Button, Select } from 'antd';
@@ -75,9 +75,4 @@ export function BlockSheet(props: {
       )}
     </section>
   );
-}
-
-/** The hours of whoever does something; one's own where nobody does. */
-function windowsOf({ workers }: BenchProblem, workerId: string | null | undefined): readonly Stretch[] {
-  return (workers.find(({ id }) => id === workerId) ?? workers[0])?.windows ?? [];
 }

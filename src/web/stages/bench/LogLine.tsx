@@ -7,6 +7,7 @@ import { useCommands, useLocale } from '../../app/projectStore';
 import { dayOf } from '../../app/words';
 import { Choice, NumberField, QuantityField, TextField } from '../../ui/fields';
 import { SideBySide } from '../../ui/layout';
+import { MOST_PEOPLE } from './StepWho';
 import styles from './step.module.css';
 
 /** How far off the plan it was, in words. */
@@ -51,7 +52,7 @@ export function LogLine(props: { entry: LogEntryRow; amounts?: ReactNode; isOpen
               value={entry.people}
               whole
               least={1}
-              most={12}
+              most={MOST_PEOPLE}
               onCommit={(people) => set({ people })}
             />
             {props.hasCoats && (

@@ -4,7 +4,7 @@ import { useRows } from '../../app/projectStore';
 import { NumberField } from '../../ui/fields';
 import { SideBySide } from '../../ui/layout';
 import { TypedField } from '../../ui/TypedField';
-import { sayWhoIsAtIt, whoIsAtIt } from './whoIsAtIt';
+import { MOST_LETTERS, sayWhoIsAtIt, whoIsAtIt } from './whoIsAtIt';
 
 /** The most who can be at one step. */
 export const MOST_PEOPLE = 12;
@@ -25,7 +25,7 @@ export function StepWho(props: {
         label="Who is at it"
         value={stepRun ? stepRun.by : name}
         show={(value) => value}
-        read={(text) => ({ ok: true, value: text.slice(0, 60) })}
+        read={(text) => ({ ok: true, value: text.slice(0, MOST_LETTERS) })}
         known={project.workshop.helpers.map((helper) => helper.name)}
         hint="kept on this device"
         onCommit={(value) => {

@@ -7,7 +7,7 @@ import { type BenchJob, workOf } from '@core/schedule/benchJobs';
 import type { WrongProblem } from '@core/state/mishap';
 import type { SetbackProblem } from '@core/state/setback';
 import { Button } from 'antd';
-import { useEffect, useRef, useState } from 'react';
+import { useEffect, useRef } from 'react';
 import { useCommands, useRows } from '../../app/projectStore';
 import styles from './step.module.css';
 
@@ -28,7 +28,7 @@ export function WentWrong(props: {
     section.current?.scrollIntoView({ block: 'center' });
   }, []);
   const { step } = job;
-  const [said, setSaid] = useState<WrongProblem | null>(stepRun.wrong);
+  const said = stepRun.wrong;
   const recipe = rows.recipes.find(({ id }) => id === job.subject?.recipeId);
   const coatingId = recipe && step?.layerId ? coatingOfLayer(recipe.body, step.layerId) : null;
   const group = coatingId === null ? null : (coatings.find(coatingId)?.group ?? null);
@@ -45,7 +45,6 @@ export function WentWrong(props: {
   const say = (problem: WrongProblem) => {
     if (!isSetback(problem)) {
       tell(problem);
-      setSaid(problem);
       return;
     }
     if (stepRun.state === 'done') tell(problem);
@@ -55,7 +54,6 @@ export function WentWrong(props: {
   };
   const takeBack = (problem: WrongProblem) => {
     tell(null);
-    setSaid(null);
     if (isSetback(problem))
       planMending((setbacks, { layerId, coat }) =>
         setbacks.filter((one) => one.layerId !== layerId || one.coat !== coat || one.problem !== problem),

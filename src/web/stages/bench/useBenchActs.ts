@@ -3,7 +3,7 @@ import { listed } from '@core/kernel/listed';
 import { MS_PER_MINUTE } from '@core/kernel/units';
 import type { BenchSubject } from '@core/model/values/benchSubject';
 import type { BenchJob } from '@core/schedule/benchJobs';
-import type { BenchProblem, Stretch } from '@core/schedule/benchProblem';
+import { type BenchProblem, type Stretch, windowsOf } from '@core/schedule/benchProblem';
 import { lowerFirst, notThereWords, waitWords } from '@core/schedule/benchWords';
 import type { BenchBlock } from '@core/schedule/eveningsOf';
 import { keptOf, moveTasks } from '@core/schedule/moveTasks';
@@ -93,12 +93,12 @@ export function useBenchActs(state: BenchState) {
 
 /** The hours that were aimed at, as whoever does the block has them that day; null where there are none. */
 function hoursOf(
-  { workers }: BenchProblem,
+  problem: BenchProblem,
   { workerId }: BenchBlock,
   aimed: Stretch,
   dateOf: (minute: number) => string,
 ): Stretch | null {
-  const windows = (workers.find(({ id }) => id === workerId) ?? workers[0])?.windows ?? [];
+  const windows = windowsOf(problem, workerId);
   const overlaps = windows.find(({ start, end }) => start < aimed.end && end > aimed.start);
   // An evening of one's own, the helper comes in the afternoon: the same day is meant.
   return overlaps ?? windows.find(({ start }) => dateOf(start) === dateOf(aimed.start)) ?? null;

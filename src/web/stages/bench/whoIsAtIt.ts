@@ -1,6 +1,7 @@
 /** Under this key a device keeps the name of who works with it. */
 const KEPT_UNDER = 'euporia.who';
-const MOST_LETTERS = 60;
+/** How long a name may be. */
+export const MOST_LETTERS = 60;
 
 /** Who works at the bench with this device; empty while nobody said. */
 export function whoIsAtIt(): string {
