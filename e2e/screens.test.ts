@@ -53,7 +53,7 @@ const places: [string, () => string, string][] = [
     () => `${project}/bench/step?task=${encodeURIComponent(`step ${recipe} wetClean`)}`,
     'Logged',
   ],
-  ['the log', () => `${project}/bench/log`, 'What it teaches'],
+  ['the log', () => `${project}/bench/log`, 'Planned against actual, minutes'],
   ['assumptions', () => `${project}/assumptions`, 'Assumptions'],
 ];
 

@@ -15,7 +15,7 @@ export function LogChart(props: { sums: readonly LogSum[] }) {
     <>
       <div aria-hidden="true">
         <ResponsiveContainer width="100%" height={rows.length * ROW_HEIGHT + 60}>
-          <BarChart data={rows} layout="vertical" margin={{ left: 8, right: 16 }} barGap={1}>
+          <BarChart data={rows} layout="vertical" margin={{ left: 8, right: 16 }} barGap={1} accessibilityLayer={false}>
             <CartesianGrid horizontal={false} stroke={look.line} />
             <XAxis type="number" unit=" min" stroke={look['ink-3']} fontSize={12} />
             <YAxis type="category" dataKey="name" width={170} stroke={look['ink-2']} fontSize={12} />
