@@ -3,6 +3,12 @@ import { createRegistry } from '../kernel/registry';
 import type { Act } from './act';
 import { importAds } from './ads/importAds';
 import { takeAd } from './ads/takeAd';
+import { addLook } from './arrange/addLook';
+import { movePieces } from './arrange/movePieces';
+import { placePieces } from './arrange/placePieces';
+import { recordHoles } from './arrange/recordHoles';
+import { removeLook } from './arrange/removeLook';
+import { takeAway } from './arrange/takeAway';
 import { resetOverrides } from './assumptions/resetOverrides';
 import { setOverride } from './assumptions/setOverride';
 import { beginStep } from './bench/beginStep';
@@ -135,6 +141,16 @@ const listed = [
   reopenStep,
   editRow('editLogEntry', 'logEntries', 'Line of the log changed'),
   forgetFactor,
+  addLook,
+  editRow('editLook', 'looks', 'Look changed'),
+  removeLook,
+  placePieces,
+  movePieces,
+  editRow('editPlacement', 'placements', 'Changed in the look'),
+  takeAway,
+  recordHoles,
+  editRow('editHole', 'holes', 'Hole changed'),
+  removeRow('removeHole', 'holes', 'Hole removed'),
   usePiece,
   buyFind,
   orderOffer,

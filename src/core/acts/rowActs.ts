@@ -11,7 +11,8 @@ import { id } from '../model/fields';
 import type { ProjectRows } from '../model/rows';
 import type { BenchSubject } from '../model/values/benchSubject';
 import { type Act, type Decision, type Place, refuse } from './act';
-import { type AnyRow, type RowChange, rowIn, type Workspace } from './changes';
+import { removeLooks, removePlacements } from './arrange/lookChanges';
+import { type AnyRow, type RowChange, rowIn, update, type Workspace } from './changes';
 
 type PlaceOf<T extends TableName> = T extends ProjectTable ? 'project' : T extends HouseTable ? 'house' : never;
 type Edit = z.ZodType<{ id: string; values: Record<string, unknown> }>;
@@ -123,6 +124,7 @@ export function removeOptions(
   const recipes = new Set([...recipeIds, ...orphans.map(({ id: recipeId }) => recipeId)]);
   return [
     ...plansWithout(rows, ids, slotIds),
+    ...looksWithout(rows, ids, slotIds, spotIds),
     ...benchWithout(
       rows,
       ({ recipeId, optionId, spotId }) =>
@@ -133,6 +135,25 @@ export function removeOptions(
     ...rows.fills.filter((fill) => ids.has(fill.optionId)).map((fill) => removal('fills', fill.id)),
     ...options.map((option) => removal('options', option.id)),
     ...removeRecipes(rows, recipes),
+  ];
+}
+
+/** Looks go with their spot, places with their slot; where another way goes, what is chosen stands there again. */
+function looksWithout(
+  rows: ProjectRows,
+  optionIds: ReadonlySet<string>,
+  slotIds: ReadonlySet<string>,
+  spotIds: ReadonlySet<string>,
+): RowChange[] {
+  const looksGone = new Set(rows.looks.filter(({ spotId }) => spotIds.has(spotId)).map(({ id }) => id));
+  const isKept = (placement: ProjectRows['placements'][number]) => !looksGone.has(placement.lookId);
+  const isGone = ({ slotId }: ProjectRows['placements'][number]) => slotId !== null && slotIds.has(slotId);
+  return [
+    ...removePlacements(rows, (placement) => isKept(placement) && isGone(placement)),
+    ...rows.placements
+      .filter((one) => isKept(one) && !isGone(one) && one.optionId !== null && optionIds.has(one.optionId))
+      .map(({ id: placementId }) => update('placements', placementId, { optionId: null })),
+    ...removeLooks(rows, ({ id: lookId }) => looksGone.has(lookId)),
   ];
 }
 

@@ -6,10 +6,12 @@ import { benchPlan } from './entities/benchPlan';
 import { colorCard } from './entities/colorCard';
 import { fill } from './entities/fill';
 import { gap } from './entities/gap';
+import { hole } from './entities/hole';
 import { inspiration } from './entities/inspiration';
 import { layout } from './entities/layout';
 import { ledgerLine } from './entities/ledgerLine';
 import { logEntry } from './entities/logEntry';
+import { look } from './entities/look';
 import { namedPlan } from './entities/namedPlan';
 import { offer } from './entities/offer';
 import { option } from './entities/option';
@@ -18,6 +20,7 @@ import { pack } from './entities/pack';
 import { pattern } from './entities/pattern';
 import { photo } from './entities/photo';
 import { piece } from './entities/piece';
+import { placement } from './entities/placement';
 import { priceNote } from './entities/priceNote';
 import { project } from './entities/project';
 import { receipt } from './entities/receipt';
@@ -74,6 +77,9 @@ const listed = [
   benchPlan,
   stepRun,
   logEntry,
+  look,
+  placement,
+  hole,
 ] as const;
 
 type Listed = (typeof listed)[number];

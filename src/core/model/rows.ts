@@ -6,6 +6,7 @@ export { type OptionKind, type OptionPart, optionKinds } from './entities/option
 export type { PatternSlot } from './entities/pattern';
 export { type PhotoKind, photoKinds } from './entities/photo';
 export { type Season, seasons } from './entities/piece';
+export type { Stance } from './entities/placement';
 export { type Importance, importances, type SizeRange, type SlotBox, type SlotRole, slotRoles } from './entities/slot';
 export type { SpotFeature, SpotTask } from './entities/spot';
 export type { Row } from './entity';
@@ -37,6 +38,9 @@ export type WeatherDayRow = RowOf<'weatherDays'>;
 export type BenchPlanRow = RowOf<'benchPlans'>;
 export type StepRunRow = RowOf<'stepRuns'>;
 export type LogEntryRow = RowOf<'logEntries'>;
+export type LookRow = RowOf<'looks'>;
+export type PlacementRow = RowOf<'placements'>;
+export type HoleRow = RowOf<'holes'>;
 
 /** Rows of the studio that all its projects share. */
 export type HouseRows = { [T in HouseTable]: RowOf<T>[] };

@@ -41,6 +41,8 @@ export function newSpot(id: string, name: string, kind: string, position: number
     gapMm: null,
     measures: {},
     features: [],
+    wall: null,
+    daylight: 'unknown',
     tasks: [],
     position,
   };

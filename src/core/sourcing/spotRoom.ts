@@ -1,3 +1,4 @@
+import { spotFeatures } from '../catalog/spotFeatures.data';
 import type { SpotKind } from '../catalog/spotKind';
 import { spotKindOf } from '../catalog/spotKinds';
 import type { SlotRow, SpotRow } from '../model/rows';
@@ -38,14 +39,12 @@ export interface RoomFit {
 /** A measure may be off by so much: half of what a tape shows. */
 const TAPE_MM = 0.5;
 
-const featureNames = { door: 'the door', socket: 'the socket', obstacle: 'the obstacle' } as const;
-
 /** What reaches into a spot: what was marked in its sketch, and what its kind has, like the screw of a drawer's knob. */
 function obstaclesOf(kind: SpotKind, spot: SpotRow): (PlacedRectangle & { name: string })[] {
   const marked = spot.features
     // A socket is no thickness: what stands before it hides it, and the sketch says so.
-    .filter((feature) => feature.kind !== 'socket')
-    .map((feature) => ({ ...feature, name: feature.name || featureNames[feature.kind] }));
+    .filter((feature) => spotFeatures[feature.kind].takesRoom)
+    .map((feature) => ({ ...feature, name: feature.name || spotFeatures[feature.kind].called }));
   return [...marked, ...(kind.intrusions?.(spot) ?? [])];
 }
 

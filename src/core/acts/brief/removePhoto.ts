@@ -29,6 +29,9 @@ export const removePhoto = projectAct({
       ...rows.receipts
         .filter((row) => row.photoId === payload.id)
         .map((row) => update('receipts', row.id, { photoId: null })),
+      ...rows.looks.flatMap(({ id: lookId, photo }) =>
+        photo?.photoId === payload.id ? [update('looks', lookId, { photo: null })] : [],
+      ),
       ...(brief.anchor?.photoId === payload.id
         ? [updateProject(rows.project.id, { brief: { ...brief, anchor: { ...brief.anchor, photoId: null } } })]
         : []),

@@ -4,6 +4,7 @@ import type { Problem } from '../act';
 import { type AnyRow, rowIn, type Workspace } from '../changes';
 import type { Breach } from './invariant';
 import { ledgerHolds } from './ledgerHolds';
+import { looksHold } from './looksHold';
 import { oneOfAKind } from './oneOfAKind';
 import { pieceCapacity } from './pieceCapacity';
 import { nameOf, references } from './references';
@@ -20,6 +21,7 @@ export const invariants = createRegistry('invariants', [
   pieceCapacity,
   ledgerHolds,
   shelfHolds,
+  looksHold,
 ]);
 
 const known = new WeakMap<Workspace, readonly Breach[]>();

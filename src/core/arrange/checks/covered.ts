@@ -1,3 +1,4 @@
+import { spotFeatures } from '../../catalog/spotFeatures.data';
 import { calculated } from '../../kernel/source';
 import { placeInSketch, type SketchCheck } from '../sketchCheck';
 
@@ -7,7 +8,7 @@ export const covered: SketchCheck = {
   source: calculated,
   check: (facts) =>
     facts.spot.features
-      .filter((feature) => feature.kind !== 'door')
+      .filter((feature) => feature.kind !== 'door' && feature.kind !== 'window')
       .flatMap((feature) =>
         facts.slots.flatMap(({ slot, box, placed }) =>
           placed &&
@@ -23,7 +24,7 @@ export const covered: SketchCheck = {
                   where: placeInSketch(facts, slot.id),
                   figures: {
                     slot: slot.name,
-                    feature: feature.name || feature.kind,
+                    feature: feature.name || spotFeatures[feature.kind].called,
                   },
                 },
               ]

@@ -1,13 +1,15 @@
 import { z } from 'zod';
+import { featureKinds } from '../../catalog/spotFeatures.data';
 import { spotKinds } from '../../catalog/spotKinds';
 import { defineEntity } from '../entity';
 import { id, line, number, oneOf, registered, wholeNumber, yesNo } from '../fields';
 import { lengthMm, measures, placeMm } from '../values/surface';
+import { daylights, spotWall } from '../values/wall';
 
 /** Something of the place that a sketch must respect. Positions in the sketch's room, mm. */
 const feature = z.strictObject({
   id,
-  kind: oneOf(['door', 'socket', 'obstacle']),
+  kind: oneOf(featureKinds),
   name: line(0, 80),
   xMm: placeMm,
   yMm: placeMm,
@@ -44,6 +46,8 @@ export const spot = defineEntity({
     /** Further measures that the kind asks for, by id. */
     measures,
     features: z.array(feature).max(40, 'at most 40 things to respect'),
+    wall: spotWall.nullable(),
+    daylight: oneOf(daylights),
     tasks: z.array(task).max(40, 'at most 40 tasks'),
     position: wholeNumber(0, 10_000),
   },

@@ -17,6 +17,7 @@ import { Plans1765500000000 } from './1765500000000-plans';
 import { SupplyPlaces1765600000000 } from './1765600000000-supply-places';
 import { Bench1765700000000 } from './1765700000000-bench';
 import { ToldAtTheBench1765800000000 } from './1765800000000-told-at-the-bench';
+import { Looks1765900000000 } from './1765900000000-looks';
 
 /** All migrations, oldest first. */
 export const migrations = [
@@ -39,4 +40,5 @@ export const migrations = [
   SupplyPlaces1765600000000,
   Bench1765700000000,
   ToldAtTheBench1765800000000,
+  Looks1765900000000,
 ];

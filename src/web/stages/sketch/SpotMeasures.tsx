@@ -1,4 +1,5 @@
 import { hasRow, LEAST_GAP_MM } from '@core/arrange/checks/widthsInRow';
+import { featureKinds, spotFeatures } from '@core/catalog/spotFeatures.data';
 import { spotKindOf, spotKinds } from '@core/catalog/spotKinds';
 import { formatLength } from '@core/kernel/formatLength';
 import type { SpotFeature, SpotRow } from '@core/model/rows';
@@ -88,12 +89,6 @@ export function SpotMeasures(props: { spot: SpotRow }) {
   );
 }
 
-const featureWords: Record<SpotFeature['kind'], string> = {
-  door: 'door',
-  socket: 'socket or switch',
-  obstacle: 'obstacle',
-};
-
 /** Doors, sockets and obstacles, and the clearing and cleaning that belongs to the spot. */
 export function PlaceDetails(props: { spot: SpotRow }) {
   const { run } = useCommands();
@@ -111,14 +106,11 @@ export function PlaceDetails(props: { spot: SpotRow }) {
       <details>
         <summary>Doors, sockets, obstacles {spot.features.length > 0 ? `(${spot.features.length})` : ''}</summary>
         {spot.features.map((entry) => (
-          <fieldset key={entry.id} className={styles.feature} aria-label={entry.name || featureWords[entry.kind]}>
+          <fieldset key={entry.id} className={styles.feature} aria-label={entry.name || spotFeatures[entry.kind].name}>
             <Choice
               label="What"
               value={entry.kind}
-              options={(Object.keys(featureWords) as SpotFeature['kind'][]).map((value) => ({
-                value,
-                label: featureWords[value],
-              }))}
+              options={featureKinds.map((value) => ({ value, label: spotFeatures[value].name }))}
               onChange={(kind) => feature(entry.id, { kind })}
             />
             <TextField label="Called" value={entry.name} most={80} onCommit={(name) => feature(entry.id, { name })} />
@@ -151,7 +143,7 @@ export function PlaceDetails(props: { spot: SpotRow }) {
             <Button
               type="text"
               size="small"
-              aria-label={`Remove ${entry.name || featureWords[entry.kind]}`}
+              aria-label={`Remove ${entry.name || spotFeatures[entry.kind].name}`}
               onClick={() => setFeatures(spot.features.filter((other) => other.id !== entry.id))}
             >
               ×
@@ -159,7 +151,7 @@ export function PlaceDetails(props: { spot: SpotRow }) {
           </fieldset>
         ))}
         <p>
-          {(['door', 'socket', 'obstacle'] as const).map((kind) => (
+          {featureKinds.map((kind) => (
             <Button
               key={kind}
               size="small"
@@ -172,13 +164,12 @@ export function PlaceDetails(props: { spot: SpotRow }) {
                     name: '',
                     xMm: 0,
                     yMm: 0,
-                    widthMm: kind === 'door' ? 762 : kind === 'socket' ? 76 : 100,
-                    heightMm: kind === 'door' ? 2030 : kind === 'socket' ? 120 : 100,
+                    ...spotFeatures[kind].usual,
                   },
                 ])
               }
             >
-              + {featureWords[kind]}
+              + {spotFeatures[kind].name}
             </Button>
           ))}
         </p>

@@ -6,6 +6,7 @@ import { briefFelt } from './briefFelt';
 import { cutting } from './cutting';
 import { house } from './house';
 import { hunt } from './hunt';
+import { looks } from './looks';
 import { piecesAndSightings } from './piecesAndSightings';
 import { plans } from './plans';
 import { recipes } from './recipes';
@@ -33,6 +34,7 @@ export const fileUpgrades: readonly FileUpgrade[] = [
   supplyPlaces,
   bench,
   toldAtTheBench,
+  looks,
 ];
 
 /** Brings an older file to the present shape, step by step; a file without a known version is given back as it is. */
