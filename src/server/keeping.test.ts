@@ -104,7 +104,7 @@ describe('the schema of the database', () => {
     await own.database.source.query('insert into studio (id, name) values ($1, $2)', [other, 'Other']);
     await expect(
       own.database.source.query(
-        "insert into spot (studio_id, id, project_id, name, kind, measures, features, tasks, position) values ($1, $2, $3, $4, $5, '{}', '[]', '[]', 0)",
+        "insert into spot (studio_id, id, project_id, name, kind, measures, features, daylight, tasks, position) values ($1, $2, $3, $4, $5, '{}', '[]', 'unknown', '[]', 0)",
         [other, randomUUID(), projectId, 'Stolen', 'wall'],
       ),
     ).rejects.toThrow('fk_spot_project_id');

@@ -146,13 +146,13 @@ function looksWithout(
   spotIds: ReadonlySet<string>,
 ): RowChange[] {
   const looksGone = new Set(rows.looks.filter(({ spotId }) => spotIds.has(spotId)).map(({ id }) => id));
-  const isKept = (placement: ProjectRows['placements'][number]) => !looksGone.has(placement.lookId);
-  const isGone = ({ slotId }: ProjectRows['placements'][number]) => slotId !== null && slotIds.has(slotId);
+  const isKept = (placement: ProjectRows['lookPieces'][number]) => !looksGone.has(placement.lookId);
+  const isGone = ({ slotId }: ProjectRows['lookPieces'][number]) => slotId !== null && slotIds.has(slotId);
   return [
     ...removePlacements(rows, (placement) => isKept(placement) && isGone(placement)),
-    ...rows.placements
+    ...rows.lookPieces
       .filter((one) => isKept(one) && !isGone(one) && one.optionId !== null && optionIds.has(one.optionId))
-      .map(({ id: placementId }) => update('placements', placementId, { optionId: null })),
+      .map(({ id: placementId }) => update('lookPieces', placementId, { optionId: null })),
     ...removeLooks(rows, ({ id: lookId }) => looksGone.has(lookId)),
   ];
 }

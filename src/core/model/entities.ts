@@ -12,6 +12,7 @@ import { layout } from './entities/layout';
 import { ledgerLine } from './entities/ledgerLine';
 import { logEntry } from './entities/logEntry';
 import { look } from './entities/look';
+import { lookPiece } from './entities/lookPiece';
 import { namedPlan } from './entities/namedPlan';
 import { offer } from './entities/offer';
 import { option } from './entities/option';
@@ -20,7 +21,6 @@ import { pack } from './entities/pack';
 import { pattern } from './entities/pattern';
 import { photo } from './entities/photo';
 import { piece } from './entities/piece';
-import { placement } from './entities/placement';
 import { priceNote } from './entities/priceNote';
 import { project } from './entities/project';
 import { receipt } from './entities/receipt';
@@ -78,7 +78,7 @@ const listed = [
   stepRun,
   logEntry,
   look,
-  placement,
+  lookPiece,
   hole,
 ] as const;
 

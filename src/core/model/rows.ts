@@ -2,11 +2,11 @@ import type { HouseTable, ProjectTable, RowOf } from './entities';
 import type { FindRow } from './finds';
 
 export type { ChangedTable, HouseTable, ProjectTable, RowOf, TableName } from './entities';
+export type { Stance } from './entities/lookPiece';
 export { type OptionKind, type OptionPart, optionKinds } from './entities/option';
 export type { PatternSlot } from './entities/pattern';
 export { type PhotoKind, photoKinds } from './entities/photo';
 export { type Season, seasons } from './entities/piece';
-export type { Stance } from './entities/placement';
 export { type Importance, importances, type SizeRange, type SlotBox, type SlotRole, slotRoles } from './entities/slot';
 export type { SpotFeature, SpotTask } from './entities/spot';
 export type { Row } from './entity';
@@ -39,7 +39,7 @@ export type BenchPlanRow = RowOf<'benchPlans'>;
 export type StepRunRow = RowOf<'stepRuns'>;
 export type LogEntryRow = RowOf<'logEntries'>;
 export type LookRow = RowOf<'looks'>;
-export type PlacementRow = RowOf<'placements'>;
+export type LookPieceRow = RowOf<'lookPieces'>;
 export type HoleRow = RowOf<'holes'>;
 
 /** Rows of the studio that all its projects share. */

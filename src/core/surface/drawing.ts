@@ -1,3 +1,5 @@
+import type { Ink } from './inks.data';
+
 /** A piece drawn to proportion, as data; units are millimeters with y downward. */
 export interface Drawing {
   widthMm: number;
@@ -7,10 +9,23 @@ export interface Drawing {
   dimensions: { fromX: number; fromY: number; toX: number; toY: number; lengthMm: number }[];
 }
 
-/** `shade` darkens (negative) or lightens the zone's color so that faces tell apart; null zone is an opening or knob. */
+/** What every drawn shape says of its color. */
+interface Painted {
+  /** The zone whose color it has; null for an opening, a knob, or what has a color of its own. */
+  zoneId: string | null;
+  /** Darkens (negative) or lightens the color, so that faces tell apart. */
+  shade: number;
+  /** What it is where no zone is: paper, glass, a leaf. */
+  ink?: Ink;
+  /** Drawn without its edge: a highlight, a leaf among many. */
+  isSoft?: boolean;
+}
+
 export type DrawnShape =
-  | { kind: 'polygon'; zoneId: string | null; points: [number, number][]; shade: number }
-  | { kind: 'ellipse'; zoneId: string | null; cx: number; cy: number; rx: number; ry: number; shade: number };
+  | (Painted & { kind: 'polygon'; points: [number, number][] })
+  | (Painted & { kind: 'ellipse'; cx: number; cy: number; rx: number; ry: number })
+  /** A line that tells what something is made of: a weave, a fold, a stem. It adds nothing to the silhouette. */
+  | (Painted & { kind: 'line'; points: [number, number][]; thickMm: number });
 
 /** A closed rectangle as a drawn polygon. */
 export function drawnRectangle(
@@ -20,6 +35,7 @@ export function drawnRectangle(
   width: number,
   height: number,
   shade = 0,
+  more: Pick<Painted, 'ink' | 'isSoft'> = {},
 ): DrawnShape {
   return {
     kind: 'polygon',
@@ -31,5 +47,6 @@ export function drawnRectangle(
       [x + width, y + height],
       [x, y + height],
     ],
+    ...more,
   };
 }

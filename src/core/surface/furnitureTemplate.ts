@@ -34,7 +34,14 @@ export interface FurnitureTemplate {
   /** Fixed small work in minutes at a practiced hand: knobs, drawers. Zero when there is none. */
   hardwareMinutes(measures: Measures): number;
   zones(measures: Measures): Zone[];
+  /** How it draws itself to be recognized: from the front, or a little from above so that its zones are seen. */
   draw(measures: Measures): Drawing;
+  /** From straight in front, where `draw` shows it lying or otherwise not as it stands in a room. */
+  front?(measures: Measures): Drawing;
+  /** From straight above; a rectangle or a round where nothing is said. */
+  above?(measures: Measures): Drawing;
+  /** What it is from above: round, or flat against a wall; with corners where nothing is said. */
+  plan?: 'round' | 'flat';
 }
 
 /**

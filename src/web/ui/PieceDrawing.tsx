@@ -1,15 +1,9 @@
-import { hexFromLab, type Lab, labFromHex } from '@core/color/lab';
+import type { Lab } from '@core/color/lab';
 import { formatLength } from '@core/kernel/formatLength';
 import type { UnitSystem } from '@core/kernel/units';
 import { completeMeasures, type Measures } from '@core/surface/furnitureTemplate';
 import { furnitureTemplates } from '@core/surface/templates';
-
-/** A color made a little lighter or darker, so that faces tell apart. */
-function shaded(color: Lab, shade: number): string {
-  return hexFromLab({ ...color, L: Math.max(4, Math.min(98, color.L + shade * 0.55)) });
-}
-
-const bare = labFromHex('#eef0ec');
+import { DrawnShapes } from './DrawnShapes';
 
 /**
  * A piece drawn to proportion from its measures, each zone in its color. `marked` zones carry a tape edge.
@@ -23,7 +17,7 @@ export function PieceDrawing(props: {
   size: number;
   units?: UnitSystem;
   letters?: boolean;
-  marked?: string | null;
+  marked?: string | null | undefined;
 }) {
   const template = furnitureTemplates.find(props.templateId);
   if (!template) return null;
@@ -46,26 +40,7 @@ export function PieceDrawing(props: {
       aria-label={props.label}
       aria-hidden={props.label === ''}
     >
-      {drawing.shapes.map((shape, index) => {
-        const color = shape.zoneId === null ? labFromHex('#ffffff') : (props.colorOf(shape.zoneId) ?? bare);
-        const marked = props.marked !== undefined && props.marked !== null && props.marked === shape.zoneId;
-        const common = {
-          fill: shaded(color, shape.shade),
-          stroke: marked ? 'var(--tape)' : 'var(--ink)',
-          strokeWidth: marked ? stroke * 3 : stroke,
-        };
-        const key = `${shape.kind}-${shape.zoneId}-${index}`;
-        return shape.kind === 'polygon' ? (
-          <polygon
-            key={key}
-            points={shape.points.map((point) => point.join(',')).join(' ')}
-            {...common}
-            strokeLinejoin="round"
-          />
-        ) : (
-          <ellipse key={key} cx={shape.cx} cy={shape.cy} rx={shape.rx} ry={shape.ry} {...common} />
-        );
-      })}
+      <DrawnShapes shapes={drawing.shapes} colorOf={props.colorOf} stroke={stroke} marked={props.marked} />
       {props.letters &&
         drawing.labels.map((label) => (
           <g key={label.letter}>

@@ -11,12 +11,12 @@ export const addLook = projectAct({
   titleFor: ({ row }) => `Look added: ${row.name}`,
   payload: z.strictObject({
     row: rowSchema('looks'),
-    placements: z.array(rowSchema('placements')).max(MOST_IN_LOOK, `at most ${MOST_IN_LOOK} pieces in a look`),
+    pieces: z.array(rowSchema('lookPieces')).max(MOST_IN_LOOK, `at most ${MOST_IN_LOOK} pieces in a look`),
   }),
-  decide: (_rows, { row, placements }) => {
-    const stray = placements.find((placement) => placement.lookId !== row.id);
+  decide: (_rows, { row, pieces }) => {
+    const stray = pieces.find((piece) => piece.lookId !== row.id);
     return stray
-      ? refuse('placements', stray.lookId, 'pieces of this look')
-      : [insert('looks', row), ...supportsFirst(placements).map((placement) => insert('placements', placement))];
+      ? refuse('lookPieces', stray.lookId, 'pieces of this look')
+      : [insert('looks', row), ...supportsFirst(pieces).map((piece) => insert('lookPieces', piece))];
   },
 });

@@ -1,14 +1,14 @@
-import type { PlacementRow, ProjectRows } from '../../model/rows';
+import type { LookPieceRow, ProjectRows } from '../../model/rows';
 import { type RowChange, remove, update } from '../changes';
 
 /** The most pieces that a look may hold. */
 export const MOST_IN_LOOK = 120;
 
 /** Pieces in an order in which each comes after what it stands on. */
-export function supportsFirst(placements: readonly PlacementRow[]): PlacementRow[] {
+export function supportsFirst(placements: readonly LookPieceRow[]): LookPieceRow[] {
   const own = new Map(placements.map((placement) => [placement.id, placement]));
-  const ordered = new Set<PlacementRow>();
-  const visit = (placement: PlacementRow, trail: ReadonlySet<PlacementRow>) => {
+  const ordered = new Set<LookPieceRow>();
+  const visit = (placement: LookPieceRow, trail: ReadonlySet<LookPieceRow>) => {
     const support = own.get(placement.onId ?? '');
     if (support && !trail.has(support)) visit(support, new Set([...trail, placement]));
     ordered.add(placement);
@@ -20,11 +20,11 @@ export function supportsFirst(placements: readonly PlacementRow[]): PlacementRow
 /**
  * Removals of pieces from their looks. What stood on one comes down to what that stood on, by as much as it was lifted.
  */
-export function removePlacements(rows: ProjectRows, isGone: (placement: PlacementRow) => boolean): RowChange[] {
-  const byId = new Map(rows.placements.map((placement) => [placement.id, placement]));
-  const gone = rows.placements.filter(isGone);
+export function removePlacements(rows: ProjectRows, isGone: (placement: LookPieceRow) => boolean): RowChange[] {
+  const byId = new Map(rows.lookPieces.map((placement) => [placement.id, placement]));
+  const gone = rows.lookPieces.filter(isGone);
   const goneIds = new Set(gone.map(({ id }) => id));
-  const landing = (placement: PlacementRow): { onId: string | null; footMm: number } => {
+  const landing = (placement: LookPieceRow): { onId: string | null; footMm: number } => {
     let { onId, footMm } = placement;
     while (onId !== null && goneIds.has(onId)) {
       const support = byId.get(onId);
@@ -34,10 +34,10 @@ export function removePlacements(rows: ProjectRows, isGone: (placement: Placemen
     return { onId, footMm };
   };
   return [
-    ...rows.placements
+    ...rows.lookPieces
       .filter(({ id, onId }) => !goneIds.has(id) && onId !== null && goneIds.has(onId))
-      .map((placement) => update('placements', placement.id, landing(placement))),
-    ...gone.map(({ id }) => remove('placements', id)),
+      .map((placement) => update('lookPieces', placement.id, landing(placement))),
+    ...gone.map(({ id }) => remove('lookPieces', id)),
   ];
 }
 
@@ -45,7 +45,7 @@ export function removePlacements(rows: ProjectRows, isGone: (placement: Placemen
 export function removeLooks(rows: ProjectRows, isGone: (look: ProjectRows['looks'][number]) => boolean): RowChange[] {
   const ids = new Set(rows.looks.filter(isGone).map(({ id }) => id));
   return [
-    ...rows.placements.filter(({ lookId }) => ids.has(lookId)).map(({ id }) => remove('placements', id)),
+    ...rows.lookPieces.filter(({ lookId }) => ids.has(lookId)).map(({ id }) => remove('lookPieces', id)),
     ...[...ids].map((id) => remove('looks', id)),
   ];
 }

@@ -1,11 +1,11 @@
 import { z } from 'zod';
-import { placement } from '../../model/entities/placement';
+import { lookPiece } from '../../model/entities/lookPiece';
 import { id } from '../../model/fields';
 import { projectAct, refuse } from '../act';
 import { update } from '../changes';
 import { MOST_IN_LOOK } from './lookChanges';
 
-const { xMm, footMm, frontMm, onId, layer } = placement.fields;
+const { xMm, footMm, frontMm, onId, layer } = lookPiece.fields;
 
 /** Pieces of a look put elsewhere, in one act: what stands on something goes with it. */
 export const movePieces = projectAct({
@@ -18,9 +18,9 @@ export const movePieces = projectAct({
       .max(MOST_IN_LOOK, `at most ${MOST_IN_LOOK} pieces`),
   }),
   decide: (rows, payload) => {
-    const gone = payload.places.find((place) => !rows.placements.some((row) => row.id === place.id));
+    const gone = payload.places.find((place) => !rows.lookPieces.some((row) => row.id === place.id));
     return gone
       ? refuse('places', gone.id, 'pieces that are still in the look')
-      : payload.places.map(({ id: placementId, ...place }) => update('placements', placementId, place));
+      : payload.places.map(({ id: placementId, ...place }) => update('lookPieces', placementId, place));
   },
 });

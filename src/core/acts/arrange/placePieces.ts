@@ -10,7 +10,7 @@ export const placePieces = projectAct({
   title: 'Placed in the look',
   payload: z.strictObject({
     rows: z
-      .array(rowSchema('placements'))
+      .array(rowSchema('lookPieces'))
       .min(1, 'at least one piece')
       .max(MOST_IN_LOOK, `at most ${MOST_IN_LOOK} pieces in a look`),
   }),
@@ -19,10 +19,10 @@ export const placePieces = projectAct({
     if (stray) return refuse('rows', stray.lookId, 'a look that is still there');
     const full = payload.rows.find(({ lookId }) => {
       const inIt = (row: { lookId: string }) => row.lookId === lookId;
-      return rows.placements.filter(inIt).length + payload.rows.filter(inIt).length > MOST_IN_LOOK;
+      return rows.lookPieces.filter(inIt).length + payload.rows.filter(inIt).length > MOST_IN_LOOK;
     });
     return full
       ? refuse('rows', payload.rows.length, `at most ${MOST_IN_LOOK} pieces in a look`)
-      : supportsFirst(payload.rows).map((row) => insert('placements', row));
+      : supportsFirst(payload.rows).map((row) => insert('lookPieces', row));
   },
 });

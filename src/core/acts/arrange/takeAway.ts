@@ -9,7 +9,7 @@ export const takeAway = projectAct({
   title: 'Taken out of the look',
   payload: z.strictObject({ ids: z.array(id).min(1, 'at least one piece').max(MOST_IN_LOOK) }),
   decide: (rows, payload) => {
-    const gone = payload.ids.find((one) => !rows.placements.some((row) => row.id === one));
+    const gone = payload.ids.find((one) => !rows.lookPieces.some((row) => row.id === one));
     return gone
       ? refuse('ids', gone, 'pieces that are still in the look')
       : removePlacements(rows, (row) => payload.ids.includes(row.id));

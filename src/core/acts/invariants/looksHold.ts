@@ -6,10 +6,10 @@ export const looksHold: Invariant = {
   id: 'looksHold',
   breaches: (rows) => {
     if (!isProject(rows)) return [];
-    const byId = new Map(rows.placements.map((placement) => [placement.id, placement]));
+    const byId = new Map(rows.lookPieces.map((placement) => [placement.id, placement]));
     const slotOf = new Map(rows.options.map((option) => [option.id, option.slotId]));
     const breach = (id: string, field: string, value: unknown, accepted: string): Breach => ({
-      table: 'placements',
+      table: 'lookPieces',
       id,
       path: [field],
       field,
@@ -17,7 +17,7 @@ export const looksHold: Invariant = {
       accepted,
       weight: 1,
     });
-    return rows.placements.flatMap(({ id, lookId, onId, slotId, optionId }) => {
+    return rows.lookPieces.flatMap(({ id, lookId, onId, slotId, optionId }) => {
       const found: Breach[] = [];
       const optionSlot = optionId === null ? undefined : slotOf.get(optionId);
       if (optionSlot !== undefined && optionSlot !== slotId)

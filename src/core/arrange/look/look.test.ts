@@ -6,13 +6,13 @@ import { type Point, type Ring, rectangleOutline, roundRing } from '../../surfac
 import { accentEcho } from './accentEcho';
 import { leastAir, lookAir } from './lookAir';
 import { lookBalance } from './lookBalance';
-import { boundsOf, type LookPiece } from './lookPiece';
+import { boundsOf, type SeenPiece } from './seenPiece';
 import { visualWeight } from './visualWeight';
 
 const gray = (L: number): Lab => ({ L, a: 0, b: 0 });
 let made = 0;
 /** A box that stands in a look. */
-function box(xMm: number, footMm: number, widthMm: number, heightMm: number, L = 50): LookPiece {
+function box(xMm: number, footMm: number, widthMm: number, heightMm: number, L = 50): SeenPiece {
   made += 1;
   return { id: `p${made}`, name: 'box', outline: rectangleOutline(xMm, footMm, widthMm, heightMm), color: gray(L) };
 }
@@ -101,7 +101,7 @@ describe('the air of a look', () => {
           { minLength: 1, maxLength: 12 },
         ),
         (shapes) => {
-          const look = shapes.map(({ x, y, width, isRound }): LookPiece => {
+          const look = shapes.map(({ x, y, width, isRound }): SeenPiece => {
             const piece = box(x, y, width, width);
             return isRound ? { ...piece, outline: [roundRing(x + width / 2, y + width / 2, width / 2)] } : piece;
           });

@@ -1,6 +1,6 @@
 import { outlineAreaMm2 } from '../../surface/outline';
 import { welded } from '../../surface/polygons';
-import { boundsOf, type LookPiece } from './lookPiece';
+import { boundsOf, type SeenPiece } from './seenPiece';
 
 /**
  * How much air a look has: 1 − what the silhouettes cover ÷ (width of the spot × the tallest top). What lies behind
@@ -8,7 +8,7 @@ import { boundsOf, type LookPiece } from './lookPiece';
  * @param widthMm of the spot
  * @returns 0 to 1; 1 where nothing stands in it
  */
-export function lookAir(pieces: readonly LookPiece[], widthMm: number): number {
+export function lookAir(pieces: readonly SeenPiece[], widthMm: number): number {
   const tallest = Math.max(0, ...pieces.map((piece) => boundsOf(piece)?.topMm ?? 0));
   if (tallest <= 0 || widthMm <= 0) return 1;
   const covered = outlineAreaMm2(welded(pieces.flatMap(({ outline }) => outline)));

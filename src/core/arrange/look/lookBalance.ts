@@ -1,4 +1,4 @@
-import { boundsOf, type LookPiece } from './lookPiece';
+import { boundsOf, type SeenPiece } from './seenPiece';
 import { visualWeight } from './visualWeight';
 
 /** How the two sides of a look stand to each other. */
@@ -19,7 +19,7 @@ export interface LookBalance {
  * @param middleMm the middle of the spot
  * @example 0.20 m² at L* 30, half a meter to the left, against 0.35 m² at L* 85, 0.4 m to the right → +0.02: mirrored
  */
-export function lookBalance(pieces: readonly LookPiece[], middleMm: number): LookBalance | null {
+export function lookBalance(pieces: readonly SeenPiece[], middleMm: number): LookBalance | null {
   let left = 0;
   let right = 0;
   for (const piece of pieces) {

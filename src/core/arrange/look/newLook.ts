@@ -1,4 +1,4 @@
-import type { LookRow, PlacementRow } from '../../model/rows';
+import type { LookPieceRow, LookRow } from '../../model/rows';
 
 /** A look in which nothing stands yet. */
 export const newLook = (id: string, spotId: string, name: string, position: number): LookRow => ({
@@ -14,7 +14,7 @@ export const newLook = (id: string, spotId: string, name: string, position: numb
 });
 
 /** A piece that stands at the left end of its spot, at the front edge; what it is, is said by `of`. */
-export const newPlacement = (id: string, lookId: string, of: Partial<PlacementRow> = {}): PlacementRow => ({
+export const newPlacement = (id: string, lookId: string, of: Partial<LookPieceRow> = {}): LookPieceRow => ({
   version: 1,
   slotId: null,
   optionId: null,

@@ -16,6 +16,7 @@ export const bedHead: FurnitureTemplate = {
   ],
   overall: { width: 'widthMm', depth: null, height: 'heightMm' },
   traits: [],
+  plan: 'flat',
   hardwareMinutes: () => 6,
   zones: ({ widthMm = 0, heightMm = 0, panelMm = 0 }) => [
     zone(

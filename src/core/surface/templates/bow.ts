@@ -13,6 +13,7 @@ export const bow: FurnitureTemplate = {
   overall: { width: 'widthMm', depth: null, height: 'heightMm' },
   traits: [],
   usual: { materialId: 'fabric' },
+  plan: 'flat',
   hardwareMinutes: () => 0,
   zones: ({ widthMm = 0, heightMm = 0 }) => [
     zone('ribbon', 'A', 'Ribbon', { kind: 'rectangle', widthMm, heightMm }, { use: 'seen' }),

@@ -14,6 +14,7 @@ export const candlestick: FurnitureTemplate = {
   overall: { width: 'footMm', depth: null, height: 'heightMm' },
   traits: [],
   usual: { materialId: 'nonferrousMetal' },
+  plan: 'round',
   hardwareMinutes: () => 0,
   zones: ({ heightMm = 0, footMm = 0, stemMm = 0 }) => [
     zone('foot', 'A', 'Foot', { kind: 'cylinder', diameterMm: footMm, heightMm: heightMm * 0.1, ends: 1 }),

@@ -14,6 +14,7 @@ export const curtain: FurnitureTemplate = {
   overall: { width: 'widthMm', depth: null, height: 'heightMm' },
   traits: ['hangs'],
   usual: { materialId: 'fabric' },
+  plan: 'flat',
   hardwareMinutes: () => 0,
   zones: ({ widthMm = 0, heightMm = 0 }) => [
     zone('face', 'A', 'Face', { kind: 'rectangle', widthMm, heightMm }, { use: 'seen' }),

@@ -16,6 +16,7 @@ export const door: FurnitureTemplate = {
   overall: { width: 'widthMm', depth: 'thickMm', height: 'heightMm' },
   traits: ['hangs'],
   // Two hinges off and on, 6 minutes a pair (common practice, from memory).
+  plan: 'flat',
   hardwareMinutes: () => 6,
   zones: ({ widthMm = 0, heightMm = 0, thickMm = 0, panels = 0 }) => [
     zone(

@@ -9,6 +9,7 @@ export const egg: FurnitureTemplate = {
   measures: [lengthMeasure('heightMm', 'Long', 70, 15, 600), lengthMeasure('widthMm', 'Across', 50, 10, 450)],
   overall: { width: 'widthMm', depth: null, height: 'heightMm' },
   traits: [],
+  plan: 'round',
   hardwareMinutes: () => 0,
   zones: ({ heightMm = 0, widthMm = 0 }) => [
     zone('shell', 'A', 'Shell', { kind: 'egg', lengthMm: heightMm, diameterMm: Math.min(widthMm, heightMm) }),

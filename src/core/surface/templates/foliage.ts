@@ -15,6 +15,7 @@ export const foliage: FurnitureTemplate = {
   overall: { width: 'leafMm', depth: null, height: 'heightMm' },
   traits: [],
   usual: { materialId: 'fauxLeaf' },
+  plan: 'round',
   hardwareMinutes: () => 0,
   zones: ({ stems = 1, leavesEach = 1, leafMm = 0, heightMm = 0 }) => [
     zone(

@@ -14,6 +14,7 @@ export const garland: FurnitureTemplate = {
   overall: { width: 'widthMm', depth: null, height: 'heightMm' },
   traits: ['hangs'],
   usual: { materialId: 'fauxLeaf' },
+  plan: 'flat',
   hardwareMinutes: () => 0,
   zones: ({ widthMm = 0, heightMm = 0 }) => [
     zone(

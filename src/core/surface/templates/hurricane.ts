@@ -14,6 +14,7 @@ export const hurricane: FurnitureTemplate = {
   overall: { width: 'widthMm', depth: null, height: 'heightMm' },
   traits: [],
   usual: { materialId: 'glass' },
+  plan: 'round',
   hardwareMinutes: () => 0,
   zones: ({ widthMm = 0, heightMm = 0 }) => [
     zone(

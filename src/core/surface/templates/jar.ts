@@ -15,6 +15,7 @@ export const jar: FurnitureTemplate = {
   overall: { width: 'widthMm', depth: null, height: 'heightMm' },
   traits: [],
   usual: { materialId: 'glass' },
+  plan: 'round',
   hardwareMinutes: () => 0,
   zones: ({ widthMm = 0, heightMm = 0, lidMm = 0 }) => [
     zone('body', 'A', 'Outside', {

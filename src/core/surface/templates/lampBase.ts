@@ -15,6 +15,7 @@ export const lampBase: FurnitureTemplate = {
   traits: ['lamp'],
   // Shade and bulb off, fitting and cord masked, and back (common practice, from memory).
   usual: { materialId: 'ferrousMetal' },
+  plan: 'round',
   hardwareMinutes: () => 8,
   zones: (m) => {
     const { heightMm = 0, bodyMm = 0, footMm = 0 } = m;

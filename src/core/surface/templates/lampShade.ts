@@ -14,6 +14,7 @@ export const lampShade: FurnitureTemplate = {
   overall: { width: 'widthMm', depth: null, height: 'heightMm' },
   traits: ['shade'],
   usual: { materialId: 'fabric' },
+  plan: 'round',
   hardwareMinutes: () => 2,
   zones: ({ topMm = 0, widthMm = 0, heightMm = 0 }) => {
     const shape = {

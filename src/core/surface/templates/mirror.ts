@@ -16,6 +16,7 @@ export const mirror: FurnitureTemplate = {
   overall: { width: 'widthMm', depth: 'edgeMm', height: 'heightMm' },
   traits: ['hangs'],
   // Glass masked along its edge: about a minute a meter of tape and the laying out (common practice, from memory).
+  plan: 'flat',
   hardwareMinutes: ({ widthMm = 0, heightMm = 0 }) => 3 + (2 * (widthMm + heightMm)) / 1000,
   zones: ({ widthMm = 0, heightMm = 0, mouldingMm = 0, edgeMm = 0 }) => {
     const moulding = Math.min(mouldingMm, widthMm / 2, heightMm / 2);

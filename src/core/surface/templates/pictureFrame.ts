@@ -15,6 +15,7 @@ export const pictureFrame: FurnitureTemplate = {
   overall: { width: 'openWidthMm', depth: 'depthMm', height: 'openHeightMm' },
   traits: ['hangs'],
   // Glass, picture and backing out and in again (common practice, from memory).
+  plan: 'flat',
   hardwareMinutes: () => 5,
   zones: (m) => {
     const { openWidthMm = 0, openHeightMm = 0, mouldingMm = 0, depthMm = 0 } = m;

@@ -14,6 +14,7 @@ export const planter: FurnitureTemplate = {
   overall: { width: 'topMm', depth: null, height: 'heightMm' },
   traits: [],
   usual: { materialId: 'terracotta' },
+  plan: 'round',
   hardwareMinutes: () => 0,
   zones: ({ heightMm = 0, topMm = 0, baseMm = 0 }) => [
     zone(

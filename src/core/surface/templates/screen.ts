@@ -14,6 +14,7 @@ export const screen: FurnitureTemplate = {
   ],
   overall: { width: 'leafMm', depth: null, height: 'heightMm' },
   traits: [],
+  plan: 'flat',
   hardwareMinutes: ({ leaves = 0 }) => 6 * Math.max(0, leaves - 1),
   zones: ({ leafMm = 0, heightMm = 0, leaves = 1 }) => [
     zone(

@@ -16,6 +16,7 @@ export const stool: FurnitureTemplate = {
   ],
   overall: { width: 'widthMm', depth: null, height: 'heightMm' },
   traits: [],
+  plan: 'round',
   hardwareMinutes: () => 0,
   zones: ({ widthMm = 0, heightMm = 0, legs = 4 }) => [
     zone('seat', 'A', 'Seat with its edge', { kind: 'disc', diameterMm: widthMm, edgeMm: SEAT_MM }),

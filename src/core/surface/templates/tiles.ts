@@ -19,6 +19,7 @@ export const tiles: FurnitureTemplate = {
   overall: { width: 'widthMm', depth: null, height: 'heightMm' },
   traits: ['fixture'],
   usual: { materialId: 'glazedCeramic' },
+  plan: 'flat',
   hardwareMinutes: () => 0,
   zones: ({ widthMm = 0, heightMm = 0, tileMm = 0, jointMm = 0 }) => [
     zone(

@@ -14,6 +14,7 @@ export const vase: FurnitureTemplate = {
   overall: { width: 'widestMm', depth: null, height: 'heightMm' },
   traits: [],
   usual: { materialId: 'glazedCeramic' },
+  plan: 'round',
   hardwareMinutes: () => 0,
   zones: ({ heightMm = 0, widestMm = 0, mouthMm = 0 }) => [
     zone('body', 'A', 'Outside', {

@@ -20,6 +20,7 @@ export const wall: FurnitureTemplate = {
   overall: { width: 'widthMm', depth: null, height: 'heightMm' },
   traits: ['fixture'],
   usual: { materialId: 'concrete', finishId: 'soundOldPaint', sheen: 'matt' },
+  plan: 'flat',
   hardwareMinutes: () => 0,
   zones: ({ widthMm = 0, heightMm = 0, doors = 0, windows = 0 }) => {
     const openM2 = doors * DOOR_M2 + windows * WINDOW_M2;

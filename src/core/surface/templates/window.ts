@@ -18,6 +18,7 @@ export const window: FurnitureTemplate = {
   overall: { width: 'widthMm', depth: null, height: 'heightMm' },
   traits: ['fixture'],
   usual: { materialId: 'glass' },
+  plan: 'flat',
   hardwareMinutes: () => 0,
   zones: ({ widthMm = 0, heightMm = 0, panes = 1 }) => [
     zone(

@@ -14,6 +14,7 @@ export const wreath: FurnitureTemplate = {
   overall: { width: 'widthMm', depth: null, height: 'widthMm' },
   traits: ['hangs'],
   usual: { materialId: 'fauxLeaf' },
+  plan: 'flat',
   hardwareMinutes: () => 0,
   zones: ({ widthMm = 0, tubeMm = 0, leaves = 0 }) => [
     zone(

@@ -4,7 +4,7 @@ import styles from './sketch.module.css';
 /** A shape of the surroundings, behind the slots. */
 export function Scenery(props: { shape: DrawnShape; unit: number }) {
   const { shape, unit } = props;
-  return shape.kind === 'polygon' ? (
+  return shape.kind !== 'ellipse' ? (
     <polygon
       className={styles.scenery}
       points={shape.points.map((point) => point.join(',')).join(' ')}

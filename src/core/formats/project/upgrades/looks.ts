@@ -12,7 +12,7 @@ export const looks: FileUpgrade = {
         }
       : {}),
     looks: [],
-    placements: [],
+    lookPieces: [],
     holes: [],
   }),
 };

@@ -43,10 +43,10 @@ const isOfOne: RowRule<{ slotId: string | null; pieceId: string | null }> = ({ s
     : null;
 
 /** A piece where it is in a look. */
-export const placement = defineEntity(
+export const lookPiece = defineEntity(
   {
-    table: 'placements',
-    name: 'placement',
+    table: 'lookPieces',
+    name: 'look_piece',
     noun: 'piece of the look',
     owner: 'project',
     travels: 'always',
@@ -75,7 +75,7 @@ export const placement = defineEntity(
       /** Its side to the front. */
       turned: yesNo,
       /** What it stands on; null for the spot itself. */
-      onId: refersTo('placements').nullable(),
+      onId: refersTo('lookPieces').nullable(),
       /** The higher, the further in front. */
       layer: wholeNumber(0, 10_000),
       hanger: hanger.nullable(),

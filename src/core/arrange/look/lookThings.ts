@@ -1,0 +1,188 @@
+import { sketchRoom } from '../../catalog/spotKind';
+import { spotKindOf } from '../../catalog/spotKinds';
+import type { Lab } from '../../color/lab';
+import { measuresOf } from '../../model/finds';
+import type { LookPieceRow, LookRow, PieceRow, SlotRow, SpotRow } from '../../model/rows';
+import type { Plan } from '../../plan/computePlan';
+import { finishedColor, presentColor } from '../../plan/finishedColor';
+import type { OptionModel } from '../../plan/model/optionModel';
+import { nameOfOption } from '../../plan/nameOfOption';
+import { completeMeasures, type FurnitureTemplate, type Measures } from '../../surface/furnitureTemplate';
+import { furnitureTemplates } from '../../surface/templates';
+import { type Size, sizeOf } from '../../surface/views';
+import { proposedSize } from '../sketchBoxes';
+import { boxAt, type LookThing } from './lookThing';
+import { thingKindsOf } from './thingKinds';
+
+/** Which way fills the nth of a slot's quantity, as it is chosen; null where none does. */
+function chosenFor(plan: Plan, slotId: string, nth: number): OptionModel | null {
+  let before = 0;
+  for (const { model, count } of plan.chosen) {
+    if (model.slot.id !== slotId) continue;
+    if (nth < before + count) return model;
+    before += count;
+  }
+  return null;
+}
+
+/** What a thing is made of, as far as drawing asks. */
+interface Described {
+  name: string;
+  template: FurnitureTemplate | null;
+  measures: Measures;
+  isMeasured: boolean;
+  isFound: boolean;
+  isDone: boolean;
+  color: Lab | null;
+  colorOf(zoneId: string | null): Lab | null;
+  presentColorOf(zoneId: string | null): Lab | null;
+  photoId: string | null;
+  weightG: number | null;
+  piece: PieceRow | null;
+}
+
+/** A thing that a way makes, buys or takes: the first of its parts, in the colors that its recipe gives. */
+function describedBy(plan: Plan, model: OptionModel): Described | null {
+  const { finds, offers, recipe } = model;
+  const [find] = finds;
+  const made = recipe?.built[0]?.piece;
+  const offer = offers[0]?.offer;
+  const of = find ?? offer ?? made;
+  if (!of) return null;
+  const template = furnitureTemplates.find(of.templateId) ?? null;
+  const present = presentColor(model);
+  const finished = finishedColor(model);
+  const piece = plan.rows.pieces.find(({ id }) => id === find?.pieceId) ?? null;
+  const workpiece = find?.id ?? made?.id;
+  const last = (zoneId: string | null, at: 'present' | 'left'): Lab | null => {
+    const zone = recipe?.zones.find((entry) => entry.workpieceId === workpiece && entry.zone.id === zoneId);
+    if (!recipe || !zone) return null;
+    return (at === 'left' ? recipe.stacks.get(zone.key)?.at(-1)?.leaves.color : null) ?? zone.present.color;
+  };
+  return {
+    name: nameOfOption({ finds: find ? [find] : [], offers: find ? [] : offers, recipe }),
+    template,
+    measures: template ? completeMeasures(template, of.measures) : {},
+    isMeasured: Object.keys(of.measures).length > 0,
+    isFound: true,
+    isDone: recipe === null || model.isDone,
+    color: finished,
+    colorOf: (zoneId) => last(zoneId, 'left') ?? (recipe ? present : finished) ?? finished,
+    presentColorOf: (zoneId) => last(zoneId, 'present') ?? present,
+    photoId: find?.photoId ?? piece?.photoId ?? null,
+    weightG: piece?.weightG ?? null,
+    piece,
+  };
+}
+
+/** A piece of the house as it is. */
+function describedAs(piece: PieceRow): Described {
+  const template = furnitureTemplates.find(piece.templateId) ?? null;
+  const only = () => piece.color;
+  return {
+    name: piece.name,
+    template,
+    measures: template ? completeMeasures(template, measuresOf(piece, piece.measures)) : {},
+    isMeasured: piece.widthMm !== null || piece.heightMm !== null,
+    isFound: true,
+    isDone: true,
+    color: piece.color,
+    colorOf: only,
+    presentColorOf: only,
+    photoId: piece.photoId,
+    weightG: piece.weightG,
+    piece,
+  };
+}
+
+/** A thing that is only described in the look, or not even that. */
+function describedHere(placement: LookPieceRow, slot: SlotRow | null, color: Lab | null): Described {
+  const template = placement.drawn === null ? null : (furnitureTemplates.find(placement.drawn.templateId) ?? null);
+  const own = placement.drawn?.color ?? color;
+  return {
+    name: placement.name || slot?.name || template?.name || 'Something',
+    template,
+    measures: template ? completeMeasures(template, placement.drawn?.measures ?? {}) : {},
+    isMeasured: placement.drawn !== null && Object.keys(placement.drawn.measures).length > 0,
+    isFound: slot === null && placement.drawn !== null,
+    isDone: true,
+    color: own,
+    colorOf: () => own,
+    presentColorOf: () => own,
+    photoId: null,
+    weightG: null,
+    piece: null,
+  };
+}
+
+/** A size as the thing stands: its side to the front where it is turned, on its back where it lies. */
+function standing(size: Size, { turned, stance }: LookPieceRow, isFlat: boolean): Size {
+  const { widthMm, heightMm, depthMm } = size;
+  const turnedSize = turned ? { widthMm: depthMm, heightMm, depthMm: widthMm } : size;
+  return stance === 'lies' && isFlat
+    ? { widthMm: turnedSize.widthMm, heightMm: depthMm, depthMm: heightMm }
+    : turnedSize;
+}
+
+/** A slot's size where nothing fills it: its box in the sketch, else its wish, else a modest share of the spot. */
+function slotSize(spot: SpotRow, slot: SlotRow | null): Size {
+  const kind = spotKindOf(spot.kind);
+  const room = sketchRoom(kind, spot);
+  const deep = spot.depthMm ?? kind.usual.depthMm;
+  if (!slot) return { widthMm: 200, heightMm: 200, depthMm: Math.min(200, deep) };
+  const proposed = slot.box ?? proposedSize(slot, room, kind.view);
+  const middle = ({ minimumMm, maximumMm }: SlotRow['depth']) =>
+    minimumMm !== null && maximumMm !== null ? (minimumMm + maximumMm) / 2 : (maximumMm ?? minimumMm);
+  return kind.view === 'plan'
+    ? { widthMm: proposed.widthMm, heightMm: middle(slot.height) ?? 150, depthMm: proposed.heightMm }
+    : {
+        widthMm: proposed.widthMm,
+        heightMm: proposed.heightMm,
+        depthMm: middle(slot.depth) ?? Math.min(deep, Math.max(30, proposed.widthMm * 0.6)),
+      };
+}
+
+/**
+ * A piece of a look with all that the plan knows of it: what fills its slot now, in the color that it will have; the
+ * slot's wished size while nothing does.
+ */
+export function lookThing(plan: Plan, spot: SpotRow, placement: LookPieceRow): LookThing {
+  const { rows } = plan;
+  const slot = rows.slots.find(({ id }) => id === placement.slotId) ?? null;
+  const model =
+    slot === null
+      ? null
+      : ((placement.optionId === null ? null : plan.model.option(placement.optionId)) ??
+        chosenFor(plan, slot.id, placement.nth));
+  const housePiece = rows.pieces.find(({ id }) => id === placement.pieceId) ?? null;
+  const card = rows.colorCards.find(({ id }) => id === slot?.colorCardIds[0])?.lab ?? null;
+  const of =
+    (model && describedBy(plan, model)) ??
+    (housePiece ? describedAs(housePiece) : describedHere(placement, slot, card));
+  const own = of.template ? sizeOf(of.template, of.measures) : slotSize(spot, slot);
+  const size = placement.size ?? standing(own, placement, of.template?.plan === 'flat');
+  const name = placement.name || of.name;
+  return {
+    id: placement.id,
+    placement,
+    slot,
+    model,
+    role: slot?.role ?? null,
+    ...of,
+    name,
+    weightG: placement.weightG ?? of.weightG,
+    size,
+    kinds: thingKindsOf(`${name} ${slot?.name ?? ''}`, of.template?.id ?? null),
+    box: boxAt(placement, size),
+  };
+}
+
+/** The pieces of a look, those behind first. */
+export function lookThings(plan: Plan, look: LookRow): LookThing[] {
+  const spot = plan.rows.spots.find(({ id }) => id === look.spotId);
+  if (!spot) return [];
+  return plan.rows.lookPieces
+    .filter(({ lookId }) => lookId === look.id)
+    .sort((a, b) => a.layer - b.layer || (a.id < b.id ? -1 : 1))
+    .map((placement) => lookThing(plan, spot, placement));
+}

@@ -1,0 +1,247 @@
+import type { LookPieceRow } from '../../model/rows';
+import { boxAt, type LookThing, type ThingBox, thingAt } from './lookThing';
+
+/** A piece where it came to rest, as a row keeps it. */
+export type Place = Pick<LookPieceRow, 'id' | 'xMm' | 'footMm' | 'frontMm' | 'onId' | 'layer'>;
+
+/** The room of a look, mm; where the spot is seen from above its depth is what the look's y runs along. */
+export interface LookRoom {
+  widthMm: number;
+  heightMm: number;
+  depthMm: number;
+}
+
+export const placeOf = ({ placement }: LookThing): Place => {
+  const { id, xMm, footMm, frontMm, onId, layer } = placement;
+  return { id, xMm, footMm, frontMm, onId, layer };
+};
+
+/** Whether two stretches have more in common than a touch. */
+const share = (aFrom: number, aTo: number, bFrom: number, bTo: number, least = 0.5): boolean =>
+  Math.min(aTo, bTo) - Math.max(aFrom, bFrom) > least;
+
+/** Whether a thing is set on something below: hung things are not. */
+export const restsOn = ({ placement }: Pick<LookThing, 'placement'>): boolean => placement.stance !== 'hangs';
+
+/** Whether something can be set on a thing: not on what hangs, unless it is a shelf, and not on leaves or cloth on edge. */
+export const carries = ({ placement, template, kinds }: LookThing): boolean =>
+  (placement.stance !== 'hangs' || template?.id === 'shelf') &&
+  !kinds.has('stems') &&
+  !kinds.has('candle') &&
+  !kinds.has('vase') &&
+  placement.stance !== 'leans';
+
+/** Everything that stands on a thing, and on that in turn. */
+export function restingOn(things: readonly LookThing[], id: string): LookThing[] {
+  const direct = things.filter(({ placement }) => placement.onId === id);
+  return direct.flatMap((thing) => [thing, ...restingOn(things, thing.id)]);
+}
+
+/** At least so much of a thing's width must lie over what it stands on: its middle, and a third of it. */
+const LEAST_SHARE = 1 / 3;
+
+/** Whether a thing over some stretch would stand on another without falling off. */
+function standsOn(box: ThingBox, below: ThingBox): boolean {
+  const middle = (box.leftMm + box.rightMm) / 2;
+  const width = Math.min(box.rightMm - box.leftMm, below.rightMm - below.leftMm);
+  const common = Math.min(box.rightMm, below.rightMm) - Math.max(box.leftMm, below.leftMm);
+  return middle >= below.leftMm && middle <= below.rightMm && common >= width * LEAST_SHARE;
+}
+
+/**
+ * Where something that was let go comes to rest: on the highest thing that lies below its foot, else on the spot itself.
+ * @param reachMm so far it may be lifted onto something that is a little higher
+ */
+export function fallen(
+  thing: LookThing,
+  wanted: ThingBox,
+  others: readonly LookThing[],
+  reachMm: number,
+): { footMm: number; onId: string | null } {
+  if (!restsOn(thing)) return { footMm: Math.max(0, wanted.footMm), onId: null };
+  const below = others
+    .filter((other) => carries(other) && other.box.topMm <= wanted.footMm + reachMm && standsOn(wanted, other.box))
+    .sort((a, b) => b.box.topMm - a.box.topMm)[0];
+  return below ? { footMm: below.box.topMm, onId: below.id } : { footMm: 0, onId: null };
+}
+
+/** Lines that a thing snapped to, for drawing. */
+export interface Snapped {
+  atX: number | null;
+  /** A height above the base, or a distance from the front edge where it is seen from above. */
+  atY: number | null;
+}
+
+interface Line {
+  at: number;
+  /** Which of a thing's own lines may meet it. */
+  of: 'start' | 'middle' | 'end' | 'any';
+}
+
+/** The smallest shift within a reach that brings one of a thing's three lines onto one of the others. */
+function nearest(
+  start: number,
+  size: number,
+  lines: readonly Line[],
+  reachMm: number,
+): { shift: number; at: number | null } {
+  const own = { start, middle: start + size / 2, end: start + size };
+  let best = reachMm;
+  let shift = 0;
+  let at: number | null = null;
+  for (const line of lines)
+    for (const of of ['start', 'middle', 'end'] as const) {
+      if (line.of !== 'any' && line.of !== of) continue;
+      const distance = Math.abs(line.at - own[of]);
+      if (distance < best) {
+        best = distance;
+        shift = line.at - own[of];
+        at = line.at;
+      }
+    }
+  return { shift, at };
+}
+
+/** Lines of things and of the spot, along one direction. */
+function linesAlong(ends: readonly (readonly [number, number])[], wholeMm: number): Line[] {
+  const whole: Line[] = [
+    { at: 0, of: 'start' },
+    { at: wholeMm / 2, of: 'middle' },
+    { at: wholeMm, of: 'end' },
+  ];
+  return [
+    ...whole,
+    ...ends.flatMap(([from, to]): Line[] => [
+      { at: from, of: 'any' },
+      { at: (from + to) / 2, of: 'middle' },
+      { at: to, of: 'any' },
+    ]),
+  ];
+}
+
+/** Where a thing that is dragged comes to rest, with the lines that it snapped to. */
+export interface Settled extends Snapped {
+  place: Place;
+}
+
+const within = (start: number, size: number, whole: number) =>
+  size >= whole ? (whole - size) / 2 : Math.min(Math.max(0, start), whole - size);
+
+/**
+ * A thing that is dragged over the front of a spot: it stays within it, snaps to edges and middles, and what does not
+ * hang falls onto what is below.
+ * @param wanted where the hand has it, mm
+ * @param heights further heights at which the middle of what hangs may snap, above the base
+ */
+export function settledInFront(
+  thing: LookThing,
+  wanted: { xMm: number; footMm: number },
+  others: readonly LookThing[],
+  room: LookRoom,
+  reachMm: number,
+  heights: readonly number[] = [],
+): Settled {
+  const { widthMm, heightMm } = thing.size;
+  const boxes = others.map(({ box }) => box);
+  const x = nearest(
+    wanted.xMm,
+    widthMm,
+    linesAlong(
+      boxes.map(({ leftMm, rightMm }) => [leftMm, rightMm] as const),
+      room.widthMm,
+    ),
+    reachMm,
+  );
+  const xMm = within(wanted.xMm + x.shift, widthMm, room.widthMm);
+  const isOff = Math.abs(xMm - wanted.xMm - x.shift) > 1e-6;
+  if (restsOn(thing)) {
+    const at = boxAt({ ...thing.placement, xMm, footMm: wanted.footMm }, thing.size);
+    const rest = fallen(thing, at, others, reachMm);
+    return { place: { ...placeOf(thing), xMm, ...rest }, atX: isOff ? null : x.at, atY: null };
+  }
+  const hung = others.filter((other) => !restsOn(other)).map(({ box }) => [box.footMm, box.topMm] as const);
+  const y = nearest(
+    wanted.footMm,
+    heightMm,
+    [...linesAlong(hung, room.heightMm), ...heights.map((at): Line => ({ at, of: 'middle' }))],
+    reachMm,
+  );
+  const footMm = within(wanted.footMm + y.shift, heightMm, room.heightMm);
+  return {
+    place: { ...placeOf(thing), xMm, footMm, onId: null },
+    atX: isOff ? null : x.at,
+    atY: Math.abs(footMm - wanted.footMm - y.shift) > 1e-6 ? null : y.at,
+  };
+}
+
+/** The same for a thing that is dragged over a spot seen from above; on a tray or a board it stands on it. */
+export function settledAbove(
+  thing: LookThing,
+  wanted: { xMm: number; frontMm: number },
+  others: readonly LookThing[],
+  room: LookRoom,
+  reachMm: number,
+): Settled {
+  const { widthMm, depthMm } = thing.size;
+  const boxes = others.map(({ box }) => box);
+  const x = nearest(
+    wanted.xMm,
+    widthMm,
+    linesAlong(
+      boxes.map(({ leftMm, rightMm }) => [leftMm, rightMm] as const),
+      room.widthMm,
+    ),
+    reachMm,
+  );
+  const y = nearest(
+    wanted.frontMm,
+    depthMm,
+    linesAlong(
+      boxes.map(({ frontMm, backMm }) => [frontMm, backMm] as const),
+      room.depthMm,
+    ),
+    reachMm,
+  );
+  const xMm = within(wanted.xMm + x.shift, widthMm, room.widthMm);
+  const frontMm = within(wanted.frontMm + y.shift, depthMm, room.depthMm);
+  const at = boxAt({ ...thing.placement, xMm, frontMm }, thing.size);
+  const below = others
+    .filter(
+      (other) =>
+        carries(other) &&
+        standsOn(at, other.box) &&
+        share(at.frontMm, at.backMm, other.box.frontMm, other.box.backMm, depthMm / 3),
+    )
+    .sort((a, b) => b.box.topMm - a.box.topMm)[0];
+  const rest = !restsOn(thing)
+    ? { footMm: thing.placement.footMm, onId: null }
+    : below
+      ? { footMm: below.box.topMm, onId: below.id }
+      : { footMm: 0, onId: null };
+  return { place: { ...placeOf(thing), xMm, frontMm, ...rest }, atX: x.at, atY: y.at };
+}
+
+/** The places of a thing that moves and of all that stands on it, which goes along. */
+export function carriedAlong(things: readonly LookThing[], moved: LookThing, place: Place): Place[] {
+  const by = {
+    x: place.xMm - moved.placement.xMm,
+    foot: place.footMm - moved.placement.footMm,
+    front: place.frontMm - moved.placement.frontMm,
+  };
+  return [
+    place,
+    ...restingOn(things, moved.id).map((thing) => {
+      const own = placeOf(thing);
+      return { ...own, xMm: own.xMm + by.x, footMm: own.footMm + by.foot, frontMm: own.frontMm + by.front };
+    }),
+  ];
+}
+
+/** Things with some of them somewhere else, and in the order of their layers. */
+export function withPlaces(things: readonly LookThing[], places: readonly Place[]): LookThing[] {
+  const byId = new Map(places.map((place) => [place.id, place]));
+  return things.map((thing) => {
+    const place = byId.get(thing.id);
+    return place ? thingAt(thing, place) : thing;
+  });
+}

@@ -1,0 +1,135 @@
+import { sketchRoom } from '../../catalog/spotKind';
+import { spotKindOf } from '../../catalog/spotKinds';
+import type { LookPieceRow, LookRow, SlotBox, SpotRow, Stance } from '../../model/rows';
+import type { Plan } from '../../plan/computePlan';
+import { repeatsOf } from '../repeats';
+import { sketchBoxes } from '../sketchBoxes';
+import { isSeenFromAbove, lookRoom } from './lookRoom';
+import type { LookThing } from './lookThing';
+import { boxAt } from './lookThing';
+import { lookThing } from './lookThings';
+import { newPlacement } from './newLook';
+import { fallen } from './settle';
+
+/** A box that is so far above the base hangs, or stands on something, mm. */
+const LIFTED_MM = 25;
+/** What is set on something may be drawn a little above or below its top, mm. */
+const REACH_MM = 60;
+
+/** How a thing is held up while nobody said: what hangs by its kind hangs where it is drawn above the base, else leans. */
+function stanceOf(thing: LookThing, lifted: boolean): Stance {
+  const hangs =
+    thing.template?.traits.includes('hangs') === true || thing.kinds.has('art') || thing.kinds.has('mirror');
+  if (hangs) return lifted ? 'hangs' : thing.kinds.has('rug') || thing.kinds.has('garland') ? 'lies' : 'leans';
+  // Nothing is known of it yet: what is the anchor and drawn up on the wall will hang.
+  if (thing.template === null && lifted && thing.role === 'anchor') return 'hangs';
+  return thing.template?.id === 'flatCloth' || thing.kinds.has('rug') ? 'lies' : 'stands';
+}
+
+/** What a new placement is made from. */
+interface Wanted {
+  of: Partial<LookPieceRow>;
+  box: SlotBox;
+}
+
+/**
+ * A look as the sketch has it: each slot's pieces where they are drawn, in their true size where it is known, what
+ * stands fallen onto what is below it. Slots that are left out are left out.
+ * @param newId gives a new id at each call
+ */
+export function startingLook(plan: Plan, look: LookRow, spot: SpotRow, newId: () => string): LookPieceRow[] {
+  const kind = spotKindOf(spot.kind);
+  const sketch = sketchRoom(kind, spot);
+  const slots = plan.rows.slots.filter((slot) => slot.spotId === spot.id && !slot.leftOut);
+  const wanted = sketchBoxes(spot, slots).flatMap(({ slot, box }): Wanted[] =>
+    [box, ...repeatsOf(box, slot, sketch)].map((own, nth) => ({ of: { slotId: slot.id, nth }, box: own })),
+  );
+  return placedIn(plan, look, spot, wanted, newId);
+}
+
+/** Things placed one after the other, lowest first, each where its box wants it. */
+function placedIn(
+  plan: Plan,
+  look: LookRow,
+  spot: SpotRow,
+  wanted: readonly Wanted[],
+  newId: () => string,
+): LookPieceRow[] {
+  const room = lookRoom(spot);
+  const isAbove = isSeenFromAbove(spot);
+  const done: LookThing[] = [];
+  for (const { of, box } of [...wanted].sort((a, b) => a.box.yMm - b.box.yMm)) {
+    const first = lookThing(plan, spot, newPlacement(newId(), look.id, of));
+    const lifted = !isAbove && box.yMm > LIFTED_MM;
+    const stance = stanceOf(first, lifted);
+    const thing = lookThing(plan, spot, { ...first.placement, stance });
+    const { widthMm, heightMm, depthMm } = thing.size;
+    const middle = box.xMm + box.widthMm / 2;
+    const xMm = round(clamp(middle - widthMm / 2, room.widthMm - widthMm));
+    const centerUp = box.yMm + box.heightMm / 2;
+    const footWanted =
+      stance === 'hangs' ? clamp(centerUp - heightMm / 2, room.heightMm - heightMm) : lifted ? box.yMm : 0;
+    const frontMm = isAbove
+      ? round(clamp(centerUp - depthMm / 2, room.depthMm - depthMm))
+      : round(
+          stance === 'hangs' || stance === 'leans'
+            ? Math.max(0, room.depthMm - depthMm)
+            : Math.max(0, (room.depthMm - depthMm) / 2),
+        );
+    const at = boxAt({ xMm, footMm: footWanted, frontMm }, thing.size);
+    const rest =
+      stance === 'hangs' ? { footMm: round(footWanted), onId: null } : fallen(thing, at, isAbove ? [] : done, REACH_MM);
+    const placement = { ...thing.placement, xMm, frontMm, ...rest, layer: layerOf(stance, done.length) };
+    done.push(lookThing(plan, spot, placement));
+  }
+  return done.map(({ placement }) => placement);
+}
+
+/** What hangs is behind, what leans before it, what stands in front of both. */
+const LAYERS: Readonly<Record<Stance, number>> = { hangs: 0, leans: 1000, lies: 2000, stands: 3000 };
+const layerOf = (stance: Stance, n: number): number => LAYERS[stance] + n;
+
+const clamp = (value: number, most: number) => (most <= 0 ? most / 2 : Math.min(Math.max(0, value), most));
+const round = (mm: number) => Math.round(mm * 10) / 10;
+
+/**
+ * One more thing for a look that is there already: set down in the widest gap of the base, or hung over the middle.
+ * @param of the slot, the piece of the house or the description that it is
+ */
+export function addedTo(
+  plan: Plan,
+  look: LookRow,
+  spot: SpotRow,
+  things: readonly LookThing[],
+  of: Partial<LookPieceRow>,
+  newId: () => string,
+): LookPieceRow {
+  const room = lookRoom(spot);
+  const isAbove = isSeenFromAbove(spot);
+  const first = lookThing(plan, spot, newPlacement(newId(), look.id, of));
+  const hangs = !isAbove && (first.template?.traits.includes('hangs') === true || first.kinds.has('mirror'));
+  const stance: Stance = of.stance ?? (hangs ? 'hangs' : stanceOf(first, false));
+  const thing = lookThing(plan, spot, { ...first.placement, stance });
+  const { widthMm, heightMm, depthMm } = thing.size;
+  const standing = things.filter(({ placement }) => placement.stance !== 'hangs' && placement.onId === null);
+  const edges = [0, ...standing.flatMap(({ box }) => [box.leftMm, box.rightMm]), room.widthMm].sort((a, b) => a - b);
+  const gaps = edges
+    .slice(1)
+    .map((to, n) => ({ from: edges[n] ?? 0, to }))
+    .filter(({ from, to }) => !standing.some(({ box }) => box.leftMm < to - 1 && box.rightMm > from + 1))
+    .sort((a, b) => b.to - b.from - (a.to - a.from));
+  const gap = gaps[0] ?? { from: 0, to: room.widthMm };
+  const middle = stance === 'hangs' ? room.widthMm / 2 : (gap.from + gap.to) / 2;
+  const foot = stance === 'hangs' ? clamp(room.heightMm * 0.6 - heightMm / 2, room.heightMm - heightMm) : 0;
+  const onWall = stance === 'hangs' || stance === 'leans';
+  return {
+    ...thing.placement,
+    xMm: round(clamp(middle - widthMm / 2, room.widthMm - widthMm)),
+    footMm: round(Math.max(0, foot)),
+    frontMm: round(Math.max(0, onWall && !isAbove ? room.depthMm - depthMm : (room.depthMm - depthMm) / 2)),
+    layer: Math.max(
+      layerOf(stance, 0),
+      ...things.filter((one) => one.placement.stance === stance).map((one) => one.placement.layer + 1),
+    ),
+  };
+}
