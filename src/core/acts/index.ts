@@ -146,7 +146,7 @@ const listed = [
   removeLook,
   placePieces,
   movePieces,
-  editRow('editPlacement', 'lookPieces', 'Changed in the look'),
+  editRow('editLookPiece', 'lookPieces', 'Changed in the look'),
   takeAway,
   recordHoles,
   editRow('editHole', 'holes', 'Hole changed'),

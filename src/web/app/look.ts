@@ -24,6 +24,8 @@ export const look = {
   'brick-pale': '#fdf3f1',
   clay: '#9c5413',
   'clay-pale': '#fff8ef',
+  wall: '#f7f5ef',
+  'wood-pale': '#cdb79a',
   radius: '3px',
   lift: '0 1px 0 #c9cfcc, 0 6px 14px -8px rgb(29 43 58 / 0.45)',
   serif: '"Bitter Variable", "Bitter", serif',

@@ -97,6 +97,14 @@ export const stages: readonly Stage[] = [
       return atHand > 0 ? `${atHand} at hand` : '';
     },
   },
+  {
+    path: 'arrange',
+    load: async () => (await import('../stages/arrange')).ArrangePage,
+    name: 'Arrange',
+    key: 'a',
+    about: 'Arrange: looks to scale',
+    figure: ({ looks }) => count(looks.length, 'look', 'looks'),
+  },
 ];
 
 /** Pages of a project that belong to a stage and have an address of their own. */

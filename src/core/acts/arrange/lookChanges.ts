@@ -1,8 +1,24 @@
+import { z } from 'zod';
+import { lookPiece } from '../../model/entities/lookPiece';
+import { id } from '../../model/fields';
 import type { LookPieceRow, ProjectRows } from '../../model/rows';
+import { type Decision, refuse } from '../act';
 import { type RowChange, remove, update } from '../changes';
 
 /** The most pieces that a look may hold. */
 export const MOST_IN_LOOK = 120;
+
+const { xMm, footMm, frontMm, onId, layer } = lookPiece.fields;
+/** Where a piece of a look is put. */
+export const placeOfPiece = z.strictObject({ id, xMm, footMm, frontMm, onId, layer });
+
+/** Pieces put where they are wanted. */
+export function moveChanges(rows: ProjectRows, places: readonly z.output<typeof placeOfPiece>[]): Decision {
+  const gone = places.find((place) => !rows.lookPieces.some((row) => row.id === place.id));
+  return gone
+    ? refuse('places', gone.id, 'pieces that are still in the look')
+    : places.map(({ id: placedId, ...place }) => update('lookPieces', placedId, place));
+}
 
 /** Pieces in an order in which each comes after what it stands on. */
 export function supportsFirst(placements: readonly LookPieceRow[]): LookPieceRow[] {

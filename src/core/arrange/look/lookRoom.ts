@@ -3,6 +3,9 @@ import { spotKindOf } from '../../catalog/spotKinds';
 import type { SpotRow } from '../../model/rows';
 import type { LookRoom } from './settle';
 
+/** So far a look goes before a wall that has no surface of its own, mm (common practice, no source). */
+const FLOOR_MM = 1200;
+
 /** The room that a look has: the spot's measures, else what is usual for its kind; mm. */
 export function lookRoom(spot: SpotRow): LookRoom {
   const kind = spotKindOf(spot.kind);
@@ -10,7 +13,8 @@ export function lookRoom(spot: SpotRow): LookRoom {
   return {
     widthMm,
     heightMm: spot.heightMm ?? kind.usual.heightMm,
-    depthMm: spot.depthMm ?? kind.usual.depthMm,
+    // Before a wall there is the floor: what stands there may be as deep as furniture is.
+    depthMm: kind.asks.depth === null ? FLOOR_MM : (spot.depthMm ?? kind.usual.depthMm),
   };
 }
 

@@ -71,11 +71,7 @@ function placedIn(
       stance === 'hangs' ? clamp(centerUp - heightMm / 2, room.heightMm - heightMm) : lifted ? box.yMm : 0;
     const frontMm = isAbove
       ? round(clamp(centerUp - depthMm / 2, room.depthMm - depthMm))
-      : round(
-          stance === 'hangs' || stance === 'leans'
-            ? Math.max(0, room.depthMm - depthMm)
-            : Math.max(0, (room.depthMm - depthMm) / 2),
-        );
+      : frontFor(spot, stance, depthMm);
     const at = boxAt({ xMm, footMm: footWanted, frontMm }, thing.size);
     const rest =
       stance === 'hangs' ? { footMm: round(footWanted), onId: null } : fallen(thing, at, isAbove ? [] : done, REACH_MM);
@@ -88,6 +84,13 @@ function placedIn(
 /** What hangs is behind, what leans before it, what stands in front of both. */
 const LAYERS: Readonly<Record<Stance, number>> = { hangs: 0, leans: 1000, lies: 2000, stands: 3000 };
 const layerOf = (stance: Stance, n: number): number => LAYERS[stance] + n;
+
+/** What hangs or leans is at the wall, and so is furniture on the floor before it; on a surface a thing stands in its middle. */
+function frontFor(spot: SpotRow, stance: Stance, depthMm: number): number {
+  const { depthMm: roomMm } = lookRoom(spot);
+  const isAtWall = stance === 'hangs' || stance === 'leans' || spotKindOf(spot.kind).asks.depth === null;
+  return round(Math.max(0, isAtWall ? roomMm - depthMm : (roomMm - depthMm) / 2));
+}
 
 const clamp = (value: number, most: number) => (most <= 0 ? most / 2 : Math.min(Math.max(0, value), most));
 const round = (mm: number) => Math.round(mm * 10) / 10;
@@ -121,12 +124,11 @@ export function addedTo(
   const gap = gaps[0] ?? { from: 0, to: room.widthMm };
   const middle = stance === 'hangs' ? room.widthMm / 2 : (gap.from + gap.to) / 2;
   const foot = stance === 'hangs' ? clamp(room.heightMm * 0.6 - heightMm / 2, room.heightMm - heightMm) : 0;
-  const onWall = stance === 'hangs' || stance === 'leans';
   return {
     ...thing.placement,
     xMm: round(clamp(middle - widthMm / 2, room.widthMm - widthMm)),
     footMm: round(Math.max(0, foot)),
-    frontMm: round(Math.max(0, onWall && !isAbove ? room.depthMm - depthMm : (room.depthMm - depthMm) / 2)),
+    frontMm: isAbove ? round(Math.max(0, (room.depthMm - depthMm) / 2)) : frontFor(spot, stance, depthMm),
     layer: Math.max(
       layerOf(stance, 0),
       ...things.filter((one) => one.placement.stance === stance).map((one) => one.placement.layer + 1),

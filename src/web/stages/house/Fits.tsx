@@ -12,8 +12,8 @@ import { notePieces, useHouse } from '../../app/houseStore';
 import { useCommands, usePlan, useRows } from '../../app/projectStore';
 import { useSearchState } from '../../app/useSearchState';
 import { Empty, LinkButton, StitchedNumber } from '../../ui/basics';
+import { PieceFace } from '../../ui/PieceFace';
 import styles from './house.module.css';
-import { PieceFace } from './PieceFace';
 import { Risers } from './Risers';
 import { countWords, fitWords, placementWords, placeOf, sizeOf } from './words';
 

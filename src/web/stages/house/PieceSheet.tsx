@@ -11,11 +11,11 @@ import { dayOf } from '../../app/words';
 import { LabField } from '../../ui/ColorCardPicker';
 import { Choice, DateField, MoneyField, NumberField, TextField } from '../../ui/fields';
 import { SideBySide } from '../../ui/layout';
+import { PieceFace } from '../../ui/PieceFace';
 import { photoAddress } from '../../ui/photoAddress';
 import styles from './house.module.css';
 import { InsideAndOutline } from './InsideAndOutline';
 import { PhotoColors } from './PhotoColors';
-import { PieceFace } from './PieceFace';
 import { PieceLengths } from './PieceLengths';
 import { placementWords, seasonWords } from './words';
 

@@ -2,8 +2,8 @@ import { substrates } from '@core/catalog/substrates';
 import { labFromHex } from '@core/color/lab';
 import { measuresOf } from '@core/model/finds';
 import type { PieceRow } from '@core/model/rows';
-import { PieceDrawing } from '../../ui/PieceDrawing';
-import { photoAddress } from '../../ui/photoAddress';
+import { PieceDrawing } from './PieceDrawing';
+import { photoAddress } from './photoAddress';
 
 /** A piece in small: its photo, else drawn to proportion in its color. */
 export function PieceFace(props: { piece: PieceRow; size: number }) {

@@ -1,0 +1,97 @@
+import type { LookThing } from '@core/arrange/look/lookThing';
+import { addedTo } from '@core/arrange/look/startingLook';
+import type { LookPieceRow, LookRow, PieceRow, SpotRow } from '@core/model/rows';
+import { readQuickLine } from '@core/sourcing/quickLine';
+import { useQuery } from '@tanstack/react-query';
+import { Button, Input } from 'antd';
+import { useDeferredValue, useState } from 'react';
+import { api } from '../../app/api';
+import { useCommands, useLocale, usePlan } from '../../app/projectStore';
+import { StitchedNumber } from '../../ui/basics';
+import { PieceFace } from '../../ui/PieceFace';
+import styles from './arrange.module.css';
+
+const MOST_SHOWN = 8;
+
+/** What can be put into the look: what its slots still call for, a piece of the house, or something described. */
+export function AddThing(props: {
+  spot: SpotRow;
+  look: LookRow;
+  things: readonly LookThing[];
+  onAdded: (id: string) => void;
+}) {
+  const { spot, look, things } = props;
+  const plan = usePlan();
+  const locale = useLocale();
+  const { run } = useCommands();
+  const [text, setText] = useState('');
+  const asked = useDeferredValue(text.trim());
+  const house = useQuery({
+    queryKey: ['house', 'pieces', 'arrange', asked],
+    queryFn: () => api.pieces({ words: asked, limit: MOST_SHOWN }),
+    staleTime: 30_000,
+    retry: false,
+  });
+  const add = (of: Partial<LookPieceRow>, along: readonly PieceRow[] = []) => {
+    const row = addedTo(plan, look, spot, things, of, () => crypto.randomUUID());
+    run('placePieces', { rows: [row] }, along);
+    props.onAdded(row.id);
+  };
+  const missing = plan.rows.slots
+    .filter(({ spotId, leftOut }) => spotId === spot.id && !leftOut)
+    .flatMap((slot) => {
+      const here = things.filter((thing) => thing.slot?.id === slot.id).length;
+      const asks = Math.min(24, slot.quantity);
+      return here >= asks ? [] : [{ slot, nth: here, left: asks - here }];
+    });
+  const describe = () => {
+    const line = readQuickLine(asked, locale.currency, locale.units);
+    add({
+      name: line.name || asked,
+      drawn: { templateId: line.templateId ?? 'freeBox', measures: line.measures, color: null },
+    });
+    setText('');
+  };
+  return (
+    <section className={styles.panel} aria-label="Put in">
+      <h3>Put in</h3>
+      {missing.length > 0 && (
+        <ul className={styles.addList} aria-label="What the sketch calls for">
+          {missing.map(({ slot, nth, left }) => (
+            <li key={slot.id}>
+              <button type="button" onClick={() => add({ slotId: slot.id, nth })}>
+                <StitchedNumber>{slot.number}</StitchedNumber>
+                {left > 1 ? `${left} × ${slot.name}` : slot.name}
+              </button>
+            </li>
+          ))}
+        </ul>
+      )}
+      <Input
+        aria-label="A piece of the house, or anything else"
+        placeholder="three birch branches, 30 in"
+        value={text}
+        onChange={(event) => setText(event.target.value)}
+        onPressEnter={() => asked !== '' && describe()}
+        maxLength={120}
+      />
+      {asked !== '' && (
+        <p>
+          <Button size="small" onClick={describe}>
+            Put in “{asked}” as something found or foraged
+          </Button>
+        </p>
+      )}
+      <ul className={styles.addList} aria-label="Pieces of the house">
+        {(house.data?.pieces ?? []).slice(0, MOST_SHOWN).map((piece) => (
+          <li key={piece.id}>
+            <button type="button" onClick={() => add({ pieceId: piece.id }, [piece])}>
+              <PieceFace piece={piece} size={32} />
+              {piece.name}
+            </button>
+          </li>
+        ))}
+      </ul>
+    </section>
+  );
+}

@@ -1,0 +1,160 @@
+import type { LookThing } from '@core/arrange/look/lookThing';
+import { takeOneAway } from '@core/arrange/look/takeOneAway';
+import { isOpen, type LookVerdict } from '@core/arrange/lookChecks/checkLook';
+import { tellOf } from '@core/arrange/lookChecks/lookCheck';
+import { sourceTag } from '@core/kernel/source';
+import type { LookRow, SpotRow } from '@core/model/rows';
+import { Button, Input, Popover } from 'antd';
+import { useMemo, useState } from 'react';
+import { useCommands, useLocale, usePlan } from '../../app/projectStore';
+import styles from './arrange.module.css';
+import { useFix } from './useFix';
+
+const stateWords = { holds: 'holds', note: 'note', lookAgain: 'look again', stop: 'stop' } as const;
+
+/** What the rules say of the look, what asks for something first; each with ways out that one press takes. */
+export function Checks(props: {
+  spot: SpotRow;
+  look: LookRow;
+  things: readonly LookThing[];
+  verdicts: readonly LookVerdict[];
+  onSelect: (id: string) => void;
+}) {
+  const { spot, look, things, verdicts } = props;
+  const plan = usePlan();
+  const { run } = useCommands();
+  const takeFix = useFix(look, things);
+  const open = verdicts.filter(isOpen);
+  const rest = verdicts.filter((verdict) => !isOpen(verdict));
+  const away = useMemo(() => takeOneAway(plan, look, spot, things), [plan, look, spot, things]);
+  if (things.length === 0) return null;
+  const unset = (checkId: string) =>
+    run('editLook', { id: look.id, values: { setAside: look.setAside.filter((entry) => entry.checkId !== checkId) } });
+  return (
+    <section aria-label="How it stands">
+      <h3>How it stands</h3>
+      {open.length === 0 && <p className="small muted">Nothing asks for another look.</p>}
+      <ul className={styles.checks}>
+        {open.map((verdict, n) => (
+          <Verdict
+            key={`${verdict.check.id}-${n}`}
+            verdict={verdict}
+            look={look}
+            onFix={takeFix}
+            onSelect={props.onSelect}
+          />
+        ))}
+        {away && (
+          <li className={styles.check}>
+            <h4>Take one away?</h4>
+            <p>
+              Without {away.thing.name}{' '}
+              {away.fewer > 0
+                ? `${away.fewer === 1 ? 'one remark is' : `${away.fewer} remarks are`} gone`
+                : 'no remark is gone'}
+              ; the look then has {Math.round(away.air * 100)} % air.
+            </p>
+            <div className={styles.fixes}>
+              <Button size="small" onClick={() => run('takeAway', { ids: [away.thing.id] })}>
+                Try without
+              </Button>
+            </div>
+          </li>
+        )}
+        {rest.map((verdict, n) => (
+          <Verdict
+            key={`${verdict.check.id}-rest-${n}`}
+            verdict={verdict}
+            look={look}
+            onFix={takeFix}
+            onSelect={props.onSelect}
+            onUnset={() => unset(verdict.check.id)}
+          />
+        ))}
+      </ul>
+    </section>
+  );
+}
+
+function Verdict(props: {
+  verdict: LookVerdict;
+  look: LookRow;
+  onFix: (act: LookVerdict['fixes'][number]['act']) => void;
+  onSelect: (id: string) => void;
+  onUnset?: () => void;
+}) {
+  const { verdict, look } = props;
+  const { check, state, setAside } = verdict;
+  const locale = useLocale();
+  const { run } = useCommands();
+  const [reason, setReason] = useState('');
+  const first = verdict.about[0];
+  const putAside = () => {
+    if (reason.trim() === '') return;
+    run('editLook', {
+      id: look.id,
+      values: { setAside: [...look.setAside, { checkId: check.id, reason: reason.trim() }] },
+    });
+  };
+  return (
+    <li className={styles.check}>
+      <h4>{tellOf(check, verdict.title, locale)}</h4>
+      <span className={`${styles.state} ${setAside === null ? styles[state] : ''}`}>
+        {setAside === null ? stateWords[state] : 'set aside'}
+      </span>
+      <p>
+        {tellOf(check, verdict.text, locale)}{' '}
+        <small className="muted" title={check.name}>
+          {check.school ? `${check.school}; ` : ''}
+          {sourceTag(check.source)}
+        </small>
+      </p>
+      {setAside !== null && (
+        <p>
+          “{setAside}”{' '}
+          <Button size="small" type="text" onClick={props.onUnset}>
+            Back in force
+          </Button>
+        </p>
+      )}
+      {setAside === null && (state === 'lookAgain' || state === 'stop') && (
+        <div className={styles.fixes}>
+          {verdict.fixes.map((fix, n) => (
+            <Button key={n} size="small" onClick={() => props.onFix(fix.act)}>
+              {tellOf(check, fix.say, locale)}
+            </Button>
+          ))}
+          {first !== undefined && (
+            <Button size="small" type="text" onClick={() => props.onSelect(first)}>
+              Show
+            </Button>
+          )}
+          {!check.isCaution && (
+            <Popover
+              trigger="click"
+              title="Why does this rule not hold here?"
+              content={
+                <span style={{ display: 'flex', gap: 6 }}>
+                  <Input
+                    aria-label="Reason"
+                    value={reason}
+                    onChange={(event) => setReason(event.target.value)}
+                    onPressEnter={putAside}
+                    maxLength={400}
+                  />
+                  <Button type="primary" onClick={putAside} disabled={reason.trim() === ''}>
+                    Set aside
+                  </Button>
+                </span>
+              }
+            >
+              <Button size="small" type="text">
+                Set aside
+              </Button>
+            </Popover>
+          )}
+        </div>
+      )}
+    </li>
+  );
+}

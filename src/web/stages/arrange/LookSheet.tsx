@@ -1,0 +1,115 @@
+import { hangingHeightMm } from '@core/arrange/hanging/hangingHeight';
+import { baseHeightMm, isSeenFromAbove } from '@core/arrange/look/lookRoom';
+import { lookThings } from '@core/arrange/look/lookThings';
+import { type Place, withPlaces } from '@core/arrange/look/settle';
+import { checkLook, isOpen } from '@core/arrange/lookChecks/checkLook';
+import { lookFacts } from '@core/arrange/lookChecks/lookFacts';
+import type { LookRow, SpotRow } from '@core/model/rows';
+import { Segmented } from 'antd';
+import { useDeferredValue, useMemo, useState } from 'react';
+import { useCommands, usePlan } from '../../app/projectStore';
+import { AddThing } from './AddThing';
+import styles from './arrange.module.css';
+import { Changes } from './Changes';
+import { Checks } from './Checks';
+import { LookBar } from './LookBar';
+import { LookCanvas } from './LookCanvas';
+import { ThingPanel } from './ThingPanel';
+import { Tray } from './Tray';
+
+const NOTHING: readonly Place[] = [];
+
+/** One look: the spot to scale, what is said of it, what is in it and what could be. */
+export function LookSheet(props: {
+  spot: SpotRow;
+  look: LookRow;
+  looks: readonly LookRow[];
+  onOpen: (lookId: string) => void;
+}) {
+  const { spot, look } = props;
+  const plan = usePlan();
+  const { run } = useCommands();
+  const planned = isSeenFromAbove(spot);
+  const [isAbove, setIsAbove] = useState(planned);
+  const [isPresent, setIsPresent] = useState(false);
+  const [selectedId, setSelectedId] = useState<string | null>(null);
+  const [held, setHeld] = useState<readonly Place[]>(NOTHING);
+  const things = useMemo(() => lookThings(plan, look), [plan, look]);
+  // What is in the hand is judged where it is now, as far as there is time between two moves.
+  const judgedPlaces = useDeferredValue(held);
+  const facts = useMemo(() => lookFacts(plan, spot, things), [plan, spot, things]);
+  const judged = useMemo(
+    () => (judgedPlaces.length === 0 ? facts : { ...facts, things: withPlaces(things, judgedPlaces) }),
+    [facts, things, judgedPlaces],
+  );
+  const verdicts = useMemo(() => checkLook(judged, look), [judged, look]);
+  const troubled = useMemo(() => new Set(verdicts.filter(isOpen).flatMap(({ about }) => about)), [verdicts]);
+  const selected = things.find(({ id }) => id === selectedId) ?? null;
+  const baseMm = baseHeightMm(spot);
+  const takeAway = (ids: readonly string[]) => {
+    run('takeAway', { ids: [...ids] });
+    setSelectedId(null);
+  };
+  return (
+    <div className={styles.work}>
+      <div className={styles.main}>
+        <div className={styles.views}>
+          <LookBar spot={spot} looks={props.looks} look={look} onOpen={props.onOpen} />
+          <span className={styles.toggles}>
+            <Segmented
+              aria-label="Seen from"
+              value={isAbove ? 'above' : 'front'}
+              options={[
+                { value: 'front', label: 'Front' },
+                { value: 'above', label: 'From above' },
+              ]}
+              onChange={(value) => setIsAbove(value === 'above')}
+            />
+            <Segmented
+              aria-label="Colors"
+              value={isPresent ? 'now' : 'done'}
+              options={[
+                { value: 'done', label: 'As it will be' },
+                { value: 'now', label: 'As it is' },
+              ]}
+              onChange={(value) => setIsPresent(value === 'now')}
+            />
+          </span>
+        </div>
+        <div className={styles.frame}>
+          <LookCanvas
+            spot={spot}
+            things={things}
+            isAbove={isAbove}
+            isPresent={isPresent}
+            baseMm={baseMm}
+            selectedId={selectedId}
+            troubledIds={troubled}
+            heights={[hangingHeightMm - baseMm]}
+            onSelect={setSelectedId}
+            onPlaces={(places) => run('movePieces', { places: [...places] })}
+            onRemove={(id) => takeAway([id])}
+            onHeld={setHeld}
+          />
+        </div>
+        <Tray things={things} selectedId={selectedId} onSelect={setSelectedId} />
+        <Changes look={look} things={things} />
+      </div>
+      <aside className={styles.aside} aria-label="About this look">
+        {selected && (
+          <ThingPanel
+            key={selected.id}
+            thing={selected}
+            things={things}
+            spot={spot}
+            baseMm={baseMm}
+            onTakeAway={() => takeAway([selected.id])}
+            onClose={() => setSelectedId(null)}
+          />
+        )}
+        <Checks look={look} things={things} verdicts={verdicts} onSelect={setSelectedId} spot={spot} />
+        <AddThing spot={spot} look={look} things={things} onAdded={setSelectedId} />
+      </aside>
+    </div>
+  );
+}

@@ -1,0 +1,1 @@
+export { ArrangePage } from './ArrangePage';
