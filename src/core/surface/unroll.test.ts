@@ -57,6 +57,7 @@ describe('a shape laid flat', () => {
           'tiles',
           'roundBasket',
           'wreath',
+          'plate',
         ].map((id) => furnitureTemplates.get(id).name),
       ),
     );

@@ -95,6 +95,32 @@ export interface LookCheck {
   check(facts: LookFacts): readonly LookSaid[];
 }
 
+/** A rule that holds. */
+export const holding = (title: Told, text: Told, about: readonly string[] = []): LookSaid => ({
+  title,
+  text,
+  state: 'holds',
+  about,
+  fixes: [],
+});
+
+/** A rule that wants another look, with its ways out. */
+export const lookAgain = (
+  title: Told,
+  text: Told,
+  about: readonly string[],
+  fixes: readonly LookFix[],
+  state: LookState = 'lookAgain',
+): LookSaid => ({ title, text, state, about, fixes });
+
+/** Ways out: to move, to take away, to change what a piece is in the look. */
+export const moveFix = (say: Told, places: readonly Place[]): LookFix => ({ say, act: { kind: 'move', places } });
+export const awayFix = (say: Told, ...ids: readonly string[]): LookFix => ({ say, act: { kind: 'takeAway', ids } });
+export const editFix = (say: Told, id: string, values: (FixAct & { kind: 'edit' })['values']): LookFix => ({
+  say,
+  act: { kind: 'edit', id, values },
+});
+
 const say: (code: string, figures?: Figures) => Told = (code, figures = {}) => ({ code, figures });
 
 /** Defines a check; its sentences say which figures must be told. */

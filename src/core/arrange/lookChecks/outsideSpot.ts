@@ -1,7 +1,7 @@
 import { formatLength } from '../../kernel/formatLength';
 import { calculated } from '../../kernel/source';
 import { restsOn } from '../look/settle';
-import { lookCheck } from './lookCheck';
+import { type LookSaid, lookCheck } from './lookCheck';
 import { moved } from './where';
 
 const SLACK_MM = 1;
@@ -20,8 +20,10 @@ export const outsideSpot = lookCheck({
     takeAway: () => 'Take it out of the look',
   },
   check: (facts, say) =>
-    facts.things.flatMap((thing) => {
+    facts.things.flatMap((thing): LookSaid[] => {
       const { box, size } = thing;
+      // Cloth hangs over the edges of its table, and is meant to.
+      if (facts.isAbove && thing.template?.id === 'flatCloth') return [];
       const { widthMm, heightMm, depthMm } = facts.room;
       const across = Math.max(-box.leftMm, box.rightMm - widthMm);
       const deep = Math.max(-box.frontMm, box.backMm - depthMm);

@@ -3,8 +3,10 @@ import type { FurnitureTemplate } from '../furnitureTemplate';
 import { basket } from './basket';
 import { bedHead } from './bedHead';
 import { bookcase } from './bookcase';
+import { books } from './books';
 import { bow } from './bow';
 import { cabinet } from './cabinet';
+import { candle } from './candle';
 import { candlestick } from './candlestick';
 import { chair } from './chair';
 import { consoleTable } from './consoleTable';
@@ -28,7 +30,9 @@ import { mirror } from './mirror';
 import { nightstand } from './nightstand';
 import { pictureFrame } from './pictureFrame';
 import { planter } from './planter';
+import { plate } from './plate';
 import { roundBasket } from './roundBasket';
+import { rug } from './rug';
 import { screen } from './screen';
 import { shelf } from './shelf';
 import { stool } from './stool';
@@ -80,5 +84,9 @@ export const furnitureTemplates = createRegistry<FurnitureTemplate>('furniture t
   hurricane,
   jar,
   egg,
+  books,
+  candle,
+  rug,
+  plate,
   freeBox,
 ]);

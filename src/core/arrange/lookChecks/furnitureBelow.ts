@@ -1,0 +1,50 @@
+import type { ThingBox } from '../look/lookThing';
+import type { LookFacts } from './lookCheck';
+import { inches, standing } from './where';
+
+/** What something on the wall hangs over: its width, its top above the spot's base, and what it is called. */
+export interface Below {
+  widthMm: number;
+  topMm: number;
+  leftMm: number;
+  kind: 'surface' | 'mantel' | 'bed' | 'furniture';
+}
+
+/** Things narrower than this are no furniture that art is held against. */
+const LEAST_FURNITURE_MM = inches(24);
+
+/** A head end reaches so much higher than the mattress, as it is drawn (common practice, no source). */
+const HEAD_OF_MATTRESS = 1.7;
+
+const surfaces: ReadonlySet<string> = new Set(['console', 'sideboard', 'cabinetTop', 'shelfRun']);
+
+/** The furniture beneath a stretch of wall; null where art hangs by itself. */
+export function furnitureBelow(facts: LookFacts, box: ThingBox): Below | null {
+  const { kind, room, spot } = facts;
+  if (facts.isAbove) return null;
+  if (kind.id === 'mantel') return { widthMm: room.widthMm, topMm: 0, leftMm: 0, kind: 'mantel' };
+  if (surfaces.has(kind.id)) return { widthMm: room.widthMm, topMm: 0, leftMm: 0, kind: 'surface' };
+  if (kind.id === 'bedWall') {
+    const bedMm = spot.measures.bedWidthMm ?? inches(60);
+    const left = (room.widthMm - bedMm) / 2;
+    if (box.leftMm < left + bedMm && box.rightMm > left)
+      return {
+        widthMm: bedMm,
+        topMm: (spot.measures.mattressHeightMm ?? inches(25)) * HEAD_OF_MATTRESS,
+        leftMm: left,
+        kind: 'bed',
+      };
+  }
+  const below = standing(facts)
+    .filter(
+      ({ box: other, size }) =>
+        size.widthMm >= LEAST_FURNITURE_MM &&
+        other.topMm <= box.footMm + inches(2) &&
+        other.leftMm < box.rightMm &&
+        box.leftMm < other.rightMm,
+    )
+    .sort((a, b) => b.size.widthMm - a.size.widthMm)[0];
+  return below
+    ? { widthMm: below.size.widthMm, topMm: below.box.topMm, leftMm: below.box.leftMm, kind: 'furniture' }
+    : null;
+}

@@ -1,0 +1,67 @@
+import { formatLength } from '../../kernel/formatLength';
+import { commonPractice } from '../../kernel/source';
+import { placeOf } from '../look/settle';
+import { furnitureBelow } from './furnitureBelow';
+import { hungBlocks } from './hungBlocks';
+import { type LookSaid, lookCheck } from './lookCheck';
+import { inches } from './where';
+
+/** Over furniture 6 to 10 in, 8 usual; over a mantel 3 to 6, 4 usual; others say 4 to 8 or 5 to 12. */
+const gaps = {
+  mantel: { least: inches(3), usual: inches(4), most: inches(6) },
+  surface: { least: inches(6), usual: inches(8), most: inches(10) },
+  furniture: { least: inches(6), usual: inches(8), most: inches(10) },
+  bed: { least: inches(6), usual: inches(8), most: inches(10) },
+} as const;
+const SLACK_MM = 2;
+
+/** The gap between furniture and what hangs over it. */
+export const gapOver = lookCheck({
+  id: 'gapOver',
+  name: 'Gap over furniture',
+  source: commonPractice,
+  school: '6 to 10 in',
+  sentences: {
+    holds: (f: { thing: string }) => `${f.thing} hangs well over what is below`,
+    low: (f: { thing: string }) => `${f.thing} hangs low`,
+    high: (f: { thing: string }) => `${f.thing} floats`,
+    told: (f: { gapMm: number; leastMm: number; mostMm: number }, { units }) =>
+      `${formatLength(f.gapMm, units)} over it; ${formatLength(f.leastMm, units)} to ${formatLength(f.mostMm, units)} ties them together.`,
+    hang: (f: { gapMm: number }, { units }) => `Hang it ${formatLength(f.gapMm, units)} over`,
+    takeDown: (f: { thing: string }) => `Take ${f.thing} down`,
+  },
+  check: (facts, say) =>
+    hungBlocks(facts).flatMap(({ things, box }): LookSaid[] => {
+      const below = furnitureBelow(facts, box);
+      const first = things[0];
+      if (!below || !first) return [];
+      const { least, usual, most } = gaps[below.kind];
+      const gap = box.footMm - below.topMm;
+      const name = things.length === 1 ? first.name : 'What hangs there';
+      const text = say('told', { gapMm: gap, leastMm: least, mostMm: most });
+      const about = things.map(({ id }) => id);
+      if (gap >= least - SLACK_MM && gap <= most + SLACK_MM)
+        return [{ title: say('holds', { thing: name }), text, state: 'holds', about, fixes: [] }];
+      const by = usual - gap;
+      const fits = box.topMm + by <= facts.room.heightMm && box.footMm + by >= 0;
+      return [
+        {
+          title: say(gap < least ? 'low' : 'high', { thing: name }),
+          text,
+          state: 'lookAgain',
+          about,
+          fixes: fits
+            ? [
+                {
+                  say: say('hang', { gapMm: usual }),
+                  act: {
+                    kind: 'move',
+                    places: things.map((thing) => ({ ...placeOf(thing), footMm: thing.placement.footMm + by })),
+                  },
+                },
+              ]
+            : [{ say: say('takeDown', { thing: name }), act: { kind: 'takeAway', ids: about } }],
+        },
+      ];
+    }),
+});

@@ -1,0 +1,82 @@
+import { formatLength } from '../../kernel/formatLength';
+import { commonPractice } from '../../kernel/source';
+import { identityOf } from '../look/lookCost';
+import type { LookThing } from '../look/lookThing';
+import { type LookFacts, lookCheck } from './lookCheck';
+import { riserUnder } from './riserUnder';
+import { inches, middleX, onBase } from './where';
+
+/** Neighbors step by a third of the taller one. */
+const STEP = 1 / 3;
+/** What is lower than this lies rather than stands. */
+const LEAST_MM = inches(3);
+
+/** Whether two heights step enough. */
+const steps = (a: number, b: number): boolean => Math.abs(a - b) >= Math.max(a, b) * STEP - 1;
+
+/** How high a thing reaches with all that stands on it. */
+function topOf(facts: LookFacts, thing: LookThing): number {
+  const above = facts.things.filter(({ placement }) => placement.onId === thing.id);
+  return Math.max(thing.box.topMm, ...above.map((other) => topOf(facts, other)));
+}
+
+/** Side by side the heights step by a third or more; alike pieces are a pair and may be level. */
+export const heightSteps = lookCheck({
+  id: 'heightSteps',
+  name: 'Heights step',
+  source: commonPractice,
+  sentences: {
+    holds: () => 'Heights step',
+    told: (f: { tallestMm: number; lowestMm: number }, { units }) =>
+      `From ${formatLength(f.tallestMm, units)} down to ${formatLength(f.lowestMm, units)}, a third or more from one to the next.`,
+    level: (f: { one: string; other: string }) => `${f.one} and ${f.other} are level`,
+    by: (f: { oneMm: number; otherMm: number }, { units }) =>
+      `${formatLength(f.oneMm, units)} beside ${formatLength(f.otherMm, units)}: a step of a third reads as meant.`,
+    raise: (f: { thing: string; byMm: number }, { units }) => `${f.thing} on a riser of ${formatLength(f.byMm, units)}`,
+    takeAway: (f: { thing: string }) => `Take ${f.thing} away`,
+  },
+  check: (facts, say) => {
+    if (facts.isAbove) return [];
+    const row = onBase(facts)
+      .filter((thing) => topOf(facts, thing) >= LEAST_MM)
+      .map((thing) => ({ thing, topMm: topOf(facts, thing) }))
+      .sort((a, b) => middleX(a.thing.box) - middleX(b.thing.box));
+    if (row.length < 3) return [];
+    const level = row.slice(1).flatMap((right, n) => {
+      const left = row[n];
+      if (!left || steps(left.topMm, right.topMm)) return [];
+      return identityOf(left.thing) === identityOf(right.thing) ? [] : [{ left, right }];
+    });
+    if (level.length === 0) {
+      const tops = row.map(({ topMm }) => topMm);
+      return [
+        {
+          title: say('holds'),
+          text: say('told', { tallestMm: Math.max(...tops), lowestMm: Math.min(...tops) }),
+          state: 'holds',
+          about: [],
+          fixes: [],
+        },
+      ];
+    }
+    return level.map(({ left, right }) => {
+      const [taller, lower] = left.topMm >= right.topMm ? [left, right] : [right, left];
+      const raised = riserUnder(facts, taller.thing, lower.topMm / (1 - STEP) - taller.topMm + 2);
+      return {
+        title: say('level', { one: left.thing.name, other: right.thing.name }),
+        text: say('by', { oneMm: left.topMm, otherMm: right.topMm }),
+        state: 'lookAgain' as const,
+        about: [left.thing.id, right.thing.id],
+        fixes: [
+          ...(raised?.kind === 'add'
+            ? [{ say: say('raise', { thing: taller.thing.name, byMm: raised.of.size?.heightMm ?? 0 }), act: raised }]
+            : []),
+          {
+            say: say('takeAway', { thing: lower.thing.name }),
+            act: { kind: 'takeAway' as const, ids: [lower.thing.id] },
+          },
+        ],
+      };
+    });
+  },
+});

@@ -1,0 +1,48 @@
+import { formatLength } from '../../kernel/formatLength';
+import { commonPractice } from '../../kernel/source';
+import { awayFix, holding, type LookSaid, lookAgain, lookCheck } from './lookCheck';
+import { riserUnder } from './riserUnder';
+import { inches } from './where';
+
+/** The lower edge of a shade at the eyes of who sits: 40 to 44 in, 42 usual. */
+const LEAST_MM = inches(40);
+const MOST_MM = inches(44);
+
+/** The lower edge of a lamp's shade is where seated eyes are: neither bulb nor glare. */
+export const lampHeight = lookCheck({
+  id: 'lampHeight',
+  name: 'Height of a lamp',
+  source: commonPractice,
+  school: '40 to 44 in',
+  sentences: {
+    holds: (f: { shade: string }) => `${f.shade} is at seated eyes`,
+    low: (f: { shade: string }) => `${f.shade} is low`,
+    high: (f: { shade: string }) => `${f.shade} is high`,
+    told: (f: { edgeMm: number; leastMm: number; mostMm: number }, { units }) =>
+      `Its lower edge is ${formatLength(f.edgeMm, units)} above the floor; ${formatLength(f.leastMm, units)} to ${formatLength(f.mostMm, units)} keeps the bulb out of the eyes of who sits.`,
+    raise: (f: { byMm: number }, { units }) => `The lamp on a riser of ${formatLength(f.byMm, units)}`,
+    takeAway: (f: { shade: string }) => `Take ${f.shade} away`,
+  },
+  check: (facts, say) =>
+    facts.isAbove
+      ? []
+      : facts.things
+          .filter(({ kinds, placement }) => kinds.has('shade') && placement.onId !== null)
+          .flatMap((shade): LookSaid[] => {
+            const lamp = facts.things.find(({ id }) => id === shade.placement.onId);
+            if (!lamp?.kinds.has('lamp')) return [];
+            const edge = shade.box.footMm + facts.baseMm;
+            const text = say('told', { edgeMm: edge, leastMm: LEAST_MM, mostMm: MOST_MM });
+            const about = [shade.id, lamp.id];
+            if (edge >= LEAST_MM - 3 && edge <= MOST_MM + 3)
+              return [holding(say('holds', { shade: shade.name }), text, about)];
+            const byMm = LEAST_MM + inches(1) - edge;
+            const riser = edge < LEAST_MM ? riserUnder(facts, lamp, byMm) : null;
+            return [
+              lookAgain(say(edge < LEAST_MM ? 'low' : 'high', { shade: shade.name }), text, about, [
+                ...(riser ? [{ say: say('raise', { byMm }), act: riser }] : []),
+                awayFix(say('takeAway', { shade: shade.name }), shade.id),
+              ]),
+            ];
+          }),
+});
