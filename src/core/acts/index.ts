@@ -4,6 +4,7 @@ import type { Act } from './act';
 import { importAds } from './ads/importAds';
 import { takeAd } from './ads/takeAd';
 import { addLook } from './arrange/addLook';
+import { editLookPieces } from './arrange/editLookPieces';
 import { movePieces } from './arrange/movePieces';
 import { placePieces } from './arrange/placePieces';
 import { recordHoles } from './arrange/recordHoles';
@@ -146,7 +147,7 @@ const listed = [
   removeLook,
   placePieces,
   movePieces,
-  editRow('editLookPiece', 'lookPieces', 'Changed in the look'),
+  editLookPieces,
   takeAway,
   recordHoles,
   editRow('editHole', 'holes', 'Hole changed'),

@@ -51,6 +51,8 @@ export function frontView(template: FurnitureTemplate, measures: Measures): Draw
   if (template.front) return template.front(measures);
   const drawing = template.draw(measures);
   const { x, y, widthMm, heightMm } = frontOf(drawing);
+  // A line that begins within the drawing measures a part of it: a foot narrower than its body.
+  if (x > TOLERANCE_MM) return drawing;
   if (widthMm >= drawing.widthMm - TOLERANCE_MM && heightMm >= drawing.heightMm - TOLERANCE_MM) return drawing;
   return {
     widthMm,

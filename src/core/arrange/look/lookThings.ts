@@ -7,6 +7,7 @@ import type { Plan } from '../../plan/computePlan';
 import { finishedColor, presentColor } from '../../plan/finishedColor';
 import type { OptionModel } from '../../plan/model/optionModel';
 import { nameOfOption } from '../../plan/nameOfOption';
+import { pieceKindOf } from '../../sourcing/pieceKindOf';
 import { completeMeasures, type FurnitureTemplate, type Measures } from '../../surface/furnitureTemplate';
 import { furnitureTemplates } from '../../surface/templates';
 import { type Size, sizeOf } from '../../surface/views';
@@ -97,7 +98,9 @@ function describedAs(piece: PieceRow): Described {
 
 /** A thing that is only described in the look, or not even that. */
 function describedHere(placement: LookPieceRow, slot: SlotRow | null, color: Lab | null): Described {
-  const template = placement.drawn === null ? null : (furnitureTemplates.find(placement.drawn.templateId) ?? null);
+  // A slot that nothing fills yet is drawn as what it is called: a lamp, a bowl, a hamper.
+  const called = placement.drawn?.templateId ?? pieceKindOf(placement.name || (slot?.name ?? ''))?.templateId ?? null;
+  const template = called === null ? null : (furnitureTemplates.find(called) ?? null);
   const own = placement.drawn?.color ?? color;
   return {
     name: placement.name || slot?.name || template?.name || 'Something',
@@ -112,6 +115,20 @@ function describedHere(placement: LookPieceRow, slot: SlotRow | null, color: Lab
     photoId: null,
     weightG: null,
     piece: null,
+  };
+}
+
+/** A frame that holds a mirror is drawn as one. */
+function mirrorInFrame(measures: Measures): Pick<Described, 'template' | 'measures'> {
+  const { openWidthMm = 0, openHeightMm = 0, mouldingMm = 0, depthMm = 0 } = measures;
+  return {
+    template: furnitureTemplates.get('mirror'),
+    measures: {
+      widthMm: openWidthMm + 2 * mouldingMm,
+      heightMm: openHeightMm + 2 * mouldingMm,
+      mouldingMm,
+      edgeMm: depthMm,
+    },
   };
 }
 
@@ -159,9 +176,13 @@ export function lookThing(plan: Plan, spot: SpotRow, placement: LookPieceRow): L
   const of =
     (model && describedBy(plan, model)) ??
     (housePiece ? describedAs(housePiece) : describedHere(placement, slot, card));
-  const own = of.template ? sizeOf(of.template, of.measures) : slotSize(spot, slot);
+  // What is only called so has the size that its slot wants, not that of its kind.
+  const hasSize = of.template !== null && (of.isFound || placement.drawn !== null);
+  const own = of.template && hasSize ? sizeOf(of.template, of.measures) : slotSize(spot, slot);
   const size = placement.size ?? standing(own, placement, of.template?.plan === 'flat');
   const name = placement.name || of.name;
+  const kinds = thingKindsOf(`${name} ${slot?.name ?? ''}`, of.template?.id ?? null);
+  const asMirror = kinds.has('mirror') && of.template?.id === 'pictureFrame';
   return {
     id: placement.id,
     placement,
@@ -169,10 +190,11 @@ export function lookThing(plan: Plan, spot: SpotRow, placement: LookPieceRow): L
     model,
     role: slot?.role ?? null,
     ...of,
+    ...(asMirror ? mirrorInFrame(of.measures) : {}),
     name,
     weightG: placement.weightG ?? of.weightG,
     size,
-    kinds: thingKindsOf(`${name} ${slot?.name ?? ''}`, of.template?.id ?? null),
+    kinds,
     box: boxAt(placement, size),
   };
 }

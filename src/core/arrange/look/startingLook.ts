@@ -15,6 +15,8 @@ import { fallen } from './settle';
 const LIFTED_MM = 25;
 /** What is set on something may be drawn a little above or below its top, mm. */
 const REACH_MM = 60;
+/** Further than this nothing is drawn by mistake above what it shall stand on, mm. */
+const FALL_MM = 200;
 
 /** How a thing is held up while nobody said: what hangs by its kind hangs where it is drawn above the base, else leans. */
 function stanceOf(thing: LookThing, lifted: boolean): Stance {
@@ -73,9 +75,18 @@ function placedIn(
       ? round(clamp(centerUp - depthMm / 2, room.depthMm - depthMm))
       : frontFor(spot, stance, depthMm);
     const at = boxAt({ xMm, footMm: footWanted, frontMm }, thing.size);
-    const rest =
-      stance === 'hangs' ? { footMm: round(footWanted), onId: null } : fallen(thing, at, isAbove ? [] : done, REACH_MM);
-    const placement = { ...thing.placement, xMm, frontMm, ...rest, layer: layerOf(stance, done.length) };
+    const rest = fallen(thing, at, isAbove ? [] : done, REACH_MM);
+    // What is drawn up on the wall with nothing beneath it was not meant to fall.
+    const isHung = stance === 'hangs' || (lifted && footWanted - rest.footMm > FALL_MM);
+    const place = isHung
+      ? {
+          stance: 'hangs' as const,
+          footMm: round(footWanted),
+          onId: null,
+          frontMm: isAbove ? frontMm : frontFor(spot, 'hangs', depthMm),
+        }
+      : { ...rest, frontMm };
+    const placement = { ...thing.placement, xMm, ...place, layer: layerOf(isHung ? 'hangs' : stance, done.length) };
     done.push(lookThing(plan, spot, placement));
   }
   return done.map(({ placement }) => placement);

@@ -45,7 +45,7 @@ export const accentEchoes = lookCheck({
         fixes: [
           ...swaps.slice(0, 1).map(({ thing, changed }) => ({
             say: say('swap', { way: changed.name, thing: thing.name }),
-            act: { kind: 'edit' as const, id: thing.id, values: { optionId: changed.placement.optionId } },
+            act: { kind: 'edit' as const, edits: [{ id: thing.id, values: { optionId: changed.placement.optionId } }] },
           })),
           ...(asks && last
             ? [{ say: say('takeAway', { thing: last.name }), act: { kind: 'takeAway' as const, ids: [last.id] } }]

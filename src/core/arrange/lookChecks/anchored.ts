@@ -19,7 +19,7 @@ export const anchored = lookCheck({
     told: (f: { heightMm: number; depthMm: number }, { units }) =>
       `${formatLength(f.heightMm, units)} high and ${formatLength(f.depthMm, units)} deep: anchor it to a stud, and never open two drawers at once.`,
     anchor: () => 'Anchor it with a screw in a stud',
-    takeAway: (f: { thing: string }) => `Take ${f.thing} away`,
+    takeAway: () => 'Take it away',
   },
   check: (facts, say) =>
     facts.things
@@ -44,7 +44,7 @@ export const anchored = lookCheck({
               [thing.id],
               [
                 editFix(say('anchor'), thing.id, { heldBy: { fixingId: 'studScrew', ratedG: null } }),
-                awayFix(say('takeAway', { thing: thing.name }), thing.id),
+                awayFix(say('takeAway'), thing.id),
               ],
               'stop',
             );

@@ -25,7 +25,7 @@ export const artHeight = lookCheck({
     told: (f: { centerMm: number; wantedMm: number }, { units }) =>
       `Its middle is ${formatLength(f.centerMm, units)} above the floor; ${formatLength(f.wantedMm, units)} is usual, a little lower where people sit.`,
     hang: (f: { wantedMm: number }, { units }) => `Middle to ${formatLength(f.wantedMm, units)}`,
-    takeDown: (f: { thing: string }) => `Take ${f.thing} down`,
+    takeDown: () => 'Take it down',
   },
   check: (facts, say) =>
     hungBlocks(facts).flatMap(({ things, box }): LookSaid[] => {
@@ -55,7 +55,7 @@ export const artHeight = lookCheck({
                   },
                 },
               ]
-            : [{ say: say('takeDown', { thing: name }), act: { kind: 'takeAway', ids: about } }],
+            : [{ say: say('takeDown'), act: { kind: 'takeAway', ids: about } }],
         },
       ];
     }),

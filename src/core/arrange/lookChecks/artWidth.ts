@@ -28,7 +28,7 @@ export const artWidth = lookCheck({
     swap: (f: { way: string; widthMm: number }, { units }) => `${f.way}, ${formatLength(f.widthMm, units)} wide`,
     spread: () => 'Hang them further apart',
     flank: (f: { thing: string }) => `Flank it with another ${f.thing}`,
-    takeDown: (f: { thing: string }) => `Take ${f.thing} down`,
+    takeDown: () => 'Take it down',
   },
   check: (facts, say) =>
     hungBlocks(facts).flatMap(({ things, box }): LookSaid[] => {
@@ -60,12 +60,16 @@ export const artWidth = lookCheck({
             say: say('swap', { way: way.name, widthMm: way.size.widthMm }),
             act: {
               kind: 'edit',
-              id: first.id,
-              values: {
-                optionId: way.placement.optionId,
-                xMm: (box.leftMm + box.rightMm) / 2 - way.size.widthMm / 2,
-                footMm: Math.max(0, (box.footMm + box.topMm) / 2 - way.size.heightMm / 2),
-              },
+              edits: [
+                {
+                  id: first.id,
+                  values: {
+                    optionId: way.placement.optionId,
+                    xMm: (box.leftMm + box.rightMm) / 2 - way.size.widthMm / 2,
+                    footMm: Math.max(0, (box.footMm + box.topMm) / 2 - way.size.heightMm / 2),
+                  },
+                },
+              ],
             },
           });
         // Two alike with a hand between them, if that is wide enough and finds room.
@@ -101,7 +105,7 @@ export const artWidth = lookCheck({
         if (extra / (ordered.length - 1) <= 100 && places.every(({ xMm }) => xMm >= 0))
           fixes.push({ say: say('spread'), act: { kind: 'move', places } });
       }
-      fixes.push({ say: say('takeDown', { thing: name }), act: { kind: 'takeAway', ids: about } });
+      fixes.push({ say: say('takeDown'), act: { kind: 'takeAway', ids: about } });
       return [
         {
           title: say(isNarrow ? 'narrow' : 'wide', { thing: name }),

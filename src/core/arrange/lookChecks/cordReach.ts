@@ -17,7 +17,7 @@ export const cordReach = lookCheck({
     told: (f: { apartMm: number; reachMm: number }, { units }) =>
       `${formatLength(f.apartMm, units)} to the nearest one, along the wall and down; its cord reaches ${formatLength(f.reachMm, units)}. Never chain extension leads.`,
     move: (f: { byMm: number }, { units }) => `Move it ${formatLength(f.byMm, units)} nearer`,
-    takeAway: (f: { thing: string }) => `Take ${f.thing} away`,
+    takeAway: () => 'Take it away',
   },
   check: (facts, say) => {
     const sockets = facts.spot.features.filter(({ kind }) => kind === 'socket');
@@ -60,7 +60,7 @@ export const cordReach = lookCheck({
               ...(xMm === null
                 ? []
                 : [moveFix(say('move', { byMm: Math.abs(xMm - thing.placement.xMm) }), moved(facts, thing, { xMm }))]),
-              awayFix(say('takeAway', { thing: thing.name }), thing.id),
+              awayFix(say('takeAway'), thing.id),
             ],
           ),
         ];

@@ -34,7 +34,7 @@ export const curtainRod = lookCheck({
       `It hangs ${formatLength(f.beyondMm, units)} beyond the frame; 3 to 12 in lets the light in when it is drawn open.`,
     raise: () => 'Hang it above the frame',
     beyond: () => 'Hang it beyond the frame',
-    takeDown: (f: { thing: string }) => `Take ${f.thing} down`,
+    takeDown: () => 'Take it down',
   },
   check: (facts, say) => {
     const window = windowOf(facts);
@@ -46,7 +46,7 @@ export const curtainRod = lookCheck({
         const over = box.topMm - window.topMm;
         const isLeft = (box.leftMm + box.rightMm) / 2 < (window.leftMm + window.rightMm) / 2;
         const beyond = isLeft ? window.leftMm - box.leftMm : box.rightMm - window.rightMm;
-        const takeDown = awayFix(say('takeDown', { thing: thing.name }), thing.id);
+        const takeDown = awayFix(say('takeDown'), thing.id);
         const said: LookSaid[] = [];
         const highest = facts.room.heightMm - window.topMm;
         if (over < LEAST_OVER_MM - SLACK_MM && highest >= LEAST_OVER_MM) {

@@ -2,13 +2,13 @@ import type { LookPieceRow, LookRow } from '../../model/rows';
 import type { LookThing } from '../look/lookThing';
 import { newPlacement } from '../look/newLook';
 import { carriedAlong, type Place, placeOf } from '../look/settle';
-import type { FixAct } from './lookCheck';
+import type { FixAct, PieceEdit } from './lookCheck';
 
 /** What is done to rows when a fix is taken: an act and its payload. */
 export type FixCommand =
   | { kind: 'movePieces'; payload: { places: Place[] } }
   | { kind: 'takeAway'; payload: { ids: string[] } }
-  | { kind: 'editLookPiece'; payload: { id: string; values: Partial<LookPieceRow> } }
+  | { kind: 'editLookPieces'; payload: { edits: PieceEdit[] } }
   | { kind: 'placePieces'; payload: { rows: LookPieceRow[]; places: Place[] } }
   | { kind: 'editSlot'; payload: { id: string; values: { quantity?: number } } };
 
@@ -29,7 +29,7 @@ export function fixCommand(
     case 'takeAway':
       return { kind: 'takeAway', payload: { ids: [...act.ids] } };
     case 'edit':
-      return { kind: 'editLookPiece', payload: { id: act.id, values: act.values } };
+      return { kind: 'editLookPieces', payload: { edits: [...act.edits] } };
     case 'editSlot':
       return { kind: 'editSlot', payload: { id: act.id, values: act.values } };
     case 'add': {

@@ -10,7 +10,7 @@ export const fruitInSun = lookCheck({
     title: (f: { thing: string }) => `${f.thing} lies in the sun`,
     told: () => 'In the sun it is over in a day or two, and draws flies.',
     faux: () => 'Use faux fruit',
-    takeAway: (f: { thing: string }) => `Take ${f.thing} away`,
+    takeAway: () => 'Take it away',
   },
   check: (facts, say) =>
     facts.spot.daylight !== 'sunny'
@@ -27,7 +27,7 @@ export const fruitInSun = lookCheck({
                   editFix(say('faux'), thing.id, {
                     name: `Faux ${thing.name.charAt(0).toLowerCase()}${thing.name.slice(1)}`,
                   }),
-                  awayFix(say('takeAway', { thing: thing.name }), thing.id),
+                  awayFix(say('takeAway'), thing.id),
                 ],
               ),
           ),

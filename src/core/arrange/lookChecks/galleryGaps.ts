@@ -45,7 +45,7 @@ export const galleryGaps = lookCheck({
         ? `${formatLength(f.leastMm, units)} between them.`
         : `${formatLength(f.leastMm, units)} to ${formatLength(f.mostMm, units)} between them; alike to 1/4 in they read as one.`,
     even: (f: { gapMm: number }, { units }) => `${formatLength(f.gapMm, units)} between all`,
-    takeDown: (f: { thing: string }) => `Take ${f.thing} down`,
+    takeDown: () => 'Take it down',
   },
   check: (facts, say) =>
     facts.isAbove
@@ -76,9 +76,7 @@ export const galleryGaps = lookCheck({
                       text,
                       state: 'lookAgain',
                       about,
-                      fixes: [
-                        { say: say('takeDown', { thing: last.name }), act: { kind: 'takeAway', ids: [last.id] } },
-                      ],
+                      fixes: [{ say: say('takeDown'), act: { kind: 'takeAway', ids: [last.id] } }],
                     },
                   ]
                 : [];

@@ -28,7 +28,7 @@ export const gapOver = lookCheck({
     told: (f: { gapMm: number; leastMm: number; mostMm: number }, { units }) =>
       `${formatLength(f.gapMm, units)} over it; ${formatLength(f.leastMm, units)} to ${formatLength(f.mostMm, units)} ties them together.`,
     hang: (f: { gapMm: number }, { units }) => `Hang it ${formatLength(f.gapMm, units)} over`,
-    takeDown: (f: { thing: string }) => `Take ${f.thing} down`,
+    takeDown: () => 'Take it down',
   },
   check: (facts, say) =>
     hungBlocks(facts).flatMap(({ things, box }): LookSaid[] => {
@@ -60,7 +60,7 @@ export const gapOver = lookCheck({
                   },
                 },
               ]
-            : [{ say: say('takeDown', { thing: name }), act: { kind: 'takeAway', ids: about } }],
+            : [{ say: say('takeDown'), act: { kind: 'takeAway', ids: about } }],
         },
       ];
     }),

@@ -21,7 +21,7 @@ export const garlandLength = lookCheck({
     told: (f: { ownMm: number; leastMm: number; mostMm: number }, { units }) =>
       `${formatLength(f.ownMm, units)}; straight it takes ${formatLength(f.leastMm, units)}, full with both ends hanging ${formatLength(f.mostMm, units)}.`,
     lengthen: (f: { toMm: number }, { units }) => `Join it to ${formatLength(f.toMm, units)}`,
-    takeAway: (f: { thing: string }) => `Take ${f.thing} away`,
+    takeAway: () => 'Take it away',
   },
   check: (facts, say) =>
     facts.isAbove || !['mantel', 'console', 'sideboard', 'shelfRun', 'cabinetTop', 'window'].includes(facts.kind.id)
@@ -50,7 +50,7 @@ export const garlandLength = lookCheck({
                       }),
                     ]
                   : []),
-                awayFix(say('takeAway', { thing: thing.name }), thing.id),
+                awayFix(say('takeAway'), thing.id),
               ]),
             ];
           }),

@@ -21,7 +21,7 @@ export const heatNear = lookCheck({
     told: (f: { apartMm: number; clearMm: number }, { units }) =>
       `${formatLength(f.apartMm, units)} between them; what burns keeps ${formatLength(f.clearMm, units)} from heat, dry greens three feet.`,
     move: (f: { byMm: number }, { units }) => `Move it ${formatLength(f.byMm, units)}`,
-    takeAway: (f: { thing: string }) => `Take ${f.thing} away`,
+    takeAway: () => 'Take it away',
   },
   check: (facts, say) => {
     const hot = facts.spot.features.filter(({ kind }) => kind === 'heater' || kind === 'flame');
@@ -65,7 +65,7 @@ export const heatNear = lookCheck({
               ...(xMm === null
                 ? []
                 : [moveFix(say('move', { byMm: Math.abs(xMm - thing.placement.xMm) }), moved(facts, thing, { xMm }))]),
-              awayFix(say('takeAway', { thing: thing.name }), thing.id),
+              awayFix(say('takeAway'), thing.id),
             ],
             'stop',
           ),

@@ -31,7 +31,7 @@ export const hiddenBehind = lookCheck({
     told: (f: { percent: number }) => `Only ${f.percent} % of it is seen from the front.`,
     raise: () => 'Lift it on a riser',
     front: () => 'Put it to the front',
-    takeAway: (f: { thing: string }) => `Take ${f.thing} away`,
+    takeAway: () => 'Take it away',
   },
   check: (facts, say) => {
     if (facts.isAbove) return [];
@@ -76,7 +76,7 @@ export const hiddenBehind = lookCheck({
               },
             },
             ...(riser ? [{ say: say('raise'), act: riser }] : []),
-            awayFix(say('takeAway', { thing: thing.name }), thing.id),
+            awayFix(say('takeAway'), thing.id),
           ],
         ),
       ];

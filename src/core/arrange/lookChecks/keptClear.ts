@@ -9,6 +9,8 @@ import { boxWithLeft, inches, meets, moved, nearestX } from './where';
 /** A door swings over its width and 2 in more; a drawer needs its depth and room to stand. */
 const DOOR_MORE_MM = inches(2);
 const DRAWER_STAND_MM = inches(24);
+/** So much between the wall and what stands before a socket lets a hand in. */
+const HAND_MM = inches(2);
 
 /** What must stay free for a door, a drawer, a way, a socket: from the front its own outline, from above what it sweeps. */
 function clearBox({ room, isAbove, kind }: LookFacts, feature: SpotFeature): ThingBox {
@@ -19,6 +21,15 @@ function clearBox({ room, isAbove, kind }: LookFacts, feature: SpotFeature): Thi
   const across = { leftMm: feature.xMm - more, rightMm: feature.xMm + feature.widthMm + more };
   if (isAbove || kind.view === 'plan')
     return { ...whole, ...across, frontMm: feature.yMm - swing, backMm: feature.yMm + feature.heightMm + swing };
+  // A socket or a tap is on the wall: what stands before it with a hand between is not in its way.
+  if (feature.kind === 'socket' || feature.kind === 'water')
+    return {
+      ...whole,
+      ...across,
+      footMm: feature.yMm,
+      topMm: feature.yMm + feature.heightMm,
+      frontMm: room.depthMm - HAND_MM,
+    };
   return isDoor
     ? { ...whole, ...across, topMm: feature.heightMm + feature.yMm }
     : { ...whole, ...across, footMm: feature.yMm, topMm: feature.yMm + feature.heightMm };
@@ -56,7 +67,7 @@ export const keptClear = lookCheck({
     reached: (f: { wideMm: number }, { units }) => `It must be reached; it is ${formatLength(f.wideMm, units)} wide.`,
     meets: (f: { wideMm: number }, { units }) => `It takes ${formatLength(f.wideMm, units)} there.`,
     move: (f: { byMm: number }, { units }) => `Move it ${formatLength(f.byMm, units)}`,
-    takeAway: (f: { thing: string }) => `Take ${f.thing} away`,
+    takeAway: () => 'Take it away',
   },
   check: (facts, say) => {
     if (facts.isAbove !== (facts.kind.view === 'plan')) return [];
@@ -67,12 +78,7 @@ export const keptClear = lookCheck({
     if (clear.length === 0 || facts.things.length === 0) return [];
     const inWay = clear.flatMap(({ feature, how, box }) =>
       facts.things.flatMap((thing): LookSaid[] => {
-        // A lamp stands before its socket all the same; what hangs high is in nobody's way.
-        if (
-          !meets(thing.box, box) ||
-          (feature.kind === 'socket' && thing.placement.stance !== 'leans' && thing.size.depthMm < 60)
-        )
-          return [];
+        if (!meets(thing.box, box)) return [];
         const xMm =
           thing.placement.onId === null
             ? nearestX(facts, thing, (leftMm) => {
@@ -94,7 +100,7 @@ export const keptClear = lookCheck({
               ...(xMm === null
                 ? []
                 : [moveFix(say('move', { byMm: Math.abs(xMm - thing.placement.xMm) }), moved(facts, thing, { xMm }))]),
-              awayFix(say('takeAway', { thing: thing.name }), thing.id),
+              awayFix(say('takeAway'), thing.id),
             ],
           ),
         ];

@@ -36,11 +36,17 @@ export interface LookFacts {
 /** How it stands with a rule: it holds, it is remarked on, it wants another look, or nobody may pass over it. */
 export type LookState = 'holds' | 'note' | 'lookAgain' | 'stop';
 
+/** What of a piece is changed in its look. */
+export interface PieceEdit {
+  id: string;
+  values: Partial<Omit<LookPieceRow, 'id' | 'version' | 'lookId'>>;
+}
+
 /** What a fix does, as data. */
 export type FixAct =
   | { kind: 'move'; places: readonly Place[] }
   | { kind: 'takeAway'; ids: readonly string[] }
-  | { kind: 'edit'; id: string; values: Partial<Omit<LookPieceRow, 'id' | 'version' | 'lookId'>> }
+  | { kind: 'edit'; edits: readonly PieceEdit[] }
   /** One thing more, where it is wanted; what stood there is lifted onto it where `under` names it. */
   | { kind: 'add'; of: Partial<Omit<LookPieceRow, 'id' | 'version' | 'lookId'>>; under: string | null }
   | { kind: 'editSlot'; id: string; values: Partial<Pick<SlotRow, 'quantity'>> };
@@ -116,9 +122,9 @@ export const lookAgain = (
 /** Ways out: to move, to take away, to change what a piece is in the look. */
 export const moveFix = (say: Told, places: readonly Place[]): LookFix => ({ say, act: { kind: 'move', places } });
 export const awayFix = (say: Told, ...ids: readonly string[]): LookFix => ({ say, act: { kind: 'takeAway', ids } });
-export const editFix = (say: Told, id: string, values: (FixAct & { kind: 'edit' })['values']): LookFix => ({
+export const editFix = (say: Told, id: string, values: PieceEdit['values']): LookFix => ({
   say,
-  act: { kind: 'edit', id, values },
+  act: { kind: 'edit', edits: [{ id, values }] },
 });
 
 const say: (code: string, figures?: Figures) => Told = (code, figures = {}) => ({ code, figures });

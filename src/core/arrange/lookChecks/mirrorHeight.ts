@@ -25,7 +25,7 @@ export const mirrorHeight = lookCheck({
     told: (f: { centerMm: number; leastMm: number; mostMm: number }, { units }) =>
       `Its middle is ${formatLength(f.centerMm, units)} above the floor; ${formatLength(f.leastMm, units)} to ${formatLength(f.mostMm, units)} shows who stands before it.`,
     hang: (f: { centerMm: number }, { units }) => `Middle to ${formatLength(f.centerMm, units)}`,
-    takeDown: (f: { thing: string }) => `Take ${f.thing} down`,
+    takeDown: () => 'Take it down',
   },
   check: (facts, say) =>
     facts.isAbove
@@ -50,7 +50,7 @@ export const mirrorHeight = lookCheck({
             return [
               lookAgain(say(center < LOWEST_MM ? 'low' : 'high', { thing: thing.name }), text, about, [
                 moveFix(say('hang', { centerMm: wanted }), [{ ...placeOf(thing), footMm }]),
-                awayFix(say('takeDown', { thing: thing.name }), thing.id),
+                awayFix(say('takeDown'), thing.id),
               ]),
             ];
           }),

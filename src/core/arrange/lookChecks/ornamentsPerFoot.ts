@@ -20,7 +20,7 @@ export const ornamentsPerFoot = lookCheck({
     told: (f: { count: number; feet: string; usual: number }) =>
       `${f.count} on ${f.feet} ft of tree; ${f.usual} is usual, 8 to 20 a foot from light to full.`,
     ask: (f: { count: number }) => `Ask for ${f.count}`,
-    takeAway: (f: { thing: string }) => `Take ${f.thing} away`,
+    takeAway: () => 'Take it away',
   },
   check: (facts, say) =>
     facts.things
@@ -43,7 +43,7 @@ export const ornamentsPerFoot = lookCheck({
             [tree.id],
             [
               { say: say('ask', { count: quantity }), act: { kind: 'editSlot', id: slot.id, values: { quantity } } },
-              awayFix(say('takeAway', { thing: tree.name }), tree.id),
+              awayFix(say('takeAway'), tree.id),
             ],
           ),
         ];

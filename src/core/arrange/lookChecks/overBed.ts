@@ -16,7 +16,7 @@ export const overBed = lookCheck({
     glassTold: () => 'What falls on a pillow is light and has no glass: acrylic in its frame, or hang it elsewhere.',
     acrylic: () => 'Acrylic instead of glass',
     screwed: () => 'Two picture hooks',
-    takeDown: (f: { thing: string }) => `Take ${f.thing} down`,
+    takeDown: () => 'Take it down',
   },
   check: (facts, say) => {
     if (facts.kind.id !== 'bedWall') return [];
@@ -25,7 +25,7 @@ export const overBed = lookCheck({
     return hung(facts)
       .filter(({ box }) => box.leftMm < left + bedMm && box.rightMm > left)
       .flatMap((thing): LookSaid[] => {
-        const takeDown = awayFix(say('takeDown', { thing: thing.name }), thing.id);
+        const takeDown = awayFix(say('takeDown'), thing.id);
         const held = thing.placement.heldBy;
         const hanger = thing.placement.hanger ?? { kind: 'wire' as const, dropMm: 60, apartMm: 0 };
         const said: LookSaid[] = [];

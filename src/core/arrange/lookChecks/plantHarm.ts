@@ -26,7 +26,7 @@ export const plantHarm = lookCheck({
     sickensTold: (f: { reachMm: number }, { units }) =>
       `Pets and small children live here: out of reach, above ${formatLength(f.reachMm, units)}, or faux. Cats reach everything.`,
     faux: () => 'Use a faux one',
-    takeAway: (f: { thing: string }) => `Take ${f.thing} away`,
+    takeAway: () => 'Take it away',
   },
   check: (facts, say) => {
     const { pets, youngestChildYears } = facts.household;
@@ -47,7 +47,7 @@ export const plantHarm = lookCheck({
             editFix(say('faux'), thing.id, {
               name: `Faux ${thing.name.charAt(0).toLowerCase()}${thing.name.slice(1)}`,
             }),
-            awayFix(say('takeAway', { thing: thing.name }), thing.id),
+            awayFix(say('takeAway'), thing.id),
           ],
           isDeadly ? 'stop' : 'lookAgain',
         ),

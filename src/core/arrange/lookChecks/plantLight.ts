@@ -18,7 +18,7 @@ export const plantLight = lookCheck({
     sunny: (f: { thing: string }) => `${f.thing} stands in the sun`,
     sunnyTold: () => 'Its leaves scorch in midday sun behind glass.',
     faux: () => 'Use a faux one here',
-    takeAway: (f: { thing: string }) => `Take ${f.thing} away`,
+    takeAway: () => 'Take it away',
   },
   check: (facts, say) =>
     facts.things
@@ -37,7 +37,7 @@ export const plantLight = lookCheck({
               editFix(say('faux'), thing.id, {
                 name: `Faux ${thing.name.charAt(0).toLowerCase()}${thing.name.slice(1)}`,
               }),
-              awayFix(say('takeAway', { thing: thing.name }), thing.id),
+              awayFix(say('takeAway'), thing.id),
             ],
           ),
         ];

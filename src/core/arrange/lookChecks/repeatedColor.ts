@@ -23,7 +23,7 @@ export const repeatedColor = lookCheck({
     once: (f: { color: string }) => `${f.color} is seen only once`,
     told: (f: { thing: string }) => `Only ${f.thing} has it; seen twice or three times it looks meant.`,
     swap: (f: { way: string; thing: string }) => `${f.way} in the place of ${f.thing}`,
-    takeAway: (f: { thing: string }) => `Take ${f.thing} away`,
+    takeAway: () => 'Take it away',
   },
   check: (facts, say) => {
     const colored = facts.things.filter((thing): thing is LookThing & { color: Lab } => thing.color !== null);
@@ -55,13 +55,12 @@ export const repeatedColor = lookCheck({
                   say: say('swap', { way: way.changed.name, thing: way.other.name }),
                   act: {
                     kind: 'edit' as const,
-                    id: way.other.id,
-                    values: { optionId: way.changed.placement.optionId },
+                    edits: [{ id: way.other.id, values: { optionId: way.changed.placement.optionId } }],
                   },
                 },
               ]
             : []),
-          { say: say('takeAway', { thing: thing.name }), act: { kind: 'takeAway' as const, ids: [thing.id] } },
+          { say: say('takeAway'), act: { kind: 'takeAway' as const, ids: [thing.id] } },
         ],
       };
     });

@@ -25,7 +25,7 @@ export const rugBorder = lookCheck({
     center: () => 'Lay it in the middle',
     smaller: (f: { widthMm: number; depthMm: number }, { units }) =>
       `One of ${formatLength(f.widthMm, units)} × ${formatLength(f.depthMm, units)}`,
-    takeAway: (f: { thing: string }) => `Take ${f.thing} away`,
+    takeAway: () => 'Take it away',
   },
   check: (facts, say) => {
     if (!facts.isAbove || facts.kind.id !== 'floorArea') return [];
@@ -64,7 +64,7 @@ export const rugBorder = lookCheck({
                   ),
                 ]
               : []),
-            awayFix(say('takeAway', { thing: thing.name }), thing.id),
+            awayFix(say('takeAway'), thing.id),
           ]),
         ];
       });

@@ -25,7 +25,7 @@ export const sightLine = lookCheck({
       `Nothing in the middle reaches over ${formatLength(f.overMm, units)}.`,
     down: (f: { thing: string }) => `${f.thing} off its riser`,
     toEnd: () => 'Move it to the end of the table',
-    takeAway: (f: { thing: string }) => `Take ${f.thing} away`,
+    takeAway: () => 'Take it away',
   },
   check: (facts, say) => {
     if (facts.kind.id !== 'diningTable') return [];
@@ -63,7 +63,7 @@ export const sightLine = lookCheck({
                 ),
               ]
             : []),
-          awayFix(say('takeAway', { thing: thing.name }), thing.id),
+          awayFix(say('takeAway'), thing.id),
         ],
       );
     });

@@ -23,7 +23,7 @@ export const smallHands = lookCheck({
     swallowed: (f: { thing: string }) => `${f.thing} can be swallowed`,
     swallowedTold: () => 'Smaller than 1 1/4 in: out of a house with a child under three, and its batteries too.',
     raise: (f: { on: string }) => `Onto ${f.on}`,
-    takeAway: (f: { thing: string }) => `Take ${f.thing} away`,
+    takeAway: () => 'Take it away',
   },
   check: (facts, say) => {
     const years = facts.household.youngestChildYears;
@@ -65,7 +65,7 @@ export const smallHands = lookCheck({
                   ),
                 ]
               : []),
-            awayFix(say('takeAway', { thing: thing.name }), thing.id),
+            awayFix(say('takeAway'), thing.id),
           ],
           isChoking ? 'stop' : 'lookAgain',
         ),

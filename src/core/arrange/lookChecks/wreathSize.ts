@@ -36,7 +36,7 @@ export const wreathSize = lookCheck({
       `Its middle is ${formatLength(f.centerMm, units)} above the floor; 57 to 62 in meets the eye.`,
     hang: () => 'Middle to eye height',
     swap: (f: { way: string }) => `${f.way} instead`,
-    takeDown: (f: { thing: string }) => `Take ${f.thing} down`,
+    takeDown: () => 'Take it down',
   },
   check: (facts, say) => {
     const span = spanFor(facts);
@@ -44,7 +44,7 @@ export const wreathSize = lookCheck({
       .filter(({ kinds }) => kinds.has('wreath'))
       .flatMap((thing): LookSaid[] => {
         const takeDown: LookFix = {
-          say: say('takeDown', { thing: thing.name }),
+          say: say('takeDown'),
           act: { kind: 'takeAway', ids: [thing.id] },
         };
         const fits = (mm: number) => span === null || (mm >= span.leastMm - 2 && mm <= span.mostMm + 2);
@@ -65,7 +65,10 @@ export const wreathSize = lookCheck({
                       .slice(0, 1)
                       .map((way) => ({
                         say: say('swap', { way: way.name }),
-                        act: { kind: 'edit' as const, id: thing.id, values: { optionId: way.placement.optionId } },
+                        act: {
+                          kind: 'edit' as const,
+                          edits: [{ id: thing.id, values: { optionId: way.placement.optionId } }],
+                        },
                       })),
                     takeDown,
                   ],

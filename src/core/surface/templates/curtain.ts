@@ -1,6 +1,7 @@
 import { drawnRectangle } from '../drawing';
 import type { FurnitureTemplate } from '../furnitureTemplate';
 import { dimensions, lengthMeasure, zone } from './parts';
+import { stroke } from './strokes';
 
 /** A hanging cloth in folds: a curtain, a skirt for a shelf. */
 export const curtain: FurnitureTemplate = {
@@ -26,7 +27,18 @@ export const curtain: FurnitureTemplate = {
       widthMm,
       heightMm,
       shapes: Array.from({ length: folds }, (_, n) =>
-        drawnRectangle('face', n * fold, 0, fold, heightMm, n % 2 === 0 ? 5 : -8),
+        drawnRectangle('face', n * fold, 0, fold, heightMm, n % 2 === 0 ? 5 : -8, { isSoft: true }),
+      ).concat(
+        // A heading that gathers it, a hem below.
+        drawnRectangle('face', 0, 0, widthMm, Math.min(40, heightMm * 0.03), -14),
+        stroke(
+          'face',
+          [
+            [0, heightMm * 0.965],
+            [widthMm, heightMm * 0.965],
+          ],
+          widthMm * 0.004,
+        ),
       ),
       labels: [{ letter: 'A', xMm: widthMm / 2, yMm: heightMm / 2 }],
       dimensions: dimensions(widthMm, heightMm),

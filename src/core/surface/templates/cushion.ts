@@ -1,5 +1,6 @@
 import type { FurnitureTemplate } from '../furnitureTemplate';
 import { dimensions, lengthMeasure, polygon, zone } from './parts';
+import { stroke } from './strokes';
 
 /** A cushion or a stuffed shape: its front and its back. */
 export const cushion: FurnitureTemplate = {
@@ -45,7 +46,34 @@ export const cushion: FurnitureTemplate = {
           [w * 0.06, h * 0.5],
           [w * 0.05, h * 0.25],
         ]),
-        { kind: 'ellipse', zoneId: 'front', cx: w / 2, cy: h * 0.47, rx: w * 0.3, ry: h * 0.28, shade: 5 },
+        {
+          kind: 'ellipse',
+          zoneId: 'front',
+          cx: w / 2,
+          cy: h * 0.47,
+          rx: w * 0.3,
+          ry: h * 0.28,
+          shade: 5,
+          isSoft: true,
+        },
+        // Folds that run in from the corners.
+        ...(
+          [
+            [0.06, 0.06],
+            [0.94, 0.06],
+            [0.06, 0.94],
+            [0.94, 0.94],
+          ] as const
+        ).map(([x, y]) =>
+          stroke(
+            'front',
+            [
+              [w * x, h * y],
+              [w * (x + (0.5 - x) * 0.3), h * (y + (0.5 - y) * 0.3)],
+            ],
+            w * 0.006,
+          ),
+        ),
       ],
       labels: [{ letter: 'A', xMm: w / 2, yMm: h / 2 }],
       dimensions: dimensions(widthMm, heightMm),

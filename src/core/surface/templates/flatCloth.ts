@@ -1,4 +1,4 @@
-import { drawnRectangle } from '../drawing';
+import { type Drawing, drawnRectangle } from '../drawing';
 import type { FurnitureTemplate } from '../furnitureTemplate';
 import { dimensions, lengthMeasure, zone } from './parts';
 
@@ -25,17 +25,29 @@ export const flatCloth: FurnitureTemplate = {
       { use: 'tableTop' },
     ),
   ],
-  draw: ({ widthMm = 0, depthMm = 0 }) => {
-    const hem = Math.min(widthMm, depthMm) * 0.06;
-    return {
-      widthMm,
-      heightMm: depthMm,
-      shapes: [
-        drawnRectangle('face', 0, 0, widthMm, depthMm, -6),
-        drawnRectangle('face', hem, hem, widthMm - 2 * hem, depthMm - 2 * hem, 4),
-      ],
-      labels: [{ letter: 'A', xMm: widthMm / 2, yMm: depthMm / 2 }],
-      dimensions: dimensions(widthMm, depthMm),
-    };
-  },
+  // Hanging over an edge or lying, from the front it is a strip with its hem.
+  front: ({ widthMm = 0, heightMm = 0 }) => ({
+    widthMm,
+    heightMm,
+    shapes: [drawnRectangle('face', 0, 0, widthMm, heightMm, -2)],
+    labels: [],
+    dimensions: dimensions(widthMm, heightMm),
+  }),
+  above: ({ widthMm = 0, depthMm = 0 }) => clothFace(widthMm, depthMm),
+  draw: ({ widthMm = 0, depthMm = 0 }) => clothFace(widthMm, depthMm),
 };
+
+/** A cloth as it lies, its hem all around. */
+function clothFace(widthMm: number, depthMm: number): Drawing {
+  const hem = Math.min(widthMm, depthMm) * 0.06;
+  return {
+    widthMm,
+    heightMm: depthMm,
+    shapes: [
+      drawnRectangle('face', 0, 0, widthMm, depthMm, -6),
+      drawnRectangle('face', hem, hem, widthMm - 2 * hem, depthMm - 2 * hem, 4),
+    ],
+    labels: [{ letter: 'A', xMm: widthMm / 2, yMm: depthMm / 2 }],
+    dimensions: dimensions(widthMm, depthMm),
+  };
+}

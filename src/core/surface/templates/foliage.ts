@@ -1,5 +1,6 @@
 import type { FurnitureTemplate } from '../furnitureTemplate';
 import { dimensions, lengthMeasure, polygon, zone } from './parts';
+import { heldShape, leaf, stroke } from './strokes';
 
 /** Stems with leaves, counted: painted leaf by leaf or sprayed. */
 export const foliage: FurnitureTemplate = {
@@ -33,40 +34,51 @@ export const foliage: FurnitureTemplate = {
       { use: 'seen', count: stems, detail: 'spindles', included: false },
     ),
   ],
-  draw: ({ leavesEach = 1, leafMm: long = 0, heightMm = 0 }) => {
-    const shown = Math.min(leavesEach, 14);
-    const leafMm = Math.min(long, heightMm);
+  draw: ({ stems = 1, leavesEach = 1, leafMm: long = 0, heightMm = 0 }) => {
+    const shownStems = Math.max(1, Math.min(7, Math.round(stems)));
+    const shownLeaves = Math.max(1, Math.min(leavesEach, 12));
+    const leafMm = Math.min(long, heightMm * 0.5);
     const widthMm = Math.max(leafMm * 2.2, heightMm * 0.3);
     const middle = widthMm / 2;
-    const leaf = (n: number) => {
-      const side = n % 2 === 0 ? 1 : -1;
-      const y = Math.max(leafMm * 0.22, heightMm * (0.08 + (0.8 * n) / Math.max(1, shown)));
-      const tip = middle + side * leafMm;
-      return polygon(
-        'leaves',
-        [
-          [middle, y],
-          [middle + side * leafMm * 0.5, y - leafMm * 0.22],
-          [tip, y - leafMm * 0.1],
-          [middle + side * leafMm * 0.5, Math.min(heightMm, y + leafMm * 0.16)],
-        ],
-        side > 0 ? 4 : -8,
-      );
-    };
+    const thick = Math.min(6, widthMm * 0.02);
+    // Stems part from their foot like a fan; the outer ones are shorter.
+    const shapes = Array.from({ length: shownStems }, (_, n) => {
+      const turn = shownStems === 1 ? 0 : (n / (shownStems - 1)) * 2 - 1;
+      const tipX = middle + turn * (middle - leafMm * 0.5);
+      const tipY = heightMm * 0.18 * Math.abs(turn) + leafMm * 0.3;
+      const at = (share: number): [number, number] => [
+        middle + (tipX - middle) * share ** 1.6,
+        heightMm + (tipY - heightMm) * share,
+      ];
+      const stem = stroke('stems', [at(0), at(0.25), at(0.5), at(0.75), at(1)], thick);
+      const leaves = Array.from({ length: shownLeaves }, (__, k) => {
+        const share = 0.3 + (0.7 * (k + 1)) / shownLeaves;
+        const [x, y] = at(share);
+        const side = k % 2 === 0 ? 1 : -1;
+        const size = leafMm * (0.75 - 0.25 * share);
+        return heldShape(
+          leaf('leaves', [x, y], [x + side * size * 0.75, y - size * 0.62], size * 0.34, side > 0 ? 4 : -8),
+          widthMm,
+          heightMm,
+        );
+      });
+      return [heldShape(stem, widthMm, heightMm), ...leaves];
+    }).flat();
     return {
       widthMm,
       heightMm,
       shapes: [
+        // What holds the picture together where lines alone would leave no silhouette.
         polygon('stems', [
-          [middle - 3, 0],
-          [middle + 3, 0],
-          [middle + 4, heightMm],
-          [middle - 4, heightMm],
+          [middle - thick, heightMm * 0.55],
+          [middle + thick, heightMm * 0.55],
+          [middle + thick, heightMm],
+          [middle - thick, heightMm],
         ]),
-        ...Array.from({ length: shown }, (_, n) => leaf(n)),
+        ...shapes,
       ],
       labels: [
-        { letter: 'A', xMm: middle + leafMm * 0.5, yMm: heightMm * 0.08 },
+        { letter: 'A', xMm: middle + leafMm * 0.5, yMm: heightMm * 0.2 },
         { letter: 'B', xMm: middle, yMm: heightMm * 0.95 },
       ],
       dimensions: dimensions(widthMm, heightMm),

@@ -1,6 +1,7 @@
 import type { DrawnShape } from '../drawing';
 import type { FurnitureTemplate } from '../furnitureTemplate';
 import { dimensions, lengthMeasure, zone } from './parts';
+import { heldShape, leaf } from './strokes';
 
 /** A garland: stems along a line, drawn as it hangs between two points. */
 export const garland: FurnitureTemplate = {
@@ -28,24 +29,40 @@ export const garland: FurnitureTemplate = {
   draw: ({ widthMm = 0, heightMm = 0 }) => {
     const count = Math.max(8, Math.min(40, Math.round(widthMm / Math.max(1, heightMm * 0.45))));
     const sag = Math.max(heightMm, widthMm * 0.12);
-    const tuft = (n: number): DrawnShape => {
-      const t = (n + 0.5) / count;
-      // Close to a parabola, as a chain hangs.
-      const y = 4 * sag * t * (1 - t);
-      return {
+    // Close to a parabola, as a chain hangs.
+    const along = (t: number): [number, number] => [widthMm * t, 4 * sag * t * (1 - t) + heightMm / 2];
+    const tuft = (n: number): DrawnShape[] => {
+      const [x, y] = along((n + 0.5) / count);
+      const wide = widthMm / count;
+      const body: DrawnShape = {
         kind: 'ellipse',
         zoneId: 'greens',
-        cx: widthMm * t,
-        cy: y + heightMm / 2,
-        rx: widthMm / count,
-        ry: heightMm / 2,
-        shade: n % 2 === 0 ? 5 : -8,
+        cx: x,
+        cy: y,
+        rx: wide,
+        ry: heightMm * 0.36,
+        shade: n % 2 === 0 ? -2 : -10,
+        isSoft: true,
       };
+      const leaves = [-1, 1, -0.5, 0.6].map((side, k) =>
+        heldShape(
+          leaf(
+            'greens',
+            [x, y],
+            [x + wide * (k % 2 === 0 ? 1 : -0.6), y + side * heightMm * 0.5],
+            heightMm * 0.2,
+            k % 2 === 0 ? 8 : 0,
+          ),
+          widthMm,
+          sag + heightMm,
+        ),
+      );
+      return [body, ...leaves];
     };
     return {
       widthMm,
       heightMm: sag + heightMm,
-      shapes: Array.from({ length: count }, (_, n) => tuft(n)),
+      shapes: Array.from({ length: count }, (_, n) => tuft(n)).flat(),
       labels: [{ letter: 'A', xMm: widthMm / 2, yMm: sag + heightMm / 2 }],
       dimensions: dimensions(widthMm, sag + heightMm),
     };

@@ -1,6 +1,7 @@
 import { drawnRectangle } from '../drawing';
 import type { FurnitureTemplate } from '../furnitureTemplate';
 import { dimensions, lengthMeasure, zone } from './parts';
+import { flame, heldShape, inkShape } from './strokes';
 
 /** A glass cylinder with a candle in it; its glass stays bare, and what is near is near a flame. */
 export const hurricane: FurnitureTemplate = {
@@ -34,7 +35,14 @@ export const hurricane: FurnitureTemplate = {
       shapes: [
         drawnRectangle('glass', 0, 0, widthMm, heightMm, 10),
         drawnRectangle('glass', 0, heightMm * 0.8, widthMm, heightMm * 0.2, -14),
-        drawnRectangle(null, from, heightMm * 0.35, candle, heightMm * 0.47),
+        drawnRectangle(null, from, heightMm * 0.42, candle, heightMm * 0.4, 0, { ink: 'wax' }),
+        heldShape(flame(widthMm / 2, heightMm * 0.42, heightMm * 0.14), widthMm, heightMm),
+        inkShape('open', [
+          [widthMm * 0.08, heightMm * 0.06],
+          [widthMm * 0.15, heightMm * 0.06],
+          [widthMm * 0.15, heightMm * 0.7],
+          [widthMm * 0.08, heightMm * 0.7],
+        ]),
       ],
       labels: [{ letter: 'A', xMm: widthMm * 0.12, yMm: heightMm * 0.15 }],
       dimensions: dimensions(widthMm, heightMm),

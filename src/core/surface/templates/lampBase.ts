@@ -89,6 +89,16 @@ export const lampBase: FurnitureTemplate = {
             [middle - bodyMm * 0.44, neckHeight + bodyHeight * 0.22],
           ],
         },
+        {
+          kind: 'ellipse',
+          zoneId: 'body',
+          cx: middle - bodyMm * 0.2,
+          cy: neckHeight + bodyHeight * 0.42,
+          rx: bodyMm * 0.05,
+          ry: bodyHeight * 0.16,
+          shade: 18,
+          isSoft: true,
+        },
         drawnRectangle('foot', middle - footMm / 2, heightMm * 0.92, footMm, heightMm * 0.08, -12),
       ],
       labels: [

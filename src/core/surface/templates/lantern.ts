@@ -1,6 +1,7 @@
 import { drawnRectangle } from '../drawing';
 import type { FurnitureTemplate } from '../furnitureTemplate';
 import { dimensions, lengthMeasure, polygon, zone } from './parts';
+import { flame, heldShape } from './strokes';
 
 /** A lantern with panes: base, four posts and the hood are coated; the glass is masked. */
 export const lantern: FurnitureTemplate = {
@@ -51,10 +52,14 @@ export const lantern: FurnitureTemplate = {
           [widthMm, top],
           [0, top],
         ]),
-        drawnRectangle(null, bar, top, widthMm - 2 * bar, bottom - top),
+        drawnRectangle(null, bar, top, widthMm - 2 * bar, bottom - top, 0, { ink: 'glass' }),
+        drawnRectangle(null, widthMm * 0.36, bottom - (bottom - top) * 0.5, widthMm * 0.28, (bottom - top) * 0.5, 0, {
+          ink: 'wax',
+        }),
+        heldShape(flame(widthMm / 2, bottom - (bottom - top) * 0.5, (bottom - top) * 0.2), widthMm, heightMm),
         drawnRectangle('posts', 0, top, bar, bottom - top, 4),
         drawnRectangle('posts', widthMm - bar, top, bar, bottom - top, -8),
-        drawnRectangle('posts', (widthMm - bar) / 2, top, bar, bottom - top),
+        drawnRectangle('posts', 0, top, widthMm, bar, 2),
         drawnRectangle('base', 0, bottom, widthMm, heightMm - bottom, -12),
       ],
       labels: [

@@ -1,6 +1,7 @@
 import { drawnRectangle } from '../drawing';
 import type { FurnitureTemplate } from '../furnitureTemplate';
 import { dimensions, edgesAround, lengthMeasure, zone } from './parts';
+import { inkShape } from './strokes';
 
 /** A framed mirror: the frame's face and outer edge; the glass is masked. Measured over the frame. */
 export const mirror: FurnitureTemplate = {
@@ -43,7 +44,20 @@ export const mirror: FurnitureTemplate = {
       heightMm,
       shapes: [
         drawnRectangle('frame', 0, 0, widthMm, heightMm),
-        drawnRectangle(null, moulding, moulding, widthMm - 2 * moulding, heightMm - 2 * moulding),
+        drawnRectangle(null, moulding, moulding, widthMm - 2 * moulding, heightMm - 2 * moulding, 0, { ink: 'mirror' }),
+        // Light that falls across the glass.
+        ...[0.2, 0.34].map((at, n) =>
+          inkShape(
+            'open',
+            [
+              [moulding + (widthMm - 2 * moulding) * at, heightMm - moulding],
+              [moulding + (widthMm - 2 * moulding) * (at + (n === 0 ? 0.09 : 0.04)), heightMm - moulding],
+              [moulding + (widthMm - 2 * moulding) * (at + 0.35 + (n === 0 ? 0.09 : 0.04)), moulding],
+              [moulding + (widthMm - 2 * moulding) * (at + 0.35), moulding],
+            ],
+            -2,
+          ),
+        ),
       ],
       labels: [{ letter: 'A', xMm: moulding / 2, yMm: heightMm / 2 }],
       dimensions: dimensions(widthMm, heightMm),

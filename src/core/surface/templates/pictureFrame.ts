@@ -1,5 +1,7 @@
+import type { DrawnShape } from '../drawing';
 import { drawnRectangle } from '../drawing';
 import type { FurnitureTemplate } from '../furnitureTemplate';
+import { inkShape } from './strokes';
 
 /** A picture or mirror frame: the face of the moulding and its outer edge; glass and picture come out first. */
 export const pictureFrame: FurnitureTemplate = {
@@ -62,7 +64,7 @@ export const pictureFrame: FurnitureTemplate = {
         drawnRectangle('edge', 0, 0, w, h, -16),
         drawnRectangle('face', lip, lip, w - 2 * lip, h - 2 * lip),
         drawnRectangle('face', mouldingMm * 0.7, mouldingMm * 0.7, w - 1.4 * mouldingMm, h - 1.4 * mouldingMm, 10),
-        drawnRectangle(null, mouldingMm, mouldingMm, openWidthMm, openHeightMm),
+        ...matAndPrint(mouldingMm, mouldingMm, openWidthMm, openHeightMm),
       ],
       labels: [
         { letter: 'A', xMm: w / 2, yMm: mouldingMm * 0.55 },
@@ -75,3 +77,38 @@ export const pictureFrame: FurnitureTemplate = {
     };
   },
 };
+
+/** What a frame shows while nobody says: a mat, heavier below, and a print of sky, hill and water. */
+function matAndPrint(x: number, y: number, wide: number, high: number): DrawnShape[] {
+  const border = Math.min(wide, high) * 0.16;
+  const left = x + border;
+  const top = y + border;
+  const w = Math.max(1, wide - 2 * border);
+  const h = Math.max(1, high - 2.2 * border);
+  return [
+    drawnRectangle(null, x, y, wide, high, 0, { ink: 'paper' }),
+    drawnRectangle(null, left, top, w, h, 10, { ink: 'print' }),
+    inkShape(
+      'leaf',
+      [
+        [left, top + h * 0.66],
+        [left + w * 0.3, top + h * 0.45],
+        [left + w * 0.62, top + h * 0.62],
+        [left + w, top + h * 0.5],
+        [left + w, top + h * 0.78],
+        [left, top + h * 0.78],
+      ],
+      12,
+    ),
+    inkShape(
+      'print',
+      [
+        [left, top + h * 0.78],
+        [left + w, top + h * 0.78],
+        [left + w, top + h],
+        [left, top + h],
+      ],
+      -16,
+    ),
+  ];
+}

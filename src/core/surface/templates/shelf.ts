@@ -1,6 +1,6 @@
 import { drawnRectangle } from '../drawing';
 import type { FurnitureTemplate } from '../furnitureTemplate';
-import { lengthMeasure, polygon, zone } from './parts';
+import { dimensions, lengthMeasure, polygon, zone } from './parts';
 
 /** A wall shelf or ledge: both faces of the board with its edges, and its brackets. */
 export const shelf: FurnitureTemplate = {
@@ -37,6 +37,13 @@ export const shelf: FurnitureTemplate = {
         ]
       : []),
   ],
+  front: ({ widthMm = 0, heightMm = 0 }) => ({
+    widthMm,
+    heightMm,
+    shapes: [drawnRectangle('board', 0, 0, widthMm, heightMm, -4)],
+    labels: [],
+    dimensions: dimensions(widthMm, heightMm),
+  }),
   draw: ({ widthMm = 0, depthMm = 0, heightMm = 0, brackets = 0 }) => {
     const inset = Math.min(depthMm * 0.25, widthMm * 0.2);
     const drop = Math.max(60, depthMm * 0.7);

@@ -26,6 +26,29 @@ export const tray: FurnitureTemplate = {
       { use: 'seen', included: false },
     ),
   ],
+  front: ({ widthMm = 0, heightMm = 0 }) => ({
+    widthMm,
+    heightMm,
+    shapes: [
+      drawnRectangle('rims', 0, 0, widthMm, heightMm, -6),
+      drawnRectangle('rims', 0, heightMm * 0.75, widthMm, heightMm * 0.25, -14, { isSoft: true }),
+    ],
+    labels: [],
+    dimensions: dimensions(widthMm, heightMm),
+  }),
+  above: ({ widthMm = 0, depthMm = 0 }) => {
+    const rim = Math.min(widthMm, depthMm) * 0.04;
+    return {
+      widthMm,
+      heightMm: depthMm,
+      shapes: [
+        drawnRectangle('rims', 0, 0, widthMm, depthMm, -6),
+        drawnRectangle('floor', rim, rim, widthMm - 2 * rim, depthMm - 2 * rim, 8),
+      ],
+      labels: [],
+      dimensions: [],
+    };
+  },
   draw: ({ widthMm = 0, depthMm = 0, heightMm = 0 }) => {
     const lean = depthMm * 0.45;
     const shift = depthMm * 0.18;

@@ -51,6 +51,17 @@ export const vase: FurnitureTemplate = {
           [0.75, 0.9],
           [1, 0.6],
         ]),
+        // Light on its shoulder.
+        {
+          kind: 'ellipse',
+          zoneId: 'body',
+          cx: middle - widestMm * 0.2,
+          cy: heightMm * 0.5,
+          rx: widestMm * 0.05,
+          ry: heightMm * 0.16,
+          shade: 18,
+          isSoft: true,
+        },
         polygon(
           'lip',
           [

@@ -2,6 +2,7 @@ import type { Drawing } from '../drawing';
 import { drawnRectangle } from '../drawing';
 import type { FurnitureTemplate, Measures } from '../furnitureTemplate';
 import { dimensions, lengthMeasure, zone } from './parts';
+import { stroke } from './strokes';
 
 /** Wicker takes twice the paint of its projected area, side by side (1.6 to 2.5; common practice, from memory). */
 const WICKER = 2;
@@ -53,11 +54,26 @@ export function woven(own: Woven): FurnitureTemplate {
       return {
         widthMm,
         heightMm,
-        // Bands of the weave, each a little nearer or farther to the light.
+        // Bands of the weave, each a little nearer or farther to the light, and the canes that they run around.
         shapes: Array.from({ length: bands }, (_, n) => {
           const from = widthMm * inset(n);
-          return drawnRectangle('outside', from, band * n, widthMm - 2 * from, band, n % 2 === 0 ? 4 : -8);
-        }),
+          const wide = widthMm - 2 * from;
+          const y = band * n;
+          const canes = 9;
+          const over = Array.from({ length: canes }, (__, k) => {
+            const x = from + (wide * (k + 0.5 + (n % 2 === 0 ? 0.5 : 0))) / (canes + 0.5);
+            return stroke(
+              'outside',
+              [
+                [x, y + band * 0.12],
+                [x, y + band * 0.88],
+              ],
+              wide * 0.012,
+              n % 2 === 0 ? 4 : -4,
+            );
+          });
+          return [drawnRectangle('outside', from, y, wide, band, n % 2 === 0 ? 4 : -8), ...over];
+        }).flat(),
         labels: [{ letter: 'A', xMm: widthMm / 2, yMm: heightMm / 2 }],
         dimensions: dimensions(widthMm, heightMm),
       };

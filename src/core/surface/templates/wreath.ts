@@ -1,5 +1,10 @@
+import type { DrawnShape } from '../drawing';
 import type { FurnitureTemplate } from '../furnitureTemplate';
 import { dimensions, lengthMeasure, zone } from './parts';
+import { arc, heldShape, leaf } from './strokes';
+
+/** The ring is drawn in so many parts. */
+const RING_PARTS = 36;
 
 /** A wreath form or ring; with leaves, when they are counted. */
 export const wreath: FurnitureTemplate = {
@@ -39,26 +44,46 @@ export const wreath: FurnitureTemplate = {
   draw: ({ widthMm = 0, tubeMm = 0, leaves = 0 }) => {
     const r = widthMm / 2;
     const tube = Math.min(tubeMm, widthMm / 2);
-    const shown = Math.min(leaves, 16);
-    const leaf = (n: number) => {
+    // Without leaves of its own it is bound of something: twigs, rags, moss.
+    const shown = Math.max(26, Math.min(leaves, 44));
+    const zoneId = leaves > 0 ? 'leaves' : 'ring';
+    // Leaves lie along the ring, one outward, one inward.
+    const leafAt = (n: number) => {
       const angle = (n / Math.max(1, shown)) * 2 * Math.PI;
-      return {
-        kind: 'ellipse' as const,
-        zoneId: 'leaves',
-        cx: r + (r - tube / 2) * Math.cos(angle),
-        cy: r + (r - tube / 2) * Math.sin(angle),
-        rx: widthMm * 0.08,
-        ry: widthMm * 0.045,
-        shade: n % 2 === 0 ? 4 : -8,
-      };
+      const out = n % 2 === 0 ? 1 : -1;
+      const from = r - tube / 2;
+      const to = from + out * tube * 0.45;
+      const turn = angle + (tube * 1.1) / Math.max(1, r);
+      return heldShape(
+        leaf(
+          zoneId,
+          [r + from * Math.cos(angle), r + from * Math.sin(angle)],
+          [r + to * Math.cos(turn), r + to * Math.sin(turn)],
+          tube * 0.5,
+          n % 3 === 0 ? 6 : n % 3 === 1 ? -4 : -10,
+        ),
+        widthMm,
+        widthMm,
+      );
     };
     return {
       widthMm,
       heightMm: widthMm,
       shapes: [
-        { kind: 'ellipse', zoneId: 'ring', cx: r, cy: r, rx: r, ry: r, shade: 0 },
-        { kind: 'ellipse', zoneId: null, cx: r, cy: r, rx: Math.max(1, r - tube), ry: Math.max(1, r - tube), shade: 0 },
-        ...Array.from({ length: shown }, (_, n) => leaf(n)),
+        // In pieces around the middle, through which the wall is seen.
+        ...Array.from({ length: RING_PARTS }, (_, n): DrawnShape => {
+          const [from, to] = [n, n + 1].map((at) => (at / RING_PARTS) * 2 * Math.PI);
+          const outer = arc(r, r, r, r, from ?? 0, to ?? 0, 2);
+          const inner = arc(r, r, r - tube, r - tube, to ?? 0, from ?? 0, 2);
+          return {
+            kind: 'polygon',
+            zoneId: 'ring',
+            shade: n % 2 === 0 ? 0 : -5,
+            isSoft: true,
+            points: [...outer, ...inner],
+          };
+        }),
+        ...Array.from({ length: shown }, (_, n) => leafAt(n)),
       ],
       labels: [{ letter: 'A', xMm: r, yMm: tube / 2 }, ...(leaves > 0 ? [{ letter: 'B', xMm: tube / 2, yMm: r }] : [])],
       dimensions: dimensions(widthMm, widthMm),

@@ -1,5 +1,6 @@
 import type { LookThing } from '@core/arrange/look/lookThing';
 import { takeOneAway } from '@core/arrange/look/takeOneAway';
+import { type AlikeVerdict, alikeTogether } from '@core/arrange/lookChecks/alike';
 import { isOpen, type LookVerdict } from '@core/arrange/lookChecks/checkLook';
 import { tellOf } from '@core/arrange/lookChecks/lookCheck';
 import { sourceTag } from '@core/kernel/source';
@@ -24,8 +25,9 @@ export function Checks(props: {
   const plan = usePlan();
   const { run } = useCommands();
   const takeFix = useFix(look, things);
-  const open = verdicts.filter(isOpen);
-  const rest = verdicts.filter((verdict) => !isOpen(verdict));
+  const alike = alikeTogether(verdicts);
+  const open = alike.filter(isOpen);
+  const rest = alike.filter((verdict) => !isOpen(verdict));
   const away = useMemo(() => takeOneAway(plan, look, spot, things), [plan, look, spot, things]);
   if (things.length === 0) return null;
   const unset = (checkId: string) =>
@@ -33,6 +35,12 @@ export function Checks(props: {
   return (
     <section aria-label="How it stands">
       <h3>How it stands</h3>
+      {open.length > 0 && (
+        <p className="small muted">
+          {open.length === 1 ? 'One rule asks' : `${open.length} rules ask`} for another look,{' '}
+          {rest.filter(({ state }) => state === 'holds').length} hold.
+        </p>
+      )}
       {open.length === 0 && <p className="small muted">Nothing asks for another look.</p>}
       <ul className={styles.checks}>
         {open.map((verdict, n) => (
@@ -77,7 +85,7 @@ export function Checks(props: {
 }
 
 function Verdict(props: {
-  verdict: LookVerdict;
+  verdict: AlikeVerdict;
   look: LookRow;
   onFix: (act: LookVerdict['fixes'][number]['act']) => void;
   onSelect: (id: string) => void;
@@ -98,7 +106,10 @@ function Verdict(props: {
   };
   return (
     <li className={styles.check}>
-      <h4>{tellOf(check, verdict.title, locale)}</h4>
+      <h4>
+        {verdict.count > 1 ? `${verdict.count} × ` : ''}
+        {tellOf(check, verdict.title, locale)}
+      </h4>
       <span className={`${styles.state} ${setAside === null ? styles[state] : ''}`}>
         {setAside === null ? stateWords[state] : 'set aside'}
       </span>

@@ -16,15 +16,26 @@ export function Furniture(props: {
   isAbove: boolean;
   belowMm: number;
   baseMm: number;
+  /** How far the wall goes on at each side of the spot. */
+  besideMm: number;
   unit: number;
 }) {
-  const { kind, spot, room, isAbove, belowMm, unit } = props;
+  const { kind, spot, room, isAbove, belowMm, besideMm, unit } = props;
   const high = isAbove ? room.depthMm : room.heightMm;
   const scenery: readonly DrawnShape[] =
     isAbove === (kind.view === 'plan') ? kind.scenery({ widthMm: room.widthMm, heightMm: high }, spot.measures) : [];
   const isCut = belowMm < props.baseMm - 1;
   return (
     <g>
+      {besideMm > 0 && (
+        <rect
+          className={styles.beyond}
+          x={-besideMm}
+          y={-40 * unit}
+          width={room.widthMm + 2 * besideMm}
+          height={high + belowMm + 40 * unit}
+        />
+      )}
       <rect className={styles.room} width={room.widthMm} height={high} strokeWidth={unit} />
       {scenery.map((shape, n) =>
         shape.kind === 'ellipse' ? (
@@ -69,8 +80,8 @@ export function Furniture(props: {
           ) : (
             <line
               className={styles.floor}
-              x1={-20 * unit}
-              x2={room.widthMm + 20 * unit}
+              x1={-besideMm}
+              x2={room.widthMm + besideMm}
               y1={high + belowMm}
               y2={high + belowMm}
               strokeWidth={2 * unit}
@@ -81,8 +92,8 @@ export function Furniture(props: {
       {!isAbove && belowMm <= TOP_MM && (
         <line
           className={styles.floor}
-          x1={-20 * unit}
-          x2={room.widthMm + 20 * unit}
+          x1={-besideMm}
+          x2={room.widthMm + besideMm}
           y1={high}
           y2={high}
           strokeWidth={2 * unit}

@@ -41,12 +41,14 @@ export function LookCanvas(props: {
   const below = isAbove ? 0 : Math.min(baseMm, room.heightMm * 0.28);
   const unit = Math.max(room.widthMm / (wide ? 720 : 300), (high + below) / (wide ? 500 : 330));
   const margin = 38 * unit;
+  // The wall goes on beside the spot, as far as the picture is wide.
+  const beside = Math.max(margin, (unit * (wide ? 830 : 330) - room.widthMm) / 2);
   const { drag, begin, move, end, cancel, onKey } = useLookDrag(svg, {
     things,
     room,
     isAbove,
     stepMm: locale.units === 'us' ? 25.4 : 10,
-    shownWidthMm: room.widthMm + 2 * margin,
+    shownWidthMm: room.widthMm + 2 * beside,
     heights: props.heights,
     onSelect: props.onSelect,
     onPlaces: props.onPlaces,
@@ -69,8 +71,8 @@ export function LookCanvas(props: {
     <svg
       ref={svg}
       className={styles.wall}
-      style={{ maxWidth: Math.round((room.widthMm + 2 * margin) / unit) }}
-      viewBox={`${-margin} ${-margin / 2} ${room.widthMm + 2 * margin} ${high + below + 1.5 * margin}`}
+      style={{ maxWidth: Math.round((room.widthMm + 2 * beside) / unit) }}
+      viewBox={`${-beside} ${-margin / 2} ${room.widthMm + 2 * beside} ${high + below + 1.5 * margin}`}
       role="group"
       aria-label={`${spot.name}, seen ${isAbove ? 'from above' : 'from the front'}`}
       onPointerDown={(event) => {
@@ -90,7 +92,16 @@ export function LookCanvas(props: {
         props.onHeld([]);
       }}
     >
-      <Furniture kind={kind} spot={spot} room={room} isAbove={isAbove} belowMm={below} baseMm={baseMm} unit={unit} />
+      <Furniture
+        kind={kind}
+        spot={spot}
+        room={room}
+        isAbove={isAbove}
+        belowMm={below}
+        besideMm={isAbove ? 0 : beside}
+        baseMm={baseMm}
+        unit={unit}
+      />
       {ordered.map((thing) => (
         <ThingDrawing
           key={thing.id}

@@ -36,7 +36,7 @@ export function ThingPanel(props: {
   const { units, currency } = locale;
   const { run } = useCommands();
   const room = lookRoom(spot);
-  const edit = (values: Partial<LookPieceRow>) => run('editLookPiece', { id: placement.id, values });
+  const edit = (values: Partial<LookPieceRow>) => run('editLookPieces', { edits: [{ id: placement.id, values }] });
   const moveTo = (to: Partial<ReturnType<typeof placeOf>>) =>
     run('movePieces', { places: carriedAlong(things, thing, { ...placeOf(thing), ...to }) });
   const hangs = placement.stance === 'hangs';
