@@ -13,6 +13,7 @@ import { functionKept } from './functionKept';
 import { galleryGaps } from './galleryGaps';
 import { gapOver } from './gapOver';
 import { garlandLength } from './garlandLength';
+import { hangingLoad } from './hangingLoad';
 import { heatNear } from './heatNear';
 import { heightSteps } from './heightSteps';
 import { hiddenBehind } from './hiddenBehind';
@@ -46,6 +47,7 @@ export const lookChecks = createRegistry<LookCheck>('checks of a look', [
   bulbNear,
   anchored,
   overBed,
+  hangingLoad,
   smallHands,
   plantHarm,
   outsideSpot,

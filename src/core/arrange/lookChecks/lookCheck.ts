@@ -29,6 +29,8 @@ export interface LookFacts {
   accents: readonly Accent[];
   school: Pick<Brief, 'arranging' | 'grouping' | 'amount'>;
   household: Household;
+  /** Local date of today: fresh paint holds no strips. */
+  today: string;
   /** Another way for a thing's slot, in the look it would have: for a fix that swaps it. */
   otherWays(thing: LookThing): readonly LookThing[];
 }

@@ -90,6 +90,43 @@ const scenes: readonly [checkId: string, what: string, rows: ProjectRows][] = [
     ]),
   ],
   [
+    'hangingLoad',
+    'a mirror of 18 lb on one nail hook',
+    lookRows({ ...wall }, [
+      thing('Mirror', 'mirror', [600, 800, 25], [600, 1100], {
+        ...hangs(60),
+        weightG: 18 * 453.59237,
+        heldBy: { fixingId: 'hook1', ratedG: null },
+      }),
+    ]),
+  ],
+  [
+    'hangingLoad',
+    'a frame of 2 lb on strips over wallpaper',
+    lookRows(
+      {
+        ...wall,
+        wall: {
+          kind: 'drywall',
+          face: 'wallpaper',
+          studAtMm: null,
+          studEveryMm: null,
+          leftEdge: '',
+          rightEdge: '',
+          isDamp: false,
+          isHot: false,
+          paintedOn: null,
+        },
+      },
+      [
+        frame('Print', 300, 400, 800, 1250, {
+          weightG: 2 * 453.59237,
+          heldBy: { fixingId: 'adhesive16', ratedG: null },
+        }),
+      ],
+    ),
+  ],
+  [
     'smallHands',
     'a glass low down, with a child of four',
     lookRows(console48, [thing('Glass jar', 'jar', [110, 180, 110], [300])], {
@@ -365,7 +402,7 @@ describe('the rules over a look', () => {
         {},
         {
           get: (_target, name) =>
-            /Mm$/.test(String(name))
+            /Mm$|G$/.test(String(name))
               ? 100
               : /count|percent|have|here|there|pieces|spots/.test(String(name))
                 ? 2

@@ -1,3 +1,4 @@
+import { localDate } from '../../calendar/zonedTime';
 import { spotKindOf } from '../../catalog/spotKinds';
 import type { LookRow, SpotRow } from '../../model/rows';
 import type { Plan } from '../../plan/computePlan';
@@ -45,6 +46,7 @@ export function lookFacts(plan: Plan, spot: SpotRow, things: readonly LookThing[
     }),
     school: brief,
     household,
+    today: localDate(plan.asOfMs, rows.project.timeZone),
     otherWays: ({ slot, model, placement }) =>
       slot === null
         ? []

@@ -64,12 +64,18 @@ export function tilesOf(widthMm: number, lengthMm: number, paper: PrintPaper): P
  * Cutting guides at true size: every unit over as many pages as it takes, with a bar of 100 mm to check the printer by,
  * crosses where pages meet, and the number of each part.
  * @param nowMs the moment that the file says it was made, epoch milliseconds
+ * @param title what the file calls itself
  * @returns the bytes of the file
  */
-export async function writeCutPdf(units: readonly DrawnUnit[], paper: PrintPaper, nowMs: number): Promise<Uint8Array> {
+export async function writeCutPdf(
+  units: readonly DrawnUnit[],
+  paper: PrintPaper,
+  nowMs: number,
+  title = 'Cutting guide, 1:1',
+): Promise<Uint8Array> {
   const document = await PDFDocument.create();
   const made = new Date(nowMs);
-  document.setTitle('Cutting guide, 1:1');
+  document.setTitle(title);
   document.setCreationDate(made);
   document.setModificationDate(made);
   const font = await document.embedFont(StandardFonts.Helvetica);
