@@ -128,5 +128,6 @@ export const furtherPages: readonly Page[] = [
   { path: 'bench/hours', load: async () => (await import('../stages/bench')).HoursPage },
   { path: 'bench/log', load: async () => (await import('../stages/bench')).LogPage },
   { path: 'bench/step', load: async () => (await import('../stages/bench')).StepPage },
+  { path: 'arrange/hang', load: async () => (await import('../stages/arrange')).HangPage },
   { path: 'assumptions', load: async () => (await import('../stages/assumptions')).AssumptionsPage },
 ];

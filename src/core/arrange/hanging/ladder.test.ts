@@ -54,17 +54,19 @@ describe('the ladder sheet (figures.md 8)', () => {
     const spot = moved.spots[0];
     if (!spot) throw new Error('no spot');
     const sheet = ladderSheet(spot, thingsOf(moved), 'us');
-    const said = sheet.things.flatMap(({ points }) =>
-      points.map(
-        ({ heightMm, fromEdgeMm, edge }) =>
-          `${formatLength(heightMm, 'us')} up, ${formatLength(fromEdgeMm, 'us')} from ${sheet.edges[edge]}`,
-      ),
-    );
-    expect(said).toEqual([
-      '64 1/2 in up, 18 in from the door frame',
-      '64 1/2 in up, 42 in from the door frame',
-      '64 1/2 in up, 18 in from the corner',
+    const said = (of: typeof sheet) =>
+      of.things.flatMap(({ points }) =>
+        points.map(
+          ({ heightMm, fromEdgeMm }) =>
+            `${formatLength(heightMm, 'us')} up, ${formatLength(fromEdgeMm, 'us')} ${of.side === 'left' ? 'right' : 'left'} of ${of.edge}`,
+        ),
+      );
+    expect(said(sheet)).toEqual([
+      '64 1/2 in up, 18 in right of the door frame',
+      '64 1/2 in up, 42 in right of the door frame',
+      '64 1/2 in up, 66 in right of the door frame',
     ]);
+    expect(said(ladderSheet(spot, thingsOf(moved), 'us', 'right'))[0]).toBe('64 1/2 in up, 66 in left of the corner');
     expect(sheet.levelMm).toBeCloseTo(inch(64.5), 6);
     // Studs at 10, 26, 42, 58, 74 in: the middle one meets one.
     expect(sheet.things.map(({ points }) => points[0]?.stud?.isHit)).toEqual([false, true, false]);

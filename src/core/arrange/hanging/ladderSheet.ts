@@ -11,9 +11,8 @@ import { type HungThing, hungThings, isAtStud, nearestStud } from './hungThings'
 export interface LadderNail {
   /** Above the floor, rounded as a tape shows it. */
   heightMm: number;
-  /** From the named edge; to the right of the left one, to the left of the right one. */
+  /** From the named edge: to the right of the left one, to the left of the right one. */
   fromEdgeMm: number;
-  edge: 'left' | 'right';
   xMm: number;
   /** A stud behind it, or how far the next one is; null where nobody knows of studs. */
   stud: { isHit: boolean; offMm: number } | null;
@@ -30,8 +29,9 @@ export interface LadderThing extends HungThing {
 /** The ladder sheet of a look. */
 export interface LadderSheet {
   things: readonly LadderThing[];
-  /** What the left and the right end of the spot are called. */
-  edges: { left: string; right: string };
+  /** The end of the spot that everything is measured from, and what it is called. */
+  side: 'left' | 'right';
+  edge: string;
   /** The height of a level line that several nails share; null where none is shared. */
   levelMm: number | null;
 }
@@ -56,18 +56,22 @@ function dangerAt(spot: SpotRow, xMm: number): string | null {
 }
 
 /**
- * The sheet for the ladder: each thing that hangs with its nails from the floor and from the nearer end of the spot, to
- * 1/16 in or 1 mm.
+ * The sheet for the ladder: each thing that hangs with its nails from the floor and from one end of the spot, to 1/16 in
+ * or 1 mm. All are measured from the same end, so that no error of the wall's width comes in between two.
  * @example a frame of 20 in with its taut wire 2 1/2 in below its top, middle at 57 in → 64 1/2 in
  */
-export function ladderSheet(spot: SpotRow, things: readonly LookThing[], units: UnitSystem): LadderSheet {
+export function ladderSheet(
+  spot: SpotRow,
+  things: readonly LookThing[],
+  units: UnitSystem,
+  side: 'left' | 'right' = 'left',
+): LadderSheet {
   const { widthMm } = lookRoom(spot);
   const all = hungThings(spot, things).map(
     (hung, n): LadderThing => ({
       ...hung,
       number: n + 1,
       points: hung.nails.map(({ xMm, heightMm }): LadderNail => {
-        const edge = xMm <= widthMm / 2 ? 'left' : 'right';
         const stud = nearestStud(spot, xMm);
         return {
           heightMm: onTape(heightMm, units),
@@ -84,10 +88,8 @@ export function ladderSheet(spot: SpotRow, things: readonly LookThing[], units: 
   const shared = heights.find((height, n) => heights.some((other, k) => k !== n && Math.abs(other - height) < 0.01));
   return {
     things: all,
-    edges: {
-      left: spot.wall?.leftEdge || `the left end of ${spot.name}`,
-      right: spot.wall?.rightEdge || `the right end of ${spot.name}`,
-    },
+    side,
+    edge: (side === 'left' ? spot.wall?.leftEdge : spot.wall?.rightEdge) || `the ${side} end of ${spot.name}`,
     levelMm: shared ?? null,
   };
 }

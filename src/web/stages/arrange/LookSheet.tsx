@@ -7,6 +7,7 @@ import { lookFacts } from '@core/arrange/lookChecks/lookFacts';
 import type { LookRow, SpotRow } from '@core/model/rows';
 import { Segmented } from 'antd';
 import { useDeferredValue, useMemo, useState } from 'react';
+import { Link } from 'react-router';
 import { useCommands, usePlan } from '../../app/projectStore';
 import { AddThing } from './AddThing';
 import styles from './arrange.module.css';
@@ -93,6 +94,11 @@ export function LookSheet(props: {
           />
         </div>
         <Tray things={things} selectedId={selectedId} onSelect={setSelectedId} />
+        {things.some(({ placement }) => placement.stance === 'hangs') && (
+          <p className={styles.toLadder}>
+            <Link to={`hang?look=${look.id}`}>Where the nails go: the sheet for the ladder</Link>
+          </p>
+        )}
         <Changes look={look} things={things} />
       </div>
       <aside className={styles.aside} aria-label="About this look">

@@ -1,1 +1,2 @@
 export { ArrangePage } from './ArrangePage';
+export { HangPage } from './HangPage';

@@ -1,0 +1,51 @@
+import type { HoleRow, SpotRow } from '@core/model/rows';
+import { Button } from 'antd';
+import { useCommands, useLocale, useRows } from '../../app/projectStore';
+import styles from './hang.module.css';
+import { tapeWords } from './nailWords';
+
+/** Holes that are in walls already, those of this spot first. */
+export function HoleList(props: { spot: SpotRow }) {
+  const rows = useRows();
+  const { units } = useLocale();
+  const { run } = useCommands();
+  const here = ({ place }: HoleRow) => place.endsWith(props.spot.name);
+  const holes = [...rows.holes].sort((a, b) => Number(here(b)) - Number(here(a)) || (a.madeOn < b.madeOn ? 1 : -1));
+  if (holes.length === 0) return null;
+  const side = ({ fromEdgeMm, edge }: HoleRow) =>
+    fromEdgeMm >= 0
+      ? `${tapeWords(fromEdgeMm, units)} right of ${edge}`
+      : `${tapeWords(-fromEdgeMm, units)} left of ${edge}`;
+  return (
+    <section className={styles.panel} aria-label="Holes that are there">
+      <h3>Holes that are there</h3>
+      <ul className={styles.holes}>
+        {holes.slice(0, 60).map((hole) => (
+          <li key={hole.id} className={hole.filled ? styles.filled : undefined}>
+            <span>
+              Hole at {tapeWords(hole.heightMm, units)}, {side(hole)}
+              <small className="muted">
+                {hole.what} {here(hole) ? '' : `(${hole.place})`}
+              </small>
+            </span>
+            <Button
+              size="small"
+              type="text"
+              onClick={() => run('editHole', { id: hole.id, values: { filled: !hole.filled } })}
+            >
+              {hole.filled ? 'open again' : 'filled'}
+            </Button>
+            <Button
+              size="small"
+              type="text"
+              aria-label={`Remove the hole at ${tapeWords(hole.heightMm, units)}`}
+              onClick={() => run('removeHole', { id: hole.id })}
+            >
+              ×
+            </Button>
+          </li>
+        ))}
+      </ul>
+    </section>
+  );
+}
