@@ -75,8 +75,7 @@ export function ladderSheet(
         const stud = nearestStud(spot, xMm);
         return {
           heightMm: onTape(heightMm, units),
-          fromEdgeMm: onTape(edge === 'left' ? xMm : widthMm - xMm, units),
-          edge,
+          fromEdgeMm: onTape(side === 'left' ? xMm : widthMm - xMm, units),
           xMm,
           stud: stud === null ? null : { isHit: isAtStud(spot, xMm), offMm: onTape(stud - xMm, units) },
           danger: dangerAt(spot, xMm),

@@ -118,6 +118,10 @@ function describedHere(placement: LookPieceRow, slot: SlotRow | null, color: Lab
   };
 }
 
+/** Whether a mirror is round, by what was said of it or by its name. */
+const isRound = (name: string, piece: PieceRow | null): boolean =>
+  piece?.outline === 'round' || (piece?.outline !== 'square' && /\b(?:round|oval|sunburst)\b/i.test(name));
+
 /** A frame that holds a mirror is drawn as one. */
 function mirrorInFrame(measures: Measures): Pick<Described, 'template' | 'measures'> {
   const { openWidthMm = 0, openHeightMm = 0, mouldingMm = 0, depthMm = 0 } = measures;
@@ -191,6 +195,9 @@ export function lookThing(plan: Plan, spot: SpotRow, placement: LookPieceRow): L
     role: slot?.role ?? null,
     ...of,
     ...(asMirror ? mirrorInFrame(of.measures) : {}),
+    ...(kinds.has('mirror') && isRound(name, of.piece)
+      ? { measures: { ...(asMirror ? mirrorInFrame(of.measures) : of).measures, round: 1 } }
+      : {}),
     name,
     weightG: placement.weightG ?? of.weightG,
     size,

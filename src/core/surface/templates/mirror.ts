@@ -1,4 +1,4 @@
-import { drawnRectangle } from '../drawing';
+import { type Drawing, drawnRectangle } from '../drawing';
 import type { FurnitureTemplate } from '../furnitureTemplate';
 import { dimensions, edgesAround, lengthMeasure, zone } from './parts';
 import { inkShape } from './strokes';
@@ -37,8 +37,9 @@ export const mirror: FurnitureTemplate = {
       zone('edge', 'B', 'Outer edge', edgesAround(widthMm, heightMm, edgeMm), { use: 'seen' }),
     ];
   },
-  draw: ({ widthMm = 0, heightMm = 0, mouldingMm = 0 }) => {
+  draw: ({ widthMm = 0, heightMm = 0, mouldingMm = 0, round = 0 }) => {
     const moulding = Math.min(mouldingMm, widthMm / 2.2, heightMm / 2.2);
+    if (round > 0) return roundMirror(widthMm, heightMm, moulding);
     return {
       widthMm,
       heightMm,
@@ -64,3 +65,31 @@ export const mirror: FurnitureTemplate = {
     };
   },
 };
+
+/** A round or oval mirror: its frame a ring, its glass within. */
+function roundMirror(widthMm: number, heightMm: number, moulding: number): Drawing {
+  const [cx, cy] = [widthMm / 2, heightMm / 2];
+  const inner = { rx: cx - moulding, ry: cy - moulding };
+  return {
+    widthMm,
+    heightMm,
+    shapes: [
+      { kind: 'ellipse', zoneId: 'frame', cx, cy, rx: cx, ry: cy, shade: 0 },
+      { kind: 'ellipse', zoneId: null, ink: 'mirror', cx, cy, ...inner, shade: 0 },
+      ...[0, 0.16].map((off) =>
+        inkShape(
+          'open',
+          [
+            [cx - inner.rx * (0.5 - off), cy + inner.ry * 0.45],
+            [cx - inner.rx * (0.42 - off), cy + inner.ry * 0.52],
+            [cx + inner.rx * (0.1 + off), cy - inner.ry * 0.55],
+            [cx + inner.rx * (0.02 + off), cy - inner.ry * 0.6],
+          ],
+          -2,
+        ),
+      ),
+    ],
+    labels: [{ letter: 'A', xMm: moulding / 2, yMm: cy }],
+    dimensions: dimensions(widthMm, heightMm),
+  };
+}
