@@ -1,5 +1,4 @@
-import { outlineAreaMm2 } from '../../surface/outline';
-import { welded } from '../../surface/polygons';
+import { coveredArea } from './coveredArea';
 import { boundsOf, type SeenPiece } from './seenPiece';
 
 /**
@@ -11,7 +10,7 @@ import { boundsOf, type SeenPiece } from './seenPiece';
 export function lookAir(pieces: readonly SeenPiece[], widthMm: number): number {
   const tallest = Math.max(0, ...pieces.map((piece) => boundsOf(piece)?.topMm ?? 0));
   if (tallest <= 0 || widthMm <= 0) return 1;
-  const covered = outlineAreaMm2(welded(pieces.flatMap(({ outline }) => outline)));
+  const covered = coveredArea(pieces.map(({ outline }) => outline));
   return Math.max(0, 1 - covered / (widthMm * tallest));
 }
 

@@ -30,8 +30,13 @@ export function lookBalance(pieces: readonly SeenPiece[], middleMm: number): Loo
     if (away < 0) left += moment;
     else right += moment;
   }
+  const verdict = verdictOf(left, right);
+  return verdict === null ? null : { balance: (right - left) / (right + left), verdict };
+}
+
+/** How two sides stand to each other by their moments; null where there is nothing on either. */
+export function verdictOf(left: number, right: number): BalanceVerdict | null {
   if (left + right <= 0) return null;
-  const balance = (right - left) / (right + left);
-  const size = Math.abs(balance);
-  return { balance, verdict: size <= MIRRORED ? 'mirrored' : size <= UNEVEN ? 'uneven' : 'leans' };
+  const size = Math.abs((right - left) / (right + left));
+  return size <= MIRRORED ? 'mirrored' : size <= UNEVEN ? 'uneven' : 'leans';
 }

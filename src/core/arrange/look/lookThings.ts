@@ -12,6 +12,7 @@ import { completeMeasures, type FurnitureTemplate, type Measures } from '../../s
 import { furnitureTemplates } from '../../surface/templates';
 import { type Size, sizeOf } from '../../surface/views';
 import { proposedSize } from '../sketchBoxes';
+import { lookRoom } from './lookRoom';
 import { boxAt, type LookThing } from './lookThing';
 import { thingKindsOf } from './thingKinds';
 
@@ -149,7 +150,7 @@ function standing(size: Size, { turned, stance }: LookPieceRow, isFlat: boolean)
 function slotSize(spot: SpotRow, slot: SlotRow | null): Size {
   const kind = spotKindOf(spot.kind);
   const room = sketchRoom(kind, spot);
-  const deep = spot.depthMm ?? kind.usual.depthMm;
+  const deep = lookRoom(spot).depthMm;
   if (!slot) return { widthMm: 200, heightMm: 200, depthMm: Math.min(200, deep) };
   const proposed = slot.box ?? proposedSize(slot, room, kind.view);
   const middle = ({ minimumMm, maximumMm }: SlotRow['depth']) =>

@@ -9,6 +9,8 @@ export interface SeenPiece {
   outline: Outline;
   /** The color that it has in the look. */
   color: Lab;
+  /** The area of the outline where it is known already, mm². */
+  areaMm2?: number;
 }
 
 /** Where a piece is: its left and right edge, its foot and its top; mm. */

@@ -1,16 +1,44 @@
 import { completeMeasures } from '../../surface/furnitureTemplate';
-import { type Outline, type Point, rectangleOutline, roundRing } from '../../surface/outline';
+import {
+  doubleArea,
+  type Outline,
+  outlineAreaMm2,
+  type Point,
+  type Ring,
+  rectangleOutline,
+  roundRing,
+} from '../../surface/outline';
 import { welded } from '../../surface/polygons';
 import { frontView } from '../../surface/views';
 import type { LookThing } from './lookThing';
 import type { SeenPiece } from './seenPiece';
 
-/** The welded front of a piece, as shares of its width and height, y upward. */
-const known = new Map<string, Outline>();
+/** A front in a square of one by one: its outline with y upward, and how much of the square it fills. */
+interface UnitFront {
+  outline: Outline;
+  share: number;
+}
+
+const known = new Map<string, UnitFront>();
+const whole: UnitFront = { outline: rectangleOutline(0, 0, 1, 1), share: 1 };
+
+/** Points nearer to each other than this share of the piece, and holes smaller than that, are not seen in a silhouette. */
+const SEEN_SHARE = 0.012;
+const SEEN_HOLE = 0.002;
+
+/** A ring with fewer points: those that lie close to the one before are left out. */
+function thinned(ring: Ring): Ring {
+  const kept: Point[] = [];
+  for (const point of ring) {
+    const last = kept[kept.length - 1];
+    if (!last || Math.hypot(point[0] - last[0], point[1] - last[1]) >= SEEN_SHARE) kept.push(point);
+  }
+  return kept.length >= 3 ? kept : ring;
+}
 
 /** The silhouette of a kind of piece from the front in a square of one by one; a whole square where it has no drawing. */
-function unitSilhouette({ template, measures }: LookThing): Outline {
-  if (!template) return rectangleOutline(0, 0, 1, 1);
+function unitFront({ template, measures }: LookThing): UnitFront {
+  if (!template) return whole;
   const key = `${template.id} ${JSON.stringify(measures)}`;
   const before = known.get(key);
   if (before) return before;
@@ -22,10 +50,14 @@ function unitSilhouette({ template, measures }: LookThing): Outline {
         ? [shape.points.map(([x, y]): Point => [x, y])]
         : [ovalRing(shape.cx, shape.cy, shape.rx, shape.ry)],
   );
-  const outline = welded(rings).map((ring) => ring.map(([x, y]): Point => [x / widthMm, 1 - y / heightMm]));
+  const outline = welded(rings)
+    .map((ring) => ring.map(([x, y]): Point => [x / widthMm, 1 - y / heightMm]))
+    .filter((ring) => Math.abs(doubleArea(ring)) / 2 >= SEEN_HOLE)
+    .map(thinned);
+  const front = { outline, share: outlineAreaMm2(outline) };
   if (known.size > 500) known.clear();
-  known.set(key, outline);
-  return outline;
+  known.set(key, front);
+  return front;
 }
 
 const ovalRing = (cx: number, cy: number, rx: number, ry: number): Point[] =>
@@ -33,12 +65,21 @@ const ovalRing = (cx: number, cy: number, rx: number, ry: number): Point[] =>
 
 /** A thing as the measures of a look see it: its silhouette where it is, y upward from the base, in its color. */
 export function seenPieceOf(thing: LookThing): SeenPiece {
+  const before = seen.get(thing);
+  if (before) return before;
   const { box, size } = thing;
-  const outline = unitSilhouette(thing).map((ring) =>
+  const front = unitFront(thing);
+  const outline = front.outline.map((ring) =>
     ring.map(([x, y]): Point => [box.leftMm + x * size.widthMm, box.footMm + y * size.heightMm]),
   );
-  return { id: thing.id, name: thing.name, outline, color: thing.color ?? UNKNOWN };
+  const areaMm2 = front.share * size.widthMm * size.heightMm;
+  const piece = { id: thing.id, name: thing.name, outline, color: thing.color ?? UNKNOWN, areaMm2 };
+  seen.set(thing, piece);
+  return piece;
 }
+
+/** A thing is never changed, so what is seen of it is kept beside it. */
+const seen = new WeakMap<LookThing, SeenPiece>();
 
 /** A thing of which nobody knows the color weighs as a middle gray. */
 const UNKNOWN = { L: 60, a: 0, b: 0 };

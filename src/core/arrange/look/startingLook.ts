@@ -2,9 +2,11 @@ import { sketchRoom } from '../../catalog/spotKind';
 import { spotKindOf } from '../../catalog/spotKinds';
 import type { LookPieceRow, LookRow, SlotBox, SpotRow, Stance } from '../../model/rows';
 import type { Plan } from '../../plan/computePlan';
+import { hangingHeightMm } from '../hanging/hangingHeight';
+import { inches } from '../lookChecks/where';
 import { repeatsOf } from '../repeats';
 import { sketchBoxes } from '../sketchBoxes';
-import { isSeenFromAbove, lookRoom } from './lookRoom';
+import { baseHeightMm, isSeenFromAbove, lookRoom } from './lookRoom';
 import type { LookThing } from './lookThing';
 import { boxAt } from './lookThing';
 import { lookThing } from './lookThings';
@@ -28,10 +30,22 @@ function stanceOf(thing: LookThing, lifted: boolean): Stance {
   return thing.template?.id === 'flatCloth' || thing.kinds.has('rug') ? 'lies' : 'stands';
 }
 
-/** What a new placement is made from. */
+/** What a new placement is made from; where nobody placed its slot in the sketch its box says little. */
 interface Wanted {
   of: Partial<LookPieceRow>;
   box: SlotBox;
+  isPlaced: boolean;
+}
+
+/** A shelf hangs about so high where nobody said; above furniture things keep a gap (figures 8). */
+const SHELF_MM = inches(48);
+const GAP_MM = inches(8);
+
+/** How high the foot of something hangs while nobody said: over a surface by a gap, else its middle at the eyes. */
+function usualFoot(spot: SpotRow, { size, template }: LookThing): number {
+  const base = baseHeightMm(spot);
+  if (base > 0) return GAP_MM;
+  return template?.id === 'shelf' ? SHELF_MM : hangingHeightMm - size.heightMm / 2;
 }
 
 /**
@@ -43,8 +57,12 @@ export function startingLook(plan: Plan, look: LookRow, spot: SpotRow, newId: ()
   const kind = spotKindOf(spot.kind);
   const sketch = sketchRoom(kind, spot);
   const slots = plan.rows.slots.filter((slot) => slot.spotId === spot.id && !slot.leftOut);
-  const wanted = sketchBoxes(spot, slots).flatMap(({ slot, box }): Wanted[] =>
-    [box, ...repeatsOf(box, slot, sketch)].map((own, nth) => ({ of: { slotId: slot.id, nth }, box: own })),
+  const wanted = sketchBoxes(spot, slots).flatMap(({ slot, box, placed }): Wanted[] =>
+    [box, ...repeatsOf(box, slot, sketch)].map((own, nth) => ({
+      of: { slotId: slot.id, nth },
+      box: own,
+      isPlaced: placed,
+    })),
   );
   return placedIn(plan, look, spot, wanted, newId);
 }
@@ -60,17 +78,25 @@ function placedIn(
   const room = lookRoom(spot);
   const isAbove = isSeenFromAbove(spot);
   const done: LookThing[] = [];
-  for (const { of, box } of [...wanted].sort((a, b) => a.box.yMm - b.box.yMm)) {
+  for (const { of, box, isPlaced } of [...wanted].sort((a, b) => a.box.yMm - b.box.yMm)) {
     const first = lookThing(plan, spot, newPlacement(newId(), look.id, of));
-    const lifted = !isAbove && box.yMm > LIFTED_MM;
+    const mayHang = first.template?.traits.includes('hangs') === true || first.kinds.has('mirror');
+    const isUsual = !isAbove && !isPlaced && mayHang;
+    const lifted = !isAbove && (box.yMm > LIFTED_MM || isUsual);
     const stance = stanceOf(first, lifted);
-    const thing = lookThing(plan, spot, { ...first.placement, stance });
+    // A runner lies along its table.
+    const turned = isAbove && first.size.depthMm > first.size.widthMm && first.size.depthMm > room.depthMm;
+    const thing = lookThing(plan, spot, { ...first.placement, stance, turned });
     const { widthMm, heightMm, depthMm } = thing.size;
     const middle = box.xMm + box.widthMm / 2;
     const xMm = round(clamp(middle - widthMm / 2, room.widthMm - widthMm));
     const centerUp = box.yMm + box.heightMm / 2;
     const footWanted =
-      stance === 'hangs' ? clamp(centerUp - heightMm / 2, room.heightMm - heightMm) : lifted ? box.yMm : 0;
+      stance === 'hangs'
+        ? clamp(isUsual ? usualFoot(spot, thing) : centerUp - heightMm / 2, room.heightMm - heightMm)
+        : lifted
+          ? box.yMm
+          : 0;
     const frontMm = isAbove
       ? round(clamp(centerUp - depthMm / 2, room.depthMm - depthMm))
       : frontFor(spot, stance, depthMm);

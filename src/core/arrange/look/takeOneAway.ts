@@ -22,30 +22,48 @@ const LEAST_THINGS = 4;
 
 /**
  * *Take one away*: the piece without which the fewest findings remain; ties by least importance, then by cash still to be
- * spent, the dearest first. What another thing stands on stays, and what is a must.
+ * spent, the dearest first. What another thing stands on stays, and what is a must. It pauses after each piece that it
+ * tries, so that a page stays quick.
  * @returns null with fewer than four things, or where without any of them there would be more to remark
  */
-export function takeOneAway(plan: Plan, look: LookRow, spot: SpotRow, things: readonly LookThing[]): TakenAway | null {
+export function* takingOneAway(
+  plan: Plan,
+  look: LookRow,
+  spot: SpotRow,
+  things: readonly LookThing[],
+): Generator<undefined, TakenAway | null> {
   if (things.length < LEAST_THINGS) return null;
-  const facts = lookFacts(plan, spot, things);
+  const facts = { ...lookFacts(plan, spot, things), wantsFixes: false };
   const count = (of: readonly LookThing[]) => checkLook({ ...facts, things: of }, look).filter(isOpen).length;
   const now = count(things);
   const bare = things.filter(
     ({ id, slot }) => slot?.importance !== 'must' && !things.some(({ placement }) => placement.onId === id),
   );
   const cash = ({ model }: LookThing) => (model ? costOfWay(plan, model.option.id) : 0);
-  const best = bare
-    .map((thing) => ({ thing, left: count(things.filter(({ id }) => id !== thing.id)) }))
-    .sort(
-      (a, b) =>
-        a.left - b.left ||
-        weightOf(a.thing) - weightOf(b.thing) ||
-        cash(b.thing) - cash(a.thing) ||
-        (a.thing.id < b.thing.id ? -1 : 1),
-    )[0];
+  const tried: { thing: LookThing; left: number }[] = [];
+  for (const thing of bare) {
+    yield;
+    tried.push({ thing, left: count(things.filter(({ id }) => id !== thing.id)) });
+  }
+  const best = tried.sort(
+    (a, b) =>
+      a.left - b.left ||
+      weightOf(a.thing) - weightOf(b.thing) ||
+      cash(b.thing) - cash(a.thing) ||
+      (a.thing.id < b.thing.id ? -1 : 1),
+  )[0];
   if (!best || best.left > now) return null;
   const rest = things.filter(({ id }) => id !== best.thing.id);
   return { thing: best.thing, fewer: now - best.left, air: lookAir(rest.map(seenPieceOf), facts.room.widthMm) };
+}
+
+/** The same in one go. */
+export function takeOneAway(...of: Parameters<typeof takingOneAway>): TakenAway | null {
+  const work = takingOneAway(...of);
+  for (;;) {
+    const { done, value } = work.next();
+    if (done) return value;
+  }
 }
 
 /** How much a thing is wanted; what no slot asks for least of all. */

@@ -9,5 +9,5 @@ const LIGHTEST = 0.6;
  * How much a piece weighs to the eye: projected area (m²) × (0.6 + 0.4 · (100 − L*) ÷ 100). Dark weighs more than light.
  * The weights are a modelling choice.
  */
-export const visualWeight = ({ outline, color }: Pick<SeenPiece, 'outline' | 'color'>): number =>
-  (outlineAreaMm2(outline) / MM2_PER_M2) * (LIGHTEST + (1 - LIGHTEST) * ((100 - color.L) / 100));
+export const visualWeight = ({ outline, color, areaMm2 }: Pick<SeenPiece, 'outline' | 'color' | 'areaMm2'>): number =>
+  ((areaMm2 ?? outlineAreaMm2(outline)) / MM2_PER_M2) * (LIGHTEST + (1 - LIGHTEST) * ((100 - color.L) / 100));

@@ -2,7 +2,7 @@ import { modellingChoice } from '../../kernel/source';
 import { importanceWeight } from '../../plan/importanceWeight';
 import { leastAir, lookAir } from '../look/lookAir';
 import { seenPieceOf } from '../look/silhouette';
-import { lookCheck } from './lookCheck';
+import { lookAgain, lookCheck } from './lookCheck';
 
 /** How much of the look is left as air, against the school in force. */
 export const air = lookCheck({
@@ -24,6 +24,7 @@ export const air = lookCheck({
     const text = say('told', { percent: Math.round(found * 100), least: Math.round(least * 100) });
     if (found >= least) return [{ title: say('enough'), text, state: 'holds', about: [], fixes: [] }];
     const weight = ({ slot }: (typeof facts.things)[number]) => (slot ? importanceWeight[slot.importance] : 0);
+    if (!facts.wantsFixes) return [lookAgain(say('full'), text, [], [])];
     const bare = facts.things.filter(({ id }) => !facts.things.some(({ placement }) => placement.onId === id));
     const best = bare
       .map((thing) => ({ thing, air: airOf(facts.things.filter(({ id }) => id !== thing.id)) }))

@@ -1,42 +1,62 @@
 import { modellingChoice } from '../../kernel/source';
-import { type BalanceVerdict, lookBalance } from '../look/lookBalance';
-import { type LookThing, thingAt } from '../look/lookThing';
+import { type BalanceVerdict, lookBalance, verdictOf } from '../look/lookBalance';
+import type { LookThing } from '../look/lookThing';
 import { restingOn } from '../look/settle';
 import { seenPieceOf } from '../look/silhouette';
+import { visualWeight } from '../look/visualWeight';
 import { type LookFacts, lookCheck } from './lookCheck';
-import { meets, moved, nearestX, onBase } from './where';
+import { boxWithLeft, meets, middleX, moved, nearestX, onBase } from './where';
 
 const wanted: Readonly<Record<'mirror' | 'uneven', readonly BalanceVerdict[]>> = {
   mirror: ['mirrored'],
   uneven: ['uneven'],
 };
 
-/** The balance with one thing, and all that stands on it, moved along the spot. */
-function balanceWith(facts: LookFacts, thing: LookThing, xMm: number) {
-  const along = new Set([thing.id, ...restingOn(facts.things, thing.id).map(({ id }) => id)]);
-  const by = xMm - thing.placement.xMm;
-  const things = facts.things.map((other) =>
-    along.has(other.id) ? thingAt(other, { xMm: other.placement.xMm + by }) : other,
-  );
-  return lookBalance(things.map(seenPieceOf), facts.room.widthMm / 2);
-}
+/** The heaviest things are tried, no more than so many: a light one moves the balance little. */
+const MOST_TRIED = 12;
 
 /** The shortest move of one thing that stands on the spot that brings the balance where the school has it. */
 function moveFor(facts: LookFacts): { thing: LookThing; xMm: number } | null {
+  if (!facts.wantsFixes) return null;
   const good = wanted[facts.school.arranging];
-  const moves = onBase(facts).flatMap((thing) => {
-    const along = new Set([thing.id, ...restingOn(facts.things, thing.id).map(({ id }) => id)]);
-    const others = facts.things.filter(({ id }) => !along.has(id));
+  const middle = facts.room.widthMm / 2;
+  const weights = new Map(facts.things.map((thing) => [thing.id, visualWeight(seenPieceOf(thing))]));
+  const weightOf = ({ id }: LookThing) => weights.get(id) ?? 0;
+  const tried = [...onBase(facts)].sort((a, b) => weightOf(b) - weightOf(a)).slice(0, MOST_TRIED);
+  const moves = tried.flatMap((thing) => {
+    const along = [thing, ...restingOn(facts.things, thing.id)];
+    const alongIds = new Set(along.map(({ id }) => id));
+    const others = facts.things.filter(({ id }) => !alongIds.has(id));
+    // What does not move weighs the same wherever the thing goes.
+    const fixed = momentsOf(others, middle, weightOf, 0);
     const xMm = nearestX(facts, thing, (leftMm) => {
-      const at = thingAt(thing, { xMm: leftMm });
-      if (others.some((other) => meets(at.box, other.box))) return false;
-      const verdict = balanceWith(facts, thing, leftMm)?.verdict;
-      return verdict !== undefined && good.includes(verdict);
+      const moved = momentsOf(along, middle, weightOf, leftMm - thing.placement.xMm);
+      const verdict = verdictOf(fixed.left + moved.left, fixed.right + moved.right);
+      if (verdict === null || !good.includes(verdict)) return false;
+      const at = boxWithLeft(thing.box, leftMm);
+      return !others.some((other) => meets(at, other.box));
     });
     return xMm === null ? [] : [{ thing, xMm }];
   });
   const far = ({ thing, xMm }: (typeof moves)[number]) => Math.abs(xMm - thing.placement.xMm);
   return moves.sort((a, b) => far(a) - far(b))[0] ?? null;
+}
+
+/** Moments of things about the middle, shifted together. */
+function momentsOf(
+  things: readonly LookThing[],
+  middleMm: number,
+  weightOf: (thing: LookThing) => number,
+  shiftMm: number,
+): { left: number; right: number } {
+  let left = 0;
+  let right = 0;
+  for (const thing of things) {
+    const away = middleX(thing.box) + shiftMm - middleMm;
+    if (away < 0) left -= weightOf(thing) * away;
+    else right += weightOf(thing) * away;
+  }
+  return { left, right };
 }
 
 /** How the sides stand to each other by visual weight, against the school in force. */

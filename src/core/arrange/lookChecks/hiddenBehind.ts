@@ -38,9 +38,13 @@ export const hiddenBehind = lookCheck({
     // What something stands on does its work unseen.
     const bare = standing(facts).filter(({ id }) => !facts.things.some(({ placement }) => placement.onId === id));
     return bare.flatMap((thing): LookSaid[] => {
+      // Through stems and leaves one sees what stands behind them.
       const before = facts.things.filter(
         (other) =>
-          other.id !== thing.id && other.placement.layer > thing.placement.layer && other.placement.onId !== thing.id,
+          !other.kinds.has('stems') &&
+          other.id !== thing.id &&
+          other.placement.layer > thing.placement.layer &&
+          other.placement.onId !== thing.id,
       );
       const boxes = before.map(({ box }) => box);
       const seen = seenShare(thing.box, boxes);

@@ -1,5 +1,6 @@
 import type { SpotKind } from '../../catalog/spotKind';
 import type { Lab } from '../../color/lab';
+import { agreed } from '../../kernel/agreed';
 import type { Figures, SentenceLocale, Sentences } from '../../kernel/finding';
 import type { Source } from '../../kernel/source';
 import type { LookPieceRow, SlotRow, SpotRow } from '../../model/rows';
@@ -29,6 +30,8 @@ export interface LookFacts {
   accents: readonly Accent[];
   school: Pick<Brief, 'arranging' | 'grouping' | 'amount'>;
   household: Household;
+  /** False while only what is said counts, not how it is mended: in the hand, and when looks are held against each other. */
+  wantsFixes: boolean;
   /** Local date of today: fresh paint holds no strips. */
   today: string;
   /** Another way for a thing's slot, in the look it would have: for a fix that swaps it. */
@@ -145,12 +148,10 @@ export function lookCheck<const S extends Sentences>(of: {
   return { ...rest, isCaution, check: (facts) => check(facts, say as Say<S>) };
 }
 
-/** A sentence of a check in words. */
-export function tellOf(
-  check: Pick<LookCheck, 'sentences'>,
-  told: { code: string; figures: Figures },
-  locale: SentenceLocale,
-) {
+/** A sentence of a check in words; its verb agrees with the thing that it begins with. */
+export function tellOf(check: Pick<LookCheck, 'sentences'>, told: Told, locale: SentenceLocale): string {
   const sentence = check.sentences[told.code] as ((figures: Figures, locale: SentenceLocale) => string) | undefined;
-  return sentence?.(told.figures, locale) ?? told.code;
+  const said = sentence?.(told.figures, locale) ?? told.code;
+  const { thing, stems } = told.figures;
+  return agreed(said, String(thing ?? stems ?? ''));
 }

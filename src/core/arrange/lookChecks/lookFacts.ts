@@ -46,6 +46,7 @@ export function lookFacts(plan: Plan, spot: SpotRow, things: readonly LookThing[
     }),
     school: brief,
     household,
+    wantsFixes: true,
     today: localDate(plan.asOfMs, rows.project.timeZone),
     otherWays: ({ slot, model, placement }) =>
       slot === null

@@ -41,13 +41,14 @@ const STEP_MM = 10;
 
 /**
  * The nearest place along the spot at which something holds, tried in steps outward from where the thing is.
- * @returns the left edge, mm; null where it holds nowhere
+ * @returns the left edge, mm; null where it holds nowhere, or where nobody asks for it
  */
 export function nearestX(
-  facts: Pick<LookFacts, 'room'>,
+  facts: Pick<LookFacts, 'room' | 'wantsFixes'>,
   thing: LookThing,
   holds: (leftMm: number) => boolean,
 ): number | null {
+  if (!facts.wantsFixes) return null;
   const most = facts.room.widthMm - thing.size.widthMm;
   if (most < 0) return null;
   const from = Math.min(Math.max(0, thing.box.leftMm), most);

@@ -59,7 +59,7 @@ export const lantern: FurnitureTemplate = {
         heldShape(flame(widthMm / 2, bottom - (bottom - top) * 0.5, (bottom - top) * 0.2), widthMm, heightMm),
         drawnRectangle('posts', 0, top, bar, bottom - top, 4),
         drawnRectangle('posts', widthMm - bar, top, bar, bottom - top, -8),
-        drawnRectangle('posts', 0, top, widthMm, bar, 2),
+        drawnRectangle('posts', 0, top, widthMm, Math.min(bar, bottom - top), 2),
         drawnRectangle('base', 0, bottom, widthMm, heightMm - bottom, -12),
       ],
       labels: [

@@ -1,15 +1,15 @@
 import type { LookThing } from '@core/arrange/look/lookThing';
-import { takeOneAway } from '@core/arrange/look/takeOneAway';
 import { type AlikeVerdict, alikeTogether } from '@core/arrange/lookChecks/alike';
 import { isOpen, type LookVerdict } from '@core/arrange/lookChecks/checkLook';
 import { tellOf } from '@core/arrange/lookChecks/lookCheck';
 import { sourceTag } from '@core/kernel/source';
 import type { LookRow, SpotRow } from '@core/model/rows';
 import { Button, Input, Popover } from 'antd';
-import { useMemo, useState } from 'react';
-import { useCommands, useLocale, usePlan } from '../../app/projectStore';
+import { useState } from 'react';
+import { useCommands, useLocale } from '../../app/projectStore';
 import styles from './arrange.module.css';
 import { useFix } from './useFix';
+import { useTakeOneAway } from './useTakeOneAway';
 
 const stateWords = { holds: 'holds', note: 'note', lookAgain: 'look again', stop: 'stop' } as const;
 
@@ -22,13 +22,12 @@ export function Checks(props: {
   onSelect: (id: string) => void;
 }) {
   const { spot, look, things, verdicts } = props;
-  const plan = usePlan();
   const { run } = useCommands();
   const takeFix = useFix(look, things);
   const alike = alikeTogether(verdicts);
   const open = alike.filter(isOpen);
   const rest = alike.filter((verdict) => !isOpen(verdict));
-  const away = useMemo(() => takeOneAway(plan, look, spot, things), [plan, look, spot, things]);
+  const away = useTakeOneAway(look, spot, things);
   if (things.length === 0) return null;
   const unset = (checkId: string) =>
     run('editLook', { id: look.id, values: { setAside: look.setAside.filter((entry) => entry.checkId !== checkId) } });

@@ -40,7 +40,8 @@ export function LookSheet(props: {
   const judgedPlaces = useDeferredValue(held);
   const facts = useMemo(() => lookFacts(plan, spot, things), [plan, spot, things]);
   const judged = useMemo(
-    () => (judgedPlaces.length === 0 ? facts : { ...facts, things: withPlaces(things, judgedPlaces) }),
+    () =>
+      judgedPlaces.length === 0 ? facts : { ...facts, things: withPlaces(things, judgedPlaces), wantsFixes: false },
     [facts, things, judgedPlaces],
   );
   const verdicts = useMemo(() => checkLook(judged, look), [judged, look]);
