@@ -54,6 +54,8 @@ const places: [string, () => string, string][] = [
     'Logged',
   ],
   ['the log', () => `${project}/bench/log`, 'Planned against actual, minutes'],
+  ['arrange', () => `${project}/arrange`, 'How it stands'],
+  ['the sheet for the ladder', () => `${project}/arrange/hang`, 'Hang in a row'],
   ['assumptions', () => `${project}/assumptions`, 'Assumptions'],
 ];
 

@@ -11,6 +11,8 @@ describe('a sentence that begins with a name', () => {
     ['Cactus', 'stands in the dark', 'Cactus stands in the dark'],
     ['Oak frame', 'is hidden', 'Oak frame is hidden'],
     ['Roses', 'glow', 'Roses glow'],
+    ['Fir branches from the path', 'is in the way', 'Fir branches from the path are in the way'],
+    ['Bundle of frames', 'has glass', 'Bundle of frames has glass'],
   ])('%s %s', (name, rest, said) => expect(agreed(`${name} ${rest}`, name)).toBe(said));
 
   it('is left alone where it begins with something else', () => {

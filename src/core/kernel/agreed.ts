@@ -15,8 +15,11 @@ const verbs: Readonly<Record<string, string>> = {
   suits: 'suit',
 };
 
-/** Whether a name is of several: its last word ends as plurals do ("birch branches", not "glass" or "moss"). */
-const isPlural = (name: string): boolean => /[^su\s]s$|ees$|ies$/i.test(name.trim().split(',')[0] ?? '');
+/** What a name says beside the thing itself: "branches from the path" are branches. */
+const beside = /,|\s(?:of|from|with|without|in|on|at|for|by|under|over|to)\s/;
+
+/** Whether a name is of several: its thing ends as plurals do ("birch branches", not "glass" or "moss"). */
+const isPlural = (name: string): boolean => /[^su\s]s$|ees$|ies$/i.test(name.trim().split(beside)[0] ?? '');
 
 /**
  * A sentence that begins with a name, its verb in agreement with it.

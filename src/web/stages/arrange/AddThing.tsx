@@ -45,9 +45,13 @@ export function AddThing(props: {
       return here >= asks ? [] : [{ slot, nth: here, left: asks - here }];
     });
   const describe = () => {
-    const line = readQuickLine(asked, locale.currency, locale.units);
+    // As it is typed now: what is searched for may still be a letter behind.
+    const words = text.trim();
+    if (words === '') return;
+    const line = readQuickLine(words, locale.currency, locale.units);
+    const name = line.name || words;
     add({
-      name: line.name || asked,
+      name: name.charAt(0).toUpperCase() + name.slice(1),
       drawn: { templateId: line.templateId ?? 'freeBox', measures: line.measures, color: null },
     });
     setText('');
@@ -59,7 +63,7 @@ export function AddThing(props: {
         <ul className={styles.addList} aria-label="What the sketch calls for">
           {missing.map(({ slot, nth, left }) => (
             <li key={slot.id}>
-              <button type="button" onClick={() => add({ slotId: slot.id, nth })}>
+              <button type="button" aria-label={`Put in: ${slot.name}`} onClick={() => add({ slotId: slot.id, nth })}>
                 <StitchedNumber>{slot.number}</StitchedNumber>
                 {left > 1 ? `${left} × ${slot.name}` : slot.name}
               </button>
@@ -72,11 +76,11 @@ export function AddThing(props: {
         placeholder="three birch branches, 30 in"
         value={text}
         onChange={(event) => setText(event.target.value)}
-        onPressEnter={() => asked !== '' && describe()}
+        onPressEnter={describe}
         maxLength={120}
       />
       {asked !== '' && (
-        <p>
+        <p className={styles.fixes}>
           <Button size="small" onClick={describe}>
             Put in “{asked}” as something found or foraged
           </Button>
@@ -85,7 +89,11 @@ export function AddThing(props: {
       <ul className={styles.addList} aria-label="Pieces of the house">
         {(house.data?.pieces ?? []).slice(0, MOST_SHOWN).map((piece) => (
           <li key={piece.id}>
-            <button type="button" onClick={() => add({ pieceId: piece.id }, [piece])}>
+            <button
+              type="button"
+              aria-label={`Put in: ${piece.name}`}
+              onClick={() => add({ pieceId: piece.id }, [piece])}
+            >
               <PieceFace piece={piece} size={32} />
               {piece.name}
             </button>

@@ -36,8 +36,7 @@ export function Checks(props: {
       <h3>How it stands</h3>
       {open.length > 0 && (
         <p className="small muted">
-          {open.length === 1 ? 'One rule asks' : `${open.length} rules ask`} for another look,{' '}
-          {rest.filter(({ state }) => state === 'holds').length} hold.
+          {open.length === 1 ? 'One rule asks' : `${open.length} rules ask`} for another look.
         </p>
       )}
       {open.length === 0 && <p className="small muted">Nothing asks for another look.</p>}
@@ -68,19 +67,39 @@ export function Checks(props: {
             </div>
           </li>
         )}
-        {rest.map((verdict, n) => (
-          <Verdict
-            key={`${verdict.check.id}-rest-${n}`}
-            verdict={verdict}
-            look={look}
-            onFix={takeFix}
-            onSelect={props.onSelect}
-            onUnset={() => unset(verdict.check.id)}
-          />
-        ))}
       </ul>
+      {rest.length > 0 && (
+        <details className={styles.rest} open={rest.some(({ setAside }) => setAside !== null)}>
+          <summary>{heldWords(rest)}</summary>
+          <ul className={styles.checks}>
+            {rest.map((verdict, n) => (
+              <Verdict
+                key={`${verdict.check.id}-rest-${n}`}
+                verdict={verdict}
+                look={look}
+                onFix={takeFix}
+                onSelect={props.onSelect}
+                onUnset={() => unset(verdict.check.id)}
+              />
+            ))}
+          </ul>
+        </details>
+      )}
     </section>
   );
+}
+
+/** How many rules hold, are only notes, or are set aside. */
+function heldWords(rest: readonly AlikeVerdict[]): string {
+  const count = (is: (verdict: AlikeVerdict) => boolean, one: string, many: string) => {
+    const n = rest.filter(is).length;
+    return n === 0 ? [] : [`${n} ${n === 1 ? one : many}`];
+  };
+  return [
+    ...count(({ state, setAside }) => setAside === null && state === 'holds', 'rule holds', 'rules hold'),
+    ...count(({ state, setAside }) => setAside === null && state === 'note', 'note', 'notes'),
+    ...count(({ setAside }) => setAside !== null, 'set aside', 'set aside'),
+  ].join(', ');
 }
 
 function Verdict(props: {

@@ -1,0 +1,197 @@
+import { afterAll, describe, expect, it } from 'vitest';
+import { Person } from './lib/browser';
+import { demoAndPerson } from './lib/demo';
+
+/** Looks to scale, arranged and hung as a stylist does it: at the desk, with a second device, on a ladder with the phone. */
+const { euporia, person, attic } = await demoAndPerson();
+const second = await Person.open();
+afterAll(() => second.close());
+
+const arrange = `${euporia.address}/p/${attic}/arrange`;
+const spots = ((await euporia.json(`/api/projects/${attic}/snapshot`)) as { spots: { id: string; name: string }[] })
+  .spots;
+const at = (name: string) => `${arrange}?spot=${spots.find((spot) => spot.name === name)?.id ?? ''}`;
+const rows = async () =>
+  (await euporia.json(`/api/projects/${attic}/snapshot`)) as {
+    looks: { id: string; name: string }[];
+    lookPieces: { id: string; name: string; lookId: string; xMm: number; footMm: number; onId: string | null }[];
+    holes: { heightMm: number; fromEdgeMm: number; edge: string }[];
+  };
+/** A thing of the drawing, by the beginning of what is said of it. */
+const thing = (name: string) => `//*[@data-thing][starts-with(@aria-label, "${name}")]`;
+const saidOf = async (who: Person, name: string) =>
+  (await (await who.see(thing(name))).getAttribute('aria-label')) ?? '';
+const inch = (n: number) => n * 25.4;
+
+describe('a console, from an empty look', () => {
+  it('is begun empty, and takes what the sketch calls for and what is only described', async () => {
+    await person.size(1280, 800);
+    await person.goto(at('Landing console'));
+    await person.press('+ look');
+    await person.click('//li[@role="menuitem"][normalize-space(.)="Empty"]');
+    await person.seeText('Put in');
+    await person.press('Put in: Mirror');
+    await person.see(thing('Round mirror from the hall'));
+    await person.press('Put in: Bowl for keys');
+    await person.see(thing('Bowl for keys'));
+    await person.fill('A piece of the house, or anything else', 'blue vase, 5 in wide, 12 in tall', 'enter');
+    await person.see(thing('Blue vase'));
+    await person.saved();
+    const look = (await rows()).looks.find(({ name }) => name === 'Look 4');
+    expect((await rows()).lookPieces.filter(({ lookId }) => lookId === look?.id)).toHaveLength(3);
+  });
+
+  it('lets a piece be dragged; what is let go in the air falls onto what is below', async () => {
+    await person.press('Put in: Frame, leaning');
+    await person.see(thing('Gilt frame'));
+    await person.saved();
+    const before = await saidOf(person, 'Blue vase');
+    const vase = await person.see(thing('Blue vase'));
+    await person.driver.actions().dragAndDrop(vase, { x: -40, y: -60 }).perform();
+    await person.driver.wait(async () => (await saidOf(person, 'Blue vase')) !== before, 5000, 'it did not move');
+    // It stands: on the console, nothing else is wide enough below it.
+    expect(await saidOf(person, 'Blue vase')).toContain(', 0 in up');
+    await person.saved();
+  });
+
+  it('takes a distance as it is typed, and says at its field what it does not understand', async () => {
+    await person.click(thing('Blue vase'));
+    await person.fill('From the left', '4 1/2');
+    await person.saved();
+    expect(await saidOf(person, 'Blue vase')).toContain('4 1/2 in from the left');
+    await person.fill('From the left', 'about there');
+    await person.seeText('“about there”');
+    await person.fill('From the left', '4 1/2');
+  });
+
+  it('moves by the arrow keys, and an undo puts it back', async () => {
+    await person.click(thing('Blue vase'));
+    await person.key('\uE014');
+    await person.driver.wait(async () => (await saidOf(person, 'Blue vase')).includes('5 1/2 in from the left'), 5000);
+    await person.saved();
+    await person.press('Take it back');
+    await person.driver.wait(async () => (await saidOf(person, 'Blue vase')).includes('4 1/2 in from the left'), 5000);
+  });
+
+  it('is the same on another device, and after a reload', async () => {
+    await person.saved();
+    await second.size(1280, 800);
+    await second.goto(at('Landing console'));
+    await second.press('Look 4');
+    expect(await saidOf(second, 'Blue vase')).toContain('4 1/2 in from the left');
+    await second.click(thing('Blue vase'));
+    await second.fill('From the left', '6');
+    await second.saved();
+    await person.driver.wait(async () => (await saidOf(person, 'Blue vase')).includes('6 in from the left'), 15_000);
+    await person.driver.navigate().refresh();
+    expect(await saidOf(person, 'Blue vase')).toContain('6 in from the left');
+  });
+
+  it('shows where things stand from above, and the colors that they have now', async () => {
+    await person.click('//label[contains(@class,"ant-segmented-item")][normalize-space(.)="From above"]');
+    await person.see('//*[@role="group"][contains(@aria-label, "seen from above")]');
+    expect(await saidOf(person, 'Blue vase')).toContain('from the front edge');
+    await person.click('//label[contains(@class,"ant-segmented-item")][normalize-space(.)="Front"]');
+    await person.see('//*[@role="group"][contains(@aria-label, "seen from the front")]');
+  });
+
+  it('copies a look, and says what changes to the other', async () => {
+    await person.press('+ look');
+    await person.click('//li[@role="menuitem"][normalize-space(.)="Copy “Look 4”"]');
+    await person.press('Look 5');
+    await person.click(thing('Blue vase'));
+    await person.press('Take away');
+    await person.saved();
+    await person.seeText('To “Look 4”:');
+    await person.seeText('In: Blue vase');
+  });
+});
+
+describe('what the rules say', () => {
+  it('is mended with one press, and taken back with one', async () => {
+    await person.goto(at('Landing console'));
+    await person.press('Winter');
+    await person.seeText('near Pillar candle');
+    await person.press('Use a flameless one');
+    await person.notText('near Pillar candle');
+    await person.saved();
+    await person.press('Take it back');
+    await person.seeText('near Pillar candle');
+  });
+
+  it('of a flame cannot be set aside; of a matter of taste it can, with a reason', async () => {
+    const flame = '//li[.//h4[contains(., "near Pillar candle")]]';
+    await person.see(flame);
+    expect(await person.count(`${flame}//button[normalize-space(.)="Set aside"]`)).toBe(0);
+    await person.press('Summer guests');
+    const level = '//li[.//h4[contains(., "are level")]]';
+    await person.see(level);
+    await person.click(`${level}//button[normalize-space(.)="Set aside"]`);
+    await person.fill('Reason', 'they are a pair for us', 'enter');
+    await person.seeText('“they are a pair for us”');
+    await person.saved();
+    await person.press('Back in force');
+    await person.notText('“they are a pair for us”');
+  });
+});
+
+describe('the sheet for the ladder', () => {
+  it('says where three frames in a row go, to a sixteenth of an inch', async () => {
+    await person.goto(at('Bed wall'));
+    await person.press('For guests');
+    await person.press('Where the nails go');
+    await person.seeText('For the ladder');
+    await person.fill('Between two', '4');
+    await person.press('Hang them so');
+    await person.saved();
+    // Three frames of 11 in with gaps of 4 over a wall of 132 in: margins 45 1/2, middles 51, 66, 81; a frame of 13 in
+    // with its middle at 57 and its wire 2 1/2 below the top: 57 + 6 1/2 − 2 1/2 = 61.
+    const text = await person.text();
+    for (const words of [
+      '61 in up',
+      '51 in right of the gable corner',
+      '66 in right of the gable corner',
+      '81 in right of the gable corner',
+    ])
+      expect(text).toContain(words);
+    await person.click('//label[contains(@class,"ant-segmented-item")][normalize-space(.)="from the right"]');
+    await person.seeText('51 in left of the eaves');
+    await person.click('//label[contains(@class,"ant-segmented-item")][normalize-space(.)="from the left"]');
+  });
+
+  it('says that a row is too wide before it is hung', async () => {
+    await person.fill('Between two', '60');
+    await person.seeText('too wide');
+    await person.fill('Between two', '4');
+    await person.seeText('4 in between');
+  });
+
+  it('gives paper templates at true size', async () => {
+    const svg = await person.download('Templates as SVG');
+    expect(svg).toContain('<svg');
+    const pdf = await person.download('Templates 1:1');
+    expect(pdf.startsWith('%PDF-')).toBe(true);
+  });
+
+  it('keeps the holes for the next project, for every device', async () => {
+    await person.press('Record the holes');
+    await person.saved();
+    await person.seeText('Hole at 61 in, 51 in right of the gable corner');
+    const { holes } = await rows();
+    expect(holes.filter(({ edge }) => edge === 'the gable corner').map(({ heightMm }) => heightMm / inch(1))).toContain(
+      61,
+    );
+    await second.size(390, 844);
+    await second.goto(
+      `${euporia.address}/p/${attic}/arrange/hang?spot=${spots.find(({ name }) => name === 'Bed wall')?.id}`,
+    );
+    await second.seeText('Hole at 61 in, 51 in right of the gable corner');
+  });
+
+  it('is read on a phone, the figures large', async () => {
+    const size = (await second.driver.executeScript(
+      'return getComputedStyle([...document.querySelectorAll("b")].find((b) => b.textContent.includes("in up"))).fontSize',
+    )) as string;
+    expect(Number.parseFloat(size)).toBeGreaterThanOrEqual(30);
+  });
+});
