@@ -8,8 +8,10 @@ const project = `/p/${attic}`;
 const snapshot = (await euporia.json(`/api/projects/${attic}/snapshot`)) as {
   recipes: { id: string; name: string }[];
   sightings: { id: string; thinkUntil: string | null }[];
+  spots: { id: string; name: string }[];
 };
 const recipe = snapshot.recipes.find((entry) => entry.name === 'Oak nightstand in teal')?.id ?? '';
+const landing = snapshot.spots.find(({ name }) => name === 'Landing console')?.id ?? '';
 const thinking = snapshot.sightings.find(({ thinkUntil }) => thinkUntil !== null)?.id ?? '';
 
 const axe = readFileSync(createRequire(import.meta.url).resolve('axe-core/axe.min.js'), 'utf8');
@@ -55,7 +57,9 @@ const places: [string, () => string, string][] = [
   ],
   ['the log', () => `${project}/bench/log`, 'Planned against actual, minutes'],
   ['arrange', () => `${project}/arrange`, 'How it stands'],
-  ['the sheet for the ladder', () => `${project}/arrange/hang`, 'Hang in a row'],
+  ['the sheet for the ladder', () => `${project}/arrange/hang`, 'Before drilling'],
+  ['two looks to choose from', () => `${project}/arrange/choose?spot=${landing}`, 'Note an answer'],
+  ['a look in its picture', () => `${project}/arrange/photo?spot=${landing}`, 'Take or choose the picture'],
   ['assumptions', () => `${project}/assumptions`, 'Assumptions'],
 ];
 

@@ -128,6 +128,8 @@ export const furtherPages: readonly Page[] = [
   { path: 'bench/hours', load: async () => (await import('../stages/bench')).HoursPage },
   { path: 'bench/log', load: async () => (await import('../stages/bench')).LogPage },
   { path: 'bench/step', load: async () => (await import('../stages/bench')).StepPage },
+  { path: 'arrange/choose', load: async () => (await import('../stages/arrange')).ChoosePage },
+  { path: 'arrange/photo', load: async () => (await import('../stages/arrange')).PhotoPage },
   { path: 'arrange/hang', load: async () => (await import('../stages/arrange')).HangPage },
   { path: 'assumptions', load: async () => (await import('../stages/assumptions')).AssumptionsPage },
 ];

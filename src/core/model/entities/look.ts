@@ -1,7 +1,7 @@
 import { z } from 'zod';
 import { defineEntity } from '../entity';
 import { line, number, paragraph, refersTo, wholeNumber, yesNo } from '../fields';
-import { lengthMm, placeMm } from '../values/surface';
+import { lab, lengthMm, placeMm } from '../values/surface';
 
 /** A check that the stylist has set aside for this look, and why. */
 const setAside = z.strictObject({ checkId: line(1, 60), reason: line(1, 400) });
@@ -24,6 +24,10 @@ const photoPlane = z.strictObject({
   /** Where its lower left corner is in the spot. */
   xMm: placeMm,
   heightAtMm: placeMm,
+  /** Pieces in the picture that get another color, each marked along its edge. */
+  recolored: z
+    .array(z.strictObject({ points: z.array(photoPoint).min(3, 'three points').max(200, 'at most 200 points'), lab }))
+    .max(20, 'at most 20 marks'),
 });
 export type PhotoPlane = z.output<typeof photoPlane>;
 

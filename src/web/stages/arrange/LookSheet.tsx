@@ -95,9 +95,19 @@ export function LookSheet(props: {
           />
         </div>
         <Tray things={things} selectedId={selectedId} onSelect={setSelectedId} />
-        {things.some(({ placement }) => placement.stance === 'hangs') && (
+        {things.length > 0 && (
           <p className={styles.toLadder}>
-            <Link to={`hang?look=${look.id}`}>Where the nails go: the sheet for the ladder</Link>
+            {things.some(({ placement }) => placement.stance === 'hangs') && (
+              <Link to={`hang?look=${look.id}`}>Where the nails go: the sheet for the ladder</Link>
+            )}
+            {props.looks.length > 1 && (
+              <Link
+                to={`choose?${new URLSearchParams({ spot: spot.id, a: look.id, b: (props.looks.find(({ id }) => id !== look.id) ?? look).id })}`}
+              >
+                Two looks for somebody to choose
+              </Link>
+            )}
+            {!planned && <Link to={`photo?look=${look.id}`}>See it in the room’s picture</Link>}
           </p>
         )}
         <Changes look={look} things={things} />

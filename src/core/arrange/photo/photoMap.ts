@@ -1,0 +1,45 @@
+import type { PhotoPlane } from '../../model/entities/look';
+import type { Point } from '../../surface/outline';
+import { applied, type FourPoints, type Homography, homographyOf, inverse } from './homography';
+
+/** The size of a picture in pixels. */
+export interface PhotoSize {
+  widthPx: number;
+  heightPx: number;
+}
+
+/** The marked rectangle in the spot: its corners from the upper left one clockwise, x to the right and y up, mm. */
+export function rectangleOf({ xMm, heightAtMm, widthMm, heightMm }: PhotoPlane): FourPoints {
+  return [
+    [xMm, heightAtMm + heightMm],
+    [xMm + widthMm, heightAtMm + heightMm],
+    [xMm + widthMm, heightAtMm],
+    [xMm, heightAtMm],
+  ];
+}
+
+/** The marked corners in a picture, px. */
+export const cornersOf = ({ corners }: PhotoPlane, { widthPx, heightPx }: PhotoSize): FourPoints =>
+  corners.map(({ x, y }): Point => [x * widthPx, y * heightPx]) as unknown as FourPoints;
+
+/**
+ * The map from a spot (mm, y up from its base) to a picture (px, y down).
+ * @returns null where three of the corners lie in a line
+ */
+export const photoMap = (plane: PhotoPlane, size: PhotoSize): Homography | null =>
+  homographyOf(rectangleOf(plane), cornersOf(plane, size));
+
+/**
+ * How far one pixel goes on the wall at a place in the picture, mm: by so much a tap that is one pixel off moves things.
+ * @returns null beyond the horizon of the wall
+ */
+export function mmPerPixel(map: Homography, [x, y]: Point): number | null {
+  const back = inverse(map);
+  if (!back) return null;
+  const at = applied(back, [x, y]);
+  const steps = [applied(back, [x + 1, y]), applied(back, [x, y + 1])].map((other) =>
+    Math.hypot(other[0] - at[0], other[1] - at[1]),
+  );
+  const most = Math.max(...steps);
+  return Number.isFinite(most) ? most : null;
+}

@@ -1,0 +1,71 @@
+import { baseHeightMm, isSeenFromAbove, lookRoom } from '@core/arrange/look/lookRoom';
+import type { LookThing } from '@core/arrange/look/lookThing';
+import { spotKindOf } from '@core/catalog/spotKinds';
+import type { SpotRow } from '@core/model/rows';
+import { aboveView, frontView } from '@core/surface/views';
+import type { Ref } from 'react';
+import { DrawnShapes } from '../../ui/DrawnShapes';
+import arrange from './arrange.module.css';
+import { Furniture } from './Furniture';
+
+/** A look as a picture: nothing in it is pressed. */
+export function LookPicture(props: {
+  spot: SpotRow;
+  things: readonly LookThing[];
+  label: string;
+  className?: string | undefined;
+  svgRef?: Ref<SVGSVGElement>;
+}) {
+  const { spot, things } = props;
+  const isAbove = isSeenFromAbove(spot);
+  const room = lookRoom(spot);
+  const base = baseHeightMm(spot);
+  const high = isAbove ? room.depthMm : room.heightMm;
+  const below = isAbove ? 0 : Math.min(base, high * 0.22);
+  const unit = Math.max(room.widthMm / 480, (high + below) / 400);
+  const margin = 14 * unit;
+  const beside = isAbove ? margin : Math.max(margin, ((high + below) * 1.1 - room.widthMm) / 2);
+  const ordered = isAbove ? [...things].sort((a, b) => a.box.topMm - b.box.topMm) : things;
+  return (
+    <svg
+      ref={props.svgRef}
+      className={props.className}
+      viewBox={`${-beside} ${-margin} ${room.widthMm + 2 * beside} ${high + below + 2 * margin}`}
+      role="img"
+      aria-label={props.label}
+    >
+      <Furniture
+        kind={spotKindOf(spot.kind)}
+        spot={{ ...spot, features: [] }}
+        room={room}
+        isAbove={isAbove}
+        belowMm={below}
+        besideMm={isAbove ? 0 : beside}
+        baseMm={base}
+        unit={unit}
+      />
+      {ordered.map(({ id, box, size, template, measures, colorOf }) => {
+        const tall = isAbove ? size.depthMm : size.heightMm;
+        const top = high - (isAbove ? box.backMm : box.topMm);
+        const drawing = template && (isAbove ? aboveView(template, measures) : frontView(template, measures));
+        const scaleX = drawing ? size.widthMm / Math.max(1, drawing.widthMm) : 1;
+        const scaleY = drawing ? tall / Math.max(1, drawing.heightMm) : 1;
+        return (
+          <g key={id} transform={`translate(${box.leftMm} ${top})`}>
+            {drawing ? (
+              <g transform={`scale(${scaleX} ${scaleY})`}>
+                <DrawnShapes
+                  shapes={drawing.shapes}
+                  colorOf={colorOf}
+                  stroke={(unit * 0.9) / Math.sqrt(scaleX * scaleY)}
+                />
+              </g>
+            ) : (
+              <rect className={arrange.plainBox} width={size.widthMm} height={tall} strokeWidth={unit} />
+            )}
+          </g>
+        );
+      })}
+    </svg>
+  );
+}
