@@ -10,3 +10,16 @@ export async function picture(name: string): Promise<string> {
     .toFile(path);
   return path;
 }
+
+/** A landing that nobody photographed: a wall, a floor, a console, a door, drawn as a picture of 1600 by 1200 pixels. */
+export async function landingPicture(name: string): Promise<string> {
+  const { default: sharp } = await import('sharp');
+  const path = join(temporaryFolder('euporia-landing'), name);
+  const svg = `<svg xmlns="http://www.w3.org/2000/svg" width="1600" height="1200">
+    <rect width="1600" height="1200" fill="#e2dccd"/><polygon points="0,980 1600,940 1600,1200 0,1200" fill="#a98a63"/>
+    <polygon points="420,700 1180,690 1180,760 420,774" fill="#8d6b4a"/>
+    <polygon points="440,774 470,773 470,1010 440,1012" fill="#6d5035"/>
+    <polygon points="1130,761 1160,760 1160,985 1130,988" fill="#6d5035"/></svg>`;
+  await sharp(Buffer.from(svg)).jpeg({ quality: 92 }).toFile(path);
+  return path;
+}

@@ -14,8 +14,6 @@ export function TabbedParts<Id extends string>(props: {
   open: Id;
   parts: readonly Part<Id>[];
   onOpen: (id: Id) => void;
-  /** What stands before the names, in their line. */
-  lead?: ReactNode;
 }) {
   const isOpen = (part: Part<Id>) => part.id === props.open;
   return (
@@ -26,7 +24,6 @@ export function TabbedParts<Id extends string>(props: {
         const part = props.parts.find((entry) => entry.id === id);
         if (part) props.onOpen(part.id);
       }}
-      {...(props.lead === undefined ? {} : { tabBarExtraContent: { left: props.lead } })}
       destroyOnHidden
       animated={false}
       items={props.parts.map((part) => ({

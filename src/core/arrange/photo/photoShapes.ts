@@ -4,6 +4,7 @@ import { shapeColor } from '../../surface/shapeColor';
 import { frontView } from '../../surface/views';
 import type { LookThing } from '../look/lookThing';
 import { restsOn } from '../look/settle';
+import { seenPieceOf } from '../look/silhouette';
 import { applied, type Homography } from './homography';
 
 /** A shape of a picture, px: filled, a line, or a soft shadow. */
@@ -54,12 +55,7 @@ export function photoShapes(things: readonly LookThing[], map: Homography, isPre
           kind: 'shadow',
           color: black,
           widthPx: THROWN_MM * pxPerMm * 0.5,
-          points: [
-            at(box.leftMm + THROWN_MM, box.topMm - THROWN_MM),
-            at(box.rightMm + THROWN_MM, box.topMm - THROWN_MM),
-            at(box.rightMm + THROWN_MM, box.footMm - THROWN_MM),
-            at(box.leftMm + THROWN_MM, box.footMm - THROWN_MM),
-          ],
+          points: (seenPieceOf(thing).outline[0] ?? []).map(([x, y]) => at(x + THROWN_MM, y - THROWN_MM)),
         };
     const edge = Math.max(1, 0.9 * pxPerMm);
     const colorOf = isPresent ? thing.presentColorOf : thing.colorOf;

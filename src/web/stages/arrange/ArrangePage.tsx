@@ -19,20 +19,17 @@ export function ArrangePage() {
   const look = looks.find(({ id }) => id === search.get('look')) ?? looks[0] ?? null;
   const open = (spotId: string, lookId?: string) => setSearch({ spot: spotId, ...(lookId ? { look: lookId } : {}) });
   return (
-    <main className={shell.page}>
+    <main className={`${shell.page} ${spots.length > 0 ? styles.titled : ''}`}>
+      <h1>Arrange</h1>
       {spots.length === 0 ? (
-        <>
-          <h1>Arrange</h1>
-          <Empty title="No spot to arrange yet">
-            <p>A look stands on a spot: name it and measure it in the sketch first.</p>
-            <LinkButton to="../sketch" primary>
-              To the sketch
-            </LinkButton>
-          </Empty>
-        </>
+        <Empty title="No spot to arrange yet">
+          <p>A look stands on a spot: name it and measure it in the sketch first.</p>
+          <LinkButton to="../sketch" primary>
+            To the sketch
+          </LinkButton>
+        </Empty>
       ) : (
         <TabbedParts
-          lead={<h1 className={styles.title}>Arrange</h1>}
           open={spot?.id ?? ''}
           onOpen={(id) => open(id)}
           parts={spots.map((entry) => ({

@@ -21,16 +21,19 @@ export function LookPicture(props: {
   const room = lookRoom(spot);
   const base = baseHeightMm(spot);
   const high = isAbove ? room.depthMm : room.heightMm;
-  const below = isAbove ? 0 : Math.min(base, high * 0.22);
-  const unit = Math.max(room.widthMm / 480, (high + below) / 400);
+  // The bare wall above all that stands is not shown whole.
+  const tallest = Math.max(high * 0.4, ...things.map(({ box }) => box.topMm * 1.12));
+  const shown = isAbove ? high : Math.min(high, tallest);
+  const below = isAbove ? 0 : Math.min(base, shown * 0.25);
+  const unit = Math.max(room.widthMm / 480, (shown + below) / 400);
   const margin = 14 * unit;
-  const beside = isAbove ? margin : Math.max(margin, ((high + below) * 1.1 - room.widthMm) / 2);
+  const beside = isAbove ? margin : Math.max(margin, ((shown + below) * 1.1 - room.widthMm) / 2);
   const ordered = isAbove ? [...things].sort((a, b) => a.box.topMm - b.box.topMm) : things;
   return (
     <svg
       ref={props.svgRef}
       className={props.className}
-      viewBox={`${-beside} ${-margin} ${room.widthMm + 2 * beside} ${high + below + 2 * margin}`}
+      viewBox={`${-beside} ${high - shown - margin} ${room.widthMm + 2 * beside} ${shown + below + 2 * margin}`}
       role="img"
       aria-label={props.label}
     >

@@ -43,38 +43,40 @@ export const ThingDrawing = memo(function ThingDrawing(props: {
   const scaleY = drawing ? high / Math.max(1, drawing.heightMm) : 1;
   const colorOf = isPresent ? thing.presentColorOf : thing.colorOf;
   return (
-    // biome-ignore lint/a11y/useSemanticElements: a button cannot stand inside a drawing
-    <g
-      role="button"
-      tabIndex={0}
-      data-thing={thing.id}
-      aria-pressed={props.isSelected}
-      aria-label={spoken(thing, props.units, isAbove)}
-      className={`${styles.thing} ${props.isSelected ? styles.selected : ''} ${props.isTroubled ? styles.troubled : ''} ${thing.isFound ? '' : styles.open}`}
-      transform={`translate(${box.leftMm} ${top})`}
-      onPointerDown={(event) => props.onDown(event, thing)}
-      onKeyDown={(event) => props.onKey(event, thing)}
-      onFocus={() => props.onFocus(thing.id)}
-    >
-      {drawing ? (
-        <g transform={`scale(${scaleX} ${scaleY})`}>
-          <DrawnShapes shapes={drawing.shapes} colorOf={colorOf} stroke={(unit * 0.9) / Math.sqrt(scaleX * scaleY)} />
-        </g>
-      ) : (
-        <rect
-          className={styles.plainBox}
-          width={wide}
-          height={high}
-          strokeWidth={unit}
-          strokeDasharray={`${5 * unit} ${4 * unit}`}
-        />
-      )}
-      <rect className={styles.grip} width={wide} height={high} strokeWidth={2 * unit} rx={unit} />
+    <>
+      {/* biome-ignore lint/a11y/useSemanticElements: a button cannot stand inside a drawing */}
+      <g
+        role="button"
+        tabIndex={0}
+        data-thing={thing.id}
+        aria-pressed={props.isSelected}
+        aria-label={spoken(thing, props.units, isAbove)}
+        className={`${styles.thing} ${props.isSelected ? styles.selected : ''} ${props.isTroubled ? styles.troubled : ''} ${thing.isFound ? '' : styles.open}`}
+        transform={`translate(${box.leftMm} ${top})`}
+        onPointerDown={(event) => props.onDown(event, thing)}
+        onKeyDown={(event) => props.onKey(event, thing)}
+        onFocus={() => props.onFocus(thing.id)}
+      >
+        {drawing ? (
+          <g transform={`scale(${scaleX} ${scaleY})`}>
+            <DrawnShapes shapes={drawing.shapes} colorOf={colorOf} stroke={(unit * 0.9) / Math.sqrt(scaleX * scaleY)} />
+          </g>
+        ) : (
+          <rect
+            className={styles.plainBox}
+            width={wide}
+            height={high}
+            strokeWidth={unit}
+            strokeDasharray={`${5 * unit} ${4 * unit}`}
+          />
+        )}
+        <rect className={styles.grip} width={wide} height={high} strokeWidth={2 * unit} rx={unit} />
+      </g>
       {!thing.isFound && wide > 34 * unit && high > 14 * unit && (
-        <text className={styles.boxName} x={5 * unit} y={15 * unit} fontSize={11 * unit}>
+        <text className={styles.boxName} x={box.leftMm + 5 * unit} y={top + 15 * unit} fontSize={11 * unit}>
           {fitted(thing.name, Math.floor((wide - 8 * unit) / (5.6 * unit)))}
         </text>
       )}
-    </g>
+    </>
   );
 });
