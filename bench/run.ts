@@ -16,6 +16,7 @@ import { largeProject } from './generate';
 import { houseBench } from './house';
 import { huntBench } from './hunt';
 import { dryingLineBench, paletteBench, sketchBench } from './interface';
+import { looksBench } from './looks';
 import { calibrationLoop, type Timing, timing } from './measure';
 import { recipeBench } from './recipe';
 import { scheduleBench } from './schedule';
@@ -112,6 +113,7 @@ show(
 
 await recipeBench(show);
 await scheduleBench(show);
+await looksBench(show);
 await cuttingBench();
 await balanceBench();
 await huntBench(show);

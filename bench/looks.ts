@@ -1,0 +1,71 @@
+import { lookRoom } from '@core/arrange/look/lookRoom';
+import { lookThings } from '@core/arrange/look/lookThings';
+import { carriedAlong, settledInFront, withPlaces } from '@core/arrange/look/settle';
+import { takeOneAway } from '@core/arrange/look/takeOneAway';
+import { checkLook } from '@core/arrange/lookChecks/checkLook';
+import { lookFacts } from '@core/arrange/lookChecks/lookFacts';
+import { maskOf, recolorArea } from '@core/color/recolorArea';
+import { crowdedLook } from '@core/fixtures/crowdedLook';
+import { AS_OF } from '@core/fixtures/projectRows';
+import { computePlan } from '@core/plan/computePlan';
+import { type Timing, timing } from './measure';
+
+/** A picture of twelve megapixels with soft light over it, and a mark around most of it. */
+function twelveMegapixels() {
+  const [width, height] = [4000, 3000];
+  const pixels = new Uint8ClampedArray(width * height * 4);
+  for (let n = 0; n < width * height; n++) {
+    const light = ((n % width) / width) * 80 + ((n * 7919) % 13);
+    pixels[n * 4] = 90 + light;
+    pixels[n * 4 + 1] = 70 + light;
+    pixels[n * 4 + 2] = 50 + light;
+    pixels[n * 4 + 3] = 255;
+  }
+  const mask = maskOf(
+    [
+      [200, 200],
+      [3800, 250],
+      [3700, 2800],
+      [250, 2750],
+    ],
+    width,
+    height,
+  );
+  return { pixels, mask };
+}
+
+/** Looks: sixty pieces judged at every move of one, what the rules offer, what to take away; a photo recolored. */
+export async function looksBench(show: (name: string, value: Timing, aim: string) => void): Promise<void> {
+  const rows = crowdedLook(60);
+  const plan = computePlan(rows, AS_OF);
+  const [look, spot] = [rows.looks[0], rows.spots[0]];
+  if (!look || !spot) throw new Error('no look');
+  const things = lookThings(plan, look);
+  const facts = lookFacts(plan, spot, things);
+  const room = lookRoom(spot);
+  let n = 0;
+  const move = () => {
+    n += 1;
+    const thing = things[n % things.length];
+    if (!thing) return;
+    const wanted = { xMm: thing.placement.xMm + (n % 30), footMm: thing.placement.footMm };
+    const { place } = settledInFront(
+      thing,
+      wanted,
+      things.filter(({ id }) => id !== thing.id),
+      room,
+      30,
+    );
+    checkLook({ ...facts, things: withPlaces(things, carriedAlong(things, thing, place)), wantsFixes: false }, look);
+  };
+  show('look: one move of 60 pieces, all rules', await timing(60, move), 'under 16 ms');
+  show('look: rules with their ways out', await timing(8, () => checkLook(facts, look)), 'let go');
+  show('look: take one away', await timing(3, () => takeOneAway(plan, look, spot, things)), 'in stretches of 12 ms');
+  const { pixels, mask } = twelveMegapixels();
+  const lab = { L: 40, a: -15, b: -8 };
+  show(
+    'photo: 12 megapixels recolored',
+    await timing(3, () => recolorArea(pixels, mask, lab)),
+    'under 2 s, in a worker',
+  );
+}
