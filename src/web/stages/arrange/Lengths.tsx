@@ -1,3 +1,4 @@
+import type { NailPoint } from '@core/arrange/hanging/nailPoints';
 import type { LookThing } from '@core/arrange/look/lookThing';
 import type { LookRoom } from '@core/arrange/look/settle';
 import { formatLength } from '@core/kernel/formatLength';
@@ -38,6 +39,8 @@ export function Lengths(props: {
   unit: number;
   units: UnitSystem;
   selected: LookThing | null;
+  /** Where the nails of what is selected go, from the left end of the spot and above its base. */
+  nails: readonly NailPoint[];
   label: string;
 }) {
   const { room, isAbove, belowMm, baseMm, unit, units, selected } = props;
@@ -50,9 +53,30 @@ export function Lengths(props: {
   const bottom = high - (isAbove ? box.frontMm : box.footMm);
   const isHung = placement.stance === 'hangs' && !isAbove;
   const center = (box.footMm + box.topMm) / 2;
+  const firstNail = props.nails[0];
   return (
     <>
       {whole}
+      {props.nails.map(({ xMm, heightMm }) => (
+        <path
+          key={xMm}
+          className={styles.nailMark}
+          d={`M${xMm - 5 * unit} ${high - heightMm + baseMm - 5 * unit}l${10 * unit} ${10 * unit}m0 ${-10 * unit}l${-10 * unit} ${10 * unit}`}
+          strokeWidth={2 * unit}
+        />
+      ))}
+      {firstNail && (
+        <text
+          className={styles.nailWords}
+          x={box.leftMm - 8 * unit}
+          y={high - firstNail.heightMm + baseMm + 4 * unit}
+          fontSize={11 * unit}
+          strokeWidth={3 * unit}
+          textAnchor="end"
+        >
+          {props.nails.length > 1 ? 'nails' : 'nail'} {length(firstNail.heightMm)} up
+        </text>
+      )}
       {box.leftMm > 14 * unit && (
         <Measured x={0} y={(top + bottom) / 2} length={box.leftMm} unit={unit} label={length(box.leftMm)} />
       )}

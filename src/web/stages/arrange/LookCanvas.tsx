@@ -1,3 +1,4 @@
+import { hungThings } from '@core/arrange/hanging/hungThings';
 import { lookRoom } from '@core/arrange/look/lookRoom';
 import type { LookThing } from '@core/arrange/look/lookThing';
 import { type Place, withPlaces } from '@core/arrange/look/settle';
@@ -139,6 +140,7 @@ export function LookCanvas(props: {
         unit={unit}
         units={locale.units}
         selected={selected}
+        nails={selected && !isAbove ? (hungThings(spot, [selected])[0]?.nails ?? []) : []}
         label={`${formatLength(room.widthMm, locale.units)}${spot.widthMm === null ? ', usual' : ''}`}
       />
     </svg>

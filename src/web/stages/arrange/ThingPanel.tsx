@@ -170,6 +170,26 @@ export function ThingPanel(props: {
         <Button size="small" onClick={() => moveTo({ layer: Math.max(0, Math.min(...layers) - 1) })}>
           Behind
         </Button>
+        {slot === null && thing.piece === null && (
+          <Button
+            size="small"
+            onClick={() =>
+              run('placePieces', {
+                rows: [
+                  {
+                    ...placement,
+                    id: crypto.randomUUID(),
+                    version: 1,
+                    xMm: Math.min(box.rightMm + 20, Math.max(0, room.widthMm - size.widthMm)),
+                    layer: Math.max(...layers) + 1,
+                  },
+                ],
+              })
+            }
+          >
+            One more
+          </Button>
+        )}
         <Button size="small" onClick={props.onTakeAway}>
           Take away
         </Button>
