@@ -51,7 +51,10 @@ describe('paper templates at true size', () => {
     const boxes = path
       .split(/(?=M)/)
       .filter((part) => part !== '')
-      .map((part) => new SVGPathData(part).getBounds());
+      .map((part) => {
+        const { minX, maxX, minY, maxY } = new SVGPathData(part).getBounds();
+        return { minX, maxX, minY, maxY };
+      });
     const rounds = boxes.filter(
       ({ minX, maxX, minY, maxY }) => Math.abs(maxX - minX - 6) < 0.1 && Math.abs(maxY - minY - 6) < 0.1,
     );
