@@ -160,7 +160,7 @@ export function addedTo(
     .sort((a, b) => b.to - b.from - (a.to - a.from));
   const gap = gaps[0] ?? { from: 0, to: room.widthMm };
   const middle = stance === 'hangs' ? room.widthMm / 2 : (gap.from + gap.to) / 2;
-  const foot = stance === 'hangs' ? clamp(room.heightMm * 0.6 - heightMm / 2, room.heightMm - heightMm) : 0;
+  const foot = stance === 'hangs' ? clamp(usualFoot(spot, thing), room.heightMm - heightMm) : 0;
   return {
     ...thing.placement,
     xMm: round(clamp(middle - widthMm / 2, room.widthMm - widthMm)),

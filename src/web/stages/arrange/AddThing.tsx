@@ -1,3 +1,4 @@
+import { colorOfWords } from '@core/arrange/look/colorOfWords';
 import type { LookThing } from '@core/arrange/look/lookThing';
 import { addedTo } from '@core/arrange/look/startingLook';
 import type { LookPieceRow, LookRow, PieceRow, SpotRow } from '@core/model/rows';
@@ -52,7 +53,11 @@ export function AddThing(props: {
     const name = line.name || words;
     add({
       name: name.charAt(0).toUpperCase() + name.slice(1),
-      drawn: { templateId: line.templateId ?? 'freeBox', measures: line.measures, color: null },
+      drawn: {
+        templateId: line.templateId ?? 'freeBox',
+        measures: line.measures,
+        color: colorOfWords(words, line.materialId),
+      },
     });
     setText('');
   };
