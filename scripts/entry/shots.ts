@@ -1,6 +1,7 @@
 import { mkdirSync } from 'node:fs';
 import { Person } from '../../e2e/lib/browser';
 import { Euporia } from '../../e2e/lib/euporia';
+import { landingPicture } from '../../e2e/lib/picture';
 
 /** Retakes the kept pictures: the demo on its own day, 1280 × 800, phone views 390 × 844. */
 const NOW = '2026-05-28T09:00:00-04:00';
@@ -13,14 +14,11 @@ try {
   const attic = `/p/${projects.find((project) => project.name === 'Attic bedroom')?.id}`;
   const snapshot = (await euporia.json(`/api/projects/${attic.slice(3)}/snapshot`)) as {
     recipes: { id: string; name: string; body: { layers: { id: string }[] } }[];
+    spots: { id: string; name: string }[];
   };
+  const spotId = (name: string) => snapshot.spots.find((spot) => spot.name === name)?.id;
   const recipe = snapshot.recipes.find((entry) => entry.name === 'Oak nightstand in teal')?.id;
   const nook = `/p/${projects.find((project) => project.name === 'Dining nook and pantry')?.id}`;
-  const rows = (await euporia.json(`/api/projects/${nook.slice(3)}/snapshot`)) as {
-    recipes: { id: string; name: string }[];
-  };
-  const jars = rows.recipes.find((entry) => entry.name === 'Jars lettered in two colors')?.id;
-  const linen = '//ul[@aria-label="What is cut from"]//a[contains(., "Natural linen")]';
   const take = async (name: string, path: string, text: string, prepare?: () => Promise<void>) => {
     await person.goto(`${euporia.address}${path}`);
     await person.seeText(text);
@@ -45,15 +43,6 @@ try {
   });
   await take('ledger', `${attic}/hunt/ledger?tab=dates`, 'Return by');
   await take('recipe', `${attic}/makeover/${recipe}`, 'from the material up');
-  await take('lettering', `${nook}/makeover/${jars}`, 'Add a layer on top', async () => {
-    await person.choose('Add a layer', 'Shapes cut from film');
-    await person.press('New words or shape');
-    await person.choose('Typeface', 'Handwritten, bold');
-    await person.fill('Words', 'Lentils');
-    await person.choose('On a label', 'Rounded label');
-    await person.seeText('2 colors, cut apart');
-    await person.driver.sleep(600);
-  });
   await take('board', `${attic}/compare`, 'Which way for each slot?');
   await take('why', `${attic}/compare`, 'Which way for each slot?', async () => {
     await person.press('Hour earns');
@@ -83,6 +72,32 @@ try {
     await person.see('//*[contains(@class,"recharts-bar")]');
     await person.driver.sleep(600);
   });
+  await take('arrange', `${attic}/arrange?spot=${spotId('Landing console')}`, 'How it stands', async () => {
+    await person.click('//*[@data-thing][starts-with(@aria-label, "Round mirror")]');
+    await person.seeText('Center from the floor');
+    await person.driver.sleep(400);
+  });
+  await take('in-the-room', `${attic}/arrange/photo?spot=${spotId('Landing console')}`, 'Take or choose', async () => {
+    await person.give('Add a picture of the spot', await landingPicture('landing.jpg'));
+    await person.press('Put the look into');
+    await person.see('//*[@aria-label="Corner lower left"]');
+    await person.saved();
+    const { looks } = (await euporia.json(`/api/projects/${attic.slice(3)}/snapshot`)) as {
+      looks: { id: string; photo: object | null }[];
+    };
+    const look = looks.find(({ photo }) => photo !== null);
+    // The spot's own frame, where the drawn picture has it.
+    const corners = [
+      { x: 0.2694, y: 0.0583 },
+      { x: 0.7319, y: 0.0667 },
+      { x: 0.7375, y: 0.575 },
+      { x: 0.2625, y: 0.5833 },
+    ];
+    await euporia.act(attic.slice(3), 'editLook', { id: look?.id, values: { photo: { ...look?.photo, corners } } });
+    await person.driver.navigate().refresh();
+    await person.see('//*[@aria-label="Corner lower left"]');
+    await person.driver.sleep(900);
+  });
   await person.size(390, 844);
   await take('tonight-phone', `${attic}/bench`, 'The bench,', async () => {
     await person.notText('Stop looking');
@@ -95,13 +110,8 @@ try {
     await person.see('//*[@role="timer"]');
     await person.driver.sleep(600);
   });
-  await take('cut-phone', `${nook}/makeover/cut`, 'Where each part goes', async () => {
-    await person.click(linen);
-    await person.seeText('Hemmed linen runner');
-    await person.driver.sleep(600);
-  });
-  await take('trip-phone', `${attic}/hunt/trips`, 'Back at', async () => {
-    await person.driver.executeScript('document.querySelector(\'[aria-label="Stops"]\').scrollIntoView()');
+  await take('ladder-phone', `${attic}/arrange/hang?spot=${spotId('Bed wall')}`, 'Before drilling', async () => {
+    await person.driver.executeScript("document.querySelector('ol').scrollIntoView({ block: 'center' })");
     await person.driver.sleep(400);
   });
   await take('card-phone', `${attic}/hunt/card`, 'Where are you', async () => {

@@ -1,0 +1,118 @@
+import { randomUUID } from 'node:crypto';
+import type { WrittenFile } from '@core/formats/project/projectFile';
+import { describe, expect, it } from 'vitest';
+import { newLook, newPlacement } from '../core/arrange/look/newLook';
+import { attic, freshStudio } from './test/studio';
+
+const { studio } = await freshStudio();
+
+/** A look with a bowl on books, as a device sends it: the bowl named before what it stands on. */
+async function arranged() {
+  const { projectId, slotId, spotId } = await attic(studio);
+  const look = newLook(randomUUID(), spotId, 'First look', 0);
+  const drawn = (templateId: string) => ({ templateId, measures: {}, color: null });
+  const books = newPlacement(randomUUID(), look.id, { drawn: drawn('books'), xMm: 100 });
+  const bowl = newPlacement(randomUUID(), look.id, { drawn: drawn('planter'), xMm: 120, footMm: 90, onId: books.id });
+  const added = await studio.command(projectId, 'addLook', { row: look, pieces: [bowl, books] });
+  expect(added.status).toBe(200);
+  return { projectId, slotId, spotId, look, books, bowl };
+}
+
+const placeOf = ({ id, footMm, frontMm, onId, layer }: ReturnType<typeof newPlacement>, xMm: number) => ({
+  id,
+  xMm,
+  footMm,
+  frontMm,
+  onId,
+  layer,
+});
+
+describe('a look on the server', () => {
+  it('is kept with its pieces, whatever order they were sent in', async () => {
+    const { projectId, books, bowl } = await arranged();
+    const { lookPieces } = await studio.rows(projectId);
+    expect(lookPieces.find(({ id }) => id === bowl.id)?.onId).toBe(books.id);
+  });
+
+  it('whose piece four devices move at once has it where one of them put it, whole', async () => {
+    const { projectId, books } = await arranged();
+    const wanted = [200, 300, 400, 500];
+    const answers = await Promise.all(
+      wanted.map((xMm) => studio.command(projectId, 'movePieces', { places: [placeOf(books, xMm)] })),
+    );
+    for (const { status } of answers) expect([200, 409]).toContain(status);
+    const { lookPieces } = await studio.rows(projectId);
+    const moved = lookPieces.find(({ id }) => id === books.id);
+    expect(wanted).toContain(moved?.xMm);
+    expect(moved?.version).toBe(1 + answers.filter(({ status }) => status === 200).length);
+  });
+
+  it('of which one device moves a piece that another has moved since is shown both', async () => {
+    const { projectId, books } = await arranged();
+    const seen = { expect: { [`lookPieces:${books.id}`]: 1 } };
+    expect((await studio.command(projectId, 'movePieces', { places: [placeOf(books, 250)] }, seen)).status).toBe(200);
+    const late = await studio.command(projectId, 'movePieces', { places: [placeOf(books, 700)] }, seen);
+    expect([late.status, late.json.code]).toEqual([409, 'conflict']);
+  });
+
+  it('goes with its spot; one undo brings spot, look and pieces back', async () => {
+    const { projectId, spotId, look } = await arranged();
+    const before = await studio.rows(projectId);
+    const removed = await studio.command(projectId, 'removeSpot', { id: spotId });
+    expect(removed.status).toBe(200);
+    expect((await studio.rows(projectId)).looks).toEqual([]);
+    const undone = await studio.command(projectId, 'undo', { actId: removed.json.actId, reversalIds: [] });
+    expect(undone.status).toBe(200);
+    const after = await studio.rows(projectId);
+    expect(after.looks.map(({ id }) => id)).toEqual([look.id]);
+    expect(after.lookPieces).toHaveLength(before.lookPieces.length);
+  });
+
+  it('travels in the file: a copy has the same arrangement under ids of its own', async () => {
+    const { projectId } = await arranged();
+    const file = (await studio.send('GET', `/api/projects/${projectId}/file`)).json as WrittenFile;
+    const brought = await studio.send('POST', '/api/projects/import', { key: randomUUID(), mode: 'copy', file });
+    expect(brought.status).toBe(200);
+    const copy = await studio.rows(brought.json.projectId);
+    const bowl = copy.lookPieces.find(({ onId }) => onId !== null);
+    expect(copy.lookPieces).toHaveLength(2);
+    expect(copy.lookPieces.some(({ id }) => id === bowl?.onId)).toBe(true);
+    expect(file.lookPieces.some(({ id }) => id === bowl?.id)).toBe(false);
+  });
+
+  it('refuses in words what cannot be: a piece on itself, a fixing that there is not, a place that is none', async () => {
+    const { projectId, books, bowl } = await arranged();
+    const onItself = await studio.command(projectId, 'movePieces', {
+      places: [{ ...placeOf(books, 100), onId: bowl.id }],
+    });
+    expect([onItself.status, JSON.stringify(onItself.json)]).toEqual([
+      422,
+      expect.stringContaining('does not stand on this one'),
+    ]);
+    const edit = (values: object) => studio.command(projectId, 'editLookPieces', { edits: [{ id: books.id, values }] });
+    expect(JSON.stringify((await edit({ heldBy: { fixingId: 'glue', ratedG: null } })).json)).toContain(
+      'one of adhesive1',
+    );
+    expect(JSON.stringify((await edit({ xMm: 'left' })).json)).toContain('a place in mm');
+    const gone = await studio.command(projectId, 'takeAway', { ids: [randomUUID()] });
+    expect(JSON.stringify(gone.json)).toContain('pieces that are still in the look');
+  });
+
+  it('leaves holes in the house, for every project', async () => {
+    const { projectId } = await arranged();
+    const row = {
+      id: randomUUID(),
+      version: 1,
+      place: 'Attic, bed wall',
+      edge: 'the door frame',
+      fromEdgeMm: 76.2,
+      heightMm: 1638.3,
+      what: 'Frame',
+      madeOn: '2026-06-01',
+      filled: false,
+    };
+    expect((await studio.command(projectId, 'recordHoles', { rows: [row] })).status).toBe(200);
+    const { projectId: another } = await attic(studio);
+    expect((await studio.rows(another)).holes.map(({ id }) => id)).toContain(row.id);
+  });
+});
