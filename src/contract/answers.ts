@@ -97,6 +97,27 @@ export const projectSummary = z.object({
   owned: z
     .object({ filled: z.number(), fromHouse: z.number(), value: z.number(), fromHouseValue: z.number() })
     .default({ filled: 0, fromHouse: 0, value: 0, fromHouseValue: 0 }),
+  /** The first spot in small; null where nothing is called for yet. */
+  firstSpot: z
+    .object({
+      spot: z.string(),
+      widthMm: z.number(),
+      highMm: z.number(),
+      isAbove: z.boolean(),
+      things: z.array(
+        z.object({
+          templateId: z.string().nullable(),
+          measures: z.record(z.string(), z.number()),
+          xMm: z.number(),
+          upMm: z.number(),
+          widthMm: z.number(),
+          highMm: z.number(),
+          colors: z.record(z.string(), z.string()),
+        }),
+      ),
+    })
+    .nullable()
+    .default(null),
 });
 
 export type ProjectSummary = z.infer<typeof projectSummary>;

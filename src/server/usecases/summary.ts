@@ -1,4 +1,5 @@
 import type { ProjectSummary } from '@contract/answers';
+import { lookSummary } from '@core/arrange/look/lookSummary';
 import type { Memo } from '@core/kernel/memo';
 import type { ProjectRows } from '@core/model/rows';
 import { Plan } from '@core/plan/computePlan';
@@ -38,6 +39,13 @@ export function summaryOf(
       value: share.value,
       fromHouseValue: share.fromHouseValue,
     },
+    firstSpot: firstSpotOf(plan),
     slots: { all: plan.slots.length, settled: plan.slots.filter((slot) => slot.open === 0).length },
   };
+}
+
+/** The first spot in small, in the form that is kept. */
+function firstSpotOf(plan: Plan): ProjectSummary['firstSpot'] {
+  const found = lookSummary(plan);
+  return found && { ...found, things: found.things.map((thing) => ({ ...thing, colors: { ...thing.colors } })) };
 }

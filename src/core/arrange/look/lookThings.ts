@@ -207,11 +207,18 @@ export function lookThing(plan: Plan, spot: SpotRow, placement: LookPieceRow): L
   };
 }
 
-/** The pieces of a look, those behind first. */
-export function lookThings(plan: Plan, look: LookRow): LookThing[] {
+/**
+ * The pieces of a look, those behind first.
+ * @param pieces its rows; those that are stored where nothing is said
+ */
+export function lookThings(
+  plan: Plan,
+  look: LookRow,
+  pieces: readonly LookPieceRow[] = plan.rows.lookPieces,
+): LookThing[] {
   const spot = plan.rows.spots.find(({ id }) => id === look.spotId);
   if (!spot) return [];
-  return plan.rows.lookPieces
+  return pieces
     .filter(({ lookId }) => lookId === look.id)
     .sort((a, b) => a.layer - b.layer || (a.id < b.id ? -1 : 1))
     .map((placement) => lookThing(plan, spot, placement));

@@ -12,6 +12,7 @@ import shell from '../../app/shell.module.css';
 import { dateWords } from '../../app/words';
 import { Empty, LinkButton } from '../../ui/basics';
 import { Cards } from '../../ui/layout';
+import { SpotThumbnail } from '../../ui/SpotThumbnail';
 import styles from './projects.module.css';
 import { Studios } from './Studios';
 
@@ -137,6 +138,7 @@ function ProjectCard(props: { project: Entry }) {
   const part = (minor: number) => `${Math.max(0, Math.min(100, (100 * minor) / Math.max(1, budget)))}%`;
   return (
     <Link className={styles.card} to={`/p/${project.id}`}>
+      {summary.firstSpot && <SpotThumbnail spot={summary.firstSpot} />}
       <h2>{project.name}</h2>
       <span className="muted">
         {[project.room, project.revealDate ? `reveal ${dateWords(project.revealDate)}` : '']

@@ -4,13 +4,28 @@ import { hexFromLab, type Lab } from '@core/color/lab';
 import { formatLength } from '@core/kernel/formatLength';
 import type { UnitSystem } from '@core/kernel/units';
 import type { SlotBox } from '@core/model/rows';
-import type { KeyboardEvent, PointerEvent } from 'react';
+import { pieceKindOf } from '@core/sourcing/pieceKindOf';
+import type { Drawing } from '@core/surface/drawing';
+import { completeMeasures } from '@core/surface/furnitureTemplate';
+import { furnitureTemplates } from '@core/surface/templates';
+import { aboveView, frontView } from '@core/surface/views';
+import { type KeyboardEvent, type PointerEvent, useMemo } from 'react';
+import { DrawnShapes } from '../../ui/DrawnShapes';
 import styles from './sketch.module.css';
 
 /** Text cut to so many letters, with an ellipsis where it is cut. */
 function fitted(text: string, letters: number): string {
   const most = Math.max(3, Math.floor(letters));
   return text.length <= most ? text : `${text.slice(0, most - 1).trimEnd()}…`;
+}
+
+/** What a slot is called, drawn as a thing of that kind usually looks; null where its name says no kind. */
+function ghostOf(name: string, isPlan: boolean): Drawing | null {
+  const template = furnitureTemplates.find(pieceKindOf(name)?.templateId ?? '');
+  // A plain box says no more than the slot's own.
+  if (!template || template.id === 'freeBox') return null;
+  const measures = completeMeasures(template, {});
+  return isPlan ? aboveView(template, measures) : frontView(template, measures);
 }
 
 /** One slot in the sketch: its numbered box, its repeats, and the corner to size it by while it is selected. */
@@ -33,6 +48,7 @@ export function SlotBoxDrawing(props: {
   const { entry, room, unit, units, color: lab, selected } = props;
   const { slot, box } = entry;
   const size = `${formatLength(box.widthMm, units)} wide, ${formatLength(box.heightMm, units)} ${props.isPlan ? 'deep' : 'tall'}`;
+  const ghost = useMemo(() => ghostOf(slot.name, props.isPlan), [slot.name, props.isPlan]);
   const r = 11 * unit;
   const top = (of: SlotBox) => room.heightMm - of.yMm - of.heightMm;
   return (
@@ -69,6 +85,18 @@ export function SlotBoxDrawing(props: {
         strokeDasharray={entry.placed ? undefined : `${5 * unit} ${4 * unit}`}
         style={lab ? { fill: hexFromLab(lab), fillOpacity: 0.35 } : undefined}
       />
+      {ghost && (
+        <g
+          className={styles.ghost}
+          transform={`translate(${box.xMm} ${top(box)}) scale(${box.widthMm / ghost.widthMm} ${box.heightMm / ghost.heightMm})`}
+        >
+          <DrawnShapes
+            shapes={ghost.shapes}
+            colorOf={() => lab ?? null}
+            stroke={(unit * 0.7) / Math.sqrt((box.widthMm / ghost.widthMm) * (box.heightMm / ghost.heightMm))}
+          />
+        </g>
+      )}
       <g className={styles.drawn}>
         <circle
           cx={box.xMm + r + 3 * unit}
