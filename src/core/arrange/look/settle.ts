@@ -127,6 +127,23 @@ export interface Settled extends Snapped {
 const within = (start: number, size: number, whole: number) =>
   size >= whole ? (whole - size) / 2 : Math.min(Math.max(0, start), whole - size);
 
+/** A thing's left edge where it snaps along the spot, held within it; the line that it met, if it stayed on it. */
+function snappedAlong(
+  wantedMm: number,
+  { size }: LookThing,
+  others: readonly LookThing[],
+  room: LookRoom,
+  reachMm: number,
+): { xMm: number; at: number | null } {
+  const lines = linesAlong(
+    others.map(({ box }) => [box.leftMm, box.rightMm] as const),
+    room.widthMm,
+  );
+  const { shift, at } = nearest(wantedMm, size.widthMm, lines, reachMm);
+  const xMm = within(wantedMm + shift, size.widthMm, room.widthMm);
+  return { xMm, at: Math.abs(xMm - wantedMm - shift) > 1e-6 ? null : at };
+}
+
 /**
  * A thing that is dragged over the front of a spot: it stays within it, snaps to edges and middles, and what does not
  * hang falls onto what is below.
@@ -141,23 +158,13 @@ export function settledInFront(
   reachMm: number,
   heights: readonly number[] = [],
 ): Settled {
-  const { widthMm, heightMm } = thing.size;
-  const boxes = others.map(({ box }) => box);
-  const x = nearest(
-    wanted.xMm,
-    widthMm,
-    linesAlong(
-      boxes.map(({ leftMm, rightMm }) => [leftMm, rightMm] as const),
-      room.widthMm,
-    ),
-    reachMm,
-  );
-  const xMm = within(wanted.xMm + x.shift, widthMm, room.widthMm);
-  const isOff = Math.abs(xMm - wanted.xMm - x.shift) > 1e-6;
+  const { heightMm } = thing.size;
+  const x = snappedAlong(wanted.xMm, thing, others, room, reachMm);
+  const { xMm } = x;
   if (restsOn(thing)) {
     const at = boxAt({ ...thing.placement, xMm, footMm: wanted.footMm }, thing.size);
     const rest = fallen(thing, at, others, reachMm);
-    return { place: { ...placeOf(thing), xMm, ...rest }, atX: isOff ? null : x.at, atY: null };
+    return { place: { ...placeOf(thing), xMm, ...rest }, atX: x.at, atY: null };
   }
   const hung = others.filter((other) => !restsOn(other)).map(({ box }) => [box.footMm, box.topMm] as const);
   const y = nearest(
@@ -169,7 +176,7 @@ export function settledInFront(
   const footMm = within(wanted.footMm + y.shift, heightMm, room.heightMm);
   return {
     place: { ...placeOf(thing), xMm, footMm, onId: null },
-    atX: isOff ? null : x.at,
+    atX: x.at,
     atY: Math.abs(footMm - wanted.footMm - y.shift) > 1e-6 ? null : y.at,
   };
 }
@@ -182,17 +189,8 @@ export function settledAbove(
   room: LookRoom,
   reachMm: number,
 ): Settled {
-  const { widthMm, depthMm } = thing.size;
+  const { depthMm } = thing.size;
   const boxes = others.map(({ box }) => box);
-  const x = nearest(
-    wanted.xMm,
-    widthMm,
-    linesAlong(
-      boxes.map(({ leftMm, rightMm }) => [leftMm, rightMm] as const),
-      room.widthMm,
-    ),
-    reachMm,
-  );
   const y = nearest(
     wanted.frontMm,
     depthMm,
@@ -202,7 +200,8 @@ export function settledAbove(
     ),
     reachMm,
   );
-  const xMm = within(wanted.xMm + x.shift, widthMm, room.widthMm);
+  const x = snappedAlong(wanted.xMm, thing, others, room, reachMm);
+  const { xMm } = x;
   const frontMm = within(wanted.frontMm + y.shift, depthMm, room.depthMm);
   const at = boxAt({ ...thing.placement, xMm, frontMm }, thing.size);
   const below = others

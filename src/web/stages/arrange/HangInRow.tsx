@@ -11,6 +11,7 @@ import { useState } from 'react';
 import { useCommands, useLocale } from '../../app/projectStore';
 import { Choice, LengthField } from '../../ui/fields';
 import styles from './hang.module.css';
+import layout from './side.module.css';
 
 /** Things hung in a row: which, with which gaps, at which height. */
 export function HangInRow(props: { sheet: LadderSheet; spot: SpotRow }) {
@@ -35,7 +36,7 @@ export function HangInRow(props: { sheet: LadderSheet; spot: SpotRow }) {
   const row = chosen.length < 2 ? null : hangInRow(chosen, lookRoom(spot), wanted, at);
   const isOff = row?.fits === true && row.places.some(({ footMm }) => footMm < 0);
   return (
-    <section className={styles.panel} aria-label="Hang in a row">
+    <section className={layout.panel} aria-label="Hang in a row">
       <h3>Hang in a row</h3>
       <ul className={styles.picks}>
         {sheet.things.map(({ thing, number }) => (
@@ -79,12 +80,12 @@ export function HangInRow(props: { sheet: LadderSheet; spot: SpotRow }) {
       />
       {height === 'over' && <LengthField label="Over it" value={overMm} units={units} onCommit={setOverMm} />}
       {row && !row.fits && (
-        <p role="alert" className={styles.danger}>
+        <p role="alert" className={layout.danger}>
           The row is {formatLength(row.missingMm, units)} too wide: a smaller gap, or one thing fewer.
         </p>
       )}
       {isOff && (
-        <p role="alert" className={styles.danger}>
+        <p role="alert" className={layout.danger}>
           At this height something would hang below {spot.name}.
         </p>
       )}

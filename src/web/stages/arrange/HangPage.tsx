@@ -13,6 +13,7 @@ import styles from './hang.module.css';
 import { LadderCard } from './LadderCard';
 import { LadderFiles } from './LadderFiles';
 import { NailPlan } from './NailPlan';
+import layout from './side.module.css';
 import { WallFacts } from './WallFacts';
 
 /** The sheet for the ladder: where each nail goes, from the floor and from a named edge, and what holds it. */
@@ -45,7 +46,7 @@ export function HangPage() {
     );
   return (
     <main className={shell.page}>
-      <div className={styles.head}>
+      <div className={layout.head}>
         <h1>For the ladder</h1>
         <p>
           {spot.name}, “{look.name}”: {sheet.things.length === 1 ? 'one thing' : `${sheet.things.length} things`},{' '}
@@ -57,7 +58,7 @@ export function HangPage() {
         </p>
         <Segmented
           aria-label="Measured from"
-          className={styles.noPrint ?? ''}
+          className={layout.noPrint ?? ''}
           value={side}
           options={[
             { value: 'left', label: 'from the left' },
@@ -65,12 +66,12 @@ export function HangPage() {
           ]}
           onChange={setSide}
         />
-        <Link to={back} className={styles.noPrint}>
+        <Link to={back} className={layout.noPrint}>
           Back to the look
         </Link>
       </div>
-      <div className={styles.work}>
-        <div className={styles.main}>
+      <div className={layout.work}>
+        <div className={layout.main}>
           <NailPlan spot={spot} sheet={sheet} />
           <p className={styles.caution}>
             Before drilling look for cables and pipes: they run straight above, below and beside sockets, switches and
@@ -82,7 +83,7 @@ export function HangPage() {
             ))}
           </ol>
         </div>
-        <aside className={`${styles.aside} ${styles.noPrint}`} aria-label="Hanging">
+        <aside className={`${layout.aside} ${layout.noPrint}`} aria-label="Hanging">
           <HangInRow sheet={sheet} spot={spot} />
           <WallFacts spot={spot} />
           <LadderFiles sheet={sheet} spot={spot} look={look} />

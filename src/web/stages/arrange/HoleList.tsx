@@ -3,6 +3,7 @@ import { Button } from 'antd';
 import { useCommands, useLocale, useRows } from '../../app/projectStore';
 import styles from './hang.module.css';
 import { tapeWords } from './nailWords';
+import layout from './side.module.css';
 
 /** Holes that are in walls already, those of this spot first. */
 export function HoleList(props: { spot: SpotRow }) {
@@ -17,7 +18,7 @@ export function HoleList(props: { spot: SpotRow }) {
       ? `${tapeWords(fromEdgeMm, units)} right of ${edge}`
       : `${tapeWords(-fromEdgeMm, units)} left of ${edge}`;
   return (
-    <section className={styles.panel} aria-label="Holes that are there">
+    <section className={layout.panel} aria-label="Holes that are there">
       <h3>Holes that are there</h3>
       <ul className={styles.holes}>
         {holes.slice(0, 60).map((hole) => (

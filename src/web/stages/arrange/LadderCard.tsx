@@ -12,6 +12,7 @@ import { Choice, LengthField, QuantityField } from '../../ui/fields';
 import { SideBySide } from '../../ui/layout';
 import styles from './hang.module.css';
 import { edgeWords, studWords, tapeWords } from './nailWords';
+import layout from './side.module.css';
 
 const hangerNames: Readonly<Record<HangerKind, string>> = {
   wire: 'a wire',
@@ -71,7 +72,7 @@ export function LadderCard(props: { entry: LadderThing; sheet: LadderSheet; spot
         {thing.weightG === null ? '; not weighed yet' : ` of ${formatWeight(thing.weightG, units)}`}
         {thing.weightG !== null && !isHeld ? ': not enough' : ''}
       </p>
-      <details className={styles.noPrint}>
+      <details className={layout.noPrint}>
         <summary>What it hangs by</summary>
         <SideBySide across={3}>
           <Choice

@@ -11,6 +11,7 @@ import { useState } from 'react';
 import { useCommands, useLocale, usePlan, useRows } from '../../app/projectStore';
 import { fileName, saveBlob, saveFile } from '../../app/saveFile';
 import styles from './hang.module.css';
+import layout from './side.module.css';
 
 /** The sheet on paper, paper templates at true size, and the holes kept for the next project. */
 export function LadderFiles(props: { sheet: LadderSheet; spot: SpotRow; look: LookRow }) {
@@ -54,7 +55,7 @@ export function LadderFiles(props: { sheet: LadderSheet; spot: SpotRow; look: Lo
       ),
     });
   return (
-    <section className={styles.panel} aria-label="On paper">
+    <section className={layout.panel} aria-label="On paper">
       <h3>On paper</h3>
       <div className={styles.buttons}>
         <Button onClick={() => window.print()}>Print this sheet</Button>
@@ -62,7 +63,7 @@ export function LadderFiles(props: { sheet: LadderSheet; spot: SpotRow; look: Lo
         <Button onClick={saveSvgs}>Templates as SVG</Button>
       </div>
       {problem && (
-        <p role="alert" className={styles.danger}>
+        <p role="alert" className={layout.danger}>
           {problem}
         </p>
       )}

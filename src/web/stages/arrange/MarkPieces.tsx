@@ -8,6 +8,7 @@ import { useRows } from '../../app/projectStore';
 import { Swatch } from '../../ui/basics';
 import { Choice } from '../../ui/fields';
 import styles from './photo.module.css';
+import layout from './side.module.css';
 
 /** Colors that something in the picture can have: those of the palette, and those that the look's pieces will have. */
 function useColors(things: readonly LookThing[]): { key: string; name: string; lab: Lab }[] {
@@ -34,7 +35,7 @@ export function MarkPieces(props: {
   const [key, setKey] = useState('');
   const color = colors.find((entry) => entry.key === key) ?? colors[0];
   return (
-    <section className={styles.panel} aria-label="Recolor in the picture">
+    <section className={layout.panel} aria-label="Recolor in the picture">
       <h3>Recolor what stands there</h3>
       {plane.recolored.map(({ lab, points: marked }, n) => (
         <p key={n} className={styles.marked}>

@@ -14,6 +14,7 @@ import { PhotoQueueDrop } from '../../ui/PhotoDrop';
 import { photoAddress } from '../../ui/photoAddress';
 import { PhotoWork } from './PhotoWork';
 import styles from './photo.module.css';
+import layout from './side.module.css';
 
 /** Where a rectangle is guessed before anybody has tapped its corners. */
 const GUESS = [
@@ -55,7 +56,7 @@ export function PhotoPage() {
   const back = `../arrange?${new URLSearchParams({ spot: spot.id, look: look.id })}`;
   return (
     <main className={shell.page}>
-      <div className={styles.head}>
+      <div className={layout.head}>
         <h1>In the room</h1>
         <p>
           {spot.name}, “{look.name}”. The picture stays on this machine and its server.

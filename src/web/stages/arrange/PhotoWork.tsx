@@ -18,6 +18,7 @@ import { photoAddress } from '../../ui/photoAddress';
 import { MarkPieces } from './MarkPieces';
 import styles from './photo.module.css';
 import { photoWorker } from './photoWorker';
+import layout from './side.module.css';
 import { useRecolored } from './useRecolored';
 
 const cornerNames = ['upper left', 'upper right', 'lower right', 'lower left'] as const;
@@ -98,8 +99,8 @@ export function PhotoWork(props: {
   };
   const edge = Math.max(widthPx, heightPx) / 700;
   return (
-    <div className={styles.work}>
-      <div className={styles.main}>
+    <div className={layout.work}>
+      <div className={layout.main}>
         {/* biome-ignore lint/a11y/useSemanticElements: a fieldset cannot be drawn in */}
         <svg
           ref={svg}
@@ -213,8 +214,8 @@ export function PhotoWork(props: {
           <span>Planned</span>
         </div>
       </div>
-      <aside className={styles.aside} aria-label="The wall in the picture">
-        <section className={styles.panel}>
+      <aside className={layout.aside} aria-label="The wall in the picture">
+        <section className={layout.panel}>
           <h3>Four corners of something you know</h3>
           <p className="small">
             Drag them onto a rectangle on the wall: the spot’s own frame, a door, a picture. Then say how large it is
@@ -255,7 +256,7 @@ export function PhotoWork(props: {
             It is the spot’s own frame
           </Button>
           {map === null ? (
-            <p role="alert" className={styles.danger}>
+            <p role="alert" className={layout.danger}>
               Three of the corners lie in a line: drag them apart.
             </p>
           ) : (
@@ -276,7 +277,7 @@ export function PhotoWork(props: {
             setPoints(null);
           }}
         />
-        <section className={styles.panel}>
+        <section className={layout.panel}>
           <Button type="primary" loading={isSaving} onClick={() => void save()}>
             Save the picture (PNG, full size)
           </Button>{' '}
@@ -284,7 +285,7 @@ export function PhotoWork(props: {
             Another picture
           </Button>
           {problem && (
-            <p role="alert" className={styles.danger}>
+            <p role="alert" className={layout.danger}>
               {problem}
             </p>
           )}

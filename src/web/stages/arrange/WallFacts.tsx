@@ -4,7 +4,7 @@ import type { SpotWall } from '@core/model/values/wall';
 import { Checkbox } from 'antd';
 import { useCommands, useLocale } from '../../app/projectStore';
 import { Choice, DateField, LengthField, TextField } from '../../ui/fields';
-import styles from './hang.module.css';
+import layout from './side.module.css';
 
 const unknownWall: SpotWall = {
   kind: 'unknown',
@@ -29,7 +29,7 @@ export function WallFacts(props: { spot: SpotRow }) {
   const wall = spot.wall ?? unknownWall;
   const set = (change: Partial<SpotWall>) => run('editSpot', { id: spot.id, values: { wall: { ...wall, ...change } } });
   return (
-    <details className={styles.panel} open={spot.wall === null}>
+    <details className={layout.panel} open={spot.wall === null}>
       <summary>The wall</summary>
       <TextField label="Its left end is" value={wall.leftEdge} most={60} onCommit={(leftEdge) => set({ leftEdge })} />
       <TextField
