@@ -13,7 +13,7 @@ export function ActToast(props: { queue: Pick<CommandQueue, 'lastAct' | 'undo' |
   if (!shown) return null;
   return (
     <div className={`${styles.toast} ${styles.inTape}`} role="status">
-      <span>{shown.title}</span>
+      <span title={shown.title}>{shown.title}</span>
       <Button size="small" ghost onClick={shown.taken ? bringBack : undo}>
         {shown.taken ? 'Bring it back' : 'Take it back'}
       </Button>
