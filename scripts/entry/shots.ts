@@ -86,14 +86,17 @@ try {
       looks: { id: string; photo: object | null }[];
     };
     const look = looks.find(({ photo }) => photo !== null);
-    // The spot's own frame, where the drawn picture has it.
+    // As wide as the console and 36 in high, where the drawn picture has it.
     const corners = [
       { x: 0.2694, y: 0.0583 },
       { x: 0.7319, y: 0.0667 },
       { x: 0.7375, y: 0.575 },
       { x: 0.2625, y: 0.5833 },
     ];
-    await euporia.act(attic.slice(3), 'editLook', { id: look?.id, values: { photo: { ...look?.photo, corners } } });
+    await euporia.act(attic.slice(3), 'editLook', {
+      id: look?.id,
+      values: { photo: { ...look?.photo, corners, heightMm: 914.4 } },
+    });
     await person.driver.navigate().refresh();
     await person.see('//*[@aria-label="Corner lower left"]');
     await person.driver.sleep(900);

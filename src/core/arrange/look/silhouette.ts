@@ -1,4 +1,3 @@
-import { completeMeasures } from '../../surface/furnitureTemplate';
 import {
   doubleArea,
   type Outline,
@@ -42,7 +41,7 @@ function unitFront({ template, measures }: LookThing): UnitFront {
   const key = `${template.id} ${JSON.stringify(measures)}`;
   const before = known.get(key);
   if (before) return before;
-  const { widthMm, heightMm, shapes } = frontView(template, completeMeasures(template, measures));
+  const { widthMm, heightMm, shapes } = frontView(template, measures);
   const rings = shapes.flatMap((shape) =>
     shape.kind === 'line'
       ? []
