@@ -20,6 +20,8 @@ export interface LookThing {
   id: string;
   placement: LookPieceRow;
   name: string;
+  /** What the piece itself is called, however the look calls it: cautions go by this. */
+  ownName: string;
   /** The slot that it fills; null for what no slot asks for. */
   slot: SlotRow | null;
   /** The way that fills its slot; null while nothing does. */
@@ -46,6 +48,10 @@ export interface LookThing {
   kinds: ReadonlySet<ThingKind>;
   box: ThingBox;
 }
+
+/** Whether a thing is only described in its look: no piece, no way and no offer stands behind it. */
+export const isDescribed = ({ model, piece }: Pick<LookThing, 'model' | 'piece'>): boolean =>
+  model === null && piece === null;
 
 /** Where a thing of some size is. */
 export function boxAt(place: Pick<LookPieceRow, 'xMm' | 'footMm' | 'frontMm'>, size: Size): ThingBox {

@@ -186,7 +186,9 @@ export function lookThing(plan: Plan, spot: SpotRow, placement: LookPieceRow): L
   const own = of.template && hasSize ? sizeOf(of.template, of.measures) : slotSize(spot, slot);
   const size = placement.size ?? standing(own, placement, of.template?.plan === 'flat');
   const name = placement.name || of.name;
-  const kinds = thingKindsOf(`${name} ${slot?.name ?? ''}`, of.template?.id ?? null);
+  // A name given in the look does not make another thing of a piece that is known.
+  const ownName = model || housePiece ? of.name : name;
+  const kinds = thingKindsOf(`${ownName} ${slot?.name ?? ''}`, of.template?.id ?? null);
   const asMirror = kinds.has('mirror') && of.template?.id === 'pictureFrame';
   return {
     id: placement.id,
@@ -200,6 +202,7 @@ export function lookThing(plan: Plan, spot: SpotRow, placement: LookPieceRow): L
       ? { measures: { ...(asMirror ? mirrorInFrame(of.measures) : of).measures, round: 1 } }
       : {}),
     name,
+    ownName,
     weightG: placement.weightG ?? of.weightG,
     size,
     kinds,

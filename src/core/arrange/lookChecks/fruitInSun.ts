@@ -1,4 +1,5 @@
 import { commonPractice } from '../../kernel/source';
+import { isDescribed } from '../look/lookThing';
 import { awayFix, editFix, type LookSaid, lookAgain, lookCheck } from './lookCheck';
 
 /** Fruit that ripens and spoils in a day or two where the sun falls on it. */
@@ -24,9 +25,13 @@ export const fruitInSun = lookCheck({
                 say('told'),
                 [thing.id],
                 [
-                  editFix(say('faux'), thing.id, {
-                    name: `Faux ${thing.name.charAt(0).toLowerCase()}${thing.name.slice(1)}`,
-                  }),
+                  ...(isDescribed(thing)
+                    ? [
+                        editFix(say('faux'), thing.id, {
+                          name: `Faux ${thing.name.charAt(0).toLowerCase()}${thing.name.slice(1)}`,
+                        }),
+                      ]
+                    : []),
                   awayFix(say('takeAway'), thing.id),
                 ],
               ),

@@ -1,9 +1,10 @@
 import { uuid } from '@core/fixtures/following';
 import { afterFix, lookRows, thing, thingsOf, verdictsOf } from '@core/fixtures/lookRows';
-import { slot } from '@core/fixtures/projectRows';
+import { fill, find, option, slot } from '@core/fixtures/projectRows';
 import type { SentenceLocale } from '@core/kernel/finding';
 import { MM_PER_INCH } from '@core/kernel/units';
 import type { LookPieceRow, ProjectRows, SpotFeature } from '@core/model/rows';
+import { newPiece } from '@core/sourcing/newPiece';
 import { describe, expect, it } from 'vitest';
 import { lookChecks } from '.';
 import { isOpen, type LookVerdict } from './checkLook';
@@ -391,6 +392,12 @@ const scenes: readonly [checkId: string, what: string, rows: ProjectRows][] = [
   ],
 ];
 
+const houseLily = newPiece(uuid(340), 'Easter lilies in a pot, 20 in', {
+  units: 'us',
+  currency: 'USD',
+  today: '2026-06-01',
+});
+
 const named = (rows: ProjectRows, checkId: string): LookVerdict[] =>
   verdictsOf(rows).filter((verdict) => verdict.check.id === checkId && isOpen(verdict));
 
@@ -472,6 +479,58 @@ describe('a rule that is set aside', () => {
       const aside = { ...scene, looks: [{ ...look, setAside: [{ checkId, reason: 'never mind' }] }] };
       expect(named(aside, checkId).length).toBe(named(scene, checkId).length);
     }
+  });
+});
+
+describe('a caution about a piece that is known', () => {
+  const candle = find(uuid(310), 500, {
+    name: 'Pillar candle',
+    templateId: 'candle',
+    measures: { widthMm: 75, heightMm: 150 },
+  });
+  const rows = lookRows(
+    console48,
+    [
+      { id: uuid(1), slotId: uuid(300), nth: 0, xMm: 500 },
+      thing('Dried stems', 'foliage', [200, 500, 200], [620], { id: uuid(2) }),
+    ],
+    {
+      slots: [slot(uuid(300), { name: 'Something low' })],
+      rows: {
+        finds: [candle],
+        options: [
+          option(uuid(320), uuid(300), 'asFound', { parts: [{ findId: uuid(310), offerId: null, pieces: 1 }] }),
+        ],
+        fills: [{ ...fill(uuid(300), uuid(320)), id: uuid(330) }],
+      },
+    },
+  );
+
+  it('is not talked round by another name in the look', () => {
+    expect(named(rows, 'openFlame')).toHaveLength(1);
+    const renamed = {
+      ...rows,
+      lookPieces: rows.lookPieces.map((piece) =>
+        piece.id === uuid(1) ? { ...piece, name: 'Flameless candle' } : piece,
+      ),
+    };
+    expect(named(renamed, 'openFlame')).toHaveLength(1);
+  });
+
+  it('offers no name as a way out, only what changes what stands there', () => {
+    const [verdict] = named(rows, 'openFlame');
+    for (const fix of verdict?.fixes ?? []) expect(JSON.stringify(fix.act)).not.toContain('"name"');
+    expect(verdict?.fixes.length).toBeGreaterThan(0);
+  });
+
+  it('holds for plants in the same way', () => {
+    const lily = lookRows(console48, [{ id: uuid(1), pieceId: uuid(340), xMm: 500, name: 'Faux lilies' }], {
+      household: { pets: ['cat'] },
+      rows: { pieces: [houseLily] },
+    });
+    const [verdict] = named(lily, 'plantHarm');
+    expect(verdict?.state).toBe('stop');
+    for (const fix of verdict?.fixes ?? []) expect(JSON.stringify(fix.act)).not.toContain('"name"');
   });
 });
 

@@ -1,5 +1,5 @@
 import { formatLength } from '../../kernel/formatLength';
-import type { LookThing } from '../look/lookThing';
+import { isDescribed, type LookThing } from '../look/lookThing';
 import { burnsEasily } from '../look/thingKinds';
 import {
   awayFix,
@@ -58,6 +58,7 @@ export const openFlame = lookCheck({
       `${formatLength(f.apartMm, units)} apart; ${formatLength(f.clearMm, units)} keeps one from melting the other.`,
     move: (f: { byMm: number; candle: string }, { units }) => `Move ${f.candle} ${formatLength(f.byMm, units)}`,
     flameless: () => 'Use a flameless one',
+    swap: (f: { way: string }) => `${f.way} instead`,
     takeAway: (f: { thing: string }) => `Take ${f.thing} away`,
   },
   check: (facts, say) => {
@@ -78,9 +79,19 @@ export const openFlame = lookCheck({
                   moved(facts, candle, { xMm }),
                 ),
               ]),
-          editFix(say('flameless'), candle.id, {
-            name: `Flameless ${candle.name.charAt(0).toLowerCase()}${candle.name.slice(1)}`,
-          }),
+          ...(isDescribed(candle)
+            ? [
+                editFix(say('flameless'), candle.id, {
+                  name: `Flameless ${candle.name.charAt(0).toLowerCase()}${candle.name.slice(1)}`,
+                }),
+              ]
+            : []),
+          // Another way for its slot that has no flame.
+          ...facts
+            .otherWays(candle)
+            .filter((way) => !isFlame(way))
+            .slice(0, 1)
+            .map((way) => editFix(say('swap', { way: way.name }), candle.id, { optionId: way.placement.optionId })),
           awayFix(say('takeAway', { thing: candle.name }), candle.id),
         ];
         return [

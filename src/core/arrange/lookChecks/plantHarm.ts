@@ -1,4 +1,5 @@
 import { formatLength } from '../../kernel/formatLength';
+import { isDescribed } from '../look/lookThing';
 import { awayFix, editFix, type LookSaid, lookAgain, lookCheck } from './lookCheck';
 import { inches } from './where';
 
@@ -33,8 +34,8 @@ export const plantHarm = lookCheck({
     const isInfant = youngestChildYears !== null && youngestChildYears < INFANT_YEARS;
     if (pets.length === 0 && !isInfant) return [];
     return facts.things.flatMap((thing): LookSaid[] => {
-      const words = `${thing.name} ${thing.model?.finds[0]?.name ?? ''}`;
-      if (notReal.test(thing.name)) return [];
+      const words = thing.ownName;
+      if (notReal.test(words)) return [];
       const isDeadly = kills.test(words);
       const isLow = thing.box.footMm + facts.baseMm < REACH_MM || pets.includes('cat') || pets.includes('bird');
       if (!isDeadly && !(sickens.test(words) && isLow)) return [];
@@ -44,9 +45,13 @@ export const plantHarm = lookCheck({
           isDeadly ? say('killsTold') : say('sickensTold', { reachMm: REACH_MM }),
           [thing.id],
           [
-            editFix(say('faux'), thing.id, {
-              name: `Faux ${thing.name.charAt(0).toLowerCase()}${thing.name.slice(1)}`,
-            }),
+            ...(isDescribed(thing)
+              ? [
+                  editFix(say('faux'), thing.id, {
+                    name: `Faux ${thing.name.charAt(0).toLowerCase()}${thing.name.slice(1)}`,
+                  }),
+                ]
+              : []),
             awayFix(say('takeAway'), thing.id),
           ],
           isDeadly ? 'stop' : 'lookAgain',

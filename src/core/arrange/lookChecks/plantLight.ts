@@ -1,4 +1,5 @@
 import { commonPractice } from '../../kernel/source';
+import { isDescribed } from '../look/lookThing';
 import { awayFix, editFix, type LookSaid, lookAgain, lookCheck } from './lookCheck';
 
 /** What grows in a dim place will not last; leaves scorch in the sun behind glass. */
@@ -34,9 +35,13 @@ export const plantLight = lookCheck({
             say(isDim ? 'dimTold' : 'sunnyTold'),
             [thing.id],
             [
-              editFix(say('faux'), thing.id, {
-                name: `Faux ${thing.name.charAt(0).toLowerCase()}${thing.name.slice(1)}`,
-              }),
+              ...(isDescribed(thing)
+                ? [
+                    editFix(say('faux'), thing.id, {
+                      name: `Faux ${thing.name.charAt(0).toLowerCase()}${thing.name.slice(1)}`,
+                    }),
+                  ]
+                : []),
               awayFix(say('takeAway'), thing.id),
             ],
           ),
