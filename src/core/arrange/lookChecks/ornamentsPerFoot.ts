@@ -6,6 +6,7 @@ import { inches } from './where';
 const LEAST = 8;
 const USUAL = 12;
 const MOST = 20;
+const HAIR = 1e-6;
 
 /** How many ornaments a tree carries against its height. */
 export const ornamentsPerFoot = lookCheck({
@@ -33,12 +34,13 @@ export const ornamentsPerFoot = lookCheck({
         const count = slots.reduce((sum, { quantity }) => sum + quantity, 0);
         const usual = Math.round(feet * USUAL);
         const text = say('told', { count, feet: feet.toFixed(1), usual });
-        if (count >= feet * LEAST && count <= feet * MOST)
-          return [holding(say('holds', { thing: tree.name }), text, [tree.id])];
+        // A tree of just 7 ft in mm is a hair more.
+        const [least, most] = [feet * LEAST - HAIR, feet * MOST + HAIR];
+        if (count >= least && count <= most) return [holding(say('holds', { thing: tree.name }), text, [tree.id])];
         const quantity = Math.max(1, slot.quantity + usual - count);
         return [
           lookAgain(
-            say(count < feet * LEAST ? 'few' : 'many', { thing: tree.name }),
+            say(count < least ? 'few' : 'many', { thing: tree.name }),
             text,
             [tree.id],
             [
