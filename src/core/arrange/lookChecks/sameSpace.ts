@@ -16,11 +16,9 @@ const mayShare = (a: LookThing, b: LookThing): boolean => {
   return soft(a) || soft(b) || a.placement.stance === 'leans' || b.placement.stance === 'leans';
 };
 
-/** How far one would have to come forward to stand before the other. */
-function before(facts: LookFacts, front: LookThing, behind: LookThing): { front: number } | null {
-  const room = front.size.depthMm + behind.size.depthMm;
-  return room <= facts.room.depthMm ? { front: 0 } : null;
-}
+/** Whether the spot is deep enough for one to stand before the other. */
+const isDeepEnough = (facts: LookFacts, one: LookThing, other: LookThing): boolean =>
+  one.size.depthMm + other.size.depthMm <= facts.room.depthMm;
 
 /** Two things cannot be in the same place: side by side, or one before the other where the spot is deep enough. */
 export const sameSpace = lookCheck({
@@ -52,7 +50,7 @@ export const sameSpace = lookCheck({
         };
         const xMm = smaller.placement.onId === null ? nearestX(facts, smaller, free) : null;
         const isFronted =
-          before(facts, smaller, larger) !== null &&
+          isDeepEnough(facts, smaller, larger) &&
           smaller.placement.stance !== 'hangs' &&
           larger.placement.stance !== 'hangs';
         return [

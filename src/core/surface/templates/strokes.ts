@@ -12,12 +12,6 @@ export const stroke = (zoneId: string | null, points: Points, thickMm: number, s
   points: points.map(([x, y]): [number, number] => [x, y]),
 });
 
-/** A line in a color of its own. */
-export const inkStroke = (ink: Ink, points: Points, thickMm: number, shade = 0): DrawnShape => ({
-  ...stroke(null, points, thickMm, shade),
-  ink,
-});
-
 /** A closed shape in a color of its own, without an edge. */
 export const inkShape = (ink: Ink, points: Points, shade = 0): DrawnShape => ({
   kind: 'polygon',

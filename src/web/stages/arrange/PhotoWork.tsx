@@ -61,7 +61,7 @@ export function PhotoWork(props: {
   const room = lookRoom(spot);
   const set = (change: Partial<PhotoPlane>) =>
     run('editLook', { id: look.id, values: { photo: { ...plane, ...change } } });
-  const at = (event: PointerEvent<SVGSVGElement>) => {
+  const at = (event: Pick<PointerEvent, 'clientX' | 'clientY'>) => {
     const box = svg.current?.getBoundingClientRect();
     return box
       ? { x: (event.clientX - box.left) / box.width, y: (event.clientY - box.top) / box.height }
@@ -181,7 +181,7 @@ export function PhotoWork(props: {
                   strokeWidth={2 * edge}
                   onPointerDown={(event) => {
                     svg.current?.setPointerCapture(event.pointerId);
-                    setHeld({ n, ...at(event as unknown as PointerEvent<SVGSVGElement>) });
+                    setHeld({ n, ...at(event) });
                   }}
                   onKeyDown={(event) => {
                     const way = arrows[event.key];

@@ -9,6 +9,6 @@ export function useFix(look: LookRow, things: readonly LookThing[]) {
   const { run } = useCommands();
   return (act: FixAct) => {
     const { kind, payload } = fixCommand(act, look, things, () => crypto.randomUUID());
-    run(kind, payload as never);
+    run(kind, payload);
   };
 }
