@@ -1,4 +1,5 @@
 import { ciede2000 } from '../../color/ciede2000';
+import { listed } from '../../kernel/listed';
 import { commonPractice } from '../../kernel/source';
 import { accentEcho } from '../look/accentEcho';
 import { lookCheck } from './lookCheck';
@@ -21,7 +22,7 @@ export const accentEchoes = lookCheck({
     takeAway: (f: { thing: string }) => `Take ${f.thing} away`,
   },
   check: (facts, say) => {
-    const here = facts.things.flatMap(({ color }) => (color ? [{ spotId: facts.spot.id, color }] : []));
+    const here = facts.things.flatMap(({ id, color }) => (color ? [{ id, spotId: facts.spot.id, color }] : []));
     const there = facts.elsewhere.flatMap(({ spotId, things }) =>
       things.flatMap(({ color }) => (color ? [{ spotId, color }] : [])),
     );
@@ -35,8 +36,17 @@ export const accentEchoes = lookCheck({
         .flatMap((thing) => facts.otherWays(thing).map((changed) => ({ thing, changed })))
         .filter(({ thing, changed }) => isNear(changed.color) !== isNear(thing.color))
         .filter(({ changed }) => isNear(changed.color) === (verdict === 'alone' || verdict === 'absent'));
-      const last = bearers.at(-1);
-      const asks = verdict === 'everywhere' || (verdict === 'alone' && (swaps.length > 0 || bearers.length > 0));
+      // The fewest that leave, so that the accent echoes (or, where it stands alone, is gone) afterwards.
+      const leaving =
+        bearers
+          .map((_, n) => bearers.slice(n))
+          .reverse()
+          .find((some) => {
+            const ids = new Set(some.map(({ id }) => id));
+            const rest = here.filter(({ id }) => !ids.has(id));
+            return accentEcho(lab, [...rest, ...there]).verdict === (verdict === 'alone' ? 'absent' : 'echoes');
+          }) ?? [];
+      const asks = (verdict === 'everywhere' || verdict === 'alone') && (swaps.length > 0 || leaving.length > 0);
       return {
         title: say(verdict, { accent: name }),
         text,
@@ -47,8 +57,13 @@ export const accentEchoes = lookCheck({
             say: say('swap', { way: changed.name, thing: thing.name }),
             act: { kind: 'edit' as const, edits: [{ id: thing.id, values: { optionId: changed.placement.optionId } }] },
           })),
-          ...(asks && last
-            ? [{ say: say('takeAway', { thing: last.name }), act: { kind: 'takeAway' as const, ids: [last.id] } }]
+          ...(asks && leaving.length > 0
+            ? [
+                {
+                  say: say('takeAway', { thing: listed(leaving.map(({ name }) => name)) }),
+                  act: { kind: 'takeAway' as const, ids: leaving.map(({ id }) => id) },
+                },
+              ]
             : []),
         ],
       };
