@@ -48,26 +48,51 @@ function fail(name, message = '') {
   failures.push({ name, message });
 }
 
-/** Runs one vitest project and counts its tests; one that dies without naming a failed test is one failure. */
-function tests(name, project, env = {}) {
-  say(`\n== ${name}`);
+/** What the driver says when the browser itself fell over: nothing that a page of ours said or did not say. */
+const BROWSER_FELL = /tab crashed|page crash|chrome not reachable|session deleted as the browser has closed/i;
+
+/** Runs the tests of a project, or some files of it; gives what each file said, and whether the run ended well. */
+function filesOf(project, env, files = []) {
   const report = join(cache, `tests-${project}.json`);
   rmSync(report, { force: true });
   const good = run(
     'vitest/vitest.mjs',
-    ['run', '--project', project, '--reporter=default', '--reporter=json', `--outputFile.json=${report}`],
+    ['run', '--project', project, '--reporter=default', '--reporter=json', `--outputFile.json=${report}`, ...files],
     env,
   );
-  const counts = existsSync(report) ? JSON.parse(readFileSync(report, 'utf8')) : null;
-  passed += counts?.numPassedTests ?? 0;
-  const broken = (counts?.testResults ?? []).flatMap((file) =>
-    file.assertionResults
-      .filter((test) => test.status === 'failed')
-      .map((test) => ({ name: `${file.name}: ${test.fullName}`, message: test.failureMessages.join('\n') })),
+  return { good, results: existsSync(report) ? JSON.parse(readFileSync(report, 'utf8')).testResults : [] };
+}
+
+const brokenIn = (file) => file.assertionResults.filter((test) => test.status === 'failed');
+const browserFellIn = (file) =>
+  [file.message ?? '', ...brokenIn(file).flatMap((test) => test.failureMessages)].some((text) =>
+    BROWSER_FELL.test(text),
   );
+
+/**
+ * Runs one vitest project and counts its tests; one that dies without naming a failed test is one failure. A file during
+ * which the browser itself fell over is run once more, and that run counts, whatever it says.
+ */
+function tests(name, project, env = {}) {
+  say(`\n== ${name}`);
+  let { good, results } = filesOf(project, env);
+  const fallen = results.filter(browserFellIn).map((file) => file.name);
+  if (fallen.length > 0) {
+    say(`\nThe browser fell over; once more: ${fallen.join(', ')}`);
+    const again = filesOf(project, env, fallen);
+    results = [...results.filter((file) => !fallen.includes(file.name)), ...again.results];
+    good = again.good && results.every((file) => file.status === 'passed');
+  }
+  const broken = results.flatMap((file) =>
+    brokenIn(file).map((test) => ({
+      name: `${file.name}: ${test.fullName}`,
+      message: test.failureMessages.join('\n'),
+    })),
+  );
+  passed += results.flatMap((file) => file.assertionResults).filter((test) => test.status === 'passed').length;
   for (const { name: of, message } of broken) fail(of, message);
   if (!good && broken.length === 0) fail(`${name} ended without naming a failed test`);
-  if (counts && counts.numTotalTests === 0) fail(`${name}: no test was found`);
+  if (results.every((file) => file.assertionResults.length === 0)) fail(`${name}: no test was found`);
 }
 
 if (wanted('types')) check('Types', 'typescript/bin/tsc', ['-b']);

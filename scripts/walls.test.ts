@@ -36,6 +36,8 @@ const coreOrder = [
 const corePackages: Record<string, readonly string[]> = {
   // Polygons welded, grown and cut from each other.
   surface: ['clipper-lib'],
+  // The line around a part of a picture, and one with fewer points.
+  arrange: ['d3-contour', 'simplify-js'],
   // Paths as SVG writes them, and the outlines of letters.
   artwork: ['svg-pathdata', 'opentype.js'],
   // Recurrences by the rules of calendars.

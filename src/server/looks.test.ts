@@ -1,8 +1,9 @@
 import { randomUUID } from 'node:crypto';
 import type { WrittenFile } from '@core/formats/project/projectFile';
+import sharp from 'sharp';
 import { describe, expect, it } from 'vitest';
 import { newLook, newPlacement } from '../core/arrange/look/newLook';
-import { attic, freshStudio } from './test/studio';
+import { attic, freshStudio, HOST } from './test/studio';
 
 const { studio } = await freshStudio();
 
@@ -114,5 +115,56 @@ describe('a look on the server', () => {
     expect((await studio.command(projectId, 'recordHoles', { rows: [row] })).status).toBe(200);
     const { projectId: another } = await attic(studio);
     expect((await studio.rows(another)).holes.map(({ id }) => id)).toContain(row.id);
+  });
+});
+
+describe('pictures of a look', () => {
+  it('stay where they are when the project is brought up to date from its file, which carries none', async () => {
+    const { projectId, look } = await arranged();
+    const photoId = randomUUID();
+    const bytes = await sharp({ create: { width: 40, height: 30, channels: 3, background: '#cccccc' } })
+      .png()
+      .toBuffer();
+    const put = await studio.app.request(`http://${HOST}/api/photos/${photoId}?name=before.png`, {
+      method: 'PUT',
+      headers: { host: HOST, 'content-type': 'image/png' },
+      body: bytes as BodyInit,
+    });
+    const size = await put.json();
+    const { widthPx, heightPx, sizeBytes } = size;
+    const photo = {
+      id: photoId,
+      version: 1,
+      kind: 'before' as const,
+      name: 'Before',
+      atMs: 1_780_000_000_000,
+      shows: null,
+    };
+    await studio.command(projectId, 'addPhoto', {
+      photo: { ...photo, widthPx, heightPx, sizeBytes },
+      inspiration: null,
+      aboutId: null,
+      find: null,
+    });
+    const corner = (x: number, y: number) => ({ x, y });
+    const plane = {
+      photoId,
+      corners: [corner(0.1, 0.1), corner(0.9, 0.1), corner(0.9, 0.8), corner(0.1, 0.8)],
+      widthMm: 1000,
+      heightMm: 700,
+      xMm: 0,
+      heightAtMm: 0,
+      recolored: [],
+    };
+    const set = await studio.command(projectId, 'editLook', { id: look.id, values: { photo: plane } });
+    expect(set.status, set.text).toBe(200);
+    const file = (await studio.send('GET', `/api/projects/${projectId}/file`)).json as WrittenFile;
+    expect(file.looks[0]?.photo?.photoId).toBeNull();
+    const renamed = { ...file, looks: file.looks.map((row) => ({ ...row, name: 'Called otherwise' })) };
+    const updated = await studio.send('POST', '/api/projects/import', { mode: 'update', file: renamed });
+    expect(updated.status, updated.text).toBe(200);
+    const [after] = (await studio.rows(projectId)).looks;
+    expect(after?.name).toBe('Called otherwise');
+    expect(after?.photo?.photoId).toBe(photoId);
   });
 });

@@ -75,6 +75,7 @@ export function unknownPiece(id: string, name: string, locale: PieceLocale): Pie
     backBy: null,
     mayAlter: false,
     photoId: null,
+    cutOut: null,
     seenOn: locale.today,
     inspected: [],
     sorted: false,

@@ -4,7 +4,7 @@ import type { ImportedAnswer } from '@contract/answers';
 import { PROJECT_FILE_VERSION, type ProjectFile } from '@core/formats/project/projectFile';
 import { readProjectFileInParts } from '@core/formats/project/read';
 import type { Database } from '../persistence/database';
-import type { StudioScope } from '../persistence/scope';
+import type { StudioScope, Transaction } from '../persistence/scope';
 import { type AnswerWith, refused } from './answer';
 import { copyFrom } from './copyFrom';
 import type { Environment } from './environment';
@@ -20,6 +20,7 @@ export const importKind = (mode: ImportMode): string => `import.${mode}.${PROJEC
 /**
  * Imports a parsed project file, all or nothing, and once for a key. `copy` makes a project of its own; `update` brings
  * the project of the same id in the same studio to what the file says of it.
+ * @param pictured what pictures a copy has; a file carries none
  */
 export async function importProject(
   database: Database,
@@ -28,14 +29,16 @@ export async function importProject(
   mode: ImportMode,
   key: string,
   environment: Environment,
+  pictured: (file: ProjectFile, transaction: Transaction) => Promise<ProjectFile> = async (file) =>
+    withoutPictures(file),
 ): Promise<ImportAnswer> {
   const read = await readProjectFileInParts(input, () => new Promise(setImmediate));
   if (!read.ok) return refused(read.code, { fields: read.errors });
   const bodyHash = createHash('sha256').update(mode).update(JSON.stringify(input)).digest('hex');
-  return onceByKey(database, scope, key, bodyHash, (transaction) =>
+  return onceByKey(database, scope, key, bodyHash, async (transaction) =>
     mode === 'update'
       ? updateFrom(transaction, read.file, environment)
-      : copyFrom(transaction, withoutPictures(read.file), environment.newId(), environment),
+      : copyFrom(transaction, await pictured(read.file, transaction), environment.newId(), environment),
   );
 }
 
@@ -47,8 +50,9 @@ export function withoutPictures(file: ProjectFile): ProjectFile {
     photos: [],
     sightings: file.sightings.map((row) => ({ ...row, photoId: null, tagPhotoId: null })),
     receipts: file.receipts.map((row) => ({ ...row, photoId: null })),
-    pieces: file.pieces.map((piece) => ({ ...piece, photoId: null })),
+    pieces: file.pieces.map((piece) => ({ ...piece, photoId: null, cutOut: null })),
     inspirations: file.inspirations.map((row) => ({ ...row, photoId: null })),
+    looks: file.looks.map((row) => ({ ...row, photo: row.photo && { ...row.photo, photoId: null } })),
     project: { ...file.project, brief: { ...brief, anchor: brief.anchor && { ...brief.anchor, photoId: null } } },
   };
 }

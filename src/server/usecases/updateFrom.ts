@@ -3,6 +3,7 @@ import { judge } from '@core/acts/perform';
 import type { ProjectFile } from '@core/formats/project/projectFile';
 import { sameValue } from '@core/kernel/sameValue';
 import { withReferences, writeOrder } from '@core/model/derive/references';
+import { withWhatStayedBehind } from '@core/model/derive/travel';
 import { type ChangedTable, isHouseTable, type TableName, tableNames } from '@core/model/entities';
 import type { ProjectRows } from '@core/model/rows';
 import { recordAct } from '../persistence/acts';
@@ -51,21 +52,10 @@ async function underIdsOfHere(
 }
 
 /** What the file says of a row, with what only this studio knows: its pictures, and what was really done and taken. */
-function withWhatIsKnown(table: ChangedTable, wanted: AnyRow, present: AnyRow | null, rows: ProjectRows): AnyRow {
-  switch (table) {
-    case 'project': {
-      const brief = wanted.brief as ProjectRows['project']['brief'];
-      const photoId = rows.project.brief.anchor?.photoId ?? null;
-      return { ...wanted, brief: { ...brief, anchor: brief.anchor && { ...brief.anchor, photoId } } };
-    }
-    case 'inspirations':
-      return { ...wanted, photoId: present?.photoId ?? null };
-    case 'recipes':
-      // What was done and taken off the shelf stands in records of the house, which no file changes.
-      return { ...wanted, doneOn: present?.doneOn ?? null, uses: present?.uses ?? [] };
-    default:
-      return wanted;
-  }
+function withWhatIsKnown(table: ChangedTable, wanted: AnyRow, present: AnyRow | null): AnyRow {
+  const row = present ? withWhatStayedBehind(table, wanted, present) : wanted;
+  // What was done and taken off the shelf stands in records of the house, which no file changes.
+  return table === 'recipes' ? { ...row, doneOn: present?.doneOn ?? null, uses: present?.uses ?? [] } : row;
 }
 
 /** What brings a project to what a file says of it. */
@@ -85,7 +75,7 @@ async function changesFor(
     if (Object.keys(values).length > 0) changes.push({ table, op: 'update', id: before.id, values });
   };
   const present = rows.project as AnyRow;
-  edit('project', present, withWhatIsKnown('project', file.project as AnyRow, present, rows));
+  edit('project', present, withWhatIsKnown('project', file.project as AnyRow, present));
   const order = writeOrder().filter((table): table is TableName => table !== 'project');
   // What goes goes first, from what points to what is pointed to.
   const paid = new Set(rows.ledger.map((line) => line.subject.id));
@@ -112,7 +102,7 @@ async function changesFor(
     for (const row of list) {
       const here = rowIn(rows, table, row.id);
       const gone = removed.get(row.id);
-      const known = withWhatIsKnown(table, row, here ?? gone ?? null, rows);
+      const known = withWhatIsKnown(table, row, here ?? gone ?? null);
       if (here) {
         // The ledger is a record, and the house belongs to all projects: a file adds to them and changes nothing there.
         if (table !== 'ledger' && !isHouseTable(table)) edit(table, here, known);

@@ -6,6 +6,7 @@ import type { Cutter } from '@core/plan/model/cutPurchase';
 import { type Remote, wrap } from 'comlink';
 import { useEffect, useRef, useState } from 'react';
 import type { CuttingWork } from '../workers/cutting.worker';
+import { endWithPage } from './endWithPage';
 
 /** More layouts than an afternoon looks at; beyond it the oldest are made anew. */
 const MOST_KNOWN = 3000;
@@ -17,7 +18,7 @@ let worker: Remote<CuttingWork> | null = null;
 /** The worker that lays out, started when it is first asked. */
 export function cuttingWorker(): Remote<CuttingWork> {
   worker ??= wrap<CuttingWork>(
-    new Worker(new URL('../workers/cutting.worker.ts', import.meta.url), { type: 'module' }),
+    endWithPage(new Worker(new URL('../workers/cutting.worker.ts', import.meta.url), { type: 'module' })),
   );
   return worker;
 }

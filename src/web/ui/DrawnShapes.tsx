@@ -1,10 +1,13 @@
 import { hexFromLab, type Lab } from '@core/color/lab';
-import type { DrawnShape } from '@core/surface/drawing';
+import type { FacedShape } from '@core/surface/prints/printedShapes';
 import { shapeColor } from '@core/surface/shapeColor';
+
+const pathOf = (rings: readonly (readonly (readonly [number, number])[])[]): string =>
+  rings.map((ring) => `M${ring.map(([x, y]) => `${x} ${y}`).join('L')}Z`).join('');
 
 /** The shapes of a drawing, each in the color of its zone or of its ink, within a drawing of millimeters. */
 export function DrawnShapes(props: {
-  shapes: readonly DrawnShape[];
+  shapes: readonly FacedShape[];
   colorOf: (zoneId: string) => Lab | null;
   /** The width of an edge, mm. */
   stroke: number;
@@ -12,6 +15,8 @@ export function DrawnShapes(props: {
 }) {
   const { stroke } = props;
   return props.shapes.map((shape, index) => {
+    if (shape.kind === 'rings')
+      return <path key={index} d={pathOf(shape.rings)} fill={hexFromLab(shape.color)} fillRule="evenodd" />;
     const { zoneId } = shape;
     const fill = hexFromLab(shapeColor(shape, props.colorOf));
     const marked = props.marked !== undefined && props.marked !== null && props.marked === zoneId;
@@ -41,4 +46,23 @@ export function DrawnShapes(props: {
       <ellipse key={key} cx={shape.cx} cy={shape.cy} rx={shape.rx} ry={shape.ry} {...common} />
     );
   });
+}
+
+/** A drawing made as wide and as high as its thing is, with edges of one width however it is stretched. */
+export function ScaledDrawing(props: {
+  drawing: { widthMm: number; heightMm: number; shapes: readonly FacedShape[] };
+  widthMm: number;
+  heightMm: number;
+  colorOf: (zoneId: string) => Lab | null;
+  /** The width of an edge as it is seen, mm. */
+  stroke: number;
+}) {
+  const { drawing } = props;
+  const scaleX = props.widthMm / Math.max(1, drawing.widthMm);
+  const scaleY = props.heightMm / Math.max(1, drawing.heightMm);
+  return (
+    <g transform={`scale(${scaleX} ${scaleY})`}>
+      <DrawnShapes shapes={drawing.shapes} colorOf={props.colorOf} stroke={props.stroke / Math.sqrt(scaleX * scaleY)} />
+    </g>
+  );
 }

@@ -2,7 +2,7 @@ import type { ProjectSummary } from '@contract/answers';
 import { labFromHex } from '@core/color/lab';
 import { furnitureTemplates } from '@core/surface/templates';
 import { aboveView, frontView } from '@core/surface/views';
-import { DrawnShapes } from './DrawnShapes';
+import { ScaledDrawing } from './DrawnShapes';
 import styles from './ui.module.css';
 
 /** A spot in small, with what stands on it in the colors that it will have. Only a picture. */
@@ -22,18 +22,16 @@ export function SpotThumbnail(props: { spot: NonNullable<ProjectSummary['firstSp
       {things.map(({ templateId, measures, xMm, upMm, widthMm: wide, highMm: high, colors }, n) => {
         const template = templateId === null ? undefined : furnitureTemplates.find(templateId);
         const drawing = template && (isAbove ? aboveView(template, measures) : frontView(template, measures));
-        const scaleX = drawing ? wide / Math.max(1, drawing.widthMm) : 1;
-        const scaleY = drawing ? high / Math.max(1, drawing.heightMm) : 1;
         return (
           <g key={n} transform={`translate(${xMm} ${highMm - upMm - high})`}>
             {drawing ? (
-              <g transform={`scale(${scaleX} ${scaleY})`}>
-                <DrawnShapes
-                  shapes={drawing.shapes}
-                  colorOf={(zoneId) => (colors[zoneId] === undefined ? null : labFromHex(colors[zoneId] ?? ''))}
-                  stroke={(unit * 0.8) / Math.sqrt(scaleX * scaleY)}
-                />
-              </g>
+              <ScaledDrawing
+                drawing={drawing}
+                widthMm={wide}
+                heightMm={high}
+                colorOf={(zoneId) => (colors[zoneId] === undefined ? null : labFromHex(colors[zoneId] ?? ''))}
+                stroke={unit * 0.8}
+              />
             ) : (
               <rect
                 className={styles.spotOpen}

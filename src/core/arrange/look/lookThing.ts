@@ -1,7 +1,9 @@
 import type { Lab } from '../../color/lab';
 import type { LookPieceRow, PieceRow, SlotRole, SlotRow } from '../../model/rows';
+import type { CutOut } from '../../model/values/photoPoint';
 import type { OptionModel } from '../../plan/model/optionModel';
 import type { FurnitureTemplate, Measures } from '../../surface/furnitureTemplate';
+import type { ZoneFace } from '../../surface/prints/printedShapes';
 import type { Size } from '../../surface/views';
 import type { ThingKind } from './thingKinds';
 
@@ -43,7 +45,14 @@ export interface LookThing {
   presentColorOf(zoneId: string | null): Lab | null;
   /** Its main color as it will be. */
   color: Lab | null;
+  /** What lies on a zone beside its color once it is done: a paper, letters; null where nothing does. */
+  faceOf(zoneId: string): ZoneFace | null;
+  /** The picture that is shown of it. */
   photoId: string | null;
+  /** Its edge in the picture of it; null while nobody cut it out. */
+  cutOut: CutOut | null;
+  /** The color that its picture must take to show it done; null where it is right as it is. */
+  recoloredTo: Lab | 'severalColors' | null;
   weightG: number | null;
   kinds: ReadonlySet<ThingKind>;
   box: ThingBox;

@@ -1,20 +1,24 @@
 import { sketchRoom } from '../../catalog/spotKind';
 import { spotKindOf } from '../../catalog/spotKinds';
 import type { Lab } from '../../color/lab';
+import { sameValue } from '../../kernel/sameValue';
 import { measuresOf } from '../../model/finds';
 import type { LookPieceRow, LookRow, PieceRow, SlotRow, SpotRow } from '../../model/rows';
+import type { CutOut } from '../../model/values/photoPoint';
 import type { Plan } from '../../plan/computePlan';
 import { finishedColor, presentColor } from '../../plan/finishedColor';
 import type { OptionModel } from '../../plan/model/optionModel';
 import { nameOfOption } from '../../plan/nameOfOption';
 import { pieceKindOf } from '../../sourcing/pieceKindOf';
 import { completeMeasures, type FurnitureTemplate, type Measures } from '../../surface/furnitureTemplate';
+import type { ZoneFace } from '../../surface/prints/printedShapes';
 import { furnitureTemplates } from '../../surface/templates';
 import { type Size, sizeOf } from '../../surface/views';
 import { proposedSize } from '../sketchBoxes';
 import { lookRoom } from './lookRoom';
 import { boxAt, type LookThing } from './lookThing';
 import { thingKindsOf } from './thingKinds';
+import { zoneFacesOf } from './zoneFaces';
 
 /** Which way fills the nth of a slot's quantity, as it is chosen; null where none does. */
 function chosenFor(plan: Plan, slotId: string, nth: number): OptionModel | null {
@@ -38,13 +42,24 @@ interface Described {
   color: Lab | null;
   colorOf(zoneId: string | null): Lab | null;
   presentColorOf(zoneId: string | null): Lab | null;
+  /** What lies on a zone beside its color once it is done; null where nothing does. */
+  faceOf(zoneId: string): ZoneFace | null;
   photoId: string | null;
+  cutOut: CutOut | null;
+  /** What color the whole piece will have where its picture shows another; null where the picture is right. */
+  recoloredTo: Lab | 'severalColors' | null;
   weightG: number | null;
   piece: PieceRow | null;
 }
 
+/** The edge of a piece in the picture that is shown of it; null while there is none, or where the picture is another one. */
+const cutOutOf = (piece: PieceRow | null, photoId: string | null): CutOut | null =>
+  photoId !== null && piece?.cutOut?.photoId === photoId ? piece.cutOut : null;
+
+const noFace = () => null;
+
 /** A thing that a way makes, buys or takes: the first of its parts, in the colors that its recipe gives. */
-function describedBy(plan: Plan, model: OptionModel): Described | null {
+function describedBy(plan: Plan, model: OptionModel, nth: number): Described | null {
   const { finds, offers, recipe } = model;
   const [find] = finds;
   const made = recipe?.built[0]?.piece;
@@ -56,11 +71,14 @@ function describedBy(plan: Plan, model: OptionModel): Described | null {
   const finished = finishedColor(model);
   const piece = plan.rows.pieces.find(({ id }) => id === find?.pieceId) ?? null;
   const workpiece = find?.id ?? made?.id;
+  const photoId = find?.photoId ?? piece?.photoId ?? null;
   const last = (zoneId: string | null, at: 'present' | 'left'): Lab | null => {
     const zone = recipe?.zones.find((entry) => entry.workpieceId === workpiece && entry.zone.id === zoneId);
     if (!recipe || !zone) return null;
     return (at === 'left' ? recipe.stacks.get(zone.key)?.at(-1)?.leaves.color : null) ?? zone.present.color;
   };
+  const faces = recipe && workpiece ? zoneFacesOf(plan.rows, recipe, workpiece, nth) : new Map<string, ZoneFace>();
+  const zones = (recipe?.zones ?? []).filter(({ workpieceId }) => workpieceId === workpiece);
   return {
     name: nameOfOption({ finds: find ? [find] : [], offers: find ? [] : offers, recipe }),
     template,
@@ -71,10 +89,35 @@ function describedBy(plan: Plan, model: OptionModel): Described | null {
     color: finished,
     colorOf: (zoneId) => last(zoneId, 'left') ?? (recipe ? present : finished) ?? finished,
     presentColorOf: (zoneId) => last(zoneId, 'present') ?? present,
-    photoId: find?.photoId ?? piece?.photoId ?? null,
+    faceOf: (zoneId) => faces.get(zoneId) ?? null,
+    photoId,
+    cutOut: cutOutOf(piece, photoId),
+    recoloredTo:
+      recipe === null || model.isDone
+        ? null
+        : recoloring(
+            zones.map(({ zone, present: now }) => [now.color, last(zone.id, 'left')]),
+            faces.size > 0,
+          ),
     weightG: piece?.weightG ?? null,
     piece,
   };
+}
+
+/**
+ * What color a picture of a piece must take to show it done: the one that all of it will have. A picture cannot tell its
+ * zones apart, so that several colors, a paper or letters are drawn instead.
+ * @param zones the color of each now and afterwards
+ */
+function recoloring(
+  zones: readonly (readonly [now: Lab | null, later: Lab | null])[],
+  hasFaces: boolean,
+): Lab | 'severalColors' | null {
+  if (hasFaces) return 'severalColors';
+  const later = zones.flatMap(([, color]) => color ?? []);
+  const [first] = later;
+  if (!first || zones.every(([now, color]) => sameValue(now, color))) return null;
+  return later.length === zones.length && later.every((color) => sameValue(color, first)) ? first : 'severalColors';
 }
 
 /** A piece of the house as it is. */
@@ -91,7 +134,10 @@ function describedAs(piece: PieceRow): Described {
     color: piece.color,
     colorOf: only,
     presentColorOf: only,
+    faceOf: noFace,
     photoId: piece.photoId,
+    cutOut: cutOutOf(piece, piece.photoId),
+    recoloredTo: null,
     weightG: piece.weightG,
     piece,
   };
@@ -113,7 +159,10 @@ function describedHere(placement: LookPieceRow, slot: SlotRow | null, color: Lab
     color: own,
     colorOf: () => own,
     presentColorOf: () => own,
+    faceOf: noFace,
     photoId: null,
+    cutOut: null,
+    recoloredTo: null,
     weightG: null,
     piece: null,
   };
@@ -179,7 +228,7 @@ export function lookThing(plan: Plan, spot: SpotRow, placement: LookPieceRow): L
   const housePiece = rows.pieces.find(({ id }) => id === placement.pieceId) ?? null;
   const card = rows.colorCards.find(({ id }) => id === slot?.colorCardIds[0])?.lab ?? null;
   const of =
-    (model && describedBy(plan, model)) ??
+    (model && describedBy(plan, model, placement.nth)) ??
     (housePiece ? describedAs(housePiece) : describedHere(placement, slot, card));
   // What is only called so has the size that its slot wants, not that of its kind.
   const hasSize = of.template !== null && (of.isFound || placement.drawn !== null);

@@ -1,3 +1,4 @@
+import type { CutOut } from '../../model/values/photoPoint';
 import {
   doubleArea,
   type Outline,
@@ -11,6 +12,7 @@ import { welded } from '../../surface/polygons';
 import { frontView } from '../../surface/views';
 import type { LookThing } from './lookThing';
 import type { SeenPiece } from './seenPiece';
+import { thingView, unitCutOut } from './thingView';
 
 /** A front in a square of one by one: its outline with y upward, and how much of the square it fills. */
 interface UnitFront {
@@ -24,6 +26,7 @@ const whole: UnitFront = { outline: rectangleOutline(0, 0, 1, 1), share: 1 };
 /** Points nearer to each other than this share of the piece, and holes smaller than that, are not seen in a silhouette. */
 const SEEN_SHARE = 0.012;
 const SEEN_HOLE = 0.002;
+const CLIP_SIZE = 1000;
 
 /** A ring with fewer points: those that lie close to the one before are left out. */
 function thinned(ring: Ring): Ring {
@@ -36,7 +39,10 @@ function thinned(ring: Ring): Ring {
 }
 
 /** The silhouette of a kind of piece from the front in a square of one by one; a whole square where it has no drawing. */
-function unitFront({ template, measures }: LookThing): UnitFront {
+function unitFront(thing: LookThing): UnitFront {
+  const view = thingView(thing, { isAbove: false, isPresent: false });
+  if (view.kind === 'picture') return cutFront(view.picture.rings);
+  const { template, measures } = thing;
   if (!template) return whole;
   const key = `${template.id} ${JSON.stringify(measures)}`;
   const before = known.get(key);
@@ -57,6 +63,16 @@ function unitFront({ template, measures }: LookThing): UnitFront {
   if (known.size > 500) known.clear();
   known.set(key, front);
   return front;
+}
+
+/** The same of a piece that is cut out of its picture: what is seen of it is what was cut. */
+function cutFront(rings: CutOut['rings']): UnitFront {
+  // Clipping works in thousandths: a square of one by one is made large for it.
+  const large = unitCutOut(rings).map((ring) => ring.map(([x, y]): Point => [x * CLIP_SIZE, y * CLIP_SIZE]));
+  const outline = welded(large, 'evenOdd').map((ring) =>
+    thinned(ring.map(([x, y]): Point => [x / CLIP_SIZE, 1 - y / CLIP_SIZE])),
+  );
+  return outline.length === 0 ? whole : { outline, share: outlineAreaMm2(outline) };
 }
 
 const ovalRing = (cx: number, cy: number, rx: number, ry: number): Point[] =>

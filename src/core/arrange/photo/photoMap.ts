@@ -1,4 +1,5 @@
 import type { PhotoPlane } from '../../model/entities/look';
+import type { PhotoPoint } from '../../model/values/photoPoint';
 import type { Point } from '../../surface/outline';
 import { applied, type FourPoints, type Homography, homographyOf, inverse } from './homography';
 
@@ -19,8 +20,10 @@ export function rectangleOf({ xMm, heightAtMm, widthMm, heightMm }: PhotoPlane):
 }
 
 /** The marked corners in a picture, px. */
-export const cornersOf = ({ corners }: PhotoPlane, { widthPx, heightPx }: PhotoSize): FourPoints =>
-  corners.map(({ x, y }): Point => [x * widthPx, y * heightPx]) as unknown as FourPoints;
+export function cornersOf({ corners: [a, b, c, d] }: PhotoPlane, { widthPx, heightPx }: PhotoSize): FourPoints {
+  const at = ({ x, y }: PhotoPoint): Point => [x * widthPx, y * heightPx];
+  return [at(a), at(b), at(c), at(d)];
+}
 
 /**
  * The map from a spot (mm, y up from its base) to a picture (px, y down).

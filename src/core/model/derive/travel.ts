@@ -60,5 +60,25 @@ export function travelling(rows: StoredRows): StoredRows {
   return { ...Object.fromEntries(lists), project: without('project', rows.project as AnyRow) } as StoredRows;
 }
 
+/**
+ * A row as a file says it, with what stayed behind when the file was written: where the row that is here points to a
+ * picture and the file's row says nothing at that place, the pointer stays.
+ */
+export function withWhatStayedBehind(table: ChangedTable, wanted: AnyRow, present: AnyRow): AnyRow {
+  return referencesOf(table, present)
+    .filter((reference) => staysBehind(reference) && reference.path[0] !== 'id')
+    .reduce((row, { path, id }) => putWhereNothingIs(row, path, id) as AnyRow, wanted);
+}
+
+/** A value with an id at a path, if what holds the path is there and the path itself is empty. */
+function putWhereNothingIs(value: unknown, [step, ...rest]: readonly (string | number)[], id: string): unknown {
+  if (step === undefined) return value === null ? id : value;
+  if (value === null || typeof value !== 'object' || !(step in value)) return value;
+  const before = (value as Record<string | number, unknown>)[step];
+  const after = putWhereNothingIs(before, rest, id);
+  if (after === before) return value;
+  return Array.isArray(value) ? value.map((entry, n) => (n === step ? after : entry)) : { ...value, [step]: after };
+}
+
 const count = (taken: ReadonlyMap<string, ReadonlySet<string>>) =>
   [...taken.values()].reduce((sum, ids) => sum + ids.size, 0);

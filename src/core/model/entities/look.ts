@@ -1,33 +1,25 @@
 import { z } from 'zod';
 import { defineEntity } from '../entity';
-import { line, number, paragraph, refersTo, wholeNumber, yesNo } from '../fields';
+import { line, paragraph, refersTo, wholeNumber, yesNo } from '../fields';
+import { photoPoint, photoRing } from '../values/photoPoint';
 import { lab, lengthMm, placeMm } from '../values/surface';
 
 /** A check that the stylist has set aside for this look, and why. */
 const setAside = z.strictObject({ checkId: line(1, 60), reason: line(1, 400) });
 export type SetAside = z.output<typeof setAside>;
 
-/** A point of a picture, in shares of its width and height from its upper left corner. */
-const photoPoint = z.strictObject({
-  x: number(-1, 2, 'a share of the picture'),
-  y: number(-1, 2, 'a share of the picture'),
-});
-export type PhotoPoint = z.output<typeof photoPoint>;
-
 /** Where the wall is in a picture: a rectangle of known size, its corners from the upper left one clockwise. */
 const photoPlane = z.strictObject({
   /** Null where the picture did not come along with the project. */
   photoId: refersTo('photos').nullable(),
-  corners: z.array(photoPoint).length(4, 'four corners'),
+  corners: z.tuple([photoPoint, photoPoint, photoPoint, photoPoint], { error: 'four corners' }),
   widthMm: lengthMm,
   heightMm: lengthMm,
   /** Where its lower left corner is in the spot. */
   xMm: placeMm,
   heightAtMm: placeMm,
   /** Pieces in the picture that get another color, each marked along its edge. */
-  recolored: z
-    .array(z.strictObject({ points: z.array(photoPoint).min(3, 'three points').max(200, 'at most 200 points'), lab }))
-    .max(20, 'at most 20 marks'),
+  recolored: z.array(z.strictObject({ points: photoRing, lab })).max(20, 'at most 20 marks'),
 });
 export type PhotoPlane = z.output<typeof photoPlane>;
 

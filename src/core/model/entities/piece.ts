@@ -16,6 +16,7 @@ import {
   yesNo,
 } from '../fields';
 import { anyCurrency } from '../values/currency';
+import { cutOut } from '../values/photoPoint';
 import { lab, lengthMm, measures, sheen } from '../values/surface';
 import { slotRoles } from './slot';
 
@@ -118,6 +119,8 @@ export const piece = defineEntity({
     /** Whether the owner has said yes to altering it. */
     mayAlter: yesNo,
     photoId: refersTo('photoBytes').nullable(),
+    /** Its edge in a picture of it; null while nobody cut it out. */
+    cutOut: cutOut.nullable(),
     /** Local date on which it was seen in the house last. */
     seenOn: localDate.nullable(),
     /** What was looked at when it was inspected, check by check. */

@@ -18,6 +18,7 @@ import { SupplyPlaces1765600000000 } from './1765600000000-supply-places';
 import { Bench1765700000000 } from './1765700000000-bench';
 import { ToldAtTheBench1765800000000 } from './1765800000000-told-at-the-bench';
 import { Looks1765900000000 } from './1765900000000-looks';
+import { CutOuts1766000000000 } from './1766000000000-cut-outs';
 
 /** All migrations, oldest first. */
 export const migrations = [
@@ -41,4 +42,5 @@ export const migrations = [
   Bench1765700000000,
   ToldAtTheBench1765800000000,
   Looks1765900000000,
+  CutOuts1766000000000,
 ];

@@ -6,13 +6,13 @@ import { LAB, type PhysicalColumn, snake, subjectProperty, subjects, type TableS
  */
 export function rowJsonSql(spec: TableSpec, alias: string): string {
   const at = (column: PhysicalColumn | undefined) => `${alias}."${column?.column}"`;
-  const parts = [`'id', ${alias}.id`, `'version', ${alias}.version`];
+  const parts = [`${alias}.id as "id"`, `${alias}.version as "version"`];
   for (const { field, type, columns } of spec.columns) {
     const [first] = columns;
     switch (type) {
       case 'lab': {
         const numbers = LAB.map((part, n) => `'${part}', ${at(columns[n])}`).join(', ');
-        parts.push(`'${field}', case when ${at(first)} is null then null else json_build_object(${numbers}) end`);
+        parts.push(`case when ${at(first)} is null then null else json_build_object(${numbers}) end as "${field}"`);
         break;
       }
       case 'subject': {
@@ -20,12 +20,13 @@ export function rowJsonSql(spec: TableSpec, alias: string): string {
           const id = `${alias}."${snake(subjectProperty(kind))}"`;
           return `when ${id} is not null then json_build_object('kind', '${kind}', 'id', ${id})`;
         });
-        parts.push(`'${field}', case ${cases.join(' ')} end`);
+        parts.push(`case ${cases.join(' ')} end as "${field}"`);
         break;
       }
       default:
-        parts.push(`'${field}', ${at(first)}`);
+        parts.push(`${at(first)} as "${field}"`);
     }
   }
-  return `json_build_object(${parts.join(', ')})`;
+  // A function takes at most a hundred arguments, a row has more fields than fifty.
+  return `(select row_to_json(r) from (select ${parts.join(', ')}) r)`;
 }

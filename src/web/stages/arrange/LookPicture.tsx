@@ -1,12 +1,11 @@
 import { baseHeightMm, isSeenFromAbove, lookRoom } from '@core/arrange/look/lookRoom';
 import type { LookThing } from '@core/arrange/look/lookThing';
+import { thingView } from '@core/arrange/look/thingView';
 import { spotKindOf } from '@core/catalog/spotKinds';
 import type { SpotRow } from '@core/model/rows';
-import { aboveView, frontView } from '@core/surface/views';
 import type { Ref } from 'react';
-import { DrawnShapes } from '../../ui/DrawnShapes';
-import arrange from './arrange.module.css';
 import { Furniture } from './Furniture';
+import { ThingShapes } from './ThingShapes';
 
 /** A look as a picture: nothing in it is pressed. */
 export function LookPicture(props: {
@@ -47,25 +46,17 @@ export function LookPicture(props: {
         baseMm={base}
         unit={unit}
       />
-      {ordered.map(({ id, box, size, template, measures, colorOf }) => {
-        const tall = isAbove ? size.depthMm : size.heightMm;
+      {ordered.map((thing) => {
+        const { id, box, size } = thing;
         const top = high - (isAbove ? box.backMm : box.topMm);
-        const drawing = template && (isAbove ? aboveView(template, measures) : frontView(template, measures));
-        const scaleX = drawing ? size.widthMm / Math.max(1, drawing.widthMm) : 1;
-        const scaleY = drawing ? tall / Math.max(1, drawing.heightMm) : 1;
         return (
           <g key={id} transform={`translate(${box.leftMm} ${top})`}>
-            {drawing ? (
-              <g transform={`scale(${scaleX} ${scaleY})`}>
-                <DrawnShapes
-                  shapes={drawing.shapes}
-                  colorOf={colorOf}
-                  stroke={(unit * 0.9) / Math.sqrt(scaleX * scaleY)}
-                />
-              </g>
-            ) : (
-              <rect className={arrange.plainBox} width={size.widthMm} height={tall} strokeWidth={unit} />
-            )}
+            <ThingShapes
+              view={thingView(thing, { isAbove, isPresent: false })}
+              widthMm={size.widthMm}
+              heightMm={isAbove ? size.depthMm : size.heightMm}
+              unit={unit}
+            />
           </g>
         );
       })}

@@ -1,14 +1,14 @@
 import type { LadderSheet } from '@core/arrange/hanging/ladderSheet';
 import { baseHeightMm, lookRoom } from '@core/arrange/look/lookRoom';
+import { thingView } from '@core/arrange/look/thingView';
 import { spotKindOf } from '@core/catalog/spotKinds';
 import type { SpotRow } from '@core/model/rows';
-import { frontView } from '@core/surface/views';
 import { useLocale } from '../../app/projectStore';
-import { DrawnShapes } from '../../ui/DrawnShapes';
 import arrange from './arrange.module.css';
 import { Furniture } from './Furniture';
 import styles from './hang.module.css';
 import { tapeWords } from './nailWords';
+import { ThingShapes } from './ThingShapes';
 
 /** The wall with everything that hangs, its nails as crosses, and the level line that they share. */
 export function NailPlan(props: { spot: SpotRow; sheet: LadderSheet }) {
@@ -69,24 +69,16 @@ export function NailPlan(props: { spot: SpotRow; sheet: LadderSheet }) {
         </g>
       )}
       {sheet.things.map(({ thing, number, points }) => {
-        const { box, size, template, measures } = thing;
-        const drawing = template && frontView(template, measures);
-        const scaleX = drawing ? size.widthMm / Math.max(1, drawing.widthMm) : 1;
-        const scaleY = drawing ? size.heightMm / Math.max(1, drawing.heightMm) : 1;
+        const { box, size } = thing;
         return (
           <g key={thing.id}>
             <g transform={`translate(${box.leftMm} ${room.heightMm - box.topMm})`} opacity={0.5}>
-              {drawing ? (
-                <g transform={`scale(${scaleX} ${scaleY})`}>
-                  <DrawnShapes
-                    shapes={drawing.shapes}
-                    colorOf={thing.colorOf}
-                    stroke={unit / Math.sqrt(scaleX * scaleY)}
-                  />
-                </g>
-              ) : (
-                <rect className={arrange.plainBox} width={size.widthMm} height={size.heightMm} strokeWidth={unit} />
-              )}
+              <ThingShapes
+                view={thingView(thing, { isAbove: false, isPresent: false })}
+                widthMm={size.widthMm}
+                heightMm={size.heightMm}
+                unit={unit}
+              />
             </g>
             <text
               className={styles.planNumber}

@@ -17,7 +17,7 @@ import styles from './photo.module.css';
 import layout from './side.module.css';
 
 /** Where a rectangle is guessed before anybody has tapped its corners. */
-const GUESS = [
+const GUESS: PhotoPlane['corners'] = [
   { x: 0.25, y: 0.2 },
   { x: 0.75, y: 0.2 },
   { x: 0.75, y: 0.75 },

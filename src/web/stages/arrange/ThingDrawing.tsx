@@ -1,10 +1,10 @@
 import type { LookThing } from '@core/arrange/look/lookThing';
+import { thingView } from '@core/arrange/look/thingView';
 import { formatLength } from '@core/kernel/formatLength';
 import type { UnitSystem } from '@core/kernel/units';
-import { aboveView, frontView } from '@core/surface/views';
-import { type KeyboardEvent, memo, type PointerEvent } from 'react';
-import { DrawnShapes } from '../../ui/DrawnShapes';
+import { type KeyboardEvent, memo, type PointerEvent, useMemo } from 'react';
 import styles from './arrange.module.css';
+import { ThingShapes } from './ThingShapes';
 
 /** Text cut to so many letters, with an ellipsis where it is cut. */
 const fitted = (text: string, letters: number): string =>
@@ -34,14 +34,11 @@ export const ThingDrawing = memo(function ThingDrawing(props: {
   onFocus: (id: string) => void;
 }) {
   const { thing, unit, isAbove, isPresent } = props;
-  const { box, size, template, measures } = thing;
+  const { box, size } = thing;
   const wide = size.widthMm;
   const high = isAbove ? size.depthMm : size.heightMm;
   const top = props.downFrom - (isAbove ? box.backMm : box.topMm);
-  const drawing = template && (isAbove ? aboveView(template, measures) : frontView(template, measures));
-  const scaleX = drawing ? wide / Math.max(1, drawing.widthMm) : 1;
-  const scaleY = drawing ? high / Math.max(1, drawing.heightMm) : 1;
-  const colorOf = isPresent ? thing.presentColorOf : thing.colorOf;
+  const view = useMemo(() => thingView(thing, { isAbove, isPresent }), [thing, isAbove, isPresent]);
   return (
     <>
       {/* biome-ignore lint/a11y/useSemanticElements: a button cannot stand inside a drawing */}
@@ -57,19 +54,7 @@ export const ThingDrawing = memo(function ThingDrawing(props: {
         onKeyDown={(event) => props.onKey(event, thing)}
         onFocus={() => props.onFocus(thing.id)}
       >
-        {drawing ? (
-          <g transform={`scale(${scaleX} ${scaleY})`}>
-            <DrawnShapes shapes={drawing.shapes} colorOf={colorOf} stroke={(unit * 0.9) / Math.sqrt(scaleX * scaleY)} />
-          </g>
-        ) : (
-          <rect
-            className={styles.plainBox}
-            width={wide}
-            height={high}
-            strokeWidth={unit}
-            strokeDasharray={`${5 * unit} ${4 * unit}`}
-          />
-        )}
+        <ThingShapes view={view} widthMm={wide} heightMm={high} unit={unit} isOpen />
         <rect className={styles.grip} width={wide} height={high} strokeWidth={2 * unit} rx={unit} />
       </g>
       {!thing.isFound && wide > 34 * unit && high > 14 * unit && (

@@ -12,6 +12,7 @@ import { useCommands, useLocale, usePlan } from '../../app/projectStore';
 import { Choice, LengthField, TextField } from '../../ui/fields';
 import { SideBySide } from '../../ui/layout';
 import styles from './arrange.module.css';
+import { ThingPicture } from './ThingPicture';
 
 const stanceNames: Readonly<Record<Stance, string>> = {
   stands: 'stands',
@@ -160,6 +161,7 @@ export function ThingPanel(props: {
           </Button>
         )}
       </details>
+      {thing.piece && <ThingPicture piece={thing.piece} photoId={thing.photoId} />}
       <div className={styles.buttons}>
         <Button size="small" onClick={() => edit({ turned: !placement.turned })}>
           Turn

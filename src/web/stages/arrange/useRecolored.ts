@@ -2,8 +2,8 @@ import type { PhotoPlane } from '@core/model/entities/look';
 import type { PhotoRow } from '@core/model/rows';
 import { transfer } from 'comlink';
 import { useEffect, useState } from 'react';
+import { photoWorker } from '../../app/cutOut/photoWorker';
 import { photoAddress } from '../../ui/photoAddress';
-import { photoWorker } from './photoWorker';
 
 /** The longest side of what is shown while marking; the saved picture is worked in full. */
 const LOOK_PX = 1600;
@@ -28,6 +28,7 @@ export function useRecolored(photo: PhotoRow, marks: PhotoPlane['recolored']): s
       const picture = await photoWorker().compose(
         transfer(bitmap, [bitmap]),
         wanted.map(({ points, lab }) => ({ points: points.map(({ x, y }) => [x * width, y * height] as const), lab })),
+        [],
         [],
       );
       if (isGone) return;

@@ -5,6 +5,7 @@ import { type PaletteRole, paletteRoles } from '@core/state/brief';
 import { Button, Checkbox, Input, Modal, Slider } from 'antd';
 import { type Remote, wrap } from 'comlink';
 import { startTransition, useEffect, useRef, useState } from 'react';
+import { endWithPage, endWorker } from '../../app/endWithPage';
 import { useRows } from '../../app/projectStore';
 import { PhotoDrop } from '../../ui/PhotoDrop';
 import { photoAddress } from '../../ui/photoAddress';
@@ -36,7 +37,7 @@ export function PaletteFromPhoto(props: { onClose: () => void; onKeep: (kept: Ke
   const worker = useRef<{ thread: Worker; work: Remote<PaletteWork> } | null>(null);
   useEffect(
     () => () => {
-      worker.current?.thread.terminate();
+      if (worker.current) endWorker(worker.current.thread);
     },
     [],
   );
@@ -51,7 +52,9 @@ export function PaletteFromPhoto(props: { onClose: () => void; onKeep: (kept: Ke
     let current = true;
     setState('working');
     if (!worker.current) {
-      const thread = new Worker(new URL('../../workers/palette.worker.ts', import.meta.url), { type: 'module' });
+      const thread = endWithPage(
+        new Worker(new URL('../../workers/palette.worker.ts', import.meta.url), { type: 'module' }),
+      );
       worker.current = { thread, work: wrap<PaletteWork>(thread) };
     }
     worker.current.work

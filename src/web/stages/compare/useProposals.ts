@@ -3,6 +3,7 @@ import type { Plan } from '@core/plan/computePlan';
 import { proxy, wrap } from 'comlink';
 import { useCallback, useEffect, useMemo, useRef, useState } from 'react';
 import { api } from '../../app/api';
+import { endWithPage, endWorker } from '../../app/endWithPage';
 import type { ProjectLocale } from '../../app/words';
 import type { ProposalsWork, ToldSlot } from '../../workers/proposals.worker';
 
@@ -60,7 +61,7 @@ export function useProposals(plan: Plan, slotIds: readonly string[], locale: Pro
     let worker: Worker | null = null;
     end.current = () => {
       current = false;
-      worker?.terminate();
+      if (worker) endWorker(worker);
     };
     setState(nothingYet);
     const tell = (change: (before: ProposalsState) => Partial<ProposalsState>) => {
@@ -73,7 +74,9 @@ export function useProposals(plan: Plan, slotIds: readonly string[], locale: Pro
         return [];
       });
       if (!current) return;
-      worker = new Worker(new URL('../../workers/proposals.worker.ts', import.meta.url), { type: 'module' });
+      worker = endWithPage(
+        new Worker(new URL('../../workers/proposals.worker.ts', import.meta.url), { type: 'module' }),
+      );
       await wrap<ProposalsWork>(worker).propose(
         rows,
         asOfMs,
@@ -83,7 +86,7 @@ export function useProposals(plan: Plan, slotIds: readonly string[], locale: Pro
         proxy((told) => tell(({ told: before }) => ({ told: [...before, told] }))),
       );
       tell(() => ({ isSearching: false }));
-      worker.terminate();
+      endWorker(worker);
     };
     ask().catch((error: unknown) =>
       tell(() => ({ isSearching: false, problem: error instanceof Error ? error.message : String(error) })),

@@ -4,7 +4,9 @@ import { pieceKindOf } from '@core/sourcing/pieceKindOf';
 import type { Placement } from '@core/sourcing/placements';
 import { furnitureTemplates } from '@core/surface/templates';
 import { Button, Checkbox, Select } from 'antd';
+import { PiecePicture } from '../../app/cutOut/PiecePicture';
 import { useHouse } from '../../app/houseStore';
+import { usePiecePhotos } from '../../app/piecePhotos';
 import { FinishField, MaterialField } from '../../app/SurfaceFields';
 import { WeightField } from '../../app/WeightField';
 import { dayOf } from '../../app/words';
@@ -36,6 +38,7 @@ export function PieceSheet(props: {
 }) {
   const { run, locale, today } = useHouse();
   const { piece } = props;
+  const photos = usePiecePhotos(run, { units: locale.units, currency: locale.currency, today });
   const set = (values: Partial<Omit<PieceRow, 'id' | 'version'>>) => run('editPiece', { id: piece.id, values });
   const fallback = substrates.find(piece.finishId ?? piece.materialId)?.usualColor ?? '#cccccc';
   const rename = (name: string) => {
@@ -136,6 +139,7 @@ export function PieceSheet(props: {
           onChange={(accent) => set({ accent })}
         />
       </SideBySide>
+      <PiecePicture piece={piece} photoId={piece.photoId} queue={photos} onChange={set} />
       {piece.photoId !== null && (
         <PhotoColors
           photoId={piece.photoId}

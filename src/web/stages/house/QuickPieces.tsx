@@ -1,9 +1,8 @@
-import { newPiece, unknownPiece } from '@core/sourcing/newPiece';
+import { newPiece } from '@core/sourcing/newPiece';
 import { Button, Input } from 'antd';
 import { useState } from 'react';
 import { useHouse } from '../../app/houseStore';
-import { colorsOfPhoto } from '../../app/photoColors';
-import { usePhotoSender } from '../../app/photoQueue';
+import { usePiecePhotos } from '../../app/piecePhotos';
 import { PhotoQueueDrop } from '../../ui/PhotoDrop';
 import styles from './house.module.css';
 import { placeOf, sizeOf } from './words';
@@ -16,18 +15,7 @@ export function QuickPieces(props: { onAdded: (id: string) => void }) {
   const lines = line.split('\n').filter((entry) => entry.trim() !== '');
   const [first = ''] = lines;
   const understood = first === '' ? null : newPiece('', first, around);
-  const queue = usePhotoSender<'piece'>('house', 'piece', (entry) => {
-    const id = crypto.randomUUID();
-    const add = (colors: { color: typeof blank.color; accent: typeof blank.accent }) =>
-      run('addPieces', { pieces: [{ ...blank, ...colors, id, photoId: entry.id }] });
-    const blank = unknownPiece(id, 'Photographed, not named yet', around);
-    // The colors only save picking them; without them the piece is there all the same.
-    colorsOfPhoto(entry.blob)
-      .then(([main, second]) =>
-        add({ color: main?.lab ?? null, accent: second && second.share > 0.2 ? second.lab : null }),
-      )
-      .catch(() => add({ color: null, accent: null }));
-  });
+  const queue = usePiecePhotos(run, around);
   const add = () => {
     const pieces = lines.slice(0, 60).map((entry) => newPiece(crypto.randomUUID(), entry, around));
     const [piece] = pieces;

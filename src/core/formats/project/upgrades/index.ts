@@ -3,6 +3,7 @@ import { balance } from './balance';
 import { bench } from './bench';
 import { briefAndSketch } from './briefAndSketch';
 import { briefFelt } from './briefFelt';
+import { cutOuts } from './cutOuts';
 import { cutting } from './cutting';
 import { house } from './house';
 import { hunt } from './hunt';
@@ -35,6 +36,7 @@ export const fileUpgrades: readonly FileUpgrade[] = [
   bench,
   toldAtTheBench,
   looks,
+  cutOuts,
 ];
 
 /** Brings an older file to the present shape, step by step; a file without a known version is given back as it is. */

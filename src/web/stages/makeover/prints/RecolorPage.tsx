@@ -3,6 +3,7 @@ import { MM_PER_INCH } from '@core/kernel/units';
 import { Button, Progress, Slider } from 'antd';
 import { proxy, type Remote, transfer, wrap } from 'comlink';
 import { useEffect, useId, useRef, useState } from 'react';
+import { endWithPage } from '../../../app/endWithPage';
 import { useLocale } from '../../../app/projectStore';
 import { fileName, saveBlob } from '../../../app/saveFile';
 import shell from '../../../app/shell.module.css';
@@ -19,7 +20,7 @@ const MOST_PX = 40_000_000;
 let worker: Remote<RecolorWork> | null = null;
 function recolorWorker(): Remote<RecolorWork> {
   worker ??= wrap<RecolorWork>(
-    new Worker(new URL('../../../workers/recolor.worker.ts', import.meta.url), { type: 'module' }),
+    endWithPage(new Worker(new URL('../../../workers/recolor.worker.ts', import.meta.url), { type: 'module' })),
   );
   return worker;
 }

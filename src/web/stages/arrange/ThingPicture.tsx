@@ -1,0 +1,20 @@
+import type { PieceRow } from '@core/model/rows';
+import { PiecePicture } from '../../app/cutOut/PiecePicture';
+import { localToday } from '../../app/houseStore';
+import { usePiecePhotos } from '../../app/piecePhotos';
+import { useCommands, useLocale } from '../../app/projectStore';
+
+/** The picture of a piece of the look. */
+export function ThingPicture({ piece, photoId }: { piece: PieceRow; photoId: string | null }) {
+  const { run } = useCommands();
+  const { units, currency, timeZone } = useLocale();
+  const queue = usePiecePhotos(run, { units, currency, today: localToday(timeZone) });
+  return (
+    <PiecePicture
+      piece={piece}
+      photoId={photoId}
+      queue={queue}
+      onChange={(values) => run('editPiece', { id: piece.id, values })}
+    />
+  );
+}
