@@ -1,7 +1,6 @@
 import { afterAll, describe, expect, it } from 'vitest';
 import { Person } from './lib/browser';
 import { demoAndPerson } from './lib/demo';
-import { landingPicture } from './lib/picture';
 
 /** Looks to scale, arranged and hung as a stylist does it: at the desk, with a second device, on a ladder with the phone. */
 const { euporia, person, attic } = await demoAndPerson();
@@ -194,60 +193,6 @@ describe('the sheet for the ladder', () => {
       'return getComputedStyle([...document.querySelectorAll("b")].find((b) => b.textContent.includes("in up"))).fontSize',
     )) as string;
     expect(Number.parseFloat(size)).toBeGreaterThanOrEqual(30);
-  });
-});
-
-describe('a look in the picture of its spot', () => {
-  const landing = spots.find(({ name }) => name === 'Landing console')?.id ?? '';
-  const corners = async () =>
-    (
-      (await euporia.json(`/api/projects/${attic}/snapshot`)) as {
-        looks: { spotId: string; photo: { corners: { x: number; y: number }[]; recolored: unknown[] } | null }[];
-      }
-    ).looks.find(({ photo }) => photo !== null)?.photo;
-
-  it('stands where four corners of the spot’s own frame are', async () => {
-    await person.size(1280, 800);
-    await person.goto(`${euporia.address}/p/${attic}/arrange/photo?spot=${landing}`);
-    await person.give('Add a picture of the spot', await landingPicture('landing.jpg'));
-    await person.press('Put the look into');
-    await person.see('//*[@aria-label="Corner lower left"]');
-    await person.seeText('The corners are met within');
-    await person.saved();
-    const before = (await corners())?.corners[3];
-    const corner = await person.see('//*[@aria-label="Corner lower left"]');
-    await person.driver.actions().dragAndDrop(corner, { x: 12, y: 30 }).perform();
-    await person.saved();
-    const after = (await corners())?.corners[3];
-    expect(after?.x).toBeGreaterThan(before?.x ?? 1);
-    expect(after?.y).toBeGreaterThan(before?.y ?? 1);
-  });
-
-  it('says at its field what is no length', async () => {
-    await person.fill('It is wide', '42');
-    await person.seeValue('It is wide', '42');
-    await person.fill('It is wide', 'wide');
-    await person.seeText('“wide”');
-    await person.fill('It is wide', '42');
-  });
-
-  it('gives a marked piece its new color, and the whole is saved as a picture in full', async () => {
-    await person.press('Mark a piece');
-    const picture = await person.see('//*[local-name()="svg"][contains(@aria-label, "in its picture")]');
-    for (const [x, y] of [
-      [-180, 40],
-      [150, 36],
-      [150, 56],
-      [-180, 62],
-    ] as const)
-      await person.driver.actions().move({ origin: picture, x, y }).press().release().perform();
-    await person.seeText('(4 points)');
-    await person.press('Recolor it');
-    await person.seeText('4 points');
-    await person.saved();
-    expect((await corners())?.recolored).toHaveLength(1);
-    const saved = await person.download('Save the picture');
-    expect(saved.slice(1, 4)).toBe('PNG');
   });
 });
 

@@ -3,6 +3,7 @@ import type { WrittenFile } from '@core/formats/project/projectFile';
 import sharp from 'sharp';
 import { describe, expect, it } from 'vitest';
 import { newLook, newPlacement } from '../core/arrange/look/newLook';
+import { newPiece } from '../core/sourcing/newPiece';
 import { attic, freshStudio, HOST } from './test/studio';
 
 const { studio } = await freshStudio();
@@ -97,6 +98,18 @@ describe('a look on the server', () => {
     expect(JSON.stringify((await edit({ xMm: 'left' })).json)).toContain('a place in mm');
     const gone = await studio.command(projectId, 'takeAway', { ids: [randomUUID()] });
     expect(JSON.stringify(gone.json)).toContain('pieces that are still in the look');
+  });
+
+  it('in which a piece of the house is placed has that piece in the answer: a page holds only what its project speaks of', async () => {
+    const { projectId, look } = await arranged();
+    const clock = newPiece(randomUUID(), 'Mantel clock', { units: 'us', currency: 'USD', today: '2026-06-01' });
+    expect((await studio.command(studio.studioId, 'addPieces', { pieces: [clock] })).status).toBe(200);
+    const placed = await studio.command(projectId, 'placePieces', {
+      rows: [newPlacement(randomUUID(), look.id, { pieceId: clock.id })],
+    });
+    const sent = placed.json.rows as { table: string; row: { id: string; name: string } }[];
+    expect(sent.find(({ table }) => table === 'pieces')?.row).toMatchObject({ id: clock.id, name: 'Mantel clock' });
+    expect((await studio.rows(projectId)).pieces.map(({ id }) => id)).toContain(clock.id);
   });
 
   it('leaves holes in the house, for every project', async () => {

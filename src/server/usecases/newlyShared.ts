@@ -1,7 +1,7 @@
 import { type AnyRow, applyChanges, rowIn, type Workspace } from '@core/acts/changes';
 import type { KeptChange } from '@core/acts/undoChanges';
 import { referencesOf } from '@core/model/derive/references';
-import { allEntities, type ChangedTable } from '@core/model/entities';
+import { allEntities, type ChangedTable, isTable } from '@core/model/entities';
 import type { ProjectRows } from '@core/model/rows';
 import { rowsSharing } from '../persistence/rowStore';
 import type { Transaction } from '../persistence/scope';
@@ -13,7 +13,7 @@ export interface PlacedRow {
 }
 
 /** Tables that rows of the house are shared by: a color brings the supplies of that color. */
-const sharedBy = new Set(
+const sharedBy = new Set<string>(
   allEntities.flatMap((entity) => {
     const { snapshot } = entity;
     if (typeof snapshot !== 'object' || !('sharing' in snapshot)) return [];
@@ -21,24 +21,41 @@ const sharedBy = new Set(
   }),
 );
 
+/** Tables whose rows come along with a project that points to them: its pieces. */
+const linked = new Set<string>(
+  allEntities.flatMap(({ table, snapshot }) => (snapshot === 'linked' ? [table as string] : [])),
+);
+
 /**
  * Rows of the house that come along with a project since an act, because a row that the act wrote refers to something now
- * that it did not refer to before: supplies of a color that is newly used, and their packs.
+ * that it did not refer to before: supplies of a color that is newly used, and their packs; a piece that is placed in a look.
  */
 export async function newlyShared(
   transaction: Transaction,
   after: Workspace,
   changes: readonly KeptChange[],
 ): Promise<PlacedRow[]> {
-  const fresh = new Set<string>();
+  const fresh = new Map<string, string>();
   for (const { table, id, op, before } of changes) {
     const row = op === 'remove' ? null : rowIn(after, table, id);
     if (!row) continue;
-    const sharedOf = (of: AnyRow) => referencesOf(table, of).filter((reference) => sharedBy.has(reference.table));
-    for (const reference of sharedOf(row)) fresh.add(reference.id);
-    if (before) for (const reference of sharedOf(before)) fresh.delete(reference.id);
+    for (const reference of referencesOf(table, row))
+      if (sharedBy.has(reference.table) || linked.has(reference.table)) fresh.set(reference.id, reference.table);
+    if (before) for (const reference of referencesOf(table, before)) fresh.delete(reference.id);
   }
-  return rowsSharing(transaction, [...fresh]);
+  const of = (tables: ReadonlySet<string>) =>
+    [...fresh].flatMap(([id, table]) => (tables.has(table) ? [{ id, table }] : []));
+  const pointedTo = of(linked).flatMap(({ id, table }): PlacedRow[] => {
+    const row = isTable(table) ? rowIn(after, table, id) : null;
+    return row && isTable(table) ? [{ table, row }] : [];
+  });
+  return [
+    ...pointedTo,
+    ...(await rowsSharing(
+      transaction,
+      of(sharedBy).map(({ id }) => id),
+    )),
+  ];
 }
 
 /** A project's rows with further ones that they do not hold yet; the very same where there are none. */

@@ -1,15 +1,17 @@
 import { guessCutOut } from '@core/arrange/cutOut/guessCutOut';
 import { cutOutBox, type ThingPicture } from '@core/arrange/look/thingView';
 import { edgeInk, type PhotoShape } from '@core/arrange/photo/photoShapes';
+import { closeArea } from '@core/color/closeArea';
 import { hexFromLab, type Lab } from '@core/color/lab';
 import { maskOf, recolorArea } from '@core/color/recolorArea';
-import type { Outline, Point } from '@core/surface/outline';
+import { boxOf, type Outline, type Point } from '@core/surface/outline';
+import { grown } from '@core/surface/polygons';
 import { expose } from 'comlink';
 
-/** A marked piece that gets another color; px. */
+/** A marked thing that gets another color, or is taken away where it has none; px. */
 export interface PhotoMark {
   points: readonly Point[];
-  lab: Lab;
+  lab: Lab | null;
 }
 
 /** A picture that pieces are cut from. */
@@ -31,7 +33,7 @@ function canvasOf(width: number, height: number): { canvas: OffscreenCanvas; con
   return { canvas, context };
 }
 
-/** Draws a picture with marked pieces recolored and with shapes over it, at its full size; gives the bytes of a PNG. */
+/** Draws a picture with what is marked recolored or taken away, and with shapes over it, at its full size; gives the bytes of a PNG. */
 async function compose(
   picture: ImageBitmap,
   marks: readonly PhotoMark[],
@@ -41,7 +43,9 @@ async function compose(
   const { canvas, context } = canvasOf(picture.width, picture.height);
   context.drawImage(picture, 0, 0);
   picture.close();
-  for (const { points, lab } of marks) recolorMark(context, points, lab, canvas.width, canvas.height);
+  // What is taken away goes first: what gets a color may stand before it.
+  for (const mark of [...marks].sort((a, b) => Number(a.lab !== null) - Number(b.lab !== null)))
+    applyMark(context, mark);
   for (const shape of shapes) draw(context, shape, sources);
   for (const { bitmap } of sources) bitmap.close();
   return canvas.convertToBlob({ type: 'image/png' });
@@ -90,25 +94,34 @@ function cutCanvas(picture: ImageBitmap, { rings, recoloredTo }: ThingPicture, l
   return canvas;
 }
 
-/** Recolors the part of the picture around a mark. */
-function recolorMark(context: Context, points: PhotoMark['points'], lab: Lab, width: number, height: number) {
-  const xs = points.map(([x]) => x);
-  const ys = points.map(([, y]) => y);
-  const left = Math.max(0, Math.floor(Math.min(...xs)));
-  const top = Math.max(0, Math.floor(Math.min(...ys)));
-  const wide = Math.min(width, Math.ceil(Math.max(...xs))) - left;
-  const high = Math.min(height, Math.ceil(Math.max(...ys))) - top;
+/** A mark taken away reaches a little farther: taps are seldom outside of what they go around. */
+const BEYOND_SHARE = 0.02;
+/** How much around an area tells what is behind it, as a share of its size. */
+const AROUND_SHARE = 0.25;
+
+/** Recolors what is marked in a picture, or closes the wall over it. */
+function applyMark(context: Context, { points, lab }: PhotoMark) {
+  const box = boxOf([points]);
+  if (!box) return;
+  const { width, height } = context.canvas;
+  const size = Math.max(box.right - box.left, box.bottom - box.top);
+  const around = lab === null ? AROUND_SHARE * size : 0;
+  const left = Math.max(0, Math.floor(box.left - around));
+  const top = Math.max(0, Math.floor(box.top - around));
+  const wide = Math.min(width, Math.ceil(box.right + around)) - left;
+  const high = Math.min(height, Math.ceil(box.bottom + around)) - top;
   if (wide < 1 || high < 1) return;
   const part = context.getImageData(left, top, wide, high);
-  recolorArea(
-    part.data,
-    maskOf(
-      points.map(([x, y]) => [x - left, y - top] as const),
-      wide,
-      high,
-    ),
-    lab,
-  );
+  const ring = points.map(([x, y]): Point => [x - left, y - top]);
+  if (lab) recolorArea(part.data, maskOf(ring, wide, high), lab);
+  else {
+    const mask = new Uint8Array(wide * high);
+    for (const grownRing of grown([ring], BEYOND_SHARE * size))
+      maskOf(grownRing, wide, high).forEach((value, n) => {
+        if (value === 1) mask[n] = 1;
+      });
+    closeArea(part.data, mask, wide);
+  }
   context.putImageData(part, left, top);
 }
 

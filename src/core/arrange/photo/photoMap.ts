@@ -25,12 +25,29 @@ export function cornersOf({ corners: [a, b, c, d] }: PhotoPlane, { widthPx, heig
   return [at(a), at(b), at(c), at(d)];
 }
 
+/** Corners whose sides turn by less than this (the sine of the angle) are as good as in a line. */
+const LEAST_TURN = 0.02;
+
+/** Whether four corners go around once and turn at each: a rectangle cannot look otherwise to a camera before it. */
+function isSeenRectangle(corners: FourPoints): boolean {
+  const turns = corners.map((here, n) => {
+    const before = corners[(n + 3) % 4] ?? here;
+    const after = corners[(n + 1) % 4] ?? here;
+    const [ax, ay] = [here[0] - before[0], here[1] - before[1]];
+    const [bx, by] = [after[0] - here[0], after[1] - here[1]];
+    return (ax * by - ay * bx) / Math.max(1e-9, Math.hypot(ax, ay) * Math.hypot(bx, by));
+  });
+  return turns.every((turn) => turn > LEAST_TURN);
+}
+
 /**
  * The map from a spot (mm, y up from its base) to a picture (px, y down).
- * @returns null where three of the corners lie in a line
+ * @returns null where three of the corners lie almost in a line, or where they do not go around clockwise
  */
-export const photoMap = (plane: PhotoPlane, size: PhotoSize): Homography | null =>
-  homographyOf(rectangleOf(plane), cornersOf(plane, size));
+export function photoMap(plane: PhotoPlane, size: PhotoSize): Homography | null {
+  const corners = cornersOf(plane, size);
+  return isSeenRectangle(corners) ? homographyOf(rectangleOf(plane), corners) : null;
+}
 
 /**
  * How far one pixel goes on the wall at a place in the picture, mm: by so much a tap that is one pixel off moves things.

@@ -53,6 +53,18 @@ describe('a look in a picture', () => {
     for (const widthPx of shadows) expect(widthPx).toBeGreaterThan(0);
   });
 
+  it('has no place where two corners have changed places, or the rectangle is seen from behind', () => {
+    const [a, b, c, d] = straight.corners;
+    for (const corners of [
+      [b, a, c, d],
+      [a, c, b, d],
+      [b, a, d, c],
+      [a, b, { x: (a.x + b.x) / 2, y: a.y + 0.001 }, d],
+    ] as PhotoPlane['corners'][])
+      expect(photoMap({ ...straight, corners }, size)).toBeNull();
+    expect(photoMap(straight, size)).not.toBeNull();
+  });
+
   it('has no place where three corners lie in a line', () => {
     const [first, second] = straight.corners;
     const flat: PhotoPlane = {

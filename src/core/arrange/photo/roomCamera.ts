@@ -42,7 +42,7 @@ export function focalLength(map: Homography, size: PhotoSize): number | null {
 
 /**
  * The camera that took a picture of a spot, from the marked rectangle on its wall.
- * @returns null where three of the corners lie in a line
+ * @returns null where the corners are those of no rectangle, see {@link photoMap}
  */
 export function roomCamera(plane: PhotoPlane, size: PhotoSize): RoomCamera | null {
   const wall = photoMap(plane, size);

@@ -18,8 +18,8 @@ const photoPlane = z.strictObject({
   /** Where its lower left corner is in the spot. */
   xMm: placeMm,
   heightAtMm: placeMm,
-  /** Pieces in the picture that get another color, each marked along its edge. */
-  recolored: z.array(z.strictObject({ points: photoRing, lab })).max(20, 'at most 20 marks'),
+  /** Things in the picture that get another color, each marked along its edge; without a color they are taken away. */
+  recolored: z.array(z.strictObject({ points: photoRing, lab: lab.nullable() })).max(20, 'at most 20 marks'),
 });
 export type PhotoPlane = z.output<typeof photoPlane>;
 

@@ -21,7 +21,10 @@ function useColors(things: readonly LookThing[]): { key: string; name: string; l
   ];
 }
 
-/** Marks what stands in the picture already and gives it its planned color; its shading stays. */
+/** The choice that takes a thing out of the picture. */
+const AWAY = 'away';
+
+/** Marks what stands in the picture already: it gets its planned color, its shading stays; or it is taken away. */
 export function MarkPieces(props: {
   plane: PhotoPlane;
   things: readonly LookThing[];
@@ -32,14 +35,21 @@ export function MarkPieces(props: {
 }) {
   const { plane, points } = props;
   const colors = useColors(props.things);
-  const [key, setKey] = useState('');
-  const color = colors.find((entry) => entry.key === key) ?? colors[0];
+  const [key, setKey] = useState(AWAY);
+  const color = colors.find((entry) => entry.key === key) ?? null;
   return (
-    <section className={layout.panel} aria-label="Recolor in the picture">
-      <h3>Recolor what stands there</h3>
+    <section className={layout.panel} aria-label="What is in the picture already">
+      <h3>What is in the picture already</h3>
       {plane.recolored.map(({ lab, points: marked }, n) => (
         <p key={n} className={styles.marked}>
-          <Swatch color={lab} /> {colorName(lab)}, {marked.length} points{' '}
+          {lab ? (
+            <>
+              <Swatch color={lab} /> {colorName(lab)}
+            </>
+          ) : (
+            'taken away'
+          )}
+          , {marked.length} points{' '}
           <Button
             size="small"
             type="text"
@@ -51,34 +61,35 @@ export function MarkPieces(props: {
         </p>
       ))}
       {points === null ? (
-        <Button size="small" onClick={props.onBegin} disabled={colors.length === 0}>
+        <Button size="small" onClick={props.onBegin}>
           Mark a piece
         </Button>
       ) : (
         <>
           <p className="small">Tap along its edge, all the way around ({points.length} points).</p>
-          {color && (
-            <Choice
-              label="It becomes"
-              value={color.key}
-              options={colors.map((entry) => ({
+          <Choice
+            label="It"
+            value={color?.key ?? AWAY}
+            options={[
+              { value: AWAY, label: 'is taken away' },
+              ...colors.map((entry) => ({
                 value: entry.key,
                 label: (
                   <>
-                    <Swatch color={entry.lab} /> {entry.name}
+                    becomes <Swatch color={entry.lab} /> {entry.name}
                   </>
                 ),
-              }))}
-              onChange={setKey}
-            />
-          )}
+              })),
+            ]}
+            onChange={setKey}
+          />
           <Button
             size="small"
             type="primary"
-            disabled={points.length < 3 || !color}
-            onClick={() => color && props.onMark([...plane.recolored, { points: [...points], lab: color.lab }])}
+            disabled={points.length < 3}
+            onClick={() => props.onMark([...plane.recolored, { points: [...points], lab: color?.lab ?? null }])}
           >
-            Recolor it
+            {color ? 'Recolor it' : 'Take it away'}
           </Button>{' '}
           <Button size="small" type="text" onClick={props.onCancel}>
             Cancel

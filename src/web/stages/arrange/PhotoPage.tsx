@@ -1,6 +1,7 @@
 import { lookRoom } from '@core/arrange/look/lookRoom';
 import { lookThings } from '@core/arrange/look/lookThings';
 import { firstLookOf } from '@core/arrange/lookChecks/lookFacts';
+import { sameValue } from '@core/kernel/sameValue';
 import type { PhotoPlane } from '@core/model/entities/look';
 import type { LookRow, PhotoRow, SpotRow } from '@core/model/rows';
 import { Button } from 'antd';
@@ -71,6 +72,7 @@ export function PhotoPage() {
           plane={look.photo}
           photo={photo}
           things={things}
+          isNew={sameValue(look.photo.corners, GUESS)}
         />
       ) : (
         <>

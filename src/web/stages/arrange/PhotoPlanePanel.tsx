@@ -5,7 +5,7 @@ import type { RoomCamera } from '@core/arrange/photo/roomCamera';
 import { formatLength } from '@core/kernel/formatLength';
 import type { PhotoPlane } from '@core/model/entities/look';
 import type { PhotoRow, SpotRow } from '@core/model/rows';
-import { Button } from 'antd';
+import { Button, Checkbox } from 'antd';
 import { useLocale } from '../../app/projectStore';
 import { LengthField } from '../../ui/fields';
 import { SideBySide } from '../../ui/layout';
@@ -18,6 +18,8 @@ export function PhotoPlanePanel(props: {
   spot: SpotRow;
   room: LookRoom;
   camera: RoomCamera | null;
+  showsCorners: boolean;
+  onShowCorners: (shows: boolean) => void;
   onChange: (change: Partial<PhotoPlane>) => void;
 }) {
   const { plane, photo, spot, room, camera, onChange } = props;
@@ -31,6 +33,11 @@ export function PhotoPlanePanel(props: {
       <p className="small">
         Drag them onto a rectangle on the wall: the spot’s own frame, a door, a picture. Then say how large it is and
         where it begins.
+      </p>
+      <p>
+        <Checkbox checked={props.showsCorners} onChange={(event) => props.onShowCorners(event.target.checked)}>
+          Show the corners
+        </Checkbox>
       </p>
       <SideBySide across={2}>
         <LengthField
@@ -68,7 +75,8 @@ export function PhotoPlanePanel(props: {
       </Button>
       {camera === null ? (
         <p role="alert" className={layout.danger}>
-          Three of the corners lie in a line: drag them apart.
+          These are the corners of no rectangle: three lie almost in a line, or two have changed places. Drag each to
+          its own corner, the upper left one to the upper left.
         </p>
       ) : (
         <p className="small muted">

@@ -30,6 +30,8 @@ export function PhotoWork(props: {
   plane: PhotoPlane;
   photo: PhotoRow;
   things: readonly LookThing[];
+  /** Whether nobody has moved its corners yet. */
+  isNew: boolean;
 }) {
   const { look, spot, plane, photo, things } = props;
   const { run } = useCommands();
@@ -37,6 +39,7 @@ export function PhotoWork(props: {
   const [held, setHeld] = useState<{ n: number; to: PhotoPoint } | null>(null);
   const [share, setShare] = useState(100);
   const [points, setPoints] = useState<readonly PhotoPoint[] | null>(null);
+  const [showsCorners, setShowsCorners] = useState(props.isNew);
   const [problem, setProblem] = useState('');
   const [isSaving, setIsSaving] = useState(false);
   const { widthPx, heightPx } = photo;
@@ -120,7 +123,7 @@ export function PhotoWork(props: {
               points={points.map(({ x, y }) => `${x * widthPx},${y * heightPx}`).join(' ')}
               strokeWidth={2 * edge}
             />
-          ) : (
+          ) : showsCorners ? (
             <PhotoCorners
               plane={plane}
               photo={photo}
@@ -132,7 +135,7 @@ export function PhotoWork(props: {
               }}
               onMove={(corners) => set({ corners })}
             />
-          )}
+          ) : null}
         </svg>
         <div className={styles.slide}>
           <span id="slide-label">Before</span>
@@ -154,6 +157,8 @@ export function PhotoWork(props: {
           spot={spot}
           room={room}
           camera={camera}
+          showsCorners={showsCorners}
+          onShowCorners={setShowsCorners}
           onChange={(change) => set(change)}
         />
         <MarkPieces
