@@ -4,8 +4,8 @@ import { thingView } from '@core/arrange/look/thingView';
 import { spotKindOf } from '@core/catalog/spotKinds';
 import type { SpotRow } from '@core/model/rows';
 import type { Ref } from 'react';
+import { ThingShapes } from '../../app/ThingShapes';
 import { Furniture } from './Furniture';
-import { ThingShapes } from './ThingShapes';
 
 /** A look as a picture: nothing in it is pressed. */
 export function LookPicture(props: {

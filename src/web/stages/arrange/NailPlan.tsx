@@ -4,11 +4,11 @@ import { thingView } from '@core/arrange/look/thingView';
 import { spotKindOf } from '@core/catalog/spotKinds';
 import type { SpotRow } from '@core/model/rows';
 import { useLocale } from '../../app/projectStore';
+import { ThingShapes } from '../../app/ThingShapes';
 import arrange from './arrange.module.css';
 import { Furniture } from './Furniture';
 import styles from './hang.module.css';
 import { tapeWords } from './nailWords';
-import { ThingShapes } from './ThingShapes';
 
 /** The wall with everything that hangs, its nails as crosses, and the level line that they share. */
 export function NailPlan(props: { spot: SpotRow; sheet: LadderSheet }) {

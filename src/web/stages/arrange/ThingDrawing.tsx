@@ -3,8 +3,8 @@ import { thingView } from '@core/arrange/look/thingView';
 import { formatLength } from '@core/kernel/formatLength';
 import type { UnitSystem } from '@core/kernel/units';
 import { type KeyboardEvent, memo, type PointerEvent, useMemo } from 'react';
+import { ThingShapes } from '../../app/ThingShapes';
 import styles from './arrange.module.css';
-import { ThingShapes } from './ThingShapes';
 
 /** Text cut to so many letters, with an ellipsis where it is cut. */
 const fitted = (text: string, letters: number): string =>

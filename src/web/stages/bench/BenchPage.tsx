@@ -55,7 +55,8 @@ export function BenchPage() {
         );
         const moments = own.map(({ model }) => ready.get(model.option.id) ?? null).filter((moment) => moment !== null);
         const words = moments.length > 0 ? `usable ${day(Math.max(...moments))}` : '';
-        return { row, words };
+        const model = row.kind === 'recipe' || row.kind === 'option' ? (own[0]?.model ?? null) : null;
+        return { row, words, model };
       });
   }, [bench, blocks, ready, plan.chosen, day]);
 

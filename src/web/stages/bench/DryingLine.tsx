@@ -1,11 +1,13 @@
 import { hexFromLab } from '@core/color/lab';
+import type { OptionModel } from '@core/plan/model/optionModel';
 import type { BenchRow } from '@core/schedule/benchJobs';
 import { endOf, type Minute, type Stretch, startOf } from '@core/schedule/benchProblem';
 import { handsWords } from '@core/schedule/benchWords';
 import type { BenchBlock } from '@core/schedule/eveningsOf';
 import { minuteOf } from '@core/schedule/workerWindows';
 import { Fragment, memo, useMemo } from 'react';
-import { useLocale } from '../../app/projectStore';
+import { OptionPicture } from '../../app/OptionPicture';
+import { useLocale, usePlan } from '../../app/projectStore';
 import styles from './bench.module.css';
 import { clock, dayName } from './benchTimes';
 import { type LineScale, lineScale } from './lineScale';
@@ -15,7 +17,8 @@ import { type DragHandlers, useBlockDrag } from './useBlockDrag';
 
 const DAY_WIDTH = 92;
 const ROW_HEIGHT = 46;
-const NAMES_WIDTH = 168;
+const NAMES_WIDTH = 206;
+const PICTURE_SIZE = 34;
 const LEAST_WIDTH = 6;
 const LEAST_DAYS = 8;
 const MOST_DAYS = 120;
@@ -24,6 +27,8 @@ const MOST_DAYS = 120;
 export interface RowWords {
   row: BenchRow;
   words: string;
+  /** The way that it makes; null for spots and errands. */
+  model: OptionModel | null;
 }
 
 /**
@@ -41,6 +46,7 @@ export function DryingLine(props: {
   const { state, blocks, rows } = props;
   const { bench } = state;
   const locale = useLocale();
+  const plan = usePlan();
   const lastMinute = Math.max(bench.problem.now, ...blocks.map(({ end }) => end));
   const windows = bench.problem.workers[0]?.windows ?? [];
   const scale = useMemo(() => {
@@ -56,10 +62,15 @@ export function DryingLine(props: {
       <div className={styles.names} style={{ width: NAMES_WIDTH }}>
         <div className={styles.dayNames} aria-hidden="true" />
         <Outdoors scale={scale} state={state} isName />
-        {rows.map(({ row, words }) => (
+        {rows.map(({ row, words, model }) => (
           <div key={row.id} className={styles.rowName} style={{ height: ROW_HEIGHT }}>
-            <b>{row.name}</b>
-            <small>{words}</small>
+            <span className={styles.rowPicture}>
+              {model && <OptionPicture plan={plan} model={model} size={PICTURE_SIZE} />}
+            </span>
+            <span className={styles.rowWords}>
+              <b title={row.name}>{row.name}</b>
+              <small>{words}</small>
+            </span>
           </div>
         ))}
       </div>

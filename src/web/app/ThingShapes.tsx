@@ -1,7 +1,7 @@
 import { type ThingPicture, type ThingView, unitCutOut } from '@core/arrange/look/thingView';
-import { useCutOut } from '../../app/cutOut/useCutOut';
-import { ScaledDrawing } from '../../ui/DrawnShapes';
-import styles from './arrange.module.css';
+import { ScaledDrawing } from '../ui/DrawnShapes';
+import { useCutOut } from './cutOut/useCutOut';
+import styles from './things.module.css';
 
 /** What a thing looks like, from the upper left corner of its box, as wide and as high as it is there. */
 export function ThingShapes(props: {
