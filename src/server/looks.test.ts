@@ -112,6 +112,31 @@ describe('a look on the server', () => {
     expect((await studio.rows(projectId)).pieces.map(({ id }) => id)).toContain(clock.id);
   });
 
+  it('holds a piece of the house: no slot or look of another project gets it, both at once neither', async () => {
+    const [mine, other] = [await arranged(), await arranged()];
+    const clock = newPiece(randomUUID(), 'Ship clock', { units: 'us', currency: 'USD', today: '2026-06-01' });
+    await studio.command(studio.studioId, 'addPieces', { pieces: [clock] });
+    const place = ({ projectId, look }: typeof mine) =>
+      studio.command(projectId, 'placePieces', { rows: [newPlacement(randomUUID(), look.id, { pieceId: clock.id })] });
+    const answers = await Promise.all([place(mine), place(other)]);
+    expect(answers.map(({ status }) => status).sort()).toEqual([200, 422]);
+    const late = answers.find(({ status }) => status === 422);
+    expect(late?.json.fields[0]).toMatchObject({
+      field: 'the looks of Bed wall',
+      value: 'Ship clock',
+      accepted: expect.stringContaining('promised to the looks of Bed wall'),
+    });
+    // Another look of the same spot shares it.
+    const holder = answers[0]?.status === 200 ? mine : other;
+    const second = newLook(randomUUID(), holder.spotId, 'Second look', 1);
+    const copy = newPlacement(randomUUID(), second.id, { pieceId: clock.id });
+    const shared = await studio.command(holder.projectId, 'addLook', { row: second, pieces: [copy] });
+    expect(shared.status, shared.text).toBe(200);
+    // The house says where it stands.
+    const { placements } = (await studio.send('GET', '/api/house/pieces?words=ship clock')).json;
+    expect(placements).toMatchObject([{ slotNumber: null, count: 1, projectId: holder.projectId }]);
+  });
+
   it('leaves holes in the house, for every project', async () => {
     const { projectId } = await arranged();
     const row = {

@@ -231,9 +231,9 @@ describe('one piece, one place', () => {
     pieceId: 'p',
     projectId: `project of ${slotId}`,
     projectName: '',
-    slotId,
+    placeId: slotId,
     slotNumber: 1,
-    slotName: slotId,
+    placeName: slotId,
     count,
     from,
     until,
@@ -251,6 +251,22 @@ describe('one piece, one place', () => {
     expect(placementClash(mine, [mine, other], 1)).toEqual([other]);
     expect(placementClash(mine, [mine, other], 2)).toEqual([]);
     expect(placementClash(mine, [mine, placement('b', '2026-07-01', null)], 1)).toEqual([]);
+  });
+
+  it('is taken by a look of another project, and by a look of another spot, but not by a slot of its own project', () => {
+    const look = (spotId: string, projectId: string): Placement => ({
+      ...placement(spotId, '2026-06-01', null),
+      projectId,
+      slotNumber: null,
+    });
+    const slot = placement('a', '2026-06-01', null);
+    const elsewhere = look('spot', 'another project');
+    expect(placementClash(slot, [elsewhere], 1)).toEqual([elsewhere]);
+    expect(placementClash(slot, [look('spot', slot.projectId)], 1)).toEqual([]);
+    const here = look('console', 'one project');
+    expect(placementClash(here, [here], 1)).toEqual([]);
+    expect(placementClash(here, [look('mantel', 'one project')], 1)).toHaveLength(1);
+    expect(placementClash(here, [placement('b', '2026-06-01', null)], 1)).toHaveLength(1);
   });
 
   it('counts the busiest day as counting every day does', () => {

@@ -1,11 +1,17 @@
-/** A piece promised to a slot of a project, from its reveal until its look comes down. Dates are local, YYYY-MM-DD. */
+/**
+ * A piece promised to a slot of a project, or standing in the looks of a spot without any slot, from the project's reveal
+ * until its look comes down. Dates are local, YYYY-MM-DD.
+ */
 export interface Placement {
   pieceId: string;
   projectId: string;
   projectName: string;
-  slotId: string;
-  slotNumber: number;
-  slotName: string;
+  /** The slot, or the spot. */
+  placeId: string;
+  /** Null where it stands in looks only. */
+  slotNumber: number | null;
+  /** The slot's name, or the spot's. */
+  placeName: string;
   count: number;
   /** Null: from now on. */
   from: string | null;
@@ -53,10 +59,21 @@ export function mostInUse(placements: readonly (Stay & { count: number })[], dur
 }
 
 /**
- * Who stands in the way: placements of other slots that overlap, when together with the wanted one they need more of
- * the piece than there is. Empty when it is free. Several looks on one slot are one placement.
+ * Whether a placement is of another place than the wanted one. Within a project a slot and a look do not stand in each
+ * other's way here: what is arranged is often promised later, and the look's own rule says where a piece stands twice.
+ */
+export const isElsewhere = (
+  wanted: Pick<Placement, 'projectId' | 'placeId' | 'slotNumber'>,
+  other: Placement,
+): boolean =>
+  other.placeId !== wanted.placeId &&
+  (other.projectId !== wanted.projectId || (other.slotNumber === null) === (wanted.slotNumber === null));
+
+/**
+ * Who stands in the way: placements elsewhere that overlap, when together with the wanted one they need more of
+ * the piece than there is. Empty when it is free. Several looks of one spot are one placement.
  * @param wanted the promise that is to be made
- * @param others every promise of the piece, the slot’s own among them or not
+ * @param others every promise of the piece, the place’s own among them or not
  * @param pieceCount how many there are of it
  */
 export function placementClash(
@@ -65,7 +82,7 @@ export function placementClash(
   pieceCount: number,
 ): readonly Placement[] {
   const rivals = others.filter(
-    (other) => other.pieceId === wanted.pieceId && other.slotId !== wanted.slotId && overlaps(other, wanted),
+    (other) => other.pieceId === wanted.pieceId && isElsewhere(wanted, other) && overlaps(other, wanted),
   );
   return mostInUse(rivals, wanted) + wanted.count > pieceCount ? rivals : [];
 }

@@ -2,15 +2,19 @@ import type { Problem } from '@core/acts/act';
 import type { KeptChange } from '@core/acts/undoChanges';
 import { mostOf } from '@core/model/finds';
 import type { ProjectRows } from '@core/model/rows';
-import { placementClash } from '@core/sourcing/placements';
+import { type Placement, placementClash } from '@core/sourcing/placements';
 import { placements } from '../persistence/placements';
 import { lockPieces } from '../persistence/rowStore';
 import type { Transaction } from '../persistence/scope';
 
 const until = (date: string | null) => (date === null ? 'with no end given' : `until ${date}`);
 
-/** Slots of a project whose promises an act may have changed; all of them when its dates changed or it came back. */
-function touchedSlots(rows: ProjectRows, changes: readonly KeptChange[]): ReadonlySet<string> {
+/** A place as one says it. */
+const placeOf = ({ slotNumber, placeName }: Placement): string =>
+  slotNumber === null ? `the looks of ${placeName}` : `slot ${slotNumber}, ${placeName}`;
+
+/** Slots and spots of a project whose promises an act may have changed; all of them when its dates changed or it came back. */
+function touchedPlaces(rows: ProjectRows, changes: readonly KeptChange[]): ReadonlySet<string> {
   const touched = new Set<string>();
   const slotOf = (table: 'fills' | 'options', id: string) => rows[table].find((row) => row.id === id)?.slotId;
   for (const { table, id, op, before, after } of changes) {
@@ -26,7 +30,12 @@ function touchedSlots(rows: ProjectRows, changes: readonly KeptChange[]): Readon
       table === 'project' &&
       (op !== 'update' || before?.revealDate !== after?.revealDate || before?.standsUntil !== after?.standsUntil)
     )
-      for (const slot of rows.slots) touched.add(slot.id);
+      for (const { id: placeId } of [...rows.slots, ...rows.spots]) touched.add(placeId);
+    if (table === 'lookPieces') {
+      const lookId = rows.lookPieces.find((row) => row.id === id)?.lookId;
+      const look = rows.looks.find((row) => row.id === lookId);
+      if (look) touched.add(look.spotId);
+    }
   }
   return touched;
 }
@@ -41,15 +50,20 @@ export async function placementConflicts(
   rows: ProjectRows,
   changes: readonly KeptChange[],
 ): Promise<Problem[]> {
-  const touched = touchedSlots(rows, changes);
+  const touched = touchedPlaces(rows, changes);
   if (touched.size === 0) return [];
-  const pieceIds = [...new Set(rows.finds.filter((find) => find.inHouse).map((find) => find.pieceId))];
+  const pieceIds = [
+    ...new Set([
+      ...rows.finds.filter((find) => find.inHouse).map((find) => find.pieceId),
+      ...rows.lookPieces.flatMap(({ pieceId }) => pieceId ?? []),
+    ]),
+  ];
   if (pieceIds.length === 0) return [];
   const pieces = await lockPieces(transaction, pieceIds);
   const all = await placements(transaction, pieceIds);
   const errors: Problem[] = [];
   for (const mine of all.filter(
-    (placement) => placement.projectId === rows.project.id && touched.has(placement.slotId),
+    (placement) => placement.projectId === rows.project.id && touched.has(placement.placeId),
   )) {
     const piece = pieces.get(mine.pieceId);
     if (!piece) continue;
@@ -57,9 +71,9 @@ export async function placementConflicts(
     const [rival] = clash;
     if (rival)
       errors.push({
-        field: `slot ${mine.slotNumber}, ${mine.slotName}`,
+        field: placeOf(mine),
         value: piece.name,
-        accepted: `a piece that is free then; this one is promised to slot ${rival.slotNumber}, ${rival.slotName}, in ${rival.projectName} ${until(rival.until)}`,
+        accepted: `a piece that is free then; this one is promised to ${placeOf(rival)}, in ${rival.projectName} ${until(rival.until)}`,
       });
   }
   return errors.slice(0, 20);

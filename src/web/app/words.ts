@@ -7,6 +7,7 @@ import { formatMinutes } from '@core/kernel/formatMinutes';
 import { formatMoney } from '@core/kernel/formatMoney';
 import { isQuantity, quantityUnit, shownQuantity } from '@core/kernel/quantities';
 import { M_PER_MILE, M2_PER_SQUARE_FOOT, ML_PER_US_FLUID_OUNCE, type UnitSystem } from '@core/kernel/units';
+import type { Placement } from '@core/sourcing/placements';
 
 /** How the page shows figures: the project's units, currency and time zone. */
 export interface ProjectLocale {
@@ -185,3 +186,10 @@ export const difficultyWords = {
   2: 'wants some practice',
   3: 'wants a steady hand and patience',
 } as const;
+
+/** Where a piece is promised. */
+export function placementWords(placement: Placement): string {
+  const until = placement.until === null ? '' : ` until ${dateWords(placement.until)}`;
+  const place = placement.slotNumber === null ? `looks of ${placement.placeName}` : `slot ${placement.slotNumber}`;
+  return `${placement.projectName}, ${place}${until}`;
+}

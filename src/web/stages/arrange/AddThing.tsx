@@ -1,13 +1,16 @@
 import { colorOfWords } from '@core/arrange/look/colorOfWords';
 import type { LookThing } from '@core/arrange/look/lookThing';
 import { addedTo } from '@core/arrange/look/startingLook';
+import { mostOf } from '@core/model/finds';
 import type { LookPieceRow, LookRow, PieceRow, SpotRow } from '@core/model/rows';
+import { placementClash } from '@core/sourcing/placements';
 import { readQuickLine } from '@core/sourcing/quickLine';
 import { useQuery } from '@tanstack/react-query';
 import { Button, Input } from 'antd';
 import { useDeferredValue, useState } from 'react';
 import { api } from '../../app/api';
 import { useCommands, useLocale, usePlan } from '../../app/projectStore';
+import { placementWords } from '../../app/words';
 import { StitchedNumber } from '../../ui/basics';
 import { PieceFace } from '../../ui/PieceFace';
 import styles from './arrange.module.css';
@@ -38,6 +41,18 @@ export function AddThing(props: {
     run('placePieces', { rows: [row] }, along);
     props.onAdded(row.id);
   };
+  const { project } = plan.rows;
+  const wanted = (pieceId: string) => ({
+    pieceId,
+    projectId: project.id,
+    projectName: project.name,
+    placeId: spot.id,
+    slotNumber: null,
+    placeName: spot.name,
+    count: 1 + things.filter((thing) => thing.placement.pieceId === pieceId).length,
+    from: project.revealDate,
+    until: project.standsUntil,
+  });
   const missing = plan.rows.slots
     .filter(({ spotId, leftOut }) => spotId === spot.id && !leftOut)
     .flatMap((slot) => {
@@ -92,18 +107,25 @@ export function AddThing(props: {
         </p>
       )}
       <ul className={styles.addList} aria-label="Pieces of the house">
-        {(house.data?.pieces ?? []).slice(0, MOST_SHOWN).map((piece) => (
-          <li key={piece.id}>
-            <button
-              type="button"
-              aria-label={`Put in: ${piece.name}`}
-              onClick={() => add({ pieceId: piece.id }, [piece])}
-            >
-              <PieceFace piece={piece} size={32} />
-              {piece.name}
-            </button>
-          </li>
-        ))}
+        {(house.data?.pieces ?? []).slice(0, MOST_SHOWN).map((piece) => {
+          const [rival] = placementClash(wanted(piece.id), house.data?.placements ?? [], mostOf(piece));
+          return (
+            <li key={piece.id}>
+              <button
+                type="button"
+                aria-label={`Put in: ${piece.name}`}
+                disabled={rival !== undefined}
+                onClick={() => add({ pieceId: piece.id }, [piece])}
+              >
+                <PieceFace piece={piece} size={32} />
+                <span>
+                  {piece.name}
+                  {rival && <small className="muted"> promised: {placementWords(rival)}</small>}
+                </span>
+              </button>
+            </li>
+          );
+        })}
       </ul>
     </section>
   );

@@ -3,6 +3,7 @@ import { formatLength } from '@core/kernel/formatLength';
 import { mostOf } from '@core/model/finds';
 import type { PieceRow, ProjectRows, SlotRow } from '@core/model/rows';
 import { starOf } from '@core/plan/starOf';
+import { isElsewhere } from '@core/sourcing/placements';
 import { keepPreviousData, useInfiniteQuery, useQueryClient } from '@tanstack/react-query';
 import { Button } from 'antd';
 import { type KeyboardEvent, useRef, useState } from 'react';
@@ -11,11 +12,12 @@ import { fillWithPiece } from '../../app/fillWithPiece';
 import { notePieces, useHouse } from '../../app/houseStore';
 import { useCommands, usePlan, useRows } from '../../app/projectStore';
 import { useSearchState } from '../../app/useSearchState';
+import { placementWords } from '../../app/words';
 import { Empty, LinkButton, StitchedNumber } from '../../ui/basics';
 import { PieceFace } from '../../ui/PieceFace';
 import styles from './house.module.css';
 import { Risers } from './Risers';
-import { countWords, fitWords, placementWords, placeOf, sizeOf } from './words';
+import { countWords, fitWords, placeOf, sizeOf } from './words';
 
 const PAGE = 24;
 
@@ -118,11 +120,12 @@ function Ranked(props: { slot: SlotRow; project: string }) {
   const fits = pages.flatMap((page) => page.fits);
   /** The piece that is too low and shall be raised. */
   const [raised, setRaised] = useState<PieceRow | null>(null);
+  const here = { projectId: rows.project.id, placeId: slot.id, slotNumber: slot.number };
   const filledBy = (pieceId: string) => fillCount(rows, slot, pieceId);
   const use = (fit: FitAnswer['fits'][number]) => {
     const piece = pieceOf(fit.piece.id) ?? fit.piece;
     const elsewhere = fit.placements
-      .filter((placement) => placement.slotId !== slot.id)
+      .filter((placement) => isElsewhere(here, placement))
       .reduce((sum, placement) => sum + placement.count, 0);
     run('usePiece', fillWithPiece(rows, slot, piece, Math.max(1, mostOf(piece) - elsewhere), house.today), [piece]);
   };
@@ -215,7 +218,7 @@ function Ranked(props: { slot: SlotRow; project: string }) {
                   <p className={styles.promised}>
                     Promised:{' '}
                     {fit.placements
-                      .filter((entry) => entry.slotId !== slot.id)
+                      .filter((entry) => isElsewhere(here, entry))
                       .map(placementWords)
                       .join('; ')}
                   </p>

@@ -9,7 +9,7 @@ import { useHouse } from '../../app/houseStore';
 import { usePiecePhotos } from '../../app/piecePhotos';
 import { FinishField, MaterialField } from '../../app/SurfaceFields';
 import { WeightField } from '../../app/WeightField';
-import { dayOf } from '../../app/words';
+import { dayOf, placementWords } from '../../app/words';
 import { LabField } from '../../ui/ColorCardPicker';
 import { Choice, DateField, MoneyField, NumberField, TextField } from '../../ui/fields';
 import { SideBySide } from '../../ui/layout';
@@ -19,7 +19,7 @@ import styles from './house.module.css';
 import { InsideAndOutline } from './InsideAndOutline';
 import { PhotoColors } from './PhotoColors';
 import { PieceLengths } from './PieceLengths';
-import { placementWords, seasonWords } from './words';
+import { seasonWords } from './words';
 
 /** Its overall size. */
 const outer = [
@@ -89,7 +89,7 @@ export function PieceSheet(props: {
         </div>
       </div>
       {props.placements.map((placement) => (
-        <p key={`${placement.slotId}`} className={styles.promised}>
+        <p key={placement.placeId} className={styles.promised}>
           Promised: {placementWords(placement)}
           {placement.count > 1 ? `, ${placement.count} of them` : ''}
         </p>

@@ -1,7 +1,6 @@
 import { formatLength } from '@core/kernel/formatLength';
 import type { PieceRow } from '@core/model/rows';
 import type { FitReason } from '@core/sourcing/fitRanking';
-import type { Placement } from '@core/sourcing/placements';
 import { dateWords, type ProjectLocale } from '../../app/words';
 
 const directions: Record<string, string> = { width: 'wide', depth: 'deep', height: 'tall' };
@@ -75,12 +74,6 @@ export function placeOf(piece: Pick<PieceRow, 'standsAt' | 'box' | 'shelf'>): st
   return [piece.box === '' ? '' : `box ${piece.box}`, piece.shelf === '' ? '' : `shelf ${piece.shelf}`]
     .filter((part) => part !== '')
     .join(', ');
-}
-
-/** Where a piece is promised. */
-export function placementWords(placement: Placement): string {
-  const until = placement.until === null ? '' : ` until ${dateWords(placement.until)}`;
-  return `${placement.projectName}, slot ${placement.slotNumber}${until}`;
 }
 
 export const seasonWords: Record<PieceRow['season'], string> = {
