@@ -2,7 +2,7 @@ import { ciede2000 } from '../../color/ciede2000';
 import { listed } from '../../kernel/listed';
 import { commonPractice } from '../../kernel/source';
 import { accentEcho } from '../look/accentEcho';
-import { lookCheck } from './lookCheck';
+import { awayFix, lookCheck, swapFix } from './lookCheck';
 
 const NEAR = 10;
 
@@ -53,16 +53,17 @@ export const accentEchoes = lookCheck({
         state: verdict === 'echoes' ? ('holds' as const) : asks ? ('lookAgain' as const) : ('note' as const),
         about: verdict === 'everywhere' || verdict === 'alone' ? bearers.map(({ id }) => id) : [],
         fixes: [
-          ...swaps.slice(0, 1).map(({ thing, changed }) => ({
-            say: say('swap', { way: changed.name, thing: thing.name }),
-            act: { kind: 'edit' as const, edits: [{ id: thing.id, values: { optionId: changed.placement.optionId } }] },
-          })),
+          ...swaps
+            .slice(0, 1)
+            .map(({ thing, changed }) =>
+              swapFix(say('swap', { way: changed.name, thing: thing.name }), thing, changed),
+            ),
           ...(asks && leaving.length > 0
             ? [
-                {
-                  say: say('takeAway', { thing: listed(leaving.map(({ name }) => name)) }),
-                  act: { kind: 'takeAway' as const, ids: leaving.map(({ id }) => id) },
-                },
+                awayFix(
+                  say('takeAway', { thing: listed(leaving.map((thing) => thing.name)) }),
+                  ...leaving.map(({ id }) => id),
+                ),
               ]
             : []),
         ],

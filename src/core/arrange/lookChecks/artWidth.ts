@@ -1,8 +1,7 @@
 import { formatLength } from '../../kernel/formatLength';
 import { commonPractice } from '../../kernel/source';
-import { furnitureBelow } from './furnitureBelow';
-import { hungBlocks } from './hungBlocks';
-import { type LookFix, type LookSaid, lookCheck } from './lookCheck';
+import { hungOver } from './furnitureBelow';
+import { awayFix, editFix, holding, type LookFix, type LookSaid, lookAgain, lookCheck, moveFix } from './lookCheck';
 
 /** Two thirds to three quarters of what lies below, some hold from one half on; over a mantel half to two thirds. */
 const spans = {
@@ -31,14 +30,10 @@ export const artWidth = lookCheck({
     takeDown: () => 'Take it down',
   },
   check: (facts, say) =>
-    hungBlocks(facts).flatMap(({ things, box }): LookSaid[] => {
-      const below = furnitureBelow(facts, box);
-      const first = things[0];
-      if (!below || !first) return [];
+    hungOver(facts).map(({ things, box, first, below, name, about }): LookSaid => {
       const own = box.rightMm - box.leftMm;
       const { least, most } = spans[below.kind];
       const share = own / below.widthMm;
-      const name = things.length === 1 ? first.name : 'What hangs there';
       const text = say('told', {
         ownMm: own,
         belowMm: below.widthMm,
@@ -46,9 +41,7 @@ export const artWidth = lookCheck({
         least: least.toFixed(2),
         most: most.toFixed(2),
       });
-      const about = things.map(({ id }) => id);
-      if (share >= least - SLACK && share <= most + SLACK)
-        return [{ title: say('holds', { thing: name }), text, state: 'holds', about, fixes: [] }];
+      if (share >= least - SLACK && share <= most + SLACK) return holding(say('holds', { thing: name }), text, about);
       const isNarrow = share < least;
       const fits = (widthMm: number) =>
         widthMm >= (least - SLACK) * below.widthMm && widthMm <= (most + SLACK) * below.widthMm;
@@ -56,22 +49,13 @@ export const artWidth = lookCheck({
       if (things.length === 1) {
         const way = facts.otherWays(first).find(({ size }) => fits(size.widthMm));
         if (way)
-          fixes.push({
-            say: say('swap', { way: way.name, widthMm: way.size.widthMm }),
-            act: {
-              kind: 'edit',
-              edits: [
-                {
-                  id: first.id,
-                  values: {
-                    optionId: way.placement.optionId,
-                    xMm: (box.leftMm + box.rightMm) / 2 - way.size.widthMm / 2,
-                    footMm: Math.max(0, (box.footMm + box.topMm) / 2 - way.size.heightMm / 2),
-                  },
-                },
-              ],
-            },
-          });
+          fixes.push(
+            editFix(say('swap', { way: way.name, widthMm: way.size.widthMm }), first.id, {
+              optionId: way.placement.optionId,
+              xMm: (box.leftMm + box.rightMm) / 2 - way.size.widthMm / 2,
+              footMm: Math.max(0, (box.footMm + box.topMm) / 2 - way.size.heightMm / 2),
+            }),
+          );
         // Two alike with a hand between them, if that is wide enough and finds room.
         const gapMm = 60;
         const pair = 2 * first.size.widthMm + gapMm;
@@ -103,17 +87,9 @@ export const artWidth = lookCheck({
         }));
         // Spread as far as they still read as one block.
         if (extra / (ordered.length - 1) <= 100 && places.every(({ xMm }) => xMm >= 0))
-          fixes.push({ say: say('spread'), act: { kind: 'move', places } });
+          fixes.push(moveFix(say('spread'), places));
       }
-      fixes.push({ say: say('takeDown'), act: { kind: 'takeAway', ids: about } });
-      return [
-        {
-          title: say(isNarrow ? 'narrow' : 'wide', { thing: name }),
-          text,
-          state: 'lookAgain',
-          about,
-          fixes,
-        },
-      ];
+      fixes.push(awayFix(say('takeDown'), ...about));
+      return lookAgain(say(isNarrow ? 'narrow' : 'wide', { thing: name }), text, about, fixes);
     }),
 });

@@ -1,6 +1,5 @@
 import { commonPractice } from '../../kernel/source';
-import { isDescribed } from '../look/lookThing';
-import { awayFix, editFix, type LookSaid, lookAgain, lookCheck } from './lookCheck';
+import { awayFix, calledFix, type LookSaid, lookAgain, lookCheck } from './lookCheck';
 
 /** Fruit that ripens and spoils in a day or two where the sun falls on it. */
 export const fruitInSun = lookCheck({
@@ -24,16 +23,7 @@ export const fruitInSun = lookCheck({
                 say('title', { thing: thing.name }),
                 say('told'),
                 [thing.id],
-                [
-                  ...(isDescribed(thing)
-                    ? [
-                        editFix(say('faux'), thing.id, {
-                          name: `Faux ${thing.name.charAt(0).toLowerCase()}${thing.name.slice(1)}`,
-                        }),
-                      ]
-                    : []),
-                  awayFix(say('takeAway'), thing.id),
-                ],
+                [...calledFix(say('faux'), thing, 'Faux'), awayFix(say('takeAway'), thing.id)],
               ),
           ),
 });

@@ -1,4 +1,5 @@
-import type { ThingBox } from '../look/lookThing';
+import type { LookThing, ThingBox } from '../look/lookThing';
+import { type HungBlock, hungBlocks } from './hungBlocks';
 import type { LookFacts } from './lookCheck';
 import { inches, standing } from './where';
 
@@ -48,3 +49,21 @@ export function furnitureBelow(facts: LookFacts, box: ThingBox): Below | null {
     ? { widthMm: below.size.widthMm, topMm: below.box.topMm, leftMm: below.box.leftMm, kind: 'furniture' }
     : null;
 }
+
+/** What hangs together over furniture, and what it is called together. */
+export interface HungOver extends HungBlock {
+  first: LookThing;
+  below: Below;
+  name: string;
+  about: readonly string[];
+}
+
+/** All that hangs over something that art is held against. */
+export const hungOver = (facts: LookFacts): HungOver[] =>
+  hungBlocks(facts).flatMap(({ things, box }): HungOver[] => {
+    const below = furnitureBelow(facts, box);
+    const [first] = things;
+    if (!below || !first) return [];
+    const name = things.length === 1 ? first.name : 'What hangs there';
+    return [{ things, box, first, below, name, about: things.map(({ id }) => id) }];
+  });

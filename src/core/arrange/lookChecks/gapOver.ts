@@ -1,9 +1,8 @@
 import { formatLength } from '../../kernel/formatLength';
 import { commonPractice } from '../../kernel/source';
 import { placeOf } from '../look/settle';
-import { furnitureBelow } from './furnitureBelow';
-import { hungBlocks } from './hungBlocks';
-import { type LookSaid, lookCheck } from './lookCheck';
+import { hungOver } from './furnitureBelow';
+import { awayFix, holding, type LookSaid, lookAgain, lookCheck, moveFix } from './lookCheck';
 import { inches } from './where';
 
 /** Over furniture 6 to 10 in, 8 usual; over a mantel 3 to 6, 4 usual; others say 4 to 8 or 5 to 12. */
@@ -31,37 +30,20 @@ export const gapOver = lookCheck({
     takeDown: () => 'Take it down',
   },
   check: (facts, say) =>
-    hungBlocks(facts).flatMap(({ things, box }): LookSaid[] => {
-      const below = furnitureBelow(facts, box);
-      const first = things[0];
-      if (!below || !first) return [];
+    hungOver(facts).map(({ things, box, below, name, about }): LookSaid => {
       const { least, usual, most } = gaps[below.kind];
       const gap = box.footMm - below.topMm;
-      const name = things.length === 1 ? first.name : 'What hangs there';
       const text = say('told', { gapMm: gap, leastMm: least, mostMm: most });
-      const about = things.map(({ id }) => id);
-      if (gap >= least - SLACK_MM && gap <= most + SLACK_MM)
-        return [{ title: say('holds', { thing: name }), text, state: 'holds', about, fixes: [] }];
+      if (gap >= least - SLACK_MM && gap <= most + SLACK_MM) return holding(say('holds', { thing: name }), text, about);
       const by = usual - gap;
       const fits = box.topMm + by <= facts.room.heightMm && box.footMm + by >= 0;
-      return [
-        {
-          title: say(gap < least ? 'low' : 'high', { thing: name }),
-          text,
-          state: 'lookAgain',
-          about,
-          fixes: fits
-            ? [
-                {
-                  say: say('hang', { gapMm: usual }),
-                  act: {
-                    kind: 'move',
-                    places: things.map((thing) => ({ ...placeOf(thing), footMm: thing.placement.footMm + by })),
-                  },
-                },
-              ]
-            : [{ say: say('takeDown'), act: { kind: 'takeAway', ids: about } }],
-        },
-      ];
+      return lookAgain(say(gap < least ? 'low' : 'high', { thing: name }), text, about, [
+        fits
+          ? moveFix(
+              say('hang', { gapMm: usual }),
+              things.map((thing) => ({ ...placeOf(thing), footMm: thing.placement.footMm + by })),
+            )
+          : awayFix(say('takeDown'), ...about),
+      ]);
     }),
 });

@@ -2,7 +2,7 @@ import { formatLength } from '../../kernel/formatLength';
 import { commonPractice } from '../../kernel/source';
 import { identityOf } from '../look/lookCost';
 import type { LookThing } from '../look/lookThing';
-import { type LookFacts, lookCheck } from './lookCheck';
+import { awayFix, holding, type LookFacts, lookAgain, lookCheck } from './lookCheck';
 import { riserUnder } from './riserUnder';
 import { inches, middleX, onBase } from './where';
 
@@ -49,34 +49,22 @@ export const heightSteps = lookCheck({
     });
     if (level.length === 0) {
       const tops = row.map(({ topMm }) => topMm);
-      return [
-        {
-          title: say('holds'),
-          text: say('told', { tallestMm: Math.max(...tops), lowestMm: Math.min(...tops) }),
-          state: 'holds',
-          about: [],
-          fixes: [],
-        },
-      ];
+      return [holding(say('holds'), say('told', { tallestMm: Math.max(...tops), lowestMm: Math.min(...tops) }))];
     }
     return level.map(({ left, right }) => {
       const [taller, lower] = left.topMm >= right.topMm ? [left, right] : [right, left];
       const raised = riserUnder(facts, taller.thing, lower.topMm / (1 - STEP) - taller.topMm + 2);
-      return {
-        title: say('level', { one: left.thing.name, other: right.thing.name }),
-        text: say('by', { oneMm: left.topMm, otherMm: right.topMm }),
-        state: 'lookAgain' as const,
-        about: [left.thing.id, right.thing.id],
-        fixes: [
+      return lookAgain(
+        say('level', { one: left.thing.name, other: right.thing.name }),
+        say('by', { oneMm: left.topMm, otherMm: right.topMm }),
+        [left.thing.id, right.thing.id],
+        [
           ...(raised?.kind === 'add'
             ? [{ say: say('raise', { thing: taller.thing.name, byMm: raised.of.size?.heightMm ?? 0 }), act: raised }]
             : []),
-          {
-            say: say('takeAway', { thing: lower.thing.name }),
-            act: { kind: 'takeAway' as const, ids: [lower.thing.id] },
-          },
+          awayFix(say('takeAway', { thing: lower.thing.name }), lower.thing.id),
         ],
-      };
+      );
     });
   },
 });

@@ -5,7 +5,7 @@ import type { Figures, SentenceLocale, Sentences } from '../../kernel/finding';
 import type { Source } from '../../kernel/source';
 import type { LookPieceRow, SlotRow, SpotRow } from '../../model/rows';
 import type { Brief, Household } from '../../state/brief';
-import type { LookThing } from '../look/lookThing';
+import { isDescribed, type LookThing } from '../look/lookThing';
 import type { LookRoom, Place } from '../look/settle';
 
 /** A color of the palette that is meant as an accent. */
@@ -131,6 +131,18 @@ export const editFix = (say: Told, id: string, values: PieceEdit['values']): Loo
   say,
   act: { kind: 'edit', edits: [{ id, values }] },
 });
+
+/** Another way for the slot of a thing. */
+export const swapFix = (say: Told, thing: LookThing, way: LookThing): LookFix =>
+  editFix(say, thing.id, { optionId: way.placement.optionId });
+/**
+ * What is only described is called something harmless: faux, flameless. A piece that is known stays what it is, however a
+ * look calls it, so that there this is no way out.
+ */
+export const calledFix = (say: Told, thing: LookThing, what: string): readonly LookFix[] =>
+  isDescribed(thing)
+    ? [editFix(say, thing.id, { name: `${what} ${thing.name.charAt(0).toLowerCase()}${thing.name.slice(1)}` })]
+    : [];
 
 const say: (code: string, figures?: Figures) => Told = (code, figures = {}) => ({ code, figures });
 

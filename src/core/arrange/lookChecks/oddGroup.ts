@@ -1,7 +1,7 @@
 import { commonPractice } from '../../kernel/source';
 import { identityOf } from '../look/lookCost';
 import type { LookThing } from '../look/lookThing';
-import { lookCheck } from './lookCheck';
+import { awayFix, lookAgain, lookCheck, moveFix } from './lookCheck';
 import { inches, middleX, moved, onBase } from './where';
 
 /** A pair counts as mirrored when both stand as far from the middle, within so much. */
@@ -30,41 +30,16 @@ export const oddGroup = lookCheck({
       const [first, second] = group;
       if (!first || !second || group.length % 2 === 1) return [];
       const last = group[group.length - 1] ?? second;
-      const takeAway = { say: say('takeAway'), act: { kind: 'takeAway' as const, ids: [last.id] } };
+      const takeAway = awayFix(say('takeAway'), last.id);
       const about = group.map(({ id }) => id);
       if (group.length > 2)
-        return [
-          {
-            title: say('even', { count: group.length, thing: first.name }),
-            text: say('evenText'),
-            state: 'lookAgain' as const,
-            about,
-            fixes: [takeAway],
-          },
-        ];
+        return [lookAgain(say('even', { count: group.length, thing: first.name }), say('evenText'), about, [takeAway])];
       const off = middleX(first.box) + middleX(second.box) - 2 * middle;
       if (Math.abs(off) <= MIRRORED_MM) return [];
       const mirroredX = 2 * middle - middleX(first.box) - second.size.widthMm / 2;
       const fits = mirroredX >= 0 && mirroredX + second.size.widthMm <= facts.room.widthMm;
-      return [
-        {
-          title: say('pair', { thing: first.name }),
-          text: say('pairText'),
-          state: 'lookAgain' as const,
-          about,
-          fixes: [
-            ...(fits
-              ? [
-                  {
-                    say: say('mirror'),
-                    act: { kind: 'move' as const, places: moved(facts, second, { xMm: mirroredX }) },
-                  },
-                ]
-              : []),
-            takeAway,
-          ],
-        },
-      ];
+      const mirror = fits ? [moveFix(say('mirror'), moved(facts, second, { xMm: mirroredX }))] : [];
+      return [lookAgain(say('pair', { thing: first.name }), say('pairText'), about, [...mirror, takeAway])];
     });
   },
 });

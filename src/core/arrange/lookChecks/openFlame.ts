@@ -1,15 +1,16 @@
 import { formatLength } from '../../kernel/formatLength';
-import { isDescribed, type LookThing } from '../look/lookThing';
+import type { LookThing } from '../look/lookThing';
 import { burnsEasily } from '../look/thingKinds';
 import {
   awayFix,
-  editFix,
+  calledFix,
   type LookFacts,
   type LookFix,
   type LookSaid,
   lookAgain,
   lookCheck,
   moveFix,
+  swapFix,
 } from './lookCheck';
 import { apartMm, boxWithLeft, inches, meets, moved, nearestX } from './where';
 
@@ -79,19 +80,13 @@ export const openFlame = lookCheck({
                   moved(facts, candle, { xMm }),
                 ),
               ]),
-          ...(isDescribed(candle)
-            ? [
-                editFix(say('flameless'), candle.id, {
-                  name: `Flameless ${candle.name.charAt(0).toLowerCase()}${candle.name.slice(1)}`,
-                }),
-              ]
-            : []),
+          ...calledFix(say('flameless'), candle, 'Flameless'),
           // Another way for its slot that has no flame.
           ...facts
             .otherWays(candle)
             .filter((way) => !isFlame(way))
             .slice(0, 1)
-            .map((way) => editFix(say('swap', { way: way.name }), candle.id, { optionId: way.placement.optionId })),
+            .map((way) => swapFix(say('swap', { way: way.name }), candle, way)),
           awayFix(say('takeAway', { thing: candle.name }), candle.id),
         ];
         return [

@@ -1,6 +1,5 @@
 import { formatLength } from '../../kernel/formatLength';
-import { isDescribed } from '../look/lookThing';
-import { awayFix, editFix, type LookSaid, lookAgain, lookCheck } from './lookCheck';
+import { awayFix, calledFix, type LookSaid, lookAgain, lookCheck } from './lookCheck';
 import { inches } from './where';
 
 /** Plants that kill, and plants that sicken, by their names (figures 10, P1a and P1b: lists of animal hospitals, from memory). */
@@ -44,16 +43,7 @@ export const plantHarm = lookCheck({
           say(isDeadly ? 'kills' : 'sickens', { thing: thing.name }),
           isDeadly ? say('killsTold') : say('sickensTold', { reachMm: REACH_MM }),
           [thing.id],
-          [
-            ...(isDescribed(thing)
-              ? [
-                  editFix(say('faux'), thing.id, {
-                    name: `Faux ${thing.name.charAt(0).toLowerCase()}${thing.name.slice(1)}`,
-                  }),
-                ]
-              : []),
-            awayFix(say('takeAway'), thing.id),
-          ],
+          [...calledFix(say('faux'), thing, 'Faux'), awayFix(say('takeAway'), thing.id)],
           isDeadly ? 'stop' : 'lookAgain',
         ),
       ];

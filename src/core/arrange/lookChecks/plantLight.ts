@@ -1,6 +1,5 @@
 import { commonPractice } from '../../kernel/source';
-import { isDescribed } from '../look/lookThing';
-import { awayFix, editFix, type LookSaid, lookAgain, lookCheck } from './lookCheck';
+import { awayFix, calledFix, type LookSaid, lookAgain, lookCheck } from './lookCheck';
 
 /** What grows in a dim place will not last; leaves scorch in the sun behind glass. */
 const needs: readonly { words: RegExp; needs: 'bright' | 'shade' }[] = [
@@ -34,16 +33,7 @@ export const plantLight = lookCheck({
             say(isDim ? 'dim' : 'sunny', { thing: thing.name }),
             say(isDim ? 'dimTold' : 'sunnyTold'),
             [thing.id],
-            [
-              ...(isDescribed(thing)
-                ? [
-                    editFix(say('faux'), thing.id, {
-                      name: `Faux ${thing.name.charAt(0).toLowerCase()}${thing.name.slice(1)}`,
-                    }),
-                  ]
-                : []),
-              awayFix(say('takeAway'), thing.id),
-            ],
+            [...calledFix(say('faux'), thing, 'Faux'), awayFix(say('takeAway'), thing.id)],
           ),
         ];
       }),

@@ -3,7 +3,7 @@ import { colorName } from '../../color/colorName';
 import type { Lab } from '../../color/lab';
 import { commonPractice } from '../../kernel/source';
 import type { LookThing } from '../look/lookThing';
-import { lookCheck } from './lookCheck';
+import { awayFix, lookAgain, lookCheck, swapFix } from './lookCheck';
 
 /** From this chroma on a color is noticed as one. */
 const COLORFUL = 22;
@@ -43,26 +43,15 @@ export const repeatedColor = lookCheck({
         .filter((other) => other.id !== thing.id)
         .flatMap((other) => facts.otherWays(other).map((changed) => ({ other, changed })))
         .find(({ changed }) => changed.color !== null && ciede2000(changed.color, thing.color) <= SAME);
-      return {
-        title: say('once', { color: colorName(thing.color) }),
-        text: say('told', { thing: thing.name }),
-        state: 'lookAgain' as const,
-        about: [thing.id],
-        fixes: [
-          ...(way
-            ? [
-                {
-                  say: say('swap', { way: way.changed.name, thing: way.other.name }),
-                  act: {
-                    kind: 'edit' as const,
-                    edits: [{ id: way.other.id, values: { optionId: way.changed.placement.optionId } }],
-                  },
-                },
-              ]
-            : []),
-          { say: say('takeAway'), act: { kind: 'takeAway' as const, ids: [thing.id] } },
-        ],
-      };
+      const swap = way
+        ? [swapFix(say('swap', { way: way.changed.name, thing: way.other.name }), way.other, way.changed)]
+        : [];
+      return lookAgain(
+        say('once', { color: colorName(thing.color) }),
+        say('told', { thing: thing.name }),
+        [thing.id],
+        [...swap, awayFix(say('takeAway'), thing.id)],
+      );
     });
   },
 });

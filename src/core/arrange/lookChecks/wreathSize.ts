@@ -1,7 +1,7 @@
 import { formatLength } from '../../kernel/formatLength';
 import { commonPractice } from '../../kernel/source';
 import { placeOf } from '../look/settle';
-import { type LookFacts, type LookFix, type LookSaid, lookCheck } from './lookCheck';
+import { awayFix, type LookFacts, type LookSaid, lookAgain, lookCheck, moveFix, swapFix } from './lookCheck';
 import { hung, inches, middleY } from './where';
 
 const LOWEST_MM = inches(57);
@@ -43,36 +43,26 @@ export const wreathSize = lookCheck({
     return hung(facts)
       .filter(({ kinds }) => kinds.has('wreath'))
       .flatMap((thing): LookSaid[] => {
-        const takeDown: LookFix = {
-          say: say('takeDown'),
-          act: { kind: 'takeAway', ids: [thing.id] },
-        };
+        const takeDown = awayFix(say('takeDown'), thing.id);
         const fits = (mm: number) => span === null || (mm >= span.leastMm - 2 && mm <= span.mostMm + 2);
         const own = thing.size.widthMm;
         const sized =
           span === null || fits(own)
             ? []
             : [
-                {
-                  title: say(own < span.leastMm ? 'small' : 'large', { thing: thing.name }),
-                  text: say('sizeTold', { ownMm: own, ...span }),
-                  state: 'lookAgain' as const,
-                  about: [thing.id],
-                  fixes: [
+                lookAgain(
+                  say(own < span.leastMm ? 'small' : 'large', { thing: thing.name }),
+                  say('sizeTold', { ownMm: own, ...span }),
+                  [thing.id],
+                  [
                     ...facts
                       .otherWays(thing)
                       .filter(({ size }) => fits(size.widthMm))
                       .slice(0, 1)
-                      .map((way) => ({
-                        say: say('swap', { way: way.name }),
-                        act: {
-                          kind: 'edit' as const,
-                          edits: [{ id: thing.id, values: { optionId: way.placement.optionId } }],
-                        },
-                      })),
+                      .map((way) => swapFix(say('swap', { way: way.name }), thing, way)),
                     takeDown,
                   ],
-                },
+                ),
               ];
         const center = middleY(thing.box) + facts.baseMm;
         // Over a mantel it hangs by its gap, like art.
@@ -82,15 +72,12 @@ export const wreathSize = lookCheck({
         const canHang = footMm >= 0 && footMm + thing.size.heightMm <= facts.room.heightMm;
         return [
           ...sized,
-          {
-            title: say('height', { thing: thing.name }),
-            text: say('heightTold', { centerMm: center }),
-            state: 'lookAgain' as const,
-            about: [thing.id],
-            fixes: canHang
-              ? [{ say: say('hang'), act: { kind: 'move' as const, places: [{ ...placeOf(thing), footMm }] } }]
-              : [takeDown],
-          },
+          lookAgain(
+            say('height', { thing: thing.name }),
+            say('heightTold', { centerMm: center }),
+            [thing.id],
+            [canHang ? moveFix(say('hang'), [{ ...placeOf(thing), footMm }]) : takeDown],
+          ),
         ];
       });
   },

@@ -1,6 +1,6 @@
 import { drawnRectangle } from '../drawing';
 import type { FurnitureTemplate } from '../furnitureTemplate';
-import { knob, lengthMeasure, slantedBox, zone } from './parts';
+import { caseZones, knob, lengthMeasure, slantedBox, zone } from './parts';
 
 /** A cabinet with doors: top, sides and frame, raised doors on both faces, inside on request. */
 export const cabinet: FurnitureTemplate = {
@@ -18,24 +18,10 @@ export const cabinet: FurnitureTemplate = {
   // Six minutes a pair of hinges, two a knob (common practice, from memory).
   hardwareMinutes: ({ doors = 0 }) => 8 * doors,
   zones: (m) => {
-    const { widthMm = 0, depthMm = 0, heightMm = 0, doors = 1 } = m;
+    const { depthMm = 0, doors = 1 } = m;
     const door = doorOf(m);
     return [
-      zone(
-        'top',
-        'A',
-        'Top and its edges',
-        { kind: 'rectangle', widthMm, heightMm: depthMm, edgeMm: 20 },
-        { use: 'tableTop' },
-      ),
-      zone('carcass', 'B', 'Two sides and frame', {
-        kind: 'sidesAndFrame',
-        widthMm,
-        depthMm,
-        heightMm,
-        openWidthMm: door.width * doors,
-        openHeightMm: door.height,
-      }),
+      ...caseZones(m, { widthMm: door.width * doors, heightMm: door.height }),
       zone(
         'doors',
         'C',

@@ -1,6 +1,6 @@
 import { drawnRectangle } from '../drawing';
 import type { FurnitureTemplate } from '../furnitureTemplate';
-import { around, dimensions, knob, lengthMeasure, polygon, zone } from './parts';
+import { around, dimensions, knob, lengthMeasure, polygon, topZone, zone } from './parts';
 
 const TOP_MM = 22;
 
@@ -21,13 +21,7 @@ export const consoleTable: FurnitureTemplate = {
   zones: ({ widthMm = 0, depthMm = 0, heightMm = 0, drawers = 0 }) => {
     const apron = heightMm * 0.16;
     return [
-      zone(
-        'top',
-        'A',
-        'Top with its edges',
-        { kind: 'rectangle', widthMm, heightMm: depthMm, edgeMm: TOP_MM },
-        { use: 'tableTop' },
-      ),
+      topZone('Top with its edges', widthMm, depthMm, TOP_MM),
       zone(
         'legs',
         'B',

@@ -1,6 +1,6 @@
 import { drawnRectangle } from '../drawing';
 import type { FurnitureTemplate } from '../furnitureTemplate';
-import { knob, lengthMeasure, slantedBox, zone } from './parts';
+import { caseZones, knob, lengthMeasure, slantedBox, zone } from './parts';
 
 const GAP_MM = 24;
 
@@ -21,24 +21,10 @@ export const dresser: FurnitureTemplate = {
   // Two minutes a knob (two on a wide front), two a drawer taken out and put back (common practice, from memory).
   hardwareMinutes: ({ rows = 0, columns = 0 }) => 6 * rows * columns,
   zones: (m) => {
-    const { widthMm = 0, depthMm = 0, heightMm = 0, rows = 1, columns = 1 } = m;
+    const { rows = 1, columns = 1 } = m;
     const front = frontOf(m);
     return [
-      zone(
-        'top',
-        'A',
-        'Top and its edges',
-        { kind: 'rectangle', widthMm, heightMm: depthMm, edgeMm: 20 },
-        { use: 'tableTop' },
-      ),
-      zone('carcass', 'B', 'Two sides and frame', {
-        kind: 'sidesAndFrame',
-        widthMm,
-        depthMm,
-        heightMm,
-        openWidthMm: front.width * columns,
-        openHeightMm: front.height * rows,
-      }),
+      ...caseZones(m, { widthMm: front.width * columns, heightMm: front.height * rows }),
       zone(
         'drawers',
         'C',

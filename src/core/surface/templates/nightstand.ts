@@ -1,6 +1,6 @@
 import { drawnRectangle } from '../drawing';
 import type { FurnitureTemplate } from '../furnitureTemplate';
-import { faces, flatFace } from './parts';
+import { caseZones, faces, flatFace } from './parts';
 
 /** A small bedside chest: top, sides and frame, drawer fronts, an open bay below when there is room. */
 export const nightstand: FurnitureTemplate = {
@@ -21,37 +21,7 @@ export const nightstand: FurnitureTemplate = {
     const { widthMm = 0, depthMm = 0, heightMm = 0, drawers = 0 } = m;
     const front = drawerLayout(widthMm, heightMm, drawers);
     return [
-      {
-        id: 'top',
-        letter: 'A',
-        name: 'Top and its edges',
-        shape: { kind: 'rectangle', widthMm, heightMm: depthMm, edgeMm: 19 },
-        count: 1,
-        sides: 1,
-        textureFactor: null,
-        detail: 'flat',
-        use: 'tableTop',
-        included: true,
-      },
-      {
-        id: 'carcass',
-        letter: 'B',
-        name: 'Two sides and frame',
-        shape: {
-          kind: 'sidesAndFrame',
-          widthMm,
-          depthMm,
-          heightMm,
-          openWidthMm: front.width,
-          openHeightMm: front.height * drawers + front.bay,
-        },
-        count: 1,
-        sides: 1,
-        textureFactor: null,
-        detail: 'flat',
-        use: 'handled',
-        included: true,
-      },
+      ...caseZones(m, { widthMm: front.width, heightMm: front.height * drawers + front.bay }, 19),
       ...(drawers > 0
         ? [
             {

@@ -1,5 +1,5 @@
 import { type DrawnShape, drawnRectangle } from '../drawing';
-import type { Measure } from '../furnitureTemplate';
+import type { Measure, Measures } from '../furnitureTemplate';
 import type { FlatFace, ZoneShape } from '../shapes';
 import type { Zone } from '../zone';
 
@@ -24,6 +24,27 @@ export function zone(id: string, letter: string, name: string, shape: ZoneShape,
     ...more,
   };
 }
+
+/** The top of a piece with its edges: something is put down on it. */
+export const topZone = (name: string, widthMm: number, depthMm: number, edgeMm: number): Zone =>
+  zone('top', 'A', name, { kind: 'rectangle', widthMm, heightMm: depthMm, edgeMm }, { use: 'tableTop' });
+
+/** The case of a cabinet or a chest: its top, and its sides with the frame around what opens. */
+export const caseZones = (
+  { widthMm = 0, depthMm = 0, heightMm = 0 }: Measures,
+  open: { widthMm: number; heightMm: number },
+  topEdgeMm = 20,
+): Zone[] => [
+  topZone('Top and its edges', widthMm, depthMm, topEdgeMm),
+  zone('carcass', 'B', 'Two sides and frame', {
+    kind: 'sidesAndFrame',
+    widthMm,
+    depthMm,
+    heightMm,
+    openWidthMm: open.widthMm,
+    openHeightMm: open.heightMm,
+  }),
+];
 
 /** A face of a zone that has several; once unless said otherwise. */
 export const flatFace = (id: string, name: string, widthMm: number, heightMm: number, count = 1): FlatFace => ({

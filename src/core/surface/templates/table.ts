@@ -1,6 +1,6 @@
 import { drawnRectangle } from '../drawing';
 import type { FurnitureTemplate } from '../furnitureTemplate';
-import { around, dimensions, lengthMeasure, zone } from './parts';
+import { around, dimensions, lengthMeasure, topZone, zone } from './parts';
 
 /** A table, stool or bench on four square legs: top with its edges, aprons, legs. */
 export const table: FurnitureTemplate = {
@@ -19,13 +19,7 @@ export const table: FurnitureTemplate = {
   hardwareMinutes: () => 0,
   // Area of a rectangular table: WD + 2(W+D)t + Σ legs 4·a·h + aprons (elementary geometry).
   zones: ({ widthMm = 0, depthMm = 0, heightMm = 0, legMm = 0, apronMm = 0 }) => [
-    zone(
-      'top',
-      'A',
-      'Top with its edges',
-      { kind: 'rectangle', widthMm, heightMm: depthMm, edgeMm: TOP_MM },
-      { use: 'tableTop' },
-    ),
+    topZone('Top with its edges', widthMm, depthMm, TOP_MM),
     zone(
       'legs',
       'B',

@@ -4,7 +4,7 @@ import type { LadderSheet, LadderThing } from '@core/arrange/hanging/ladderSheet
 import { localDate } from '@core/calendar/zonedTime';
 import { fixings } from '@core/catalog/fixings';
 import { formatWeight } from '@core/kernel/formatWeight';
-import type { HangerKind, HeldBy, StoredHanger } from '@core/model/entities/lookPiece';
+import type { HangerKind, StoredHanger } from '@core/model/entities/lookPiece';
 import type { LookPieceRow, SpotRow } from '@core/model/rows';
 import { useCommands, useLocale, usePlan, useRows } from '../../app/projectStore';
 import { StitchedNumber } from '../../ui/basics';
@@ -99,16 +99,7 @@ export function LadderCard(props: { entry: LadderThing; sheet: LadderSheet; spot
           ) : (
             <span />
           )}
-          <QuantityField
-            label="It weighs"
-            kind="weightG"
-            value={thing.weightG}
-            units={units}
-            least={1}
-            most={1_000_000}
-            nullable
-            onCommit={(weightG) => edit({ weightG })}
-          />
+          <Weight label="It weighs" weightG={thing.weightG} onChange={(weightG) => edit({ weightG })} />
           <Choice
             label="Held by"
             value={held?.fixingId ?? ''}
@@ -119,19 +110,31 @@ export function LadderCard(props: { entry: LadderThing; sheet: LadderSheet; spot
             onChange={(id) => edit({ heldBy: id === '' ? null : { fixingId: id, ratedG: held?.ratedG ?? null } })}
           />
           {held && (
-            <QuantityField
+            <Weight
               label="Its packet says"
-              kind="weightG"
-              value={held.ratedG}
-              units={units}
-              least={1}
-              most={1_000_000}
-              nullable
-              onCommit={(ratedG) => edit({ heldBy: { ...held, ratedG } as HeldBy })}
+              weightG={held.ratedG}
+              onChange={(ratedG) => edit({ heldBy: { ...held, ratedG } })}
             />
           )}
         </SideBySide>
       </details>
     </li>
+  );
+}
+
+/** A weight that may be unknown. */
+function Weight(props: { label: string; weightG: number | null; onChange: (weightG: number | null) => void }) {
+  const { units } = useLocale();
+  return (
+    <QuantityField
+      label={props.label}
+      kind="weightG"
+      value={props.weightG}
+      units={units}
+      least={1}
+      most={1_000_000}
+      nullable
+      onCommit={props.onChange}
+    />
   );
 }
