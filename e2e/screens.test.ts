@@ -11,7 +11,8 @@ const snapshot = (await euporia.json(`/api/projects/${attic}/snapshot`)) as {
   spots: { id: string; name: string }[];
 };
 const recipe = snapshot.recipes.find((entry) => entry.name === 'Oak nightstand in teal')?.id ?? '';
-const landing = snapshot.spots.find(({ name }) => name === 'Landing console')?.id ?? '';
+const spotId = (of: string) => snapshot.spots.find(({ name }) => name === of)?.id ?? '';
+const landing = spotId('Landing console');
 const thinking = snapshot.sightings.find(({ thinkUntil }) => thinkUntil !== null)?.id ?? '';
 
 const axe = readFileSync(createRequire(import.meta.url).resolve('axe-core/axe.min.js'), 'utf8');
@@ -59,7 +60,12 @@ const places: [string, () => string, string][] = [
   ['arrange', () => `${project}/arrange`, 'How it stands'],
   ['the sheet for the ladder', () => `${project}/arrange/hang`, 'Before drilling'],
   ['two looks to choose from', () => `${project}/arrange/choose?spot=${landing}`, 'Note an answer'],
-  ['a look in its picture', () => `${project}/arrange/photo?spot=${landing}`, 'Take or choose the picture'],
+  ['a look in its picture', () => `${project}/arrange/photo?spot=${landing}`, 'The corners are met within'],
+  [
+    'a look without a picture',
+    () => `${project}/arrange/photo?spot=${spotId('Bed wall')}`,
+    'Take or choose the picture',
+  ],
   ['assumptions', () => `${project}/assumptions`, 'Assumptions'],
 ];
 

@@ -1,7 +1,9 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
+import { lookRows, thing, thingsOf } from '../../fixtures/lookRows';
+import { hangInRow } from './hangInRow';
 import { hungRow } from './hungRow';
-import { centerOverFurniture, nailPoints } from './nailPoints';
+import { nailPoints } from './nailPoints';
 
 const IN = 25.4;
 const inches = (row: ReturnType<typeof hungRow>) =>
@@ -92,7 +94,18 @@ describe('where the nail goes', () => {
   });
 
   it('over a sofa of 34 in with a gap of 8, a frame of 24 that drops 3: 63 in', () => {
-    const center = centerOverFurniture(34 * IN, 8 * IN, 24 * IN);
+    const things = thingsOf(
+      lookRows({ kind: 'wall', widthMm: 96 * IN, heightMm: 96 * IN }, [
+        thing('Frame', 'pictureFrame', [16 * IN, 24 * IN, 20], [400, 1000], { stance: 'hangs' }),
+      ]),
+    );
+    const row = hangInRow(
+      things,
+      { widthMm: 96 * IN },
+      { kind: 'fixedGap', gapMm: 50 },
+      { kind: 'feet', aboveBaseMm: (34 + 8) * IN },
+    );
+    const center = row.fits ? (row.places[0]?.footMm ?? 0) + 12 * IN : 0;
     const [nail] = nailPoints(
       { ...frame(0, 24), centerHeightMm: center },
       { kind: 'wire', dropMm: 3 * IN, apartMm: 0 },

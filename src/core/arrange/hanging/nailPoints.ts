@@ -43,7 +43,3 @@ export function nailPoints(thing: HungThing, hanger: Hanger): NailPoint[] {
       return hanger satisfies never;
   }
 }
-
-/** The height of the middle of what hangs over a piece of furniture, from its top, the gap over it and its own height. */
-export const centerOverFurniture = (topMm: number, gapMm: number, heightMm: number): number =>
-  topMm + gapMm + heightMm / 2;

@@ -2,7 +2,7 @@ import { modellingChoice } from '../../kernel/source';
 import { importanceWeight } from '../../plan/importanceWeight';
 import { leastAir, lookAir } from '../look/lookAir';
 import { seenPieceOf } from '../look/silhouette';
-import { lookAgain, lookCheck } from './lookCheck';
+import { awayFix, holding, lookAgain, lookCheck } from './lookCheck';
 
 /** How much of the look is left as air, against the school in force. */
 export const air = lookCheck({
@@ -22,7 +22,7 @@ export const air = lookCheck({
     const found = airOf(facts.things);
     const least = leastAir[facts.school.amount];
     const text = say('told', { percent: Math.round(found * 100), least: Math.round(least * 100) });
-    if (found >= least) return [{ title: say('enough'), text, state: 'holds', about: [], fixes: [] }];
+    if (found >= least) return [holding(say('enough'), text)];
     const weight = ({ slot }: (typeof facts.things)[number]) => (slot ? importanceWeight[slot.importance] : 0);
     if (!facts.wantsFixes) return [lookAgain(say('full'), text, [], [])];
     const bare = facts.things.filter(({ id }) => !facts.things.some(({ placement }) => placement.onId === id));
@@ -35,16 +35,12 @@ export const air = lookCheck({
       )
       .slice(0, 2);
     return [
-      {
-        title: say('full'),
+      lookAgain(
+        say('full'),
         text,
-        state: 'lookAgain',
-        about: best.map(({ thing }) => thing.id),
-        fixes: best.map(({ thing }) => ({
-          say: say('takeAway', { thing: thing.name }),
-          act: { kind: 'takeAway', ids: [thing.id] },
-        })),
-      },
+        best.map(({ thing }) => thing.id),
+        best.map(({ thing }) => awayFix(say('takeAway', { thing: thing.name }), thing.id)),
+      ),
     ];
   },
 });

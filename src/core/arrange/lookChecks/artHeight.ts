@@ -1,10 +1,9 @@
 import { formatLength } from '../../kernel/formatLength';
 import { commonPractice } from '../../kernel/source';
 import { hangingHeightMm } from '../hanging/hangingHeight';
-import { placeOf } from '../look/settle';
 import { furnitureBelow } from './furnitureBelow';
-import { hungBlocks } from './hungBlocks';
-import { type LookSaid, lookCheck } from './lookCheck';
+import { hungBlocks, raisedBy } from './hungBlocks';
+import { awayFix, holding, type LookSaid, lookAgain, lookCheck, moveFix } from './lookCheck';
 import { inches } from './where';
 
 /** Galleries hang at 57 in, others at 58 or 60; in rooms that are used seated 2 to 4 in lower. */
@@ -36,27 +35,15 @@ export const artHeight = lookCheck({
       const text = say('told', { centerMm: center, wantedMm: hangingHeightMm });
       const about = things.map(({ id }) => id);
       if (center >= LOWEST_MM - SLACK_MM && center <= HIGHEST_MM + SLACK_MM)
-        return [{ title: say('holds', { thing: name }), text, state: 'holds', about, fixes: [] }];
+        return [holding(say('holds', { thing: name }), text, about)];
       const by = hangingHeightMm - center;
       const fits = box.footMm + by >= 0 && box.topMm + by <= facts.room.heightMm;
       return [
-        {
-          title: say(center < LOWEST_MM ? 'low' : 'high', { thing: name }),
-          text,
-          state: 'lookAgain',
-          about,
-          fixes: fits
-            ? [
-                {
-                  say: say('hang', { wantedMm: hangingHeightMm }),
-                  act: {
-                    kind: 'move',
-                    places: things.map((thing) => ({ ...placeOf(thing), footMm: thing.placement.footMm + by })),
-                  },
-                },
-              ]
-            : [{ say: say('takeDown'), act: { kind: 'takeAway', ids: about } }],
-        },
+        lookAgain(say(center < LOWEST_MM ? 'low' : 'high', { thing: name }), text, about, [
+          fits
+            ? moveFix(say('hang', { wantedMm: hangingHeightMm }), raisedBy(things, by))
+            : awayFix(say('takeDown'), ...about),
+        ]),
       ];
     }),
 });

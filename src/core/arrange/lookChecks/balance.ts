@@ -4,7 +4,7 @@ import type { LookThing } from '../look/lookThing';
 import { restingOn } from '../look/settle';
 import { seenPieceOf } from '../look/silhouette';
 import { visualWeight } from '../look/visualWeight';
-import { type LookFacts, lookCheck } from './lookCheck';
+import { awayFix, holding, type LookFacts, lookAgain, lookCheck, moveFix } from './lookCheck';
 import { boxWithLeft, meets, middleX, moved, nearestX, onBase } from './where';
 
 const wanted: Readonly<Record<'mirror' | 'uneven', readonly BalanceVerdict[]>> = {
@@ -82,33 +82,24 @@ export const balance = lookCheck({
     const title =
       found.verdict === 'leans' ? say('leans', { side }) : say(found.verdict === 'mirrored' ? 'mirrored' : 'uneven');
     const text = say('told', { side, balance: Math.abs(found.balance).toFixed(2) });
-    if (isMeant) return [{ title, text, state: 'holds', about: [], fixes: [] }];
+    if (isMeant) return [holding(title, text)];
     const move = moveFor(facts);
     const heaviest = [...onBase(facts)]
       .filter(({ box }) => (box.leftMm + box.rightMm) / 2 < facts.room.widthMm / 2 === (side === 'left'))
       .sort((a, b) => b.size.widthMm * b.size.heightMm - a.size.widthMm * a.size.heightMm)[0];
     // Uneven on purpose asks for a side that leads; a look that mirrors is no fault of anybody.
     const state = found.verdict === 'leans' || facts.school.arranging === 'mirror' ? 'lookAgain' : 'note';
+    if (move) {
+      const to = move.xMm < move.thing.placement.xMm ? 'left' : 'right';
+      const fix = moveFix(
+        say('move', { thing: move.thing.name, side: to }),
+        moved(facts, move.thing, { xMm: move.xMm }),
+      );
+      return [lookAgain(title, text, [move.thing.id], [fix], state)];
+    }
+    if (!heaviest) return [lookAgain(title, text, [], [], state)];
     return [
-      {
-        title,
-        text,
-        state,
-        about: move ? [move.thing.id] : heaviest ? [heaviest.id] : [],
-        fixes: move
-          ? [
-              {
-                say: say('move', {
-                  thing: move.thing.name,
-                  side: move.xMm < move.thing.placement.xMm ? 'left' : 'right',
-                }),
-                act: { kind: 'move', places: moved(facts, move.thing, { xMm: move.xMm }) },
-              },
-            ]
-          : heaviest
-            ? [{ say: say('takeAway', { thing: heaviest.name }), act: { kind: 'takeAway', ids: [heaviest.id] } }]
-            : [],
-      },
+      lookAgain(title, text, [heaviest.id], [awayFix(say('takeAway', { thing: heaviest.name }), heaviest.id)], state),
     ];
   },
 });

@@ -9,6 +9,7 @@ export interface Below {
   topMm: number;
   leftMm: number;
   kind: 'surface' | 'mantel' | 'bed' | 'furniture';
+  name: string;
 }
 
 /** Things narrower than this are no furniture that art is held against. */
@@ -20,11 +21,14 @@ const HEAD_OF_MATTRESS = 1.7;
 const surfaces: ReadonlySet<string> = new Set(['console', 'sideboard', 'cabinetTop', 'shelfRun']);
 
 /** The furniture beneath a stretch of wall; null where art hangs by itself. */
-export function furnitureBelow(facts: LookFacts, box: ThingBox): Below | null {
+export function furnitureBelow(
+  facts: Pick<LookFacts, 'kind' | 'room' | 'spot' | 'isAbove' | 'things'>,
+  box: Pick<ThingBox, 'leftMm' | 'rightMm' | 'footMm'>,
+): Below | null {
   const { kind, room, spot } = facts;
   if (facts.isAbove) return null;
-  if (kind.id === 'mantel') return { widthMm: room.widthMm, topMm: 0, leftMm: 0, kind: 'mantel' };
-  if (surfaces.has(kind.id)) return { widthMm: room.widthMm, topMm: 0, leftMm: 0, kind: 'surface' };
+  if (kind.id === 'mantel') return { widthMm: room.widthMm, topMm: 0, leftMm: 0, kind: 'mantel', name: spot.name };
+  if (surfaces.has(kind.id)) return { widthMm: room.widthMm, topMm: 0, leftMm: 0, kind: 'surface', name: spot.name };
   if (kind.id === 'bedWall') {
     const bedMm = spot.measures.bedWidthMm ?? inches(60);
     const left = (room.widthMm - bedMm) / 2;
@@ -34,6 +38,7 @@ export function furnitureBelow(facts: LookFacts, box: ThingBox): Below | null {
         topMm: (spot.measures.mattressHeightMm ?? inches(25)) * HEAD_OF_MATTRESS,
         leftMm: left,
         kind: 'bed',
+        name: 'the bed',
       };
   }
   const below = standing(facts)
@@ -45,9 +50,9 @@ export function furnitureBelow(facts: LookFacts, box: ThingBox): Below | null {
         box.leftMm < other.rightMm,
     )
     .sort((a, b) => b.size.widthMm - a.size.widthMm)[0];
-  return below
-    ? { widthMm: below.size.widthMm, topMm: below.box.topMm, leftMm: below.box.leftMm, kind: 'furniture' }
-    : null;
+  if (!below) return null;
+  const { size, box: own, name } = below;
+  return { widthMm: size.widthMm, topMm: own.topMm, leftMm: own.leftMm, kind: 'furniture', name };
 }
 
 /** What hangs together over furniture, and what it is called together. */

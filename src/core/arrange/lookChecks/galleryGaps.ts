@@ -4,7 +4,7 @@ import { hungRow } from '../hanging/hungRow';
 import type { LookThing } from '../look/lookThing';
 import { placeOf } from '../look/settle';
 import { hungBlocks } from './hungBlocks';
-import { type LookSaid, lookCheck } from './lookCheck';
+import { awayFix, holding, type LookSaid, lookAgain, lookCheck, moveFix } from './lookCheck';
 import { inches } from './where';
 
 /** 2 to 3 in, 2 1/2 usual; others 1 1/2 to 2, or up to 6 for large ones. */
@@ -58,7 +58,7 @@ export const galleryGaps = lookCheck({
             const text = say('told', { leastMm: least, mostMm: most });
             const about = row.map(({ id }) => id);
             if (most - least <= SEEN_MM && least >= LEAST_MM - 1 && most <= MOST_MM + 1)
-              return [{ title: say('holds'), text, state: 'holds', about, fixes: [] }];
+              return [holding(say('holds'), text, about)];
             const average = gaps.reduce((sum, gap) => sum + gap, 0) / gaps.length;
             const gapMm = average >= LEAST_MM && average <= MOST_MM ? average : USUAL_MM;
             const middle = ((row[0]?.box.leftMm ?? 0) + (row.at(-1)?.box.rightMm ?? 0)) / 2;
@@ -69,35 +69,13 @@ export const galleryGaps = lookCheck({
             );
             const last = row.at(-1);
             if (!even.fits)
-              return last
-                ? [
-                    {
-                      title: say('narrow'),
-                      text,
-                      state: 'lookAgain',
-                      about,
-                      fixes: [{ say: say('takeDown'), act: { kind: 'takeAway', ids: [last.id] } }],
-                    },
-                  ]
-                : [];
+              return last ? [lookAgain(say('narrow'), text, about, [awayFix(say('takeDown'), last.id)])] : [];
             const whole = (even.places.at(-1)?.leftMm ?? 0) + (even.places.at(-1)?.widthMm ?? 0) - even.marginMm;
             const by = Math.min(Math.max(0, middle - whole / 2), facts.room.widthMm - whole) - even.marginMm;
+            const places = row.map((thing, n) => ({ ...placeOf(thing), xMm: (even.places[n]?.leftMm ?? 0) + by }));
+            const isNarrow = least < LEAST_MM && most - least <= SEEN_MM;
             return [
-              {
-                title: say(least < LEAST_MM && most - least <= SEEN_MM ? 'narrow' : 'uneven'),
-                text,
-                state: 'lookAgain',
-                about,
-                fixes: [
-                  {
-                    say: say('even', { gapMm }),
-                    act: {
-                      kind: 'move',
-                      places: row.map((thing, n) => ({ ...placeOf(thing), xMm: (even.places[n]?.leftMm ?? 0) + by })),
-                    },
-                  },
-                ],
-              },
+              lookAgain(say(isNarrow ? 'narrow' : 'uneven'), text, about, [moveFix(say('even', { gapMm }), places)]),
             ];
           }),
 });

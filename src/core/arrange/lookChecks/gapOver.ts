@@ -1,7 +1,7 @@
 import { formatLength } from '../../kernel/formatLength';
 import { commonPractice } from '../../kernel/source';
-import { placeOf } from '../look/settle';
 import { hungOver } from './furnitureBelow';
+import { raisedBy } from './hungBlocks';
 import { awayFix, holding, type LookSaid, lookAgain, lookCheck, moveFix } from './lookCheck';
 import { inches } from './where';
 
@@ -38,12 +38,7 @@ export const gapOver = lookCheck({
       const by = usual - gap;
       const fits = box.topMm + by <= facts.room.heightMm && box.footMm + by >= 0;
       return lookAgain(say(gap < least ? 'low' : 'high', { thing: name }), text, about, [
-        fits
-          ? moveFix(
-              say('hang', { gapMm: usual }),
-              things.map((thing) => ({ ...placeOf(thing), footMm: thing.placement.footMm + by })),
-            )
-          : awayFix(say('takeDown'), ...about),
+        fits ? moveFix(say('hang', { gapMm: usual }), raisedBy(things, by)) : awayFix(say('takeDown'), ...about),
       ]);
     }),
 });

@@ -1,4 +1,5 @@
 import type { LookThing, ThingBox } from '../look/lookThing';
+import { type Place, placeOf } from '../look/settle';
 import type { LookFacts } from './lookCheck';
 import { hung, inches } from './where';
 
@@ -45,3 +46,7 @@ function isNear(a: ThingBox, b: ThingBox): boolean {
   const y = Math.max(a.footMm - b.topMm, b.footMm - a.topMm);
   return x <= ONE_BLOCK_MM && y <= ONE_BLOCK_MM;
 }
+
+/** The places of things that hang together, so much higher. */
+export const raisedBy = (things: readonly LookThing[], mm: number): Place[] =>
+  things.map((thing) => ({ ...placeOf(thing), footMm: thing.placement.footMm + mm }));

@@ -1,7 +1,7 @@
 import { formatLength } from '../../kernel/formatLength';
 import { calculated } from '../../kernel/source';
 import { restsOn } from '../look/settle';
-import { type LookSaid, lookCheck } from './lookCheck';
+import { awayFix, type LookSaid, lookAgain, lookCheck, moveFix } from './lookCheck';
 import { moved } from './where';
 
 const SLACK_MM = 1;
@@ -36,28 +36,18 @@ export const outsideSpot = lookCheck({
         size.depthMm <= depthMm + SLACK_MM &&
         (tall <= SLACK_MM || size.heightMm <= heightMm);
       const canMove = fits && (tall <= SLACK_MM || !restsOn(thing));
+      const place = {
+        xMm: inside(box.leftMm, size.widthMm, widthMm),
+        frontMm: inside(box.frontMm, size.depthMm, depthMm),
+        footMm: facts.isAbove ? box.footMm : inside(box.footMm, size.heightMm, heightMm),
+      };
       return [
-        {
-          title: say('title', { thing: thing.name }),
-          text: say(worst === across ? 'across' : worst === deep ? 'deep' : 'tall', { byMm: worst }),
-          state: 'lookAgain',
-          about: [thing.id],
-          fixes: canMove
-            ? [
-                {
-                  say: say('moveIn'),
-                  act: {
-                    kind: 'move',
-                    places: moved(facts, thing, {
-                      xMm: inside(box.leftMm, size.widthMm, widthMm),
-                      frontMm: inside(box.frontMm, size.depthMm, depthMm),
-                      footMm: facts.isAbove ? box.footMm : inside(box.footMm, size.heightMm, heightMm),
-                    }),
-                  },
-                },
-              ]
-            : [{ say: say('takeAway'), act: { kind: 'takeAway', ids: [thing.id] } }],
-        },
+        lookAgain(
+          say('title', { thing: thing.name }),
+          say(worst === across ? 'across' : worst === deep ? 'deep' : 'tall', { byMm: worst }),
+          [thing.id],
+          [canMove ? moveFix(say('moveIn'), moved(facts, thing, place)) : awayFix(say('takeAway'), thing.id)],
+        ),
       ];
     }),
 });

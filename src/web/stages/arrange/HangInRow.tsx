@@ -3,7 +3,10 @@ import { hangingHeightMm } from '@core/arrange/hanging/hangingHeight';
 import type { RowSpacing } from '@core/arrange/hanging/hungRow';
 import type { LadderSheet } from '@core/arrange/hanging/ladderSheet';
 import { baseHeightMm, lookRoom } from '@core/arrange/look/lookRoom';
+import type { LookThing } from '@core/arrange/look/lookThing';
+import { furnitureBelow } from '@core/arrange/lookChecks/furnitureBelow';
 import { inches } from '@core/arrange/lookChecks/where';
+import { spotKindOf } from '@core/catalog/spotKinds';
 import { formatLength } from '@core/kernel/formatLength';
 import type { SpotRow } from '@core/model/rows';
 import { Button, Checkbox } from 'antd';
@@ -14,7 +17,7 @@ import styles from './hang.module.css';
 import layout from './side.module.css';
 
 /** Things hung in a row: which, with which gaps, at which height. */
-export function HangInRow(props: { sheet: LadderSheet; spot: SpotRow }) {
+export function HangInRow(props: { sheet: LadderSheet; spot: SpotRow; things: readonly LookThing[] }) {
   const { sheet, spot } = props;
   const { units } = useLocale();
   const { run } = useCommands();
@@ -23,17 +26,41 @@ export function HangInRow(props: { sheet: LadderSheet; spot: SpotRow }) {
   const [gapMm, setGapMm] = useState(units === 'us' ? inches(2.5) : 60);
   const [height, setHeight] = useState<'eyes' | 'over' | 'asTheyHang'>('eyes');
   const [overMm, setOverMm] = useState(units === 'us' ? inches(8) : 200);
+  const [isAcross, setAcross] = useState(false);
   const base = baseHeightMm(spot);
+  const room = lookRoom(spot);
   const chosen = sheet.things.filter(({ thing }) => !left.has(thing.id)).map(({ thing }) => thing);
   if (sheet.things.length < 2) return null;
   const wanted: RowSpacing = spacing === 'fixedGap' ? { kind: 'fixedGap', gapMm } : { kind: spacing };
+  const below =
+    chosen.length === 0
+      ? null
+      : furnitureBelow(
+          {
+            spot,
+            room,
+            kind: spotKindOf(spot.kind),
+            isAbove: false,
+            things: props.things,
+          },
+          {
+            leftMm: Math.min(...chosen.map(({ box }) => box.leftMm)),
+            rightMm: Math.max(...chosen.map(({ box }) => box.rightMm)),
+            footMm: Math.max(...chosen.map(({ box }) => box.footMm)),
+          },
+        );
+  const isPart = below !== null && below.widthMm < room.widthMm - 1;
   const at: RowHeight =
     height === 'eyes'
       ? { kind: 'middles', aboveBaseMm: hangingHeightMm - base }
       : height === 'over'
-        ? { kind: 'feet', aboveBaseMm: overMm }
+        ? { kind: 'feet', aboveBaseMm: (below?.topMm ?? 0) + overMm }
         : { kind: 'asTheyHang' };
-  const row = chosen.length < 2 ? null : hangInRow(chosen, lookRoom(spot), wanted, at);
+  const stretch =
+    isPart && !isAcross
+      ? { fromMm: below.leftMm, toMm: below.leftMm + below.widthMm }
+      : { fromMm: 0, toMm: room.widthMm };
+  const row = chosen.length < 2 ? null : hangInRow(chosen, room, wanted, at, stretch);
   const isOff = row?.fits === true && row.places.some(({ footMm }) => footMm < 0);
   return (
     <section className={layout.panel} aria-label="Hang in a row">
@@ -68,12 +95,23 @@ export function HangInRow(props: { sheet: LadderSheet; spot: SpotRow }) {
       {spacing === 'fixedGap' && (
         <LengthField label="Between two" value={gapMm} units={units} zero onCommit={setGapMm} />
       )}
+      {isPart && (
+        <Choice
+          label="Along"
+          value={isAcross ? 'wall' : 'below'}
+          options={[
+            { value: 'below', label: `over ${below.name}` },
+            { value: 'wall', label: `all of ${spot.name}` },
+          ]}
+          onChange={(value) => setAcross(value === 'wall')}
+        />
+      )}
       <Choice
         label="Height"
         value={height}
         options={[
           { value: 'eyes', label: `middles at ${formatLength(hangingHeightMm, units)} above the floor` },
-          { value: 'over', label: 'feet in a line over what is below' },
+          { value: 'over', label: `feet in a line over ${below?.name ?? spot.name}` },
           { value: 'asTheyHang', label: 'as they hang' },
         ]}
         onChange={setHeight}

@@ -84,7 +84,7 @@ export function HangPage() {
           </ol>
         </div>
         <aside className={`${layout.aside} ${layout.noPrint}`} aria-label="Hanging">
-          <HangInRow sheet={sheet} spot={spot} />
+          <HangInRow sheet={sheet} spot={spot} things={things} />
           <WallFacts spot={spot} />
           <LadderFiles sheet={sheet} spot={spot} look={look} />
           <HoleList spot={spot} />
