@@ -107,6 +107,7 @@ export const projectSummary = z.object({
       things: z.array(
         z.object({
           templateId: z.string().nullable(),
+          likenessId: z.string().nullable().default(null),
           measures: z.record(z.string(), z.number()),
           xMm: z.number(),
           upMm: z.number(),

@@ -1,4 +1,6 @@
 import { describe, expect, it } from 'vitest';
+import { asTemplateAsks } from '../surface/furnitureTemplate';
+import { furnitureTemplates } from '../surface/templates';
 import { newFind } from './newFind';
 import { readQuickLine } from './quickLine';
 
@@ -24,5 +26,27 @@ describe('a find from a line', () => {
       'unknown',
       'none',
     ]);
+  });
+
+  // What is called wide and tall has another name in some kinds; nothing that was said is lost.
+  it.each([
+    ['blue vase, 5 in wide, 12 in tall, $4', 'widestMm', 5],
+    ['blue vase, 5 in wide, 12 in tall, $4', 'heightMm', 12],
+    ['oak framed mirror, 24 in wide, 30 in tall, $12', 'widthMm', 24],
+    ['brass lamp, 7 in wide, 16 in tall, $9', 'heightMm', 16],
+    ['dinner plate, 10 in wide, $1', 'widthMm', 10],
+  ])('“%s” has its %s of %d in', (line, measure, inches) => {
+    expect(findOf(line).measures[measure]).toBeCloseTo(inches * 25.4, 3);
+  });
+
+  it('is as wide and as tall as was said, whatever its kind', () => {
+    for (const template of furnitureTemplates.all) {
+      const { width, height } = template.overall;
+      const asked = asTemplateAsks(template, { widthMm: 321, heightMm: 432, depthMm: 123, nonsense: 1 });
+      const ids = template.measures.map(({ id }) => id);
+      expect([template.id, asked[width]]).toEqual([template.id, 321]);
+      if (height !== width) expect([template.id, asked[height]]).toEqual([template.id, 432]);
+      expect(Object.keys(asked).filter((id) => !ids.includes(id))).toEqual([]);
+    }
   });
 });

@@ -2,7 +2,7 @@ import type { UnitSystem } from '../kernel/units';
 import { blankSighting } from '../model/blankSighting';
 import type { FindRow } from '../model/rows';
 import { plainStory } from '../pricing/priceStory';
-import { completeMeasures, usualMeasures } from '../surface/furnitureTemplate';
+import { asTemplateAsks, completeMeasures, usualMeasures } from '../surface/furnitureTemplate';
 import { furnitureTemplates } from '../surface/templates';
 import { pieceKindOf } from './pieceKindOf';
 import type { QuickLine } from './quickLine';
@@ -26,9 +26,7 @@ function shortName(said: string, note: string): { name: string; note: string } {
  */
 export function newFind(id: string, pieceId: string, line: QuickLine, units: UnitSystem): Omit<FindRow, 'version'> {
   const template = furnitureTemplates.get(line.templateId ?? 'freeBox');
-  const known = Object.fromEntries(
-    Object.entries(line.measures).filter(([key]) => template.measures.some((measure) => measure.id === key)),
-  );
+  const known = asTemplateAsks(template, line.measures);
   const isLamp = template.traits.includes('lamp');
   return {
     id,

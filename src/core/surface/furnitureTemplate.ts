@@ -54,6 +54,29 @@ export function completeMeasures(template: FurnitureTemplate, known: Measures): 
   return complete;
 }
 
+/**
+ * Measures as somebody said them, by the names that a template has for them: a vase is as wide as its widest. What the
+ * template does not ask for is left out.
+ * @param said mm, with widthMm, depthMm and heightMm for what was only called wide, deep and tall
+ */
+export function asTemplateAsks(template: FurnitureTemplate, said: Measures): Measures {
+  const { width, depth, height } = template.overall;
+  const asked: Measures = {};
+  for (const { id } of template.measures) {
+    const own = said[id];
+    if (own !== undefined) asked[id] = own;
+  }
+  for (const [word, id] of [
+    ['widthMm', width],
+    ['depthMm', depth],
+    ['heightMm', height],
+  ] as const) {
+    const mm = said[word];
+    if (mm !== undefined && id !== null && said[id] === undefined) asked[id] = mm;
+  }
+  return asked;
+}
+
 /** Steps to which a usual length is rounded, from so many mm on; what is smaller stays as it is. */
 const steps: Readonly<Record<UnitSystem, readonly (readonly [fromMm: number, stepMm: number])[]>> = {
   us: [

@@ -26,6 +26,8 @@ export interface ChipFace {
   /** What it looks like: its kind and size, its photo if there is one, its color now where that is another. */
   templateId: string | null;
   measures: Measures | null;
+  /** What the thing itself is called, for what its kind does not tell. */
+  called: string;
   photoId: string | null;
   present: string | null;
   isChosen: boolean;
@@ -63,16 +65,17 @@ function differenceFrom(
 }
 
 /** What an option's piece looks like: the first thing that it is made of. */
-function looksOf({ model }: OptionPlan): Pick<ChipFace, 'templateId' | 'measures' | 'photoId' | 'present'> {
+function looksOf({ model }: OptionPlan): Pick<ChipFace, 'templateId' | 'measures' | 'called' | 'photoId' | 'present'> {
   const { finds, offers, recipe } = model;
   const now = recipe ? presentColor(model) : null;
   const present = now ? hexFromLab(now) : null;
   const [find] = finds;
-  if (find) return { templateId: find.templateId, measures: find.measures, photoId: find.photoId, present };
+  const called = find?.name ?? offers[0]?.offer.name ?? '';
+  if (find) return { templateId: find.templateId, measures: find.measures, called, photoId: find.photoId, present };
   const offer = offers[0]?.offer;
   const made = recipe?.built[0]?.piece;
   const { templateId = null, measures = null } = offer ?? made ?? {};
-  return { templateId, measures, photoId: null, present: null };
+  return { templateId, measures, called, photoId: null, present: null };
 }
 
 /**

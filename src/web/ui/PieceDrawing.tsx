@@ -2,6 +2,7 @@ import type { Lab } from '@core/color/lab';
 import { formatLength } from '@core/kernel/formatLength';
 import type { UnitSystem } from '@core/kernel/units';
 import { completeMeasures, type Measures } from '@core/surface/furnitureTemplate';
+import { pieceDrawing } from '@core/surface/likenesses';
 import { furnitureTemplates } from '@core/surface/templates';
 import { DrawnShapes } from './DrawnShapes';
 
@@ -12,6 +13,8 @@ import { DrawnShapes } from './DrawnShapes';
 export function PieceDrawing(props: {
   templateId: string;
   measures: Measures;
+  /** What it is called: where its kind says no more than a box, it is drawn as that. */
+  name?: string;
   colorOf: (zoneId: string) => Lab | null;
   label: string;
   size: number;
@@ -21,7 +24,7 @@ export function PieceDrawing(props: {
 }) {
   const template = furnitureTemplates.find(props.templateId);
   if (!template) return null;
-  const drawing = template.draw(completeMeasures(template, props.measures));
+  const drawing = pieceDrawing(template, completeMeasures(template, props.measures), props.name ?? '');
   const most = Math.max(drawing.widthMm, drawing.heightMm);
   const withDimensions = props.units !== undefined;
   const margin = most * (withDimensions ? 0.16 : 0.03);

@@ -25,6 +25,7 @@ export function PieceFace(props: { piece: PieceRow; size: number }) {
     <PieceDrawing
       templateId={piece.templateId}
       measures={measuresOf(piece, piece.measures)}
+      name={piece.name}
       colorOf={() => color}
       label=""
       size={size}

@@ -1,5 +1,6 @@
 import type { ProjectSummary } from '@contract/answers';
 import { labFromHex } from '@core/color/lab';
+import { likenessAbove, likenesses, likenessFront } from '@core/surface/likenesses';
 import { furnitureTemplates } from '@core/surface/templates';
 import { aboveView, frontView } from '@core/surface/views';
 import { ScaledDrawing } from './DrawnShapes';
@@ -19,9 +20,14 @@ export function SpotThumbnail(props: { spot: NonNullable<ProjectSummary['firstSp
       {!isAbove && (
         <rect className={styles.spotSurface} x={0} y={highMm} width={widthMm} height={7 * unit} strokeWidth={unit} />
       )}
-      {things.map(({ templateId, measures, xMm, upMm, widthMm: wide, highMm: high, colors }, n) => {
+      {things.map(({ templateId, likenessId, measures, xMm, upMm, widthMm: wide, highMm: high, colors }, n) => {
+        const likeness = likenesses.find(({ id }) => id === likenessId);
         const template = templateId === null ? undefined : furnitureTemplates.find(templateId);
-        const drawing = template && (isAbove ? aboveView(template, measures) : frontView(template, measures));
+        const drawing = likeness
+          ? isAbove
+            ? likenessAbove(likeness, wide, high)
+            : likenessFront(likeness, wide, high)
+          : template && (isAbove ? aboveView(template, measures) : frontView(template, measures));
         return (
           <g key={n} transform={`translate(${xMm} ${highMm - upMm - high})`}>
             {drawing ? (

@@ -6,6 +6,7 @@ import type { LookThing } from './lookThing';
 import { lookThings } from './lookThings';
 import { newLook } from './newLook';
 import { startingLook } from './startingLook';
+import { likenessOfThing } from './thingView';
 
 /** More things than this are not seen in a small picture. */
 const MOST_DRAWN = 24;
@@ -16,6 +17,8 @@ const LEAST_SHOWN = 0.4;
 /** A thing as a small picture draws it: its kind and measures, where it is, the colors of its zones. */
 export interface SummaryThing {
   templateId: string | null;
+  /** What it looks like by its name, where its kind says no more than a box. */
+  likenessId: string | null;
   measures: Measures;
   xMm: number;
   /** Above the base, or from the front edge where it is seen from above. */
@@ -60,17 +63,20 @@ export function lookSummary(plan: Plan): LookSummary | null {
   return null;
 }
 
-function summaryThing({ template, measures, box, size, colorOf }: LookThing, isAbove: boolean): SummaryThing {
+function summaryThing(thing: LookThing, isAbove: boolean): SummaryThing {
+  const { template, measures, box, size, colorOf } = thing;
+  const likeness = likenessOfThing(thing);
   const zones = template?.zones(measures) ?? [];
   return {
     templateId: template?.id ?? null,
+    likenessId: likeness?.id ?? null,
     measures,
     xMm: Math.round(box.leftMm),
     upMm: Math.round(isAbove ? box.frontMm : box.footMm),
     widthMm: Math.round(size.widthMm),
     highMm: Math.round(isAbove ? size.depthMm : size.heightMm),
     colors: Object.fromEntries(
-      zones.flatMap(({ id }) => {
+      (likeness ? ['sides'] : zones.map(({ id }) => id)).flatMap((id) => {
         const color = colorOf(id);
         return color ? [[id, hexFromLab(color)]] : [];
       }),

@@ -1,4 +1,5 @@
 import type { CutOut } from '../../model/values/photoPoint';
+import { likenessFront } from '../../surface/likenesses';
 import {
   doubleArea,
   type Outline,
@@ -12,7 +13,7 @@ import { welded } from '../../surface/polygons';
 import { frontView } from '../../surface/views';
 import type { LookThing } from './lookThing';
 import type { SeenPiece } from './seenPiece';
-import { thingView, unitCutOut } from './thingView';
+import { likenessOfThing, pictureOf, unitCutOut } from './thingView';
 
 /** A front in a square of one by one: its outline with y upward, and how much of the square it fills. */
 interface UnitFront {
@@ -26,7 +27,8 @@ const whole: UnitFront = { outline: rectangleOutline(0, 0, 1, 1), share: 1 };
 /** Points nearer to each other than this share of the piece, and holes smaller than that, are not seen in a silhouette. */
 const SEEN_SHARE = 0.012;
 const SEEN_HOLE = 0.002;
-const CLIP_SIZE = 1000;
+/** A square of one by one is made so large for clipping, which works in thousandths. */
+const UNIT_MM = 1000;
 
 /** A ring with fewer points: those that lie close to the one before are left out. */
 function thinned(ring: Ring): Ring {
@@ -40,14 +42,16 @@ function thinned(ring: Ring): Ring {
 
 /** The silhouette of a kind of piece from the front in a square of one by one; a whole square where it has no drawing. */
 function unitFront(thing: LookThing): UnitFront {
-  const view = thingView(thing, { isAbove: false, isPresent: false });
-  if (view.kind === 'picture') return cutFront(view.picture.rings);
+  const picture = pictureOf(thing, { isAbove: false, isPresent: false });
+  if (picture) return cutFront(picture.rings);
   const { template, measures } = thing;
-  if (!template) return whole;
-  const key = `${template.id} ${JSON.stringify(measures)}`;
+  const likeness = likenessOfThing(thing);
+  if (!template && !likeness) return whole;
+  const key = likeness ? `like ${likeness.id}` : `${template?.id} ${JSON.stringify(measures)}`;
   const before = known.get(key);
   if (before) return before;
-  const { widthMm, heightMm, shapes } = frontView(template, measures);
+  const drawing = likeness ? likenessFront(likeness, UNIT_MM, UNIT_MM) : template && frontView(template, measures);
+  const { widthMm, heightMm, shapes } = drawing ?? { widthMm: 1, heightMm: 1, shapes: [] };
   const rings = shapes.flatMap((shape) =>
     shape.kind === 'line'
       ? []
@@ -67,13 +71,18 @@ function unitFront(thing: LookThing): UnitFront {
 
 /** The same of a piece that is cut out of its picture: what is seen of it is what was cut. */
 function cutFront(rings: CutOut['rings']): UnitFront {
+  const before = cutFronts.get(rings);
+  if (before) return before;
   // Clipping works in thousandths: a square of one by one is made large for it.
-  const large = unitCutOut(rings).map((ring) => ring.map(([x, y]): Point => [x * CLIP_SIZE, y * CLIP_SIZE]));
+  const large = unitCutOut(rings).map((ring) => ring.map(([x, y]): Point => [x * UNIT_MM, y * UNIT_MM]));
   const outline = welded(large, 'evenOdd').map((ring) =>
-    thinned(ring.map(([x, y]): Point => [x / CLIP_SIZE, 1 - y / CLIP_SIZE])),
+    thinned(ring.map(([x, y]): Point => [x / UNIT_MM, 1 - y / UNIT_MM])),
   );
-  return outline.length === 0 ? whole : { outline, share: outlineAreaMm2(outline) };
+  const front = outline.length === 0 ? whole : { outline, share: outlineAreaMm2(outline) };
+  cutFronts.set(rings, front);
+  return front;
 }
+const cutFronts = new WeakMap<CutOut['rings'], UnitFront>();
 
 const ovalRing = (cx: number, cy: number, rx: number, ry: number): Point[] =>
   roundRing(0, 0, 1).map(([x, y]): Point => [cx + x * rx, cy + y * ry]);

@@ -1,5 +1,6 @@
 import type { Lab } from '../../color/lab';
 import type { CutOut } from '../../model/values/photoPoint';
+import { type Likeness, likenessAbove, likenessFront, likenessOf } from '../../surface/likenesses';
 import { boxOf, type Outline, type Point } from '../../surface/outline';
 import { type FacedDrawing, facedDrawing } from '../../surface/prints/printedShapes';
 import { aboveView, frontView } from '../../surface/views';
@@ -24,18 +25,48 @@ export type ThingView =
   | { kind: 'drawing'; drawing: FacedDrawing; colorOf(zoneId: string): Lab | null }
   | { kind: 'box'; color: Lab | null };
 
+/** The likeness of a thing by what it is called, where its kind of furniture says no more than a box; null else. */
+export function likenessOfThing({ template, ownName, name, slot }: LookThing): Likeness | null {
+  if (template !== null && template.id !== PLAIN) return null;
+  const said = `${ownName || name}|${slot?.name ?? ''}`;
+  let known = likenessByName.get(said);
+  if (known === undefined) {
+    known = likenessOf(ownName || name) ?? (slot ? likenessOf(slot.name) : null);
+    if (likenessByName.size > 2000) likenessByName.clear();
+    likenessByName.set(said, known);
+  }
+  return known;
+}
+/** The kind of furniture that stands for anything. */
+const PLAIN = 'freeBox';
+const likenessByName = new Map<string, Likeness | null>();
+
 /**
- * What a thing looks like from the front or from above, now or done. Its picture serves from the front, as it was taken:
- * not where it is turned or lies, and not for what will have several colors.
+ * A thing's own picture, where it shows it as it stands: from the front, as it was taken, and not where it will have
+ * several colors; null else.
  */
-export function thingView(thing: LookThing, { isAbove, isPresent }: View): ThingView {
-  const { template, measures, cutOut, placement } = thing;
-  const colorOf = isPresent ? thing.presentColorOf : thing.colorOf;
+export function pictureOf(thing: LookThing, { isAbove, isPresent }: View): ThingPicture | null {
+  const { cutOut, placement } = thing;
+  if (cutOut === null || cutOut.photoId === null) return null;
   const recoloredTo = isPresent ? null : thing.recoloredTo;
-  const { photoId = null, rings = [] } = cutOut ?? {};
-  const isAsTaken = !isAbove && !placement.turned && placement.stance !== 'lies';
-  if (photoId !== null && isAsTaken && recoloredTo !== 'severalColors')
-    return { kind: 'picture', picture: { photoId, rings, recoloredTo } };
+  if (isAbove || placement.turned || placement.stance === 'lies' || recoloredTo === 'severalColors') return null;
+  return { photoId: cutOut.photoId, rings: cutOut.rings, recoloredTo };
+}
+
+/** What a thing looks like from the front or from above, now or done. */
+export function thingView(thing: LookThing, view: View): ThingView {
+  const picture = pictureOf(thing, view);
+  if (picture) return { kind: 'picture', picture };
+  const { template, measures, size } = thing;
+  const { isAbove, isPresent } = view;
+  const colorOf = isPresent ? thing.presentColorOf : thing.colorOf;
+  const likeness = likenessOfThing(thing);
+  if (likeness) {
+    const drawing = isAbove
+      ? likenessAbove(likeness, size.widthMm, size.depthMm)
+      : likenessFront(likeness, size.widthMm, size.heightMm);
+    return { kind: 'drawing', drawing, colorOf };
+  }
   if (!template) return { kind: 'box', color: colorOf(null) };
   const drawing = isAbove ? aboveView(template, measures) : frontView(template, measures);
   return { kind: 'drawing', drawing: isPresent ? drawing : facedDrawing(drawing, thing.faceOf), colorOf };

@@ -1,10 +1,9 @@
-import { colorOfWords } from '@core/arrange/look/colorOfWords';
+import { describedPiece } from '@core/arrange/look/describedPiece';
 import type { LookThing } from '@core/arrange/look/lookThing';
 import { addedTo } from '@core/arrange/look/startingLook';
 import { mostOf } from '@core/model/finds';
 import type { LookPieceRow, LookRow, PieceRow, SpotRow } from '@core/model/rows';
 import { placementClash } from '@core/sourcing/placements';
-import { readQuickLine } from '@core/sourcing/quickLine';
 import { useQuery } from '@tanstack/react-query';
 import { Button, Input } from 'antd';
 import { useDeferredValue, useState } from 'react';
@@ -64,16 +63,7 @@ export function AddThing(props: {
     // As it is typed now: what is searched for may still be a letter behind.
     const words = text.trim();
     if (words === '') return;
-    const line = readQuickLine(words, locale.currency, locale.units);
-    const name = line.name || words;
-    add({
-      name: name.charAt(0).toUpperCase() + name.slice(1),
-      drawn: {
-        templateId: line.templateId ?? 'freeBox',
-        measures: line.measures,
-        color: colorOfWords(words, line.materialId),
-      },
-    });
+    add(describedPiece(words, locale.currency, locale.units));
     setText('');
   };
   return (

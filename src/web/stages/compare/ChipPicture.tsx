@@ -9,9 +9,10 @@ import styles from './compare.module.css';
 const SIZE = 30;
 
 /** What of a chip's face its picture is made of. */
-export const pictureOf = ({ templateId, measures, photoId, present, edge }: ChipFace) => ({
+export const pictureOf = ({ templateId, measures, called, photoId, present, edge }: ChipFace) => ({
   templateId,
   measures,
+  called,
   photoId,
   present,
   edge,
@@ -22,9 +23,9 @@ export const pictureOf = ({ templateId, measures, photoId, present, edge }: Chip
  * its right half as it will be. Only a picture: the chip says all in words.
  */
 export const ChipPicture = memo(function ChipPicture(
-  props: Pick<ChipFace, 'templateId' | 'measures' | 'photoId' | 'present' | 'edge'>,
+  props: Pick<ChipFace, 'templateId' | 'measures' | 'called' | 'photoId' | 'present' | 'edge'>,
 ) {
-  const { templateId, measures, photoId, present, edge } = props;
+  const { templateId, measures, called, photoId, present, edge } = props;
   if (photoId !== null)
     return (
       <span className={styles.picture}>
@@ -35,7 +36,16 @@ export const ChipPicture = memo(function ChipPicture(
   if (templateId === null || measures === null) return null;
   const drawn = (hex: string) => {
     const color = labFromHex(hex);
-    return <PieceDrawing templateId={templateId} measures={measures} colorOf={() => color} label="" size={SIZE} />;
+    return (
+      <PieceDrawing
+        templateId={templateId}
+        measures={measures}
+        name={called}
+        colorOf={() => color}
+        label=""
+        size={SIZE}
+      />
+    );
   };
   return (
     <span className={styles.picture} data-changes={present !== null && present !== edge}>

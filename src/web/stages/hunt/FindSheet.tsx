@@ -99,6 +99,7 @@ export function FindSheet(props: { find: FindRow }) {
           <PieceDrawing
             templateId={find.templateId}
             measures={find.measures}
+            name={find.name}
             colorOf={() => find.color}
             label={`${find.name}, as it is`}
             size={130}

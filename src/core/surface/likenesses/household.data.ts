@@ -1,0 +1,450 @@
+import { box, type Likeness, line, oval, poly, turned } from './likeness';
+
+/** What holds, carries, lights and covers in a house. */
+export const household: readonly Likeness[] = [
+  {
+    id: 'suitcase',
+    words: ['suitcase', 'trunk', 'chest', 'toy chest', 'case', 'footlocker', 'steamer trunk', 'blanket chest'],
+    plan: 'square',
+    front: [
+      box(0, 0.06, 1, 1),
+      box(0, 0.06, 1, 0.34, 8),
+      box(0.14, 0.06, 0.2, 1, -16),
+      box(0.8, 0.06, 0.86, 1, -16),
+      box(0.45, 0.28, 0.55, 0.42, 0, 'metal'),
+      line(
+        [
+          [0.42, 0.06],
+          [0.44, 0],
+          [0.56, 0],
+          [0.58, 0.06],
+        ],
+        0.05,
+        0,
+        'dark',
+      ),
+    ],
+  },
+  {
+    id: 'hatBox',
+    words: ['hat box', 'tin', 'canister', 'drum', 'powder box', 'round box'],
+    front: [
+      box(0.03, 0.26, 0.97, 1),
+      box(0, 0.02, 1, 0.28, 8),
+      line(
+        [
+          [0.5, 0.28],
+          [0.5, 1],
+        ],
+        0.05,
+        -6,
+      ),
+      oval(0.5, 0.03, 0.1, 0.05, -12),
+    ],
+  },
+  {
+    id: 'lidBox',
+    words: ['box', 'jewelry box', 'keepsake box', 'bin', 'drawer', 'letter box', 'cigar box'],
+    plan: 'square',
+    front: [box(0.02, 0.26, 0.98, 1), box(0, 0, 1, 0.28, 10), oval(0.5, 0.4, 0.03, 0.05, 0, 'metal')],
+  },
+  {
+    id: 'caddy',
+    words: ['caddy', 'toolbox', 'tool box', 'trug', 'tote', 'garden trug'],
+    plan: 'square',
+    front: [
+      line(
+        [
+          [0.06, 0.5],
+          [0.18, 0.06],
+          [0.82, 0.06],
+          [0.94, 0.5],
+        ],
+        0.06,
+        0,
+      ),
+      poly([
+        [0, 0.46],
+        [1, 0.46],
+        [0.94, 1],
+        [0.06, 1],
+      ]),
+      line(
+        [
+          [0.03, 0.72],
+          [0.97, 0.72],
+        ],
+        0.02,
+      ),
+    ],
+  },
+  {
+    id: 'bookend',
+    words: ['bookend', 'book end'],
+    plan: 'square',
+    front: [
+      poly([
+        [0.06, 0.04],
+        [0.34, 0.04],
+        [0.4, 0.86],
+        [1, 0.86],
+        [1, 1],
+        [0, 1],
+      ]),
+    ],
+  },
+  {
+    id: 'lights',
+    words: ['light', 'string light', 'fairy light', 'rope light', 'twinkle light'],
+    plan: 'square',
+    front: [
+      line(
+        [
+          [0, 0.06],
+          [0.16, 0.4],
+          [0.34, 0.52],
+          [0.5, 0.2],
+          [0.66, 0.52],
+          [0.84, 0.4],
+          [1, 0.06],
+        ],
+        0.03,
+        0,
+        'dark',
+      ),
+      ...(
+        [
+          [0.1, 0.34],
+          [0.25, 0.56],
+          [0.42, 0.46],
+          [0.58, 0.46],
+          [0.75, 0.72],
+          [0.9, 0.34],
+        ] as const
+      ).map(([x, y]) => oval(x, y + 0.14, 0.04, 0.14, 0, 'lit')),
+    ],
+  },
+  {
+    id: 'candle',
+    words: ['candle', 'taper', 'tealight', 'tea light', 'votive', 'pillar'],
+    front: [
+      line(
+        [
+          [0.5, 0.22],
+          [0.5, 0.12],
+        ],
+        0.03,
+        0,
+        'dark',
+      ),
+      poly(
+        [
+          [0.5, 0],
+          [0.58, 0.08],
+          [0.5, 0.15],
+          [0.42, 0.08],
+        ],
+        0,
+        'flame',
+      ),
+      box(0.08, 0.22, 0.92, 1),
+      oval(0.5, 0.22, 0.42, 0.03, 12),
+    ],
+  },
+  {
+    id: 'bookPile',
+    words: ['book', 'atlas', 'ledger', 'cookbook', 'magazine', 'dictionary', 'novel', 'album'],
+    plan: 'square',
+    front: [
+      box(0, 0.68, 1, 1),
+      box(0.02, 0.74, 0.97, 0.94, 0, 'paper'),
+      box(0.05, 0.36, 0.96, 0.66, 10),
+      box(0.08, 0.42, 0.93, 0.6, 0, 'paper'),
+      box(0.02, 0.04, 0.9, 0.34, -8),
+      box(0.04, 0.1, 0.87, 0.28, 0, 'paper'),
+    ],
+  },
+  {
+    id: 'crateBox',
+    words: ['crate', 'milk crate', 'fruit crate', 'wine box'],
+    plan: 'square',
+    front: [
+      box(0, 0, 1, 1, -20),
+      ...[0, 0.35, 0.7].map((y) => box(0, y, 1, y + 0.29, 4)),
+      box(0, 0, 0.07, 1, 8),
+      box(0.93, 0, 1, 1, 8),
+    ],
+  },
+  {
+    id: 'laidCloth',
+    words: ['runner', 'rug', 'mat', 'placemat', 'doormat', 'carpet', 'bath mat', 'table runner'],
+    plan: 'square',
+    front: [box(0, 0, 1, 1), box(0.02, 0.3, 0.98, 0.7, 8)],
+  },
+  {
+    id: 'dollhouse',
+    words: ['dollhouse', 'doll house', 'bird house', 'birdhouse', 'house', 'gingerbread house', 'village house'],
+    plan: 'square',
+    front: [
+      box(0.08, 0.42, 0.92, 1),
+      poly(
+        [
+          [0, 0.44],
+          [0.5, 0],
+          [1, 0.44],
+        ],
+        -16,
+      ),
+      box(0.42, 0.7, 0.58, 1, 0, 'wood'),
+      box(0.16, 0.54, 0.34, 0.7, 0, 'lit'),
+      box(0.66, 0.54, 0.84, 0.7, 0, 'lit'),
+    ],
+  },
+  {
+    id: 'rack',
+    words: [
+      'rack',
+      'coat rack',
+      'towel rack',
+      'hat stand',
+      'coat stand',
+      'hall tree',
+      'peg rail',
+      'peg rack',
+      'hook',
+      'row of hooks',
+      'key rack',
+      'hooks',
+      'wall hook',
+    ],
+    plan: 'square',
+    front: [
+      box(0, 0.14, 1, 0.5),
+      ...[0.12, 0.37, 0.63, 0.88].map((x) =>
+        line(
+          [
+            [x, 0.32],
+            [x, 0.84],
+            [x + 0.05, 0.98],
+          ],
+          0.05,
+          0,
+          'metal',
+        ),
+      ),
+    ],
+  },
+  {
+    id: 'easel',
+    words: ['easel', 'plate stand', 'book stand', 'magazine rack', 'wine rack'],
+    front: [
+      line(
+        [
+          [0.48, 0],
+          [0.12, 1],
+        ],
+        0.07,
+        0,
+      ),
+      line(
+        [
+          [0.52, 0],
+          [0.88, 1],
+        ],
+        0.07,
+        0,
+      ),
+      box(0.12, 0.66, 0.88, 0.73),
+      line(
+        [
+          [0.5, 0],
+          [0.5, 0.96],
+        ],
+        0.04,
+        -8,
+      ),
+    ],
+  },
+  {
+    id: 'ladder',
+    words: ['ladder', 'step ladder', 'blanket ladder', 'towel ladder'],
+    plan: 'square',
+    front: [
+      poly([
+        [0.1, 0],
+        [0.22, 0],
+        [0.14, 1],
+        [0, 1],
+      ]),
+      poly([
+        [0.78, 0],
+        [0.9, 0],
+        [1, 1],
+        [0.86, 1],
+      ]),
+      ...[0.1, 0.28, 0.46, 0.64, 0.82].map((y) => box(0.14, y, 0.88, y + 0.04, 6)),
+    ],
+  },
+  {
+    id: 'cart',
+    words: ['cart', 'bar cart', 'trolley', 'wagon', 'tea cart'],
+    plan: 'square',
+    front: [
+      line(
+        [
+          [0.06, 0.9],
+          [0.06, 0.02],
+        ],
+        0.05,
+        -8,
+      ),
+      line(
+        [
+          [0.94, 0.9],
+          [0.94, 0.02],
+        ],
+        0.05,
+        -8,
+      ),
+      box(0.02, 0.14, 0.98, 0.2),
+      box(0.02, 0.66, 0.98, 0.72),
+      oval(0.12, 0.92, 0.07, 0.08, 0, 'dark'),
+      oval(0.88, 0.92, 0.07, 0.08, 0, 'dark'),
+    ],
+  },
+  {
+    id: 'birdBath',
+    words: ['bird bath', 'birdbath', 'fountain', 'sundial', 'column', 'plinth'],
+    front: [
+      turned([
+        [0.06, 1],
+        [0.18, 0.8],
+        [0.24, 0.3],
+        [0.4, 0.24],
+        [0.8, 0.3],
+        [0.9, 0.56],
+        [1, 0.62],
+      ]),
+      oval(0.5, 0.06, 0.5, 0.06, 0, 'water'),
+    ],
+  },
+  {
+    id: 'foldedCloth',
+    words: [
+      'throw',
+      'blanket',
+      'quilt',
+      'towel',
+      'napkin',
+      'scarf',
+      'bedspread',
+      'coverlet',
+      'duvet',
+      'tablecloth',
+      'cloth',
+      'lace',
+      'doily',
+    ],
+    plan: 'square',
+    front: [0, 1, 2].map((n) =>
+      poly(
+        [
+          [0.03, 0.02 + n * 0.33],
+          [0.96, 0.02 + n * 0.33],
+          [1, 0.17 + n * 0.33],
+          [0.97, 0.32 + n * 0.33],
+          [0.02, 0.32 + n * 0.33],
+          [0, 0.17 + n * 0.33],
+        ],
+        n % 2 === 0 ? 4 : -6,
+      ),
+    ),
+  },
+  {
+    id: 'pillow',
+    words: ['pillow', 'cushion', 'pouf', 'ottoman', 'bean bag', 'bolster'],
+    front: [
+      poly([
+        [0, 0.12],
+        [0.06, 0],
+        [0.5, 0.08],
+        [0.94, 0],
+        [1, 0.12],
+        [0.96, 0.5],
+        [1, 0.88],
+        [0.94, 1],
+        [0.5, 0.94],
+        [0.06, 1],
+        [0, 0.88],
+        [0.04, 0.5],
+      ]),
+      line(
+        [
+          [0.16, 0.14],
+          [0.3, 0.28],
+        ],
+        0.02,
+      ),
+      line(
+        [
+          [0.84, 0.14],
+          [0.7, 0.28],
+        ],
+        0.02,
+      ),
+    ],
+  },
+  {
+    id: 'hanging',
+    words: ['tapestry', 'macrame', 'wall hanging', 'banner', 'bunting', 'flag', 'stocking', 'apron'],
+    plan: 'square',
+    front: [
+      box(0, 0, 1, 0.05, 0, 'wood'),
+      poly([
+        [0.08, 0.05],
+        [0.92, 0.05],
+        [0.92, 0.7],
+        [0.5, 0.86],
+        [0.08, 0.7],
+      ]),
+      ...[0.16, 0.33, 0.5, 0.67, 0.84].map((x) =>
+        line(
+          [
+            [x, 0.7],
+            [x, 1],
+          ],
+          0.03,
+          6,
+        ),
+      ),
+    ],
+  },
+  {
+    id: 'curtainPanel',
+    words: ['curtain', 'curtain panel', 'drape', 'valance', 'blind', 'shower curtain'],
+    plan: 'square',
+    front: [
+      box(0, 0, 1, 1),
+      ...[0.12, 0.28, 0.44, 0.6, 0.76, 0.92].map((x) =>
+        line(
+          [
+            [x, 0.02],
+            [x, 0.98],
+          ],
+          0.03,
+        ),
+      ),
+    ],
+  },
+  {
+    id: 'rod',
+    words: ['rod', 'curtain rod', 'curtain pole', 'dowel', 'pole'],
+    plan: 'square',
+    front: [box(0.04, 0.38, 0.96, 0.62), oval(0.03, 0.5, 0.03, 0.5), oval(0.97, 0.5, 0.03, 0.5)],
+  },
+  {
+    id: 'hardware',
+    words: ['knob', 'handle', 'hinge', 'caster', 'pull', 'bracket', 'escutcheon', 'hardware'],
+    front: [oval(0.5, 0.5, 0.48, 0.48), oval(0.5, 0.5, 0.3, 0.3, 12), oval(0.5, 0.5, 0.06, 0.06, 0, 'dark')],
+  },
+];

@@ -1,0 +1,91 @@
+import { type Drawing, type DrawnShape, drawnRectangle } from '../drawing';
+import type { FurnitureTemplate, Measures } from '../furnitureTemplate';
+import { figures } from './figures.data';
+import { household } from './household.data';
+import { drawnShape, type Likeness } from './likeness';
+import { plants } from './plants.data';
+import { tableware } from './tableware.data';
+
+export type { Likeness };
+
+/** All likenesses; of a word that two say, the first counts. */
+export const likenesses: readonly Likeness[] = [...tableware, ...plants, ...household, ...figures];
+
+/** A word in the plural, as a name says it. */
+const pluralOf = (word: string): string =>
+  /(?:s|x|ch|sh)$/.test(word)
+    ? `${word}es`
+    : /[^aeiou]y$/.test(word)
+      ? `${word.slice(0, -1)}ies`
+      : /(?:f|fe)$/.test(word) && !/(?:ff|oof)$/.test(word)
+        ? word.replace(/fe?$/, 'ves')
+        : `${word}s`;
+
+const byWord = new Map<string, Likeness>();
+for (const likeness of likenesses)
+  for (const word of likeness.words)
+    for (const form of [word, pluralOf(word)]) if (!byWord.has(form)) byWord.set(form, likeness);
+const LONGEST = Math.max(...[...byWord.keys()].map((word) => word.split(' ').length));
+
+/** Words after which stands what a thing has, holds or is for, no longer what it is. */
+const beside = /\s(?:with|without|in|on|under|over|for|from|as|and|to|by|at|of)\s.*$/;
+/** Words that only say how much of a thing there is: a stack of plates is plates. */
+const measureOf = /^.*?\b(?:stack|pile|bunch|bundle|set|pair|pack|dozen|group|string|row)\s+of\s+/;
+
+/**
+ * What a thing looks like by its name: the last word that says what it is, the longest where several end there.
+ * @example "Small brass bird on a stand" → a bird; "stack of plates" → plates; "Something" → null
+ */
+export function likenessOf(name: string): Likeness | null {
+  const plain = ` ${name
+    .toLowerCase()
+    .replace(/['’]/g, '')
+    .replace(/[^\p{L}\p{N}]+/gu, ' ')
+    .trim()} `;
+  const words = plain.trim().replace(measureOf, '').replace(beside, '').split(' ');
+  for (let end = words.length; end > 0; end -= 1)
+    for (let start = Math.max(0, end - LONGEST); start < end; start += 1) {
+      const found = byWord.get(words.slice(start, end).join(' '));
+      if (found) return found;
+    }
+  return null;
+}
+
+/** The front of a likeness, as large as the piece is. */
+export const likenessFront = ({ front }: Likeness, widthMm: number, heightMm: number): Drawing => ({
+  widthMm,
+  heightMm,
+  shapes: front.map((shape) => drawnShape(shape, widthMm, heightMm)),
+  labels: [],
+  dimensions: [],
+});
+
+/** The same from above: round, or with corners. */
+export function likenessAbove({ plan }: Likeness, widthMm: number, depthMm: number): Drawing {
+  const rim = Math.min(widthMm, depthMm) * 0.1;
+  const round = (less: number, shade: number): DrawnShape => ({
+    kind: 'ellipse',
+    zoneId: 'sides',
+    shade,
+    cx: widthMm / 2,
+    cy: depthMm / 2,
+    rx: Math.max(0.5, widthMm / 2 - less),
+    ry: Math.max(0.5, depthMm / 2 - less),
+  });
+  const shapes =
+    plan === 'square'
+      ? [
+          drawnRectangle('sides', 0, 0, widthMm, depthMm),
+          drawnRectangle('sides', rim, rim, Math.max(1, widthMm - 2 * rim), Math.max(1, depthMm - 2 * rim), 6),
+        ]
+      : [round(0, 0), round(rim, 6)];
+  return { widthMm, heightMm: depthMm, shapes, labels: [], dimensions: [] };
+}
+
+/** How a piece draws itself where it is shown by itself: as its kind, or as what it is called where that says more. */
+export function pieceDrawing(template: FurnitureTemplate, measures: Measures, name: string): Drawing {
+  const likeness = template.id === 'freeBox' ? likenessOf(name) : null;
+  if (!likeness) return template.draw(measures);
+  const { width, height } = template.overall;
+  return likenessFront(likeness, Math.max(1, measures[width] ?? 1), Math.max(1, measures[height] ?? 1));
+}

@@ -1,0 +1,67 @@
+import { describe, expect, it } from 'vitest';
+import { pieceKinds } from '../../sourcing/pieceKinds.data';
+import { likenessAbove, likenesses, likenessFront, likenessOf } from './index';
+
+describe('what a thing looks like by its name', () => {
+  it.each([
+    ['Small brass bird on a stand', 'bird'],
+    ['six lemons in a bowl', 'fruitBowl'],
+    ['stack of plates', 'dishStack'],
+    ['cake stand', 'cakeStand'],
+    ['tiered stand', 'tieredStand'],
+    ['Bowl for keys', 'bowl'],
+    ['white pumpkins', 'pumpkin'],
+    ['Grandmother’s teapot', 'teapot'],
+    ['old steamer trunk with brass corners', 'suitcase'],
+    ['potted fern', 'pottedPlant'],
+    ['cacti', null],
+    ['two cactuses', 'cactus'],
+    ['bunnies', 'rabbit'],
+    ['knives', 'cutlery'],
+    ['Something', null],
+    ['', null],
+  ])('“%s” is %s', (name, id) => {
+    expect(likenessOf(name)?.id ?? null).toBe(id);
+  });
+
+  it('no two have the same id, and none a word that is its own already', () => {
+    const ids = likenesses.map(({ id }) => id);
+    expect(new Set(ids).size).toBe(ids.length);
+    const words = likenesses.flatMap((likeness) => likeness.words);
+    expect(words.filter((word, n) => words.indexOf(word) !== n)).toEqual([]);
+  });
+
+  it('every kind of thing that houses are full of has one, or a drawing of its own', () => {
+    const plain = pieceKinds.filter(({ templateId }) => templateId === 'freeBox');
+    const without = plain.flatMap(({ words }) => words.filter((word) => likenessOf(word) === null));
+    expect(without).toEqual([]);
+  });
+});
+
+describe('a likeness', () => {
+  it.each(likenesses.map((likeness) => [likeness.id, likeness] as const))(
+    '%s fills its box from the front, with the color of its piece on it, and lies within it',
+    (_id, likeness) => {
+      const drawing = likenessFront(likeness, 200, 400);
+      const points = drawing.shapes.flatMap((shape): [number, number][] =>
+        shape.kind === 'ellipse'
+          ? [
+              [shape.cx - shape.rx, shape.cy - shape.ry],
+              [shape.cx + shape.rx, shape.cy + shape.ry],
+            ]
+          : shape.points,
+      );
+      const [xs, ys] = [points.map(([x]) => x / 200), points.map(([, y]) => y / 400)];
+      expect(Math.min(...xs, ...ys)).toBeGreaterThanOrEqual(-0.06);
+      expect(Math.max(...xs, ...ys)).toBeLessThanOrEqual(1.06);
+      // It reaches its sides and its foot: a thing is as large as it was measured.
+      expect(Math.max(...xs) - Math.min(...xs)).toBeGreaterThan(0.72);
+      expect(Math.max(...ys) - Math.min(...ys)).toBeGreaterThan(0.8);
+      expect(Math.max(...ys)).toBeGreaterThan(0.9);
+      const isGlass = likeness.id === 'goblet' || likeness.id === 'cutlery' || likeness.id === 'lights';
+      expect(drawing.shapes.some(({ zoneId }) => zoneId === 'sides') || isGlass).toBe(true);
+      const above = likenessAbove(likeness, 120, 80);
+      expect([above.widthMm, above.heightMm]).toEqual([120, 80]);
+    },
+  );
+});
