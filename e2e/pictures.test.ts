@@ -97,6 +97,7 @@ describe('a piece with a picture', () => {
     await person.give('Photograph it', await vasePicture('jug.jpg'));
     await person.press('Cut it out of its picture');
     await person.seeText('What is dimmed is left out.');
+    await person.see('//*[starts-with(@aria-label, "Point 1 of")]');
     expect(await person.count('//*[starts-with(@aria-label, "Point ")]')).toBeGreaterThan(6);
     await person.press('Use it');
     await person.press('Mend its cut-out');

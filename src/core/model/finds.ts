@@ -53,7 +53,7 @@ export function measuresOf(
   if (!template || !(piece.inHouse || isMeasured)) return known;
   const measures = completeMeasures(template, known);
   const { width, depth, height } = template.overall;
-  if (piece.widthMm !== null) measures[width] = piece.widthMm;
+  if (piece.widthMm !== null && width !== null) measures[width] = piece.widthMm;
   if (piece.depthMm !== null && depth !== null) measures[depth] = piece.depthMm;
   if (piece.heightMm !== null) measures[height] = piece.heightMm;
   return measures;

@@ -16,7 +16,7 @@ export function overallSize(
   const complete = completeMeasures(template, measures);
   const { width, depth, height } = template.overall;
   return {
-    width: complete[width] ?? null,
+    width: width === null ? null : (complete[width] ?? null),
     depth: depth === null ? null : (complete[depth] ?? null),
     height: complete[height] ?? null,
   };

@@ -61,7 +61,7 @@ export function findOfAd(
   const template = furnitureTemplates.get(find.templateId);
   const { width, depth, height } = template.overall;
   const measures = { ...find.measures };
-  if (ad.widthMm !== null) measures[width] = ad.widthMm;
+  if (ad.widthMm !== null && width !== null) measures[width] = ad.widthMm;
   if (ad.depthMm !== null && depth !== null) measures[depth] = ad.depthMm;
   if (ad.heightMm !== null) measures[height] = ad.heightMm;
   // Money of another currency is not added to the project's: it stands in the note until somebody says what it is worth.

@@ -25,8 +25,11 @@ export interface FurnitureTemplate {
   /** Words by which a quick line recognizes it. */
   words: readonly string[];
   measures: readonly Measure[];
-  /** Which measures stand for the overall width, depth and height of the piece. */
-  overall: { width: string; depth: string | null; height: string };
+  /**
+   * Which measures stand for the overall width, depth and height of the piece; null where none does: a bunch is as wide as
+   * its stems part, a folding screen as its leaves come to.
+   */
+  overall: { width: string | null; depth: string | null; height: string };
   /** A property that cautions look at: mains wiring, a flame, holding food, being part of the building. */
   traits: readonly ('lamp' | 'shade' | 'storesThings' | 'hangs' | 'fixture')[];
   /** What it is usually made of, and the finish on it, while nobody said (common practice, no source). */

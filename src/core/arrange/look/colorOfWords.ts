@@ -16,6 +16,10 @@ const natural: readonly { words: RegExp; hex: string }[] = [
   },
   { words: /\b(?:candles?|tapers?|wax|linen)\b/i, hex: '#f0e6d0' },
   { words: /\bterracotta\b/i, hex: '#b9683f' },
+  { words: /\b(?:lemons?|forsythia|sunflowers?|daffodils?)\b/i, hex: '#e3c03c' },
+  { words: /\b(?:oranges?|clementines?|pumpkins?|apricots?)\b/i, hex: '#d07b32' },
+  { words: /\b(?:apples?|cherries|pomegranates?|berries)\b/i, hex: '#a63a32' },
+  { words: /\b(?:limes?|pears?)\b/i, hex: '#a9b25a' },
   { words: /\bglass\b/i, hex: '#cfe0e4' },
 ];
 

@@ -19,6 +19,19 @@ describe('what is described for a look', () => {
     expect(vase.size.heightMm).toBeCloseTo(12 * IN, 3);
   });
 
+  it('a bunch is as wide as it is said to be, its leaves stay leaves', () => {
+    const bunch = seen('forsythia branches, 12 in wide, 26 in tall');
+    expect(bunch.size.widthMm).toBeCloseTo(12 * IN, 3);
+    expect(bunch.size.heightMm).toBeCloseTo(26 * IN, 3);
+    expect(bunch.measures.leafMm).toBeLessThan(4 * IN);
+  });
+
+  it('what is round is as deep as it is wide, anything else a little less', () => {
+    expect(seen('cake stand, 11 in wide, 6 in tall').size.depthMm).toBeCloseTo(11 * IN, 3);
+    expect(seen('old suitcase, 20 in wide, 8 in tall').size.depthMm).toBeCloseTo(12 * IN, 3);
+    expect(seen('old suitcase, 20 in wide, 8 in tall, 15 in deep').size.depthMm).toBeCloseTo(15 * IN, 3);
+  });
+
   it('plates in a stack are a stack, as high as it is said to be', () => {
     const stack = seen('stack of plates, 9 in wide, 4 in tall');
     expect(stack.name).toBe('Stack of plates');

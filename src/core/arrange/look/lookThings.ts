@@ -11,6 +11,7 @@ import type { OptionModel } from '../../plan/model/optionModel';
 import { nameOfOption } from '../../plan/nameOfOption';
 import { pieceKindOf } from '../../sourcing/pieceKindOf';
 import { completeMeasures, type FurnitureTemplate, type Measures } from '../../surface/furnitureTemplate';
+import { likenessOf } from '../../surface/likenesses';
 import type { ZoneFace } from '../../surface/prints/printedShapes';
 import { furnitureTemplates } from '../../surface/templates';
 import { type Size, sizeOf } from '../../surface/views';
@@ -50,6 +51,22 @@ interface Described {
   recoloredTo: Lab | 'severalColors' | null;
   weightG: number | null;
   piece: PieceRow | null;
+}
+
+/** What is no round thing and has no known depth is taken to be so deep for its width (common practice, no source). */
+const LIKELY_DEPTH = 0.6;
+
+/**
+ * Measures of a thing with what is likely where nobody said: something of no special kind is as deep as it is wide where
+ * it is round, else a little less.
+ */
+function likelyMeasures(template: FurnitureTemplate, known: Measures, name: string): Measures {
+  const measures = completeMeasures(template, known);
+  const { depth, width } = template.overall;
+  const wide = width === null ? undefined : known[width];
+  if (template.id !== 'freeBox' || depth === null || known[depth] !== undefined || wide === undefined) return measures;
+  const isRound = likenessOf(name)?.plan !== 'square' && likenessOf(name) !== null;
+  return { ...measures, [depth]: isRound ? wide : wide * LIKELY_DEPTH };
 }
 
 /** The edge of a piece in the picture that is shown of it; null while there is none, or where the picture is another one. */
@@ -120,6 +137,14 @@ function recoloring(
   return later.length === zones.length && later.every((color) => sameValue(color, first)) ? first : 'severalColors';
 }
 
+/** What somebody measured of a piece; what its kind usually has is not among it. */
+function knownOf(piece: PieceRow): Measures {
+  const all = measuresOf(piece, piece.measures);
+  const depth = furnitureTemplates.find(piece.templateId)?.overall.depth ?? null;
+  if (depth === null || piece.depthMm !== null || piece.measures[depth] !== undefined) return all;
+  return Object.fromEntries(Object.entries(all).filter(([id]) => id !== depth));
+}
+
 /** A piece of the house as it is. */
 function describedAs(piece: PieceRow): Described {
   const template = furnitureTemplates.find(piece.templateId) ?? null;
@@ -127,7 +152,7 @@ function describedAs(piece: PieceRow): Described {
   return {
     name: piece.name,
     template,
-    measures: template ? completeMeasures(template, measuresOf(piece, piece.measures)) : {},
+    measures: template ? likelyMeasures(template, knownOf(piece), piece.name) : {},
     isMeasured: piece.widthMm !== null || piece.heightMm !== null,
     isFound: true,
     isDone: true,
@@ -152,7 +177,7 @@ function describedHere(placement: LookPieceRow, slot: SlotRow | null, color: Lab
   return {
     name: placement.name || slot?.name || template?.name || 'Something',
     template,
-    measures: template ? completeMeasures(template, placement.drawn?.measures ?? {}) : {},
+    measures: template ? likelyMeasures(template, placement.drawn?.measures ?? {}, placement.name) : {},
     isMeasured: placement.drawn !== null && Object.keys(placement.drawn.measures).length > 0,
     isFound: slot === null && placement.drawn !== null,
     isDone: true,
@@ -195,6 +220,13 @@ function standing(size: Size, { turned, stance }: LookPieceRow, isFlat: boolean)
     : turnedSize;
 }
 
+/** The size of a thing by its kind; as wide as it was measured where its kind has no measure for that. */
+function ownSize(template: FurnitureTemplate, { measures, piece }: Pick<Described, 'measures' | 'piece'>): Size {
+  const size = sizeOf(template, measures);
+  const widthMm = template.overall.width === null ? (piece?.widthMm ?? null) : null;
+  return widthMm === null ? size : { ...size, widthMm };
+}
+
 /** A slot's size where nothing fills it: its box in the sketch, else its wish, else a modest share of the spot. */
 function slotSize(spot: SpotRow, slot: SlotRow | null): Size {
   const kind = spotKindOf(spot.kind);
@@ -232,7 +264,7 @@ export function lookThing(plan: Plan, spot: SpotRow, placement: LookPieceRow): L
     (housePiece ? describedAs(housePiece) : describedHere(placement, slot, card));
   // What is only called so has the size that its slot wants, not that of its kind.
   const hasSize = of.template !== null && (of.isFound || placement.drawn !== null);
-  const own = of.template && hasSize ? sizeOf(of.template, of.measures) : slotSize(spot, slot);
+  const own = of.template && hasSize ? ownSize(of.template, of) : slotSize(spot, slot);
   const size = placement.size ?? standing(own, placement, of.template?.plan === 'flat');
   const name = placement.name || of.name;
   // A name given in the look does not make another thing of a piece that is known.

@@ -87,5 +87,9 @@ export function pieceDrawing(template: FurnitureTemplate, measures: Measures, na
   const likeness = template.id === 'freeBox' ? likenessOf(name) : null;
   if (!likeness) return template.draw(measures);
   const { width, height } = template.overall;
-  return likenessFront(likeness, Math.max(1, measures[width] ?? 1), Math.max(1, measures[height] ?? 1));
+  return likenessFront(
+    likeness,
+    Math.max(1, (width === null ? undefined : measures[width]) ?? 1),
+    Math.max(1, measures[height] ?? 1),
+  );
 }

@@ -13,7 +13,7 @@ export const foliage: FurnitureTemplate = {
     lengthMeasure('leafMm', 'Leaf, long', 80, 5, 600),
     lengthMeasure('heightMm', 'Stem, long', 500, 50, 2000),
   ],
-  overall: { width: 'leafMm', depth: null, height: 'heightMm' },
+  overall: { width: null, depth: null, height: 'heightMm' },
   traits: [],
   usual: { materialId: 'fauxLeaf' },
   plan: 'round',

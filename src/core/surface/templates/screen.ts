@@ -12,7 +12,7 @@ export const screen: FurnitureTemplate = {
     lengthMeasure('heightMm', 'Height', 1700, 300, 2600),
     { id: 'leaves', label: 'Leaves', kind: 'count', standard: 3, minimum: 1, maximum: 8 },
   ],
-  overall: { width: 'leafMm', depth: null, height: 'heightMm' },
+  overall: { width: null, depth: null, height: 'heightMm' },
   traits: [],
   plan: 'flat',
   hardwareMinutes: ({ leaves = 0 }) => 6 * Math.max(0, leaves - 1),

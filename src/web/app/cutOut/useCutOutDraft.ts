@@ -18,7 +18,7 @@ export function useCutOutDraft(photoId: string, first: Rings | null) {
   const [before, setBefore] = useState<readonly Rings[]>([]);
   const [taps, setTaps] = useState<readonly PhotoPoint[]>([]);
   const [tapping, setTapping] = useState<Tapping>(null);
-  const [isGuessing, setGuessing] = useState(false);
+  const [isGuessing, setGuessing] = useState(first === null);
   const [problem, setProblem] = useState('');
   const asked = useRef(0);
 
