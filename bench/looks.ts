@@ -1,9 +1,11 @@
+import { guessCutOut } from '@core/arrange/cutOut/guessCutOut';
 import { lookRoom } from '@core/arrange/look/lookRoom';
 import { lookThings } from '@core/arrange/look/lookThings';
 import { carriedAlong, settledInFront, withPlaces } from '@core/arrange/look/settle';
 import { takeOneAway } from '@core/arrange/look/takeOneAway';
 import { checkLook } from '@core/arrange/lookChecks/checkLook';
 import { lookFacts } from '@core/arrange/lookChecks/lookFacts';
+import { closeArea } from '@core/color/closeArea';
 import { maskOf, recolorArea } from '@core/color/recolorArea';
 import { crowdedLook } from '@core/fixtures/crowdedLook';
 import { AS_OF } from '@core/fixtures/projectRows';
@@ -32,6 +34,18 @@ function twelveMegapixels() {
     height,
   );
   return { pixels, mask };
+}
+
+/** A dark vase before a light wall, with noise. */
+function vaseBeforeWall(widthPx: number, heightPx: number) {
+  const pixels = new Uint8ClampedArray(widthPx * heightPx * 4);
+  for (let n = 0; n < widthPx * heightPx; n++) {
+    const [x, y] = [(n % widthPx) / widthPx - 0.5, Math.floor(n / widthPx) / heightPx - 0.5];
+    const value = Math.hypot(x * 2.6, y * 1.5) < 0.5 ? 60 : 205;
+    pixels.fill(value + ((n * 7919) % 11), n * 4, n * 4 + 3);
+    pixels[n * 4 + 3] = 255;
+  }
+  return { pixels, widthPx, heightPx };
 }
 
 /** Looks: sixty pieces judged at every move of one, what the rules offer, what to take away; a photo recolored. */
@@ -68,4 +82,19 @@ export async function looksBench(show: (name: string, value: Timing, aim: string
     await timing(3, () => recolorArea(pixels, mask, lab)),
     'under 2 s, in a worker',
   );
+  const small = vaseBeforeWall(640, 480);
+  show('photo: edge of a piece guessed', await timing(5, () => guessCutOut(small)), 'under 1 s, in a worker');
+  const [wide, high] = [1600, 1200];
+  const wall = pixels.subarray(0, wide * high * 4);
+  const hole = maskOf(
+    [
+      [300, 300],
+      [1100, 320],
+      [1080, 900],
+      [320, 880],
+    ],
+    wide,
+    high,
+  );
+  show('photo: a picture taken off the wall', await timing(3, () => closeArea(wall, hole, wide)), 'in a worker');
 }

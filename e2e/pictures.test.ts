@@ -131,6 +131,23 @@ describe('a piece with a picture', () => {
     await person.press('Mend its cut-out');
     const canvas = '//*[@aria-label="The picture and the line around the piece"]';
     await person.see(`${canvas}//*[@role="button"]`);
+    // A press near a point takes it along; that is a step, which can be taken back.
+    const points = () => person.count('//*[contains(@aria-label, " of the edge")]');
+    const before = await points();
+    const box = (await person.driver.executeScript(
+      `const line = document.querySelector('[aria-label="The picture and the line around the piece"] [data-point="0 0"]');
+       const a = line.getBoundingClientRect();
+       return { x: Math.round(a.x + a.width / 2), y: Math.round(a.y + a.height / 2) };`,
+    )) as { x: number; y: number };
+    await person.driver
+      .actions()
+      .move(box)
+      .press()
+      .move({ x: box.x + 9, y: box.y - 6 })
+      .release()
+      .perform();
+    expect(await points()).toBe(before);
+    await person.press('Step back');
     await person.press('Cut a hole');
     const picture = await person.see(canvas);
     for (const [x, y] of [

@@ -2,6 +2,7 @@ import type { PhotoPoint } from '@core/model/values/photoPoint';
 import { type KeyboardEvent, type PointerEvent, useRef, useState } from 'react';
 import { photoAddress } from '../../ui/photoAddress';
 import styles from './cutOut.module.css';
+import { nearLine } from './nearLine';
 import type { CutOutDraft } from './useCutOutDraft';
 
 const arrows: Readonly<Record<string, readonly [number, number]>> = {
@@ -60,13 +61,25 @@ export function CutOutCanvas(props: {
       role="group"
       aria-label="The picture and the line around the piece"
       onPointerDown={(event) => {
-        if (draft.tapping) draft.addTap(at(event));
+        const place = at(event);
+        if (draft.tapping) return draft.addTap(place);
+        const scale = svg.current?.getScreenCTM()?.a ?? 1;
+        const near = nearLine(draft.rings, place, { widthPx: widthPx * scale, heightPx: heightPx * scale });
+        if (!near) return;
+        const point = near.isPoint ? near.point : near.point + 1;
+        if (!near.isPoint && !draft.insert(near.ring, near.point, place)) return;
+        svg.current?.setPointerCapture(event.pointerId);
+        setChosen({ ring: near.ring, point });
+        setHeld({ ring: near.ring, point, to: place });
       }}
       onPointerMove={(event) => {
         if (held) setHeld({ ...held, to: at(event) });
       }}
       onPointerUp={() => {
-        if (held) draft.move(held.ring, held.point, held.to);
+        const before = held && draft.rings[held.ring]?.[held.point];
+        // A press that moves nothing is no step.
+        if (held && before && (before.x !== held.to.x || before.y !== held.to.y))
+          draft.move(held.ring, held.point, held.to);
         setHeld(null);
       }}
       onPointerCancel={() => setHeld(null)}
@@ -92,10 +105,6 @@ export function CutOutCanvas(props: {
               r={6 * unit}
               strokeWidth={1.5 * unit}
               onFocus={() => setChosen({ ring: n, point: k })}
-              onPointerDown={(event) => {
-                svg.current?.setPointerCapture(event.pointerId);
-                setHeld({ ring: n, point: k, to: at(event) });
-              }}
               onDoubleClick={() => draft.remove(n, k)}
               onKeyDown={(event) => onKey(event, n, k)}
             />

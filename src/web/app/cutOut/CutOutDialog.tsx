@@ -48,7 +48,7 @@ export function CutOutDialog(props: {
           ? `Tap along ${draft.tapping === 'hole' ? 'the hole' : 'its edge'}, all the way around: six to twelve taps will do. (${draft.taps.length})`
           : draft.isGuessing
             ? 'Looking for its edge …'
-            : 'What is dimmed is left out. Drag a point, or take one away with a double tap. With keys: arrows move a point, n and p go to the next and the one before, Delete takes it away.'}
+            : 'What is dimmed is left out. Drag a point, or the line for a new one; a double tap takes a point away. With keys: arrows move a point, n and p go to the next and the one before, Delete takes it away.'}
       </p>
       {draft.problem && (
         <p role="alert" className={styles.problem}>

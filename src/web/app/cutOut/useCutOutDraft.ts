@@ -96,6 +96,19 @@ export function useCutOutDraft(photoId: string, first: Rings | null) {
           n === ring ? own.map((old, k) => (k === point ? { x: rounded(to.x), y: rounded(to.y) } : old)) : own,
         ),
       ),
+    /** One point more after another one. */
+    insert: (ring: number, after: number, at: PhotoPoint) => {
+      const own = rings[ring];
+      if (!own || own.length >= MOST_POINTS) return false;
+      change(
+        rings.map((points, n) =>
+          n === ring
+            ? [...points.slice(0, after + 1), { x: rounded(at.x), y: rounded(at.y) }, ...points.slice(after + 1)]
+            : points,
+        ),
+      );
+      return true;
+    },
     remove: (ring: number, point: number) =>
       change(
         rings.flatMap((own, n) => {
