@@ -1,7 +1,6 @@
 import { mkdirSync } from 'node:fs';
 import { Person } from '../../e2e/lib/browser';
 import { Euporia } from '../../e2e/lib/euporia';
-import { landingPicture } from '../../e2e/lib/picture';
 
 /** Retakes the kept pictures: the demo on its own day, 1280 × 800, phone views 390 × 844. */
 const NOW = '2026-05-28T09:00:00-04:00';
@@ -41,13 +40,8 @@ try {
     await person.driver.executeScript('window.scrollTo(0, 560)');
     await person.driver.sleep(500);
   });
-  await take('ledger', `${attic}/hunt/ledger?tab=dates`, 'Return by');
   await take('recipe', `${attic}/makeover/${recipe}`, 'from the material up');
   await take('board', `${attic}/compare`, 'Which way for each slot?');
-  await take('why', `${attic}/compare`, 'Which way for each slot?', async () => {
-    await person.press('Hour earns');
-    await person.driver.sleep(200);
-  });
   await take('ways', `${attic}/compare/ways`, 'Tried on the plan as it stands', async () => {
     await person.driver.executeScript(
       "document.querySelector('[aria-label=\"Ways for Hamper under the eaves\"]').scrollIntoView({block: 'center'})",
@@ -72,34 +66,19 @@ try {
     await person.see('//*[contains(@class,"recharts-bar")]');
     await person.driver.sleep(600);
   });
-  await take('arrange', `${attic}/arrange?spot=${spotId('Landing console')}`, 'How it stands', async () => {
-    await person.click('//*[@data-thing][starts-with(@aria-label, "Round mirror")]');
-    await person.seeText('Center from the floor');
+  await take('arrange', `${attic}/arrange?spot=${spotId('Bed wall')}`, 'How it stands', async () => {
+    await person.see('//*[@data-thing][starts-with(@aria-label, "Pine toy chest")]//*[local-name()="image"]');
     await person.driver.sleep(400);
   });
-  await take('in-the-room', `${attic}/arrange/photo?spot=${spotId('Landing console')}`, 'Take or choose', async () => {
-    await person.give('Add a picture of the spot', await landingPicture('landing.jpg'));
-    await person.press('Put the look into');
-    await person.see('//*[@aria-label="Corner lower left"]');
-    await person.saved();
-    const { looks } = (await euporia.json(`/api/projects/${attic.slice(3)}/snapshot`)) as {
-      looks: { id: string; photo: object | null }[];
-    };
-    const look = looks.find(({ photo }) => photo !== null);
-    // As wide as the console and 36 in high, where the drawn picture has it.
-    const corners = [
-      { x: 0.2694, y: 0.0583 },
-      { x: 0.7319, y: 0.0667 },
-      { x: 0.7375, y: 0.575 },
-      { x: 0.2625, y: 0.5833 },
-    ];
-    await euporia.act(attic.slice(3), 'editLook', {
-      id: look?.id,
-      values: { photo: { ...look?.photo, corners, heightMm: 914.4 } },
-    });
-    await person.driver.navigate().refresh();
-    await person.see('//*[@aria-label="Corner lower left"]');
-    await person.driver.sleep(900);
+  await take('in-the-room', `${attic}/arrange/photo?spot=${spotId('Landing console')}`, 'taken away', async () => {
+    await person.see('//*[local-name()="image"][starts-with(@href, "blob:")]');
+    await person.driver.sleep(600);
+  });
+  await take('arrange-above', `${attic}/arrange?spot=${spotId('Reading corner')}`, 'How it stands', async () => {
+    await person.driver.sleep(600);
+  });
+  await take('start', '/', 'Dining nook and pantry', async () => {
+    await person.driver.sleep(600);
   });
   await person.size(390, 844);
   await take('tonight-phone', `${attic}/bench`, 'The bench,', async () => {
