@@ -7,10 +7,11 @@ import type { SlotBox } from '@core/model/rows';
 import { pieceKindOf } from '@core/sourcing/pieceKindOf';
 import type { Drawing } from '@core/surface/drawing';
 import { completeMeasures } from '@core/surface/furnitureTemplate';
+import { likenessAbove, likenessFront, likenessOf } from '@core/surface/likenesses';
 import { furnitureTemplates } from '@core/surface/templates';
 import { aboveView, frontView } from '@core/surface/views';
 import { type KeyboardEvent, type PointerEvent, useMemo } from 'react';
-import { DrawnShapes } from '../../ui/DrawnShapes';
+import { ScaledDrawing } from '../../ui/DrawnShapes';
 import styles from './sketch.module.css';
 
 /** Text cut to so many letters, with an ellipsis where it is cut. */
@@ -22,11 +23,17 @@ function fitted(text: string, letters: number): string {
 /** What a slot is called, drawn as a thing of that kind usually looks; null where its name says no kind. */
 function ghostOf(name: string, isPlan: boolean): Drawing | null {
   const template = furnitureTemplates.find(pieceKindOf(name)?.templateId ?? '');
+  if (template && template.id !== 'freeBox') {
+    const measures = completeMeasures(template, {});
+    return isPlan ? aboveView(template, measures) : frontView(template, measures);
+  }
   // A plain box says no more than the slot's own.
-  if (!template || template.id === 'freeBox') return null;
-  const measures = completeMeasures(template, {});
-  return isPlan ? aboveView(template, measures) : frontView(template, measures);
+  const likeness = likenessOf(name);
+  if (!likeness) return null;
+  return isPlan ? likenessAbove(likeness, LIKENESS_MM, LIKENESS_MM) : likenessFront(likeness, LIKENESS_MM, LIKENESS_MM);
 }
+/** A likeness is stretched to its slot: any size does. */
+const LIKENESS_MM = 300;
 
 /** One slot in the sketch: its numbered box, its repeats, and the corner to size it by while it is selected. */
 export function SlotBoxDrawing(props: {
@@ -86,14 +93,13 @@ export function SlotBoxDrawing(props: {
         style={lab ? { fill: hexFromLab(lab), fillOpacity: 0.35 } : undefined}
       />
       {ghost && (
-        <g
-          className={styles.ghost}
-          transform={`translate(${box.xMm} ${top(box)}) scale(${box.widthMm / ghost.widthMm} ${box.heightMm / ghost.heightMm})`}
-        >
-          <DrawnShapes
-            shapes={ghost.shapes}
+        <g className={styles.ghost} transform={`translate(${box.xMm} ${top(box)})`}>
+          <ScaledDrawing
+            drawing={ghost}
+            widthMm={box.widthMm}
+            heightMm={box.heightMm}
             colorOf={() => lab ?? null}
-            stroke={(unit * 0.7) / Math.sqrt((box.widthMm / ghost.widthMm) * (box.heightMm / ghost.heightMm))}
+            stroke={unit * 0.7}
           />
         </g>
       )}
