@@ -32,6 +32,8 @@ export interface SpotSize {
 export interface SpotKind {
   id: string;
   name: string;
+  /** Words in the name of a spot that tell its kind, each in the singular. */
+  words: readonly string[];
   view: 'elevation' | 'plan';
   /** What width, depth and height mean here; null when the kind does not ask for it. */
   asks: { width: string; depth: string | null; height: string | null };

@@ -51,6 +51,7 @@ export const spotKindRows: readonly SpotKind[] = [
   {
     id: 'console',
     name: 'Console',
+    words: ['console', 'hall table', 'entry table', 'entryway', 'side table', 'vanity', 'desk', 'nightstand'],
     view: 'elevation',
     asks: { width: 'Width of the top', depth: 'Depth of the top', height: 'Free height above it' },
     usual: { widthMm: inches(48), depthMm: inches(14), heightMm: inches(60) },
@@ -62,6 +63,7 @@ export const spotKindRows: readonly SpotKind[] = [
   {
     id: 'sideboard',
     name: 'Sideboard',
+    words: ['sideboard', 'buffet', 'credenza', 'hutch', 'dresser', 'counter', 'bar'],
     view: 'elevation',
     asks: { width: 'Width of the top', depth: 'Depth of the top', height: 'Free height above it' },
     usual: { widthMm: inches(66), depthMm: inches(18), heightMm: inches(58) },
@@ -73,6 +75,7 @@ export const spotKindRows: readonly SpotKind[] = [
   {
     id: 'mantel',
     name: 'Mantel',
+    words: ['mantel', 'mantelpiece', 'mantle', 'fireplace', 'hearth'],
     view: 'elevation',
     asks: { width: 'Width of the shelf', depth: 'Depth of the shelf', height: 'Free height above it' },
     usual: { widthMm: inches(60), depthMm: inches(8), heightMm: inches(44) },
@@ -84,6 +87,7 @@ export const spotKindRows: readonly SpotKind[] = [
   {
     id: 'tray',
     name: 'Tray',
+    words: ['tray', 'tiered tray', 'cake stand'],
     view: 'plan',
     asks: { width: 'Inner width', depth: 'Inner depth', height: null },
     usual: { widthMm: inches(16), depthMm: inches(12), heightMm: inches(14) },
@@ -95,6 +99,7 @@ export const spotKindRows: readonly SpotKind[] = [
   {
     id: 'diningTable',
     name: 'Dining table',
+    words: ['dining table', 'kitchen table', 'dinner table', 'picnic table', 'farm table', 'table'],
     view: 'plan',
     asks: { width: 'Length', depth: 'Width', height: null },
     usual: { widthMm: inches(72), depthMm: inches(36), heightMm: inches(30) },
@@ -124,6 +129,7 @@ export const spotKindRows: readonly SpotKind[] = [
   {
     id: 'coffeeTable',
     name: 'Coffee table',
+    words: ['coffee table', 'cocktail table', 'ottoman'],
     view: 'plan',
     asks: { width: 'Length', depth: 'Width', height: null },
     usual: { widthMm: inches(48), depthMm: inches(24), heightMm: inches(17) },
@@ -135,6 +141,7 @@ export const spotKindRows: readonly SpotKind[] = [
   {
     id: 'shelfRun',
     name: 'Shelf run',
+    words: ['shelf', 'shelving', 'ledge', 'picture ledge', 'plate rail'],
     view: 'elevation',
     asks: { width: 'Length of a shelf', depth: 'Depth', height: 'Height of the whole run' },
     usual: { widthMm: inches(36), depthMm: inches(8), heightMm: inches(36) },
@@ -147,6 +154,7 @@ export const spotKindRows: readonly SpotKind[] = [
   {
     id: 'bookcase',
     name: 'Bookcase',
+    words: ['bookcase', 'bookshelf', 'built in', 'etagere'],
     view: 'elevation',
     asks: { width: 'Inner width', depth: 'Inner depth', height: 'Height' },
     usual: { widthMm: inches(32), depthMm: inches(11), heightMm: inches(72) },
@@ -159,6 +167,7 @@ export const spotKindRows: readonly SpotKind[] = [
   {
     id: 'wall',
     name: 'Wall',
+    words: ['wall', 'hallway', 'staircase', 'stairwell', 'landing'],
     view: 'elevation',
     asks: { width: 'Width', depth: null, height: 'Height' },
     usual: { widthMm: inches(120), depthMm: 0, heightMm: inches(96) },
@@ -170,6 +179,7 @@ export const spotKindRows: readonly SpotKind[] = [
   {
     id: 'galleryWall',
     name: 'Gallery wall',
+    words: ['gallery wall', 'gallery'],
     view: 'elevation',
     asks: { width: 'Width of the field', depth: null, height: 'Height of the field' },
     usual: { widthMm: inches(72), depthMm: 0, heightMm: inches(48) },
@@ -181,6 +191,7 @@ export const spotKindRows: readonly SpotKind[] = [
   {
     id: 'porch',
     name: 'Porch or step',
+    words: ['porch', 'stoop', 'doorstep', 'front step', 'front door', 'patio', 'veranda', 'terrace', 'balcony'],
     view: 'elevation',
     asks: { width: 'Width', depth: 'Depth', height: 'Height to the roof or lintel' },
     usual: { widthMm: inches(72), depthMm: inches(48), heightMm: inches(96) },
@@ -198,6 +209,7 @@ export const spotKindRows: readonly SpotKind[] = [
   {
     id: 'window',
     name: 'Window',
+    words: ['window', 'windowsill', 'window sill', 'sill'],
     view: 'elevation',
     asks: { width: 'Width of the sill', depth: 'Depth of the sill', height: 'Height of the glass' },
     usual: { widthMm: inches(40), depthMm: inches(6), heightMm: inches(48) },
@@ -212,6 +224,7 @@ export const spotKindRows: readonly SpotKind[] = [
   {
     id: 'cabinetTop',
     name: 'Cabinet top',
+    words: ['cabinet top', 'top of the cabinet', 'above the cabinet', 'kitchen cabinet', 'wardrobe top'],
     view: 'elevation',
     asks: { width: 'Width', depth: 'Depth', height: 'Gap to the ceiling' },
     usual: { widthMm: inches(96), depthMm: inches(12), heightMm: inches(16) },
@@ -223,6 +236,7 @@ export const spotKindRows: readonly SpotKind[] = [
   {
     id: 'bedWall',
     name: 'Bed wall',
+    words: ['bed', 'bed wall', 'headboard', 'bedroom wall'],
     view: 'elevation',
     asks: { width: 'Width of the wall', depth: null, height: 'Height of the wall' },
     usual: { widthMm: inches(132), depthMm: 0, heightMm: inches(96) },
@@ -246,6 +260,7 @@ export const spotKindRows: readonly SpotKind[] = [
   {
     id: 'floorArea',
     name: 'Floor area',
+    words: ['corner', 'nook', 'floor', 'alcove', 'reading corner', 'play area'],
     view: 'plan',
     asks: { width: 'Width', depth: 'Depth', height: null },
     usual: { widthMm: inches(120), depthMm: inches(96), heightMm: inches(96) },
@@ -257,6 +272,7 @@ export const spotKindRows: readonly SpotKind[] = [
   {
     id: 'drawer',
     name: 'Drawer or cabinet inside',
+    words: ['drawer', 'cabinet inside', 'inside of the cabinet'],
     view: 'plan',
     asks: { width: 'Inner width', depth: 'Inner depth', height: 'Inner height' },
     usual: { widthMm: inches(14), depthMm: inches(18), heightMm: inches(4) },

@@ -239,7 +239,9 @@ export function takeBunchOffer(part: LinePart): PriceLine[] {
 
 /** Words for a direction, in full and as a tag has them, by the names that templates measure with. */
 const directionWords = {
-  widthMm: ['wide', 'width', 'across', 'long', 'length', 'diameter', 'w', 'l'],
+  widthMm: ['wide', 'width', 'across', 'diameter', 'w'],
+  // What is long is wide, unless its width is said, too.
+  lengthMm: ['long', 'length', 'l'],
   depthMm: ['deep', 'depth', 'd'],
   heightMm: ['tall', 'high', 'height', 'h'],
 } as const;
@@ -306,6 +308,7 @@ export function takeSizes(part: LinePart, units: UnitSystem): Measures {
   const read = one ? parseLength(one[1] ?? '', units) : null;
   if (!one || !read?.ok) return {};
   part.take(one.index, one.index + one[0].length, 'size');
-  if (/^(wide|width|across|long|diameter)$/.test(one[2] ?? '')) return { widthMm: read.value };
+  if (one[2] === 'long') return { lengthMm: read.value };
+  if (/^(wide|width|across|diameter)$/.test(one[2] ?? '')) return { widthMm: read.value };
   return /^(deep|depth)$/.test(one[2] ?? '') ? { depthMm: read.value } : { heightMm: read.value };
 }

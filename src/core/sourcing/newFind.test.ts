@@ -35,6 +35,13 @@ describe('a find from a line', () => {
     ['oak framed mirror, 24 in wide, 30 in tall, $12', 'widthMm', 24],
     ['brass lamp, 7 in wide, 16 in tall, $9', 'heightMm', 16],
     ['dinner plate, 10 in wide, $1', 'widthMm', 10],
+    ['white curtain, 84 in long, $6', 'heightMm', 84],
+    ['table runner, 14 in wide, 90 in long, $4', 'widthMm', 14],
+    ['table runner, 14 in wide, 90 in long, $4', 'depthMm', 90],
+    ['table runner, 90 in long, $4', 'depthMm', 90],
+    ['wool rug, 60 in by 96 in, $30', 'widthMm', 60],
+    ['wool rug, 60 in by 96 in, $30', 'depthMm', 96],
+    ['pine bench, 48 in long, $20', 'widthMm', 48],
   ])('“%s” has its %s of %d in', (line, measure, inches) => {
     expect(findOf(line).measures[measure]).toBeCloseTo(inches * 25.4, 3);
   });

@@ -179,6 +179,11 @@ export function readQuickLine(line: string, currency: string, units: UnitSystem)
   }
   const pieces = Math.max(1, Math.min(1000, count ?? 1));
   const isEach = per === 'each' && !isPack;
+  const { lengthMm, widthMm } = result.measures;
+  if (lengthMm !== undefined) {
+    if (widthMm === undefined) result.measures.widthMm = lengthMm;
+    else result.measures.depthMm ??= lengthMm;
+  }
   result.quantity = isEach ? pieces : 1;
   result.pieces = isEach ? 1 : pieces;
   result.usable = usable === null ? pieces : Math.min(pieces, usable);

@@ -30,6 +30,8 @@ export interface FurnitureTemplate {
    * its stems part, a folding screen as its leaves come to.
    */
   overall: { width: string | null; depth: string | null; height: string };
+  /** What “long” is where it is not the width: a curtain hangs so long, a runner lies so long. */
+  long?: 'height' | 'depth';
   /** A property that cautions look at: mains wiring, a flame, holding food, being part of the building. */
   traits: readonly ('lamp' | 'shade' | 'storesThings' | 'hangs' | 'fixture')[];
   /** What it is usually made of, and the finish on it, while nobody said (common practice, no source). */
@@ -57,13 +59,36 @@ export function completeMeasures(template: FurnitureTemplate, known: Measures): 
   return complete;
 }
 
+/** From so much on a second measure of what lies is no thickness, mm. */
+const NO_THICKNESS_MM = 100;
+
+/** Measures with “long” as it is meant of this kind, and the second of two as the depth of what lies. */
+function asItLies({ long }: FurnitureTemplate, given: Measures): Measures {
+  if (long === undefined) return given;
+  const { lengthMm, ...said } = given;
+  if (lengthMm !== undefined) {
+    // Alone it was taken for the width.
+    if (said.widthMm === lengthMm && said.depthMm === undefined) delete said.widthMm;
+    if (said.depthMm === lengthMm) delete said.depthMm;
+    return { ...said, [long === 'height' ? 'heightMm' : 'depthMm']: lengthMm };
+  }
+  const { heightMm, widthMm, depthMm } = said;
+  const isSecond = heightMm !== undefined && heightMm > NO_THICKNESS_MM && depthMm === undefined;
+  if (long === 'depth' && isSecond && widthMm !== undefined) {
+    const { heightMm: _second, ...rest } = said;
+    return { depthMm: heightMm, ...rest };
+  }
+  return said;
+}
+
 /**
  * Measures as somebody said them, by the names that a template has for them: a vase is as wide as its widest. What the
  * template does not ask for is left out.
- * @param said mm, with widthMm, depthMm and heightMm for what was only called wide, deep and tall
+ * @param given mm, with widthMm, depthMm, heightMm and lengthMm for what was only called wide, deep, tall and long
  */
-export function asTemplateAsks(template: FurnitureTemplate, said: Measures): Measures {
+export function asTemplateAsks(template: FurnitureTemplate, given: Measures): Measures {
   const { width, depth, height } = template.overall;
+  const said = asItLies(template, given);
   const asked: Measures = {};
   for (const { id } of template.measures) {
     const own = said[id];

@@ -1,12 +1,16 @@
 import { describe, expect, it } from 'vitest';
+import { uuid } from '../../fixtures/following';
 import { lookRows, thingsOf } from '../../fixtures/lookRows';
+import { AS_OF } from '../../fixtures/projectRows';
+import { computePlan } from '../../plan/computePlan';
 import { describedPiece } from './describedPiece';
+import { allAdded } from './startingLook';
 import { likenessOfThing, thingView } from './thingView';
 
 const IN = 25.4;
 const console_ = { kind: 'console', widthMm: 1500, depthMm: 400, heightMm: 1400 } as const;
 const seen = (words: string) => {
-  const [thing] = thingsOf(lookRows(console_, [describedPiece(words, 'USD', 'us')]));
+  const [thing] = thingsOf(lookRows(console_, [describedPiece(words, 'USD', 'us').of]));
   if (!thing) throw new Error('nothing was described');
   return thing;
 };
@@ -30,6 +34,99 @@ describe('what is described for a look', () => {
     expect(seen('cake stand, 11 in wide, 6 in tall').size.depthMm).toBeCloseTo(11 * IN, 3);
     expect(seen('old suitcase, 20 in wide, 8 in tall').size.depthMm).toBeCloseTo(12 * IN, 3);
     expect(seen('old suitcase, 20 in wide, 8 in tall, 15 in deep').size.depthMm).toBeCloseTo(15 * IN, 3);
+  });
+
+  it.each([
+    ['8 dinner plates, 10 in wide', 8],
+    ['pair of brass candlesticks, 10 in tall', 2],
+    ['red stocking', 1],
+    ['six lemons in a bowl', 1],
+    ['three old sea books', 1],
+    ['5 stems of eucalyptus', 1],
+    ['stack of 6 plates', 1],
+    ['40 votive candles', 16],
+  ])('“%s” is so many things: %d', (words, count) => {
+    expect(describedPiece(words, 'USD', 'us').count).toBe(count);
+  });
+
+  it('stems that are counted are stems of one bunch', () => {
+    expect(seen('5 stems of eucalyptus, 20 in tall').measures.stems).toBe(5);
+  });
+
+  it('plates come to the seats of a table, across from each other, each at its edge; a ninth of eight stays free', () => {
+    const table = {
+      kind: 'diningTable',
+      widthMm: 2000,
+      depthMm: 1000,
+      heightMm: null,
+      measures: { seats: 8 },
+    } as const;
+    const rows = lookRows(table, []);
+    const plan = computePlan(rows, AS_OF);
+    const [look, spot] = [rows.looks[0], rows.spots[0]];
+    if (!look || !spot) throw new Error('no look');
+    const { of } = describedPiece('8 dinner plates, 10 in wide', 'USD', 'us');
+    let made = 0;
+    const placed = allAdded(plan, look, spot, [], of, 9, () => {
+      made += 1;
+      return uuid(5000 + made);
+    });
+    const seats = placed.slice(0, 8);
+    expect(new Set(seats.map(({ xMm, frontMm }) => `${xMm} ${frontMm}`)).size).toBe(8);
+    expect(seats.filter(({ frontMm }) => frontMm < 500)).toHaveLength(4);
+    for (const { xMm, frontMm } of seats) {
+      expect(Math.min(xMm, 2000 - xMm - 10 * IN)).toBeGreaterThan(0);
+      expect(Math.min(frontMm, 1000 - frontMm - 10 * IN)).toBeCloseTo(25, 0);
+    }
+    const things = thingsOf({ ...rows, lookPieces: seats });
+    for (const one of things)
+      for (const other of things)
+        if (one.id !== other.id && one.box.leftMm < other.box.rightMm && other.box.leftMm < one.box.rightMm)
+          expect(one.box.frontMm >= other.box.backMm || other.box.frontMm >= one.box.backMm).toBe(true);
+  });
+
+  it('candles along a table stand beside each other, over what lies there', () => {
+    const table = {
+      kind: 'diningTable',
+      widthMm: 2000,
+      depthMm: 1000,
+      heightMm: null,
+      measures: { seats: 8 },
+    } as const;
+    const rows = lookRows(table, []);
+    const plan = computePlan(rows, AS_OF);
+    const [look, spot] = [rows.looks[0], rows.spots[0]];
+    if (!look || !spot) throw new Error('no look');
+    let made = 0;
+    const id = () => {
+      made += 1;
+      return uuid(5200 + made);
+    };
+    const runner = allAdded(
+      plan,
+      look,
+      spot,
+      [],
+      describedPiece('linen runner, 14 in wide, 70 in long', 'USD', 'us').of,
+      1,
+      id,
+    );
+    const there = thingsOf({ ...rows, lookPieces: runner });
+    const { of, count } = describedPiece('4 taper candles, 1 in wide, 10 in tall', 'USD', 'us');
+    const candles = allAdded(plan, look, spot, there, of, count, id);
+    expect(new Set(candles.map(({ xMm }) => Math.round(xMm))).size).toBe(4);
+    expect(seen('napkin, 18 in wide').size.depthMm).toBeCloseTo(18 * IN, 3);
+  });
+
+  it('a garland that is longer than its mantel drapes along it', () => {
+    const rows = lookRows({ kind: 'mantel', widthMm: 1500, depthMm: 200, heightMm: 900 }, []);
+    const [look, spot] = [rows.looks[0], rows.spots[0]];
+    if (!look || !spot) throw new Error('no look');
+    const { of } = describedPiece('fir garland, 9 ft long', 'USD', 'us');
+    const [row] = allAdded(computePlan(rows, AS_OF), look, spot, [], of, 1, () => uuid(5100));
+    expect(row?.size?.widthMm).toBe(1500);
+    expect(row?.xMm).toBe(0);
+    expect(row?.drawn?.measures.widthMm).toBeCloseTo(9 * 12 * IN, 1);
   });
 
   it('plates in a stack are a stack, as high as it is said to be', () => {

@@ -55,6 +55,7 @@ interface Described {
 
 /** What is no round thing and has no known depth is taken to be so deep for its width (common practice, no source). */
 const LIKELY_DEPTH = 0.6;
+const SMALL_CLOTH_MM = 600;
 
 /**
  * Measures of a thing with what is likely where nobody said: something of no special kind is as deep as it is wide where
@@ -64,7 +65,10 @@ function likelyMeasures(template: FurnitureTemplate, known: Measures, name: stri
   const measures = completeMeasures(template, known);
   const { depth, width } = template.overall;
   const wide = width === null ? undefined : known[width];
-  if (template.id !== 'freeBox' || depth === null || known[depth] !== undefined || wide === undefined) return measures;
+  if (depth === null || known[depth] !== undefined || wide === undefined) return measures;
+  // A small cloth is a square: a napkin, a coaster.
+  if (template.id === 'flatCloth' && wide < SMALL_CLOTH_MM) return { ...measures, [depth]: wide };
+  if (template.id !== 'freeBox') return measures;
   const isRound = likenessOf(name)?.plan !== 'square' && likenessOf(name) !== null;
   return { ...measures, [depth]: isRound ? wide : wide * LIKELY_DEPTH };
 }

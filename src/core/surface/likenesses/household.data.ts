@@ -126,6 +126,7 @@ export const household: readonly Likeness[] = [
   },
   {
     id: 'candle',
+    templateId: 'candle',
     words: ['candle', 'taper', 'tealight', 'tea light', 'votive', 'pillar'],
     front: [
       line(
@@ -153,6 +154,7 @@ export const household: readonly Likeness[] = [
   },
   {
     id: 'bookPile',
+    templateId: 'books',
     words: ['book', 'atlas', 'ledger', 'cookbook', 'magazine', 'dictionary', 'novel', 'album'],
     plan: 'square',
     front: [
@@ -166,6 +168,7 @@ export const household: readonly Likeness[] = [
   },
   {
     id: 'crateBox',
+    templateId: 'crate',
     words: ['crate', 'milk crate', 'fruit crate', 'wine box'],
     plan: 'square',
     front: [
@@ -177,6 +180,7 @@ export const household: readonly Likeness[] = [
   },
   {
     id: 'laidCloth',
+    templateId: 'flatCloth',
     words: ['runner', 'rug', 'mat', 'placemat', 'doormat', 'carpet', 'bath mat', 'table runner'],
     plan: 'square',
     front: [box(0, 0, 1, 1), box(0.02, 0.3, 0.98, 0.7, 8)],
@@ -362,6 +366,7 @@ export const household: readonly Likeness[] = [
   },
   {
     id: 'pillow',
+    templateId: 'cushion',
     words: ['pillow', 'cushion', 'pouf', 'ottoman', 'bean bag', 'bolster'],
     front: [
       poly([
@@ -421,6 +426,7 @@ export const household: readonly Likeness[] = [
   },
   {
     id: 'curtainPanel',
+    templateId: 'curtain',
     words: ['curtain', 'curtain panel', 'drape', 'valance', 'blind', 'shower curtain'],
     plan: 'square',
     front: [

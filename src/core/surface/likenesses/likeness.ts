@@ -19,6 +19,8 @@ export interface Likeness {
   /** In the singular, as one names it. */
   words: readonly string[];
   front: readonly UnitShape[];
+  /** The kind of furniture that it is, where there is one for it. */
+  templateId?: string;
   /** From above: round where nothing is said, or with corners. */
   plan?: 'square';
 }

@@ -13,6 +13,7 @@ export const curtain: FurnitureTemplate = {
     lengthMeasure('heightMm', 'Drop', 2100, 100, 5000),
   ],
   overall: { width: 'widthMm', depth: null, height: 'heightMm' },
+  long: 'height',
   traits: ['hangs'],
   usual: { materialId: 'fabric' },
   plan: 'flat',

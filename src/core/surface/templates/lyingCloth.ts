@@ -32,6 +32,7 @@ export const lyingCloth = (of: {
       asked('heightMm', 'Thickness', of.thickness),
     ],
     overall: { width: 'widthMm', depth: 'depthMm', height: 'heightMm' },
+    long: 'depth',
     traits: [],
     usual: { materialId: 'fabric' },
     hardwareMinutes: () => 0,

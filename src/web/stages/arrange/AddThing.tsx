@@ -1,6 +1,6 @@
 import { describedPiece } from '@core/arrange/look/describedPiece';
 import type { LookThing } from '@core/arrange/look/lookThing';
-import { addedTo } from '@core/arrange/look/startingLook';
+import { allAdded } from '@core/arrange/look/startingLook';
 import { mostOf } from '@core/model/finds';
 import type { LookPieceRow, LookRow, PieceRow, SpotRow } from '@core/model/rows';
 import { placementClash } from '@core/sourcing/placements';
@@ -35,10 +35,11 @@ export function AddThing(props: {
     staleTime: 30_000,
     retry: false,
   });
-  const add = (of: Partial<LookPieceRow>, along: readonly PieceRow[] = []) => {
-    const row = addedTo(plan, look, spot, things, of, () => crypto.randomUUID());
-    run('placePieces', { rows: [row] }, along);
-    props.onAdded(row.id);
+  const add = (of: Partial<LookPieceRow>, along: readonly PieceRow[] = [], count = 1) => {
+    const rows = allAdded(plan, look, spot, things, of, count, () => crypto.randomUUID());
+    run('placePieces', { rows }, along);
+    const [first] = rows;
+    if (first) props.onAdded(first.id);
   };
   const { project } = plan.rows;
   const wanted = (pieceId: string) => ({
@@ -63,7 +64,8 @@ export function AddThing(props: {
     // As it is typed now: what is searched for may still be a letter behind.
     const words = text.trim();
     if (words === '') return;
-    add(describedPiece(words, locale.currency, locale.units));
+    const { of, count } = describedPiece(words, locale.currency, locale.units);
+    add(of, [], count);
     setText('');
   };
   return (

@@ -1,4 +1,4 @@
-import { spotKinds } from '@core/catalog/spotKinds';
+import { spotKindOfName, spotKinds } from '@core/catalog/spotKinds';
 import { keptFunctions } from '@core/plan/keptFunctions';
 import { newSpot } from '@core/plan/newRows';
 import { huntingList } from '@core/sourcing/huntingList';
@@ -70,12 +70,15 @@ export function SketchPage() {
 function AddSpot(props: { position: number; first: boolean; onAdded: (id: string) => void }) {
   const { run } = useCommands();
   const [name, setName] = useState('');
-  const [kind, setKind] = useState('console');
+  // By its name, until somebody says otherwise.
+  const [said, setSaid] = useState<string | null>(null);
+  const kind = said ?? spotKindOfName(name) ?? 'console';
   const add = () => {
     if (name.trim() === '') return;
     const row = newSpot(crypto.randomUUID(), name.trim(), kind, props.position);
     run('addSpot', { row });
     setName('');
+    setSaid(null);
     props.onAdded(row.id);
   };
   return (
@@ -92,7 +95,7 @@ function AddSpot(props: { position: number; first: boolean; onAdded: (id: string
       <Select
         aria-label="Kind of the new spot"
         value={kind}
-        onChange={setKind}
+        onChange={setSaid}
         options={spotKinds.all.map((entry) => ({ value: entry.id, label: entry.name }))}
         style={{ minWidth: 170 }}
       />
