@@ -3,8 +3,8 @@ import { uuid } from '../../fixtures/following';
 import { lookRows, thingsOf } from '../../fixtures/lookRows';
 import { AS_OF } from '../../fixtures/projectRows';
 import { computePlan } from '../../plan/computePlan';
+import { allAdded } from './addedThings';
 import { describedPiece } from './describedPiece';
-import { allAdded } from './startingLook';
 import { likenessOfThing, thingView } from './thingView';
 
 const IN = 25.4;

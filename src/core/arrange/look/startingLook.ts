@@ -5,7 +5,6 @@ import type { Plan } from '../../plan/computePlan';
 import { hangingHeightMm } from '../hanging/hangingHeight';
 import { inches } from '../lookChecks/where';
 import { repeatsOf } from '../repeats';
-import { seatsOf } from '../seats';
 import { sketchBoxes } from '../sketchBoxes';
 import { baseHeightMm, isSeenFromAbove, lookRoom } from './lookRoom';
 import type { LookThing } from './lookThing';
@@ -22,7 +21,7 @@ const REACH_MM = 60;
 const FALL_MM = 200;
 
 /** How a thing is held up while nobody said: what hangs by its kind hangs where it is drawn above the base, else leans. */
-function stanceOf(thing: LookThing, lifted: boolean): Stance {
+export function stanceOf(thing: LookThing, lifted: boolean): Stance {
   const hangs =
     thing.template?.traits.includes('hangs') === true || thing.kinds.has('art') || thing.kinds.has('mirror');
   if (hangs) return lifted ? 'hangs' : thing.kinds.has('rug') || thing.kinds.has('garland') ? 'lies' : 'leans';
@@ -43,7 +42,7 @@ const SHELF_MM = inches(48);
 const GAP_MM = inches(8);
 
 /** How high the foot of something hangs while nobody said: over a surface by a gap, else its middle at the eyes. */
-function usualFoot(spot: SpotRow, { size, template }: LookThing): number {
+export function usualFoot(spot: SpotRow, { size, template }: LookThing): number {
   const base = baseHeightMm(spot);
   if (base > 0) return GAP_MM;
   return template?.id === 'shelf' ? SHELF_MM : hangingHeightMm - size.heightMm / 2;
@@ -121,116 +120,14 @@ function placedIn(
 
 /** What hangs is behind, what leans before it, what stands in front of both. */
 const LAYERS: Readonly<Record<Stance, number>> = { hangs: 0, leans: 1000, lies: 2000, stands: 3000 };
-const layerOf = (stance: Stance, n: number): number => LAYERS[stance] + n;
+export const layerOf = (stance: Stance, n: number): number => LAYERS[stance] + n;
 
 /** What hangs or leans is at the wall, and so is furniture on the floor before it; on a surface a thing stands in its middle. */
-function frontFor(spot: SpotRow, stance: Stance, depthMm: number): number {
+export function frontFor(spot: SpotRow, stance: Stance, depthMm: number): number {
   const { depthMm: roomMm } = lookRoom(spot);
   const isAtWall = stance === 'hangs' || stance === 'leans' || spotKindOf(spot.kind).asks.depth === null;
   return round(Math.max(0, isAtWall ? roomMm - depthMm : (roomMm - depthMm) / 2));
 }
 
-const clamp = (value: number, most: number) => (most <= 0 ? most / 2 : Math.min(Math.max(0, value), most));
-const round = (mm: number) => Math.round(mm * 10) / 10;
-
-/**
- * One more thing for a look that is there already: set down in the widest gap of the base, or hung over the middle.
- * @param of the slot, the piece of the house or the description that it is
- */
-export function addedTo(
-  plan: Plan,
-  look: LookRow,
-  spot: SpotRow,
-  things: readonly LookThing[],
-  of: Partial<LookPieceRow>,
-  newId: () => string,
-): LookPieceRow {
-  const room = lookRoom(spot);
-  const isAbove = isSeenFromAbove(spot);
-  const first = lookThing(plan, spot, newPlacement(newId(), look.id, of));
-  const hangs = !isAbove && (first.template?.traits.includes('hangs') === true || first.kinds.has('mirror'));
-  // On a table a plate lies; it is only on a wall or a ledge that it shows its face.
-  const lies = isAbove && first.template?.plan === 'flat';
-  const stance: Stance = of.stance ?? (hangs ? 'hangs' : lies ? 'lies' : stanceOf(first, false));
-  // A garland drapes: however long it is, it is no wider than what it hangs along.
-  const drapes = !isAbove && first.kinds.has('garland') && first.size.widthMm > room.widthMm;
-  const draped = drapes ? { size: { ...first.size, widthMm: room.widthMm } } : {};
-  // A runner lies along its table.
-  const turned = isAbove && first.size.depthMm > first.size.widthMm && first.size.depthMm > room.depthMm;
-  const thing = lookThing(plan, spot, { ...first.placement, stance, turned, ...draped });
-  const { widthMm, heightMm, depthMm } = thing.size;
-  const seat = isAbove && isSetAtSeats(thing) ? freeSeat(spot, thing, things) : null;
-  if (seat) return { ...thing.placement, ...seat, footMm: 0, layer: layerOf(stance, things.length) };
-  // On a table only what stands along its middle is in the way: what lies there lies beneath.
-  const front = isAbove ? Math.max(0, (room.depthMm - depthMm) / 2) : 0;
-  const isInTheWay = ({ placement, box }: LookThing) =>
-    isAbove
-      ? placement.stance !== 'lies' && box.frontMm < front + depthMm && box.backMm > front
-      : placement.stance !== 'hangs' && placement.onId === null;
-  const standing = things.filter(isInTheWay);
-  const edges = [0, ...standing.flatMap(({ box }) => [box.leftMm, box.rightMm]), room.widthMm].sort((a, b) => a - b);
-  const gaps = edges
-    .slice(1)
-    .map((to, n) => ({ from: edges[n] ?? 0, to }))
-    .filter(({ from, to }) => !standing.some(({ box }) => box.leftMm < to - 1 && box.rightMm > from + 1))
-    .sort((a, b) => b.to - b.from - (a.to - a.from));
-  const gap = gaps[0] ?? { from: 0, to: room.widthMm };
-  const middle = stance === 'hangs' ? room.widthMm / 2 : (gap.from + gap.to) / 2;
-  const foot = stance === 'hangs' ? clamp(usualFoot(spot, thing), room.heightMm - heightMm) : 0;
-  return {
-    ...thing.placement,
-    xMm: round(clamp(middle - widthMm / 2, room.widthMm - widthMm)),
-    footMm: round(Math.max(0, foot)),
-    frontMm: isAbove ? round(front) : frontFor(spot, stance, depthMm),
-    layer: Math.max(
-      layerOf(stance, 0),
-      ...things.filter((one) => one.placement.stance === stance).map((one) => one.placement.layer + 1),
-    ),
-  };
-}
-
-/** The same for several alike, one after the other. */
-export function allAdded(
-  plan: Plan,
-  look: LookRow,
-  spot: SpotRow,
-  things: readonly LookThing[],
-  of: Partial<LookPieceRow>,
-  count: number,
-  newId: () => string,
-): LookPieceRow[] {
-  const rows: LookPieceRow[] = [];
-  let there = things;
-  for (let n = 0; n < count; n += 1) {
-    const row = addedTo(plan, look, spot, there, of, newId);
-    rows.push(row);
-    there = [...there, lookThing(plan, spot, row)];
-  }
-  return rows;
-}
-
-/** What each guest has before them. */
-const atSeats = /\b(?:plates?|chargers?|napkins?|place ?mats?|goblets?|glasses|tumblers?|cups?|mugs?|place cards?)\b/i;
-const isSetAtSeats = ({ name, kinds }: LookThing): boolean => kinds.has('setting') || atSeats.test(name);
-/** A plate lies a thumb from the edge of the table (common practice, no source). */
-const FROM_EDGE_MM = 25;
-
-/** The next seat that has none of a kind yet: along both long sides, across from each other; null where all have. */
-function freeSeat(
-  spot: SpotRow,
-  thing: LookThing,
-  things: readonly LookThing[],
-): Pick<LookPieceRow, 'xMm' | 'frontMm'> | null {
-  const seats = seatsOf(spot);
-  const room = lookRoom(spot);
-  const { widthMm, depthMm } = thing.size;
-  const alike = things.filter((other) => other.name === thing.name).length;
-  if (alike >= seats) return null;
-  const across = Math.ceil(seats / 2);
-  const column = Math.floor(alike / 2);
-  const xMm = round(clamp(((column + 0.5) * room.widthMm) / across - widthMm / 2, room.widthMm - widthMm));
-  const frontMm = round(
-    clamp(alike % 2 === 0 ? FROM_EDGE_MM : room.depthMm - depthMm - FROM_EDGE_MM, room.depthMm - depthMm),
-  );
-  return { xMm, frontMm };
-}
+export const clamp = (value: number, most: number) => (most <= 0 ? most / 2 : Math.min(Math.max(0, value), most));
+export const round = (mm: number) => Math.round(mm * 10) / 10;

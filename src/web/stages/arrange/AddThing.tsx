@@ -1,6 +1,6 @@
+import { allAdded } from '@core/arrange/look/addedThings';
 import { describedPiece } from '@core/arrange/look/describedPiece';
 import type { LookThing } from '@core/arrange/look/lookThing';
-import { allAdded } from '@core/arrange/look/startingLook';
 import { mostOf } from '@core/model/finds';
 import type { LookPieceRow, LookRow, PieceRow, SpotRow } from '@core/model/rows';
 import { placementClash } from '@core/sourcing/placements';
