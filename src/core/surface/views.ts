@@ -90,29 +90,27 @@ function topZone(template: FurnitureTemplate, measures: Measures): string | null
   );
 }
 
+/** Something from straight above: a round or a rectangle, with its rim. */
+export function topDrawing(zoneId: string | null, isRound: boolean, widthMm: number, depthMm: number): Drawing {
+  const rim = Math.min(widthMm, depthMm) * 0.08;
+  const round = (less: number, shade: number): DrawnShape => ({
+    kind: 'ellipse',
+    zoneId,
+    shade,
+    cx: widthMm / 2,
+    cy: depthMm / 2,
+    rx: Math.max(0, widthMm / 2 - less),
+    ry: Math.max(0, depthMm / 2 - less),
+  });
+  const rectangle = (less: number, shade: number) =>
+    drawnRectangle(zoneId, less, less, Math.max(0, widthMm - 2 * less), Math.max(0, depthMm - 2 * less), shade);
+  const part = isRound ? round : rectangle;
+  return { widthMm, heightMm: depthMm, shapes: [part(0, 0), part(rim, 6)], labels: [], dimensions: [] };
+}
+
 /** A piece from straight above: its own drawing where its kind has one, else a round or a rectangle in its top's color. */
 export function aboveView(template: FurnitureTemplate, measures: Measures): Drawing {
   if (template.above) return template.above(measures);
   const { widthMm, depthMm } = sizeOf(template, measures);
-  const zoneId = topZone(template, measures);
-  const rim = Math.min(widthMm, depthMm) * 0.08;
-  const shapes: DrawnShape[] =
-    template.plan === 'round'
-      ? [
-          { kind: 'ellipse', zoneId, cx: widthMm / 2, cy: depthMm / 2, rx: widthMm / 2, ry: depthMm / 2, shade: 0 },
-          {
-            kind: 'ellipse',
-            zoneId,
-            cx: widthMm / 2,
-            cy: depthMm / 2,
-            rx: Math.max(0, widthMm / 2 - rim),
-            ry: Math.max(0, depthMm / 2 - rim),
-            shade: 6,
-          },
-        ]
-      : [
-          drawnRectangle(zoneId, 0, 0, widthMm, depthMm),
-          drawnRectangle(zoneId, rim, rim, Math.max(0, widthMm - 2 * rim), Math.max(0, depthMm - 2 * rim), 6),
-        ];
-  return { widthMm, heightMm: depthMm, shapes, labels: [], dimensions: [] };
+  return topDrawing(topZone(template, measures), template.plan === 'round', widthMm, depthMm);
 }

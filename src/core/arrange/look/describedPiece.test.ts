@@ -2,9 +2,11 @@ import { describe, expect, it } from 'vitest';
 import { uuid } from '../../fixtures/following';
 import { lookRows, thingsOf } from '../../fixtures/lookRows';
 import { AS_OF } from '../../fixtures/projectRows';
+import type { LookPieceRow, SpotRow } from '../../model/rows';
 import { computePlan } from '../../plan/computePlan';
 import { allAdded } from './addedThings';
 import { describedPiece } from './describedPiece';
+import type { LookThing } from './lookThing';
 import { likenessOfThing, thingView } from './thingView';
 
 const IN = 25.4;
@@ -14,6 +16,24 @@ const seen = (words: string) => {
   if (!thing) throw new Error('nothing was described');
   return thing;
 };
+
+/** An empty look of a spot, and a way to put what is described into it. */
+function emptyLook(of: Partial<SpotRow>) {
+  const rows = lookRows(of, []);
+  const plan = computePlan(rows, AS_OF);
+  const [look, spot] = [rows.looks[0], rows.spots[0]];
+  if (!look || !spot) throw new Error('no look');
+  let made = 0;
+  const put = (words: string, there: readonly LookThing[] = [], wanted: number | null = null) => {
+    const { of: piece, count } = describedPiece(words, 'USD', 'us');
+    return allAdded(plan, look, spot, there, piece, wanted ?? count, () => {
+      made += 1;
+      return uuid(5000 + made);
+    });
+  };
+  return { put, things: (lookPieces: LookPieceRow[]) => thingsOf({ ...rows, lookPieces }) };
+}
+const table = { kind: 'diningTable', widthMm: 2000, depthMm: 1000, heightMm: null, measures: { seats: 8 } } as const;
 
 describe('what is described for a look', () => {
   it('has its kind, its size and its name', () => {
@@ -54,76 +74,33 @@ describe('what is described for a look', () => {
   });
 
   it('plates come to the seats of a table, across from each other, each at its edge; a ninth of eight stays free', () => {
-    const table = {
-      kind: 'diningTable',
-      widthMm: 2000,
-      depthMm: 1000,
-      heightMm: null,
-      measures: { seats: 8 },
-    } as const;
-    const rows = lookRows(table, []);
-    const plan = computePlan(rows, AS_OF);
-    const [look, spot] = [rows.looks[0], rows.spots[0]];
-    if (!look || !spot) throw new Error('no look');
-    const { of } = describedPiece('8 dinner plates, 10 in wide', 'USD', 'us');
-    let made = 0;
-    const placed = allAdded(plan, look, spot, [], of, 9, () => {
-      made += 1;
-      return uuid(5000 + made);
-    });
-    const seats = placed.slice(0, 8);
+    const { put, things } = emptyLook(table);
+    const seats = put('8 dinner plates, 10 in wide', [], 9).slice(0, 8);
     expect(new Set(seats.map(({ xMm, frontMm }) => `${xMm} ${frontMm}`)).size).toBe(8);
     expect(seats.filter(({ frontMm }) => frontMm < 500)).toHaveLength(4);
     for (const { xMm, frontMm } of seats) {
       expect(Math.min(xMm, 2000 - xMm - 10 * IN)).toBeGreaterThan(0);
       expect(Math.min(frontMm, 1000 - frontMm - 10 * IN)).toBeCloseTo(25, 0);
     }
-    const things = thingsOf({ ...rows, lookPieces: seats });
-    for (const one of things)
-      for (const other of things)
+    const plates = things(seats);
+    for (const one of plates)
+      for (const other of plates)
         if (one.id !== other.id && one.box.leftMm < other.box.rightMm && other.box.leftMm < one.box.rightMm)
           expect(one.box.frontMm >= other.box.backMm || other.box.frontMm >= one.box.backMm).toBe(true);
   });
 
   it('candles along a table stand beside each other, over what lies there', () => {
-    const table = {
-      kind: 'diningTable',
-      widthMm: 2000,
-      depthMm: 1000,
-      heightMm: null,
-      measures: { seats: 8 },
-    } as const;
-    const rows = lookRows(table, []);
-    const plan = computePlan(rows, AS_OF);
-    const [look, spot] = [rows.looks[0], rows.spots[0]];
-    if (!look || !spot) throw new Error('no look');
-    let made = 0;
-    const id = () => {
-      made += 1;
-      return uuid(5200 + made);
-    };
-    const runner = allAdded(
-      plan,
-      look,
-      spot,
-      [],
-      describedPiece('linen runner, 14 in wide, 70 in long', 'USD', 'us').of,
-      1,
-      id,
-    );
-    const there = thingsOf({ ...rows, lookPieces: runner });
-    const { of, count } = describedPiece('4 taper candles, 1 in wide, 10 in tall', 'USD', 'us');
-    const candles = allAdded(plan, look, spot, there, of, count, id);
+    const { put, things } = emptyLook(table);
+    const there = things(put('linen runner, 14 in wide, 70 in long'));
+    const candles = put('4 taper candles, 1 in wide, 10 in tall', there);
     expect(new Set(candles.map(({ xMm }) => Math.round(xMm))).size).toBe(4);
     expect(seen('napkin, 18 in wide').size.depthMm).toBeCloseTo(18 * IN, 3);
   });
 
   it('a garland that is longer than its mantel drapes along it', () => {
-    const rows = lookRows({ kind: 'mantel', widthMm: 1500, depthMm: 200, heightMm: 900 }, []);
-    const [look, spot] = [rows.looks[0], rows.spots[0]];
-    if (!look || !spot) throw new Error('no look');
-    const { of } = describedPiece('fir garland, 9 ft long', 'USD', 'us');
-    const [row] = allAdded(computePlan(rows, AS_OF), look, spot, [], of, 1, () => uuid(5100));
+    const [row] = emptyLook({ kind: 'mantel', widthMm: 1500, depthMm: 200, heightMm: 900 }).put(
+      'fir garland, 9 ft long',
+    );
     expect(row?.size?.widthMm).toBe(1500);
     expect(row?.xMm).toBe(0);
     expect(row?.drawn?.measures.widthMm).toBeCloseTo(9 * 12 * IN, 1);

@@ -1,5 +1,6 @@
-import { type Drawing, type DrawnShape, drawnRectangle } from '../drawing';
+import type { Drawing } from '../drawing';
 import type { FurnitureTemplate, Measures } from '../furnitureTemplate';
+import { topDrawing } from '../views';
 import { figures } from './figures.data';
 import { household } from './household.data';
 import { drawnShape, type Likeness } from './likeness';
@@ -61,26 +62,8 @@ export const likenessFront = ({ front }: Likeness, widthMm: number, heightMm: nu
 });
 
 /** The same from above: round, or with corners. */
-export function likenessAbove({ plan }: Likeness, widthMm: number, depthMm: number): Drawing {
-  const rim = Math.min(widthMm, depthMm) * 0.1;
-  const round = (less: number, shade: number): DrawnShape => ({
-    kind: 'ellipse',
-    zoneId: 'sides',
-    shade,
-    cx: widthMm / 2,
-    cy: depthMm / 2,
-    rx: Math.max(0.5, widthMm / 2 - less),
-    ry: Math.max(0.5, depthMm / 2 - less),
-  });
-  const shapes =
-    plan === 'square'
-      ? [
-          drawnRectangle('sides', 0, 0, widthMm, depthMm),
-          drawnRectangle('sides', rim, rim, Math.max(1, widthMm - 2 * rim), Math.max(1, depthMm - 2 * rim), 6),
-        ]
-      : [round(0, 0), round(rim, 6)];
-  return { widthMm, heightMm: depthMm, shapes, labels: [], dimensions: [] };
-}
+export const likenessAbove = ({ plan }: Likeness, widthMm: number, depthMm: number): Drawing =>
+  topDrawing('sides', plan !== 'square', widthMm, depthMm);
 
 /** How a piece draws itself where it is shown by itself: as its kind, or as what it is called where that says more. */
 export function pieceDrawing(template: FurnitureTemplate, measures: Measures, name: string): Drawing {
