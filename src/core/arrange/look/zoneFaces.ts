@@ -6,7 +6,7 @@ import { boxOf, type Point } from '../../surface/outline';
 import type { ZoneFace } from '../../surface/prints/printedShapes';
 
 /** What of a plan says which shapes there are. */
-type Artworks = Pick<Plan['rows'], 'artworks'>;
+type Artworks = Pick<Plan['rows'], 'artworks' | 'colorCards'>;
 
 /** Which of a set of shapes goes on the nth of like pieces, as they are shared out when they are cut. */
 function shapeFor(layer: PlannedLayer, nth: number, pieces: number): string | undefined {
@@ -17,8 +17,15 @@ function shapeFor(layer: PlannedLayer, nth: number, pieces: number): string | un
   return most > 1 ? artworkIds[Math.floor(nth / each)] : nth < each || most === 0 ? artworkIds[0] : undefined;
 }
 
+/** A film whose color nobody chose yet is drawn dark. */
+const INK = { L: 20, a: 0, b: 0 };
+
 /** A shape as it lies on its piece: the right way round, in its true size, in the film's color. */
-function lettersOf(artwork: Artwork, layer: PlannedLayer): ZoneFace['letters'][number] | null {
+function lettersOf(
+  artwork: Artwork,
+  layer: PlannedLayer,
+  colorCards: Artworks['colorCards'],
+): ZoneFace['letters'][number] | null {
   const { artworkColor = 0, sizePercent = 100 } = layer.values;
   const all = artwork.layers.flatMap(layerOutline);
   const taken = artworkColor === 0 ? all : artwork.layers.slice(artworkColor - 1, artworkColor).flatMap(layerOutline);
@@ -29,7 +36,8 @@ function lettersOf(artwork: Artwork, layer: PlannedLayer): ZoneFace['letters'][n
     outline: taken.map((ring) => ring.map(([x, y]): Point => [(x - box.left) * scale, (y - box.top) * scale])),
     widthMm: (box.right - box.left) * scale,
     heightMm: (box.bottom - box.top) * scale,
-    color: layer.color ?? { L: 20, a: 0, b: 0 },
+    // The film's own: what the layer leaves is told as a mean over its zone.
+    color: colorCards.find(({ id }) => id === layer.colorCardId)?.lab ?? INK,
   };
 }
 
@@ -56,7 +64,7 @@ export function zoneFacesOf(
         face = { paper: color && { design: layer.sheet.design ?? layer.sheet.kind.name, color }, letters: [] };
       } else if (layer.technique.sheet?.cutsShapes) {
         const artwork = rows.artworks.find(({ id }) => id === shapeFor(layer, nth, zone.pieceCount));
-        const letters = artwork && lettersOf(artwork, layer);
+        const letters = artwork && lettersOf(artwork, layer, rows.colorCards);
         if (letters) face = { ...face, letters: [...face.letters, letters] };
       } else if (coats.hiding !== null) face = { paper: null, letters: [] };
     }
