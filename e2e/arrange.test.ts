@@ -213,3 +213,44 @@ describe('two looks for somebody to choose', () => {
     await second.seeText('The owner of the guest house takes it');
   });
 });
+
+describe('spots of our own, by their names', () => {
+  it('a mantel is one by its name, and a garland that is longer drapes along it', async () => {
+    await person.goto(`${euporia.address}/p/${attic}/sketch`);
+    await person.fill('Name of the new spot', 'Mantel in the hall', 'enter');
+    await person.seeText('Width of the shelf');
+    await person.saved();
+    await person.goto(at('Bed wall'));
+    await person.click('//*[@role="tab"][contains(., "Mantel in the hall")]');
+    await person.press('Start empty');
+    await person.fill('A piece of the house, or anything else', 'fir garland, 12 ft long', 'enter');
+    await person.see(thing('Fir garland'));
+    await person.fill('A piece of the house, or anything else', 'pair of brass candlesticks, 10 in tall', 'enter');
+    await person.driver.wait(async () => (await person.count(thing('Brass candlesticks'))) === 2, 8000, 'no pair');
+    // Two candlesticks beside greens: a caution, which cannot be set aside.
+    const flame = '//li[.//h4[contains(., "near Brass candlesticks")]]';
+    await person.see(flame);
+    expect(await person.count(`${flame}//button[normalize-space(.)="Set aside"]`)).toBe(0);
+    expect(await person.text()).not.toContain('does not fit in');
+    await person.saved();
+  });
+
+  it('a table for eight is set in one line: plates at its seats, as one step that is taken back', async () => {
+    await person.goto(`${euporia.address}/p/${attic}/sketch`);
+    await person.fill('Name of the new spot', 'Dining table', 'enter');
+    await person.seeText('Seats');
+    await person.fill('Seats', '8');
+    await person.saved();
+    await person.goto(at('Bed wall'));
+    await person.click('//*[@role="tab"][contains(., "Dining table")]');
+    await person.press('Start empty');
+    await person.fill('A piece of the house, or anything else', '8 dinner plates, 10 in wide', 'enter');
+    await person.driver.wait(async () => (await person.count(thing('Dinner plates'))) === 8, 8000, 'no eight plates');
+    await person.saved();
+    const plates = (await rows()).lookPieces.filter(({ name }) => name === 'Dinner plates');
+    expect(new Set(plates.map(({ xMm }) => Math.round(xMm))).size).toBe(4);
+    await person.press('Take it back');
+    await person.driver.wait(async () => (await person.count(thing('Dinner plates'))) === 0, 8000, 'still there');
+    await person.saved();
+  });
+});

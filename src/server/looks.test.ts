@@ -132,6 +132,15 @@ describe('a look on the server', () => {
     const copy = newPlacement(randomUUID(), second.id, { pieceId: clock.id });
     const shared = await studio.command(holder.projectId, 'addLook', { row: second, pieces: [copy] });
     expect(shared.status, shared.text).toBe(200);
+    // A search for what is free then does not find it, nor does the ranking for a slot of the other project.
+    await studio.command(holder.projectId, 'editProject', {
+      id: holder.projectId,
+      values: { revealDate: '2026-07-01', standsUntil: '2026-07-31' },
+    });
+    const free = async (from: string, until: string) =>
+      (await studio.send('GET', `/api/house/pieces?words=ship clock&freeFrom=${from}&freeUntil=${until}`)).json.total;
+    expect(await free('2026-07-10', '2026-07-20')).toBe(0);
+    expect(await free('2026-08-10', '2026-08-20')).toBe(1);
     // The house says where it stands.
     const { placements } = (await studio.send('GET', '/api/house/pieces?words=ship clock')).json;
     expect(placements).toMatchObject([{ slotNumber: null, count: 1, projectId: holder.projectId }]);
