@@ -245,6 +245,30 @@ describe('masks and lines', () => {
     expect(Math.abs(area)).toBeLessThan(Math.PI * 12.3 ** 2 * 1.02);
   });
 
+  it('a traced line encloses as much as was in the mask, and its holes what was not, for any blocks', () => {
+    const block = fc.record({
+      x: fc.integer({ min: 2, max: 18 }),
+      y: fc.integer({ min: 2, max: 18 }),
+      wide: fc.integer({ min: 3, max: 8 }),
+      high: fc.integer({ min: 3, max: 8 }),
+    });
+    fc.assert(
+      fc.property(fc.array(block, { minLength: 1, maxLength: 5 }), (blocks) => {
+        const wide = 30;
+        const whole = new Uint8Array(wide * wide);
+        for (const { x, y, wide: w, high } of blocks)
+          for (let row = y; row < y + high; row += 1) whole.fill(1, row * wide + x, row * wide + x + w);
+        const clean = cleaned(whole, wide, 0);
+        const [outer, ...holes] = traceField(Float64Array.from(clean), wide, 0);
+        const areaIn = (ring: readonly Point[]) => Math.abs(areaOf([[closed(ring)]]));
+        const traced = areaIn(outer ?? []) - holes.reduce((sum, ring) => sum + areaIn(ring), 0);
+        const count = clean.reduce((sum, value) => sum + value, 0);
+        // Corners are cut by an eighth of a pixel each.
+        expect(Math.abs(traced - count)).toBeLessThan(0.05 * count + 4);
+      }),
+    );
+  });
+
   it('Otsu parts two heaps between them', () => {
     const at = otsu([1, 2, 1.5, 2, 1, 20, 21, 22]);
     expect(at).toBeGreaterThan(2);

@@ -27,6 +27,16 @@ describe('the first spot in small', () => {
     expect(lookSummary(computePlan(bare, AS_OF))).toBeNull();
   });
 
+  it('tells what a thing is called where its kind is a plain box, in the color of its sides', () => {
+    const rows = lookRows(console48, [
+      thing('Old suitcase', 'freeBox', [400, 150, 250], [100]),
+      thing('Thingamajig', 'freeBox', [100, 100, 100], [600]),
+    ]);
+    const things = lookSummary(computePlan(rows, AS_OF))?.things ?? [];
+    expect(things.map(({ likenessId }) => likenessId)).toEqual(['suitcase', null]);
+    expect(Object.keys(things[0]?.colors ?? {})).toEqual(['sides']);
+  });
+
   it('draws no more than can be seen', () => {
     const many = lookRows(
       console48,

@@ -1,6 +1,8 @@
 import { describe, expect, it } from 'vitest';
 import { pieceKinds } from '../../sourcing/pieceKinds.data';
-import { likenessAbove, likenesses, likenessFront, likenessOf } from './index';
+import { completeMeasures } from '../furnitureTemplate';
+import { furnitureTemplates } from '../templates';
+import { type Likeness, likenessAbove, likenesses, likenessFront, likenessOf, pieceDrawing } from './index';
 
 describe('what a thing looks like by its name', () => {
   it.each([
@@ -64,4 +66,29 @@ describe('a likeness', () => {
       expect([above.widthMm, above.heightMm]).toEqual([120, 80]);
     },
   );
+});
+
+describe('a piece that is shown by itself', () => {
+  const box = furnitureTemplates.get('freeBox');
+  const measures = completeMeasures(box, { widthMm: 200, depthMm: 150, heightMm: 300 });
+
+  it('is drawn as what it is called, as large as it was measured', () => {
+    const drawing = pieceDrawing(box, measures, 'Brass bird');
+    expect([drawing.widthMm, drawing.heightMm]).toEqual([200, 300]);
+    expect(drawing.shapes).toEqual(likenessFront(likenessOf('bird') as Likeness, 200, 300).shapes);
+  });
+
+  it('is the box of its kind where nobody knows the word, and its own kind where it has one', () => {
+    expect(pieceDrawing(box, measures, 'Thingamajig')).toEqual(box.draw(measures));
+    const vase = furnitureTemplates.get('vase');
+    const own = completeMeasures(vase, {});
+    // A vase that is called a bird stays a vase: its zones are painted, not its name.
+    expect(pieceDrawing(vase, own, 'Bird vase')).toEqual(vase.draw(own));
+  });
+
+  it('has the color of its sides, so that a makeover shows on it', () => {
+    for (const likeness of likenesses)
+      for (const { zoneId } of likenessFront(likeness, 100, 100).shapes)
+        expect(zoneId === null || box.zones(measures).some(({ id }) => id === zoneId)).toBe(true);
+  });
 });

@@ -3,7 +3,7 @@ import polygonClipping from 'polygon-clipping';
 import { describe, expect, it } from 'vitest';
 import { type Drawing, drawnRectangle } from '../drawing';
 import { completeMeasures } from '../furnitureTemplate';
-import { boxOf, isInside, type Point } from '../outline';
+import { boxOf, doubleArea, isInside, type Point } from '../outline';
 import { furnitureTemplates } from '../templates';
 import { frontView } from '../views';
 import { motifOf, motifs } from './motifs.data';
@@ -79,6 +79,27 @@ describe('a printed front', () => {
     shapes.forEach((shape, n) => {
       for (const other of shapes.slice(n + 1)) expect(polygonClipping.intersection(shape, other)).toEqual([]);
     });
+  });
+
+  it('has stripes and checks without a gap from one to the next, and flowers with air between', () => {
+    const share = (design: string) => {
+      const found = prints(facedDrawing(panel(300, 240), () => papered(design)).shapes);
+      const covered = found.flatMap(({ rings }) => rings.map((ring) => Math.abs(doubleArea(ring)) / 2));
+      return covered.reduce((sum, area) => sum + area, 0) / (300 * 240);
+    };
+    // A stripe takes four tenths of its repeat, a check a half of it.
+    expect(share('Blue stripes')).toBeCloseTo(0.4, 2);
+    expect(share('Red gingham')).toBeCloseTo(0.5, 2);
+    expect(share('Rose paper')).toBeLessThan(0.35);
+    expect(share('Rose paper')).toBeGreaterThan(0.05);
+  });
+
+  it('has as many motifs on a front twice as wide, until they are too many to tell apart', () => {
+    const count = (wide: number, high: number) =>
+      prints(facedDrawing(panel(wide, high), () => papered('Dotted')).shapes).length;
+    expect(count(200, 100)).toBeGreaterThan(count(100, 100));
+    expect(count(4000, 3000)).toBeLessThanOrEqual(90);
+    expect(count(4000, 3000)).toBeGreaterThan(40);
   });
 
   it('is darker than its paper, and lighter on a dark one', () => {
