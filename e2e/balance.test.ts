@@ -43,6 +43,21 @@ describe('the attic of the demo', () => {
     await person.saved();
   });
 
+  it('is left by a full load while its trades are still searched, and the next page stands', async () => {
+    const here = await person.driver.getCurrentUrl();
+    // A search that outlived its page took the browser's tab down about every second time.
+    for (let n = 0; n < 3; n += 1) {
+      await person.goto(here);
+      await person.seeText('Proven: no other set of choices does better.');
+      await person.goto(euporia.address);
+      await person.seeText('Know before you spend');
+      await person.driver.sleep(2500);
+      await person.seeText('Know before you spend');
+    }
+    await person.goto(here);
+    await person.seeText('Proven: no other set of choices does better.');
+  });
+
   it('leaves alone what is kept, and says so until it is let go', async () => {
     const slot = await person.see(`${answer}//ul[@aria-label="Changes"]/li[1]//b`);
     const name = await slot.getText();

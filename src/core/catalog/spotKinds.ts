@@ -26,7 +26,8 @@ export function spotKindOfName(name: string): string | null {
   for (const { id, words } of spotKinds.all)
     for (const word of words)
       for (const form of [word, `${word}s`, word.replace(/f$/, 'ves')]) {
-        const at = head.lastIndexOf(` ${form} `);
+        // A name that has such a word itself is looked for in all that was said: the top of the cabinets.
+        const at = (/ (?:of|the) /.test(form) ? said : head).lastIndexOf(` ${form} `);
         if (at < 0) continue;
         const end = at + form.length;
         if (!best || end > best.end || (end === best.end && form.length > best.long))
