@@ -27,7 +27,7 @@ export function spotKindOfName(name: string): string | null {
     for (const word of words)
       for (const form of [word, `${word}s`, word.replace(/f$/, 'ves')]) {
         // A name that has such a word itself is looked for in all that was said: the top of the cabinets.
-        const at = (/ (?:of|the) /.test(form) ? said : head).lastIndexOf(` ${form} `);
+        const at = (/\b(?:of|the|in)\b/.test(form) ? said : head).lastIndexOf(` ${form} `);
         if (at < 0) continue;
         const end = at + form.length;
         if (!best || end > best.end || (end === best.end && form.length > best.long))
