@@ -19,7 +19,7 @@ describe('one real piece, from its tag price to a decision', () => {
 
     // Spot and slot.
     await person.fill('Name of the new spot', 'Landing wall', 'enter');
-    await person.fill('Width of the top', '72');
+    await person.fill('Width', '72');
     await person.fill('Name of the new slot', 'Nightstand', 'enter');
     await person.fill('Height', 'at most 27');
 
