@@ -44,12 +44,7 @@ function bodyOf(layers: readonly Partial<ChosenLayer>[], artworks: readonly Artw
   };
   const context = recipeContext([jar], { artworks: new Map(artworks.map((own) => [own.id, own])) });
   const plan = computeRecipe('jars', body, context);
-  return zoneFacesOf(
-    { artworks: [...artworks] as never, colorCards: cards },
-    plan,
-    plan.zones[0]?.workpieceId ?? '',
-    nth,
-  ).get('body');
+  return zoneFacesOf({ artworks, colorCards: cards }, plan, plan.zones[0]?.workpieceId ?? '', nth).get('body');
 }
 const names = ['Flour', 'Sugar', 'Rice', 'Oats', 'Lentils', 'Coffee'];
 

@@ -6,7 +6,7 @@ import { boxOf, type Point } from '../../surface/outline';
 import type { ZoneFace } from '../../surface/prints/printedShapes';
 
 /** What of a plan says which shapes there are. */
-type Artworks = Pick<Plan['rows'], 'artworks' | 'colorCards'>;
+type Artworks = Pick<Plan['rows'], 'colorCards'> & { readonly artworks: readonly Artwork[] };
 
 /** Which of a set of shapes goes on the nth of like pieces, as they are shared out when they are cut. */
 function shapeFor(layer: PlannedLayer, nth: number, pieces: number): string | undefined {

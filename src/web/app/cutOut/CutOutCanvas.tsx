@@ -1,16 +1,10 @@
 import type { PhotoPoint } from '@core/model/values/photoPoint';
 import { type KeyboardEvent, type PointerEvent, useRef, useState } from 'react';
+import { arrowWay } from '../../ui/arrowWay';
 import { photoAddress } from '../../ui/photoAddress';
 import styles from './cutOut.module.css';
 import { nearLine } from './nearLine';
 import type { CutOutDraft } from './useCutOutDraft';
-
-const arrows: Readonly<Record<string, readonly [number, number]>> = {
-  ArrowLeft: [-1, 0],
-  ArrowRight: [1, 0],
-  ArrowUp: [0, -1],
-  ArrowDown: [0, 1],
-};
 
 /** The picture with the line around the piece: its points dragged, or moved with the arrow keys. */
 export function CutOutCanvas(props: {
@@ -36,7 +30,7 @@ export function CutOutCanvas(props: {
   const path = rings.map((ring) => `M${ring.map(({ x, y }) => `${x * widthPx} ${y * heightPx}`).join('L')}Z`).join('');
   const onKey = (event: KeyboardEvent, ring: number, point: number) => {
     const own = draft.rings[ring] ?? [];
-    const way = arrows[event.key];
+    const way = arrowWay(event.key);
     const before = own[point];
     const go = (to: number) => {
       const next = { ring, point: (to + own.length) % own.length };

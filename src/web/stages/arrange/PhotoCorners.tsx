@@ -3,16 +3,10 @@ import type { PhotoPlane } from '@core/model/entities/look';
 import type { PhotoRow } from '@core/model/rows';
 import type { PhotoPoint } from '@core/model/values/photoPoint';
 import type { PointerEvent } from 'react';
+import { arrowWay } from '../../ui/arrowWay';
 import styles from './photo.module.css';
 
 const cornerNames = ['upper left', 'upper right', 'lower right', 'lower left'] as const;
-const arrows: Readonly<Record<string, readonly [number, number]>> = {
-  ArrowLeft: [-1, 0],
-  ArrowRight: [1, 0],
-  ArrowUp: [0, -1],
-  ArrowDown: [0, 1],
-};
-
 /** The corners of a rectangle with one of them somewhere else. */
 export const withCorner = (corners: PhotoPlane['corners'], n: number, to: PhotoPoint): PhotoPlane['corners'] => {
   const [a, b, c, d] = corners.map((corner, k) => (k === n ? to : corner));
@@ -53,7 +47,7 @@ export function PhotoCorners(props: {
           strokeWidth={2 * unit}
           onPointerDown={(event) => props.onDown(n, event)}
           onKeyDown={(event) => {
-            const way = arrows[event.key];
+            const way = arrowWay(event.key);
             const corner = plane.corners[n];
             if (!way || !corner) return;
             event.preventDefault();

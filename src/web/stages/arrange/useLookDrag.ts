@@ -8,6 +8,7 @@ import {
   settledInFront,
 } from '@core/arrange/look/settle';
 import { type KeyboardEvent, type PointerEvent, type RefObject, useState } from 'react';
+import { arrowWay } from '../../ui/arrowWay';
 
 /** A thing in the hand: where all that moves is now, and the lines that it snapped to. */
 export interface LookDrag {
@@ -21,13 +22,6 @@ export interface LookDrag {
 
 const SNAP_PIXELS = 7;
 const LEAST_MOVE_PX = 3;
-const arrows: Readonly<Record<string, readonly [number, number]>> = {
-  ArrowLeft: [-1, 0],
-  ArrowRight: [1, 0],
-  ArrowUp: [0, 1],
-  ArrowDown: [0, -1],
-};
-
 /** Dragging things of a look by pointer and by arrow keys; what stands on a thing goes with it. */
 export function useLookDrag(
   svg: RefObject<SVGSVGElement | null>,
@@ -88,12 +82,12 @@ export function useLookDrag(
       event.preventDefault();
       return of.onRemove(thing.id);
     }
-    const way = arrows[event.key];
+    const way = arrowWay(event.key);
     if (!way) return;
     event.preventDefault();
     const by = event.shiftKey ? stepMm / 4 : stepMm;
     const upMm = isAbove ? thing.placement.frontMm : thing.placement.footMm;
-    const wanted = { xMm: thing.placement.xMm + way[0] * by, upMm: upMm + way[1] * by };
+    const wanted = { xMm: thing.placement.xMm + way[0] * by, upMm: upMm - way[1] * by };
     of.onPlaces(settled(thing, wanted, 0).places);
   };
   return { drag, begin, move, end, cancel: () => setDrag(null), onKey };

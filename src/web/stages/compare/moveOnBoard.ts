@@ -1,9 +1,11 @@
+import { arrowWay } from '../../ui/arrowWay';
+
 /** Arrow keys go from chip to chip. */
 export function moveOnBoard(event: React.KeyboardEvent<HTMLElement>) {
-  const step = { ArrowRight: [1, 0], ArrowLeft: [-1, 0], ArrowDown: [0, 1], ArrowUp: [0, -1] }[event.key];
+  const step = arrowWay(event.key);
   const from = (event.target as HTMLElement).closest<HTMLElement>('[data-chip]');
   if (!step || !from) return;
-  const [dx = 0, dy = 0] = step;
+  const [dx, dy] = step;
   const here = from.getBoundingClientRect();
   let best: HTMLElement | null = null;
   let bestDistance = Number.POSITIVE_INFINITY;

@@ -1,6 +1,7 @@
 import { insideRoom, type PlacedSlot, snapped } from '@core/arrange/sketchBoxes';
 import type { SlotBox } from '@core/model/rows';
 import { type KeyboardEvent, type PointerEvent, type RefObject, useState } from 'react';
+import { arrowWay } from '../../ui/arrowWay';
 
 /** A box that is being moved, or sized by its corner. */
 interface Drag {
@@ -37,13 +38,6 @@ const rounded = (box: SlotBox): SlotBox => ({
   widthMm: Math.max(1, Math.round(box.widthMm * 10) / 10),
   heightMm: Math.max(1, Math.round(box.heightMm * 10) / 10),
 });
-
-const arrows: Readonly<Record<string, readonly [x: number, y: number]>> = {
-  ArrowLeft: [-1, 0],
-  ArrowRight: [1, 0],
-  ArrowUp: [0, 1],
-  ArrowDown: [0, -1],
-};
 
 /** Moving and sizing boxes by pointer and by keys. */
 export function useBoxDrag(svg: RefObject<SVGSVGElement | null>, sketch: Sketch) {
@@ -90,10 +84,10 @@ export function useBoxDrag(svg: RefObject<SVGSVGElement | null>, sketch: Sketch)
       event.preventDefault();
       return onSelect(slot.id);
     }
-    const way = arrows[event.key];
+    const way = arrowWay(event.key);
     if (!way) return;
     event.preventDefault();
-    const [x, y] = way;
+    const [x, y] = [way[0], -way[1]];
     const by = event.shiftKey ? stepMm / 4 : stepMm;
     const least = stepMm / 4;
     const sized = () => ({

@@ -6,6 +6,7 @@ import { formatLength } from '@core/kernel/formatLength';
 import { MM_PER_INCH, type UnitSystem } from '@core/kernel/units';
 import { rectangleOutline, shifted, turned } from '@core/surface/outline';
 import { type KeyboardEvent, type PointerEvent, useId, useRef, useState } from 'react';
+import { arrowWay } from '../../../ui/arrowWay';
 import styles from './cut.module.css';
 import { PartButton } from './PartButton';
 
@@ -80,15 +81,9 @@ export function UnitDrawing(props: {
   const moveByKey = (event: KeyboardEvent, place: Placement): boolean => {
     const turn = props.parts.get(place.partKey)?.part.turn ?? 'fixed';
     const far = event.shiftKey ? 1 : 5;
-    const arrows: Record<string, [number, number]> = {
-      ArrowLeft: [-far, 0],
-      ArrowRight: [far, 0],
-      ArrowUp: [0, -far],
-      ArrowDown: [0, far],
-    };
-    const arrow = arrows[event.key];
+    const arrow = arrowWay(event.key);
     const isPinned = props.pinned.has(`${place.partKey} ${place.nth}`);
-    if (arrow && props.onMove) props.onMove(moved(place, arrow[0], arrow[1]));
+    if (arrow && props.onMove) props.onMove(moved(place, arrow[0] * far, arrow[1] * far));
     else if (event.key === 'r' && props.onMove && turn !== 'fixed')
       props.onMove({ ...moved(place, 0, 0), turnedDeg: (turn === 'free' ? nextTurn : halfTurn)[place.turnedDeg] });
     else if ((event.key === 'Delete' || event.key === 'Backspace') && isPinned) props.onLetGo?.(place);
