@@ -1,4 +1,5 @@
 import { maskOf } from '../../color/recolorArea';
+import { MOST_HOLES } from '../../model/values/photoPoint';
 import { doubleArea, type Point } from '../../surface/outline';
 import { geodesicDistance } from './geodesic';
 import { distanceTo, type LabPicture, labPicture, mainColors, type Picture } from './pictureColors';
@@ -17,7 +18,6 @@ const HOLE_SHARE = 0.012;
 /** What is less than this share of the picture is no piece. */
 const LEAST_SHARE = 0.004;
 const TOLERANCE_PX = 0.6;
-const MOST_HOLES = 8;
 
 /**
  * The edge of the one piece that a picture shows, guessed: what differs from the border of the picture, or, when somebody

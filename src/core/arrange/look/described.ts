@@ -51,7 +51,8 @@ function likelyMeasures(template: FurnitureTemplate, known: Measures, name: stri
   // A small cloth is a square: a napkin, a coaster.
   if (template.id === 'flatCloth' && wide < SMALL_CLOTH_MM) return { ...measures, [depth]: wide };
   if (template.id !== 'freeBox') return measures;
-  const isRound = likenessOf(name)?.plan !== 'square' && likenessOf(name) !== null;
+  const likeness = likenessOf(name);
+  const isRound = likeness !== null && likeness.plan !== 'square';
   return { ...measures, [depth]: isRound ? wide : wide * LIKELY_DEPTH };
 }
 

@@ -1,4 +1,4 @@
-import type { CutOut, PhotoPoint } from '@core/model/values/photoPoint';
+import { type CutOut, MOST_HOLES, MOST_POINTS, type PhotoPoint } from '@core/model/values/photoPoint';
 import { transfer } from 'comlink';
 import { useEffect, useRef, useState } from 'react';
 import { photoWorker } from './photoWorker';
@@ -8,8 +8,6 @@ export type Rings = CutOut['rings'];
 /** What is tapped now: the line around the piece, a hole in it, or nothing. */
 export type Tapping = 'edge' | 'hole' | null;
 
-const MOST_POINTS = 200;
-const MOST_HOLES = 8;
 const rounded = (share: number) => Math.round(Math.min(1, Math.max(0, share)) * 10_000) / 10_000;
 
 /** A cut-out while it is made: guessed, tapped, its points moved; each step can be taken back. */
