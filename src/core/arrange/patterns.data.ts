@@ -41,7 +41,7 @@ export const patternRows: readonly StartingPattern[] = [
   {
     id: 'lampAndStack',
     name: 'Lamp on one side, stack on the other',
-    spotKinds: ['console', 'sideboard', 'bookcase'],
+    spotKinds: ['console', 'sideboard'],
     reason: 'Uneven on purpose: light and height on one side are balanced by a wide, low stack on the other.',
     slots: [
       slot('Lamp', 'light', [0.04, 0, 0.2, 0.55], { importance: 'must' }),
@@ -89,14 +89,15 @@ export const patternRows: readonly StartingPattern[] = [
   {
     id: 'tieredTray',
     name: 'Tiered tray, small to the top',
-    spotKinds: ['tray'],
+    spotKinds: ['tieredTray'],
     reason:
       'Weight sits low: the largest pieces on the lowest tier, flat signs leaned at the back, small things filling the gaps.',
     slots: [
-      slot('Sign or print, leaning', 'anchor', [0.3, 0.62, 0.4, 0.3]),
-      slot('Small pot with greenery', 'greenery', [0.08, 0.3, 0.26, 0.28]),
-      slot('Mug, jar or canister', 'function', [0.66, 0.3, 0.26, 0.28]),
-      slot('Fillers', 'filler', [0.38, 0.06, 0.24, 0.2], { quantity: 3, importance: 'nice' }),
+      slot('Mug, jar or canister', 'function', [0.06, 0, 0.28, 0.26], { importance: 'must' }),
+      slot('Small pot with greenery', 'greenery', [0.66, 0, 0.28, 0.3]),
+      slot('Fillers', 'filler', [0.38, 0, 0.1, 0.1], { quantity: 3, importance: 'nice' }),
+      slot('Sign or print, leaning', 'anchor', [0.3, 0.4, 0.4, 0.3]),
+      slot('Small house, bird or bell', 'personal', [0.2, 0.4, 0.14, 0.2]),
     ],
   },
   {
@@ -140,6 +141,20 @@ export const patternRows: readonly StartingPattern[] = [
       slot('Frame, leaning', 'personal', [0.1, 0.35, 0.2, 0.24]),
       slot('Trailing plant', 'greenery', [0.78, 0.68, 0.16, 0.22]),
       slot('Basket or box', 'texture', [0.06, 0.68, 0.26, 0.2]),
+    ],
+  },
+  {
+    id: 'shelfZigzag',
+    name: 'Heavy low, one color from side to side',
+    spotKinds: ['shelfRun', 'bookcase'],
+    reason:
+      'Baskets and stacks carry the lowest shelf, light things the highest; one color wanders left, right, left on the way up.',
+    slots: [
+      slot('Baskets or boxes', 'texture', [0.04, 0, 0.4, 0.2], { quantity: 2, importance: 'must' }),
+      slot('Bowl in the color', 'filler', [0.06, 0.35, 0.22, 0.1]),
+      slot('Frame, leaning', 'personal', [0.5, 0.35, 0.26, 0.24]),
+      slot('Books, lying', 'riser', [0.08, 0.68, 0.28, 0.07]),
+      slot('Vase in the color', 'height', [0.7, 0.68, 0.14, 0.2]),
     ],
   },
   {

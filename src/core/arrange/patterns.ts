@@ -1,10 +1,11 @@
 import { sketchRoom } from '../catalog/spotKind';
 import { spotKindOf } from '../catalog/spotKinds';
 import { createRegistry } from '../kernel/registry';
-import type { PatternSlot, SlotRow, SpotRow } from '../model/rows';
+import type { PatternSlot, SlotBox, SlotRow, SpotRow } from '../model/rows';
 import { newSlot } from '../plan/newRows';
 import { patternRows, type StartingPattern } from './patterns.data';
 import { quantityOf } from './seats';
+import { ontoBoard } from './sketchBoxes';
 
 /** Every starting pattern by id. */
 export const startingPatterns = createRegistry<StartingPattern>('starting patterns', patternRows);
@@ -12,6 +13,22 @@ export const startingPatterns = createRegistry<StartingPattern>('starting patter
 /** Starting patterns made for a kind of spot. */
 export function patternsFor(spotKind: string): StartingPattern[] {
   return startingPatterns.all.filter((pattern) => pattern.spotKinds.includes(spotKind));
+}
+
+/**
+ * Where a slot of a pattern is in a spot, mm of its room; on shelves it stands on the nearest board, and is no higher than
+ * the opening there.
+ */
+export function patternBox(entry: Pick<PatternSlot, 'x' | 'y' | 'width' | 'height'>, spot: SpotRow): SlotBox {
+  const room = sketchRoom(spotKindOf(spot.kind), spot);
+  // Rounded down, so that a pattern never sticks out of its spot.
+  const box = {
+    xMm: Math.round(entry.x * room.widthMm),
+    yMm: Math.round(entry.y * room.heightMm),
+    widthMm: Math.max(1, Math.floor(entry.width * room.widthMm - 1)),
+    heightMm: Math.max(1, Math.floor(entry.height * room.heightMm - 1)),
+  };
+  return ontoBoard(box, spot);
 }
 
 /**
@@ -24,7 +41,6 @@ export function slotsFromPattern(
   firstNumber: number,
   ids: readonly string[],
 ): SlotRow[] {
-  const room = sketchRoom(spotKindOf(spot.kind), spot);
   return pattern.slots.map((entry, n) => {
     const row: SlotRow = {
       ...newSlot(ids[n] ?? '', spot.id, firstNumber + n, entry.name),
@@ -32,13 +48,7 @@ export function slotsFromPattern(
       quantity: entry.quantity,
       importance: entry.importance,
       perSeat: entry.perSeat,
-      box: {
-        xMm: Math.round(entry.x * room.widthMm),
-        yMm: Math.round(entry.y * room.heightMm),
-        // Rounded down, so that a pattern never sticks out of its spot.
-        widthMm: Math.max(1, Math.floor(entry.width * room.widthMm - 1)),
-        heightMm: Math.max(1, Math.floor(entry.height * room.heightMm - 1)),
-      },
+      box: patternBox(entry, spot),
     };
     return { ...row, quantity: quantityOf(row, spot) };
   });

@@ -1,3 +1,4 @@
+import { spotBoards } from '../catalog/spotBoards';
 import { type SketchRoom, sketchRoom } from '../catalog/spotKind';
 import { spotKindOf } from '../catalog/spotKinds';
 import type { SlotBox, SlotRow, SpotRow } from '../model/rows';
@@ -33,26 +34,80 @@ export function proposedSize(
   };
 }
 
+/** An opening of a spot: the base or a board of it, and how high it is free above that; mm. */
+interface Opening {
+  footMm: number;
+  leftMm: number;
+  rightMm: number;
+  clearMm: number;
+}
+
+/** The openings of a spot, the lowest first: one where it has no boards. */
+function openingsOf(spot: SpotRow): Opening[] {
+  const room = sketchRoom(spotKindOf(spot.kind), spot);
+  const boards = spotBoards(spot);
+  const floors = [{ topMm: 0, leftMm: 0, rightMm: room.widthMm }, ...boards];
+  return floors.map(({ topMm, leftMm, rightMm }, n) => {
+    const over = boards[n];
+    const ceiling = over ? over.topMm - over.thickMm : room.heightMm;
+    return { footMm: topMm, leftMm, rightMm, clearMm: Math.max(1, ceiling - topMm) };
+  });
+}
+
+/** A box set on the nearest board of its spot, no higher than the opening there; as it is where the spot has no boards. */
+export function ontoBoard(box: SlotBox, spot: SpotRow): SlotBox {
+  const openings = openingsOf(spot);
+  if (openings.length < 2) return box;
+  const far = ({ footMm }: Opening) => Math.abs(footMm - box.yMm);
+  const opening = openings.reduce((best, one) => (far(one) < far(best) ? one : best));
+  const widthMm = Math.min(box.widthMm, Math.floor(opening.rightMm - opening.leftMm));
+  return {
+    xMm: Math.round(Math.min(Math.max(opening.leftMm, box.xMm), opening.rightMm - widthMm)),
+    yMm: Math.round(opening.footMm),
+    widthMm,
+    heightMm: Math.max(1, Math.min(box.heightMm, Math.floor(opening.clearMm))),
+  };
+}
+
 /**
  * Every slot of a spot with a box: the stored one, else a proposed one, laid from left to right in the order of numbers
- * along the base. Nothing is stored by this.
+ * along the base; on shelves from the lowest to the highest, as many on each. Nothing is stored by this.
  */
 export function sketchBoxes(spot: SpotRow, slots: readonly SlotRow[]): PlacedSlot[] {
   const kind = spotKindOf(spot.kind);
   const room = sketchRoom(kind, spot);
   const ordered = [...slots].sort((a, b) => a.number - b.number);
   const open = ordered.filter((slot) => slot.box === null);
-  const sizes = new Map(open.map((slot) => [slot.id, proposedSize(slot, room, kind.view)]));
-  const total = [...sizes.values()].reduce((sum, size) => sum + size.widthMm, 0);
-  const squeeze = total > room.widthMm ? room.widthMm / total : 1;
-  const gap = open.length > 0 ? Math.max(0, room.widthMm - total * squeeze) / (open.length + 1) : 0;
-  let x = gap;
-  return ordered.map((slot) => {
-    if (slot.box) return { slot, box: slot.box, placed: true };
-    const size = sizes.get(slot.id) ?? { widthMm: 100, heightMm: 100 };
-    const box = { xMm: x, yMm: 0, widthMm: size.widthMm * squeeze, heightMm: size.heightMm };
+  const openings = openingsOf(spot);
+  const each = Math.max(1, Math.ceil(open.length / openings.length));
+  const proposed = new Map(
+    openings.flatMap((opening, n) => rowIn(open.slice(n * each, (n + 1) * each), opening, room, kind.view)),
+  );
+  return ordered.map((slot) => ({
+    slot,
+    box: slot.box ?? proposed.get(slot.id) ?? { xMm: 0, yMm: 0, widthMm: 100, heightMm: 100 },
+    placed: slot.box !== null,
+  }));
+}
+
+/** Slots side by side in an opening, with even gaps; narrower where they would not fit. */
+function rowIn(
+  slots: readonly SlotRow[],
+  { footMm, leftMm, rightMm, clearMm }: Opening,
+  room: SketchRoom,
+  view: 'elevation' | 'plan',
+): [id: string, box: SlotBox][] {
+  const wide = rightMm - leftMm;
+  const sizes = slots.map((slot) => proposedSize(slot, { ...room, heightMm: Math.min(room.heightMm, clearMm) }, view));
+  const total = sizes.reduce((sum, size) => sum + size.widthMm, 0);
+  const squeeze = total > wide ? wide / total : 1;
+  const gap = Math.max(0, wide - total * squeeze) / (slots.length + 1);
+  let x = leftMm + gap;
+  return slots.map((slot, n) => {
+    const { widthMm, heightMm } = sizes[n] ?? { widthMm: 100, heightMm: 100 };
+    const box = { xMm: x, yMm: footMm, widthMm: widthMm * squeeze, heightMm };
     x += box.widthMm + gap;
-    return { slot, box, placed: false };
+    return [slot.id, box];
   });
 }
 

@@ -10,6 +10,7 @@ interface FeatureFacts {
 
 export const spotFeatures = {
   door: { name: 'door', called: 'the door', usual: { widthMm: 762, heightMm: 2030 }, takesRoom: true },
+  board: { name: 'shelf board', called: 'the board', usual: { widthMm: 800, heightMm: 20 }, takesRoom: true },
   socket: { name: 'socket or switch', called: 'the socket', usual: { widthMm: 76, heightMm: 120 }, takesRoom: false },
   obstacle: { name: 'obstacle', called: 'the obstacle', usual: { widthMm: 100, heightMm: 100 }, takesRoom: true },
   drawer: { name: 'drawer', called: 'the drawer', usual: { widthMm: 500, heightMm: 150 }, takesRoom: true },

@@ -1,3 +1,4 @@
+import type { Board } from '../surface/board';
 import type { DrawnShape } from '../surface/drawing';
 
 /** One measurement that a kind of spot asks for beyond width, depth and height. */
@@ -42,8 +43,8 @@ export interface SpotKind {
   measures: readonly SpotMeasure[];
   /** What always reaches into it, as its measures say: the screw of a drawer's knob. Placed as in the sketch. */
   intrusions?(size: SpotSize): { name: string; xMm: number; yMm: number; widthMm: number; heightMm: number }[];
-  /** The clear height of one opening, where a spot has several above each other; null while nobody measured. */
-  clearHeightMm?(size: SpotSize): number | null;
+  /** Boards above its base on which things stand as well, the lowest first; as it usually has them where nobody marked any. */
+  boards?(room: SketchRoom, measures: Readonly<Record<string, number>>): Board[];
   /** One sentence: what to measure, and what is forgotten most. */
   hint: string;
   /** The height of the surface above the floor, where the sketch begins; for eye heights and reach. */

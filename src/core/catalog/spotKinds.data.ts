@@ -1,5 +1,6 @@
+import type { Board } from '../surface/board';
 import { type DrawnShape, drawnRectangle } from '../surface/drawing';
-import type { SketchRoom, SpotKind, SpotMeasure, SpotSize } from './spotKind';
+import type { SketchRoom, SpotKind, SpotMeasure } from './spotKind';
 
 /**
  * Kinds of spots with the measures they ask for. Usual sizes and heights are common practice, from memory: they stand in
@@ -31,13 +32,33 @@ const boardBelow = (room: SketchRoom): DrawnShape[] => [
 const nothing = (): DrawnShape[] => [];
 /** How thick a shelf is taken to be (common practice, no source). */
 const SHELF_MM = 20;
-const shelves = (room: SketchRoom, number: number): DrawnShape[] =>
-  Array.from({ length: number }, (_, n) =>
-    drawnRectangle(null, 0, (room.heightMm * (n + 1)) / number - SHELF_MM, room.widthMm, SHELF_MM),
-  );
-/** Between two of the shelves that share a height evenly; null while the height or their number is not known. */
-const betweenShelves = ({ heightMm, measures }: SpotSize): number | null =>
-  heightMm === null || !measures.shelves ? null : Math.max(1, heightMm / measures.shelves - SHELF_MM);
+/** So many shelves that share a height evenly; the lowest is the base. */
+const evenShelves = (room: SketchRoom, number: number): Board[] =>
+  Array.from({ length: Math.max(1, number) - 1 }, (_, n) => ({
+    topMm: (room.heightMm * (n + 1)) / number,
+    thickMm: SHELF_MM,
+    leftMm: 0,
+    rightMm: room.widthMm,
+  }));
+/** How many shelves a kind has where nobody counted. */
+const RUN_SHELVES = 3;
+const BOOKCASE_SHELVES = 5;
+/** Tiers of a stand become narrower upward, and share the room between the lowest and the handle. */
+const TIERS = 2;
+const TIER_GAP_MM = inches(8);
+const TIER_MM = 12;
+function tiersOf(room: SketchRoom, measures: Readonly<Record<string, number>>): Board[] {
+  const { tiers = TIERS, tierGapMm = TIER_GAP_MM, topWidthMm = room.widthMm * 0.7 } = measures;
+  return Array.from({ length: Math.max(1, tiers) - 1 }, (_, n) => {
+    const wide = room.widthMm + ((topWidthMm - room.widthMm) * (n + 1)) / (tiers - 1);
+    return {
+      topMm: tierGapMm * (n + 1),
+      thickMm: TIER_MM,
+      leftMm: (room.widthMm - wide) / 2,
+      rightMm: (room.widthMm + wide) / 2,
+    };
+  });
+}
 /** The knob's screw sticks in through the middle of the front; so thick with its nut. */
 const SCREW_MM = 8;
 const frame = (room: SketchRoom, edge: number): DrawnShape[] => [
@@ -87,14 +108,34 @@ export const spotKindRows: readonly SpotKind[] = [
   {
     id: 'tray',
     name: 'Tray',
-    words: ['tray', 'tiered tray', 'cake stand'],
+    words: ['tray', 'serving tray', 'butler tray'],
     view: 'plan',
     asks: { width: 'Inner width', depth: 'Inner depth', height: null },
     usual: { widthMm: inches(16), depthMm: inches(12), heightMm: inches(14) },
-    measures: [count('tiers', 'Tiers', 1, 1, 4), length('tierGapMm', 'Height between tiers', 8, 24)],
-    hint: 'Measure inside the rim, and between the tiers: the tallest thing decides.',
+    measures: [],
+    hint: 'Measure inside the rim, where things stand.',
     baseHeightMm: inches(30),
     scenery: (room) => frame(room, Math.min(room.widthMm, room.heightMm) * 0.03),
+  },
+  {
+    id: 'tieredTray',
+    name: 'Tiered tray or stand',
+    words: ['tiered tray', 'tiered stand', 'tier tray', 'tier stand', 'cake stand'],
+    view: 'elevation',
+    asks: { width: 'Width of the lowest tier', depth: 'Depth of the lowest tier', height: 'Height up to the handle' },
+    usual: { widthMm: inches(14), depthMm: inches(14), heightMm: inches(20) },
+    measures: [
+      count('tiers', 'Tiers', TIERS, 1, 5),
+      length('tierGapMm', 'From one tier up to the next', TIER_GAP_MM / inches(1), 24),
+      length('topWidthMm', 'Width of the top tier', 10, 40),
+    ],
+    hint: 'Measure inside the rims, and from one tier up to the next: the tallest thing decides.',
+    baseHeightMm: inches(36),
+    boards: tiersOf,
+    scenery: (room) => [
+      drawnRectangle(null, room.widthMm / 2 - TIER_MM / 2, 0, TIER_MM, room.heightMm),
+      ...boardBelow(room),
+    ],
   },
   {
     id: 'diningTable',
@@ -145,11 +186,11 @@ export const spotKindRows: readonly SpotKind[] = [
     view: 'elevation',
     asks: { width: 'Length of a shelf', depth: 'Depth', height: 'Height of the whole run' },
     usual: { widthMm: inches(36), depthMm: inches(8), heightMm: inches(36) },
-    measures: [count('shelves', 'Shelves', 3, 1, 12)],
-    hint: 'Measure between the boards, not from board to board.',
+    measures: [count('shelves', 'Shelves', RUN_SHELVES, 1, 12)],
+    hint: 'Boards that are not evenly spaced are marked where they are; else they share the height.',
     baseHeightMm: inches(48),
-    clearHeightMm: betweenShelves,
-    scenery: (room, measures) => shelves(room, Math.max(1, measures.shelves ?? 3)),
+    boards: (room, { shelves = RUN_SHELVES }) => evenShelves(room, shelves),
+    scenery: boardBelow,
   },
   {
     id: 'bookcase',
@@ -158,11 +199,11 @@ export const spotKindRows: readonly SpotKind[] = [
     view: 'elevation',
     asks: { width: 'Inner width', depth: 'Inner depth', height: 'Height' },
     usual: { widthMm: inches(32), depthMm: inches(11), heightMm: inches(72) },
-    measures: [count('shelves', 'Shelves', 5, 1, 12)],
-    hint: 'Measure inside; the top shelf is for what is rarely reached.',
+    measures: [count('shelves', 'Shelves with the lowest', BOOKCASE_SHELVES, 1, 12)],
+    hint: 'Measure inside. Boards that are not evenly spaced are marked where they are; else they share the height.',
     baseHeightMm: 0,
-    clearHeightMm: betweenShelves,
-    scenery: (room, measures) => [...frame(room, 18), ...shelves(room, Math.max(1, measures.shelves ?? 5))],
+    boards: (room, { shelves = BOOKCASE_SHELVES }) => evenShelves(room, shelves),
+    scenery: (room) => frame(room, 18),
   },
   {
     id: 'wall',

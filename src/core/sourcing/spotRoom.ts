@@ -1,3 +1,4 @@
+import { clearHeightMm } from '../catalog/spotBoards';
 import { spotFeatures } from '../catalog/spotFeatures.data';
 import type { SpotKind } from '../catalog/spotKind';
 import { spotKindOf } from '../catalog/spotKinds';
@@ -60,7 +61,7 @@ export function spotRoom(spot: SpotRow): SpotRoom | null {
     depth: of(spot.depthMm, kind.asks.depth) ?? Number.POSITIVE_INFINITY,
     height: Math.min(
       of(spot.heightMm, kind.asks.height) ?? Number.POSITIVE_INFINITY,
-      kind.clearHeightMm?.(spot) ?? Number.POSITIVE_INFINITY,
+      clearHeightMm(spot) ?? Number.POSITIVE_INFINITY,
     ),
   };
   if (directions.every((direction) => size[direction] === Number.POSITIVE_INFINITY)) return null;

@@ -1,4 +1,5 @@
 import { MM_PER_INCH, type UnitSystem } from '../kernel/units';
+import type { Board } from './board';
 import type { Drawing } from './drawing';
 import type { Zone } from './zone';
 
@@ -43,6 +44,8 @@ export interface FurnitureTemplate {
   draw(measures: Measures): Drawing;
   /** From straight in front, where `draw` shows it lying or otherwise not as it stands in a room. */
   front?(measures: Measures): Drawing;
+  /** Boards within it on which things stand, beside its top, the lowest first. */
+  boards?(measures: Measures): Board[];
   /** From straight above; a rectangle or a round where nothing is said. */
   above?(measures: Measures): Drawing;
   /** What it is from above: round, or flat against a wall; with corners where nothing is said. */

@@ -1,5 +1,6 @@
+import type { LookRoom } from '../look/lookRoom';
 import type { LookThing } from '../look/lookThing';
-import { type LookRoom, type Place, placeOf } from '../look/settle';
+import { type Place, placeOf } from '../look/settle';
 import { hungRow, type RowSpacing } from './hungRow';
 
 /** At which height a row hangs: every middle at one height, every foot on one line, or all as they hang. */

@@ -1,7 +1,8 @@
 import type { LookPieceRow, LookRow, SpotRow, Stance } from '../../model/rows';
 import type { Plan } from '../../plan/computePlan';
+import type { Board } from '../../surface/board';
 import { seatsOf } from '../seats';
-import { isSeenFromAbove, lookRoom } from './lookRoom';
+import { ceilingOver, isSeenFromAbove, type LookRoom, levelUnder, lookRoom } from './lookRoom';
 import type { LookThing } from './lookThing';
 import { lookThing } from './lookThings';
 import { newPlacement } from './newLook';
@@ -22,7 +23,9 @@ export function addedTo(
   const room = lookRoom(spot);
   const isAbove = isSeenFromAbove(spot);
   const first = lookThing(plan, spot, newPlacement(newId(), look.id, of));
-  const hangs = !isAbove && (first.template?.traits.includes('hangs') === true || first.kinds.has('mirror'));
+  // On shelves a frame leans; there is no wall to hang it on.
+  const hasWall = !isAbove && room.boards.length === 0;
+  const hangs = hasWall && (first.template?.traits.includes('hangs') === true || first.kinds.has('mirror'));
   // On a table a plate lies; it is only on a wall or a ledge that it shows its face.
   const lies = isAbove && first.template?.plan === 'flat';
   const stance: Stance = of.stance ?? (hangs ? 'hangs' : lies ? 'lies' : stanceOf(first, false));
@@ -41,16 +44,9 @@ export function addedTo(
     isAbove
       ? placement.stance !== 'lies' && box.frontMm < front + depthMm && box.backMm > front
       : placement.stance !== 'hangs' && placement.onId === null;
-  const standing = things.filter(isInTheWay);
-  const edges = [0, ...standing.flatMap(({ box }) => [box.leftMm, box.rightMm]), room.widthMm].sort((a, b) => a - b);
-  const gaps = edges
-    .slice(1)
-    .map((to, n) => ({ from: edges[n] ?? 0, to }))
-    .filter(({ from, to }) => !standing.some(({ box }) => box.leftMm < to - 1 && box.rightMm > from + 1))
-    .sort((a, b) => b.to - b.from - (a.to - a.from));
-  const gap = gaps[0] ?? { from: 0, to: room.widthMm };
+  const gap = widestGap(room, thing, things.filter(isInTheWay));
   const middle = stance === 'hangs' ? room.widthMm / 2 : (gap.from + gap.to) / 2;
-  const foot = stance === 'hangs' ? clamp(usualFoot(spot, thing), room.heightMm - heightMm) : 0;
+  const foot = stance === 'hangs' ? clamp(usualFoot(spot, thing), room.heightMm - heightMm) : gap.footMm;
   return {
     ...thing.placement,
     xMm: round(clamp(middle - widthMm / 2, room.widthMm - widthMm)),
@@ -81,6 +77,52 @@ export function allAdded(
     there = [...there, lookThing(plan, spot, row)];
   }
   return rows;
+}
+
+/** A free stretch of the spot's base or of one of its boards. */
+interface Gap {
+  from: number;
+  to: number;
+  footMm: number;
+}
+
+/**
+ * The widest free stretch on the boards on which a thing fits in height, on the one at the eyes first where several are as
+ * wide, on the lowest for what is heavy; the base where it fits nowhere.
+ */
+function widestGap(room: LookRoom, thing: LookThing, standing: readonly LookThing[]): Gap {
+  const { heightMm, widthMm } = thing.size;
+  const base = { topMm: 0, leftMm: 0, rightMm: room.widthMm };
+  const at = ({ topMm, leftMm, rightMm }: typeof base) => ({ ...thing.box, leftMm, rightMm, footMm: topMm });
+  const fits = (level: typeof base) => level.topMm + heightMm <= ceilingOver(room, at(level)) + 1;
+  const levels = [base, ...room.boards].filter(fits);
+  const middle = room.heightMm / 2;
+  const byWidth = (a: Gap, b: Gap) => b.to - b.from - (a.to - a.from);
+  const gaps = levels
+    .flatMap((level) =>
+      gapsOn(
+        level,
+        standing.filter(({ box }) => levelUnder(room, box) === level.topMm),
+      ),
+    )
+    .sort((a, b) => byWidth(a, b) || Math.abs(a.footMm - middle) - Math.abs(b.footMm - middle));
+  const lowest = gaps
+    .filter(({ from, to }) => to - from >= widthMm)
+    .sort((a, b) => a.footMm - b.footMm || byWidth(a, b));
+  const best = thing.kinds.has('storage') && lowest.length > 0 ? lowest : gaps;
+  return best[0] ?? { from: 0, to: room.widthMm, footMm: 0 };
+}
+
+/** Free stretches on a board between what stands on it. */
+function gapsOn(
+  { leftMm, rightMm, topMm }: Pick<Board, 'leftMm' | 'rightMm' | 'topMm'>,
+  standing: readonly LookThing[],
+): Gap[] {
+  const edges = [leftMm, ...standing.flatMap(({ box }) => [box.leftMm, box.rightMm]), rightMm].sort((a, b) => a - b);
+  return edges
+    .slice(1)
+    .map((to, n) => ({ from: edges[n] ?? leftMm, to, footMm: topMm }))
+    .filter(({ from, to }) => !standing.some(({ box }) => box.leftMm < to - 1 && box.rightMm > from + 1));
 }
 
 /** What each guest has before them. */

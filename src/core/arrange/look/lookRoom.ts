@@ -1,7 +1,18 @@
+import { spotBoards } from '../../catalog/spotBoards';
 import { sketchRoom } from '../../catalog/spotKind';
 import { spotKindOf } from '../../catalog/spotKinds';
 import type { SpotRow } from '../../model/rows';
-import type { LookRoom } from './settle';
+import type { Board } from '../../surface/board';
+import type { ThingBox } from './lookThing';
+
+/** The room of a look, mm; where the spot is seen from above its depth is what the look's y runs along. */
+export interface LookRoom {
+  widthMm: number;
+  heightMm: number;
+  depthMm: number;
+  /** Boards above its base on which things stand as well, the lowest first. */
+  boards: readonly Board[];
+}
 
 /** So far a look goes before a wall that has no surface of its own, mm (common practice, no source). */
 const FLOOR_MM = 1200;
@@ -15,6 +26,7 @@ export function lookRoom(spot: SpotRow): LookRoom {
     heightMm: spot.heightMm ?? kind.usual.heightMm,
     // Before a wall there is the floor: what stands there may be as deep as furniture is.
     depthMm: kind.asks.depth === null ? FLOOR_MM : (spot.depthMm ?? kind.usual.depthMm),
+    boards: spotBoards(spot),
   };
 }
 
@@ -25,4 +37,27 @@ export const isSeenFromAbove = (spot: SpotRow): boolean => spotKindOf(spot.kind)
 export function baseHeightMm(spot: SpotRow): number {
   const kind = spotKindOf(spot.kind);
   return spot.measures.surfaceHeightMm ?? kind.baseHeightMm;
+}
+
+/** Whether two stretches have more in common than a touch. */
+export const share = (aFrom: number, aTo: number, bFrom: number, bTo: number, least = 0.5): boolean =>
+  Math.min(aTo, bTo) - Math.max(aFrom, bFrom) > least;
+
+/** A thing that stands on a board does so within this, mm. */
+const ON_BOARD_MM = 2;
+
+/** The height that a thing's board has above the base: 0 for what stands on the base itself. */
+export function levelUnder({ boards }: Pick<LookRoom, 'boards'>, { leftMm, rightMm, footMm }: ThingBox): number {
+  const below = boards.filter(
+    (board) => board.topMm <= footMm + ON_BOARD_MM && share(leftMm, rightMm, board.leftMm, board.rightMm),
+  );
+  return below.at(-1)?.topMm ?? 0;
+}
+
+/** How high something may reach where it stands: to the next board over it, else to the top of the room. */
+export function ceilingOver({ boards, heightMm }: LookRoom, { leftMm, rightMm, footMm }: ThingBox): number {
+  const over = boards.find(
+    (board) => board.topMm > footMm + ON_BOARD_MM && share(leftMm, rightMm, board.leftMm, board.rightMm),
+  );
+  return over ? over.topMm - over.thickMm : heightMm;
 }

@@ -2,6 +2,7 @@ import type { Lab } from '../../color/lab';
 import type { LookPieceRow, PieceRow, SlotRole, SlotRow } from '../../model/rows';
 import type { CutOut } from '../../model/values/photoPoint';
 import type { OptionModel } from '../../plan/model/optionModel';
+import type { Board } from '../../surface/board';
 import type { FurnitureTemplate, Measures } from '../../surface/furnitureTemplate';
 import type { ZoneFace } from '../../surface/prints/printedShapes';
 import type { Size } from '../../surface/views';
@@ -55,6 +56,8 @@ export interface LookThing {
   recoloredTo: Lab | 'severalColors' | null;
   weightG: number | null;
   kinds: ReadonlySet<ThingKind>;
+  /** Where something can stand on it, above its own foot and from its own left end, the lowest first; none where nothing can. */
+  boards: readonly Board[];
   box: ThingBox;
 }
 

@@ -7,6 +7,7 @@ import type { FurnitureTemplate, Measures } from '../../surface/furnitureTemplat
 import { furnitureTemplates } from '../../surface/templates';
 import { type Size, sizeOf } from '../../surface/views';
 import { proposedSize } from '../sketchBoxes';
+import { boardsOfThing } from './boardsOfThing';
 import { type Described, describedAs, describedBy, describedHere } from './described';
 import { lookRoom } from './lookRoom';
 import { boxAt, type LookThing } from './lookThing';
@@ -101,7 +102,7 @@ export function lookThing(plan: Plan, spot: SpotRow, placement: LookPieceRow): L
   const ownName = model || housePiece ? of.name : name;
   const kinds = thingKindsOf(`${ownName} ${slot?.name ?? ''}`, of.template?.id ?? null);
   const asMirror = kinds.has('mirror') && of.template?.id === 'pictureFrame';
-  return {
+  const thing = {
     id: placement.id,
     placement,
     slot,
@@ -119,6 +120,7 @@ export function lookThing(plan: Plan, spot: SpotRow, placement: LookPieceRow): L
     kinds,
     box: boxAt(placement, size),
   };
+  return { ...thing, boards: boardsOfThing(thing) };
 }
 
 /**

@@ -1,35 +1,20 @@
 import type { LookPieceRow } from '../../model/rows';
+import { type LookRoom, levelUnder, share } from './lookRoom';
 import { boxAt, type LookThing, type ThingBox, thingAt } from './lookThing';
 
 /** A piece where it came to rest, as a row keeps it. */
 export type Place = Pick<LookPieceRow, 'id' | 'xMm' | 'footMm' | 'frontMm' | 'onId' | 'layer'>;
-
-/** The room of a look, mm; where the spot is seen from above its depth is what the look's y runs along. */
-export interface LookRoom {
-  widthMm: number;
-  heightMm: number;
-  depthMm: number;
-}
 
 export const placeOf = ({ placement }: LookThing): Place => {
   const { id, xMm, footMm, frontMm, onId, layer } = placement;
   return { id, xMm, footMm, frontMm, onId, layer };
 };
 
-/** Whether two stretches have more in common than a touch. */
-const share = (aFrom: number, aTo: number, bFrom: number, bTo: number, least = 0.5): boolean =>
-  Math.min(aTo, bTo) - Math.max(aFrom, bFrom) > least;
-
 /** Whether a thing is set on something below: hung things are not. */
 export const restsOn = ({ placement }: Pick<LookThing, 'placement'>): boolean => placement.stance !== 'hangs';
 
-/** Whether something can be set on a thing: not on what hangs, unless it is a shelf, and not on leaves or cloth on edge. */
-export const carries = ({ placement, template, kinds }: LookThing): boolean =>
-  (placement.stance !== 'hangs' || template?.id === 'shelf') &&
-  !kinds.has('stems') &&
-  !kinds.has('candle') &&
-  !kinds.has('vase') &&
-  placement.stance !== 'leans';
+/** Whether something can be set on a thing: on its top, or on a board within it. */
+export const carries = ({ boards }: Pick<LookThing, 'boards'>): boolean => boards.length > 0;
 
 /** Everything that stands on a thing, and on that in turn. */
 export function restingOn(things: readonly LookThing[], id: string): LookThing[] {
@@ -40,29 +25,85 @@ export function restingOn(things: readonly LookThing[], id: string): LookThing[]
 /** At least so much of a thing's width must lie over what it stands on: its middle, and a third of it. */
 const LEAST_SHARE = 1 / 3;
 
-/** Whether a thing over some stretch would stand on another without falling off. */
-function standsOn(box: ThingBox, below: ThingBox): boolean {
+/** Something that things stand on: a board of the spot, the top of a thing, a board within it. */
+interface Support {
+  /** The thing that it belongs to; null for the spot's own. */
+  of: LookThing | null;
+  topMm: number;
+  leftMm: number;
+  rightMm: number;
+  /** Whether it lies within its thing, so that a thing must be put in to stand on it. */
+  isInside: boolean;
+}
+
+/** What things can stand on, above the base of the spot. */
+export function supportsOf(others: readonly LookThing[], { boards }: Pick<LookRoom, 'boards'>): Support[] {
+  return [
+    ...boards.map((board) => ({ of: null, ...board, isInside: false })),
+    ...others.flatMap((of) =>
+      of.boards.map(({ topMm, leftMm, rightMm }) => ({
+        of,
+        topMm: of.box.footMm + topMm,
+        leftMm: of.box.leftMm + leftMm,
+        rightMm: of.box.leftMm + rightMm,
+        isInside: of.boards.length > 1 && topMm < of.size.heightMm,
+      })),
+    ),
+  ];
+}
+
+/** So much more than it is wide, and deep, something may be to go into an opening, mm. */
+const SQUEEZE_MM = 2;
+
+/** Whether a thing over some stretch would stand on a support without falling off, and goes in where it lies within one. */
+function standsOn(box: ThingBox, below: Support): boolean {
   const middle = (box.leftMm + box.rightMm) / 2;
-  const width = Math.min(box.rightMm - box.leftMm, below.rightMm - below.leftMm);
+  const wide = box.rightMm - box.leftMm;
+  const deep = box.backMm - box.frontMm;
+  if (below.isInside && (wide > below.rightMm - below.leftMm + SQUEEZE_MM || deep > depthOf(below) + SQUEEZE_MM))
+    return false;
+  const width = Math.min(wide, below.rightMm - below.leftMm);
   const common = Math.min(box.rightMm, below.rightMm) - Math.max(box.leftMm, below.leftMm);
   return middle >= below.leftMm && middle <= below.rightMm && common >= width * LEAST_SHARE;
 }
+const depthOf = ({ of }: Support): number => (of ? of.size.depthMm : Number.POSITIVE_INFINITY);
+
+/** Where something stands: how high, and on which thing; null for the spot itself or a board of it. */
+export type Rest = Pick<Place, 'footMm' | 'onId'>;
+
+/** Whether a support is the one that a thing stands on now. */
+const isUnder = ({ placement }: LookThing, { of, topMm }: Support): boolean =>
+  (of?.id ?? null) === placement.onId && Math.abs(topMm - placement.footMm) < SAME_MM;
+const SAME_MM = 0.5;
 
 /**
- * Where something that was let go comes to rest: on the highest thing that lies below its foot, else on the spot itself.
- * @param reachMm so far it may be lifted onto something that is a little higher
+ * Where something that was let go comes to rest: on the highest board or thing that lies below its foot, else on the spot
+ * itself.
+ * @param reachMm so far it may be lifted onto something that is a little higher; into an opening it must be lifted itself
  */
 export function fallen(
   thing: LookThing,
   wanted: ThingBox,
   others: readonly LookThing[],
+  room: Pick<LookRoom, 'boards'>,
   reachMm: number,
-): { footMm: number; onId: string | null } {
+): Rest {
   if (!restsOn(thing)) return { footMm: Math.max(0, wanted.footMm), onId: null };
-  const below = others
-    .filter((other) => carries(other) && other.box.topMm <= wanted.footMm + reachMm && standsOn(wanted, other.box))
-    .sort((a, b) => b.box.topMm - a.box.topMm)[0];
-  return below ? { footMm: below.box.topMm, onId: below.id } : { footMm: 0, onId: null };
+  const reach = (support: Support) => (support.isInside && !isUnder(thing, support) ? 0 : reachMm);
+  const below = supportsOf(others, room)
+    .filter((support) => support.topMm <= wanted.footMm + reach(support) && standsOn(wanted, support))
+    .sort((a, b) => b.topMm - a.topMm)[0];
+  return below ? { footMm: below.topMm, onId: below.of?.id ?? null } : { footMm: 0, onId: null };
+}
+
+/** How far a thing's front edge is from that of the spot on what it now stands on: over it, where it was beside it. */
+function frontOver(thing: LookThing, { onId }: Rest, others: readonly LookThing[], room: LookRoom): number {
+  const { frontMm } = thing.placement;
+  const { depthMm } = thing.size;
+  const below = others.find(({ id }) => id === onId)?.box;
+  const [from, to] = below ? [below.frontMm, below.backMm] : [0, room.depthMm];
+  const isOver = share(frontMm, frontMm + depthMm, from, to, Math.min(depthMm, to - from) / 2);
+  return isOver ? frontMm : Math.max(0, (from + to - depthMm) / 2);
 }
 
 /** Lines that a thing snapped to, for drawing. */
@@ -163,8 +204,9 @@ export function settledInFront(
   const { xMm } = x;
   if (restsOn(thing)) {
     const at = boxAt({ ...thing.placement, xMm, footMm: wanted.footMm }, thing.size);
-    const rest = fallen(thing, at, others, reachMm);
-    return { place: { ...placeOf(thing), xMm, ...rest }, atX: x.at, atY: null };
+    const rest = fallen(thing, at, others, room, reachMm);
+    const frontMm = frontOver(thing, rest, others, room);
+    return { place: { ...placeOf(thing), xMm, frontMm, ...rest }, atX: x.at, atY: null };
   }
   const hung = others.filter((other) => !restsOn(other)).map(({ box }) => [box.footMm, box.topMm] as const);
   const y = nearest(
@@ -179,6 +221,29 @@ export function settledInFront(
     atX: x.at,
     atY: Math.abs(footMm - wanted.footMm - y.shift) > 1e-6 ? null : y.at,
   };
+}
+
+/**
+ * What a thing stands on after it was moved as seen from above: on what it stood before as long as it does, else on the
+ * highest thing beneath it on the same board, else on that board.
+ */
+function restFromAbove(thing: LookThing, at: ThingBox, others: readonly LookThing[], room: LookRoom): Rest {
+  const level = levelUnder(room, thing.box);
+  const under = supportsOf(
+    others.filter(({ box }) => levelUnder(room, box) === level),
+    { boards: [] },
+  ).filter(
+    (support) =>
+      standsOn(at, support) &&
+      support.of !== null &&
+      share(at.frontMm, at.backMm, support.of.box.frontMm, support.of.box.backMm, thing.size.depthMm / 3),
+  );
+  const own = under.find((support) => isUnder(thing, support));
+  // What hangs on the wall is over it, however it is moved along the floor.
+  const below =
+    own ??
+    under.filter(({ of, isInside }) => !isInside && of !== null && restsOn(of)).sort((a, b) => b.topMm - a.topMm)[0];
+  return below ? { footMm: below.topMm, onId: below.of?.id ?? null } : { footMm: level, onId: null };
 }
 
 /** The same for a thing that is dragged over a spot seen from above; on a tray or a board it stands on it. */
@@ -204,19 +269,7 @@ export function settledAbove(
   const { xMm } = x;
   const frontMm = within(wanted.frontMm + y.shift, depthMm, room.depthMm);
   const at = boxAt({ ...thing.placement, xMm, frontMm }, thing.size);
-  const below = others
-    .filter(
-      (other) =>
-        carries(other) &&
-        standsOn(at, other.box) &&
-        share(at.frontMm, at.backMm, other.box.frontMm, other.box.backMm, depthMm / 3),
-    )
-    .sort((a, b) => b.box.topMm - a.box.topMm)[0];
-  const rest = !restsOn(thing)
-    ? { footMm: thing.placement.footMm, onId: null }
-    : below
-      ? { footMm: below.box.topMm, onId: below.id }
-      : { footMm: 0, onId: null };
+  const rest = restsOn(thing) ? restFromAbove(thing, at, others, room) : { footMm: thing.placement.footMm, onId: null };
   return { place: { ...placeOf(thing), xMm, frontMm, ...rest }, atX: x.at, atY: y.at };
 }
 

@@ -81,9 +81,11 @@ function placedIn(
   for (const { of, box, isPlaced } of [...wanted].sort((a, b) => a.box.yMm - b.box.yMm)) {
     const first = lookThing(plan, spot, newPlacement(newId(), look.id, of));
     const mayHang = first.template?.traits.includes('hangs') === true || first.kinds.has('mirror');
-    const isUsual = !isAbove && !isPlaced && mayHang;
+    // On shelves a frame leans; there is no wall to hang it on.
+    const hasWall = !isAbove && room.boards.length === 0;
+    const isUsual = hasWall && !isPlaced && mayHang;
     const lifted = !isAbove && (box.yMm > LIFTED_MM || isUsual);
-    const stance = stanceOf(first, lifted);
+    const stance = stanceOf(first, lifted && hasWall);
     // A runner lies along its table.
     const turned = isAbove && first.size.depthMm > first.size.widthMm && first.size.depthMm > room.depthMm;
     const thing = lookThing(plan, spot, { ...first.placement, stance, turned });
@@ -101,9 +103,9 @@ function placedIn(
       ? round(clamp(centerUp - depthMm / 2, room.depthMm - depthMm))
       : frontFor(spot, stance, depthMm);
     const at = boxAt({ xMm, footMm: footWanted, frontMm }, thing.size);
-    const rest = fallen(thing, at, isAbove ? [] : done, REACH_MM);
-    // What is drawn up on the wall with nothing beneath it was not meant to fall.
-    const isHung = stance === 'hangs' || (lifted && footWanted - rest.footMm > FALL_MM);
+    const rest = fallen(thing, at, isAbove ? [] : done, room, REACH_MM);
+    // What is drawn up on the wall with nothing beneath it was not meant to fall; on shelves it stands on the next one.
+    const isHung = stance === 'hangs' || (lifted && hasWall && footWanted - rest.footMm > FALL_MM);
     const place = isHung
       ? {
           stance: 'hangs' as const,

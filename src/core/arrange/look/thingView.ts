@@ -26,7 +26,12 @@ export type ThingView =
   | { kind: 'box'; color: Lab | null };
 
 /** The likeness of a thing by what it is called, where its kind of furniture says no more than a box; null else. */
-export function likenessOfThing({ template, ownName, name, slot }: LookThing): Likeness | null {
+export function likenessOfThing({
+  template,
+  ownName,
+  name,
+  slot,
+}: Pick<LookThing, 'template' | 'ownName' | 'name' | 'slot'>): Likeness | null {
   if (template !== null && template.id !== PLAIN) return null;
   const said = `${ownName || name}|${slot?.name ?? ''}`;
   let known = likenessByName.get(said);

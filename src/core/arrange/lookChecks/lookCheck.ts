@@ -5,8 +5,9 @@ import type { Figures, SentenceLocale, Sentences } from '../../kernel/finding';
 import type { Source } from '../../kernel/source';
 import type { LookPieceRow, SlotRow, SpotRow } from '../../model/rows';
 import type { Brief, Household } from '../../state/brief';
+import type { LookRoom } from '../look/lookRoom';
 import { isDescribed, type LookThing } from '../look/lookThing';
-import type { LookRoom, Place } from '../look/settle';
+import type { Place } from '../look/settle';
 
 /** A color of the palette that is meant as an accent. */
 export interface Accent {

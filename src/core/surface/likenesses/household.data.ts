@@ -1,5 +1,11 @@
 import { box, type Likeness, line, oval, poly, turned } from './likeness';
 
+/** The two boards of a cart, the lower first. */
+const cartBoards = [
+  { left: 0.02, top: 0.66, right: 0.98, bottom: 0.72 },
+  { left: 0.02, top: 0.14, right: 0.98, bottom: 0.2 },
+];
+
 /** What holds, carries, lights and covers in a house. */
 export const household: readonly Likeness[] = [
   {
@@ -293,6 +299,7 @@ export const household: readonly Likeness[] = [
     id: 'cart',
     words: ['cart', 'bar cart', 'trolley', 'wagon', 'tea cart'],
     plan: 'square',
+    boards: cartBoards,
     front: [
       line(
         [
@@ -310,8 +317,7 @@ export const household: readonly Likeness[] = [
         0.05,
         -8,
       ),
-      box(0.02, 0.14, 0.98, 0.2),
-      box(0.02, 0.66, 0.98, 0.72),
+      ...cartBoards.map(({ left, top, right, bottom }) => box(left, top, right, bottom)),
       oval(0.12, 0.92, 0.07, 0.08, 0, 'dark'),
       oval(0.88, 0.92, 0.07, 0.08, 0, 'dark'),
     ],

@@ -21,6 +21,8 @@ export interface Likeness {
   front: readonly UnitShape[];
   /** The kind of furniture that it is, where there is one for it. */
   templateId?: string;
+  /** Boards within it on which things stand, in the square of its front; the lowest first. */
+  boards?: readonly { left: number; top: number; right: number; bottom: number }[];
   /** From above: round where nothing is said, or with corners. */
   plan?: 'square';
 }

@@ -168,6 +168,11 @@ export const tableware: readonly Likeness[] = [
   {
     id: 'tieredStand',
     words: ['tiered stand', 'tiered tray', 'etagere'],
+    boards: [
+      { left: 0.05, top: 0.97, right: 0.95, bottom: 1 },
+      { left: 0.13, top: 0.69, right: 0.87, bottom: 0.71 },
+      { left: 0.25, top: 0.37, right: 0.75, bottom: 0.39 },
+    ],
     front: [
       box(0.47, 0.04, 0.53, 1, -10),
       oval(0.5, 0.04, 0.06, 0.05),

@@ -1,9 +1,17 @@
 import { drawnRectangle } from '../drawing';
-import type { FurnitureTemplate } from '../furnitureTemplate';
+import type { FurnitureTemplate, Measures } from '../furnitureTemplate';
 import { dimensions, faces, flatFace, lengthMeasure, zone } from './parts';
 
 /** How thick a shelf is, mm (common practice, no source). */
 const SHELF_MM = 20;
+
+/** Where the boards inside are: how thick each is, and the tops of the floor and the shelves above the foot, lowest first. */
+function boardsOf({ widthMm = 0, heightMm = 0, shelves = 0 }: Measures): { thickMm: number; tops: number[] } {
+  const thickMm = Math.min(SHELF_MM, widthMm / 8);
+  const inner = heightMm - 2 * thickMm;
+  const shelf = (n: number) => heightMm - thickMm - (inner * (shelves - n)) / (shelves + 1);
+  return { thickMm, tops: [thickMm, ...Array.from({ length: shelves }, (_, n) => shelf(n))] };
+}
 
 /** An open bookcase or shelf unit: outside, shelves on both faces, back. */
 export const bookcase: FurnitureTemplate = {
@@ -47,8 +55,14 @@ export const bookcase: FurnitureTemplate = {
     ),
     zone('back', 'D', 'Back, inside', { kind: 'rectangle', widthMm, heightMm }),
   ],
-  draw: ({ widthMm = 0, heightMm = 0, shelves = 0 }) => {
-    const board = Math.min(20, widthMm / 8);
+  boards: (measures) => {
+    const { thickMm, tops } = boardsOf(measures);
+    const { widthMm = 0 } = measures;
+    return tops.map((topMm) => ({ topMm, thickMm, leftMm: thickMm, rightMm: widthMm - thickMm }));
+  },
+  draw: (measures) => {
+    const { widthMm = 0, heightMm = 0, shelves = 0 } = measures;
+    const { thickMm: board, tops } = boardsOf(measures);
     const inner = heightMm - 2 * board;
     return {
       widthMm,
@@ -57,9 +71,9 @@ export const bookcase: FurnitureTemplate = {
         drawnRectangle('outside', 0, 0, widthMm, heightMm),
         drawnRectangle('back', board, board, widthMm - 2 * board, inner, -14),
         drawnRectangle('inside', board, board, board, inner, -22),
-        ...Array.from({ length: shelves }, (_, n) =>
-          drawnRectangle('shelves', board, board + (inner * (n + 1)) / (shelves + 1), widthMm - 2 * board, board, 8),
-        ),
+        ...tops
+          .slice(1)
+          .map((topMm) => drawnRectangle('shelves', board, heightMm - topMm, widthMm - 2 * board, board, 8)),
       ],
       labels: [
         { letter: 'A', xMm: board / 2, yMm: heightMm * 0.4 },

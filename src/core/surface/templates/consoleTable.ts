@@ -3,6 +3,10 @@ import type { FurnitureTemplate } from '../furnitureTemplate';
 import { around, dimensions, knob, lengthMeasure, polygon, topZone, zone } from './parts';
 
 const TOP_MM = 22;
+/** The lower shelf: how thick, so far from each end, and so far down from the top as a share of the height. */
+const SHELF_MM = 18;
+const SHELF_INSET_MM = 40;
+const SHELF_DOWN = 0.78;
 
 /** A slim hall table on tapered legs: top, legs, apron with a drawer, a lower shelf. */
 export const consoleTable: FurnitureTemplate = {
@@ -34,10 +38,18 @@ export const consoleTable: FurnitureTemplate = {
         kind: 'rectangle',
         widthMm: widthMm * 0.92,
         heightMm: depthMm * 0.9,
-        edgeMm: 18,
+        edgeMm: SHELF_MM,
       }),
     ];
   },
+  boards: ({ widthMm = 0, heightMm = 0 }) => [
+    {
+      topMm: heightMm * (1 - SHELF_DOWN),
+      thickMm: SHELF_MM,
+      leftMm: SHELF_INSET_MM,
+      rightMm: widthMm - SHELF_INSET_MM,
+    },
+  ],
   draw: ({ widthMm = 0, heightMm = 0, drawers = 0 }) => {
     const apron = heightMm * 0.16;
     const leg = (x: number, shade: number) =>
@@ -56,7 +68,7 @@ export const consoleTable: FurnitureTemplate = {
       widthMm,
       heightMm,
       shapes: [
-        drawnRectangle('shelf', 40, heightMm * 0.78, widthMm - 80, 18, -6),
+        drawnRectangle('shelf', SHELF_INSET_MM, heightMm * SHELF_DOWN, widthMm - 2 * SHELF_INSET_MM, SHELF_MM, -6),
         drawnRectangle('apron', 30, TOP_MM, widthMm - 60, apron, -8),
         ...Array.from({ length: drawers }, (_, n) => [
           drawnRectangle('apron', 60 + n * front + 6, TOP_MM + 14, front - 12, apron - 26, 6),

@@ -2,6 +2,10 @@ import { drawnRectangle } from '../drawing';
 import type { FurnitureTemplate } from '../furnitureTemplate';
 import { caseZones, faces, flatFace } from './parts';
 
+/** A bay that is lower than this is no opening; between two fronts, and under the bay, there is so much. */
+const LEAST_BAY_MM = 60;
+const BETWEEN_MM = 8;
+
 /** A small bedside chest: top, sides and frame, drawer fronts, an open bay below when there is room. */
 export const nightstand: FurnitureTemplate = {
   id: 'nightstand',
@@ -38,7 +42,7 @@ export const nightstand: FurnitureTemplate = {
             },
           ]
         : []),
-      ...(front.bay > 60
+      ...(front.bay > LEAST_BAY_MM
         ? [
             {
               id: 'bay',
@@ -60,13 +64,18 @@ export const nightstand: FurnitureTemplate = {
         : []),
     ];
   },
+  boards: ({ widthMm = 0, heightMm = 0, drawers = 0 }) => {
+    const { inset, width, bay } = drawerLayout(widthMm, heightMm, drawers);
+    const topMm = inset + BETWEEN_MM;
+    return bay > LEAST_BAY_MM ? [{ topMm, thickMm: topMm, leftMm: inset, rightMm: inset + width }] : [];
+  },
   draw: (m) => {
     const { widthMm = 0, depthMm = 0, heightMm = 0, drawers = 0 } = m;
     const front = drawerLayout(widthMm, heightMm, drawers);
     const slantX = depthMm * 0.35;
     const slantY = depthMm * 0.22;
     const y0 = slantY;
-    const inset = (widthMm - front.width) / 2;
+    const { inset } = front;
     let y = y0 + inset;
     const fronts = [];
     for (let i = 0; i < drawers; i += 1) {
@@ -80,7 +89,7 @@ export const nightstand: FurnitureTemplate = {
         ry: widthMm * 0.028,
         shade: 0,
       });
-      y += front.height + 8;
+      y += front.height + BETWEEN_MM;
     }
     const bayTop = y;
     return {
@@ -111,7 +120,9 @@ export const nightstand: FurnitureTemplate = {
         },
         drawnRectangle('carcass', 0, y0, widthMm, heightMm),
         ...fronts,
-        ...(front.bay > 60 ? [drawnRectangle('bay', inset, bayTop, front.width, front.bay - 8, -22)] : []),
+        ...(front.bay > LEAST_BAY_MM
+          ? [drawnRectangle('bay', inset, bayTop, front.width, front.bay - BETWEEN_MM, -22)]
+          : []),
       ],
       labels: [
         { letter: 'A', xMm: widthMm * 0.55 + slantX * 0.4, yMm: y0 * 0.72 },
@@ -119,7 +130,9 @@ export const nightstand: FurnitureTemplate = {
         ...(drawers > 0
           ? [{ letter: 'C', xMm: inset + front.width * 0.12, yMm: y0 + inset + front.height * 0.3 }]
           : []),
-        ...(front.bay > 60 ? [{ letter: 'D', xMm: inset + front.width * 0.12, yMm: bayTop + front.bay * 0.4 }] : []),
+        ...(front.bay > LEAST_BAY_MM
+          ? [{ letter: 'D', xMm: inset + front.width * 0.12, yMm: bayTop + front.bay * 0.4 }]
+          : []),
       ],
       dimensions: [
         { fromX: 0, fromY: heightMm + slantY, toX: widthMm, toY: heightMm + slantY, lengthMm: widthMm },
@@ -134,10 +147,10 @@ function drawerLayout(
   widthMm: number,
   heightMm: number,
   drawers: number,
-): { width: number; height: number; bay: number } {
+): { inset: number; width: number; height: number; bay: number } {
   const inset = Math.min(24, widthMm * 0.06);
   const face = Math.max(0, heightMm - 2 * inset);
-  const height = drawers > 0 ? Math.min(190, face / drawers - 8) : 0;
-  const bay = face - drawers * (height + 8);
-  return { width: widthMm - 2 * inset, height: Math.max(0, height), bay: Math.max(0, bay) };
+  const height = drawers > 0 ? Math.min(190, face / drawers - BETWEEN_MM) : 0;
+  const bay = face - drawers * (height + BETWEEN_MM);
+  return { inset, width: widthMm - 2 * inset, height: Math.max(0, height), bay: Math.max(0, bay) };
 }

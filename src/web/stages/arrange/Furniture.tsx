@@ -1,4 +1,5 @@
-import type { LookRoom } from '@core/arrange/look/settle';
+import type { LookRoom } from '@core/arrange/look/lookRoom';
+import { spotScenery } from '@core/catalog/spotBoards';
 import { spotFeatures } from '@core/catalog/spotFeatures.data';
 import type { SpotKind } from '@core/catalog/spotKind';
 import type { SpotRow } from '@core/model/rows';
@@ -22,8 +23,9 @@ export function Furniture(props: {
 }) {
   const { kind, spot, room, isAbove, belowMm, besideMm, unit } = props;
   const high = isAbove ? room.depthMm : room.heightMm;
-  const scenery: readonly DrawnShape[] =
-    isAbove === (kind.view === 'plan') ? kind.scenery({ widthMm: room.widthMm, heightMm: high }, spot.measures) : [];
+  const scenery: readonly DrawnShape[] = isAbove === (kind.view === 'plan') ? spotScenery(spot) : [];
+  // Boards are drawn as what they are.
+  const marked = spot.features.filter((feature) => feature.kind !== 'board');
   const isCut = belowMm < props.baseMm - 1;
   return (
     <g>
@@ -111,7 +113,7 @@ export function Furniture(props: {
         </text>
       )}
       {isAbove === (kind.view === 'plan') &&
-        spot.features.map((feature) => (
+        marked.map((feature) => (
           <g key={feature.id} className={styles.feature}>
             <rect
               x={feature.xMm}

@@ -1,6 +1,6 @@
 import type { NailPoint } from '@core/arrange/hanging/nailPoints';
+import type { LookRoom } from '@core/arrange/look/lookRoom';
 import type { LookThing } from '@core/arrange/look/lookThing';
-import type { LookRoom } from '@core/arrange/look/settle';
 import { formatLength } from '@core/kernel/formatLength';
 import type { UnitSystem } from '@core/kernel/units';
 import styles from './arrange.module.css';

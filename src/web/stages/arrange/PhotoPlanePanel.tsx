@@ -1,4 +1,4 @@
-import type { LookRoom } from '@core/arrange/look/settle';
+import type { LookRoom } from '@core/arrange/look/lookRoom';
 import { reprojectionError } from '@core/arrange/photo/homography';
 import { cornersOf, mmPerPixel, rectangleOf } from '@core/arrange/photo/photoMap';
 import type { RoomCamera } from '@core/arrange/photo/roomCamera';

@@ -1,12 +1,6 @@
+import type { LookRoom } from '@core/arrange/look/lookRoom';
 import type { LookThing } from '@core/arrange/look/lookThing';
-import {
-  carriedAlong,
-  type LookRoom,
-  type Place,
-  placeOf,
-  settledAbove,
-  settledInFront,
-} from '@core/arrange/look/settle';
+import { carriedAlong, type Place, placeOf, settledAbove, settledInFront } from '@core/arrange/look/settle';
 import { type KeyboardEvent, type PointerEvent, type RefObject, useState } from 'react';
 import { arrowWay } from '../../ui/arrowWay';
 

@@ -1,6 +1,7 @@
-import { patternFromSlots, patternsFor, slotsFromPattern, startingPatterns } from '@core/arrange/patterns';
+import { patternBox, patternFromSlots, patternsFor, slotsFromPattern, startingPatterns } from '@core/arrange/patterns';
 import { repeatsOf } from '@core/arrange/repeats';
 import { quantityOf } from '@core/arrange/seats';
+import { spotScenery } from '@core/catalog/spotBoards';
 import { sketchRoom } from '@core/catalog/spotKind';
 import { spotKindOf } from '@core/catalog/spotKinds';
 import type { PatternSlot, SlotRow, SpotRow } from '@core/model/rows';
@@ -13,22 +14,16 @@ import styles from './sketch.module.css';
 
 /** A pattern drawn small on a spot of its kind. */
 function Thumbnail(props: { spot: SpotRow; slots: readonly PatternSlot[] }) {
-  const kind = spotKindOf(props.spot.kind);
-  const room = sketchRoom(kind, props.spot);
+  const room = sketchRoom(spotKindOf(props.spot.kind), props.spot);
   const unit = Math.max(room.widthMm / 200, room.heightMm / 120);
   return (
     <svg className={styles.thumbnail} viewBox={`0 0 ${room.widthMm} ${room.heightMm}`} aria-hidden="true">
       <rect className={styles.room} x={0} y={0} width={room.widthMm} height={room.heightMm} strokeWidth={unit} />
-      {kind.scenery(room, props.spot.measures).map((shape, n) => (
+      {spotScenery(props.spot).map((shape, n) => (
         <Scenery key={n} shape={shape} unit={unit} />
       ))}
       {props.slots.flatMap((slot, n) => {
-        const first = {
-          xMm: slot.x * room.widthMm,
-          yMm: slot.y * room.heightMm,
-          widthMm: slot.width * room.widthMm,
-          heightMm: slot.height * room.heightMm,
-        };
+        const first = patternBox(slot, props.spot);
         const quantity = quantityOf(slot, props.spot);
         return [first, ...repeatsOf(first, { ...slot, quantity }, room)].map((box, piece) => (
           <rect

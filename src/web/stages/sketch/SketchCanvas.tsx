@@ -1,5 +1,6 @@
 import { type PlacedSlot, sketchBoxes } from '@core/arrange/sketchBoxes';
 import { checkSketch } from '@core/arrange/sketchChecks';
+import { spotScenery } from '@core/catalog/spotBoards';
 import { sketchRoom } from '@core/catalog/spotKind';
 import { spotKindOf } from '@core/catalog/spotKinds';
 import { formatLength } from '@core/kernel/formatLength';
@@ -54,6 +55,8 @@ export function SketchCanvas(props: {
     findings.filter((finding) => finding.severity === 'warn').map((finding) => finding.where.id),
   );
   const cards = new Map(rows.colorCards.map((card) => [card.id, card.lab]));
+  // Boards are drawn as what they are.
+  const marked = spot.features.filter((feature) => feature.kind !== 'board');
   return (
     <div>
       {/* biome-ignore lint/a11y/useSemanticElements: a fieldset cannot be drawn in */}
@@ -70,10 +73,10 @@ export function SketchCanvas(props: {
         onPointerCancel={cancel}
       >
         <rect className={styles.room} x={0} y={0} width={room.widthMm} height={room.heightMm} strokeWidth={unit} />
-        {kind.scenery(room, spot.measures).map((shape, n) => (
+        {spotScenery(spot).map((shape, n) => (
           <Scenery key={n} shape={shape} unit={unit} />
         ))}
-        {spot.features.map((feature) => (
+        {marked.map((feature) => (
           <g key={feature.id} className={styles.feature}>
             <rect
               x={feature.xMm}
@@ -102,7 +105,7 @@ export function SketchCanvas(props: {
             onKey={(event) => onKey(event, entry)}
           />
         ))}
-        {spot.features
+        {marked
           .filter((feature) => wide || feature.widthMm > 50 * unit)
           .map((feature) => (
             <text

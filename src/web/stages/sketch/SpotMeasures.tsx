@@ -1,4 +1,5 @@
 import { hasRow, LEAST_GAP_MM } from '@core/arrange/checks/widthsInRow';
+import { boardsToMark } from '@core/catalog/spotBoards';
 import { featureKinds, spotFeatures } from '@core/catalog/spotFeatures.data';
 import { spotKindOf, spotKinds } from '@core/catalog/spotKinds';
 import { formatLength } from '@core/kernel/formatLength';
@@ -104,7 +105,9 @@ export function PlaceDetails(props: { spot: SpotRow }) {
   return (
     <div className={styles.details}>
       <details>
-        <summary>Doors, sockets, obstacles {spot.features.length > 0 ? `(${spot.features.length})` : ''}</summary>
+        <summary>
+          Doors, sockets, obstacles, boards {spot.features.length > 0 ? `(${spot.features.length})` : ''}
+        </summary>
         {spot.features.map((entry) => (
           <fieldset key={entry.id} className={styles.feature} aria-label={entry.name || spotFeatures[entry.kind].name}>
             <Choice
@@ -158,14 +161,9 @@ export function PlaceDetails(props: { spot: SpotRow }) {
               onClick={() =>
                 setFeatures([
                   ...spot.features,
-                  {
-                    id: crypto.randomUUID(),
-                    kind,
-                    name: '',
-                    xMm: 0,
-                    yMm: 0,
-                    ...spotFeatures[kind].usual,
-                  },
+                  ...(kind === 'board'
+                    ? boardsToMark(spot, () => crypto.randomUUID())
+                    : [{ id: crypto.randomUUID(), kind, name: '', xMm: 0, yMm: 0, ...spotFeatures[kind].usual }]),
                 ])
               }
             >
