@@ -11,40 +11,37 @@ type Measured = Pick<SpotRow, 'kind' | 'widthMm' | 'depthMm' | 'heightMm' | 'mea
 const markedBoards = ({ features }: Pick<SpotRow, 'features'>) => features.filter(({ kind }) => kind === 'board');
 
 /**
- * Boards of a spot above its base on which things stand: those that somebody marked, else as its kind shares its height.
+ * Boards of a spot above its base on which things stand: those that somebody marked, and those of its kind, shelves only
+ * while nobody marked where they are.
  * @returns the lowest first, mm above the base; none where it is seen from above
  */
 export function spotBoards(spot: Measured): Board[] {
   const kind: SpotKind = spotKindOf(spot.kind);
   if (kind.view === 'plan') return [];
-  const marked = markedBoards(spot);
-  if (marked.length > 0)
-    return lowestFirst(
-      marked.map(({ xMm, yMm, widthMm, heightMm }) => ({
-        topMm: yMm + heightMm,
-        thickMm: heightMm,
-        leftMm: xMm,
-        rightMm: xMm + widthMm,
-      })),
-    );
-  return kind.boards?.(sketchRoom(kind, spot), spot.measures) ?? [];
+  const marked = markedBoards(spot).map(({ xMm, yMm, widthMm, heightMm }) => ({
+    topMm: yMm + heightMm,
+    thickMm: heightMm,
+    leftMm: xMm,
+    rightMm: xMm + widthMm,
+  }));
+  const replaces = kind.isShelved && marked.length > 0;
+  const own = replaces ? [] : (kind.boards?.(sketchRoom(kind, spot), spot.measures) ?? []);
+  return lowestFirst([...own, ...marked]);
 }
 
 /**
- * The clear height of the tallest opening of a spot whose boards share its height; null where it has none, where nobody
- * measured its height or counted them, or where they are marked, which stand in the way themselves.
+ * The clear height of the tallest opening between shelves; null where a spot has none, where nobody measured its height or
+ * counted them, or where they are marked, which stand in the way themselves. Over the highest there is a board as well.
  */
 export function clearHeightMm(spot: Measured): number | null {
   const { heightMm } = spot;
-  if (heightMm === null || markedBoards(spot).length > 0) return null;
+  const { isShelved, measures } = spotKindOf(spot.kind);
+  const isCounted = measures.every(({ id, kind }) => kind !== 'count' || spot.measures[id] !== undefined);
+  if (!isShelved || heightMm === null || !isCounted || markedBoards(spot).length > 0) return null;
   const boards = spotBoards(spot);
-  const isCounted = spotKindOf(spot.kind).measures.every(
-    ({ id, kind }) => kind !== 'count' || spot.measures[id] !== undefined,
-  );
-  if (boards.length === 0 || !isCounted) return null;
-  const floors = [0, ...boards.map(({ topMm }) => topMm)];
-  const undersides = [...boards.map(({ topMm, thickMm }) => topMm - thickMm), heightMm];
-  return Math.max(1, ...floors.slice(0, -1).map((floor, n) => (undersides[n] ?? heightMm) - floor));
+  const thickMm = boards[0]?.thickMm ?? 0;
+  const tops = [0, ...boards.map(({ topMm }) => topMm), heightMm];
+  return Math.max(1, ...tops.slice(1).map((topMm, n) => topMm - thickMm - (tops[n] ?? 0)));
 }
 
 /** What a spot looks like behind all that stands in it, with its boards; mm, y downward, in a drawing of its room's size. */

@@ -45,6 +45,10 @@ export interface SpotKind {
   intrusions?(size: SpotSize): { name: string; xMm: number; yMm: number; widthMm: number; heightMm: number }[];
   /** Boards above its base on which things stand as well, the lowest first; as it usually has them where nobody marked any. */
   boards?(room: SketchRoom, measures: Readonly<Record<string, number>>): Board[];
+  /** Whether nothing hangs in it: on shelves a frame leans, since there is no wall. */
+  isShelved?: true;
+  /** What hangs here may reach so far beyond its sides and its top, mm; within them where nothing is said. */
+  beyondMm?: number;
   /** One sentence: what to measure, and what is forgotten most. */
   hint: string;
   /** The height of the surface above the floor, where the sketch begins; for eye heights and reach. */

@@ -59,6 +59,11 @@ function tiersOf(room: SketchRoom, measures: Readonly<Record<string, number>>): 
     };
   });
 }
+/** The bed stands in the middle of its wall. */
+function bedOf(room: SketchRoom, measures: Readonly<Record<string, number>>) {
+  const { bedWidthMm = inches(60), mattressHeightMm = inches(25) } = measures;
+  return { leftMm: (room.widthMm - bedWidthMm) / 2, widthMm: bedWidthMm, mattressMm: mattressHeightMm };
+}
 /** The knob's screw sticks in through the middle of the front; so thick with its nut. */
 const SCREW_MM = 8;
 const frame = (room: SketchRoom, edge: number): DrawnShape[] => [
@@ -132,6 +137,7 @@ export const spotKindRows: readonly SpotKind[] = [
     hint: 'Measure inside the rims, and from one tier up to the next: the tallest thing decides.',
     baseHeightMm: inches(36),
     boards: tiersOf,
+    isShelved: true,
     scenery: (room) => [
       drawnRectangle(null, room.widthMm / 2 - TIER_MM / 2, 0, TIER_MM, room.heightMm),
       ...boardBelow(room),
@@ -190,6 +196,7 @@ export const spotKindRows: readonly SpotKind[] = [
     hint: 'Boards that are not evenly spaced are marked where they are; else they share the height.',
     baseHeightMm: inches(48),
     boards: (room, { shelves = RUN_SHELVES }) => evenShelves(room, shelves),
+    isShelved: true,
     scenery: boardBelow,
   },
   {
@@ -203,6 +210,7 @@ export const spotKindRows: readonly SpotKind[] = [
     hint: 'Measure inside. Boards that are not evenly spaced are marked where they are; else they share the height.',
     baseHeightMm: 0,
     boards: (room, { shelves = BOOKCASE_SHELVES }) => evenShelves(room, shelves),
+    isShelved: true,
     scenery: (room) => frame(room, 18),
   },
   {
@@ -255,6 +263,7 @@ export const spotKindRows: readonly SpotKind[] = [
     asks: { width: 'Width of the sill', depth: 'Depth of the sill', height: 'Height of the glass' },
     usual: { widthMm: inches(40), depthMm: inches(6), heightMm: inches(48) },
     measures: [length('sillHeightMm', 'Sill above the floor', 32, 72)],
+    beyondMm: inches(12),
     hint: 'Check that it still opens, and which way the sun comes in.',
     baseHeightMm: inches(32),
     scenery: (room) => [
@@ -287,15 +296,15 @@ export const spotKindRows: readonly SpotKind[] = [
     ],
     hint: 'The bed takes the middle: what is left on each side decides the nightstands.',
     baseHeightMm: 0,
+    // The bed carries pillows and throws.
+    boards: (room, measures) => {
+      const { leftMm, widthMm, mattressMm } = bedOf(room, measures);
+      return [{ topMm: mattressMm, thickMm: mattressMm, leftMm, rightMm: leftMm + widthMm, name: 'The bed' }];
+    },
     scenery: (room, measures) => {
-      const bed = measures.bedWidthMm ?? inches(60);
-      const mattress = measures.mattressHeightMm ?? inches(25);
-      const left = (room.widthMm - bed) / 2;
-      return [
-        drawnRectangle(null, left, room.heightMm - mattress * 1.7, bed, mattress * 1.7, 0.5),
-        drawnRectangle(null, left, room.heightMm - mattress, bed, mattress, 0.7),
-        ...boardBelow(room),
-      ];
+      const { leftMm, widthMm, mattressMm } = bedOf(room, measures);
+      const headMm = mattressMm * 1.7;
+      return [drawnRectangle(null, leftMm, room.heightMm - headMm, widthMm, headMm, 0.5), ...boardBelow(room)];
     },
   },
   {

@@ -4,6 +4,8 @@ export interface Board {
   thickMm: number;
   leftMm: number;
   rightMm: number;
+  /** What it is called where it is no board among others: the bed. */
+  name?: string;
 }
 
 /** Boards from the lowest to the highest. */

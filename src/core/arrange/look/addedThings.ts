@@ -1,9 +1,10 @@
 import type { LookPieceRow, LookRow, SpotRow, Stance } from '../../model/rows';
 import type { Plan } from '../../plan/computePlan';
 import type { Board } from '../../surface/board';
+import { inches } from '../lookChecks/where';
 import { seatsOf } from '../seats';
-import { ceilingOver, isSeenFromAbove, type LookRoom, levelUnder, lookRoom } from './lookRoom';
-import type { LookThing } from './lookThing';
+import { ceilingOver, isSeenFromAbove, type LookRoom, levelsOf, levelUnder, lookRoom } from './lookRoom';
+import type { LookThing, ThingBox } from './lookThing';
 import { lookThing } from './lookThings';
 import { newPlacement } from './newLook';
 import { clamp, frontFor, layerOf, round, stanceOf, usualFoot } from './startingLook';
@@ -24,8 +25,7 @@ export function addedTo(
   const isAbove = isSeenFromAbove(spot);
   const first = lookThing(plan, spot, newPlacement(newId(), look.id, of));
   // On shelves a frame leans; there is no wall to hang it on.
-  const hasWall = !isAbove && room.boards.length === 0;
-  const hangs = hasWall && (first.template?.traits.includes('hangs') === true || first.kinds.has('mirror'));
+  const hangs = room.hasWall && (first.template?.traits.includes('hangs') === true || first.kinds.has('mirror'));
   // On a table a plate lies; it is only on a wall or a ledge that it shows its face.
   const lies = isAbove && first.template?.plan === 'flat';
   const stance: Stance = of.stance ?? (hangs ? 'hangs' : lies ? 'lies' : stanceOf(first, false));
@@ -44,6 +44,15 @@ export function addedTo(
     isAbove
       ? placement.stance !== 'lies' && box.frontMm < front + depthMm && box.backMm > front
       : placement.stance !== 'hangs' && placement.onId === null;
+  if (stance === 'hangs' && thing.kinds.has('curtain') && room.beyondMm > 0) {
+    const beside = curtainPlace(room, thing, things);
+    return {
+      ...thing.placement,
+      ...beside,
+      frontMm: frontFor(spot, stance, depthMm),
+      layer: layerOf(stance, things.length),
+    };
+  }
   const gap = widestGap(room, thing, things.filter(isInTheWay));
   const middle = stance === 'hangs' ? room.widthMm / 2 : (gap.from + gap.to) / 2;
   const foot = stance === 'hangs' ? clamp(usualFoot(spot, thing), room.heightMm - heightMm) : gap.footMm;
@@ -79,6 +88,27 @@ export function allAdded(
   return rows;
 }
 
+/** A curtain begins so far over the frame of its window and reaches so far beyond its side (figures 8). */
+const OVER_FRAME_MM = inches(5);
+const BESIDE_FRAME_MM = inches(8);
+
+/** Where a curtain hangs at a window: beyond its left side, or its right where one hangs there; no lower than the floor. */
+function curtainPlace(
+  { widthMm, heightMm, baseMm, beyondMm }: LookRoom,
+  { size }: LookThing,
+  things: readonly LookThing[],
+): Pick<LookPieceRow, 'xMm' | 'footMm'> {
+  const by = Math.min(beyondMm, BESIDE_FRAME_MM);
+  const isTaken = things.some(
+    ({ kinds, placement, box }) =>
+      kinds.has('curtain') && placement.stance === 'hangs' && (box.leftMm + box.rightMm) / 2 < widthMm / 2,
+  );
+  return {
+    xMm: round(isTaken ? widthMm + by - size.widthMm : -by),
+    footMm: round(Math.max(-baseMm, heightMm + OVER_FRAME_MM - size.heightMm)),
+  };
+}
+
 /** A free stretch of the spot's base or of one of its boards. */
 interface Gap {
   from: number;
@@ -86,43 +116,54 @@ interface Gap {
   footMm: number;
 }
 
+/** A stretch of the width, mm. */
+type Stretch = Pick<ThingBox, 'leftMm' | 'rightMm'>;
+
 /**
- * The widest free stretch on the boards on which a thing fits in height, on the one at the eyes first where several are as
- * wide, on the lowest for what is heavy; the base where it fits nowhere.
+ * The widest free stretch on the boards on which a thing fits in height: near the middle where several are as wide, the
+ * lowest with room for it where it is heavy, the bed where it is soft; the base where it fits nowhere.
  */
 function widestGap(room: LookRoom, thing: LookThing, standing: readonly LookThing[]): Gap {
   const { heightMm, widthMm } = thing.size;
-  const base = { topMm: 0, leftMm: 0, rightMm: room.widthMm };
-  const at = ({ topMm, leftMm, rightMm }: typeof base) => ({ ...thing.box, leftMm, rightMm, footMm: topMm });
-  const fits = (level: typeof base) => level.topMm + heightMm <= ceilingOver(room, at(level)) + 1;
-  const levels = [base, ...room.boards].filter(fits);
   const middle = room.heightMm / 2;
   const byWidth = (a: Gap, b: Gap) => b.to - b.from - (a.to - a.from);
-  const gaps = levels
-    .flatMap((level) =>
-      gapsOn(
-        level,
-        standing.filter(({ box }) => levelUnder(room, box) === level.topMm),
-      ),
+  const gaps = levelsOf(room)
+    .filter(({ topMm, leftMm, rightMm }) => {
+      const at = { ...thing.box, leftMm, rightMm, footMm: topMm };
+      return topMm + heightMm <= ceilingOver(room, at) + SLACK_MM;
+    })
+    .flatMap((board) =>
+      gapsOn(board, [
+        ...standing.filter(({ box }) => levelUnder(room, box) === board.topMm).map(({ box }) => box),
+        // Where a bed stands nothing else does, but for the rug beneath it.
+        ...room.boards.filter(({ topMm, thickMm }) => board.topMm === 0 && thickMm >= topMm && !thing.kinds.has('rug')),
+      ]),
     )
     .sort((a, b) => byWidth(a, b) || Math.abs(a.footMm - middle) - Math.abs(b.footMm - middle));
-  const lowest = gaps
-    .filter(({ from, to }) => to - from >= widthMm)
-    .sort((a, b) => a.footMm - b.footMm || byWidth(a, b));
-  const best = thing.kinds.has('storage') && lowest.length > 0 ? lowest : gaps;
-  return best[0] ?? { from: 0, to: room.widthMm, footMm: 0 };
+  const roomy = gaps.filter(({ from, to }) => to - from >= widthMm);
+  const first = levelFirst(room, thing);
+  const best = first === null ? roomy : [...roomy].sort((a, b) => first(a) - first(b) || byWidth(a, b));
+  return best[0] ?? gaps[0] ?? { from: 0, to: room.widthMm, footMm: 0 };
+}
+const SLACK_MM = 1;
+
+/** Which board comes first for a thing: the lowest for what is heavy, the bed for what is soft; null where it is no matter. */
+function levelFirst({ hasWall }: LookRoom, { kinds }: LookThing): ((gap: Gap) => number) | null {
+  if (kinds.has('storage')) return ({ footMm }) => footMm;
+  if (hasWall && kinds.has('textile') && !kinds.has('rug')) return ({ footMm }) => -footMm;
+  return null;
 }
 
-/** Free stretches on a board between what stands on it. */
-function gapsOn(
-  { leftMm, rightMm, topMm }: Pick<Board, 'leftMm' | 'rightMm' | 'topMm'>,
-  standing: readonly LookThing[],
-): Gap[] {
-  const edges = [leftMm, ...standing.flatMap(({ box }) => [box.leftMm, box.rightMm]), rightMm].sort((a, b) => a - b);
+/** Free stretches on a board beside what is taken of it. */
+function gapsOn({ leftMm, rightMm, topMm }: Board, taken: readonly Stretch[]): Gap[] {
+  const within = (mm: number) => Math.min(Math.max(leftMm, mm), rightMm);
+  const edges = [leftMm, ...taken.flatMap((one) => [within(one.leftMm), within(one.rightMm)]), rightMm].sort(
+    (a, b) => a - b,
+  );
   return edges
     .slice(1)
     .map((to, n) => ({ from: edges[n] ?? leftMm, to, footMm: topMm }))
-    .filter(({ from, to }) => !standing.some(({ box }) => box.leftMm < to - 1 && box.rightMm > from + 1));
+    .filter(({ from, to }) => !taken.some((one) => one.leftMm < to - SLACK_MM && one.rightMm > from + SLACK_MM));
 }
 
 /** What each guest has before them. */

@@ -12,6 +12,12 @@ export interface LookRoom {
   depthMm: number;
   /** Boards above its base on which things stand as well, the lowest first. */
   boards: readonly Board[];
+  /** Whether something can hang: not on shelves. */
+  hasWall: boolean;
+  /** The height of its base above the floor. */
+  baseMm: number;
+  /** What hangs at a window may reach so far beyond its glass. */
+  beyondMm: number;
 }
 
 /** So far a look goes before a wall that has no surface of its own, mm (common practice, no source). */
@@ -27,6 +33,9 @@ export function lookRoom(spot: SpotRow): LookRoom {
     // Before a wall there is the floor: what stands there may be as deep as furniture is.
     depthMm: kind.asks.depth === null ? FLOOR_MM : (spot.depthMm ?? kind.usual.depthMm),
     boards: spotBoards(spot),
+    hasWall: kind.view === 'elevation' && kind.isShelved !== true,
+    baseMm: baseHeightMm(spot),
+    beyondMm: kind.beyondMm ?? 0,
   };
 }
 
@@ -37,6 +46,26 @@ export const isSeenFromAbove = (spot: SpotRow): boolean => spotKindOf(spot.kind)
 export function baseHeightMm(spot: SpotRow): number {
   const kind = spotKindOf(spot.kind);
   return spot.measures.surfaceHeightMm ?? kind.baseHeightMm;
+}
+
+/** The base and the boards above it, the lowest first. */
+export const levelsOf = ({ widthMm, boards }: Pick<LookRoom, 'widthMm' | 'boards'>): Board[] => [
+  { topMm: 0, thickMm: 0, leftMm: 0, rightMm: widthMm },
+  ...boards,
+];
+
+/** The base and the boards of a spot, the lowest first, each as one calls it; the spot's own name where it has no boards. */
+export function namedLevels(spot: SpotRow): { footMm: number; name: string }[] {
+  const { isShelved, baseHeightMm: kindBaseMm } = spotKindOf(spot.kind);
+  const levels = levelsOf(lookRoom(spot));
+  if (levels.length === 1) return [{ footMm: 0, name: spot.name }];
+  const ground = kindBaseMm === 0 ? 'The floor' : spot.name;
+  return levels.map(({ topMm, name }, n) => ({
+    footMm: topMm,
+    name: isShelved
+      ? `Board ${n + 1} of ${levels.length}${n === 0 ? ', the lowest' : ''}`
+      : (name ?? (n === 0 ? ground : `Board ${n}`)),
+  }));
 }
 
 /** Whether two stretches have more in common than a touch. */
@@ -56,8 +85,10 @@ export function levelUnder({ boards }: Pick<LookRoom, 'boards'>, { leftMm, right
 
 /** How high something may reach where it stands: to the next board over it, else to the top of the room. */
 export function ceilingOver({ boards, heightMm }: LookRoom, { leftMm, rightMm, footMm }: ThingBox): number {
+  // What reaches down to the floor, as a bed does, is no board over anything: things stand before it.
   const over = boards.find(
-    (board) => board.topMm > footMm + ON_BOARD_MM && share(leftMm, rightMm, board.leftMm, board.rightMm),
+    (board) =>
+      board.topMm - board.thickMm > footMm + ON_BOARD_MM && share(leftMm, rightMm, board.leftMm, board.rightMm),
   );
   return over ? over.topMm - over.thickMm : heightMm;
 }

@@ -1,6 +1,7 @@
-import type { LookPieceRow } from '../../model/rows';
-import { type LookRoom, levelUnder, share } from './lookRoom';
+import type { LookPieceRow, SpotRow } from '../../model/rows';
+import { type LookRoom, levelsOf, levelUnder, namedLevels, share } from './lookRoom';
 import { boxAt, type LookThing, type ThingBox, thingAt } from './lookThing';
+import { heldWithin, thingSpace } from './thingSpace';
 
 /** A piece where it came to rest, as a row keeps it. */
 export type Place = Pick<LookPieceRow, 'id' | 'xMm' | 'footMm' | 'frontMm' | 'onId' | 'layer'>;
@@ -96,6 +97,57 @@ export function fallen(
   return below ? { footMm: below.topMm, onId: below.of?.id ?? null } : { footMm: 0, onId: null };
 }
 
+/** A place where something could stand, and as one calls it. */
+export interface PlaceToStand extends Rest {
+  name: string;
+  /** The middle of it, from the left end of the spot. */
+  middleMm: number;
+}
+
+/** All places where something could stand: the base and the boards of its spot, other things and the boards within them. */
+export function placesToStand(
+  thing: LookThing,
+  things: readonly LookThing[],
+  spot: SpotRow,
+  room: LookRoom,
+): PlaceToStand[] {
+  const own = namedLevels(spot).map(({ footMm, name }, n) => {
+    const { leftMm, rightMm } = levelsOf(room)[n] ?? { leftMm: 0, rightMm: room.widthMm };
+    return { name, onId: null, footMm, middleMm: (leftMm + rightMm) / 2 };
+  });
+  const along = new Set([thing.id, ...restingOn(things, thing.id).map(({ id }) => id)]);
+  const others = things
+    .filter((other) => !along.has(other.id))
+    .flatMap(({ id, name, box, boards, size }) =>
+      boards.map(({ topMm, leftMm, rightMm }, n) => ({
+        name: boards.length === 1 ? name : `${name}, ${topMm < size.heightMm ? `board ${n + 1}` : 'on top'}`,
+        onId: id,
+        footMm: box.footMm + topMm,
+        middleMm: box.leftMm + (leftMm + rightMm) / 2,
+      })),
+    );
+  return [...own, ...others];
+}
+
+/**
+ * Where a thing stands that is lifted, or set down, by one: on the next thing or board over it, or under it, that lies
+ * beneath its middle; null where there is none.
+ */
+export function restBeyond(
+  thing: LookThing,
+  others: readonly LookThing[],
+  room: Pick<LookRoom, 'boards'>,
+  way: 'up' | 'down',
+): Rest | null {
+  const { footMm } = thing.box;
+  const far = ({ topMm }: Pick<Support, 'topMm'>) => (way === 'up' ? topMm - footMm : footMm - topMm);
+  const base = { of: null, topMm: 0 };
+  const next = [...supportsOf(others, room).filter((support) => standsOn(thing.box, support)), base]
+    .filter((support) => far(support) > SAME_MM)
+    .sort((a, b) => far(a) - far(b))[0];
+  return next ? { footMm: next.topMm, onId: next.of?.id ?? null } : null;
+}
+
 /** How far a thing's front edge is from that of the spot on what it now stands on: over it, where it was beside it. */
 function frontOver(thing: LookThing, { onId }: Rest, others: readonly LookThing[], room: LookRoom): number {
   const { frontMm } = thing.placement;
@@ -165,13 +217,10 @@ export interface Settled extends Snapped {
   place: Place;
 }
 
-const within = (start: number, size: number, whole: number) =>
-  size >= whole ? (whole - size) / 2 : Math.min(Math.max(0, start), whole - size);
-
 /** A thing's left edge where it snaps along the spot, held within it; the line that it met, if it stayed on it. */
 function snappedAlong(
   wantedMm: number,
-  { size }: LookThing,
+  thing: LookThing,
   others: readonly LookThing[],
   room: LookRoom,
   reachMm: number,
@@ -180,8 +229,10 @@ function snappedAlong(
     others.map(({ box }) => [box.leftMm, box.rightMm] as const),
     room.widthMm,
   );
-  const { shift, at } = nearest(wantedMm, size.widthMm, lines, reachMm);
-  const xMm = within(wantedMm + shift, size.widthMm, room.widthMm);
+  const { widthMm } = thing.size;
+  const { leftMm, rightMm } = thingSpace(thing, room);
+  const { shift, at } = nearest(wantedMm, widthMm, lines, reachMm);
+  const xMm = heldWithin(wantedMm + shift, widthMm, leftMm, rightMm);
   return { xMm, at: Math.abs(xMm - wantedMm - shift) > 1e-6 ? null : at };
 }
 
@@ -215,7 +266,8 @@ export function settledInFront(
     [...linesAlong(hung, room.heightMm), ...heights.map((at): Line => ({ at, of: 'middle' }))],
     reachMm,
   );
-  const footMm = within(wanted.footMm + y.shift, heightMm, room.heightMm);
+  const space = thingSpace(thing, room);
+  const footMm = heldWithin(wanted.footMm + y.shift, heightMm, space.footMm, space.topMm);
   return {
     place: { ...placeOf(thing), xMm, footMm, onId: null },
     atX: x.at,
@@ -267,7 +319,7 @@ export function settledAbove(
   );
   const x = snappedAlong(wanted.xMm, thing, others, room, reachMm);
   const { xMm } = x;
-  const frontMm = within(wanted.frontMm + y.shift, depthMm, room.depthMm);
+  const frontMm = heldWithin(wanted.frontMm + y.shift, depthMm, 0, room.depthMm);
   const at = boxAt({ ...thing.placement, xMm, frontMm }, thing.size);
   const rest = restsOn(thing) ? restFromAbove(thing, at, others, room) : { footMm: thing.placement.footMm, onId: null };
   return { place: { ...placeOf(thing), xMm, frontMm, ...rest }, atX: x.at, atY: y.at };

@@ -82,7 +82,7 @@ function placedIn(
     const first = lookThing(plan, spot, newPlacement(newId(), look.id, of));
     const mayHang = first.template?.traits.includes('hangs') === true || first.kinds.has('mirror');
     // On shelves a frame leans; there is no wall to hang it on.
-    const hasWall = !isAbove && room.boards.length === 0;
+    const { hasWall } = room;
     const isUsual = hasWall && !isPlaced && mayHang;
     const lifted = !isAbove && (box.yMm > LIFTED_MM || isUsual);
     const stance = stanceOf(first, lifted && hasWall);

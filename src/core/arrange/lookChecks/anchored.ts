@@ -6,6 +6,8 @@ import { inches } from './where';
 const STORAGE_MM = inches(27);
 const SLENDER = 3;
 const LEAST_TALL_MM = inches(24);
+/** What is higher up stands on a board, not on the floor. */
+const ON_FLOOR_MM = inches(2);
 
 /** Furniture that can tip over is anchored to a stud; casters and legs that were added make it worse. A caution. */
 export const anchored = lookCheck({
@@ -28,6 +30,7 @@ export const anchored = lookCheck({
           placement.stance !== 'hangs' &&
           placement.onId === null &&
           facts.baseMm === 0 &&
+          placement.footMm < ON_FLOOR_MM &&
           ((kinds.has('clothing') && size.heightMm >= STORAGE_MM) ||
             (kinds.has('floorPiece') &&
               template?.id !== 'chair' &&

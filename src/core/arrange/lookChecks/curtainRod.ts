@@ -1,6 +1,7 @@
 import { formatLength } from '../../kernel/formatLength';
 import { commonPractice } from '../../kernel/source';
 import { carriedAlong, placeOf } from '../look/settle';
+import { thingSpace } from '../look/thingSpace';
 import { awayFix, holding, type LookFacts, type LookSaid, lookAgain, lookCheck, moveFix } from './lookCheck';
 import { inches } from './where';
 
@@ -48,7 +49,8 @@ export const curtainRod = lookCheck({
         const beyond = isLeft ? window.leftMm - box.leftMm : box.rightMm - window.rightMm;
         const takeDown = awayFix(say('takeDown'), thing.id);
         const said: LookSaid[] = [];
-        const highest = facts.room.heightMm - window.topMm;
+        const space = thingSpace(thing, facts.room);
+        const highest = space.topMm - window.topMm;
         if (over < LEAST_OVER_MM - SLACK_MM && highest >= LEAST_OVER_MM) {
           const footMm = window.topMm + Math.min(USUAL_OVER_MM, highest) - size.heightMm;
           said.push(
@@ -56,13 +58,13 @@ export const curtainRod = lookCheck({
               say('low', { thing: thing.name }),
               say('told', { overMm: over, wantedMm: LEAST_OVER_MM }),
               [thing.id],
-              footMm >= 0
+              footMm >= space.footMm
                 ? [moveFix(say('raise'), carriedAlong(facts.things, thing, { ...placeOf(thing), footMm }))]
                 : [takeDown],
             ),
           );
         }
-        const room = isLeft ? window.leftMm : facts.room.widthMm - window.rightMm;
+        const room = isLeft ? window.leftMm - space.leftMm : space.rightMm - window.rightMm;
         if (beyond < LEAST_BEYOND_MM - SLACK_MM && room >= LEAST_BEYOND_MM) {
           const by = Math.min(room, inches(8));
           const xMm = isLeft ? window.leftMm - by : window.rightMm + by - size.widthMm;
@@ -72,7 +74,7 @@ export const curtainRod = lookCheck({
               say('withinTold', { beyondMm: beyond }),
               [thing.id],
               [
-                xMm >= 0 && xMm + size.widthMm <= facts.room.widthMm
+                xMm >= space.leftMm && xMm + size.widthMm <= space.rightMm
                   ? moveFix(say('beyond'), carriedAlong(facts.things, thing, { ...placeOf(thing), xMm }))
                   : takeDown,
               ],

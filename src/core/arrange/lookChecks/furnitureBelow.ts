@@ -1,3 +1,4 @@
+import { levelsOf, share } from '../look/lookRoom';
 import type { LookThing, ThingBox } from '../look/lookThing';
 import { type HungBlock, hungBlocks } from './hungBlocks';
 import type { LookFacts } from './lookCheck';
@@ -15,10 +16,13 @@ export interface Below {
 /** Things narrower than this are no furniture that art is held against. */
 const LEAST_FURNITURE_MM = inches(24);
 
+/** What reaches so little higher than the foot of something lies below it all the same. */
+const NEAR_MM = inches(2);
+
 /** A head end reaches so much higher than the mattress, as it is drawn (common practice, no source). */
 const HEAD_OF_MATTRESS = 1.7;
 
-const surfaces: ReadonlySet<string> = new Set(['console', 'sideboard', 'cabinetTop', 'shelfRun']);
+const surfaces: ReadonlySet<string> = new Set(['console', 'sideboard', 'cabinetTop', 'shelfRun', 'tieredTray']);
 
 /** The furniture beneath a stretch of wall; null where art hangs by itself. */
 export function furnitureBelow(
@@ -28,7 +32,12 @@ export function furnitureBelow(
   const { kind, room, spot } = facts;
   if (facts.isAbove) return null;
   if (kind.id === 'mantel') return { widthMm: room.widthMm, topMm: 0, leftMm: 0, kind: 'mantel', name: spot.name };
-  if (surfaces.has(kind.id)) return { widthMm: room.widthMm, topMm: 0, leftMm: 0, kind: 'surface', name: spot.name };
+  if (surfaces.has(kind.id)) {
+    const { topMm, leftMm, rightMm } = levelsOf(room).findLast(
+      (board) => board.topMm <= box.footMm + NEAR_MM && share(box.leftMm, box.rightMm, board.leftMm, board.rightMm),
+    ) ?? { topMm: 0, leftMm: 0, rightMm: room.widthMm };
+    return { widthMm: rightMm - leftMm, topMm, leftMm, kind: 'surface', name: spot.name };
+  }
   if (kind.id === 'bedWall') {
     const bedMm = spot.measures.bedWidthMm ?? inches(60);
     const left = (room.widthMm - bedMm) / 2;
@@ -45,7 +54,7 @@ export function furnitureBelow(
     .filter(
       ({ box: other, size }) =>
         size.widthMm >= LEAST_FURNITURE_MM &&
-        other.topMm <= box.footMm + inches(2) &&
+        other.topMm <= box.footMm + NEAR_MM &&
         other.leftMm < box.rightMm &&
         box.leftMm < other.rightMm,
     )

@@ -4,7 +4,7 @@ import { identityOf } from '../look/lookCost';
 import type { LookThing } from '../look/lookThing';
 import { awayFix, holding, type LookFacts, lookAgain, lookCheck } from './lookCheck';
 import { riserUnder } from './riserUnder';
-import { inches, middleX, onBase } from './where';
+import { inches, middleX, rowsOf, type ThingRow } from './where';
 
 /** Neighbors step by a third of the taller one. */
 const STEP = 1 / 3;
@@ -14,13 +14,23 @@ const LEAST_MM = inches(3);
 /** Whether two heights step enough. */
 const steps = (a: number, b: number): boolean => Math.abs(a - b) >= Math.max(a, b) * STEP - 1;
 
-/** How high a thing reaches with all that stands on it. */
+/** How high a thing reaches with all that stands on it; what stands within it is no part of its height. */
 function topOf(facts: LookFacts, thing: LookThing): number {
   const above = facts.things.filter(({ placement }) => placement.onId === thing.id);
   return Math.max(thing.box.topMm, ...above.map((other) => topOf(facts, other)));
 }
 
-/** Side by side the heights step by a third or more; alike pieces are a pair and may be level. */
+/** Two things side by side are a pair: steps are asked of three and more. */
+const LEAST_ROW = 3;
+
+/** What stands upright in a row from left to right, each with how high it reaches above its board. */
+const standingIn = (facts: LookFacts, { things, footMm }: ThingRow): { thing: LookThing; topMm: number }[] =>
+  things
+    .map((thing) => ({ thing, topMm: topOf(facts, thing) - footMm }))
+    .filter(({ topMm }) => topMm >= LEAST_MM)
+    .sort((a, b) => middleX(a.thing.box) - middleX(b.thing.box));
+
+/** Side by side on one board the heights step by a third or more; alike pieces are a pair and may be level. */
 export const heightSteps = lookCheck({
   id: 'heightSteps',
   name: 'Heights step',
@@ -37,18 +47,19 @@ export const heightSteps = lookCheck({
   },
   check: (facts, say) => {
     if (facts.isAbove) return [];
-    const row = onBase(facts)
-      .filter((thing) => topOf(facts, thing) >= LEAST_MM)
-      .map((thing) => ({ thing, topMm: topOf(facts, thing) }))
-      .sort((a, b) => middleX(a.thing.box) - middleX(b.thing.box));
-    if (row.length < 3) return [];
-    const level = row.slice(1).flatMap((right, n) => {
-      const left = row[n];
-      if (!left || steps(left.topMm, right.topMm)) return [];
-      return identityOf(left.thing) === identityOf(right.thing) ? [] : [{ left, right }];
-    });
+    const rows = rowsOf(facts)
+      .map((row) => standingIn(facts, row))
+      .filter((row) => row.length >= LEAST_ROW);
+    if (rows.length === 0) return [];
+    const level = rows.flatMap((row) =>
+      row.slice(1).flatMap((right, n) => {
+        const left = row[n];
+        if (!left || steps(left.topMm, right.topMm)) return [];
+        return identityOf(left.thing) === identityOf(right.thing) ? [] : [{ left, right }];
+      }),
+    );
     if (level.length === 0) {
-      const tops = row.map(({ topMm }) => topMm);
+      const tops = rows.flat().map(({ topMm }) => topMm);
       return [holding(say('holds'), say('told', { tallestMm: Math.max(...tops), lowestMm: Math.min(...tops) }))];
     }
     return level.map(({ left, right }) => {

@@ -1,5 +1,6 @@
+import type { SentenceLocale } from '../../kernel/finding';
 import { formatLength } from '../../kernel/formatLength';
-import type { LookThing } from '../look/lookThing';
+import type { LookThing, ThingBox } from '../look/lookThing';
 import { burnsEasily } from '../look/thingKinds';
 import {
   awayFix,
@@ -10,9 +11,10 @@ import {
   lookAgain,
   lookCheck,
   moveFix,
+  type Say,
   swapFix,
 } from './lookCheck';
-import { apartMm, boxWithLeft, inches, meets, moved, nearestX } from './where';
+import { apartMm, boxWithLeft, inches, meets, moved, nearestX, type Underside, undersidesOf } from './where';
 
 /** 12 in from anything that burns, to the side and above; candles 3 in apart. */
 const CLEAR_MM = inches(12);
@@ -32,81 +34,106 @@ function tooNear(facts: LookFacts, candle: LookThing, other: LookThing, box = ca
   return apart < CLEAR_MM - 1 ? apart : null;
 }
 
+/** The nearest board over a flame that it would scorch; null where it is far enough, or beside. */
+function boardOver(undersides: readonly Underside[], box: ThingBox): { name: string; apartMm: number } | null {
+  const near = undersides
+    .filter(
+      ({ atMm, leftMm, rightMm, of }) =>
+        atMm >= box.topMm - 1 &&
+        leftMm < box.rightMm &&
+        rightMm > box.leftMm &&
+        (of === null || (of.box.frontMm < box.backMm && of.box.backMm > box.frontMm)),
+    )
+    .sort((a, b) => a.atMm - b.atMm)[0];
+  if (!near) return null;
+  const apartMm = Math.max(0, near.atMm - box.topMm);
+  return apartMm < CLEAR_MM - 1 ? { name: near.name, apartMm } : null;
+}
+
 const isFlame = ({ kinds }: LookThing) => kinds.has('candle') && !kinds.has('flameless');
 
 /** Where along the spot a candle stands clear of all that burns. */
-function clearPlace(facts: LookFacts, candle: LookThing): number | null {
+function clearPlace(facts: LookFacts, candle: LookThing, undersides: readonly Underside[]): number | null {
   return nearestX(facts, candle, (leftMm) => {
     const box = boxWithLeft(candle.box, leftMm);
-    return facts.things.every(
-      (other) => other.id === candle.id || (tooNear(facts, candle, other, box) === null && !meets(box, other.box)),
+    return (
+      boardOver(undersides, box) === null &&
+      facts.things.every(
+        (other) => other.id === candle.id || (tooNear(facts, candle, other, box) === null && !meets(box, other.box)),
+      )
     );
   });
 }
 
-/** A flame near something that burns, or near another flame. A caution: it cannot be set aside. */
+const sentences = {
+  near: (f: { thing: string; candle: string }) => `${f.thing} near ${f.candle}`,
+  told: (f: { apartMm: number; clearMm: number }, { units }: SentenceLocale) =>
+    `${formatLength(f.apartMm, units)} between them; a flame wants ${formatLength(f.clearMm, units)} to all that burns, above it too. Never leave it alone.`,
+  flames: (f: { candle: string; other: string }) => `${f.candle} and ${f.other} burn close`,
+  flamesTold: (f: { apartMm: number; clearMm: number }, { units }: SentenceLocale) =>
+    `${formatLength(f.apartMm, units)} apart; ${formatLength(f.clearMm, units)} keeps one from melting the other.`,
+  under: (f: { candle: string; board: string }) => `${f.candle} burns under ${f.board}`,
+  move: (f: { byMm: number; candle: string }, { units }: SentenceLocale) =>
+    `Move ${f.candle} ${formatLength(f.byMm, units)}`,
+  flameless: () => 'Use a flameless one',
+  swap: (f: { way: string }) => `${f.way} instead`,
+  takeAway: (f: { thing: string }) => `Take ${f.thing} away`,
+} as const;
+
+/** What can be done about a flame: elsewhere, without a flame, another way for its slot, away. */
+function waysOut(
+  facts: LookFacts,
+  candle: LookThing,
+  undersides: readonly Underside[],
+  say: Say<typeof sentences>,
+): LookFix[] {
+  const xMm = candle.placement.onId === null ? clearPlace(facts, candle, undersides) : null;
+  const byMm = xMm === null ? 0 : Math.abs(xMm - candle.placement.xMm);
+  return [
+    ...(xMm === null ? [] : [moveFix(say('move', { byMm, candle: candle.name }), moved(facts, candle, { xMm }))]),
+    ...calledFix(say('flameless'), candle, 'Flameless'),
+    // Another way for its slot that has no flame.
+    ...facts
+      .otherWays(candle)
+      .filter((way) => !isFlame(way))
+      .slice(0, 1)
+      .map((way) => swapFix(say('swap', { way: way.name }), candle, way)),
+    awayFix(say('takeAway', { thing: candle.name }), candle.id),
+  ];
+}
+
+/** A flame near something that burns, under a board, or near another flame. A caution: it cannot be set aside. */
 export const openFlame = lookCheck({
   id: 'openFlame',
   name: 'Candles and what burns',
   source: { kind: 'standard', document: 'label topics of ASTM F2058 and EN 15494', memory: true },
   isCaution: true,
-  sentences: {
-    near: (f: { thing: string; candle: string }) => `${f.thing} near ${f.candle}`,
-    told: (f: { apartMm: number; clearMm: number }, { units }) =>
-      `${formatLength(f.apartMm, units)} between them; a flame wants ${formatLength(f.clearMm, units)} to all that burns, above it too. Never leave it alone.`,
-    flames: (f: { candle: string; other: string }) => `${f.candle} and ${f.other} burn close`,
-    flamesTold: (f: { apartMm: number; clearMm: number }, { units }) =>
-      `${formatLength(f.apartMm, units)} apart; ${formatLength(f.clearMm, units)} keeps one from melting the other.`,
-    move: (f: { byMm: number; candle: string }, { units }) => `Move ${f.candle} ${formatLength(f.byMm, units)}`,
-    flameless: () => 'Use a flameless one',
-    swap: (f: { way: string }) => `${f.way} instead`,
-    takeAway: (f: { thing: string }) => `Take ${f.thing} away`,
-  },
+  sentences,
   check: (facts, say) => {
     const told = new Set<string>();
-    return facts.things.filter(isFlame).flatMap((candle): LookSaid[] =>
-      facts.things.flatMap((other): LookSaid[] => {
+    const undersides = facts.isAbove ? [] : undersidesOf(facts);
+    return facts.things.filter(isFlame).flatMap((candle): LookSaid[] => {
+      const under = boardOver(undersides, candle.box);
+      const near = facts.things.flatMap((other): LookSaid[] => {
         const apart = tooNear(facts, candle, other);
         const pair = [candle.id, other.id].sort().join();
         if (apart === null || told.has(pair)) return [];
         told.add(pair);
-        const xMm = candle.placement.onId === null ? clearPlace(facts, candle) : null;
-        const fixes: LookFix[] = [
-          ...(xMm === null
-            ? []
-            : [
-                moveFix(
-                  say('move', { byMm: Math.abs(xMm - candle.placement.xMm), candle: candle.name }),
-                  moved(facts, candle, { xMm }),
-                ),
-              ]),
-          ...calledFix(say('flameless'), candle, 'Flameless'),
-          // Another way for its slot that has no flame.
-          ...facts
-            .otherWays(candle)
-            .filter((way) => !isFlame(way))
-            .slice(0, 1)
-            .map((way) => swapFix(say('swap', { way: way.name }), candle, way)),
-          awayFix(say('takeAway', { thing: candle.name }), candle.id),
-        ];
-        return [
-          isFlame(other)
-            ? lookAgain(
-                say('flames', { candle: candle.name, other: other.name }),
-                say('flamesTold', { apartMm: apart, clearMm: APART_MM }),
-                [candle.id, other.id],
-                fixes,
-                'stop',
-              )
-            : lookAgain(
-                say('near', { thing: other.name, candle: candle.name }),
-                say('told', { apartMm: apart, clearMm: CLEAR_MM }),
-                [candle.id, other.id],
-                fixes,
-                'stop',
-              ),
-        ];
-      }),
-    );
+        const [title, text] = isFlame(other)
+          ? ([
+              say('flames', { candle: candle.name, other: other.name }),
+              say('flamesTold', { apartMm: apart, clearMm: APART_MM }),
+            ] as const)
+          : ([
+              say('near', { thing: other.name, candle: candle.name }),
+              say('told', { apartMm: apart, clearMm: CLEAR_MM }),
+            ] as const);
+        return [lookAgain(title, text, [candle.id, other.id], waysOut(facts, candle, undersides, say), 'stop')];
+      });
+      if (under === null) return near;
+      const title = say('under', { candle: candle.name, board: under.name });
+      const text = say('told', { apartMm: under.apartMm, clearMm: CLEAR_MM });
+      return [lookAgain(title, text, [candle.id], waysOut(facts, candle, undersides, say), 'stop'), ...near];
+    });
   },
 });

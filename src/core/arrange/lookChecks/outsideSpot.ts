@@ -1,10 +1,30 @@
 import { formatLength } from '../../kernel/formatLength';
 import { calculated } from '../../kernel/source';
-import { restsOn } from '../look/settle';
-import { awayFix, type LookSaid, lookAgain, lookCheck, moveFix } from './lookCheck';
-import { moved } from './where';
+import type { LookThing } from '../look/lookThing';
+import { type Place, restsOn } from '../look/settle';
+import { heldWithin, type ThingSpace, thingSpace } from '../look/thingSpace';
+import { awayFix, type LookFacts, type LookSaid, lookAgain, lookCheck, moveFix } from './lookCheck';
+import { clearOver, freeOnBoard, moved, rowsOf } from './where';
 
 const SLACK_MM = 1;
+
+/** From where to where a thing may be where it stands: between the ends of its board, up to the next one. */
+function spaceAt(facts: LookFacts, thing: LookThing): ThingSpace {
+  const space = thingSpace(thing, facts.room);
+  if (!restsOn(thing)) return space;
+  const support = facts.things.find(({ id }) => id === thing.placement.onId);
+  const row = rowsOf(facts).find(({ things }) => things.includes(thing));
+  // What is set on another thing may stand out over it; within a bookcase, and on a board of the spot, it may not.
+  const ends = row && (support === undefined || isWithin(thing, support)) ? row : space;
+  return { leftMm: ends.leftMm, rightMm: ends.rightMm, footMm: space.footMm, topMm: clearOver(facts, thing) };
+}
+
+const isWithin = (thing: LookThing, support: LookThing): boolean => thing.box.footMm < support.box.topMm - SLACK_MM;
+
+/** A free place on another board of the spot where a thing is not too tall; null where there is none. */
+function otherBoard(facts: LookFacts, thing: LookThing): Pick<Place, 'xMm' | 'footMm'> | null {
+  return freeOnBoard(facts, thing, ({ topMm }) => Math.abs(topMm - thing.box.footMm) > SLACK_MM);
+}
 
 /** A piece that stands out over an edge of its spot, or reaches higher than there is room. */
 export const outsideSpot = lookCheck({
@@ -16,6 +36,9 @@ export const outsideSpot = lookCheck({
     across: (f: { byMm: number }, { units }) => `It stands out ${formatLength(f.byMm, units)} at the side.`,
     deep: (f: { byMm: number }, { units }) => `It is ${formatLength(f.byMm, units)} deeper than there is room.`,
     tall: (f: { byMm: number }, { units }) => `It reaches ${formatLength(f.byMm, units)} higher than there is room.`,
+    board: (f: { byMm: number }, { units }) =>
+      `It reaches ${formatLength(f.byMm, units)} higher than there is room up to the next board.`,
+    otherBoard: () => 'Onto a board with room for it',
     moveIn: () => 'Move it in',
     takeAway: () => 'Take it out of the look',
   },
@@ -24,29 +47,35 @@ export const outsideSpot = lookCheck({
       const { box, size } = thing;
       // Cloth hangs over the edges of its table, and is meant to.
       if (facts.isAbove && thing.template?.id === 'flatCloth') return [];
-      const { widthMm, heightMm, depthMm } = facts.room;
-      const across = Math.max(-box.leftMm, box.rightMm - widthMm);
+      const { depthMm } = facts.room;
+      const space = spaceAt(facts, thing);
+      const across = Math.max(space.leftMm - box.leftMm, box.rightMm - space.rightMm);
       const deep = Math.max(-box.frontMm, box.backMm - depthMm);
-      const tall = facts.isAbove ? 0 : Math.max(box.topMm - heightMm, -box.footMm);
+      const tall = facts.isAbove ? 0 : Math.max(box.topMm - space.topMm, space.footMm - box.footMm);
       const worst = Math.max(across, deep, tall);
       if (worst <= SLACK_MM) return [];
-      const inside = (at: number, own: number, room: number) => Math.min(Math.max(0, at), Math.max(0, room - own));
+      const isUnderBoard = space.topMm < facts.room.heightMm;
       const fits =
-        size.widthMm <= widthMm + SLACK_MM &&
+        size.widthMm <= space.rightMm - space.leftMm + SLACK_MM &&
         size.depthMm <= depthMm + SLACK_MM &&
-        (tall <= SLACK_MM || size.heightMm <= heightMm);
+        (tall <= SLACK_MM || size.heightMm <= space.topMm - space.footMm);
       const canMove = fits && (tall <= SLACK_MM || !restsOn(thing));
       const place = {
-        xMm: inside(box.leftMm, size.widthMm, widthMm),
-        frontMm: inside(box.frontMm, size.depthMm, depthMm),
-        footMm: facts.isAbove ? box.footMm : inside(box.footMm, size.heightMm, heightMm),
+        xMm: heldWithin(box.leftMm, size.widthMm, space.leftMm, space.rightMm),
+        frontMm: heldWithin(box.frontMm, size.depthMm, 0, depthMm),
+        footMm: facts.isAbove ? box.footMm : heldWithin(box.footMm, size.heightMm, space.footMm, space.topMm),
       };
+      const other = canMove || worst !== tall ? null : otherBoard(facts, thing);
       return [
         lookAgain(
           say('title', { thing: thing.name }),
-          say(worst === across ? 'across' : worst === deep ? 'deep' : 'tall', { byMm: worst }),
+          say(worst === across ? 'across' : worst === deep ? 'deep' : isUnderBoard ? 'board' : 'tall', { byMm: worst }),
           [thing.id],
-          [canMove ? moveFix(say('moveIn'), moved(facts, thing, place)) : awayFix(say('takeAway'), thing.id)],
+          [
+            ...(canMove ? [moveFix(say('moveIn'), moved(facts, thing, place))] : []),
+            ...(other ? [moveFix(say('otherBoard'), moved(facts, thing, { ...other, onId: null }))] : []),
+            ...(canMove ? [] : [awayFix(say('takeAway'), thing.id)]),
+          ],
         ),
       ];
     }),

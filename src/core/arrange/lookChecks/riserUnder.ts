@@ -1,15 +1,19 @@
 import type { LookThing } from '../look/lookThing';
 import type { FixAct, LookFacts } from './lookCheck';
-import { inches } from './where';
+import { clearOver, inches } from './where';
 
 /** A riser taller than this is no riser any more, and one lower than that nobody sees. */
 const TALLEST_MM = inches(8);
 const LOWEST_MM = inches(1);
 
 /** A stack of books or a box beneath a thing that lifts it; null where that is too much, or where it then does not fit. */
-export function riserUnder(facts: Pick<LookFacts, 'room'>, thing: LookThing, neededMm: number): FixAct | null {
+export function riserUnder(
+  facts: Pick<LookFacts, 'room' | 'things'>,
+  thing: LookThing,
+  neededMm: number,
+): FixAct | null {
   const heightMm = Math.max(LOWEST_MM, neededMm);
-  if (neededMm <= 0 || heightMm > TALLEST_MM || thing.box.topMm + heightMm > facts.room.heightMm) return null;
+  if (neededMm <= 0 || heightMm > TALLEST_MM || thing.box.topMm + heightMm > clearOver(facts, thing)) return null;
   const { widthMm, depthMm } = thing.size;
   const over = 0.05;
   return {

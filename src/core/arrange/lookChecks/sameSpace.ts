@@ -2,12 +2,13 @@ import { formatLength } from '../../kernel/formatLength';
 import { calculated } from '../../kernel/source';
 import type { LookThing } from '../look/lookThing';
 import { awayFix, type LookFacts, type LookSaid, lookAgain, lookCheck, moveFix } from './lookCheck';
-import { boxWithLeft, meets, moved, nearestX } from './where';
+import { boxWithLeft, meets, moved, nearestX, standsUpon } from './where';
 
-/** What may share a place with another thing: cloth lies under, stems stand in a vase, what hangs may be overlapped. */
+/** What may share a place with another thing: cloth lies under, stems stand in a vase, a curtain hangs before the sill. */
 const mayShare = (a: LookThing, b: LookThing): boolean => {
   const soft = ({ kinds, placement }: LookThing) =>
     kinds.has('stems') ||
+    kinds.has('curtain') ||
     kinds.has('garland') ||
     kinds.has('stringLights') ||
     (kinds.has('textile') && placement.stance === 'lies') ||
@@ -38,7 +39,7 @@ export const sameSpace = lookCheck({
     return things.flatMap((one, n) =>
       things.slice(n + 1).flatMap((other): LookSaid[] => {
         if (!meets(one.box, other.box) || mayShare(one, other)) return [];
-        if (one.placement.onId === other.id || other.placement.onId === one.id) return [];
+        if (standsUpon(things, one, other) || standsUpon(things, other, one)) return [];
         const smaller = one.size.widthMm * one.size.heightMm <= other.size.widthMm * other.size.heightMm ? one : other;
         const larger = smaller === one ? other : one;
         const common = Math.min(one.box.rightMm, other.box.rightMm) - Math.max(one.box.leftMm, other.box.leftMm);

@@ -1,7 +1,7 @@
 import { formatLength } from '../../kernel/formatLength';
 import { carriedAlong, carries, placeOf, restingOn } from '../look/settle';
 import { awayFix, type LookSaid, lookAgain, lookCheck, moveFix } from './lookCheck';
-import { inches, middleX } from './where';
+import { freeOnBoard, inches, middleX } from './where';
 
 /** Small children reach so high, climbing on nothing (common practice, no source). */
 const REACH_MM = inches(48);
@@ -23,6 +23,7 @@ export const smallHands = lookCheck({
     swallowed: (f: { thing: string }) => `${f.thing} can be swallowed`,
     swallowedTold: () => 'Smaller than 1 1/4 in: out of a house with a child under three, and its batteries too.',
     raise: (f: { on: string }) => `Onto ${f.on}`,
+    raiseBoard: () => 'Onto a higher board',
     takeAway: () => 'Take it away',
   },
   check: (facts, say) => {
@@ -38,10 +39,12 @@ export const smallHands = lookCheck({
       const breaks = thing.kinds.has('glass') || thing.kinds.has('candle') || thing.piece?.fragile === true;
       if (!isChoking && !breaks) return [];
       const along = new Set([thing.id, ...restingOn(facts.things, thing.id).map(({ id }) => id)]);
+      const board = freeOnBoard(facts, thing, ({ topMm }) => topMm + facts.baseMm >= REACH_MM);
       const high = facts.things.find(
         (other) =>
           !along.has(other.id) &&
           carries(other) &&
+          other.boards.at(-1)?.topMm === other.size.heightMm &&
           other.box.topMm + facts.baseMm >= REACH_MM &&
           other.size.widthMm >= widthMm &&
           other.box.topMm + heightMm <= facts.room.heightMm,
@@ -52,6 +55,14 @@ export const smallHands = lookCheck({
           isChoking ? say('swallowedTold') : say('glassTold', { reachMm: REACH_MM }),
           [thing.id],
           [
+            ...(board && !isChoking
+              ? [
+                  moveFix(
+                    say('raiseBoard'),
+                    carriedAlong(facts.things, thing, { ...placeOf(thing), onId: null, ...board }),
+                  ),
+                ]
+              : []),
             ...(high && !isChoking
               ? [
                   moveFix(

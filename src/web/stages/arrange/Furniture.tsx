@@ -19,9 +19,11 @@ export function Furniture(props: {
   baseMm: number;
   /** How far the wall goes on at each side of the spot. */
   besideMm: number;
+  /** How far the wall goes on above it. */
+  overMm: number;
   unit: number;
 }) {
-  const { kind, spot, room, isAbove, belowMm, besideMm, unit } = props;
+  const { kind, spot, room, isAbove, belowMm, besideMm, overMm, unit } = props;
   const high = isAbove ? room.depthMm : room.heightMm;
   const scenery: readonly DrawnShape[] = isAbove === (kind.view === 'plan') ? spotScenery(spot) : [];
   // Boards are drawn as what they are.
@@ -33,9 +35,9 @@ export function Furniture(props: {
         <rect
           className={styles.beyond}
           x={-besideMm}
-          y={-40 * unit}
+          y={-40 * unit - overMm}
           width={room.widthMm + 2 * besideMm}
-          height={high + belowMm + 40 * unit}
+          height={high + belowMm + 40 * unit + overMm}
         />
       )}
       <rect className={styles.room} width={room.widthMm} height={high} strokeWidth={unit} />

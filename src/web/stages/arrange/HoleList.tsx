@@ -2,7 +2,7 @@ import type { HoleRow, SpotRow } from '@core/model/rows';
 import { Button } from 'antd';
 import { useCommands, useLocale, useRows } from '../../app/projectStore';
 import styles from './hang.module.css';
-import { tapeWords } from './nailWords';
+import { besideWords, tapeWords } from './nailWords';
 import layout from './side.module.css';
 
 /** Holes that are in walls already, those of this spot first. */
@@ -13,10 +13,6 @@ export function HoleList(props: { spot: SpotRow }) {
   const here = ({ place }: HoleRow) => place.endsWith(props.spot.name);
   const holes = [...rows.holes].sort((a, b) => Number(here(b)) - Number(here(a)) || (a.madeOn < b.madeOn ? 1 : -1));
   if (holes.length === 0) return null;
-  const side = ({ fromEdgeMm, edge }: HoleRow) =>
-    fromEdgeMm >= 0
-      ? `${tapeWords(fromEdgeMm, units)} right of ${edge}`
-      : `${tapeWords(-fromEdgeMm, units)} left of ${edge}`;
   return (
     <section className={layout.panel} aria-label="Holes that are there">
       <h3>Holes that are there</h3>
@@ -24,7 +20,7 @@ export function HoleList(props: { spot: SpotRow }) {
         {holes.slice(0, 60).map((hole) => (
           <li key={hole.id} className={hole.filled ? styles.filled : undefined}>
             <span>
-              Hole at {tapeWords(hole.heightMm, units)}, {side(hole)}
+              Hole at {tapeWords(hole.heightMm, units)}, {besideWords(hole.fromEdgeMm, hole.edge, units)}
               <small className="muted">
                 {hole.what} {here(hole) ? '' : `(${hole.place})`}
               </small>

@@ -2,6 +2,7 @@ import { hungThings } from '@core/arrange/hanging/hungThings';
 import { lookRoom } from '@core/arrange/look/lookRoom';
 import type { LookThing } from '@core/arrange/look/lookThing';
 import { type Place, withPlaces } from '@core/arrange/look/settle';
+import { reachBeyond } from '@core/arrange/look/thingSpace';
 import { spotKindOf } from '@core/catalog/spotKinds';
 import { formatLength } from '@core/kernel/formatLength';
 import type { SpotRow } from '@core/model/rows';
@@ -39,8 +40,10 @@ export function LookCanvas(props: {
   const svg = useRef<SVGSVGElement>(null);
   const wide = Grid.useBreakpoint().md ?? true;
   const high = isAbove ? room.depthMm : room.heightMm;
-  const below = isAbove ? 0 : Math.min(baseMm, room.heightMm * 0.28);
-  const unit = Math.max(room.widthMm / (wide ? 720 : 300), (high + below) / (wide ? 500 : 330));
+  // What hangs down past the base, or above the top, as a curtain does, is seen whole.
+  const { overMm: over, underMm: under } = isAbove ? { overMm: 0, underMm: 0 } : reachBeyond(things, room);
+  const below = isAbove ? 0 : Math.max(Math.min(baseMm, room.heightMm * 0.28), under);
+  const unit = Math.max(room.widthMm / (wide ? 720 : 300), (high + over + below) / (wide ? 500 : 330));
   const margin = 38 * unit;
   // The wall goes on beside the spot, as far as the picture is wide.
   const beside = Math.max(margin, (unit * (wide ? 830 : 330) - room.widthMm) / 2);
@@ -73,7 +76,7 @@ export function LookCanvas(props: {
       ref={svg}
       className={styles.wall}
       style={{ maxWidth: Math.round((room.widthMm + 2 * beside) / unit) }}
-      viewBox={`${-beside} ${-margin / 2} ${room.widthMm + 2 * beside} ${high + below + 1.5 * margin}`}
+      viewBox={`${-beside} ${-margin / 2 - over} ${room.widthMm + 2 * beside} ${high + over + below + 1.5 * margin}`}
       role="group"
       aria-label={`${spot.name}, seen ${isAbove ? 'from above' : 'from the front'}`}
       onPointerDown={(event) => {
@@ -100,6 +103,7 @@ export function LookCanvas(props: {
         isAbove={isAbove}
         belowMm={below}
         besideMm={isAbove ? 0 : beside}
+        overMm={over}
         baseMm={baseMm}
         unit={unit}
       />

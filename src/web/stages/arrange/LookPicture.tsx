@@ -1,5 +1,6 @@
 import { baseHeightMm, isSeenFromAbove, lookRoom } from '@core/arrange/look/lookRoom';
 import type { LookThing } from '@core/arrange/look/lookThing';
+import { reachBeyond } from '@core/arrange/look/thingSpace';
 import { thingView } from '@core/arrange/look/thingView';
 import { spotKindOf } from '@core/catalog/spotKinds';
 import type { SpotRow } from '@core/model/rows';
@@ -22,8 +23,9 @@ export function LookPicture(props: {
   const high = isAbove ? room.depthMm : room.heightMm;
   // The bare wall above all that stands is not shown whole.
   const tallest = Math.max(high * 0.4, ...things.map(({ box }) => box.topMm * 1.12));
-  const shown = isAbove ? high : Math.min(high, tallest);
-  const below = isAbove ? 0 : Math.min(base, shown * 0.25);
+  const { overMm: over, underMm: under } = isAbove ? { overMm: 0, underMm: 0 } : reachBeyond(things, room);
+  const shown = isAbove ? high : Math.min(high + over, tallest);
+  const below = isAbove ? 0 : Math.max(Math.min(base, shown * 0.25), under);
   const unit = Math.max(room.widthMm / 480, (shown + below) / 400);
   const margin = 14 * unit;
   const beside = isAbove ? margin : Math.max(margin, ((shown + below) * 1.1 - room.widthMm) / 2);
@@ -38,11 +40,12 @@ export function LookPicture(props: {
     >
       <Furniture
         kind={spotKindOf(spot.kind)}
-        spot={{ ...spot, features: [] }}
+        spot={{ ...spot, features: spot.features.filter(({ kind }) => kind === 'board') }}
         room={room}
         isAbove={isAbove}
         belowMm={below}
         besideMm={isAbove ? 0 : beside}
+        overMm={over}
         baseMm={base}
         unit={unit}
       />

@@ -1,5 +1,5 @@
 import { hangingHeightMm } from '@core/arrange/hanging/hangingHeight';
-import { baseHeightMm, isSeenFromAbove } from '@core/arrange/look/lookRoom';
+import { baseHeightMm, isSeenFromAbove, levelUnder, lookRoom, namedLevels } from '@core/arrange/look/lookRoom';
 import { lookThings } from '@core/arrange/look/lookThings';
 import { type Place, withPlaces } from '@core/arrange/look/settle';
 import { checkLook, isOpen } from '@core/arrange/lookChecks/checkLook';
@@ -9,6 +9,7 @@ import { Segmented } from 'antd';
 import { useDeferredValue, useMemo, useState } from 'react';
 import { Link } from 'react-router';
 import { useCommands, usePlan } from '../../app/projectStore';
+import { Choice } from '../../ui/fields';
 import { AddThing } from './AddThing';
 import styles from './arrange.module.css';
 import { Changes } from './Changes';
@@ -32,6 +33,7 @@ export function LookSheet(props: {
   const { run } = useCommands();
   const planned = isSeenFromAbove(spot);
   const [isAbove, setIsAbove] = useState(planned);
+  const [levelMm, setLevelMm] = useState(0);
   const [isPresent, setIsPresent] = useState(false);
   const [selectedId, setSelectedId] = useState<string | null>(null);
   const [held, setHeld] = useState<readonly Place[]>(NOTHING);
@@ -48,6 +50,15 @@ export function LookSheet(props: {
   const troubled = useMemo(() => new Set(verdicts.filter(isOpen).flatMap(({ about }) => about)), [verdicts]);
   const selected = things.find(({ id }) => id === selectedId) ?? null;
   const baseMm = baseHeightMm(spot);
+  const room = lookRoom(spot);
+  const levels = namedLevels(spot);
+  const shown = isAbove ? things.filter(({ box }) => levelUnder(room, box) === levelMm) : things;
+  // From above one board is seen at a time: the one of what is looked at.
+  const select = (id: string | null) => {
+    setSelectedId(id);
+    const found = things.find((thing) => thing.id === id);
+    if (found) setLevelMm(levelUnder(room, found.box));
+  };
   const takeAway = (ids: readonly string[]) => {
     run('takeAway', { ids: [...ids] });
     setSelectedId(null);
@@ -78,23 +89,32 @@ export function LookSheet(props: {
             />
           </span>
         </div>
+        {isAbove && levels.length > 1 && (
+          <Choice
+            label="Which board"
+            value={String(levelMm)}
+            options={levels.map(({ footMm, name }) => ({ value: String(footMm), label: name }))}
+            onChange={(mm) => setLevelMm(Number(mm))}
+            width={220}
+          />
+        )}
         <div className={styles.frame}>
           <LookCanvas
             spot={spot}
-            things={things}
+            things={shown}
             isAbove={isAbove}
             isPresent={isPresent}
             baseMm={baseMm}
             selectedId={selectedId}
             troubledIds={troubled}
             heights={[hangingHeightMm - baseMm]}
-            onSelect={setSelectedId}
+            onSelect={select}
             onPlaces={(places) => run('movePieces', { places: [...places] })}
             onRemove={(id) => takeAway([id])}
             onHeld={setHeld}
           />
         </div>
-        <Tray things={things} selectedId={selectedId} onSelect={setSelectedId} />
+        <Tray things={things} selectedId={selectedId} onSelect={select} />
         {things.length > 0 && (
           <p className={styles.toLadder}>
             {things.some(({ placement }) => placement.stance === 'hangs') && (
@@ -124,7 +144,7 @@ export function LookSheet(props: {
             onClose={() => setSelectedId(null)}
           />
         )}
-        <Checks look={look} things={things} verdicts={verdicts} onSelect={setSelectedId} spot={spot} />
+        <Checks look={look} things={things} verdicts={verdicts} onSelect={select} spot={spot} />
         <AddThing spot={spot} look={look} things={things} onAdded={setSelectedId} />
       </aside>
     </div>

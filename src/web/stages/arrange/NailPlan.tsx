@@ -1,5 +1,6 @@
 import type { LadderSheet } from '@core/arrange/hanging/ladderSheet';
 import { baseHeightMm, lookRoom } from '@core/arrange/look/lookRoom';
+import { reachBeyond } from '@core/arrange/look/thingSpace';
 import { thingView } from '@core/arrange/look/thingView';
 import { spotKindOf } from '@core/catalog/spotKinds';
 import type { SpotRow } from '@core/model/rows';
@@ -17,8 +18,12 @@ export function NailPlan(props: { spot: SpotRow; sheet: LadderSheet }) {
   const kind = spotKindOf(spot.kind);
   const room = lookRoom(spot);
   const base = baseHeightMm(spot);
-  const below = Math.min(base, room.heightMm * 0.2);
-  const unit = Math.max(room.widthMm / 620, (room.heightMm + below) / 380);
+  const { overMm: over, underMm: under } = reachBeyond(
+    sheet.things.map(({ thing }) => thing),
+    room,
+  );
+  const below = Math.max(Math.min(base, room.heightMm * 0.2), under);
+  const unit = Math.max(room.widthMm / 620, (room.heightMm + over + below) / 380);
   const margin = 46 * unit;
   const studs: number[] = [];
   const wall = spot.wall;
@@ -30,7 +35,7 @@ export function NailPlan(props: { spot: SpotRow; sheet: LadderSheet }) {
   return (
     <svg
       className={styles.plan}
-      viewBox={`${-margin} ${-margin / 3} ${room.widthMm + 2 * margin} ${room.heightMm + below + margin}`}
+      viewBox={`${-margin} ${-margin / 3 - over} ${room.widthMm + 2 * margin} ${room.heightMm + over + below + margin}`}
       role="img"
       aria-label={`Where the nails go on ${spot.name}`}
     >
@@ -41,6 +46,7 @@ export function NailPlan(props: { spot: SpotRow; sheet: LadderSheet }) {
         isAbove={false}
         belowMm={below}
         besideMm={margin}
+        overMm={over}
         baseMm={base}
         unit={unit}
       />

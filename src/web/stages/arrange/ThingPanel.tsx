@@ -1,7 +1,7 @@
 import { identityOf } from '@core/arrange/look/lookCost';
 import { lookRoom } from '@core/arrange/look/lookRoom';
 import type { LookThing } from '@core/arrange/look/lookThing';
-import { carriedAlong, carries, placeOf, restingOn } from '@core/arrange/look/settle';
+import { carriedAlong, fallen, placeOf, placesToStand, type Rest } from '@core/arrange/look/settle';
 import { formatLength } from '@core/kernel/formatLength';
 import { formatMoney } from '@core/kernel/formatMoney';
 import type { LookPieceRow, SpotRow, Stance } from '@core/model/rows';
@@ -41,14 +41,15 @@ export function ThingPanel(props: {
   const moveTo = (to: Partial<ReturnType<typeof placeOf>>) =>
     run('movePieces', { places: carriedAlong(things, thing, { ...placeOf(thing), ...to }) });
   const hangs = placement.stance === 'hangs';
-  const below = things.filter(
-    (other) => other.id !== thing.id && carries(other) && !restingOn(things, thing.id).includes(other),
-  );
-  const stand = (onId: string) => {
-    const support = things.find(({ id }) => id === onId);
-    if (!support) return moveTo({ onId: null, footMm: 0 });
-    const middle = (support.box.leftMm + support.box.rightMm) / 2;
-    moveTo({ onId, footMm: support.box.topMm, xMm: middle - size.widthMm / 2 });
+  const others = things.filter(({ id }) => id !== thing.id);
+  const places = placesToStand(thing, things, spot, room);
+  const keyOf = ({ onId, footMm }: Rest) => `${onId ?? ''}@${Math.round(footMm)}`;
+  const stand = (key: string) => {
+    const to = places.find((place) => keyOf(place) === key);
+    if (!to) return;
+    const { onId, footMm, middleMm } = to;
+    // On a board of the spot it stays over where it was.
+    moveTo({ onId, footMm, ...(onId === null ? {} : { xMm: middleMm - size.widthMm / 2 }) });
   };
   const layers = things.map((other) => other.placement.layer);
   const options = slot ? plan.model.optionsOf(slot.id) : [];
@@ -97,11 +98,8 @@ export function ThingPanel(props: {
         ) : (
           <Choice
             label="Stands on"
-            value={placement.onId ?? ''}
-            options={[
-              { value: '', label: spot.name },
-              ...below.map((other) => ({ value: other.id, label: other.name })),
-            ]}
+            value={keyOf(placement)}
+            options={places.map((place) => ({ value: keyOf(place), label: place.name }))}
             onChange={stand}
           />
         )}
@@ -125,7 +123,7 @@ export function ThingPanel(props: {
                     footMm: Math.max(placement.footMm, 100),
                     frontMm: Math.max(0, room.depthMm - size.depthMm),
                   }
-                : { footMm: 0, onId: null }),
+                : fallen({ ...thing, placement: { ...placement, stance } }, box, others, room, 0)),
             })
           }
         />

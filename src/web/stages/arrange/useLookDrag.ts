@@ -1,6 +1,15 @@
 import type { LookRoom } from '@core/arrange/look/lookRoom';
 import type { LookThing } from '@core/arrange/look/lookThing';
-import { carriedAlong, type Place, placeOf, settledAbove, settledInFront } from '@core/arrange/look/settle';
+import {
+  carriedAlong,
+  type Place,
+  placeOf,
+  restBeyond,
+  restingOn,
+  restsOn,
+  settledAbove,
+  settledInFront,
+} from '@core/arrange/look/settle';
 import { type KeyboardEvent, type PointerEvent, type RefObject, useState } from 'react';
 import { arrowWay } from '../../ui/arrowWay';
 
@@ -79,6 +88,14 @@ export function useLookDrag(
     const way = arrowWay(event.key);
     if (!way) return;
     event.preventDefault();
+    // What stands goes up and down from board to board, and onto what is beside it.
+    if (!isAbove && restsOn(thing) && way[1] !== 0) {
+      const along = new Set([thing.id, ...restingOn(things, thing.id).map(({ id }) => id)]);
+      const others = things.filter(({ id }) => !along.has(id));
+      const rest = restBeyond(thing, others, room, way[1] < 0 ? 'up' : 'down');
+      if (rest) of.onPlaces(carriedAlong(things, thing, { ...placeOf(thing), ...rest }));
+      return;
+    }
     const by = event.shiftKey ? stepMm / 4 : stepMm;
     const upMm = isAbove ? thing.placement.frontMm : thing.placement.footMm;
     const wanted = { xMm: thing.placement.xMm + way[0] * by, upMm: upMm - way[1] * by };
