@@ -84,3 +84,11 @@ export function boardsToMark(spot: Measured, newId: () => string): SpotFeature[]
     heightMm: thickMm,
   }));
 }
+
+/** What must be respected in a spot: what is marked in it, and what its kind always has where nobody marked such a thing. */
+export function featuresOf(spot: Measured): SpotFeature[] {
+  const kind = spotKindOf(spot.kind);
+  const own = kind.ownFeatures?.(sketchRoom(kind, spot), spot.measures) ?? [];
+  const missing = own.filter((feature) => !spot.features.some((marked) => marked.kind === feature.kind));
+  return [...spot.features, ...missing.map((feature) => ({ ...feature, id: `${kind.id} ${feature.kind}` }))];
+}

@@ -1,3 +1,4 @@
+import type { SpotFeature } from '../model/rows';
 import type { Board } from '../surface/board';
 import type { DrawnShape } from '../surface/drawing';
 
@@ -45,10 +46,14 @@ export interface SpotKind {
   intrusions?(size: SpotSize): { name: string; xMm: number; yMm: number; widthMm: number; heightMm: number }[];
   /** Boards above its base on which things stand as well, the lowest first; as it usually has them where nobody marked any. */
   boards?(room: SketchRoom, measures: Readonly<Record<string, number>>): Board[];
+  /** What it always has that must stay free, beside what is marked: the door of a porch. */
+  ownFeatures?(room: SketchRoom, measures: Readonly<Record<string, number>>): Omit<SpotFeature, 'id'>[];
   /** Whether nothing hangs in it: on shelves a frame leans, since there is no wall. */
   isShelved?: true;
   /** What hangs here may reach so far beyond its sides and its top, mm; within them where nothing is said. */
   beyondMm?: number;
+  /** What carries it, where it is no table on legs: the wall that goes on below, a body as wide as it, a counter. */
+  carriedBy?: 'wall' | 'body' | 'counter';
   /** One sentence: what to measure, and what is forgotten most. */
   hint: string;
   /** The height of the surface above the floor, where the sketch begins; for eye heights and reach. */

@@ -59,6 +59,8 @@ function tiersOf(room: SketchRoom, measures: Readonly<Record<string, number>>): 
     };
   });
 }
+/** A door is so high (common practice, no source). */
+const DOOR_MM = inches(80);
 /** The bed stands in the middle of its wall. */
 function bedOf(room: SketchRoom, measures: Readonly<Record<string, number>>) {
   const { bedWidthMm = inches(60), mattressHeightMm = inches(25) } = measures;
@@ -94,6 +96,7 @@ export const spotKindRows: readonly SpotKind[] = [
     asks: { width: 'Width of the top', depth: 'Depth of the top', height: 'Free height above it' },
     usual: { widthMm: inches(66), depthMm: inches(18), heightMm: inches(58) },
     measures: [length('surfaceHeightMm', 'Height of the top from the floor', 34, 60)],
+    carriedBy: 'body',
     hint: 'Measure the top and the wall above; note sockets that must stay free.',
     baseHeightMm: inches(34),
     scenery: boardBelow,
@@ -106,6 +109,7 @@ export const spotKindRows: readonly SpotKind[] = [
     asks: { width: 'Width of the shelf', depth: 'Depth of the shelf', height: 'Free height above it' },
     usual: { widthMm: inches(60), depthMm: inches(8), heightMm: inches(44) },
     measures: [length('surfaceHeightMm', 'Height of the shelf from the floor', 54, 90)],
+    carriedBy: 'body',
     hint: 'The shelf is shallower than it looks: measure its depth, and whether a fire is lit below.',
     baseHeightMm: inches(54),
     scenery: boardBelow,
@@ -134,6 +138,7 @@ export const spotKindRows: readonly SpotKind[] = [
       length('tierGapMm', 'From one tier up to the next', TIER_GAP_MM / inches(1), 24),
       length('topWidthMm', 'Width of the top tier', 10, 40),
     ],
+    carriedBy: 'counter',
     hint: 'Measure inside the rims, and from one tier up to the next: the tallest thing decides.',
     baseHeightMm: inches(36),
     boards: tiersOf,
@@ -193,6 +198,7 @@ export const spotKindRows: readonly SpotKind[] = [
     asks: { width: 'Length of a shelf', depth: 'Depth', height: 'Height of the whole run' },
     usual: { widthMm: inches(36), depthMm: inches(8), heightMm: inches(36) },
     measures: [count('shelves', 'Shelves', RUN_SHELVES, 1, 12)],
+    carriedBy: 'wall',
     hint: 'Boards that are not evenly spaced are marked where they are; else they share the height.',
     baseHeightMm: inches(48),
     boards: (room, { shelves = RUN_SHELVES }) => evenShelves(room, shelves),
@@ -233,6 +239,7 @@ export const spotKindRows: readonly SpotKind[] = [
     asks: { width: 'Width of the field', depth: null, height: 'Height of the field' },
     usual: { widthMm: inches(72), depthMm: 0, heightMm: inches(48) },
     measures: [length('bottomHeightMm', 'Lower edge above the floor', 40, 96)],
+    carriedBy: 'wall',
     hint: 'Measure the field that frames may fill, not the whole wall.',
     baseHeightMm: inches(40),
     scenery: (room) => frame(room, 6),
@@ -247,10 +254,14 @@ export const spotKindRows: readonly SpotKind[] = [
     measures: [length('doorWidthMm', 'Width of the door', 36, 96)],
     hint: 'The door must swing and the step stay free; what stands here meets rain and sun.',
     baseHeightMm: 0,
+    ownFeatures: (room, measures) => {
+      const widthMm = measures.doorWidthMm ?? inches(36);
+      return [{ kind: 'door', name: '', xMm: (room.widthMm - widthMm) / 2, yMm: 0, widthMm, heightMm: DOOR_MM }];
+    },
     scenery: (room, measures) => {
       const door = measures.doorWidthMm ?? inches(36);
       return [
-        drawnRectangle(null, (room.widthMm - door) / 2, room.heightMm - inches(80), door, inches(80), 0.4),
+        drawnRectangle(null, (room.widthMm - door) / 2, room.heightMm - DOOR_MM, door, DOOR_MM, 0.4),
         ...boardBelow(room),
       ];
     },
@@ -264,6 +275,7 @@ export const spotKindRows: readonly SpotKind[] = [
     usual: { widthMm: inches(40), depthMm: inches(6), heightMm: inches(48) },
     measures: [length('sillHeightMm', 'Sill above the floor', 32, 72)],
     beyondMm: inches(12),
+    carriedBy: 'wall',
     hint: 'Check that it still opens, and which way the sun comes in.',
     baseHeightMm: inches(32),
     scenery: (room) => [
@@ -279,6 +291,7 @@ export const spotKindRows: readonly SpotKind[] = [
     asks: { width: 'Width', depth: 'Depth', height: 'Gap to the ceiling' },
     usual: { widthMm: inches(96), depthMm: inches(12), heightMm: inches(16) },
     measures: [],
+    carriedBy: 'body',
     hint: 'From below the front third is hidden: measure the gap, then stand where you will look from.',
     baseHeightMm: inches(84),
     scenery: boardBelow,

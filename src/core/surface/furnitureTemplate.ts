@@ -12,6 +12,8 @@ export interface Measure {
   standard: number;
   minimum: number;
   maximum: number;
+  /** Grows with the width or the height of the piece while nobody said: a small pot has a small base. */
+  follows?: 'width' | 'height';
 }
 
 export type Measures = Record<string, number>;
@@ -52,13 +54,27 @@ export interface FurnitureTemplate {
   plan?: 'round' | 'flat';
 }
 
+/** A measure that nobody said: its standard, grown with the width or the height of the piece where it follows one. */
+function standardOf(
+  template: FurnitureTemplate,
+  { standard, minimum, maximum, follows }: Measure,
+  known: Measures,
+): number {
+  const whole = follows === undefined ? null : template.overall[follows];
+  const given = whole === null ? undefined : known[whole];
+  const usual = template.measures.find(({ id }) => id === whole)?.standard;
+  if (given === undefined || usual === undefined) return standard;
+  return Math.min(maximum, Math.max(minimum, (standard * given) / usual));
+}
+
 /**
  * The measures of a template, filled from what is known of the piece, else from its standard sizes.
  * @returns mm for every measure that the template asks for
  */
 export function completeMeasures(template: FurnitureTemplate, known: Measures): Measures {
   const complete: Measures = {};
-  for (const measure of template.measures) complete[measure.id] = known[measure.id] ?? measure.standard;
+  for (const measure of template.measures)
+    complete[measure.id] = known[measure.id] ?? standardOf(template, measure, known);
   return complete;
 }
 

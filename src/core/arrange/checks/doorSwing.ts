@@ -1,3 +1,4 @@
+import { featuresOf } from '../../catalog/spotBoards';
 import { commonPractice } from '../../kernel/source';
 import { placeInSketch, type SketchCheck } from '../sketchCheck';
 
@@ -9,7 +10,7 @@ export const doorSwing: SketchCheck = {
   id: 'doorSwing',
   source: commonPractice,
   check: (facts) =>
-    facts.spot.features
+    featuresOf(facts.spot)
       .filter((feature) => feature.kind === 'door')
       .flatMap((door) => {
         const swing = door.widthMm + CLEAR_MM;

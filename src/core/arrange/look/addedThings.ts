@@ -1,26 +1,34 @@
+import { spotKindOf } from '../../catalog/spotKinds';
 import type { LookPieceRow, LookRow, SpotRow, Stance } from '../../model/rows';
 import type { Plan } from '../../plan/computePlan';
-import type { Board } from '../../surface/board';
-import { inches } from '../lookChecks/where';
+import { furnitureBelow } from '../lookChecks/furnitureBelow';
+import { inches, meets } from '../lookChecks/where';
 import { seatsOf } from '../seats';
-import { ceilingOver, isSeenFromAbove, type LookRoom, levelsOf, levelUnder, lookRoom } from './lookRoom';
-import type { LookThing, ThingBox } from './lookThing';
+import { freePlace } from './freePlace';
+import { isSeenFromAbove, type LookRoom, lookRoom } from './lookRoom';
+import { boxAt, type LookThing } from './lookThing';
 import { lookThing } from './lookThings';
 import { newPlacement } from './newLook';
+import { type Place, placeOf, restsOn, withPlaces } from './settle';
 import { clamp, frontFor, layerOf, round, stanceOf, usualFoot } from './startingLook';
 
-/**
- * One more thing for a look that is there already: set down in the widest gap of the base, or hung over the middle.
- * @param of the slot, the piece of the house or the description that it is
- */
-export function addedTo(
+/** What is put into a look, and what is pushed aside for it. */
+export interface Added {
+  rows: LookPieceRow[];
+  places: Place[];
+}
+
+/** One thing that is put in, and what is pushed aside for it. */
+type AddedOne = { row: LookPieceRow; pushed: readonly Place[] };
+
+/** How a new thing is held up, and as it then stands: hung, leaning, lying; a runner along its table. */
+function asItStands(
   plan: Plan,
   look: LookRow,
   spot: SpotRow,
-  things: readonly LookThing[],
   of: Partial<LookPieceRow>,
   newId: () => string,
-): LookPieceRow {
+): LookThing {
   const room = lookRoom(spot);
   const isAbove = isSeenFromAbove(spot);
   const first = lookThing(plan, spot, newPlacement(newId(), look.id, of));
@@ -32,43 +40,131 @@ export function addedTo(
   // A garland drapes: however long it is, it is no wider than what it hangs along.
   const drapes = !isAbove && first.kinds.has('garland') && first.size.widthMm > room.widthMm;
   const draped = drapes ? { size: { ...first.size, widthMm: room.widthMm } } : {};
-  // A runner lies along its table.
   const turned = isAbove && first.size.depthMm > first.size.widthMm && first.size.depthMm > room.depthMm;
-  const thing = lookThing(plan, spot, { ...first.placement, stance, turned, ...draped });
-  const { widthMm, heightMm, depthMm } = thing.size;
-  const seat = isAbove && isSetAtSeats(thing) ? freeSeat(spot, thing, things) : null;
-  if (seat) return { ...thing.placement, ...seat, footMm: 0, layer: layerOf(stance, things.length) };
-  // On a table only what stands along its middle is in the way: what lies there lies beneath.
-  const front = isAbove ? Math.max(0, (room.depthMm - depthMm) / 2) : 0;
-  const isInTheWay = ({ placement, box }: LookThing) =>
-    isAbove
-      ? placement.stance !== 'lies' && box.frontMm < front + depthMm && box.backMm > front
-      : placement.stance !== 'hangs' && placement.onId === null;
-  if (stance === 'hangs' && thing.kinds.has('curtain') && room.beyondMm > 0) {
-    const beside = curtainPlace(room, thing, things);
-    return {
-      ...thing.placement,
-      ...beside,
-      frontMm: frontFor(spot, stance, depthMm),
-      layer: layerOf(stance, things.length),
-    };
-  }
-  const gap = widestGap(room, thing, things.filter(isInTheWay));
-  const middle = stance === 'hangs' ? room.widthMm / 2 : (gap.from + gap.to) / 2;
-  const foot = stance === 'hangs' ? clamp(usualFoot(spot, thing), room.heightMm - heightMm) : gap.footMm;
-  return {
-    ...thing.placement,
-    xMm: round(clamp(middle - widthMm / 2, room.widthMm - widthMm)),
-    footMm: round(Math.max(0, foot)),
-    frontMm: isAbove ? round(front) : frontFor(spot, stance, depthMm),
-    layer: Math.max(
-      layerOf(stance, 0),
-      ...things.filter((one) => one.placement.stance === stance).map((one) => one.placement.layer + 1),
-    ),
-  };
+  return lookThing(plan, spot, { ...first.placement, stance, turned, ...draped });
 }
 
-/** The same for several alike, one after the other. */
+/**
+ * One more thing for a look that is there already: set down where there is room for it, or hung over the middle.
+ * @param of the slot, the piece of the house or the description that it is
+ */
+function addedTo(spot: SpotRow, things: readonly LookThing[], thing: LookThing): AddedOne {
+  const room = lookRoom(spot);
+  const { stance } = thing.placement;
+  const { widthMm, depthMm } = thing.size;
+  const inFront = Math.max(
+    layerOf(stance, 0),
+    ...things.filter((one) => one.placement.stance === stance).map((one) => one.placement.layer + 1),
+  );
+  const row = { ...thing.placement, frontMm: frontFor(spot, stance, depthMm), layer: inFront };
+  const leftAt = (middleMm: number) => round(clamp(middleMm - widthMm / 2, room.widthMm - widthMm));
+  if (isSeenFromAbove(spot)) return { row: { ...row, ...placeOnTable(spot, thing, things) }, pushed: [] };
+  if (stance === 'hangs' && thing.kinds.has('curtain') && room.beyondMm > 0)
+    return { row: { ...row, ...curtainPlace(room, thing, things) }, pushed: [] };
+  if (stance === 'hangs') return { row: { ...row, ...hungPlace(spot, thing, things) }, pushed: [] };
+  const { middleMm, footMm, onId, depth, pushed } = freePlace(room, thing, things, spot.gapMm ?? GAP_MM);
+  const frontMm = depth ? round(Math.max(0, (depth.frontMm + depth.backMm - depthMm) / 2)) : row.frontMm;
+  return { row: { ...row, xMm: leftAt(middleMm), footMm: round(footMm), frontMm, onId }, pushed };
+}
+/** From so many on, things alike are set down as a group. */
+const LEAST_GROUP = 3;
+
+/** Several alike as one group side by side, where there is room for all of them; null where they are no group. */
+function groupOf(spot: SpotRow, things: readonly LookThing[], all: readonly LookThing[]): AddedOne[] | null {
+  const [first] = all;
+  if (!first || all.length < LEAST_GROUP || isSeenFromAbove(spot) || !restsOn(first)) return null;
+  const gapMm = spot.gapMm ?? GAP_MM;
+  const { widthMm } = first.size;
+  const widthOfAll = all.length * widthMm + (all.length - 1) * gapMm;
+  const room = lookRoom(spot);
+  if (widthOfAll > room.widthMm) return null;
+  const size = { ...first.size, widthMm: widthOfAll };
+  const whole = { ...first, size, box: boxAt(first.placement, size) };
+  const { row, pushed } = addedTo(spot, things, whole);
+  const isTaken = things.some(
+    ({ box, placement }) =>
+      placement.stance !== 'hangs' && meets(boxAt(row, size), box) && !pushed.some(({ id }) => id === placement.id),
+  );
+  if (isTaken) return null;
+  return all.map(({ placement }, n) => ({
+    row: {
+      ...row,
+      id: placement.id,
+      size: placement.size,
+      xMm: round(row.xMm + n * (widthMm + gapMm)),
+      layer: row.layer + n,
+    },
+    pushed: n === 0 ? pushed : [],
+  }));
+}
+
+/** Frames that hang beside each other keep so much between them (figures 8). */
+const BETWEEN_FRAMES_MM = inches(2.5);
+
+/** Where a thing hangs: over what is below it, beside what hangs there already; else in the middle. */
+function hungPlace(
+  spot: SpotRow,
+  thing: LookThing,
+  things: readonly LookThing[],
+): Pick<LookPieceRow, 'xMm' | 'footMm'> {
+  const room = lookRoom(spot);
+  const { widthMm, heightMm } = thing.size;
+  const most = room.widthMm - widthMm;
+  const facts = { kind: spotKindOf(spot.kind), room, spot, isAbove: false, things };
+  const at = (xMm: number): Pick<LookPieceRow, 'xMm' | 'footMm'> => {
+    const below = furnitureBelow(facts, { leftMm: xMm, rightMm: xMm + widthMm, footMm: room.heightMm });
+    const over = below && below.topMm > 0 && thing.template?.id !== 'shelf' ? below.topMm + OVER_FURNITURE_MM : null;
+    const foot = Math.max(0, clamp(over ?? usualFoot(spot, thing), room.heightMm - heightMm));
+    return { xMm: round(clamp(xMm, most)), footMm: round(foot) };
+  };
+  const hung = things.filter(({ placement }) => placement.stance === 'hangs');
+  const isFree = ({ xMm, footMm }: Pick<LookPieceRow, 'xMm' | 'footMm'>) =>
+    xMm >= 0 &&
+    xMm <= most + 0.1 &&
+    !hung.some(({ box }) =>
+      meets({ ...boxAt({ xMm, footMm, frontMm: 0 }, thing.size), frontMm: box.frontMm, backMm: box.backMm }, box),
+    );
+  const middle = at(most / 2);
+  const beside = hung
+    .flatMap(({ box }) => [box.rightMm + BETWEEN_FRAMES_MM, box.leftMm - BETWEEN_FRAMES_MM - widthMm])
+    .filter((xMm) => xMm >= 0 && xMm <= most)
+    .sort((a, b) => Math.abs(a - most / 2) - Math.abs(b - most / 2) || b - a)
+    .map(at);
+  return [middle, ...beside].find(isFree) ?? middle;
+}
+const OVER_FURNITURE_MM = inches(8);
+
+/** Air between two things where the spot says nothing: a finger. */
+const GAP_MM = inches(0.5);
+
+/** Where a thing goes on a table: at the next seat, or into the widest gap along its middle. */
+function placeOnTable(
+  spot: SpotRow,
+  thing: LookThing,
+  things: readonly LookThing[],
+): Pick<LookPieceRow, 'xMm' | 'frontMm'> {
+  const seat = isSetAtSeats(thing) ? freeSeat(spot, thing, things) : null;
+  if (seat) return seat;
+  const room = lookRoom(spot);
+  const { widthMm, depthMm } = thing.size;
+  const frontMm = round(Math.max(0, (room.depthMm - depthMm) / 2));
+  // Only what stands along its middle is in the way: what lies there lies beneath.
+  const inTheWay = things.filter(
+    ({ placement, box }) => placement.stance !== 'lies' && box.frontMm < frontMm + depthMm && box.backMm > frontMm,
+  );
+  const edges = [0, ...inTheWay.flatMap(({ box }) => [box.leftMm, box.rightMm]), room.widthMm].sort((a, b) => a - b);
+  const gap = edges
+    .slice(1)
+    .map((to, n) => ({ from: edges[n] ?? 0, to }))
+    .filter(({ from, to }) => !inTheWay.some(({ box }) => box.leftMm < to - 1 && box.rightMm > from + 1))
+    .sort((a, b) => b.to - b.from - (a.to - a.from))[0] ?? { from: 0, to: room.widthMm };
+  return { xMm: round(clamp((gap.from + gap.to - widthMm) / 2, room.widthMm - widthMm)), frontMm };
+}
+
+/**
+ * So many alike put into a look that is there already, one after the other, each where there is room for it.
+ * @param of the slot, the piece of the house or the description that they are
+ */
 export function allAdded(
   plan: Plan,
   look: LookRow,
@@ -77,15 +173,22 @@ export function allAdded(
   of: Partial<LookPieceRow>,
   count: number,
   newId: () => string,
-): LookPieceRow[] {
-  const rows: LookPieceRow[] = [];
+): Added {
   let there = things;
-  for (let n = 0; n < count; n += 1) {
-    const row = addedTo(plan, look, spot, there, of, newId);
-    rows.push(row);
-    there = [...there, lookThing(plan, spot, row)];
-  }
-  return rows;
+  const newIds = new Set<string>();
+  const put = ({ row, pushed }: AddedOne) => {
+    newIds.add(row.id);
+    there = [...withPlaces(there, pushed), lookThing(plan, spot, row)];
+  };
+  const all = Array.from({ length: count }, () => asItStands(plan, look, spot, of, newId));
+  const group = groupOf(spot, there, all);
+  if (group) for (const one of group) put(one);
+  else for (const thing of all) put(addedTo(spot, there, thing));
+  const before = new Map(things.map(({ id, placement }) => [id, placement]));
+  return {
+    rows: there.filter(({ id }) => newIds.has(id)).map(({ placement }) => placement),
+    places: there.filter(({ id, placement }) => !newIds.has(id) && before.get(id) !== placement).map(placeOf),
+  };
 }
 
 /** A curtain begins so far over the frame of its window and reaches so far beyond its side (figures 8). */
@@ -107,63 +210,6 @@ function curtainPlace(
     xMm: round(isTaken ? widthMm + by - size.widthMm : -by),
     footMm: round(Math.max(-baseMm, heightMm + OVER_FRAME_MM - size.heightMm)),
   };
-}
-
-/** A free stretch of the spot's base or of one of its boards. */
-interface Gap {
-  from: number;
-  to: number;
-  footMm: number;
-}
-
-/** A stretch of the width, mm. */
-type Stretch = Pick<ThingBox, 'leftMm' | 'rightMm'>;
-
-/**
- * The widest free stretch on the boards on which a thing fits in height: near the middle where several are as wide, the
- * lowest with room for it where it is heavy, the bed where it is soft; the base where it fits nowhere.
- */
-function widestGap(room: LookRoom, thing: LookThing, standing: readonly LookThing[]): Gap {
-  const { heightMm, widthMm } = thing.size;
-  const middle = room.heightMm / 2;
-  const byWidth = (a: Gap, b: Gap) => b.to - b.from - (a.to - a.from);
-  const gaps = levelsOf(room)
-    .filter(({ topMm, leftMm, rightMm }) => {
-      const at = { ...thing.box, leftMm, rightMm, footMm: topMm };
-      return topMm + heightMm <= ceilingOver(room, at) + SLACK_MM;
-    })
-    .flatMap((board) =>
-      gapsOn(board, [
-        ...standing.filter(({ box }) => levelUnder(room, box) === board.topMm).map(({ box }) => box),
-        // Where a bed stands nothing else does, but for the rug beneath it.
-        ...room.boards.filter(({ topMm, thickMm }) => board.topMm === 0 && thickMm >= topMm && !thing.kinds.has('rug')),
-      ]),
-    )
-    .sort((a, b) => byWidth(a, b) || Math.abs(a.footMm - middle) - Math.abs(b.footMm - middle));
-  const roomy = gaps.filter(({ from, to }) => to - from >= widthMm);
-  const first = levelFirst(room, thing);
-  const best = first === null ? roomy : [...roomy].sort((a, b) => first(a) - first(b) || byWidth(a, b));
-  return best[0] ?? gaps[0] ?? { from: 0, to: room.widthMm, footMm: 0 };
-}
-const SLACK_MM = 1;
-
-/** Which board comes first for a thing: the lowest for what is heavy, the bed for what is soft; null where it is no matter. */
-function levelFirst({ hasWall }: LookRoom, { kinds }: LookThing): ((gap: Gap) => number) | null {
-  if (kinds.has('storage')) return ({ footMm }) => footMm;
-  if (hasWall && kinds.has('textile') && !kinds.has('rug')) return ({ footMm }) => -footMm;
-  return null;
-}
-
-/** Free stretches on a board beside what is taken of it. */
-function gapsOn({ leftMm, rightMm, topMm }: Board, taken: readonly Stretch[]): Gap[] {
-  const within = (mm: number) => Math.min(Math.max(leftMm, mm), rightMm);
-  const edges = [leftMm, ...taken.flatMap((one) => [within(one.leftMm), within(one.rightMm)]), rightMm].sort(
-    (a, b) => a - b,
-  );
-  return edges
-    .slice(1)
-    .map((to, n) => ({ from: edges[n] ?? leftMm, to, footMm: topMm }))
-    .filter(({ from, to }) => !taken.some((one) => one.leftMm < to - SLACK_MM && one.rightMm > from + SLACK_MM));
 }
 
 /** What each guest has before them. */

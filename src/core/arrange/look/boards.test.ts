@@ -6,7 +6,7 @@ import { computePlan } from '@core/plan/computePlan';
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { sketchBoxes } from '../sketchBoxes';
-import { addedTo, allAdded } from './addedThings';
+import { allAdded } from './addedThings';
 import { ceilingOver, levelUnder, lookRoom, namedLevels } from './lookRoom';
 import type { LookThing } from './lookThing';
 import { carriedAlong, placesToStand, restBeyond, settledAbove, settledInFront } from './settle';
@@ -172,7 +172,18 @@ describe('what is put into a spot with boards', () => {
     const plan = computePlan(rows, AS_OF);
     const [row] = rows.looks;
     if (!row) throw new Error('no look');
-    return addedTo(plan, row, spotOf(rows), thingsOf(rows), thing(name, templateId, size, [0]), newId);
+    const { rows: added, places } = allAdded(
+      plan,
+      row,
+      spotOf(rows),
+      thingsOf(rows),
+      thing(name, templateId, size, [0]),
+      1,
+      newId,
+    );
+    const [first] = added;
+    if (!first) throw new Error('nothing put in');
+    return { ...first, pushed: places };
   };
 
   it('goes to the widest gap near the middle, what is heavy to the lowest', () => {
@@ -194,7 +205,15 @@ describe('what is put into a spot with boards', () => {
     const plan = computePlan(rows, AS_OF);
     const [row] = rows.looks;
     if (!row) throw new Error('no look');
-    const placed = allAdded(plan, row, spotOf(rows), [], thing('Box', 'freeBox', [240, 200, 200], [0]), 12, newId);
+    const { rows: placed } = allAdded(
+      plan,
+      row,
+      spotOf(rows),
+      [],
+      thing('Box', 'freeBox', [240, 200, 200], [0]),
+      12,
+      newId,
+    );
     const pieces = { ...rows, lookPieces: placed };
     const boxes = thingsOf(pieces).map(({ box }) => box);
     for (const [n, a] of boxes.entries())

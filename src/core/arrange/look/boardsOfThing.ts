@@ -3,7 +3,10 @@ import { sizeOf } from '../../surface/views';
 import type { LookThing } from './lookThing';
 import { likenessOfThing } from './thingView';
 
-type Thing = Pick<LookThing, 'template' | 'measures' | 'size' | 'placement' | 'kinds' | 'ownName' | 'name' | 'slot'>;
+type Thing = Pick<
+  LookThing,
+  'template' | 'measures' | 'size' | 'placement' | 'kinds' | 'ownName' | 'name' | 'slot' | 'faceOf'
+>;
 
 /** Nothing is set on leaves, on what burns, into a vase as if it were a top, or on cloth on edge. */
 const holdsNothing = ({ kinds, placement, template }: Thing): boolean =>

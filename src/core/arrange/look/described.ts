@@ -9,7 +9,7 @@ import type { OptionModel } from '../../plan/model/optionModel';
 import { nameOfOption } from '../../plan/nameOfOption';
 import { pieceKindOf } from '../../sourcing/pieceKindOf';
 import { completeMeasures, type FurnitureTemplate, type Measures } from '../../surface/furnitureTemplate';
-import { likenessOf } from '../../surface/likenesses';
+import { likenessInstead } from '../../surface/likenesses';
 import type { ZoneFace } from '../../surface/prints/printedShapes';
 import { furnitureTemplates } from '../../surface/templates';
 import { zoneFacesOf } from './zoneFaces';
@@ -39,19 +39,32 @@ export interface Described {
 const LIKELY_DEPTH = 0.6;
 const SMALL_CLOTH_MM = 600;
 
+/** What is set up against the wall is so thin, mm. */
+const THIN_MM = 20;
+
+/** How large a thing is by what it is called, where nobody measured it and its name says more than its kind. */
+function usualByName(template: FurnitureTemplate, known: Measures, name: string): Measures {
+  const usual = likenessInstead(template.id, name)?.usual;
+  const { width, height } = template.overall;
+  if (!usual || known[height] !== undefined || (width !== null && known[width] !== undefined)) return known;
+  return { ...known, [height]: usual.heightMm, ...(width === null ? {} : { [width]: usual.widthMm }) };
+}
+
 /**
  * Measures of a thing with what is likely where nobody said: something of no special kind is as deep as it is wide where
- * it is round, else a little less.
+ * it is round, else a little less; what leans is thin.
  */
-function likelyMeasures(template: FurnitureTemplate, known: Measures, name: string): Measures {
+function likelyMeasures(template: FurnitureTemplate, given: Measures, name: string): Measures {
+  const known = usualByName(template, given, name);
   const measures = completeMeasures(template, known);
   const { depth, width } = template.overall;
   const wide = width === null ? undefined : known[width];
   if (depth === null || known[depth] !== undefined || wide === undefined) return measures;
+  const likeness = likenessInstead(template.id, name);
+  if (likeness?.leans) return { ...measures, [depth]: THIN_MM };
   // A small cloth is a square: a napkin, a coaster.
   if (template.id === 'flatCloth' && wide < SMALL_CLOTH_MM) return { ...measures, [depth]: wide };
   if (template.id !== 'freeBox') return measures;
-  const likeness = likenessOf(name);
   const isRound = likeness !== null && likeness.plan !== 'square';
   return { ...measures, [depth]: isRound ? wide : wide * LIKELY_DEPTH };
 }
@@ -83,10 +96,11 @@ export function describedBy(plan: Plan, model: OptionModel, nth: number): Descri
   };
   const faces = recipe && workpiece ? zoneFacesOf(plan.rows, recipe, workpiece, nth) : new Map<string, ZoneFace>();
   const zones = (recipe?.zones ?? []).filter(({ workpieceId }) => workpieceId === workpiece);
+  const name = nameOfOption({ finds: find ? [find] : [], offers: find ? [] : offers, recipe });
   return {
-    name: nameOfOption({ finds: find ? [find] : [], offers: find ? [] : offers, recipe }),
+    name,
     template,
-    measures: template ? completeMeasures(template, of.measures) : {},
+    measures: template ? completeMeasures(template, usualByName(template, of.measures, name)) : {},
     isMeasured: Object.keys(of.measures).length > 0,
     isFound: true,
     isDone: recipe === null || model.isDone,

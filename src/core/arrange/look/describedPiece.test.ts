@@ -29,7 +29,7 @@ function emptyLook(of: Partial<SpotRow>) {
     return allAdded(plan, look, spot, there, piece, wanted ?? count, () => {
       made += 1;
       return uuid(5000 + made);
-    });
+    }).rows;
   };
   return { put, things: (lookPieces: LookPieceRow[]) => thingsOf({ ...rows, lookPieces }) };
 }

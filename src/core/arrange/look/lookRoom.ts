@@ -1,4 +1,4 @@
-import { spotBoards } from '../../catalog/spotBoards';
+import { featuresOf, spotBoards } from '../../catalog/spotBoards';
 import { sketchRoom } from '../../catalog/spotKind';
 import { spotKindOf } from '../../catalog/spotKinds';
 import type { SpotRow } from '../../model/rows';
@@ -12,6 +12,8 @@ export interface LookRoom {
   depthMm: number;
   /** Boards above its base on which things stand as well, the lowest first. */
   boards: readonly Board[];
+  /** Stretches before doors, which stay free. */
+  doors: readonly Pick<ThingBox, 'leftMm' | 'rightMm'>[];
   /** Whether something can hang: not on shelves. */
   hasWall: boolean;
   /** The height of its base above the floor. */
@@ -20,6 +22,8 @@ export interface LookRoom {
   beyondMm: number;
 }
 
+/** A door wants so much beside it, mm (2 in). */
+const BESIDE_DOOR_MM = 50.8;
 /** So far a look goes before a wall that has no surface of its own, mm (common practice, no source). */
 const FLOOR_MM = 1200;
 
@@ -33,6 +37,9 @@ export function lookRoom(spot: SpotRow): LookRoom {
     // Before a wall there is the floor: what stands there may be as deep as furniture is.
     depthMm: kind.asks.depth === null ? FLOOR_MM : (spot.depthMm ?? kind.usual.depthMm),
     boards: spotBoards(spot),
+    doors: featuresOf(spot)
+      .filter((feature) => feature.kind === 'door')
+      .map(({ xMm, widthMm: wide }) => ({ leftMm: xMm - BESIDE_DOOR_MM, rightMm: xMm + wide + BESIDE_DOOR_MM })),
     hasWall: kind.view === 'elevation' && kind.isShelved !== true,
     baseMm: baseHeightMm(spot),
     beyondMm: kind.beyondMm ?? 0,

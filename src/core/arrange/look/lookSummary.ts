@@ -76,10 +76,9 @@ function summaryThing(thing: LookThing, isAbove: boolean): SummaryThing {
     widthMm: Math.round(size.widthMm),
     highMm: Math.round(isAbove ? size.depthMm : size.heightMm),
     colors: Object.fromEntries(
-      (likeness ? ['sides'] : zones.map(({ id }) => id)).flatMap((id) => {
-        const color = colorOf(id);
-        return color ? [[id, hexFromLab(color)]] : [];
-      }),
+      (likeness ? [['sides', thing.color] as const] : zones.map(({ id }) => [id, colorOf(id)] as const)).flatMap(
+        ([id, color]) => (color ? [[id, hexFromLab(color)]] : []),
+      ),
     ),
   };
 }

@@ -8,7 +8,16 @@ import { orderToPlace } from './orderToPlace';
 import { carriedAlong, placeOf, restingOn, settledAbove, settledInFront } from './settle';
 
 const console48 = { kind: 'console', widthMm: 1200, depthMm: 350, heightMm: 1500 } as const;
-const room = { widthMm: 1200, heightMm: 1500, depthMm: 350, boards: [], hasWall: true, baseMm: 0, beyondMm: 0 };
+const room = {
+  widthMm: 1200,
+  heightMm: 1500,
+  depthMm: 350,
+  boards: [],
+  doors: [],
+  hasWall: true,
+  baseMm: 0,
+  beyondMm: 0,
+};
 const REACH = 20;
 
 /** The thing of some name, and the others. */
@@ -100,7 +109,16 @@ describe('a spot seen from above', () => {
       thing('Jug', 'vase', [120, 250, 120], [100, 0, 100]),
     ]);
     const { thing: jug, others } = pick(table, 'Jug');
-    const size = { widthMm: 1800, heightMm: 1500, depthMm: 900, boards: [], hasWall: true, baseMm: 0, beyondMm: 0 };
+    const size = {
+      widthMm: 1800,
+      heightMm: 1500,
+      depthMm: 900,
+      boards: [],
+      doors: [],
+      hasWall: true,
+      baseMm: 0,
+      beyondMm: 0,
+    };
     expect(settledAbove(jug, { xMm: 700, frontMm: 400 }, others, size, 5).place).toMatchObject({
       footMm: 40,
       onId: others[0]?.id,

@@ -12,6 +12,7 @@ import { boxAt } from './lookThing';
 import { lookThing } from './lookThings';
 import { newPlacement } from './newLook';
 import { fallen } from './settle';
+import { likenessOfThing } from './thingView';
 
 /** A box that is so far above the base hangs, or stands on something, mm. */
 const LIFTED_MM = 25;
@@ -25,6 +26,7 @@ export function stanceOf(thing: LookThing, lifted: boolean): Stance {
   const hangs =
     thing.template?.traits.includes('hangs') === true || thing.kinds.has('art') || thing.kinds.has('mirror');
   if (hangs) return lifted ? 'hangs' : thing.kinds.has('rug') || thing.kinds.has('garland') ? 'lies' : 'leans';
+  if (likenessOfThing(thing)?.leans) return 'leans';
   // Nothing is known of it yet: what is the anchor and drawn up on the wall will hang.
   if (thing.template === null && lifted && thing.role === 'anchor') return 'hangs';
   return thing.template?.id === 'flatCloth' || thing.kinds.has('rug') ? 'lies' : 'stands';

@@ -4,9 +4,8 @@ import { importanceWeight } from '../../plan/importanceWeight';
 import { costOf } from '../../plan/optionFigures';
 import { checkLook, isOpen } from '../lookChecks/checkLook';
 import { lookFacts } from '../lookChecks/lookFacts';
-import { lookAir } from './lookAir';
+import { airOfThings } from './lookAir';
 import type { LookThing } from './lookThing';
-import { seenPieceOf } from './silhouette';
 
 /** The piece that a look does best without. */
 export interface TakenAway {
@@ -54,7 +53,7 @@ export function* takingOneAway(
   )[0];
   if (!best || best.left > now) return null;
   const rest = things.filter(({ id }) => id !== best.thing.id);
-  return { thing: best.thing, fewer: now - best.left, air: lookAir(rest.map(seenPieceOf), facts.room.widthMm) };
+  return { thing: best.thing, fewer: now - best.left, air: airOfThings(rest, facts.room.widthMm) };
 }
 
 /** The same in one go. */

@@ -24,7 +24,12 @@ export const thingKindRows = {
     words: /\b(?:table lamps?|lamps?|sconces?)\b/i,
     not: /\b(?:shades?|lampshades?|oil lamp)\b/i,
   },
-  shade: { templates: ['lampShade'], words: /\b(?:lamp ?shades?)\b/i },
+  // A lamp as it stands in a room has its shade on, unless somebody says that it has none.
+  shade: {
+    templates: ['lampShade'],
+    words: /\b(?:lamp ?shades?|(?:table|desk|bedside|reading|buffet|floor|standing) lamps?)\b/i,
+    not: /\b(?:no (?:lamp ?)?shade|without (?:a )?(?:lamp ?)?shade|bare|base)\b/i,
+  },
   stringLights: { words: /\b(?:string|fairy|christmas) ?lights?\b|\blight strings?\b/i },
   art: {
     templates: ['pictureFrame'],

@@ -1,6 +1,6 @@
 import type { Lab } from '../../color/lab';
 import type { CutOut } from '../../model/values/photoPoint';
-import { type Likeness, likenessAbove, likenessFront, likenessOf } from '../../surface/likenesses';
+import { type Likeness, likenessAbove, likenessFront, likenessInstead } from '../../surface/likenesses';
 import { boxOf, type Outline, type Point } from '../../surface/outline';
 import { type FacedDrawing, facedDrawing } from '../../surface/prints/printedShapes';
 import { aboveView, frontView } from '../../surface/views';
@@ -25,25 +25,25 @@ export type ThingView =
   | { kind: 'drawing'; drawing: FacedDrawing; colorOf(zoneId: string): Lab | null }
   | { kind: 'box'; color: Lab | null };
 
-/** The likeness of a thing by what it is called, where its kind of furniture says no more than a box; null else. */
+/** The likeness of a thing by what it is called, where its kind of furniture says no more than a box, or less; null else. */
 export function likenessOfThing({
   template,
   ownName,
   name,
   slot,
-}: Pick<LookThing, 'template' | 'ownName' | 'name' | 'slot'>): Likeness | null {
-  if (template !== null && template.id !== PLAIN) return null;
-  const said = `${ownName || name}|${slot?.name ?? ''}`;
+  faceOf,
+}: Pick<LookThing, 'template' | 'ownName' | 'name' | 'slot' | 'faceOf'>): Likeness | null {
+  const said = `${template?.id ?? ''}|${ownName || name}|${slot?.name ?? ''}`;
   let known = likenessByName.get(said);
   if (known === undefined) {
-    known = likenessOf(ownName || name) ?? (slot ? likenessOf(slot.name) : null);
+    const of = (words: string) => likenessInstead(template?.id ?? null, words);
+    known = of(ownName || name) ?? (slot ? of(slot.name) : null);
     if (likenessByName.size > 2000) likenessByName.clear();
     likenessByName.set(said, known);
   }
-  return known;
+  // A paper that lies on a zone is seen only on the drawing that has the zone.
+  return known?.instead && template?.zones({}).some(({ id }) => faceOf(id) !== null) ? null : known;
 }
-/** The kind of furniture that stands for anything. */
-const PLAIN = 'freeBox';
 const likenessByName = new Map<string, Likeness | null>();
 
 /**
@@ -70,7 +70,8 @@ export function thingView(thing: LookThing, view: View): ThingView {
     const drawing = isAbove
       ? likenessAbove(likeness, size.widthMm, size.depthMm)
       : likenessFront(likeness, size.widthMm, size.heightMm);
-    return { kind: 'drawing', drawing, colorOf };
+    // All that is no ink of its own has the color of the piece.
+    return { kind: 'drawing', drawing, colorOf: () => (isPresent ? colorOf(null) : thing.color) };
   }
   if (!template) return { kind: 'box', color: colorOf(null) };
   const drawing = isAbove ? aboveView(template, measures) : frontView(template, measures);

@@ -1,7 +1,6 @@
 import { modellingChoice } from '../../kernel/source';
 import { importanceWeight } from '../../plan/importanceWeight';
-import { leastAir, lookAir } from '../look/lookAir';
-import { seenPieceOf } from '../look/silhouette';
+import { airOfThings, leastAir } from '../look/lookAir';
 import { awayFix, holding, lookAgain, lookCheck } from './lookCheck';
 
 /** How much of the look is left as air, against the school in force. */
@@ -18,7 +17,7 @@ export const air = lookCheck({
   },
   check: (facts, say) => {
     if (facts.isAbove || facts.things.length < 3) return [];
-    const airOf = (things: typeof facts.things) => lookAir(things.map(seenPieceOf), facts.room.widthMm);
+    const airOf = (things: typeof facts.things) => airOfThings(things, facts.room.widthMm);
     const found = airOf(facts.things);
     const least = leastAir[facts.school.amount];
     const text = say('told', { percent: Math.round(found * 100), least: Math.round(least * 100) });

@@ -13,6 +13,7 @@ const bulbBox = ({ box }: LookThing) => ({ ...box, footMm: box.topMm - (box.topM
 
 const isBare = (facts: LookFacts, lamp: LookThing) =>
   lamp.kinds.has('lamp') &&
+  !lamp.kinds.has('shade') &&
   !facts.things.some(({ kinds, placement }) => placement.onId === lamp.id && kinds.has('shade'));
 
 /** Cloth, paper or leaves at a bulb without a shade. A caution: it cannot be set aside. */

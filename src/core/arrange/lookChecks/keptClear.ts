@@ -1,8 +1,9 @@
+import { featuresOf } from '../../catalog/spotBoards';
 import { type FeatureKind, spotFeatures } from '../../catalog/spotFeatures.data';
 import { formatLength } from '../../kernel/formatLength';
 import { commonPractice } from '../../kernel/source';
 import type { SpotFeature } from '../../model/rows';
-import type { ThingBox } from '../look/lookThing';
+import type { LookThing, ThingBox } from '../look/lookThing';
 import { awayFix, holding, type LookFacts, type LookSaid, lookAgain, lookCheck, moveFix } from './lookCheck';
 import { boxWithLeft, inches, meets, moved, nearestX } from './where';
 
@@ -48,6 +49,11 @@ const kept: Partial<Record<FeatureKind, 'swings' | 'opens' | 'walked' | 'worked'
   water: 'reached',
 };
 
+/** A mat lies before a door, and what hangs on it swings with it. */
+const mayBeAt = ({ kind, xMm, widthMm }: SpotFeature, { placement, kinds, box }: LookThing): boolean =>
+  kind === 'door' &&
+  (kinds.has('rug') || (placement.stance === 'hangs' && box.leftMm >= xMm && box.rightMm <= xMm + widthMm));
+
 /** Doors and drawers open, people pass, sockets are reached, space to work in stays. */
 export const keptClear = lookCheck({
   id: 'keptClear',
@@ -71,14 +77,14 @@ export const keptClear = lookCheck({
   },
   check: (facts, say) => {
     if (facts.isAbove !== (facts.kind.view === 'plan')) return [];
-    const clear = facts.spot.features.flatMap((feature) => {
+    const clear = featuresOf(facts.spot).flatMap((feature) => {
       const how = kept[feature.kind];
       return how ? [{ feature, how, box: clearBox(facts, feature) }] : [];
     });
     if (clear.length === 0 || facts.things.length === 0) return [];
     const inWay = clear.flatMap(({ feature, how, box }) =>
       facts.things.flatMap((thing): LookSaid[] => {
-        if (!meets(thing.box, box)) return [];
+        if (!meets(thing.box, box) || mayBeAt(feature, thing)) return [];
         const xMm =
           thing.placement.onId === null
             ? nearestX(facts, thing, (leftMm) => {

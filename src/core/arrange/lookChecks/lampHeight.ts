@@ -1,12 +1,23 @@
 import { formatLength } from '../../kernel/formatLength';
 import { commonPractice } from '../../kernel/source';
-import { awayFix, holding, type LookSaid, lookAgain, lookCheck } from './lookCheck';
+import type { LookThing } from '../look/lookThing';
+import { awayFix, holding, type LookFacts, type LookSaid, lookAgain, lookCheck } from './lookCheck';
 import { riserUnder } from './riserUnder';
 import { inches } from './where';
 
 /** The lower edge of a shade at the eyes of who sits: 40 to 44 in, 42 usual. */
 const LEAST_MM = inches(40);
 const MOST_MM = inches(44);
+
+/** A lamp that has its shade on is shade from so far up (common practice, no source). */
+const SHADE_FROM = 0.6;
+
+/** The lamp of a shade: what it stands on, or itself where it is a lamp with its shade on. */
+function lampOf(facts: LookFacts, shade: LookThing): LookThing | null {
+  if (shade.kinds.has('lamp')) return shade;
+  const below = facts.things.find(({ id }) => id === shade.placement.onId);
+  return below?.kinds.has('lamp') ? below : null;
+}
 
 /** The lower edge of a lamp's shade is where seated eyes are: neither bulb nor glare. */
 export const lampHeight = lookCheck({
@@ -27,13 +38,14 @@ export const lampHeight = lookCheck({
     facts.isAbove
       ? []
       : facts.things
-          .filter(({ kinds, placement }) => kinds.has('shade') && placement.onId !== null)
+          .filter(({ kinds }) => kinds.has('shade'))
           .flatMap((shade): LookSaid[] => {
-            const lamp = facts.things.find(({ id }) => id === shade.placement.onId);
-            if (!lamp?.kinds.has('lamp')) return [];
-            const edge = shade.box.footMm + facts.baseMm;
+            const lamp = lampOf(facts, shade);
+            if (!lamp) return [];
+            const own = lamp === shade ? shade.size.heightMm * SHADE_FROM : 0;
+            const edge = shade.box.footMm + own + facts.baseMm;
             const text = say('told', { edgeMm: edge, leastMm: LEAST_MM, mostMm: MOST_MM });
-            const about = [shade.id, lamp.id];
+            const about = [...new Set([shade.id, lamp.id])];
             if (edge >= LEAST_MM - 3 && edge <= MOST_MM + 3)
               return [holding(say('holds', { shade: shade.name }), text, about)];
             const byMm = LEAST_MM + inches(1) - edge;

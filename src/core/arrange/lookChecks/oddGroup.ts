@@ -21,7 +21,7 @@ export const oddGroup = lookCheck({
   source: commonPractice,
   school: 'odd numbers',
   sentences: {
-    pair: (f: { thing: string }) => `Two ${f.thing} that do not mirror each other`,
+    pair: (f: { thing: string }) => `2 × ${f.thing} do not mirror each other`,
     pairText: () => 'Two alike read as a pair only as far from the middle as each other.',
     even: (f: { count: number; thing: string }) => `${f.count} × ${f.thing}`,
     evenText: () => 'Three or five alike read as a group.',

@@ -14,7 +14,17 @@ import {
   type Say,
   swapFix,
 } from './lookCheck';
-import { apartMm, boxWithLeft, inches, meets, moved, nearestX, type Underside, undersidesOf } from './where';
+import {
+  apartMm,
+  boxWithLeft,
+  freeOnBoard,
+  inches,
+  meets,
+  moved,
+  nearestX,
+  type Underside,
+  undersidesOf,
+} from './where';
 
 /** 12 in from anything that burns, to the side and above; candles 3 in apart. */
 const CLEAR_MM = inches(12);
@@ -52,17 +62,25 @@ function boardOver(undersides: readonly Underside[], box: ThingBox): { name: str
 
 const isFlame = ({ kinds }: LookThing) => kinds.has('candle') && !kinds.has('flameless');
 
-/** Where along the spot a candle stands clear of all that burns. */
-function clearPlace(facts: LookFacts, candle: LookThing, undersides: readonly Underside[]): number | null {
-  return nearestX(facts, candle, (leftMm) => {
-    const box = boxWithLeft(candle.box, leftMm);
-    return (
-      boardOver(undersides, box) === null &&
-      facts.things.every(
-        (other) => other.id === candle.id || (tooNear(facts, candle, other, box) === null && !meets(box, other.box)),
-      )
-    );
-  });
+/** Whether a candle stands clear of all that burns at a place, with nothing else there. */
+const isClear = (facts: LookFacts, candle: LookThing, undersides: readonly Underside[], box: ThingBox): boolean =>
+  boardOver(undersides, box) === null &&
+  facts.things.every(
+    (other) => other.id === candle.id || (tooNear(facts, candle, other, box) === null && !meets(box, other.box)),
+  );
+
+/** Where along its board, else on another board of the spot, a candle stands clear of all that burns. */
+function clearPlace(
+  facts: LookFacts,
+  candle: LookThing,
+  undersides: readonly Underside[],
+): { xMm: number; footMm: number; isOther: boolean } | null {
+  const clear = (box: ThingBox) => isClear(facts, candle, undersides, box);
+  const { footMm } = candle.box;
+  const xMm = nearestX(facts, candle, (leftMm) => clear(boxWithLeft(candle.box, leftMm)));
+  if (xMm !== null) return { xMm, footMm, isOther: false };
+  const other = freeOnBoard(facts, candle, ({ topMm }) => Math.abs(topMm - footMm) > 1, clear);
+  return other && { ...other, isOther: true };
 }
 
 const sentences = {
@@ -75,6 +93,7 @@ const sentences = {
   under: (f: { candle: string; board: string }) => `${f.candle} burns under ${f.board}`,
   move: (f: { byMm: number; candle: string }, { units }: SentenceLocale) =>
     `Move ${f.candle} ${formatLength(f.byMm, units)}`,
+  otherBoard: (f: { candle: string }) => `${f.candle} onto a board with nothing over it`,
   flameless: () => 'Use a flameless one',
   swap: (f: { way: string }) => `${f.way} instead`,
   takeAway: (f: { thing: string }) => `Take ${f.thing} away`,
@@ -87,10 +106,17 @@ function waysOut(
   undersides: readonly Underside[],
   say: Say<typeof sentences>,
 ): LookFix[] {
-  const xMm = candle.placement.onId === null ? clearPlace(facts, candle, undersides) : null;
-  const byMm = xMm === null ? 0 : Math.abs(xMm - candle.placement.xMm);
+  const clear = candle.placement.onId === null ? clearPlace(facts, candle, undersides) : null;
+  const byMm = clear ? Math.abs(clear.xMm - candle.placement.xMm) : 0;
   return [
-    ...(xMm === null ? [] : [moveFix(say('move', { byMm, candle: candle.name }), moved(facts, candle, { xMm }))]),
+    ...(clear
+      ? [
+          moveFix(
+            clear.isOther ? say('otherBoard', { candle: candle.name }) : say('move', { byMm, candle: candle.name }),
+            moved(facts, candle, { xMm: clear.xMm, footMm: clear.footMm }),
+          ),
+        ]
+      : []),
     ...calledFix(say('flameless'), candle, 'Flameless'),
     // Another way for its slot that has no flame.
     ...facts

@@ -1,9 +1,9 @@
 import { formatLength } from '../../kernel/formatLength';
 import { calculated } from '../../kernel/source';
-import type { LookThing } from '../look/lookThing';
+import { isDescribed, type LookThing } from '../look/lookThing';
 import { type Place, restsOn } from '../look/settle';
 import { heldWithin, type ThingSpace, thingSpace } from '../look/thingSpace';
-import { awayFix, type LookFacts, type LookSaid, lookAgain, lookCheck, moveFix } from './lookCheck';
+import { awayFix, editFix, type LookFacts, type LookSaid, lookAgain, lookCheck, moveFix } from './lookCheck';
 import { clearOver, freeOnBoard, moved, rowsOf } from './where';
 
 const SLACK_MM = 1;
@@ -38,6 +38,7 @@ export const outsideSpot = lookCheck({
     tall: (f: { byMm: number }, { units }) => `It reaches ${formatLength(f.byMm, units)} higher than there is room.`,
     board: (f: { byMm: number }, { units }) =>
       `It reaches ${formatLength(f.byMm, units)} higher than there is room up to the next board.`,
+    lessDeep: (f: { depthMm: number }, { units }) => `It is only ${formatLength(f.depthMm, units)} deep`,
     otherBoard: () => 'Onto a board with room for it',
     moveIn: () => 'Move it in',
     takeAway: () => 'Take it out of the look',
@@ -50,7 +51,8 @@ export const outsideSpot = lookCheck({
       const { depthMm } = facts.room;
       const space = spaceAt(facts, thing);
       const across = Math.max(space.leftMm - box.leftMm, box.rightMm - space.rightMm);
-      const deep = Math.max(-box.frontMm, box.backMm - depthMm);
+      // Before a wall there is floor as far as there is a room.
+      const deep = facts.kind.asks.depth === null ? 0 : Math.max(-box.frontMm, box.backMm - depthMm);
       const tall = facts.isAbove ? 0 : Math.max(box.topMm - space.topMm, space.footMm - box.footMm);
       const worst = Math.max(across, deep, tall);
       if (worst <= SLACK_MM) return [];
@@ -72,6 +74,9 @@ export const outsideSpot = lookCheck({
           say(worst === across ? 'across' : worst === deep ? 'deep' : isUnderBoard ? 'board' : 'tall', { byMm: worst }),
           [thing.id],
           [
+            ...(worst === deep && isDescribed(thing)
+              ? [editFix(say('lessDeep', { depthMm }), thing.id, { size: { ...size, depthMm } })]
+              : []),
             ...(canMove ? [moveFix(say('moveIn'), moved(facts, thing, place))] : []),
             ...(other ? [moveFix(say('otherBoard'), moved(facts, thing, { ...other, onId: null }))] : []),
             ...(canMove ? [] : [awayFix(say('takeAway'), thing.id)]),

@@ -14,7 +14,11 @@ const mayShare = (a: LookThing, b: LookThing): boolean => {
     (kinds.has('textile') && placement.stance === 'lies') ||
     kinds.has('rug') ||
     kinds.has('runner');
-  return soft(a) || soft(b) || a.placement.stance === 'leans' || b.placement.stance === 'leans';
+  // Pillows and throws lie on each other.
+  const isCloth = ({ kinds }: LookThing) => kinds.has('textile');
+  return (
+    soft(a) || soft(b) || (isCloth(a) && isCloth(b)) || a.placement.stance === 'leans' || b.placement.stance === 'leans'
+  );
 };
 
 /** Whether the spot is deep enough for one to stand before the other. */

@@ -164,12 +164,14 @@ export const boxWithLeft = (box: ThingBox, leftMm: number): ThingBox => ({
 /**
  * A free place for a thing on one of the boards of the spot, its base among them, where it is not too tall.
  * @param wanted which boards come in question
+ * @param holds what else the place must hold to
  * @returns the lowest such; null where there is none, or where nobody asks for it
  */
 export function freeOnBoard(
   facts: Pick<LookFacts, 'room' | 'things' | 'wantsFixes'>,
   thing: LookThing,
   wanted: (board: Pick<Board, 'topMm'>) => boolean,
+  holds: (at: ThingBox) => boolean = () => true,
 ): Pick<Place, 'xMm' | 'footMm'> | null {
   const { room, things } = facts;
   const { heightMm, widthMm } = thing.size;
@@ -181,6 +183,7 @@ export function freeOnBoard(
         left >= board.leftMm &&
         left + widthMm <= board.rightMm &&
         at.topMm <= ceilingOver(room, at) &&
+        holds(at) &&
         things.every((other) => along.has(other.id) || !meets(at, other.box))
       );
     });

@@ -6,6 +6,26 @@ const cartBoards = [
   { left: 0.02, top: 0.14, right: 0.98, bottom: 0.2 },
 ];
 
+/** A lamp of which somebody says that it has no shade is only its base. */
+const bareLamp = /\b(?:no shade|without (?:a )?shade|bare|base)\b/i;
+
+/** Books beside each other, their backs to the front: how wide each is and how high, as shares of the row. */
+const bookSpines = (
+  [
+    [0, 0.13, 0.06],
+    [0.13, 0.25, 0.16],
+    [0.25, 0.42, 0],
+    [0.42, 0.52, 0.22],
+    [0.52, 0.68, 0.1],
+    [0.68, 0.78, 0.04],
+    [0.78, 0.9, 0.18],
+    [0.9, 1, 0.12],
+  ] as const
+).flatMap(([left, right, top], n) => [
+  box(left + 0.004, top, right - 0.004, 1, [0, -12, 8, -6, 12, -16, 4, -9][n] ?? 0),
+  box(left + 0.018, top + 0.12, right - 0.018, top + 0.16, 0, 'linen'),
+]);
+
 /** What holds, carries, lights and covers in a house. */
 export const household: readonly Likeness[] = [
   {
@@ -159,9 +179,140 @@ export const household: readonly Likeness[] = [
     ],
   },
   {
+    id: 'tableLamp',
+    words: ['table lamp', 'desk lamp', 'bedside lamp', 'reading lamp', 'buffet lamp'],
+    not: bareLamp,
+    instead: ['lampBase'],
+    usual: { widthMm: 330, heightMm: 610 },
+    front: [
+      turned([
+        [0.36, 0.08],
+        [0.5, 0.1],
+        [0.62, 0.36],
+        [0.72, 0.4],
+        [0.86, 0.22],
+        [0.94, 0.16],
+      ]),
+      turned(
+        [
+          [0.94, 0.42],
+          [1, 0.42],
+        ],
+        -12,
+      ),
+      poly(
+        [
+          [0.22, 0],
+          [0.78, 0],
+          [1, 0.4],
+          [0, 0.4],
+        ],
+        0,
+        'linen',
+      ),
+      poly(
+        [
+          [0.52, 0],
+          [0.78, 0],
+          [1, 0.4],
+          [0.56, 0.4],
+        ],
+        -6,
+        'linen',
+      ),
+    ],
+  },
+  {
+    id: 'floorLamp',
+    words: ['floor lamp', 'standing lamp', 'standard lamp', 'torchiere'],
+    not: bareLamp,
+    instead: ['lampBase'],
+    usual: { widthMm: 400, heightMm: 1520 },
+    front: [
+      box(0.47, 0.2, 0.53, 0.97),
+      turned(
+        [
+          [0.96, 0.5],
+          [1, 0.64],
+        ],
+        -10,
+      ),
+      poly(
+        [
+          [0.2, 0],
+          [0.8, 0],
+          [1, 0.24],
+          [0, 0.24],
+        ],
+        0,
+        'linen',
+      ),
+      poly(
+        [
+          [0.52, 0],
+          [0.8, 0],
+          [1, 0.24],
+          [0.56, 0.24],
+        ],
+        -6,
+        'linen',
+      ),
+    ],
+  },
+  {
+    id: 'bookRow',
+    words: ['row of book', 'standing book', 'upright book', 'book row', 'encyclopedia', 'set of book', 'cookbook'],
+    instead: ['books'],
+    plan: 'square',
+    usual: { widthMm: 300, heightMm: 240 },
+    front: bookSpines,
+  },
+  {
+    id: 'cuttingBoard',
+    words: ['cutting board', 'bread board', 'breadboard', 'chopping board', 'cheese board', 'serving board'],
+    instead: ['tray'],
+    plan: 'square',
+    leans: true,
+    usual: { widthMm: 250, heightMm: 400 },
+    front: [
+      poly([
+        [0.06, 0.26],
+        [0.36, 0.2],
+        [0.4, 0.04],
+        [0.5, 0],
+        [0.6, 0.04],
+        [0.64, 0.2],
+        [0.94, 0.26],
+        [1, 0.34],
+        [1, 0.96],
+        [0.94, 1],
+        [0.06, 1],
+        [0, 0.96],
+        [0, 0.34],
+      ]),
+      oval(0.5, 0.1, 0.05, 0.03, 0, 'open'),
+      line(
+        [
+          [0.3, 0.3],
+          [0.3, 0.96],
+        ],
+        0.01,
+        -8,
+      ),
+      line(
+        [
+          [0.68, 0.3],
+          [0.68, 0.96],
+        ],
+        0.01,
+        -8,
+      ),
+    ],
+  },
+  {
     id: 'bookPile',
     templateId: 'books',
-    words: ['book', 'atlas', 'ledger', 'cookbook', 'magazine', 'dictionary', 'novel', 'album'],
+    words: ['book', 'atlas', 'ledger', 'magazine', 'dictionary', 'novel', 'album'],
     plan: 'square',
     front: [
       box(0, 0.68, 1, 1),

@@ -47,10 +47,28 @@ export function likenessOf(name: string): Likeness | null {
   for (let end = words.length; end > 0; end -= 1)
     for (let start = Math.max(0, end - LONGEST); start < end; start += 1) {
       const found = byWord.get(words.slice(start, end).join(' '));
-      if (found) return found;
+      if (found && !found.not?.test(name)) return found;
     }
   return null;
 }
+
+/**
+ * What a piece is drawn as by its name: where its kind says no more than a box, or less than the name does.
+ * @param templateId its kind; null where it has none
+ */
+export function likenessInstead(templateId: string | null, name: string): Likeness | null {
+  const likeness = plantIn(name) ?? likenessOf(name);
+  const isPlain = templateId === null || templateId === PLAIN;
+  return isPlain || likeness?.instead?.includes(templateId) ? likeness : null;
+}
+/** What grows in a pot: a pot of thyme, a planter with boxwood. */
+const potted = /\b(?:pots?|planters?|urns?|buckets?|cachepots?|tubs?)\s+(?:of|with)\s+(.+)$/i;
+function plantIn(name: string): Likeness | null {
+  const plant = likenessOf(potted.exec(name)?.[1] ?? '');
+  return plant && plants.includes(plant) ? plant : null;
+}
+/** The kind of furniture that stands for anything. */
+const PLAIN = 'freeBox';
 
 /** The front of a likeness, as large as the piece is. */
 export const likenessFront = ({ front }: Likeness, widthMm: number, heightMm: number): Drawing => ({
@@ -67,7 +85,7 @@ export const likenessAbove = ({ plan }: Likeness, widthMm: number, depthMm: numb
 
 /** How a piece draws itself where it is shown by itself: as its kind, or as what it is called where that says more. */
 export function pieceDrawing(template: FurnitureTemplate, measures: Measures, name: string): Drawing {
-  const likeness = template.id === 'freeBox' ? likenessOf(name) : null;
+  const likeness = likenessInstead(template.id, name);
   if (!likeness) return template.draw(measures);
   const { width, height } = template.overall;
   return likenessFront(

@@ -19,6 +19,14 @@ export interface Likeness {
   /** In the singular, as one names it. */
   words: readonly string[];
   front: readonly UnitShape[];
+  /** Words in a name that say that it is not this. */
+  not?: RegExp;
+  /** Kinds of furniture in whose place it is drawn as well: they say less than its name. */
+  instead?: readonly string[];
+  /** How large it is while nobody measured it, mm (common practice, no source). */
+  usual?: { widthMm: number; heightMm: number };
+  /** Whether it is thin and set up against the wall. */
+  leans?: true;
   /** The kind of furniture that it is, where there is one for it. */
   templateId?: string;
   /** Boards within it on which things stand, in the square of its front; the lowest first. */

@@ -49,7 +49,12 @@ export const plants: readonly Likeness[] = [
       'rosemary',
       'lavender',
       'mint',
+      'thyme',
+      'sage',
+      'parsley',
+      'eucalyptus',
     ],
+    instead: ['planter'],
     front: [
       ...(
         [
@@ -72,6 +77,7 @@ export const plants: readonly Likeness[] = [
   {
     id: 'succulent',
     words: ['succulent', 'aloe', 'jade', 'agave', 'yucca', 'dracaena', 'snake plant', 'houseleek'],
+    instead: ['planter'],
     front: [
       ...(
         [
@@ -90,6 +96,7 @@ export const plants: readonly Likeness[] = [
   {
     id: 'cactus',
     words: ['cactus'],
+    instead: ['planter'],
     front: [
       oval(0.5, 0.34, 0.17, 0.34, 0, 'leaf'),
       oval(0.22, 0.34, 0.09, 0.15, -8, 'leaf'),
@@ -109,6 +116,7 @@ export const plants: readonly Likeness[] = [
   {
     id: 'topiary',
     words: ['topiary', 'tree', 'bonsai', 'olive tree', 'lemon tree', 'boxwood', 'christmas tree'],
+    instead: ['planter'],
     front: [
       line(
         [
@@ -128,6 +136,7 @@ export const plants: readonly Likeness[] = [
   {
     id: 'palm',
     words: ['palm', 'areca', 'bird of paradise', 'banana plant'],
+    instead: ['planter'],
     front: [
       ...(
         [
@@ -154,6 +163,7 @@ export const plants: readonly Likeness[] = [
   {
     id: 'orchid',
     words: ['orchid', 'amaryllis', 'tulip', 'daffodil', 'hyacinth', 'cyclamen', 'poinsettia', 'hydrangea', 'flower'],
+    instead: ['planter'],
     front: [
       line(
         [

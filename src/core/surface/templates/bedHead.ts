@@ -12,7 +12,7 @@ export const bedHead: FurnitureTemplate = {
   measures: [
     lengthMeasure('widthMm', 'Width', 1530, 500, 2200),
     lengthMeasure('heightMm', 'Height', 1100, 300, 2000),
-    lengthMeasure('panelMm', 'Panel, high', 600, 100, 1800),
+    lengthMeasure('panelMm', 'Panel, high', 600, 100, 1800, 'height'),
   ],
   overall: { width: 'widthMm', depth: null, height: 'heightMm' },
   traits: [],

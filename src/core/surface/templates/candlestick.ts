@@ -9,7 +9,7 @@ export const candlestick: FurnitureTemplate = {
   measures: [
     lengthMeasure('heightMm', 'Height', 250, 20, 1800),
     lengthMeasure('footMm', 'Foot, across', 100, 15, 500),
-    lengthMeasure('stemMm', 'Stem, across', 30, 5, 300),
+    lengthMeasure('stemMm', 'Stem, across', 30, 5, 300, 'width'),
   ],
   overall: { width: 'footMm', depth: null, height: 'heightMm' },
   traits: [],

@@ -14,7 +14,7 @@ export const chair: FurnitureTemplate = {
   measures: [
     lengthMeasure('widthMm', 'Seat width', 430, 250, 800),
     lengthMeasure('depthMm', 'Seat depth', 410, 250, 800),
-    lengthMeasure('seatMm', 'Seat height', 450, 200, 800),
+    lengthMeasure('seatMm', 'Seat height', 450, 200, 800, 'height'),
     lengthMeasure('heightMm', 'Overall height', 900, 400, 1500),
   ],
   overall: { width: 'widthMm', depth: 'depthMm', height: 'heightMm' },

@@ -8,7 +8,7 @@ export const lampBase: FurnitureTemplate = {
   words: ['lamp base', 'table lamp', 'reading lamp', 'lamp', 'lamps'],
   measures: [
     { id: 'heightMm', label: 'Height of the base', kind: 'length', standard: 381, minimum: 80, maximum: 1800 },
-    { id: 'bodyMm', label: 'Body, widest', kind: 'length', standard: 127, minimum: 15, maximum: 600 },
+    { id: 'bodyMm', label: 'Body, widest', kind: 'length', standard: 127, minimum: 15, maximum: 600, follows: 'width' },
     { id: 'footMm', label: 'Foot, across', kind: 'length', standard: 152.4, minimum: 30, maximum: 600 },
   ],
   overall: { width: 'footMm', depth: null, height: 'heightMm' },

@@ -7,7 +7,7 @@ export const lampShade: FurnitureTemplate = {
   name: 'Lamp shade',
   words: ['shade', 'lampshade', 'lamp shade', 'drum shade'],
   measures: [
-    lengthMeasure('topMm', 'Diameter above', 250, 30, 1000),
+    lengthMeasure('topMm', 'Diameter above', 250, 30, 1000, 'width'),
     lengthMeasure('widthMm', 'Diameter below', 350, 50, 1200),
     lengthMeasure('heightMm', 'Height', 230, 40, 1000),
   ],

@@ -4,8 +4,15 @@ import type { FlatFace, ZoneShape } from '../shapes';
 import type { Zone } from '../zone';
 
 /** A length that a template asks for. */
-export function lengthMeasure(id: string, label: string, standard: number, minimum: number, maximum: number): Measure {
-  return { id, label, kind: 'length', standard, minimum, maximum };
+export function lengthMeasure(
+  id: string,
+  label: string,
+  standard: number,
+  minimum: number,
+  maximum: number,
+  follows?: Measure['follows'],
+): Measure {
+  return { id, label, kind: 'length', standard, minimum, maximum, ...(follows && { follows }) };
 }
 
 /** One zone with what is usual: once, one side, flat, handled, coated. */

@@ -9,7 +9,7 @@ export const planter: FurnitureTemplate = {
   measures: [
     lengthMeasure('heightMm', 'Height', 240, 30, 1200),
     lengthMeasure('topMm', 'Across the top', 260, 30, 1200),
-    lengthMeasure('baseMm', 'Across the base', 190, 20, 1200),
+    lengthMeasure('baseMm', 'Across the base', 190, 20, 1200, 'width'),
   ],
   overall: { width: 'topMm', depth: null, height: 'heightMm' },
   traits: [],

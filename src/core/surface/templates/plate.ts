@@ -7,7 +7,10 @@ export const plate: FurnitureTemplate = {
   id: 'plate',
   name: 'Plate or charger',
   words: ['dinner plate', 'salad plate', 'charger', 'plate', 'plates'],
-  measures: [lengthMeasure('widthMm', 'Across', 265, 60, 600), lengthMeasure('rimMm', 'Rim, wide', 35, 2, 150)],
+  measures: [
+    lengthMeasure('widthMm', 'Across', 265, 60, 600),
+    lengthMeasure('rimMm', 'Rim, wide', 35, 2, 150, 'width'),
+  ],
   overall: { width: 'widthMm', depth: null, height: 'widthMm' },
   traits: ['hangs'],
   usual: { materialId: 'glazedCeramic' },

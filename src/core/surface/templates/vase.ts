@@ -9,7 +9,7 @@ export const vase: FurnitureTemplate = {
   measures: [
     lengthMeasure('heightMm', 'Height', 300, 40, 1500),
     lengthMeasure('widestMm', 'Widest', 140, 20, 900),
-    lengthMeasure('mouthMm', 'Mouth, across', 70, 8, 900),
+    lengthMeasure('mouthMm', 'Mouth, across', 70, 8, 900, 'width'),
   ],
   overall: { width: 'widestMm', depth: null, height: 'heightMm' },
   traits: [],

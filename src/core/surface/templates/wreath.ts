@@ -13,7 +13,7 @@ export const wreath: FurnitureTemplate = {
   words: ['wreath', 'ring', 'hoop', 'garland ring'],
   measures: [
     lengthMeasure('widthMm', 'Outer diameter', 355, 80, 1500),
-    lengthMeasure('tubeMm', 'Thickness', 60, 5, 400),
+    lengthMeasure('tubeMm', 'Thickness', 60, 5, 400, 'width'),
     { id: 'leaves', label: 'Leaves', kind: 'count', standard: 0, minimum: 0, maximum: 500 },
   ],
   overall: { width: 'widthMm', depth: null, height: 'widthMm' },

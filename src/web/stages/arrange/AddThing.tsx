@@ -36,8 +36,8 @@ export function AddThing(props: {
     retry: false,
   });
   const add = (of: Partial<LookPieceRow>, along: readonly PieceRow[] = [], count = 1) => {
-    const rows = allAdded(plan, look, spot, things, of, count, () => crypto.randomUUID());
-    run('placePieces', { rows }, along);
+    const { rows, places } = allAdded(plan, look, spot, things, of, count, () => crypto.randomUUID());
+    run('placePieces', { rows, places }, along);
     const [first] = rows;
     if (first) props.onAdded(first.id);
   };

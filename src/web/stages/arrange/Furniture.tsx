@@ -28,6 +28,7 @@ export function Furniture(props: {
   const scenery: readonly DrawnShape[] = isAbove === (kind.view === 'plan') ? spotScenery(spot) : [];
   // Boards are drawn as what they are.
   const marked = spot.features.filter((feature) => feature.kind !== 'board');
+  const { carriedBy } = kind;
   const isCut = belowMm < props.baseMm - 1;
   return (
     <g>
@@ -63,14 +64,32 @@ export function Furniture(props: {
       )}
       {!isAbove && belowMm > TOP_MM && (
         <g className={styles.surface}>
-          <rect x={0} y={high} width={room.widthMm} height={TOP_MM} strokeWidth={unit} />
-          {[0.04, 0.96].map((at) => (
-            <path
-              key={at}
-              d={`M${room.widthMm * at - LEG_MM / 2} ${high + TOP_MM}h${LEG_MM}V${high + belowMm}h${-LEG_MM}z`}
+          {carriedBy === 'wall' ? null : (
+            <rect
+              x={carriedBy === 'counter' ? -besideMm : 0}
+              y={high}
+              width={room.widthMm + (carriedBy === 'counter' ? 2 * besideMm : 0)}
+              height={TOP_MM}
               strokeWidth={unit}
             />
-          ))}
+          )}
+          {carriedBy === 'body' && (
+            <rect
+              x={room.widthMm * 0.02}
+              y={high + TOP_MM}
+              width={room.widthMm * 0.96}
+              height={belowMm - TOP_MM}
+              strokeWidth={unit}
+            />
+          )}
+          {carriedBy === undefined &&
+            [0.04, 0.96].map((at) => (
+              <path
+                key={at}
+                d={`M${room.widthMm * at - LEG_MM / 2} ${high + TOP_MM}h${LEG_MM}V${high + belowMm}h${-LEG_MM}z`}
+                strokeWidth={unit}
+              />
+            ))}
           {isCut ? (
             <path
               className={styles.cut}
