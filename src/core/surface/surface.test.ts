@@ -5,6 +5,7 @@ import { completeMeasures, usualMeasures } from './furnitureTemplate';
 import { shapeForms } from './shapeForms';
 import { ellipsePerimeter, shapeAreaM2, shapeEdgeM, shapeTexture, type ZoneShape } from './shapes';
 import { furnitureTemplates } from './templates';
+import { sizeOf } from './views';
 import { zoneAreaM2 } from './zone';
 
 const inches = (n: number) => n * MM_PER_INCH;
@@ -305,4 +306,34 @@ describe('usual sizes', () => {
     expect(usualMeasures(furnitureTemplates.get('table'), 'us').widthMm).toBe(20 * MM_PER_INCH);
     expect(usualMeasures(furnitureTemplates.get('nightstand'), 'metric').depthMm).toBe(380);
   });
+});
+
+describe('measures that nobody said', () => {
+  const following = furnitureTemplates.all.filter(({ measures }) => measures.some(({ follows }) => follows));
+
+  it('grow with the piece: a small pot has a small base', () => {
+    const planter = furnitureTemplates.get('planter');
+    expect(completeMeasures(planter, { topMm: 130, heightMm: 120 })).toMatchObject({ topMm: 130, baseMm: 95 });
+    expect(completeMeasures(planter, { topMm: 130, baseMm: 120 }).baseMm).toBe(120);
+    expect(completeMeasures(planter, {}).baseMm).toBe(190);
+  });
+
+  it.each(following.map((template) => [template.id, template] as const))(
+    '%s is as wide and as high as it is said to be, small or large',
+    (_id, template) => {
+      const { width, height } = template.overall;
+      if (width === null) return;
+      const of = (id: string) => template.measures.find((measure) => measure.id === id);
+      for (const by of [0.4, 0.7, 1, 1.6]) {
+        const at = (id: string) => {
+          const { standard = 0, minimum = 0, maximum = 0 } = of(id) ?? {};
+          return Math.min(maximum, Math.max(minimum, standard * by));
+        };
+        const given = { [width]: at(width), [height]: at(height) };
+        const size = sizeOf(template, completeMeasures(template, given));
+        expect(size.widthMm).toBeCloseTo(given[width] ?? 0, 6);
+        expect(size.heightMm).toBeCloseTo(given[height] ?? 0, 6);
+      }
+    },
+  );
 });

@@ -212,9 +212,7 @@ function curtainPlace(
   };
 }
 
-/** What each guest has before them. */
-const atSeats = /\b(?:plates?|chargers?|napkins?|place ?mats?|goblets?|glasses|tumblers?|cups?|mugs?|place cards?)\b/i;
-const isSetAtSeats = ({ name, kinds }: LookThing): boolean => kinds.has('setting') || atSeats.test(name);
+const isSetAtSeats = ({ kinds }: LookThing): boolean => kinds.has('setting') || kinds.has('tableware');
 /** A plate lies a thumb from the edge of the table (common practice, no source). */
 const FROM_EDGE_MM = 25;
 

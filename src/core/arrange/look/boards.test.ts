@@ -252,7 +252,7 @@ describe('what is put into a spot with boards', () => {
 describe('levels', () => {
   it('are named from below, the bed by its name', () => {
     const names = (kind: string) => namedLevels(spotOf(lookRows({ kind }, []))).map(({ name }) => name);
-    expect(names('shelfRun')).toEqual(['Board 1 of 3, the lowest', 'Board 2 of 3', 'Board 3 of 3']);
+    expect(names('shelfRun')).toEqual(['Lowest board', 'Board 2 from below', 'Top board']);
     expect(names('bedWall')).toEqual(['The floor', 'The bed']);
     expect(names('console')).toEqual(['Hall console']);
   });

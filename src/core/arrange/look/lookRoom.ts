@@ -70,7 +70,11 @@ export function namedLevels(spot: SpotRow): { footMm: number; name: string }[] {
   return levels.map(({ topMm, name }, n) => ({
     footMm: topMm,
     name: isShelved
-      ? `Board ${n + 1} of ${levels.length}${n === 0 ? ', the lowest' : ''}`
+      ? n === 0
+        ? 'Lowest board'
+        : n === levels.length - 1
+          ? 'Top board'
+          : `Board ${n + 1} from below`
       : (name ?? (n === 0 ? ground : `Board ${n}`)),
   }));
 }

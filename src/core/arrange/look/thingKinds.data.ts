@@ -46,6 +46,12 @@ export const thingKindRows = {
   ornaments: { words: /\b(?:ornaments?|baubles?)\b/i },
   runner: { words: /\b(?:table )?runners?\b/i },
   setting: { words: /\b(?:dinner plates?|place settings?|chargers?)\b/i },
+  // What each guest has before them, and a cupboard in sets.
+  tableware: {
+    words:
+      /\b(?:plates?|chargers?|napkins?|place ?mats?|goblets?|glasses|tumblers?|cups?|mugs?|saucers?|place cards?)\b/i,
+    not: /\b(?:stacks?|piles?) of\b/i,
+  },
   vase: { templates: ['vase'], words: /\b(?:vases?|jugs?|pitchers?|urns?)\b/i },
   stems: { templates: ['foliage'], words: /\b(?:stems?|branch(?:es)?|bouquet|flowers?|bunch)\b/i },
   books: { templates: ['books'], words: /\bbooks?\b/i, not: /\b(?:bookcase|bookshelf|book ?ends?)\b/i },

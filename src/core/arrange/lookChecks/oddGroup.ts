@@ -10,7 +10,9 @@ const MIRRORED_MM = inches(1);
 /** Alike things of a row, with the ends of the board that they stand on. */
 function alikeIn({ things, leftMm, rightMm }: ThingRow): { group: LookThing[]; leftMm: number; rightMm: number }[] {
   const groups = new Map<string, LookThing[]>();
-  for (const thing of things) groups.set(identityOf(thing), [...(groups.get(identityOf(thing)) ?? []), thing]);
+  // Cups and plates come in the number of those who use them.
+  for (const thing of things.filter(({ kinds }) => !kinds.has('tableware')))
+    groups.set(identityOf(thing), [...(groups.get(identityOf(thing)) ?? []), thing]);
   return [...groups.values()].map((group) => ({ group, leftMm, rightMm }));
 }
 

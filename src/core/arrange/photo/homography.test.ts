@@ -1,4 +1,5 @@
 import fc from 'fast-check';
+import { jStat } from 'jstat';
 import { describe, expect, it } from 'vitest';
 import type { Point } from '../../surface/outline';
 import {
@@ -80,6 +81,50 @@ describe('four points of a wall in a photo', () => {
           }
         },
       ),
+    );
+  });
+
+  it('give the same map as the eight equations solved by a package for linear algebra (jstat)', () => {
+    const corner = (x: number, y: number) =>
+      fc.tuple(fc.integer({ min: x - 300, max: x + 300 }), fc.integer({ min: y - 300, max: y + 300 }));
+    fc.assert(
+      fc.property(
+        fc.tuple(corner(1000, 800), corner(3000, 800), corner(3000, 2200), corner(1000, 2200)),
+        fc.integer({ min: 300, max: 2400 }),
+        fc.integer({ min: 300, max: 2400 }),
+        (to, width, height) => {
+          const from = rectangle(width, height);
+          const map = homographyOf(from, to);
+          expect(map).not.toBeNull();
+          if (!map) return;
+          // u (g x + h y + 1) = a x + b y + c, and the same for v; the ninth number is 1.
+          const rows = from.flatMap(([x, y], n) => {
+            const [u, v] = to[n] ?? [0, 0];
+            return [
+              [x, y, 1, 0, 0, 0, -u * x, -u * y],
+              [0, 0, 0, x, y, 1, -v * x, -v * y],
+            ];
+          });
+          const solved = jStat.multiply(
+            jStat.inv(rows),
+            to.flatMap(([u, v]) => [[u], [v]]),
+          );
+          const other = [...solved.flat(), 1];
+          for (const [x, y] of [
+            [width / 2, height / 2],
+            [width * 0.1, height * 0.9],
+            [width * 1.2, -height * 0.2],
+          ] as const) {
+            const w = (other[6] ?? 0) * x + (other[7] ?? 0) * y + 1;
+            const u = ((other[0] ?? 0) * x + (other[1] ?? 0) * y + (other[2] ?? 0)) / w;
+            const v = ((other[3] ?? 0) * x + (other[4] ?? 0) * y + (other[5] ?? 0)) / w;
+            const [ownU, ownV] = applied(map, [x, y]);
+            // A millionth of how far it is: near the horizon points are far away.
+            expect(Math.hypot(ownU - u, ownV - v)).toBeLessThan(1e-6 * Math.max(1, Math.hypot(u, v)));
+          }
+        },
+      ),
+      { numRuns: 200 },
     );
   });
 

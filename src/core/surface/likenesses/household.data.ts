@@ -261,7 +261,8 @@ export const household: readonly Likeness[] = [
   },
   {
     id: 'bookRow',
-    words: ['row of book', 'standing book', 'upright book', 'book row', 'encyclopedia', 'set of book', 'cookbook'],
+    words: ['book row', 'encyclopedia', 'cookbook'],
+    said: /\b(?:row|shelf|set) of (?:\S+ ){0,3}books\b|\b(?:standing|upright) (?:\S+ ){0,2}books?\b/i,
     instead: ['books'],
     plan: 'square',
     usual: { widthMm: 300, heightMm: 240 },

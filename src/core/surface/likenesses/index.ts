@@ -22,6 +22,7 @@ const pluralOf = (word: string): string =>
         ? word.replace(/fe?$/, 'ves')
         : `${word}s`;
 
+const saidWhole = likenesses.filter(({ said }) => said !== undefined);
 const byWord = new Map<string, Likeness>();
 for (const likeness of likenesses)
   for (const word of likeness.words)
@@ -38,6 +39,8 @@ const measureOf = /^.*?\b(?:stack|pile|bunch|bundle|set|pair|pack|dozen|group|st
  * @example "Small brass bird on a stand" → a bird; "stack of plates" → plates; "Something" → null
  */
 export function likenessOf(name: string): Likeness | null {
+  const whole = saidWhole.find(({ said, not }) => said?.test(name) && !not?.test(name));
+  if (whole) return whole;
   const plain = ` ${name
     .toLowerCase()
     .replace(/['’]/g, '')

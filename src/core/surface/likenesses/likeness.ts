@@ -19,6 +19,8 @@ export interface Likeness {
   /** In the singular, as one names it. */
   words: readonly string[];
   front: readonly UnitShape[];
+  /** How a whole name says it, where single words do not: a row of green books. */
+  said?: RegExp;
   /** Words in a name that say that it is not this. */
   not?: RegExp;
   /** Kinds of furniture in whose place it is drawn as well: they say less than its name. */

@@ -2,7 +2,15 @@ import { describe, expect, it } from 'vitest';
 import { pieceKinds } from '../../sourcing/pieceKinds.data';
 import { completeMeasures } from '../furnitureTemplate';
 import { furnitureTemplates } from '../templates';
-import { type Likeness, likenessAbove, likenesses, likenessFront, likenessOf, pieceDrawing } from './index';
+import {
+  type Likeness,
+  likenessAbove,
+  likenesses,
+  likenessFront,
+  likenessInstead,
+  likenessOf,
+  pieceDrawing,
+} from './index';
 
 describe('what a thing looks like by its name', () => {
   it.each([
@@ -11,6 +19,13 @@ describe('what a thing looks like by its name', () => {
     ['stack of plates', 'dishStack'],
     ['cake stand', 'cakeStand'],
     ['tiered stand', 'tieredStand'],
+    ['row of green books', 'bookRow'],
+    ['upright old books', 'bookRow'],
+    ['stack of green books', 'bookPile'],
+    ['brass table lamp', 'tableLamp'],
+    ['floor lamp, no shade', null],
+    ['arc floor lamp', 'floorLamp'],
+    ['oak cutting board', 'cuttingBoard'],
     ['Bowl for keys', 'bowl'],
     ['white pumpkins', 'pumpkin'],
     ['Grandmother’s teapot', 'teapot'],
@@ -37,6 +52,43 @@ describe('what a thing looks like by its name', () => {
     const plain = pieceKinds.filter(({ templateId }) => templateId === 'freeBox');
     const without = plain.flatMap(({ words }) => words.filter((word) => likenessOf(word) === null));
     expect(without).toEqual([]);
+  });
+});
+
+describe('a likeness in the place of a kind that says less', () => {
+  it.each([
+    ['planter', 'Little pot of thyme', 'pottedPlant'],
+    ['planter', 'Two planters with boxwood', 'topiary'],
+    ['planter', 'Planter with a crack', null],
+    ['planter', 'Terracotta pot', null],
+    ['tray', 'Tiered tray', 'tieredStand'],
+    ['tray', 'Wooden tray', null],
+    ['tray', 'Bread board', 'cuttingBoard'],
+    ['lampBase', 'Table lamp', 'tableLamp'],
+    ['lampBase', 'Lamp', null],
+    ['lampBase', 'Table lamp without a shade', null],
+    ['books', 'Row of old books', 'bookRow'],
+    ['books', 'Old books', null],
+    ['freeBox', 'Brass bird', 'bird'],
+    [null, 'Brass bird', 'bird'],
+    ['dresser', 'Dresser with a bird', null],
+  ] as const)('%s “%s” is %s', (templateId, name, id) => {
+    expect(likenessInstead(templateId, name)?.id ?? null).toBe(id);
+  });
+
+  it('names only kinds that there are', () => {
+    for (const { instead = [] } of likenesses)
+      for (const id of instead) expect(furnitureTemplates.find(id)).toBeTruthy();
+  });
+
+  it('has its boards one over the other within it', () => {
+    for (const { boards = [] } of likenesses) {
+      boards.forEach(({ top, bottom, left, right }, n) => {
+        expect(top).toBeLessThan(bottom);
+        expect(left).toBeLessThan(right);
+        expect(bottom).toBeLessThan(boards[n - 1]?.top ?? 1.001);
+      });
+    }
   });
 });
 
