@@ -1,3 +1,4 @@
+import { Key } from 'selenium-webdriver';
 import { afterAll, describe, expect, it } from 'vitest';
 import { Person } from './lib/browser';
 import { demoAndPerson } from './lib/demo';
@@ -212,6 +213,20 @@ describe('two looks for somebody to choose', () => {
     );
     await second.seeText('The owner of the guest house takes it');
   });
+
+  it('are saved as one picture, both of them in it', async () => {
+    const { default: sharp } = await import('sharp');
+    const png = await second.downloadBytes('Save it as a picture');
+    const { width = 0, height = 0, format } = await sharp(png).metadata();
+    expect([format, width]).toEqual(['png', 1600]);
+    for (const left of [60, 840]) {
+      // Each half shows more than its paper: furniture, lines, things in their colors.
+      const half = await sharp(png)
+        .extract({ left, top: 160, width: 700, height: height - 400 })
+        .stats();
+      expect(Math.max(...half.channels.map(({ stdev }) => stdev))).toBeGreaterThan(8);
+    }
+  });
 });
 
 describe('spots of our own, by their names', () => {
@@ -251,6 +266,116 @@ describe('spots of our own, by their names', () => {
     expect(new Set(plates.map(({ xMm }) => Math.round(xMm))).size).toBe(4);
     await person.press('Take it back');
     await person.driver.wait(async () => (await person.count(thing('Dinner plates'))) === 0, 8000, 'still there');
+    await person.saved();
+  });
+});
+
+describe('a bookcase, board by board', () => {
+  const put = async (line: string, name: string) => {
+    await person.fill('A piece of the house, or anything else', line, 'enter');
+    await person.see(thing(name));
+  };
+
+  it('takes each thing where there is room for it, what is heavy lowest', async () => {
+    await person.goto(`${euporia.address}/p/${attic}/sketch`);
+    await person.fill('Name of the new spot', 'Study bookcase', 'enter');
+    await person.fill('Inner width', '32');
+    await person.fill('Inner depth', '12');
+    await person.fill('Height', '72');
+    await person.fill('Shelves with the lowest', '4');
+    await person.saved();
+    await person.goto(at('Bed wall'));
+    await person.click('//*[@role="tab"][contains(., "Study bookcase")]');
+    await person.press('Start empty');
+    await put('seagrass basket, 12 in wide, 11 in tall', 'Seagrass basket');
+    await put('brass bird, 4 in wide, 6 in tall', 'Brass bird');
+    await put('framed print, 8 in wide, 10 in tall', 'Framed print');
+    await person.saved();
+    expect(await saidOf(person, 'Seagrass basket')).toContain(', 0 in up');
+    // Four boards share 72 in: 18 in from one to the next.
+    expect(await saidOf(person, 'Brass bird')).toMatch(/, (?:18|36) in up/);
+    const { lookPieces } = await rows();
+    // A frame leans on shelves: there is no wall to hang it on.
+    const print = lookPieces.find(({ name }) => name === 'Framed print') as { stance?: string } | undefined;
+    expect(print?.stance).toBe('leans');
+  });
+
+  it('lets the keys lift a thing from board to board, and a hand let it fall onto the one below', async () => {
+    const bird = await person.see(thing('Brass bird'));
+    await person.driver.executeScript('arguments[0].focus()', bird);
+    await bird.sendKeys(Key.ARROW_DOWN, Key.ARROW_DOWN, Key.ARROW_DOWN);
+    await person.driver.wait(async () => (await saidOf(person, 'Brass bird')).includes(', 0 in up'), 5000, 'not down');
+    for (const up of [18, 36, 54]) {
+      await (await person.see(thing('Brass bird'))).sendKeys(Key.ARROW_UP);
+      await person.driver.wait(
+        async () => (await saidOf(person, 'Brass bird')).includes(`, ${up} in up`),
+        5000,
+        `not ${up} in up`,
+      );
+    }
+    const high = await person.see(thing('Brass bird'));
+    await person.driver.actions().dragAndDrop(high, { x: 0, y: 40 }).perform();
+    await person.driver.wait(async () => (await saidOf(person, 'Brass bird')).includes(', 36 in up'), 5000, 'no fall');
+    await person.saved();
+  });
+
+  it('warns of a flame under a board, which nothing sets aside, and puts it where nothing is over it', async () => {
+    await put('pillar candle, 3 in wide, 8 in tall', 'Pillar candle');
+    const flame = '//li[.//h4[contains(., "Pillar candle burns under a board")]]';
+    await person.see(flame);
+    expect(await person.count(`${flame}//button[normalize-space(.)="Set aside"]`)).toBe(0);
+    await person.press('Pillar candle onto a board with nothing over it');
+    await person.driver.wait(
+      async () => (await saidOf(person, 'Pillar candle')).includes(', 54 in up'),
+      5000,
+      'not up',
+    );
+    await person.driver.wait(async () => (await person.count(flame)) === 0, 5000, 'still a flame under a board');
+    await person.saved();
+  });
+
+  it('says where a thing stands by the names of the boards, on both devices', async () => {
+    await person.click(thing('Brass bird'));
+    await person.choose('Stands on', 'Lowest board');
+    await person.saved();
+    const look = (await rows()).lookPieces.find(({ name }) => name === 'Brass bird')?.lookId ?? '';
+    await second.size(390, 844);
+    await second.goto(`${at('Study bookcase')}&look=${look}`.replace('spot=&', ''));
+    await second.click(
+      '//*[@role="tab"][contains(., "Study bookcase")] | //*[contains(@class,"ant-tabs-tab")][contains(., "Study bookcase")]',
+    );
+    await second.see(thing('Brass bird'));
+    expect(await saidOf(second, 'Brass bird')).toContain(', 0 in up');
+  });
+
+  it('is seen from above one board at a time', async () => {
+    await person.click('//label[contains(@class,"ant-segmented-item")][normalize-space(.)="From above"]');
+    await person.choose('Which board', 'Top board');
+    await person.see(thing('Pillar candle'));
+    expect(await person.count(thing('Seagrass basket'))).toBe(0);
+    await person.choose('Which board', 'Lowest board');
+    await person.see(thing('Seagrass basket'));
+    await person.click('//label[contains(@class,"ant-segmented-item")][normalize-space(.)="Front"]');
+  });
+
+  it('has its boards where they are, once they are marked, and says what no longer fits', async () => {
+    await person.goto(`${euporia.address}/p/${attic}/sketch`);
+    await person.click('//*[@role="tab"][contains(., "Study bookcase")]');
+    await person.click('//summary[starts-with(normalize-space(.),"Doors, sockets, obstacles")]');
+    await person.press('+ shelf board');
+    await person.driver.wait(
+      async () => (await person.count('//fieldset[@aria-label="shelf board"]')) === 3,
+      5000,
+      'not all boards marked',
+    );
+    // The lowest of them comes down to 8 in: the basket of 11 in has no room under it.
+    await person.fill('Up', '8');
+    await person.saved();
+    await person.goto(at('Bed wall'));
+    await person.click('//*[@role="tab"][contains(., "Study bookcase")]');
+    await person.seeText('higher than there is room up to the next board');
+    await person.press('Onto a board with room for it');
+    await person.notText('higher than there is room up to the next board');
     await person.saved();
   });
 });

@@ -216,12 +216,17 @@ export class Person {
 
   /** Presses a button that saves a file, and returns what the file says. */
   async download(button: string): Promise<string> {
+    return (await this.downloadBytes(button)).toString('utf8');
+  }
+
+  /** The same as bytes: a picture, an archive. */
+  async downloadBytes(button: string): Promise<Buffer> {
     const folder = mkdtempSync(join(this.profile, 'saved-'));
     await this.devtools('Browser.setDownloadBehavior', { behavior: 'allow', downloadPath: folder });
     await this.press(button);
     const whole = () => readdirSync(folder).filter((name) => !name.endsWith('.crdownload'));
     await this.driver.wait(async () => whole().length > 0, PATIENCE_MS, `no file came of “${button}”`);
-    return readFileSync(join(folder, whole()[0] ?? ''), 'utf8');
+    return readFileSync(join(folder, whole()[0] ?? ''));
   }
 
   /** Chooses an entry of a labeled select. */

@@ -4,12 +4,14 @@ import { looksOf } from '@core/arrange/lookChecks/lookFacts';
 import { formatMoney } from '@core/kernel/formatMoney';
 import type { LookRow } from '@core/model/rows';
 import { Button, Input } from 'antd';
-import { useMemo, useState } from 'react';
+import { useMemo, useRef, useState } from 'react';
 import { Link, useSearchParams } from 'react-router';
 import { useCommands, useLocale, usePlan, useRows } from '../../app/projectStore';
+import { fileName, saveBlob } from '../../app/saveFile';
 import shell from '../../app/shell.module.css';
 import { BigChoice, Empty, LinkButton } from '../../ui/basics';
 import { Choice, TextField } from '../../ui/fields';
+import { choiceImage } from './choiceImage';
 import styles from './choose.module.css';
 import { LookPicture } from './LookPicture';
 
@@ -20,6 +22,8 @@ export function ChoosePage() {
   const { run } = useCommands();
   const { currency } = useLocale();
   const [search, setSearch] = useSearchParams();
+  const [problem, setProblem] = useState('');
+  const pictures = useRef(new Map<string, SVGSVGElement>());
   const spot = rows.spots.find(({ id }) => id === search.get('spot')) ?? null;
   const looks = spot ? looksOf(plan, spot.id) : [];
   const find = (key: string, other: number) => looks.find(({ id }) => id === search.get(key)) ?? looks[other] ?? null;
@@ -44,6 +48,22 @@ export function ChoosePage() {
         </Empty>
       </main>
     );
+  const facts = ({ things, cost }: (typeof shown)[number]) =>
+    `${things.length === 1 ? 'One piece' : `${things.length} pieces`}, ${formatMoney(cost.shared, currency)}${cost.open > 0 ? `, ${cost.open} not found yet` : ''}`;
+  const titleOf = (look: LookRow, n: number) => `${n === 0 ? 'A' : 'B'}: ${look.name}`;
+  const savePicture = async () => {
+    setProblem('');
+    try {
+      const two = shown.flatMap((one, n) => {
+        const svg = pictures.current.get(one.look.id);
+        return svg ? [{ svg, title: titleOf(one.look, n), facts: facts(one), note: one.look.note }] : [];
+      });
+      const heading = `${rows.project.name}, ${spot.name}: which of the two?`;
+      saveBlob(`${fileName(`${spot.name} ${a.name} or ${b.name}`)}.png`, await choiceImage(heading, two));
+    } catch {
+      setProblem('The picture could not be made here. Print the sheet instead, or try again.');
+    }
+  };
   const set = (key: string, id: string) => setSearch({ spot: spot.id, a: a.id, b: b.id, [key]: id });
   return (
     <main className={shell.page}>
@@ -54,43 +74,52 @@ export function ChoosePage() {
         </p>
         <span className={styles.noPrint}>
           <Button onClick={() => window.print()}>Print the sheet</Button>{' '}
+          <Button onClick={() => void savePicture()}>Save it as a picture</Button>{' '}
           <Link to={`../arrange?${new URLSearchParams({ spot: spot.id, look: a.id })}`}>Back to the looks</Link>
         </span>
       </div>
+      {problem && <p role="alert">{problem}</p>}
       <div className={styles.two}>
-        {shown.map(({ look, things, cost }, n) => (
-          <section key={look.id} className={styles.one} aria-label={look.name}>
-            <h2>
-              {n === 0 ? 'A' : 'B'}: {look.name}
-            </h2>
-            {looks.length > 2 && (
+        {shown.map((one, n) => {
+          const { look, things } = one;
+          return (
+            <section key={look.id} className={styles.one} aria-label={look.name}>
+              <h2>{titleOf(look, n)}</h2>
+              {looks.length > 2 && (
+                <div className={styles.noPrint}>
+                  <Choice
+                    label={n === 0 ? 'Left' : 'Right'}
+                    value={look.id}
+                    options={looks.map((entry) => ({ value: entry.id, label: entry.name }))}
+                    onChange={(id) => set(n === 0 ? 'a' : 'b', id)}
+                  />
+                </div>
+              )}
+              <LookPicture
+                spot={spot}
+                things={things}
+                label={`${look.name}, to scale`}
+                className={styles.picture}
+                svgRef={(svg) => {
+                  if (svg) pictures.current.set(look.id, svg);
+                  else pictures.current.delete(look.id);
+                }}
+              />
+              <p className={styles.cost}>{facts(one)}</p>
+              <p className={styles.onPaper}>{look.note}</p>
               <div className={styles.noPrint}>
-                <Choice
-                  label={n === 0 ? 'Left' : 'Right'}
-                  value={look.id}
-                  options={looks.map((entry) => ({ value: entry.id, label: entry.name }))}
-                  onChange={(id) => set(n === 0 ? 'a' : 'b', id)}
+                <TextField
+                  label={`What to say of ${look.name}`}
+                  value={look.note}
+                  most={1000}
+                  onCommit={(note) => run('editLook', { id: look.id, values: { note } })}
                 />
               </div>
-            )}
-            <LookPicture spot={spot} things={things} label={`${look.name}, to scale`} className={styles.picture} />
-            <p className={styles.cost}>
-              {things.length === 1 ? 'One piece' : `${things.length} pieces`}, {formatMoney(cost.shared, currency)}
-              {cost.open > 0 ? `, ${cost.open} not found yet` : ''}
-            </p>
-            <p className={styles.onPaper}>{look.note}</p>
-            <div className={styles.noPrint}>
-              <TextField
-                label={`What to say of ${look.name}`}
-                value={look.note}
-                most={1000}
-                onCommit={(note) => run('editLook', { id: look.id, values: { note } })}
-              />
-            </div>
-            <p className={styles.tick}>☐ this one</p>
-            <Votes look={look} />
-          </section>
-        ))}
+              <p className={styles.tick}>☐ this one</p>
+              <Votes look={look} />
+            </section>
+          );
+        })}
       </div>
       <NoteVote a={a} b={b} />
     </main>

@@ -7,6 +7,7 @@ import { useState } from 'react';
 import { Link } from 'react-router';
 import { useLocale, usePlan } from '../../../app/projectStore';
 import { fileName, saveBlob, saveFile } from '../../../app/saveFile';
+import { pictureOfSvg, pngOf, whiteCanvas } from '../../../app/svgPicture';
 import styles from './cut.module.css';
 import type { CutStockView } from './cutStocks';
 
@@ -40,21 +41,11 @@ export function CutFiles(props: { view: CutStockView; shown: number }) {
     if (!unit) return;
     setProblem('');
     const scale = Math.min(PICTURE_DPI / 25.4, MOST_PX / Math.max(unit.widthMm, unit.lengthMm));
-    const picture = new Image();
-    picture.src = `data:image/svg+xml;charset=utf-8,${encodeURIComponent(writeCutSvg(unit))}`;
     try {
-      await picture.decode();
-      const canvas = document.createElement('canvas');
-      canvas.width = Math.max(1, Math.round(unit.widthMm * scale));
-      canvas.height = Math.max(1, Math.round(unit.lengthMm * scale));
-      const context = canvas.getContext('2d');
-      if (!context) throw new Error('no canvas');
-      context.fillStyle = '#ffffff';
-      context.fillRect(0, 0, canvas.width, canvas.height);
+      const picture = await pictureOfSvg(writeCutSvg(unit));
+      const { canvas, context } = whiteCanvas(unit.widthMm * scale, unit.lengthMm * scale);
       context.drawImage(picture, 0, 0, canvas.width, canvas.height);
-      const blob = await new Promise<Blob | null>((resolve) => canvas.toBlob(resolve, 'image/png'));
-      if (!blob) throw new Error('no picture');
-      saveBlob(`${name}-${props.shown + 1}.png`, blob);
+      saveBlob(`${name}-${props.shown + 1}.png`, await pngOf(canvas));
     } catch {
       setProblem('The picture could not be made here; the SVG holds the same.');
     }
