@@ -65,6 +65,18 @@ describe('what is let go in a bookcase', () => {
     expect(restBeyond(books, rest, roomOf(rows), 'up')).toEqual({ footMm: 1080, onId: null });
   });
 
+  it('does not go down by keys into what stands on the board below', () => {
+    const stacked = lookRows(bookcase, [
+      thing('Basket', 'freeBox', [300, 250, 200], [200, 0]),
+      thing('Bird', 'freeBox', [80, 90, 80], [300, 360]),
+    ]);
+    const { thing: bird, others } = pick(stacked, 'Bird');
+    expect(restBeyond(bird, others, roomOf(stacked), 'down')).toEqual({ footMm: 250, onId: uuid(1000) });
+    const onTop = { ...bird, box: { ...bird.box, footMm: 250, topMm: 340 } };
+    expect(restBeyond(onTop, others, roomOf(stacked), 'down')).toBeNull();
+    expect(restBeyond(onTop, others, roomOf(stacked), 'up')).toEqual({ footMm: 360, onId: null });
+  });
+
   it('never comes to rest but on a board or a thing, wherever the hand is', () => {
     fc.assert(
       fc.property(

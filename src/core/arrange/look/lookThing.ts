@@ -82,3 +82,13 @@ export function thingAt(thing: LookThing, place: Partial<LookPieceRow>): LookThi
   const placement = { ...thing.placement, ...place };
   return { ...thing, placement, box: boxAt(placement, thing.size) };
 }
+
+/** Whether two boxes have room in common; a touch is none. */
+export function meets(a: ThingBox, b: ThingBox): boolean {
+  const slack = 1;
+  return (
+    Math.min(a.rightMm, b.rightMm) - Math.max(a.leftMm, b.leftMm) > slack &&
+    Math.min(a.topMm, b.topMm) - Math.max(a.footMm, b.footMm) > slack &&
+    Math.min(a.backMm, b.backMm) - Math.max(a.frontMm, b.frontMm) > slack
+  );
+}

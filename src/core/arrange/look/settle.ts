@@ -1,6 +1,6 @@
 import type { LookPieceRow, SpotRow } from '../../model/rows';
 import { type LookRoom, levelsOf, levelUnder, namedLevels, share } from './lookRoom';
-import { boxAt, type LookThing, type ThingBox, thingAt } from './lookThing';
+import { boxAt, type LookThing, meets, type ThingBox, thingAt } from './lookThing';
 import { heldWithin, thingSpace } from './thingSpace';
 
 /** A piece where it came to rest, as a row keeps it. */
@@ -142,8 +142,13 @@ export function restBeyond(
   const { footMm } = thing.box;
   const far = ({ topMm }: Pick<Support, 'topMm'>) => (way === 'up' ? topMm - footMm : footMm - topMm);
   const base = { of: null, topMm: 0 };
+  // On a board it does not go down into what stands there.
+  const isTaken = ({ of, topMm }: Pick<Support, 'of' | 'topMm'>) => {
+    const at = { ...thing.box, footMm: topMm, topMm: topMm + thing.size.heightMm };
+    return of === null && others.some((other) => other.placement.stance === 'stands' && meets(at, other.box));
+  };
   const next = [...supportsOf(others, room).filter((support) => standsOn(thing.box, support)), base]
-    .filter((support) => far(support) > SAME_MM)
+    .filter((support) => far(support) > SAME_MM && !isTaken(support))
     .sort((a, b) => far(a) - far(b))[0];
   return next ? { footMm: next.topMm, onId: next.of?.id ?? null } : null;
 }

@@ -1,11 +1,11 @@
 import { modellingChoice } from '../../kernel/source';
 import { type BalanceVerdict, lookBalance, verdictOf } from '../look/lookBalance';
-import type { LookThing } from '../look/lookThing';
+import { type LookThing, meets } from '../look/lookThing';
 import { restingOn } from '../look/settle';
 import { seenPieceOf } from '../look/silhouette';
 import { visualWeight } from '../look/visualWeight';
 import { awayFix, holding, type LookFacts, lookAgain, lookCheck, moveFix } from './lookCheck';
-import { boxWithLeft, meets, middleX, moved, nearestX, onBase } from './where';
+import { boxWithLeft, middleX, moved, nearestX, onBase } from './where';
 
 const wanted: Readonly<Record<'mirror' | 'uneven', readonly BalanceVerdict[]>> = {
   mirror: ['mirrored'],

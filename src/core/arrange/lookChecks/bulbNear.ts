@@ -1,9 +1,9 @@
 import { formatLength } from '../../kernel/formatLength';
 import { commonPractice } from '../../kernel/source';
-import type { LookThing } from '../look/lookThing';
+import { type LookThing, meets } from '../look/lookThing';
 import { burnsEasily } from '../look/thingKinds';
 import { awayFix, type LookFacts, type LookSaid, lookAgain, lookCheck, moveFix } from './lookCheck';
-import { apartMm, boxWithLeft, inches, meets, moved, nearestX } from './where';
+import { apartMm, boxWithLeft, inches, moved, nearestX } from './where';
 
 /** A shade and all else that burns keeps 2 in from an LED bulb, 3 to 4 from a hot one. */
 const CLEAR_MM = inches(4);

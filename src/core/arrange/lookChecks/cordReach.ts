@@ -1,7 +1,8 @@
 import { formatLength } from '../../kernel/formatLength';
 import { commonPractice } from '../../kernel/source';
+import { meets } from '../look/lookThing';
 import { awayFix, holding, type LookSaid, lookAgain, lookCheck, moveFix } from './lookCheck';
-import { boxWithLeft, inches, meets, moved, nearestX } from './where';
+import { boxWithLeft, inches, moved, nearestX } from './where';
 
 /** A cord is taken to be 6 ft long while nobody measured how far it reaches. */
 const USUAL_MM = inches(72);

@@ -1,10 +1,10 @@
 import { spotFeatures } from '../../catalog/spotFeatures.data';
 import { formatLength } from '../../kernel/formatLength';
 import { commonPractice } from '../../kernel/source';
-import type { ThingBox } from '../look/lookThing';
+import { meets, type ThingBox } from '../look/lookThing';
 import { burnsEasily } from '../look/thingKinds';
 import { awayFix, type LookSaid, lookAgain, lookCheck, moveFix } from './lookCheck';
-import { apartMm, boxWithLeft, inches, meets, moved, nearestX } from './where';
+import { apartMm, boxWithLeft, inches, moved, nearestX } from './where';
 
 /** Decorated glass, paper and greens 12 in from a heater, a fire or a hot bulb; dry greens 3 ft. */
 const CLEAR_MM = inches(12);

@@ -3,9 +3,9 @@ import { type FeatureKind, spotFeatures } from '../../catalog/spotFeatures.data'
 import { formatLength } from '../../kernel/formatLength';
 import { commonPractice } from '../../kernel/source';
 import type { SpotFeature } from '../../model/rows';
-import type { LookThing, ThingBox } from '../look/lookThing';
+import { type LookThing, meets, type ThingBox } from '../look/lookThing';
 import { awayFix, holding, type LookFacts, type LookSaid, lookAgain, lookCheck, moveFix } from './lookCheck';
-import { boxWithLeft, inches, meets, moved, nearestX } from './where';
+import { boxWithLeft, inches, moved, nearestX } from './where';
 
 /** A door swings over its width and 2 in more; a drawer needs its depth and room to stand. */
 const DOOR_MORE_MM = inches(2);

@@ -1,6 +1,6 @@
 import type { SentenceLocale } from '../../kernel/finding';
 import { formatLength } from '../../kernel/formatLength';
-import type { LookThing, ThingBox } from '../look/lookThing';
+import { type LookThing, meets, type ThingBox } from '../look/lookThing';
 import { burnsEasily } from '../look/thingKinds';
 import {
   awayFix,
@@ -14,17 +14,7 @@ import {
   type Say,
   swapFix,
 } from './lookCheck';
-import {
-  apartMm,
-  boxWithLeft,
-  freeOnBoard,
-  inches,
-  meets,
-  moved,
-  nearestX,
-  type Underside,
-  undersidesOf,
-} from './where';
+import { apartMm, boxWithLeft, freeOnBoard, inches, moved, nearestX, type Underside, undersidesOf } from './where';
 
 /** 12 in from anything that burns, to the side and above; candles 3 in apart. */
 const CLEAR_MM = inches(12);

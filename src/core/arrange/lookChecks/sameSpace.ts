@@ -1,8 +1,8 @@
 import { formatLength } from '../../kernel/formatLength';
 import { calculated } from '../../kernel/source';
-import type { LookThing } from '../look/lookThing';
+import { type LookThing, meets } from '../look/lookThing';
 import { awayFix, type LookFacts, type LookSaid, lookAgain, lookCheck, moveFix } from './lookCheck';
-import { boxWithLeft, meets, moved, nearestX, standsUpon } from './where';
+import { boxWithLeft, moved, nearestX, standsUpon } from './where';
 
 /** What may share a place with another thing: cloth lies under, stems stand in a vase, a curtain hangs before the sill. */
 const mayShare = (a: LookThing, b: LookThing): boolean => {

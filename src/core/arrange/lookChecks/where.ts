@@ -1,7 +1,7 @@
 import { MM_PER_INCH } from '../../kernel/units';
 import type { Board } from '../../surface/board';
 import { ceilingOver, levelsOf, levelUnder } from '../look/lookRoom';
-import type { LookThing, ThingBox } from '../look/lookThing';
+import { type LookThing, meets, type ThingBox } from '../look/lookThing';
 import { carriedAlong, type Place, placeOf, restingOn, restsOn } from '../look/settle';
 import type { LookFacts } from './lookCheck';
 
@@ -115,16 +115,6 @@ export function apartMm(a: ThingBox, b: ThingBox, isAbove: boolean): number {
     ? Math.max(0, a.frontMm - b.backMm, b.frontMm - a.backMm)
     : Math.max(0, a.footMm - b.topMm, b.footMm - a.topMm);
   return Math.hypot(x, y);
-}
-
-/** Whether two boxes have room in common; a touch is none. */
-export function meets(a: ThingBox, b: ThingBox): boolean {
-  const slack = 1;
-  return (
-    Math.min(a.rightMm, b.rightMm) - Math.max(a.leftMm, b.leftMm) > slack &&
-    Math.min(a.topMm, b.topMm) - Math.max(a.footMm, b.footMm) > slack &&
-    Math.min(a.backMm, b.backMm) - Math.max(a.frontMm, b.frontMm) > slack
-  );
 }
 
 /** A thing moved, with all that stands on it. */
