@@ -38,6 +38,8 @@ const SLACK_MM = 1;
 /** Up to here a thing is set on furniture rather than on the floor beside it; a lamp a little higher (common practice, no source). */
 const SMALL_MM = inches(24);
 const SMALL_LAMP_MM = inches(32);
+/** A top higher than this is above what one looks at. */
+const HIGH_TOP_MM = inches(50);
 /** Furniture lower than this is no place to set things on. */
 const LEAST_FURNITURE_MM = inches(12);
 const SAME_MM = 2;
@@ -216,7 +218,9 @@ function levelGroups(room: LookRoom, thing: LookThing, things: readonly LookThin
   const raised = own.filter(({ footMm }) => footMm > 0);
   if (room.hasWall && isSoft(thing) && raised.length > 0) return [raised];
   const furniture = room.baseMm === 0 && room.hasWall && isSmall(thing) ? furnitureLevels(room, thing, things) : [];
-  return [furniture, own];
+  // The top of a console or a nightstand before the shelf under it, a bookcase's shelves before its top.
+  const isTop = ({ of, footMm }: Level) => of !== null && footMm >= of.box.topMm - SAME_MM && footMm <= HIGH_TOP_MM;
+  return [furniture.filter(isTop), furniture.filter((level) => !isTop(level)), own];
 }
 
 /**
