@@ -9,6 +9,7 @@ import { sketchBoxes } from '../sketchBoxes';
 import { allAdded } from './addedThings';
 import { ceilingOver, levelUnder, lookRoom, namedLevels } from './lookRoom';
 import type { LookThing } from './lookThing';
+import { behindFirst } from './lookThings';
 import { carriedAlong, placesToStand, restBeyond, settledAbove, settledInFront } from './settle';
 import { startingLook } from './startingLook';
 
@@ -278,5 +279,49 @@ describe('levels', () => {
     // What stands before a bed is under nothing.
     const bed = roomOf(lookRows({ kind: 'bedWall', widthMm: 3400, heightMm: 2400 }, []));
     expect(ceilingOver(bed, { ...at(0), leftMm: 1500, rightMm: 2000 })).toBe(2400);
+  });
+});
+
+describe('what is drawn before what', () => {
+  const orderOf = (pieces: readonly Partial<LookPieceRow>[]) =>
+    thingsOf(lookRows({ kind: 'wall', widthMm: 3000, heightMm: 2400 }, pieces)).map(({ name }) => name);
+
+  it('goes by layers, but nothing is behind what it stands in', () => {
+    expect(
+      orderOf([
+        { ...thing('Bookcase', 'bookcase', [800, 1500, 300], [0]), id: uuid(1), layer: 3001 },
+        thing('Bread board', 'tray', [230, 335, 20], [100, 385], { stance: 'leans', layer: 1000, onId: uuid(1) }),
+        thing('Vase', 'vase', [120, 250, 120], [1500], { layer: 3000 }),
+        thing('Print', 'pictureFrame', [300, 400, 20], [1500, 1200], { stance: 'hangs', layer: 0 }),
+        thing('Chair', 'chair', [450, 900, 450], [700], { layer: 3002 }),
+      ]),
+    ).toEqual(['Print', 'Vase', 'Bookcase', 'Bread board', 'Chair']);
+  });
+
+  it('is the same whatever the order of the rows, for any stack, even for one that goes in a circle', () => {
+    fc.assert(
+      fc.property(
+        fc.array(fc.tuple(fc.integer({ min: 0, max: 4000 }), fc.integer({ min: -1, max: 7 })), {
+          minLength: 1,
+          maxLength: 8,
+        }),
+        (drawn) => {
+          const rows = lookRows(
+            { kind: 'wall' },
+            drawn.map(([layer, on], n) => ({
+              id: uuid(10 + n),
+              layer,
+              onId: on < 0 || on >= drawn.length ? null : uuid(10 + on),
+            })),
+          ).lookPieces;
+          const order = behindFirst(rows).map(({ id }) => id);
+          expect(new Set(order).size).toBe(drawn.length);
+          for (const { id, onId } of rows) {
+            const isCircle = onId !== null && drawn.some(([, on], n) => on === n || on > n);
+            if (onId !== null && onId !== id && !isCircle) expect(order.indexOf(onId)).toBeLessThan(order.indexOf(id));
+          }
+        },
+      ),
+    );
   });
 });

@@ -134,8 +134,24 @@ export function lookThings(
 ): LookThing[] {
   const spot = plan.rows.spots.find(({ id }) => id === look.spotId);
   if (!spot) return [];
-  return pieces
-    .filter(({ lookId }) => lookId === look.id)
-    .sort((a, b) => a.layer - b.layer || (a.id < b.id ? -1 : 1))
-    .map((placement) => lookThing(plan, spot, placement));
+  return behindFirst(pieces.filter(({ lookId }) => lookId === look.id)).map((placement) =>
+    lookThing(plan, spot, placement),
+  );
 }
+
+/** Pieces by their layers, those behind first; what stands on or in something is never behind it. */
+export function behindFirst(pieces: readonly LookPieceRow[]): LookPieceRow[] {
+  const byId = new Map(pieces.map((piece) => [piece.id, piece]));
+  const known = new Map<string, number>();
+  const layerOf = (piece: LookPieceRow, depth = 0): number => {
+    const before = known.get(piece.id);
+    if (before !== undefined) return before;
+    const below = depth > pieces.length ? undefined : byId.get(piece.onId ?? '');
+    const layer = below ? Math.max(piece.layer, layerOf(below, depth + 1) + JUST_BEFORE) : piece.layer;
+    known.set(piece.id, layer);
+    return layer;
+  };
+  return [...pieces].sort((a, b) => layerOf(a) - layerOf(b) || a.layer - b.layer || (a.id < b.id ? -1 : 1));
+}
+/** Less than from one layer to the next, however many stand on each other. */
+const JUST_BEFORE = 1e-4;

@@ -39,11 +39,12 @@ export const hiddenBehind = lookCheck({
     const bare = standing(facts).filter(({ id }) => !facts.things.some(({ placement }) => placement.onId === id));
     return bare.flatMap((thing): LookSaid[] => {
       // Through stems and leaves one sees what stands behind them.
+      const inFront = new Set(facts.things.slice(facts.things.indexOf(thing) + 1).map(({ id }) => id));
       const before = facts.things.filter(
         (other) =>
           !other.kinds.has('stems') &&
           other.id !== thing.id &&
-          other.placement.layer > thing.placement.layer &&
+          inFront.has(other.id) &&
           other.placement.onId !== thing.id,
       );
       const boxes = before.map(({ box }) => box);
