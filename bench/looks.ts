@@ -7,8 +7,9 @@ import { checkLook } from '@core/arrange/lookChecks/checkLook';
 import { lookFacts } from '@core/arrange/lookChecks/lookFacts';
 import { closeArea } from '@core/color/closeArea';
 import { maskOf, recolorArea } from '@core/color/recolorArea';
-import { crowdedLook } from '@core/fixtures/crowdedLook';
+import { crowdedLook, crowdedShelves } from '@core/fixtures/crowdedLook';
 import { AS_OF } from '@core/fixtures/projectRows';
+import type { ProjectRows } from '@core/model/rows';
 import { computePlan } from '@core/plan/computePlan';
 import { type Timing, timing } from './measure';
 
@@ -48,9 +49,10 @@ function vaseBeforeWall(widthPx: number, heightPx: number) {
   return { pixels, widthPx, heightPx };
 }
 
-/** Looks: sixty pieces judged at every move of one, what the rules offer, what to take away; a photo recolored. */
-export async function looksBench(show: (name: string, value: Timing, aim: string) => void): Promise<void> {
-  const rows = crowdedLook(60);
+type Show = (name: string, value: Timing, aim: string) => void;
+
+/** One move of a thing after another in a crowded look, all rules at each; then the ways out, and what to take away. */
+async function crowded(show: Show, where: string, rows: ProjectRows): Promise<void> {
   const plan = computePlan(rows, AS_OF);
   const [look, spot] = [rows.looks[0], rows.spots[0]];
   if (!look || !spot) throw new Error('no look');
@@ -63,18 +65,23 @@ export async function looksBench(show: (name: string, value: Timing, aim: string
     const thing = things[n % things.length];
     if (!thing) return;
     const wanted = { xMm: thing.placement.xMm + (n % 30), footMm: thing.placement.footMm };
-    const { place } = settledInFront(
-      thing,
-      wanted,
-      things.filter(({ id }) => id !== thing.id),
-      room,
-      30,
-    );
+    const others = things.filter(({ id }) => id !== thing.id);
+    const { place } = settledInFront(thing, wanted, others, room, 30);
     checkLook({ ...facts, things: withPlaces(things, carriedAlong(things, thing, place)), wantsFixes: false }, look);
   };
-  show('look: one move of 60 pieces, all rules', await timing(60, move), 'under 16 ms');
-  show('look: rules with their ways out', await timing(8, () => checkLook(facts, look)), 'let go');
-  show('look: take one away', await timing(3, () => takeOneAway(plan, look, spot, things)), 'in stretches of 12 ms');
+  show(`look: one move of 60 pieces ${where}, all rules`, await timing(60, move), 'under 16 ms');
+  show(`look: rules with their ways out ${where}`, await timing(8, () => checkLook(facts, look)), 'let go');
+  show(
+    `look: take one away ${where}`,
+    await timing(3, () => takeOneAway(plan, look, spot, things)),
+    'in stretches of 12 ms',
+  );
+}
+
+/** Looks: sixty pieces judged at every move of one, what the rules offer, what to take away; a photo recolored. */
+export async function looksBench(show: Show): Promise<void> {
+  await crowded(show, 'on a sideboard', crowdedLook(60));
+  await crowded(show, 'on shelves', crowdedShelves(60));
   const { pixels, mask } = twelveMegapixels();
   const lab = { L: 40, a: -15, b: -8 };
   show(

@@ -4,16 +4,16 @@ import { isDescribed, type LookThing } from '../look/lookThing';
 import { type Place, restsOn } from '../look/settle';
 import { heldWithin, type ThingSpace, thingSpace } from '../look/thingSpace';
 import { awayFix, editFix, type LookFacts, type LookSaid, lookAgain, lookCheck, moveFix } from './lookCheck';
-import { clearOver, freeOnBoard, moved, rowsOf } from './where';
+import { clearOver, freeOnBoard, moved, rowsOf, type ThingRow } from './where';
 
 const SLACK_MM = 1;
 
 /** From where to where a thing may be where it stands: between the ends of its board, up to the next one. */
-function spaceAt(facts: LookFacts, thing: LookThing): ThingSpace {
+function spaceAt(facts: LookFacts, rows: readonly ThingRow[], thing: LookThing): ThingSpace {
   const space = thingSpace(thing, facts.room);
   if (!restsOn(thing)) return space;
   const support = facts.things.find(({ id }) => id === thing.placement.onId);
-  const row = rowsOf(facts).find(({ things }) => things.includes(thing));
+  const row = rows.find(({ things }) => things.includes(thing));
   // What is set on another thing may stand out over it; within a bookcase, and on a board of the spot, it may not.
   const ends = row && (support === undefined || isWithin(thing, support)) ? row : space;
   return { leftMm: ends.leftMm, rightMm: ends.rightMm, footMm: space.footMm, topMm: clearOver(facts, thing) };
@@ -43,13 +43,14 @@ export const outsideSpot = lookCheck({
     moveIn: () => 'Move it in',
     takeAway: () => 'Take it out of the look',
   },
-  check: (facts, say) =>
-    facts.things.flatMap((thing): LookSaid[] => {
+  check: (facts, say) => {
+    const rows = rowsOf(facts);
+    return facts.things.flatMap((thing): LookSaid[] => {
       const { box, size } = thing;
       // Cloth hangs over the edges of its table, and is meant to.
       if (facts.isAbove && thing.template?.id === 'flatCloth') return [];
       const { depthMm } = facts.room;
-      const space = spaceAt(facts, thing);
+      const space = spaceAt(facts, rows, thing);
       const across = Math.max(space.leftMm - box.leftMm, box.rightMm - space.rightMm);
       // Before a wall there is floor as far as there is a room.
       const deep = facts.kind.asks.depth === null ? 0 : Math.max(-box.frontMm, box.backMm - depthMm);
@@ -83,5 +84,6 @@ export const outsideSpot = lookCheck({
           ],
         ),
       ];
-    }),
+    });
+  },
 });
