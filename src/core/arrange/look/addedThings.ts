@@ -3,12 +3,12 @@ import type { LookPieceRow, LookRow, SpotRow, Stance } from '../../model/rows';
 import type { Plan } from '../../plan/computePlan';
 import { furnitureBelow } from '../lookChecks/furnitureBelow';
 import { inches } from '../lookChecks/where';
-import { seatsOf } from '../seats';
 import { freePlace } from './freePlace';
 import { isSeenFromAbove, type LookRoom, lookRoom } from './lookRoom';
 import { boxAt, type LookThing, meets } from './lookThing';
 import { lookThing } from './lookThings';
 import { newPlacement } from './newLook';
+import { seatPlaces } from './seatPlaces';
 import { type Place, placeOf, restsOn, withPlaces } from './settle';
 import { clamp, frontFor, layerOf, round, stanceOf, usualFoot } from './startingLook';
 
@@ -48,7 +48,7 @@ function asItStands(
  * One more thing for a look that is there already: set down where there is room for it, or hung over the middle.
  * @param of the slot, the piece of the house or the description that it is
  */
-function addedTo(spot: SpotRow, things: readonly LookThing[], thing: LookThing): AddedOne {
+function addedTo(spot: SpotRow, things: readonly LookThing[], thing: LookThing, count = 1): AddedOne {
   const room = lookRoom(spot);
   const { stance } = thing.placement;
   const { widthMm, depthMm } = thing.size;
@@ -58,7 +58,7 @@ function addedTo(spot: SpotRow, things: readonly LookThing[], thing: LookThing):
   );
   const row = { ...thing.placement, frontMm: frontFor(spot, stance, depthMm), layer: inFront };
   const leftAt = (middleMm: number) => round(clamp(middleMm - widthMm / 2, room.widthMm - widthMm));
-  if (isSeenFromAbove(spot)) return { row: { ...row, ...placeOnTable(spot, thing, things) }, pushed: [] };
+  if (isSeenFromAbove(spot)) return { row: { ...row, ...placeOnTable(spot, thing, things, count) }, pushed: [] };
   if (stance === 'hangs' && thing.kinds.has('curtain') && room.beyondMm > 0)
     return { row: { ...row, ...curtainPlace(room, thing, things) }, pushed: [] };
   if (stance === 'hangs') return { row: { ...row, ...hungPlace(spot, thing, things) }, pushed: [] };
@@ -137,13 +137,18 @@ const OVER_FURNITURE_MM = inches(8);
 /** Air between two things where the spot says nothing: a finger. */
 const GAP_MM = inches(0.5);
 
-/** Where a thing goes on a table: at the next seat, or into the widest gap along its middle. */
+/**
+ * Where a thing goes on a table: at the next seat, or into the widest gap along its middle.
+ * @param count how many alike are laid in one go: so many places at least
+ */
 function placeOnTable(
   spot: SpotRow,
   thing: LookThing,
   things: readonly LookThing[],
+  count: number,
 ): Pick<LookPieceRow, 'xMm' | 'frontMm'> {
-  const seat = isSetAtSeats(thing) ? freeSeat(spot, thing, things) : null;
+  const alike = things.filter((other) => other.name === thing.name).length;
+  const seat = isSetAtSeats(thing) ? seatPlaces(spot, thing.size, count)[alike] : undefined;
   if (seat) return seat;
   const room = lookRoom(spot);
   const { widthMm, depthMm } = thing.size;
@@ -183,7 +188,7 @@ export function allAdded(
   const all = Array.from({ length: count }, () => asItStands(plan, look, spot, of, newId));
   const group = groupOf(spot, there, all);
   if (group) for (const one of group) put(one);
-  else for (const thing of all) put(addedTo(spot, there, thing));
+  else for (const thing of all) put(addedTo(spot, there, thing, count));
   const before = new Map(things.map(({ id, placement }) => [id, placement]));
   return {
     rows: there.filter(({ id }) => newIds.has(id)).map(({ placement }) => placement),
@@ -213,25 +218,3 @@ function curtainPlace(
 }
 
 const isSetAtSeats = ({ kinds }: LookThing): boolean => kinds.has('setting') || kinds.has('tableware');
-/** A plate lies a thumb from the edge of the table (common practice, no source). */
-const FROM_EDGE_MM = 25;
-
-/** The next seat that has none of a kind yet: along both long sides, across from each other; null where all have. */
-function freeSeat(
-  spot: SpotRow,
-  thing: LookThing,
-  things: readonly LookThing[],
-): Pick<LookPieceRow, 'xMm' | 'frontMm'> | null {
-  const seats = seatsOf(spot);
-  const room = lookRoom(spot);
-  const { widthMm, depthMm } = thing.size;
-  const alike = things.filter((other) => other.name === thing.name).length;
-  if (alike >= seats) return null;
-  const across = Math.ceil(seats / 2);
-  const column = Math.floor(alike / 2);
-  const xMm = round(clamp(((column + 0.5) * room.widthMm) / across - widthMm / 2, room.widthMm - widthMm));
-  const frontMm = round(
-    clamp(alike % 2 === 0 ? FROM_EDGE_MM : room.depthMm - depthMm - FROM_EDGE_MM, room.depthMm - depthMm),
-  );
-  return { xMm, frontMm };
-}

@@ -6,7 +6,7 @@ import type { LookPieceRow, SpotRow } from '../../model/rows';
 import { computePlan } from '../../plan/computePlan';
 import { allAdded } from './addedThings';
 import { describedPiece } from './describedPiece';
-import type { LookThing } from './lookThing';
+import { type LookThing, meets } from './lookThing';
 import { likenessOfThing, thingView } from './thingView';
 
 const IN = 25.4;
@@ -73,20 +73,45 @@ describe('what is described for a look', () => {
     expect(seen('5 stems of eucalyptus, 20 in tall').measures.stems).toBe(5);
   });
 
-  it('plates come to the seats of a table, across from each other, each at its edge; a ninth of eight stays free', () => {
+  it('plates come to the seats of a table: across from each other, at the ends, each at its edge', () => {
     const { put, things } = emptyLook(table);
-    const seats = put('8 dinner plates, 10 in wide', [], 9).slice(0, 8);
+    const seats = put('8 dinner plates, 10 in wide');
     expect(new Set(seats.map(({ xMm, frontMm }) => `${xMm} ${frontMm}`)).size).toBe(8);
-    expect(seats.filter(({ frontMm }) => frontMm < 500)).toHaveLength(4);
-    for (const { xMm, frontMm } of seats) {
-      expect(Math.min(xMm, 2000 - xMm - 10 * IN)).toBeGreaterThan(0);
-      expect(Math.min(frontMm, 1000 - frontMm - 10 * IN)).toBeCloseTo(25, 0);
+    const wide = 10 * IN;
+    const [sides, ends] = [seats.slice(0, 6), seats.slice(6)];
+    expect(sides.filter(({ frontMm }) => frontMm < 500)).toHaveLength(3);
+    for (const { xMm, frontMm } of sides) {
+      expect(Math.min(xMm, 2000 - xMm - wide)).toBeGreaterThan(0);
+      expect(Math.min(frontMm, 1000 - frontMm - wide)).toBeCloseTo(25, 0);
     }
-    const plates = things(seats);
-    for (const one of plates)
-      for (const other of plates)
-        if (one.id !== other.id && one.box.leftMm < other.box.rightMm && other.box.leftMm < one.box.rightMm)
-          expect(one.box.frontMm >= other.box.backMm || other.box.frontMm >= one.box.backMm).toBe(true);
+    for (const { xMm, frontMm } of ends) {
+      expect(Math.min(xMm, 2000 - xMm - wide)).toBeCloseTo(25, 0);
+      expect(frontMm + wide / 2).toBeCloseTo(500, 0);
+    }
+    const plates = things(seats).map(({ box }) => box);
+    for (const [n, one] of plates.entries())
+      for (const other of plates.slice(n + 1)) expect(meets(one, other)).toBe(false);
+  });
+
+  it('more plates than seats are laid closer together, none in the middle of the table', () => {
+    const { put } = emptyLook({ ...table, measures: { seats: 6, seatsAtEnds: 0 } });
+    const seats = put('8 dinner plates, 10 in wide');
+    for (const { frontMm } of seats) expect(Math.min(frontMm, 1000 - frontMm - 10 * IN)).toBeCloseTo(25, 0);
+    expect(new Set(seats.map(({ xMm }) => xMm)).size).toBe(4);
+  });
+
+  it('around a round table they lie evenly, each as far from the edge', () => {
+    const { put } = emptyLook({ kind: 'diningTable', widthMm: 1400, depthMm: 1400, measures: { seats: 6, round: 1 } });
+    const seats = put('6 dinner plates, 10 in wide').map(
+      ({ xMm, frontMm }) => [xMm + 127 - 700, frontMm + 127 - 700] as const,
+    );
+    for (const [x, y] of seats) expect(Math.hypot(x, y)).toBeCloseTo(700 - 127 - 25, 0);
+    const [first, second] = seats;
+    // Six around: as far from each other as from the middle.
+    expect(Math.hypot((first?.[0] ?? 0) - (second?.[0] ?? 0), (first?.[1] ?? 0) - (second?.[1] ?? 0))).toBeCloseTo(
+      548,
+      0,
+    );
   });
 
   it('candles along a table stand beside each other, over what lies there', () => {

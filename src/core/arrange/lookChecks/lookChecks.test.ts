@@ -340,6 +340,14 @@ const scenes: readonly [checkId: string, what: string, rows: ProjectRows][] = [
     ),
   ],
   [
+    'placeSettings',
+    'plates that crowd at a round table',
+    lookRows(
+      { kind: 'diningTable', widthMm: 1500, depthMm: 1500, measures: { seats: 4, round: 1 } },
+      [0, 1, 2].map((n) => thing('Dinner plate', 'plate', [265, 20, 265], [400 + n * 280, 0, 40 + n * 30])),
+    ),
+  ],
+  [
     'runnerOverhang',
     'a short runner',
     lookRows(table, [
