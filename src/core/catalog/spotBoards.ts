@@ -1,14 +1,17 @@
-import type { SpotFeature, SpotRow } from '../model/rows';
 import { type Board, lowestFirst } from '../surface/board';
 import { type DrawnShape, drawnRectangle } from '../surface/drawing';
-import { type SpotKind, sketchRoom } from './spotKind';
+import type { MarkedFeature } from './spotFeatures.data';
+import { type SpotKind, type SpotSize, sketchRoom } from './spotKind';
 import { spotKindOf } from './spotKinds';
 
-/** What a spot's boards are worked out from. */
-type Measured = Pick<SpotRow, 'kind' | 'widthMm' | 'depthMm' | 'heightMm' | 'measures' | 'features'>;
+/** A spot as its boards are worked out from it. */
+interface Measured extends SpotSize {
+  kind: string;
+  features: readonly MarkedFeature[];
+}
 
 /** Whether somebody marked where the boards of a spot are. */
-const markedBoards = ({ features }: Pick<SpotRow, 'features'>) => features.filter(({ kind }) => kind === 'board');
+const markedBoards = ({ features }: Pick<Measured, 'features'>) => features.filter(({ kind }) => kind === 'board');
 
 /**
  * Boards of a spot above its base on which things stand: those that somebody marked, and those of its kind, shelves only
@@ -65,7 +68,7 @@ const BOARD_MM = 20;
  * or where it is taken to have none.
  * @param newId gives a new id at each call
  */
-export function boardsToMark(spot: Measured, newId: () => string): SpotFeature[] {
+export function boardsToMark(spot: Measured, newId: () => string): MarkedFeature[] {
   const taken = markedBoards(spot).length > 0 ? [] : spotBoards(spot);
   const { widthMm, heightMm } = sketchRoom(spotKindOf(spot.kind), spot);
   const one: Board = {
@@ -86,7 +89,7 @@ export function boardsToMark(spot: Measured, newId: () => string): SpotFeature[]
 }
 
 /** What must be respected in a spot: what is marked in it, and what its kind always has where nobody marked such a thing. */
-export function featuresOf(spot: Measured): SpotFeature[] {
+export function featuresOf(spot: Measured): MarkedFeature[] {
   const kind = spotKindOf(spot.kind);
   const own = kind.ownFeatures?.(sketchRoom(kind, spot), spot.measures) ?? [];
   const missing = own.filter((feature) => !spot.features.some((marked) => marked.kind === feature.kind));

@@ -28,3 +28,14 @@ export const spotFeatures = {
 } as const satisfies Readonly<Record<string, FeatureFacts>>;
 export type FeatureKind = keyof typeof spotFeatures;
 export const featureKinds = Object.keys(spotFeatures) as [FeatureKind, ...FeatureKind[]];
+
+/** Something of a place as it is marked in its sketch, from its left and up from its base (or from its front edge); mm. */
+export interface MarkedFeature {
+  id: string;
+  kind: FeatureKind;
+  name: string;
+  xMm: number;
+  yMm: number;
+  widthMm: number;
+  heightMm: number;
+}

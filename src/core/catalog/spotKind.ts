@@ -1,6 +1,6 @@
-import type { SpotFeature } from '../model/rows';
 import type { Board } from '../surface/board';
 import type { DrawnShape } from '../surface/drawing';
+import type { MarkedFeature } from './spotFeatures.data';
 
 /** One measurement that a kind of spot asks for beyond width, depth and height. */
 export interface SpotMeasure {
@@ -47,7 +47,7 @@ export interface SpotKind {
   /** Boards above its base on which things stand as well, the lowest first; as it usually has them where nobody marked any. */
   boards?(room: SketchRoom, measures: Readonly<Record<string, number>>): Board[];
   /** What it always has that must stay free, beside what is marked: the door of a porch. */
-  ownFeatures?(room: SketchRoom, measures: Readonly<Record<string, number>>): Omit<SpotFeature, 'id'>[];
+  ownFeatures?(room: SketchRoom, measures: Readonly<Record<string, number>>): Omit<MarkedFeature, 'id'>[];
   /** Whether nothing hangs in it: on shelves a frame leans, since there is no wall. */
   isShelved?: true;
   /** What hangs here may reach so far beyond its sides and its top, mm; within them where nothing is said. */

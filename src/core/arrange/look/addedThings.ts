@@ -2,6 +2,7 @@ import { spotKindOf } from '../../catalog/spotKinds';
 import type { LookPieceRow, LookRow, SpotRow, Stance } from '../../model/rows';
 import type { Plan } from '../../plan/computePlan';
 import { furnitureBelow } from '../lookChecks/furnitureBelow';
+import { gaps } from '../lookChecks/gapOver';
 import { inches } from '../lookChecks/where';
 import { freePlace } from './freePlace';
 import { isSeenFromAbove, type LookRoom, lookRoom } from './lookRoom';
@@ -113,7 +114,7 @@ function hungPlace(
   const facts = { kind: spotKindOf(spot.kind), room, spot, isAbove: false, things };
   const at = (xMm: number): Pick<LookPieceRow, 'xMm' | 'footMm'> => {
     const below = furnitureBelow(facts, { leftMm: xMm, rightMm: xMm + widthMm, footMm: room.heightMm });
-    const over = below && below.topMm > 0 && thing.template?.id !== 'shelf' ? below.topMm + OVER_FURNITURE_MM : null;
+    const over = below && thing.template?.id !== 'shelf' ? below.topMm + gaps[below.kind].usual : null;
     const foot = Math.max(0, clamp(over ?? usualFoot(spot, thing), room.heightMm - heightMm));
     return { xMm: round(clamp(xMm, most)), footMm: round(foot) };
   };
@@ -132,7 +133,6 @@ function hungPlace(
     .map(at);
   return [middle, ...beside].find(isFree) ?? middle;
 }
-const OVER_FURNITURE_MM = inches(8);
 
 /** Air between two things where the spot says nothing: a finger. */
 const GAP_MM = inches(0.5);
@@ -153,9 +153,11 @@ function placeOnTable(
   const room = lookRoom(spot);
   const { widthMm, depthMm } = thing.size;
   const frontMm = round(Math.max(0, (room.depthMm - depthMm) / 2));
-  // Only what stands along its middle is in the way: what lies there lies beneath.
+  // Cloth lies beneath; all else along its middle is in the way.
+  const isCloth = ({ placement, kinds, template }: LookThing) =>
+    placement.stance === 'lies' && (kinds.has('textile') || kinds.has('runner') || template?.id === 'flatCloth');
   const inTheWay = things.filter(
-    ({ placement, box }) => placement.stance !== 'lies' && box.frontMm < frontMm + depthMm && box.backMm > frontMm,
+    (one) => !isCloth(one) && one.box.frontMm < frontMm + depthMm && one.box.backMm > frontMm,
   );
   const edges = [0, ...inTheWay.flatMap(({ box }) => [box.leftMm, box.rightMm]), room.widthMm].sort((a, b) => a - b);
   const gap = edges

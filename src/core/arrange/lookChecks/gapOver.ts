@@ -6,7 +6,7 @@ import { awayFix, holding, type LookSaid, lookAgain, lookCheck, moveFix } from '
 import { inches } from './where';
 
 /** Over furniture 6 to 10 in, 8 usual; over a mantel 3 to 6, 4 usual; others say 4 to 8 or 5 to 12. */
-const gaps = {
+export const gaps = {
   mantel: { least: inches(3), usual: inches(4), most: inches(6) },
   surface: { least: inches(6), usual: inches(8), most: inches(10) },
   furniture: { least: inches(6), usual: inches(8), most: inches(10) },
