@@ -411,7 +411,8 @@ describe('the further pieces of a slot', () => {
     const boxes = repeatsOf(frame, { quantity: 6, perSeat: null }, room);
     expect(boxes).toHaveLength(5);
     expect(Math.max(...boxes.map((box) => box.xMm + box.widthMm))).toBeCloseTo(950);
-    expect(Math.max(...boxes.map((box) => box.yMm + box.heightMm))).toBeCloseTo(752);
+    // Gaps are the same across and up: 45 between columns of 270, two rows of 336.
+    expect(Math.max(...boxes.map((box) => box.yMm + box.heightMm))).toBeCloseTo(48 + 336 + 45 + 336);
   });
   it('of six seats face each other across the table, spares left out', () => {
     const plate = { xMm: 60, yMm: 24, widthMm: 140, heightMm: 208 };

@@ -6,6 +6,10 @@ export interface StartingPattern {
   name: string;
   spotKinds: readonly string[];
   reason: string;
+  /** On a wall it is laid in a field of this size, its middle at the eyes; mm. The whole spot where nothing is said. */
+  field?: { widthMm: number; heightMm: number };
+  /** Drawn for shelves with so many openings: heights are shares of one of them. */
+  openings?: number;
   slots: readonly PatternSlot[];
 }
 
@@ -18,6 +22,9 @@ function slot(
 ): PatternSlot {
   return { name, role, quantity: 1, importance: 'wanted', x, y, width, height, perSeat: null, ...rest };
 }
+
+/** A gallery on a whole wall: as large as such a field usually is. */
+const galleryField = { widthMm: 72 * 25.4, heightMm: 48 * 25.4 };
 
 /**
  * Starting patterns of our own making. Their proportions follow common practice of the trade (from memory): height steps
@@ -45,20 +52,20 @@ export const patternRows: readonly StartingPattern[] = [
     reason: 'Uneven on purpose: light and height on one side are balanced by a wide, low stack on the other.',
     slots: [
       slot('Lamp', 'light', [0.04, 0, 0.2, 0.55], { importance: 'must' }),
-      slot('Art or mirror', 'anchor', [0.24, 0.3, 0.52, 0.6]),
-      slot('Books, lying', 'riser', [0.66, 0, 0.2, 0.07]),
-      slot('Small thing on the books', 'personal', [0.71, 0.07, 0.09, 0.1]),
-      slot('Greenery', 'greenery', [0.87, 0, 0.1, 0.3]),
+      slot('Art or mirror', 'anchor', [0.26, 0.15, 0.5, 0.6]),
+      slot('Books, lying', 'riser', [0.58, 0, 0.24, 0.08]),
+      slot('Small thing on the books', 'personal', [0.65, 0.08, 0.1, 0.12]),
+      slot('Greenery', 'greenery', [0.84, 0, 0.14, 0.36]),
     ],
   },
   {
     id: 'mirroredPair',
     name: 'A pair with something between',
-    spotKinds: ['console', 'sideboard', 'mantel', 'cabinetTop'],
+    spotKinds: ['console', 'sideboard', 'mantel'],
     reason: 'Two alike at the ends calm a busy room; the middle stays lower so that the pair frames it.',
     slots: [
-      slot('Pair: lamps, vases or candlesticks', 'height', [0.03, 0, 0.12, 0.5], { quantity: 2, importance: 'must' }),
-      slot('Middle piece', 'anchor', [0.3, 0.2, 0.4, 0.55]),
+      slot('Pair: lamps or vases', 'height', [0.03, 0, 0.12, 0.5], { quantity: 2, importance: 'must' }),
+      slot('Middle piece', 'anchor', [0.25, 0.13, 0.5, 0.55]),
       slot('Low greenery', 'greenery', [0.38, 0, 0.24, 0.14]),
     ],
   },
@@ -68,10 +75,11 @@ export const patternRows: readonly StartingPattern[] = [
     spotKinds: ['mantel', 'cabinetTop', 'window'],
     reason: 'Heights fall by about a third each (1 : 0.67 : 0.45), so that the eye walks down instead of jumping.',
     slots: [
-      slot('Tallest', 'height', [0.04, 0, 0.12, 0.75], { importance: 'must' }),
-      slot('Two thirds of it', 'texture', [0.2, 0, 0.12, 0.5]),
-      slot('Less than half of it', 'personal', [0.35, 0, 0.1, 0.34]),
-      slot('Garland or trailing greenery', 'greenery', [0.48, 0, 0.48, 0.12]),
+      slot('Tallest', 'height', [0.15, 0, 0.11, 0.75], { importance: 'must' }),
+      slot('Two thirds of it', 'texture', [0.29, 0, 0.11, 0.5]),
+      slot('Less than half of it', 'personal', [0.43, 0, 0.1, 0.33]),
+      slot('Garland or trailing greenery', 'greenery', [0.55, 0, 0.26, 0.12]),
+      slot('Small echo at the far end', 'filler', [0.84, 0, 0.14, 0.21]),
     ],
   },
   {
@@ -95,7 +103,7 @@ export const patternRows: readonly StartingPattern[] = [
     slots: [
       slot('Mug, jar or canister', 'function', [0.06, 0, 0.28, 0.26], { importance: 'must' }),
       slot('Small pot with greenery', 'greenery', [0.66, 0, 0.28, 0.3]),
-      slot('Fillers', 'filler', [0.38, 0, 0.1, 0.1], { quantity: 3, importance: 'nice' }),
+      slot('Fillers', 'filler', [0.37, 0, 0.07, 0.1], { quantity: 3, importance: 'nice' }),
       slot('Sign or print, leaning', 'anchor', [0.3, 0.4, 0.4, 0.3]),
       slot('Small house, bird or bell', 'personal', [0.2, 0.4, 0.14, 0.2]),
     ],
@@ -108,7 +116,7 @@ export const patternRows: readonly StartingPattern[] = [
     slots: [
       slot('Runner', 'texture', [0.02, 0.34, 0.96, 0.32]),
       slot('Low centerpiece', 'anchor', [0.3, 0.37, 0.4, 0.26], { importance: 'must' }),
-      slot('Candles in holders', 'light', [0.12, 0.45, 0.05, 0.1], { quantity: 2 }),
+      slot('Low lights, flameless', 'light', [0.22, 0.45, 0.05, 0.1], { quantity: 2 }),
       slot('Charger or mat', 'function', [0.05, 0.02, 0.16, 0.28], { perSeat: { parts: 1, spares: 0 }, quantity: 6 }),
       slot('Dinner plate', 'function', [0.06, 0.03, 0.14, 0.26], { perSeat: { parts: 1, spares: 0 }, quantity: 6 }),
       slot('Napkin with ring', 'texture', [0.22, 0.05, 0.05, 0.2], { perSeat: { parts: 1, spares: 2 }, quantity: 8 }),
@@ -117,11 +125,11 @@ export const patternRows: readonly StartingPattern[] = [
   {
     id: 'buffetTable',
     name: 'Coffee bar, used every day',
-    spotKinds: ['sideboard', 'console', 'coffeeTable'],
+    spotKinds: ['sideboard', 'console'],
     reason:
       'What is used stands in front and low, what is looked at stands behind and tall; a tray gathers the small things.',
     slots: [
-      slot('Sign or shelf above', 'anchor', [0.22, 0.5, 0.56, 0.3]),
+      slot('Sign', 'anchor', [0.25, 0.14, 0.5, 0.5]),
       slot('Machine or kettle', 'function', [0.05, 0, 0.24, 0.3], { importance: 'must' }),
       slot('Tray for the small things', 'riser', [0.36, 0, 0.3, 0.04]),
       slot('Canisters', 'function', [0.4, 0.04, 0.08, 0.16], { quantity: 3 }),
@@ -133,11 +141,12 @@ export const patternRows: readonly StartingPattern[] = [
     id: 'shelfThirds',
     name: 'A third books, a third things, a third air',
     spotKinds: ['shelfRun', 'bookcase'],
+    openings: 3,
     reason: 'Each shelf keeps a third free; what is heavy wanders from side to side from one shelf to the next.',
     slots: [
       slot('Books, standing', 'function', [0.03, 0, 0.3, 0.2], { quantity: 2, importance: 'must' }),
       slot('Books, lying', 'riser', [0.62, 0.35, 0.25, 0.06], { quantity: 2 }),
-      slot('Vase or jug', 'height', [0.7, 0, 0.14, 0.22]),
+      slot('Vase or jug', 'height', [0.43, 0, 0.14, 0.3]),
       slot('Frame, leaning', 'personal', [0.1, 0.35, 0.2, 0.24]),
       slot('Trailing plant', 'greenery', [0.78, 0.68, 0.16, 0.22]),
       slot('Basket or box', 'texture', [0.06, 0.68, 0.26, 0.2]),
@@ -147,6 +156,7 @@ export const patternRows: readonly StartingPattern[] = [
     id: 'shelfZigzag',
     name: 'Heavy low, one color from side to side',
     spotKinds: ['shelfRun', 'bookcase'],
+    openings: 3,
     reason:
       'Baskets and stacks carry the lowest shelf, light things the highest; one color wanders left, right, left on the way up.',
     slots: [
@@ -161,6 +171,7 @@ export const patternRows: readonly StartingPattern[] = [
     id: 'galleryGrid',
     name: 'Six alike in a grid',
     spotKinds: ['galleryWall', 'wall'],
+    field: galleryField,
     reason: 'The same frame six times with equal gaps of 2 to 3 in reads as one large picture and is quick to hang.',
     slots: [
       slot('Frame', 'anchor', [0.05, 0.06, 0.27, 0.42], { quantity: 6, importance: 'must' }),
@@ -171,12 +182,13 @@ export const patternRows: readonly StartingPattern[] = [
     id: 'gallerySalon',
     name: 'One large, smaller ones around it',
     spotKinds: ['galleryWall', 'wall'],
+    field: galleryField,
     reason: 'Start with the largest a little off the middle; keep the gaps alike and the outline loose.',
     slots: [
-      slot('Largest frame', 'anchor', [0.26, 0.24, 0.34, 0.52], { importance: 'must' }),
-      slot('Middle frames', 'personal', [0.03, 0.32, 0.2, 0.36], { quantity: 2 }),
-      slot('Small frames', 'personal', [0.64, 0.5, 0.15, 0.24], { quantity: 3 }),
-      slot('Something that is no frame', 'texture', [0.64, 0.14, 0.2, 0.28]),
+      slot('Largest frame', 'anchor', [0.32, 0.16, 0.36, 0.56], { importance: 'must' }),
+      slot('Middle frames', 'personal', [0.05, 0.24, 0.235, 0.44], { quantity: 2 }),
+      slot('Small frames', 'personal', [0.05, 0.77, 0.175, 0.15], { quantity: 3 }),
+      slot('Something that is no frame', 'texture', [0.68, 0.77, 0.27, 0.15]),
     ],
   },
   {
@@ -188,8 +200,8 @@ export const patternRows: readonly StartingPattern[] = [
     slots: [
       slot('Nightstand, left', 'function', [0.04, 0, 0.14, 0.27], { importance: 'must' }),
       slot('Nightstand, right', 'function', [0.82, 0, 0.14, 0.27], { importance: 'must' }),
-      slot('Reading lamps', 'light', [0.07, 0.27, 0.08, 0.2], { quantity: 2 }),
-      slot('Over the bed', 'anchor', [0.34, 0.58, 0.32, 0.24]),
+      slot('Reading lamps', 'light', [0.06, 0.27, 0.1, 0.26], { quantity: 2 }),
+      slot('Over the bed', 'anchor', [0.34, 0.53, 0.32, 0.22]),
       slot('Pillows', 'texture', [0.3, 0.26, 0.085, 0.12], { quantity: 4, importance: 'nice' }),
     ],
   },
@@ -199,9 +211,9 @@ export const patternRows: readonly StartingPattern[] = [
     spotKinds: ['porch'],
     reason: 'Height at both sides of the door, the wreath at the eye, the step itself left free.',
     slots: [
-      slot('Tall planter', 'greenery', [0.06, 0, 0.14, 0.34], { quantity: 2, importance: 'must' }),
-      slot('Wreath', 'anchor', [0.41, 0.52, 0.18, 0.18]),
-      slot('Lantern', 'light', [0.22, 0, 0.08, 0.18]),
+      slot('Tall planter', 'greenery', [0.01, 0, 0.12, 0.34], { quantity: 2, importance: 'must' }),
+      slot('Wreath', 'anchor', [0.36, 0.52, 0.28, 0.21]),
+      slot('Lantern', 'light', [0.135, 0, 0.075, 0.18]),
       slot('Door mat', 'function', [0.34, 0, 0.32, 0.02]),
     ],
   },

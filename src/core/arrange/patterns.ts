@@ -3,6 +3,8 @@ import { spotKindOf } from '../catalog/spotKinds';
 import { createRegistry } from '../kernel/registry';
 import type { PatternSlot, SlotBox, SlotRow, SpotRow } from '../model/rows';
 import { newSlot } from '../plan/newRows';
+import { hangingHeightMm } from './hanging/hangingHeight';
+import { baseHeightMm } from './look/lookRoom';
 import { patternRows, type StartingPattern } from './patterns.data';
 import { quantityOf } from './seats';
 import { ontoBoard } from './sketchBoxes';
@@ -15,20 +17,34 @@ export function patternsFor(spotKind: string): StartingPattern[] {
   return startingPatterns.all.filter((pattern) => pattern.spotKinds.includes(spotKind));
 }
 
+/** The part of a spot that a pattern fills, mm from its lower left: all of it, or a field of a wall at the height of eyes. */
+function fieldIn(spot: SpotRow, field: StartingPattern['field']) {
+  const kind = spotKindOf(spot.kind);
+  const { widthMm, heightMm } = sketchRoom(kind, spot);
+  if (!field || kind.id !== 'wall') return { xMm: 0, yMm: 0, widthMm, heightMm };
+  const wide = Math.min(widthMm, field.widthMm);
+  const high = Math.min(heightMm, field.heightMm);
+  const yMm = Math.min(Math.max(0, hangingHeightMm - baseHeightMm(spot) - high / 2), heightMm - high);
+  return { xMm: (widthMm - wide) / 2, yMm, widthMm: wide, heightMm: high };
+}
+
 /**
- * Where a slot of a pattern is in a spot, mm of its room; on shelves it stands on the nearest board, and is no higher than
- * the opening there.
+ * Where a slot of a pattern is in a spot, mm of its room; on shelves it stands on the nearest board.
  */
-export function patternBox(entry: Pick<PatternSlot, 'x' | 'y' | 'width' | 'height'>, spot: SpotRow): SlotBox {
-  const room = sketchRoom(spotKindOf(spot.kind), spot);
+export function patternBox(
+  entry: Pick<PatternSlot, 'x' | 'y' | 'width' | 'height'>,
+  spot: SpotRow,
+  { field, openings }: Pick<StartingPattern, 'field' | 'openings'> = {},
+): SlotBox {
+  const of = fieldIn(spot, field);
   // Rounded down, so that a pattern never sticks out of its spot.
   const box = {
-    xMm: Math.round(entry.x * room.widthMm),
-    yMm: Math.round(entry.y * room.heightMm),
-    widthMm: Math.max(1, Math.floor(entry.width * room.widthMm - 1)),
-    heightMm: Math.max(1, Math.floor(entry.height * room.heightMm - 1)),
+    xMm: Math.round(of.xMm + entry.x * of.widthMm),
+    yMm: Math.round(of.yMm + entry.y * of.heightMm),
+    widthMm: Math.max(1, Math.floor(entry.width * of.widthMm - 1)),
+    heightMm: Math.max(1, Math.floor(entry.height * of.heightMm - 1)),
   };
-  return ontoBoard(box, spot);
+  return ontoBoard(box, spot, openings === undefined ? undefined : openings * entry.height);
 }
 
 /**
@@ -36,7 +52,7 @@ export function patternBox(entry: Pick<PatternSlot, 'x' | 'y' | 'width' | 'heigh
  * @param ids one new id per slot of the pattern
  */
 export function slotsFromPattern(
-  pattern: { slots: readonly PatternSlot[] },
+  pattern: Pick<StartingPattern, 'slots' | 'field' | 'openings'>,
   spot: SpotRow,
   firstNumber: number,
   ids: readonly string[],
@@ -48,7 +64,7 @@ export function slotsFromPattern(
       quantity: entry.quantity,
       importance: entry.importance,
       perSeat: entry.perSeat,
-      box: patternBox(entry, spot),
+      box: patternBox(entry, spot, pattern),
     };
     return { ...row, quantity: quantityOf(row, spot) };
   });

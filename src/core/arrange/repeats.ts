@@ -40,8 +40,11 @@ function grid(box: SlotBox, pieces: number, room: SketchRoom): SlotBox[] | null 
   if (columns < 2) return null;
   const rows = Math.ceil(pieces / columns);
   const stepX = (span - box.widthMm) / (columns - 1);
+  // Gaps are the same across and up where that fits, else the rows share the height.
+  const even = box.heightMm + stepX - box.widthMm;
   const free = rows > 1 ? (room.heightMm - 2 * box.yMm - box.heightMm) / (rows - 1) : 0;
-  const stepY = free >= box.heightMm ? free : box.heightMm * (1 + GAP);
+  const fitsEvenly = box.yMm + (rows - 1) * even + box.heightMm <= room.heightMm + 0.5;
+  const stepY = fitsEvenly ? even : free >= box.heightMm ? free : box.heightMm * (1 + GAP);
   return Array.from({ length: pieces - 1 }, (_, n) => ({
     ...box,
     xMm: box.xMm + ((n + 1) % columns) * stepX,

@@ -42,10 +42,10 @@ interface Opening {
   clearMm: number;
 }
 
-/** The openings of a spot, the lowest first: one where it has no boards. */
+/** The openings of a spot, the lowest first: one where it has no shelves. */
 function openingsOf(spot: SpotRow): Opening[] {
   const room = sketchRoom(spotKindOf(spot.kind), spot);
-  const boards = spotBoards(spot);
+  const boards = spotKindOf(spot.kind).isShelved ? spotBoards(spot) : [];
   const floors = [{ topMm: 0, leftMm: 0, rightMm: room.widthMm }, ...boards];
   return floors.map(({ topMm, leftMm, rightMm }, n) => {
     const over = boards[n];
@@ -54,8 +54,11 @@ function openingsOf(spot: SpotRow): Opening[] {
   });
 }
 
-/** A box set on the nearest board of its spot, no higher than the opening there; as it is where the spot has no boards. */
-export function ontoBoard(box: SlotBox, spot: SpotRow): SlotBox {
+/**
+ * A box set on the nearest board of its spot; as it is where the spot has no boards.
+ * @param share how high it is as a share of the opening there; as high as it is, as far as it fits, where nothing is said
+ */
+export function ontoBoard(box: SlotBox, spot: SpotRow, share?: number): SlotBox {
   const openings = openingsOf(spot);
   if (openings.length < 2) return box;
   const far = ({ footMm }: Opening) => Math.abs(footMm - box.yMm);
@@ -65,7 +68,10 @@ export function ontoBoard(box: SlotBox, spot: SpotRow): SlotBox {
     xMm: Math.round(Math.min(Math.max(opening.leftMm, box.xMm), opening.rightMm - widthMm)),
     yMm: Math.round(opening.footMm),
     widthMm,
-    heightMm: Math.max(1, Math.min(box.heightMm, Math.floor(opening.clearMm))),
+    heightMm: Math.max(
+      1,
+      Math.floor(Math.min(opening.clearMm, share === undefined ? box.heightMm : opening.clearMm * share)),
+    ),
   };
 }
 

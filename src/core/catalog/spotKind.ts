@@ -11,6 +11,8 @@ export interface SpotMeasure {
   standard: number;
   minimum: number;
   maximum: number;
+  /** Whether it is how high the spot's base is above the floor. */
+  isBase?: true;
 }
 
 /** The room a sketch has, in mm: x to the right, y upward from the base (elevation) or away from the front edge (plan). */

@@ -236,6 +236,9 @@ export const pieceKinds: readonly PieceKind[] = [
     'textile',
     [
       'runner',
+      'liner',
+      'drawer liner',
+      'shelf liner',
       'throw',
       'pillow',
       'cushion',

@@ -149,7 +149,7 @@ function placeOnTable(
 ): Pick<LookPieceRow, 'xMm' | 'frontMm'> {
   const alike = things.filter((other) => other.name === thing.name).length;
   const seat = isSetAtSeats(thing) ? seatPlaces(spot, thing.size, count)[alike] : undefined;
-  if (seat) return seat;
+  if (seat) return { xMm: seat.xMm, frontMm: seat.frontMm };
   const room = lookRoom(spot);
   const { widthMm, depthMm } = thing.size;
   const frontMm = round(Math.max(0, (room.depthMm - depthMm) / 2));

@@ -52,7 +52,8 @@ export const isSeenFromAbove = (spot: SpotRow): boolean => spotKindOf(spot.kind)
 /** The height of a spot's base above the floor, mm: what stands there stands so high. */
 export function baseHeightMm(spot: SpotRow): number {
   const kind = spotKindOf(spot.kind);
-  return spot.measures.surfaceHeightMm ?? kind.baseHeightMm;
+  const measure = kind.measures.find(({ isBase }) => isBase);
+  return (measure === undefined ? undefined : spot.measures[measure.id]) ?? kind.baseHeightMm;
 }
 
 /** The base and the boards above it, the lowest first. */

@@ -1,6 +1,6 @@
 import { sketchRoom } from '../../catalog/spotKind';
 import { spotKindOf } from '../../catalog/spotKinds';
-import type { LookPieceRow, LookRow, PieceRow, SlotRow, SpotRow } from '../../model/rows';
+import type { LookPieceRow, LookRow, PieceRow, SlotRow, SpotRow, Stance } from '../../model/rows';
 import type { Plan } from '../../plan/computePlan';
 import type { OptionModel } from '../../plan/model/optionModel';
 import type { FurnitureTemplate, Measures } from '../../surface/furnitureTemplate';
@@ -58,8 +58,11 @@ function ownSize(template: FurnitureTemplate, { measures, piece }: Pick<Describe
   return widthMm === null ? size : { ...size, widthMm };
 }
 
+/** What hangs or leans is so thin while nobody knows it, mm. */
+const THIN_MM = 30;
+
 /** A slot's size where nothing fills it: its box in the sketch, else its wish, else a modest share of the spot. */
-function slotSize(spot: SpotRow, slot: SlotRow | null): Size {
+function slotSize(spot: SpotRow, slot: SlotRow | null, stance: Stance): Size {
   const kind = spotKindOf(spot.kind);
   const room = sketchRoom(kind, spot);
   const deep = lookRoom(spot).depthMm;
@@ -72,7 +75,11 @@ function slotSize(spot: SpotRow, slot: SlotRow | null): Size {
     : {
         widthMm: proposed.widthMm,
         heightMm: proposed.heightMm,
-        depthMm: middle(slot.depth) ?? Math.min(deep, Math.max(30, proposed.widthMm * 0.6)),
+        depthMm:
+          middle(slot.depth) ??
+          (stance === 'hangs' || stance === 'leans'
+            ? THIN_MM
+            : Math.min(deep, Math.max(THIN_MM, proposed.widthMm * 0.6))),
       };
 }
 
@@ -95,7 +102,7 @@ export function lookThing(plan: Plan, spot: SpotRow, placement: LookPieceRow): L
     (housePiece ? describedAs(housePiece) : describedHere(placement, slot, card));
   // What is only called so has the size that its slot wants, not that of its kind.
   const hasSize = of.template !== null && (of.isFound || placement.drawn !== null);
-  const own = of.template && hasSize ? ownSize(of.template, of) : slotSize(spot, slot);
+  const own = of.template && hasSize ? ownSize(of.template, of) : slotSize(spot, slot, placement.stance);
   const size = placement.size ?? standing(own, placement, of.template?.plan === 'flat');
   const name = placement.name || of.name;
   // A name given in the look does not make another thing of a piece that is known.

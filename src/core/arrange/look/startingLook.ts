@@ -1,17 +1,19 @@
 import { sketchRoom } from '../../catalog/spotKind';
 import { spotKindOf } from '../../catalog/spotKinds';
-import type { LookPieceRow, LookRow, SlotBox, SpotRow, Stance } from '../../model/rows';
+import type { LookPieceRow, LookRow, SlotBox, SlotRow, SpotRow, Stance } from '../../model/rows';
 import type { Plan } from '../../plan/computePlan';
 import { hangingHeightMm } from '../hanging/hangingHeight';
 import { inches } from '../lookChecks/where';
 import { repeatsOf } from '../repeats';
-import { sketchBoxes } from '../sketchBoxes';
+import { type PlacedSlot, sketchBoxes } from '../sketchBoxes';
 import { baseHeightMm, isSeenFromAbove, lookRoom } from './lookRoom';
 import type { LookThing } from './lookThing';
 import { boxAt } from './lookThing';
 import { lookThing } from './lookThings';
 import { newPlacement } from './newLook';
+import { besidePlate, seatPlaces } from './seatPlaces';
 import { fallen } from './settle';
+import { thingKindsOf } from './thingKinds';
 import { likenessOfThing } from './thingView';
 
 /** A box that is so far above the base hangs, or stands on something, mm. */
@@ -59,15 +61,41 @@ export function startingLook(plan: Plan, look: LookRow, spot: SpotRow, newId: ()
   const kind = spotKindOf(spot.kind);
   const sketch = sketchRoom(kind, spot);
   const slots = plan.rows.slots.filter((slot) => slot.spotId === spot.id && !slot.leftOut);
-  const wanted = sketchBoxes(spot, slots).flatMap(({ slot, box, placed }): Wanted[] =>
-    [box, ...repeatsOf(box, slot, sketch)].map((own, nth) => ({
+  const boxes = sketchBoxes(spot, slots);
+  const plate = boxes.find(({ slot }) => slot.perSeat !== null && isPlate(slot))?.box ?? null;
+  const wanted = boxes.flatMap((entry): Wanted[] => {
+    const { slot, box, placed } = entry;
+    const seats = seatBoxes(spot, entry, plate);
+    return (seats ?? [box, ...repeatsOf(box, slot, sketch)]).map((own, nth) => ({
       of: { slotId: slot.id, nth },
       box: own,
       isPlaced: placed,
-    })),
-  );
+    }));
+  });
   return placedIn(plan, look, spot, wanted, newId);
 }
+
+/**
+ * What each guest has before them, at each seat: plates where they are laid, all else beside its plate as it is drawn at the
+ * front; null where nobody is seated.
+ */
+function seatBoxes(spot: SpotRow, { slot, box }: PlacedSlot, plate: SlotBox | null): SlotBox[] | null {
+  if (!isSeenFromAbove(spot) || !slot.perSeat) return null;
+  const size = (of: SlotBox) => ({ widthMm: of.widthMm, depthMm: of.heightMm, heightMm: 0 });
+  const pieces = slot.quantity - slot.perSeat.spares;
+  const at = ({ xMm, frontMm }: Pick<LookPieceRow, 'xMm' | 'frontMm'>): SlotBox => ({ ...box, xMm, yMm: frontMm });
+  if (isPlate(slot)) return seatPlaces(spot, size(box)).slice(0, pieces).map(at);
+  if (!plate) return null;
+  const beside = {
+    rightMm: box.xMm + box.widthMm / 2 - plate.xMm - plate.widthMm / 2,
+    awayMm: box.yMm + box.heightMm / 2 - plate.yMm - plate.heightMm / 2,
+  };
+  return seatPlaces(spot, size(plate))
+    .slice(0, pieces)
+    .map((seat) => at(besidePlate({ ...seat, ...size(plate) }, beside, size(box))));
+}
+
+const isPlate = ({ name }: Pick<SlotRow, 'name'>): boolean => thingKindsOf(name, null).has('setting');
 
 /** Things placed one after the other, lowest first, each where its box wants it. */
 function placedIn(

@@ -44,7 +44,8 @@ export const thingKindRows = {
   garland: { templates: ['garland'], words: /\b(?:garlands?|swags?)\b/i },
   tree: { words: /\b(?:christmas |fir |table)?trees?\b/i, not: /\b(?:branch|print|tree of|cake)\b/i },
   ornaments: { words: /\b(?:ornaments?|baubles?)\b/i },
-  runner: { words: /\b(?:table )?runners?\b/i },
+  // What lies along a table, or beneath all that is in a drawer.
+  runner: { words: /\b(?:(?:table )?runners?|(?:drawer |shelf )?liners?)\b/i },
   setting: { words: /\b(?:dinner plates?|place settings?|chargers?)\b/i },
   // What each guest has before them, and a cupboard in sets.
   tableware: {

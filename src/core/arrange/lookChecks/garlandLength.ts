@@ -1,7 +1,7 @@
 import { formatLength } from '../../kernel/formatLength';
 import { commonPractice } from '../../kernel/source';
 import { awayFix, editFix, holding, type LookSaid, lookAgain, lookCheck } from './lookCheck';
-import { inches } from './where';
+import { inches, isSized } from './where';
 
 /** Along a mantel or a shelf 1.5 times its width, and what hangs down at the ends; straight as wide as it is. */
 const FULL = 1.5;
@@ -28,6 +28,7 @@ export const garlandLength = lookCheck({
       ? []
       : facts.things
           .filter(({ kinds, template }) => kinds.has('garland') || template?.id === 'garland')
+          .filter(isSized)
           .flatMap((thing): LookSaid[] => {
             const own = thing.placement.drawn?.measures.widthMm ?? thing.measures.widthMm ?? thing.size.widthMm;
             const least = facts.room.widthMm;

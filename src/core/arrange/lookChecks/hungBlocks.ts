@@ -27,10 +27,12 @@ const around = (things: readonly LookThing[]): ThingBox => {
 
 /** Pictures, plates and mirrors that hang, frames that hang close to each other as one block (figures 8). */
 export function hungBlocks(facts: Pick<LookFacts, 'things'>): HungBlock[] {
-  const pictures = hung(facts).filter(
+  const all = hung(facts).filter(
     ({ kinds, template, isFound }) =>
       kinds.has('art') || kinds.has('mirror') || kinds.has('plate') || (!isFound && template === null),
   );
+  // A print within its frame is one picture with it.
+  const pictures = all.filter((one) => !all.some((other) => other.id !== one.id && isWithin(one.box, other.box)));
   const blocks: LookThing[][] = [];
   for (const picture of pictures) {
     const near = blocks.filter((block) => block.some((other) => isNear(picture.box, other.box)));
@@ -40,6 +42,14 @@ export function hungBlocks(facts: Pick<LookFacts, 'things'>): HungBlock[] {
   }
   return blocks.map((things) => ({ things, box: around(things) }));
 }
+
+/** Whether one lies wholly within another that is larger. */
+const isWithin = (a: ThingBox, b: ThingBox): boolean =>
+  a.leftMm >= b.leftMm &&
+  a.rightMm <= b.rightMm &&
+  a.footMm >= b.footMm &&
+  a.topMm <= b.topMm &&
+  b.rightMm - b.leftMm > a.rightMm - a.leftMm;
 
 function isNear(a: ThingBox, b: ThingBox): boolean {
   const x = Math.max(a.leftMm - b.rightMm, b.leftMm - a.rightMm);

@@ -165,6 +165,6 @@ export function lookCheck<const S extends Sentences>(of: {
 export function tellOf(check: Pick<LookCheck, 'sentences'>, told: Told, locale: SentenceLocale): string {
   const sentence = check.sentences[told.code] as ((figures: Figures, locale: SentenceLocale) => string) | undefined;
   const said = sentence?.(told.figures, locale) ?? told.code;
-  const { thing, stems } = told.figures;
-  return agreed(said, String(thing ?? stems ?? ''));
+  const { thing, stems, shade } = told.figures;
+  return agreed(said, String(thing ?? stems ?? shade ?? ''));
 }

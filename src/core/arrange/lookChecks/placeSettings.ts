@@ -20,6 +20,13 @@ interface Neighbors {
 const isRound = ({ spot, kind }: LookFacts): boolean => spotMeasure(kind, spot.measures, 'round') === 1;
 const middleOf = ({ box }: LookThing): [x: number, y: number] => [middleX(box), (box.frontMm + box.backMm) / 2];
 
+/** Plates whose middles are nearer than this lie on each other, mm. */
+const SAME_PLACE_MM = 80;
+function isSamePlace(a: LookThing, b: LookThing): boolean {
+  const [[ax, ay], [bx, by]] = [middleOf(a), middleOf(b)];
+  return Math.hypot(ax - bx, ay - by) < SAME_PLACE_MM;
+}
+
 /** Who sits beside whom: along each long side, all around a round table. Who sits at an end has nobody beside. */
 function neighborsAt(facts: LookFacts, plates: readonly LookThing[]): Neighbors[] {
   const { widthMm, depthMm } = facts.room;
@@ -55,7 +62,10 @@ function spreadOut(facts: LookFacts, row: readonly LookThing[]): Place[] | null 
     const places = seatPlaces({ ...facts.spot, measures: { ...facts.spot.measures, seats: row.length } }, first.size);
     const radius = (Math.min(facts.room.widthMm, facts.room.depthMm) - first.size.widthMm) / 2;
     if (2 * radius * Math.sin(Math.PI / row.length) < LEAST_MM) return null;
-    return row.map((plate, n) => ({ ...placeOf(plate), ...places[n] }));
+    return row.map((plate, n) => {
+      const { xMm, frontMm } = places[n] ?? plate.placement;
+      return { ...placeOf(plate), xMm, frontMm };
+    });
   }
   const each = facts.room.widthMm / row.length;
   if (each < LEAST_MM) return null;
@@ -78,7 +88,9 @@ export const placeSettings = lookCheck({
   },
   check: (facts, say) => {
     if (facts.kind.id !== 'diningTable') return [];
-    const plates = facts.things.filter(({ kinds, placement }) => kinds.has('setting') && placement.onId === null);
+    const laid = facts.things.filter(({ kinds, placement }) => kinds.has('setting') && placement.onId === null);
+    // A plate on its charger is one place.
+    const plates = laid.filter((plate, n) => !laid.slice(0, n).some((other) => isSamePlace(plate, other)));
     return neighborsAt(facts, plates).flatMap(({ row, apart }): LookSaid[] => {
       const last = row.at(-1);
       if (apart.length === 0 || !last) return [];

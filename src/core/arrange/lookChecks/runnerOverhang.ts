@@ -1,7 +1,7 @@
 import { formatLength } from '../../kernel/formatLength';
 import { commonPractice } from '../../kernel/source';
 import { awayFix, editFix, holding, type LookSaid, lookAgain, lookCheck } from './lookCheck';
-import { inches } from './where';
+import { inches, isSized } from './where';
 
 /** A runner hangs 6 to 10 in over each end, and is a third of the table wide (a quarter to a third and a bit). */
 const LEAST_MM = inches(6);
@@ -38,6 +38,7 @@ export const runnerOverhang = lookCheck({
     };
     return facts.things
       .filter(({ kinds }) => kinds.has('runner'))
+      .filter(isSized)
       .flatMap((thing): LookSaid[] => {
         const { size } = thing;
         const over = (size.widthMm - widthMm) / 2;

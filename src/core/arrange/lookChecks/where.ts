@@ -9,6 +9,12 @@ export const inches = (n: number): number => n * MM_PER_INCH;
 
 export const hung = (facts: Pick<LookFacts, 'things'>): LookThing[] => facts.things.filter((thing) => !restsOn(thing));
 export const standing = (facts: Pick<LookFacts, 'things'>): LookThing[] => facts.things.filter(restsOn);
+/** Whether anybody said how large a thing is: what nobody found has only the box of its sketch. */
+export const isSized = ({ isFound, placement, slot }: LookThing): boolean =>
+  isFound ||
+  placement.size !== null ||
+  (slot !== null && (slot.width.minimumMm !== null || slot.width.maximumMm !== null));
+
 /** What stands on the spot itself or on a board of it, not on another thing. */
 export const onBase = (facts: Pick<LookFacts, 'things'>): LookThing[] =>
   standing(facts).filter(({ placement }) => placement.onId === null);

@@ -1,4 +1,5 @@
 import { patternBox, patternFromSlots, patternsFor, slotsFromPattern, startingPatterns } from '@core/arrange/patterns';
+import type { StartingPattern } from '@core/arrange/patterns.data';
 import { repeatsOf } from '@core/arrange/repeats';
 import { quantityOf } from '@core/arrange/seats';
 import { spotScenery } from '@core/catalog/spotBoards';
@@ -13,7 +14,7 @@ import { Scenery } from './SketchParts';
 import styles from './sketch.module.css';
 
 /** A pattern drawn small on a spot of its kind. */
-function Thumbnail(props: { spot: SpotRow; slots: readonly PatternSlot[] }) {
+function Thumbnail(props: { spot: SpotRow; pattern: Pick<StartingPattern, 'slots' | 'field' | 'openings'> }) {
   const room = sketchRoom(spotKindOf(props.spot.kind), props.spot);
   const unit = Math.max(room.widthMm / 200, room.heightMm / 120);
   return (
@@ -22,8 +23,8 @@ function Thumbnail(props: { spot: SpotRow; slots: readonly PatternSlot[] }) {
       {spotScenery(props.spot).map((shape, n) => (
         <Scenery key={n} shape={shape} unit={unit} />
       ))}
-      {props.slots.flatMap((slot, n) => {
-        const first = patternBox(slot, props.spot);
+      {props.pattern.slots.flatMap((slot, n) => {
+        const first = patternBox(slot, props.spot, props.pattern);
         const quantity = quantityOf(slot, props.spot);
         return [first, ...repeatsOf(first, { ...slot, quantity }, room)].map((box, piece) => (
           <rect
@@ -61,7 +62,7 @@ export function Patterns(props: { spot: SpotRow; slots: readonly SlotRow[]; open
       <ul className={styles.patterns}>
         {own.map((pattern) => (
           <li key={pattern.id}>
-            <Thumbnail spot={spot} slots={pattern.slots} />
+            <Thumbnail spot={spot} pattern={pattern} />
             <div>
               <h3>{pattern.name}</h3>
               <p>{pattern.reason || 'One of ours.'}</p>
@@ -76,7 +77,7 @@ export function Patterns(props: { spot: SpotRow; slots: readonly SlotRow[]; open
         ))}
         {starting.map((pattern) => (
           <li key={pattern.id}>
-            <Thumbnail spot={spot} slots={pattern.slots} />
+            <Thumbnail spot={spot} pattern={pattern} />
             <div>
               <h3>{pattern.name}</h3>
               <p>{pattern.reason}</p>
