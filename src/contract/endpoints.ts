@@ -24,6 +24,19 @@ import {
   riserAnswer,
   riserQuerySchema,
 } from './house';
+import {
+  addPersonSchema,
+  codeAnswer,
+  confirmSchema,
+  peopleAnswer,
+  personCodeAnswer,
+  sessionsAnswer,
+  setPassPhraseSchema,
+  setUpSchema,
+  signInSchema,
+  useCodeSchema,
+  whoAnswer,
+} from './identity';
 
 /** What is asked and answered at one address. Refusals are the same everywhere. */
 export interface Endpoint {
@@ -49,6 +62,37 @@ const name = 'text of 1 to 120 characters';
 /** Every endpoint: the routes of the server, the calls of the page and the OpenAPI document are made from this. */
 export const endpoints = {
   health: { says: 'All is ready', answer: z.object({ ready: z.boolean() }) },
+  whoAmI: { says: 'Who asks, and what they are here', answer: whoAnswer },
+  setUp: {
+    says: 'The studio has an owner, who is signed in',
+    body: setUpSchema,
+    answer: whoAnswer,
+  },
+  signIn: { says: 'Signed in on this device', body: signInSchema, answer: whoAnswer },
+  useCode: { says: 'The device that used the code is signed in', body: useCodeSchema, answer: whoAnswer },
+  signOut: { says: 'Signed out on this device', body: z.strictObject({}), answer: whoAnswer },
+  confirm: { says: 'What wants confirming may be done for a while', body: confirmSchema, answer: whoAnswer },
+  setPassPhrase: { says: 'That is the pass phrase from now on', body: setPassPhraseSchema, answer: whoAnswer },
+  makeCode: { says: 'A code for another device of who asks', body: z.strictObject({}), answer: codeAnswer },
+  listSessions: { says: 'Devices that are signed in', answer: sessionsAnswer },
+  endSession: {
+    says: 'That device is signed out',
+    places: z.object({ sessionId: z.uuid({ error: 'the id of a device' }) }),
+    body: z.strictObject({}),
+    answer: sessionsAnswer,
+  },
+  listPeople: { says: 'Who may come in', answer: peopleAnswer },
+  addPerson: {
+    says: 'Somebody more may come in, by a code',
+    body: addPersonSchema,
+    answer: personCodeAnswer,
+  },
+  removePerson: {
+    says: 'That person may come in no more; their devices are signed out',
+    places: z.object({ personId: z.uuid({ error: 'the id of a person' }) }),
+    body: z.strictObject({}),
+    answer: peopleAnswer,
+  },
   listStudios: { says: 'All studios, the open one first', answer: studiosAnswer },
   beginEmpty: {
     says: 'A studio with nothing in it is open; the others stay as they are',

@@ -60,6 +60,13 @@ if (port === 80) for (const name of names) allowedHosts.add(name.toLowerCase());
 for (const extra of (process.env.EUPORIA_ORIGINS ?? '').split(','))
   if (extra.trim()) allowedHosts.add(extra.trim().toLowerCase());
 
+// Whoever is not at this machine has to say who they are; a proxy before it brings everybody to loopback.
+const publicOrigin = process.env.PUBLIC_ORIGIN ? new URL(process.env.PUBLIC_ORIGIN) : null;
+if (publicOrigin) allowedHosts.add(publicOrigin.host.toLowerCase());
+const isReachable = !['127.0.0.1', 'localhost', '::1'].includes(host) || publicOrigin !== null;
+const signIn =
+  isReachable || process.env.EUPORIA_SIGN_IN === '1' ? { isSecure: publicOrigin?.protocol === 'https:' } : undefined;
+
 const app = createApp({
   database,
   studioId,
@@ -68,6 +75,8 @@ const app = createApp({
   webFolder: process.env.EUPORIA_WEB ?? null,
   environment,
   log: say,
+  signIn,
+  onSetUp: (code) => say(`Nobody owns this studio yet. To set it up, open it and give this code: ${code}`),
 });
 const server = serve({ fetch: app.fetch, hostname: host, port }, () => process.send?.({ ready: true, port }));
 server.on('error', (error: NodeJS.ErrnoException) => {

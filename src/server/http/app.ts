@@ -13,6 +13,7 @@ import { bodies } from './bodies';
 import { clock, errorAnswer, guard, headers } from './guard';
 import { handlerContext } from './handlerContext';
 import { houseHandlers } from './houseHandlers';
+import { identityHandlers, whoAsks } from './identityHandlers';
 import { photoHandlers } from './photoHandlers';
 import { projectHandlers } from './projectHandlers';
 import { type Found, serve } from './routes';
@@ -33,6 +34,10 @@ export interface AppSettings {
   /** How long changes are gathered before their projects are summed up, in milliseconds. */
   summaryGatherMs?: number;
   log?: (line: string) => void;
+  /** Whether whoever asks has to say who they are: as soon as other machines reach the server. */
+  signIn?: { isSecure: boolean } | undefined;
+  /** Told the code by which the owner sets the studio up, where nobody owns it yet. */
+  onSetUp?: (code: string) => void;
 }
 
 /**
@@ -49,8 +54,12 @@ export function createApp(settings: AppSettings) {
     retiredStudios: settings.retiredStudios,
     summaryPatienceMs: settings.summaryPatienceMs ?? 0,
     summaryGatherMs: settings.summaryGatherMs,
+    isAsked: settings.signIn !== undefined,
     log,
   });
+  const { identity } = context;
+  void identity.setUpCode().then((code) => code !== null && settings.onSetUp?.(code));
+  const cookies = { isSecure: settings.signIn?.isSecure ?? false };
   const app = new OpenAPIHono<Found>({
     defaultHook: (result, context) =>
       result.success
@@ -68,6 +77,11 @@ export function createApp(settings: AppSettings) {
   app.use('/api/*', compress());
   app.use('/assets/*', compress());
   app.use('/api/*', bodies());
+  app.use('/api/*', async (asked, next) => {
+    asked.set('identity', identity);
+    return next();
+  });
+  app.use('/api/*', whoAsks(identity, cookies));
   app.use('/api/*', studioOfPage(context.studios));
 
   app.onError((error, context) => {
@@ -90,6 +104,7 @@ export function createApp(settings: AppSettings) {
     return { ready: true };
   });
 
+  identityHandlers(app, { ...context, cookies });
   projectHandlers(app, context);
   houseHandlers(app, context);
   photoHandlers(app, context);

@@ -2,6 +2,7 @@ import type { Database } from '../persistence/database';
 import { staleSummary } from '../persistence/projects';
 import { reading, type StudioScope, studioScope, type Transaction } from '../persistence/scope';
 import type { Environment } from '../usecases/environment';
+import { Identity } from '../usecases/identity';
 import { type Known, nothingKnown } from '../usecases/known';
 import { Studios } from '../usecases/studios';
 import { SummaryJob } from '../usecases/summaryJob';
@@ -16,6 +17,7 @@ export interface HandlerContext {
   database: Database;
   environment: Environment;
   studios: Studios;
+  identity: Identity;
   known: Known;
   log(line: string): void;
   /** Whose rows a request may touch. */
@@ -26,6 +28,11 @@ export interface HandlerContext {
   freshen(transaction: Transaction): Promise<void>;
 }
 
+/** What is noted of who acted, at most so long. */
+const MOST_DEVICE = 80;
+const deviceOf = (name: string, device: string | undefined): string =>
+  `${name.slice(0, MOST_DEVICE / 2)}, ${device ?? 'unknown'}`.slice(0, MOST_DEVICE);
+
 /** Makes it for one app. */
 export function handlerContext(of: {
   database: Database;
@@ -34,6 +41,7 @@ export function handlerContext(of: {
   retiredStudios: readonly string[] | undefined;
   summaryPatienceMs: number;
   summaryGatherMs: number | undefined;
+  isAsked: boolean;
   log: (line: string) => void;
 }): HandlerContext {
   const { database, environment, log } = of;
@@ -45,10 +53,18 @@ export function handlerContext(of: {
     database,
     environment,
     studios,
+    identity: new Identity(database, environment, of.isAsked),
     known,
     log,
-    // The one place that says who acts. On loopback that is whoever has the page; sign-in will change only this.
-    actor: ({ device, studioId }) => studioScope(studioId ?? studios.openId, (device ?? 'unknown').slice(0, 80)),
+    // The one place that says who acts: whoever is signed in, in their studio; where nobody is asked, whoever has the page.
+    actor: ({ device, studioId, asker }) =>
+      asker.kind === 'person'
+        ? studioScope(
+            asker.session.person.studioId,
+            deviceOf(asker.session.person.name, device),
+            asker.session.person.role,
+          )
+        : studioScope(studioId ?? studios.openId, (device ?? 'unknown').slice(0, MOST_DEVICE)),
     async write(scope, place, work) {
       try {
         return await turns.take(place, work);

@@ -53,6 +53,8 @@ export function projectHandlers(app: OpenAPIHono<Found>, handling: HandlerContex
   });
 
   serve(app, 'runCommand', async ({ body, sender }) => {
+    const refusal = handling.identity.refusalForAct(sender.asker, body.kind);
+    if (refusal) throw new Refusal(refused(refusal));
     const scope = actor(sender);
     return doneOrRefused(
       await write(scope, body.projectId, () => runCommand(database, scope, body, environment, known)),

@@ -3,7 +3,9 @@ import { refusedAnswer } from '@contract/answers';
 import { type AnswerOf, type Endpoint, endpoints, type ReadRequest } from '@contract/endpoints';
 import { errorCodes } from '@contract/errors';
 import { createRoute, type OpenAPIHono, type RouteConfig } from '@hono/zod-openapi';
-import type { Context, Env } from 'hono';
+import type { Context, Env, MiddlewareHandler } from 'hono';
+import type { Asker, Identity } from '../usecases/identity';
+import { errorAnswer } from './guard';
 
 const json = (schema: NonNullable<Endpoint['answer']>, description: string) => ({
   description,
@@ -15,6 +17,14 @@ const refusals = Object.fromEntries(
   Object.values(errorCodes).map(({ status, sentence }) => [status, json(refusedAnswer, sentence)]),
 );
 
+/** Lets nobody ask at an endpoint who may not, before anything that they sent is looked at. */
+const gate =
+  (name: EndpointName): MiddlewareHandler<Found> =>
+  async (context, next) => {
+    const refusal = context.get('identity').refusalFor(context.get('asker'), name);
+    return refusal === null ? next() : errorAnswer(context, refusal);
+  };
+
 /** An endpoint as the router and the OpenAPI document want it. */
 function routeOf(name: EndpointName): RouteConfig {
   const { says, places, query, body, picture, answer, unchanged }: Endpoint = endpoints[name];
@@ -25,6 +35,7 @@ function routeOf(name: EndpointName): RouteConfig {
       : null;
   return {
     ...addresses[name],
+    middleware: [gate(name)],
     request: {
       ...(places ? { params: places } : {}),
       ...(query ? { query } : {}),
@@ -42,11 +53,12 @@ function routeOf(name: EndpointName): RouteConfig {
 export interface Sender {
   device: string | undefined;
   studioId: string | undefined;
+  asker: Asker;
 }
 
 /** What the middlewares found out about a request. */
 export interface Found extends Env {
-  Variables: { studioId?: string };
+  Variables: { studioId?: string; asker: Asker; identity: Identity };
 }
 
 /** A request of which the parts were read by schemas before. */
@@ -72,7 +84,11 @@ export function serve<N extends EndpointName>(
   app.openapi(createRoute(routeOf(name)), async (context: ReadContext) => {
     // The schemas of this very endpoint have read these parts: so they are what it says that they are.
     const asked = {
-      sender: { device: context.req.header('x-device'), studioId: context.get('studioId') },
+      sender: {
+        device: context.req.header('x-device'),
+        studioId: context.get('studioId'),
+        asker: context.get('asker'),
+      },
       context,
       ...(places ? { places: context.req.valid('param') } : {}),
       ...(query ? { query: context.req.valid('query') } : {}),

@@ -13,8 +13,12 @@ export function studioOfPage(studios: Studios): MiddlewareHandler<Found> {
   return async (context, next) => {
     // A picture or a file that the browser fetches by itself says it in its address.
     const said = context.req.header('x-studio') ?? context.req.query('studio');
-    if (said && isId(said) && (await studios.has(said))) context.set('studioId', said);
-    context.header('x-studio', context.get('studioId') ?? studios.openId);
+    const asker = context.get('asker');
+    // Who is signed in is in their own studio, whatever is said; a stranger is told of none.
+    if (asker.kind === 'person') context.set('studioId', asker.session.person.studioId);
+    else if (asker.kind === 'local' && said && isId(said) && (await studios.has(said))) context.set('studioId', said);
+    const shown = context.get('studioId') ?? (asker.kind === 'local' ? studios.openId : undefined);
+    if (shown !== undefined) context.header('x-studio', shown);
     return next();
   };
 }
@@ -23,11 +27,13 @@ const isId = (text: string) => /^[0-9a-f]{8}(-[0-9a-f]{4}){3}-[0-9a-f]{12}$/i.te
 
 /** Studios: which there are, opening another, beginning with an empty one. */
 export function studioHandlers(app: OpenAPIHono<Found>, { studios, actor, write }: HandlerContext): void {
-  const answer = async (openId = studios.openId) => ({
-    studios: (await studios.list(openId)).map((studio) => ({ ...studio, isOpen: studio.id === openId })),
+  const answer = async (openId = studios.openId, isOnly = false) => ({
+    studios: (await studios.list(openId))
+      .filter(({ id }) => !isOnly || id === openId)
+      .map((studio) => ({ ...studio, isOpen: studio.id === openId })),
   });
   // Open to a page is the studio that it is in.
-  serve(app, 'listStudios', ({ sender }) => answer(sender.studioId));
+  serve(app, 'listStudios', ({ sender }) => answer(sender.studioId, sender.asker.kind === 'person'));
   serve(app, 'beginEmpty', async ({ sender }) => {
     await write(actor(sender), 'studios', () => studios.beginEmpty());
     return answer();

@@ -1,3 +1,4 @@
+import type { Role } from '@contract/permissions';
 import type { EntityManager } from 'typeorm';
 import type { Database } from './database';
 
@@ -8,11 +9,13 @@ export interface StudioScope {
   readonly [brand]: 'StudioScope';
   readonly studioId: string;
   readonly device: string;
+  /** What whoever acts may do here; null where nobody is asked who they are. */
+  readonly role: Role | null;
 }
 
 /** The scope of a studio; only the resolver of actors calls this. */
-export function studioScope(studioId: string, device: string): StudioScope {
-  return { studioId, device } as StudioScope;
+export function studioScope(studioId: string, device: string, role: Role | null = null): StudioScope {
+  return { studioId, device, role } as StudioScope;
 }
 
 /** One transaction with the scope it serves. */

@@ -63,17 +63,18 @@ export async function testStudio(database: Database, studioId: string = randomUU
 export function studioApp(
   database: Database,
   studioId: string,
-  settings: Pick<AppSettings, 'summaryPatienceMs' | 'summaryGatherMs' | 'retiredStudios' | 'log'> = {
-    summaryPatienceMs: 25_000,
-  },
+  settings: Partial<
+    Pick<AppSettings, 'summaryPatienceMs' | 'summaryGatherMs' | 'retiredStudios' | 'log' | 'signIn' | 'onSetUp'>
+  > & { nowMs?: () => number } = { summaryPatienceMs: 25_000 },
 ) {
+  const { nowMs = () => NOW, ...more } = settings;
   const app = createApp({
     database,
     studioId,
     allowedHosts: new Set([HOST]),
     webFolder: null,
-    ...settings,
-    environment: { nowMs: () => NOW, newId: () => randomUUID() },
+    ...more,
+    environment: { nowMs, newId: () => randomUUID() },
   });
   const send = async (method: string, path: string, body?: unknown, headers: Record<string, string> = {}) => {
     const response = await app.request(`http://${HOST}${path}`, {

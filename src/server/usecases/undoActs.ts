@@ -1,4 +1,5 @@
 import type { ActInTheWay, RowConflict } from '@contract/answers';
+import { mayDo } from '@contract/permissions';
 import type { PayloadOf } from '@core/acts';
 import { acts } from '@core/acts';
 import { type AnyRow, rowIn, rowsOf, type Workspace } from '@core/acts/changes';
@@ -23,6 +24,10 @@ export async function actsToUndo(
   const found = await readActs(transaction, ids);
   if (found.length < ids.length || found.some((act) => act.projectId !== projectId))
     throw new Refusal(refused('notFound'));
+  const { role, device } = transaction.scope;
+  // Who may not do something does not take it back for others either.
+  if (role === 'helper' && found.some((act) => !mayDo(role, act.kind) || act.device !== device))
+    throw new Refusal(refused('forbidden'));
   const refuse = (act: StoredAct, accepted: string) =>
     new Refusal(refused('command.refused', { fields: [{ field: 'actId', value: act.id, accepted }] }));
   for (const act of found) {

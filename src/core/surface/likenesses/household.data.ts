@@ -339,7 +339,7 @@ export const household: readonly Likeness[] = [
   {
     id: 'laidCloth',
     templateId: 'flatCloth',
-    words: ['runner', 'rug', 'mat', 'placemat', 'doormat', 'carpet', 'bath mat', 'table runner'],
+    words: ['runner', 'liner', 'rug', 'mat', 'placemat', 'doormat', 'carpet', 'bath mat', 'table runner'],
     plan: 'square',
     front: [box(0, 0, 1, 1), box(0.02, 0.3, 0.98, 0.7, 8)],
   },

@@ -19,6 +19,7 @@ import { Bench1765700000000 } from './1765700000000-bench';
 import { ToldAtTheBench1765800000000 } from './1765800000000-told-at-the-bench';
 import { Looks1765900000000 } from './1765900000000-looks';
 import { CutOuts1766000000000 } from './1766000000000-cut-outs';
+import { People1766100000000 } from './1766100000000-people';
 
 /** All migrations, oldest first. */
 export const migrations = [
@@ -43,4 +44,5 @@ export const migrations = [
   ToldAtTheBench1765800000000,
   Looks1765900000000,
   CutOuts1766000000000,
+  People1766100000000,
 ];

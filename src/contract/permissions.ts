@@ -1,0 +1,90 @@
+import type { ActKind } from '@core/acts';
+import type { EndpointName } from './addresses';
+
+/** What somebody may be in a studio: its owner, a stylist who works in all of it, a helper at hunt and bench. */
+export const roles = ['owner', 'stylist', 'helper'] as const;
+export type Role = (typeof roles)[number];
+
+const all = roles;
+const stylists = ['owner', 'stylist'] as const satisfies readonly Role[];
+const owner = ['owner'] as const satisfies readonly Role[];
+
+/** Who may ask at an endpoint, and whether the pass phrase must have been given just now. */
+export interface Permission {
+  for: 'anyone' | readonly Role[];
+  /** Removal and export: whoever finds a signed-in device lying about shall not take all with them. */
+  confirmed?: true;
+}
+
+/** Every endpoint with who may ask there. A studio that only this machine reaches asks nobody who they are. */
+export const permissions: Readonly<Record<EndpointName, Permission>> = {
+  health: { for: 'anyone' },
+  whoAmI: { for: 'anyone' },
+  setUp: { for: 'anyone' },
+  signIn: { for: 'anyone' },
+  useCode: { for: 'anyone' },
+  signOut: { for: all },
+  confirm: { for: all },
+  listSessions: { for: all },
+  endSession: { for: all },
+  listPeople: { for: owner },
+  addPerson: { for: owner, confirmed: true },
+  removePerson: { for: owner, confirmed: true },
+  makeCode: { for: all },
+  setPassPhrase: { for: all },
+  listStudios: { for: all },
+  // Who comes in from outside stays in the studio that they were let into.
+  beginEmpty: { for: [] },
+  openStudio: { for: [] },
+  listProjects: { for: all },
+  readSnapshot: { for: all },
+  exportProject: { for: stylists, confirmed: true },
+  importProject: { for: stylists },
+  copyProject: { for: stylists },
+  runCommand: { for: all },
+  putPhoto: { for: all },
+  readPhoto: { for: all },
+  readHouse: { for: all },
+  listPieces: { for: all },
+  rankForSlot: { for: all },
+  listRisers: { for: all },
+  readPanels: { for: all },
+  previewHouseImport: { for: stylists },
+  importHouse: { for: stylists },
+  exportHouse: { for: stylists, confirmed: true },
+};
+
+/** What a helper may do: find, buy and fetch what is wanted, and work at the bench. */
+const helperActs: ReadonlySet<string> = new Set<ActKind>([
+  'addFind',
+  'editFind',
+  'decideFind',
+  'keepFind',
+  'archiveFind',
+  'addPhoto',
+  'buyFind',
+  'buySupply',
+  'buySuppliesAt',
+  'orderOffer',
+  'recordReceipt',
+  'takeAd',
+  'editAd',
+  'editTrip',
+  'savePrice',
+  'beginStep',
+  'pauseStep',
+  'finishStep',
+  'reopenStep',
+  'tellStep',
+  'editLogEntry',
+  'undo',
+]);
+
+/** Acts that take much away at once: the pass phrase is asked for once more. */
+const confirmedActs: ReadonlySet<string> = new Set<ActKind>(['removeProject']);
+
+/** Whether somebody of a role may do an act. */
+export const mayDo = (role: Role, kind: string): boolean => role !== 'helper' || helperActs.has(kind);
+
+/** Whether an act asks for the pass phrase. */
+export const wantsConfirming = (kind: string): boolean => confirmedActs.has(kind);

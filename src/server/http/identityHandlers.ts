@@ -1,0 +1,89 @@
+import type { OpenAPIHono } from '@hono/zod-openapi';
+import type { Context, MiddlewareHandler } from 'hono';
+import { deleteCookie, getCookie, setCookie } from 'hono/cookie';
+import type { Session } from '../persistence/people';
+import { Refusal, refused } from '../usecases/answer';
+import { type Identity, type LetIn, SESSION_MS } from '../usecases/identity';
+import type { HandlerContext } from './handlerContext';
+import { type Found, type Sender, serve } from './routes';
+
+/** How a device keeps its token: out of reach of scripts, never sent from another site. */
+export interface Cookies {
+  /** Whether the page is served over TLS: then the cookie never leaves it. */
+  isSecure: boolean;
+}
+
+const nameOf = ({ isSecure }: Cookies) => (isSecure ? '__Host-euporia' : 'euporia');
+const cookieOf = ({ isSecure }: Cookies) =>
+  ({ path: '/', httpOnly: true, sameSite: 'Strict', secure: isSecure }) as const;
+
+/** Finds out who asks, by the cookie of their device. */
+export function whoAsks(identity: Identity, cookies: Cookies): MiddlewareHandler<Found> {
+  return async (context, next) => {
+    context.set('asker', await identity.askerOf(getCookie(context, nameOf(cookies))));
+    return next();
+  };
+}
+
+/** From where somebody asks, for counting tries: what the server itself sees. */
+const fromOf = (context: Context): string => {
+  const { incoming } = (context.env ?? {}) as { incoming?: { socket?: { remoteAddress?: string } } };
+  return incoming?.socket?.remoteAddress ?? 'unknown';
+};
+
+/** Who is signed in; whoever asks without being so is told to. */
+function sessionOf({ asker }: Sender): Session {
+  if (asker.kind !== 'person') throw new Refusal(refused('notFound'));
+  return asker.session;
+}
+
+/** Coming in, going out, further devices and further people. */
+export function identityHandlers(
+  app: OpenAPIHono<Found>,
+  { identity, studios, cookies }: HandlerContext & { cookies: Cookies },
+): void {
+  const keep = (context: Context, { token, session }: LetIn) => {
+    setCookie(context, nameOf(cookies), token, { ...cookieOf(cookies), maxAge: SESSION_MS / 1000 });
+    return identity.who({ kind: 'person', session });
+  };
+  serve(app, 'whoAmI', ({ sender }) => identity.who(sender.asker));
+  serve(app, 'setUp', async ({ body, context }) =>
+    keep(context, await identity.setUp(studios.openId, { ...body, from: fromOf(context) })),
+  );
+  serve(app, 'signIn', async ({ body, context }) =>
+    keep(context, await identity.signIn({ ...body, from: fromOf(context) })),
+  );
+  serve(app, 'useCode', async ({ body, context }) =>
+    keep(context, await identity.useCode({ ...body, from: fromOf(context) })),
+  );
+  serve(app, 'signOut', async ({ sender, context }) => {
+    const session = sessionOf(sender);
+    await identity.endSession(session, session.id);
+    deleteCookie(context, nameOf(cookies), cookieOf(cookies));
+    return identity.who({ kind: 'stranger' });
+  });
+  serve(app, 'confirm', async ({ body, sender }) => {
+    await identity.confirm(sessionOf(sender), body.passPhrase);
+    return identity.who(sender.asker);
+  });
+  serve(app, 'setPassPhrase', async ({ body, sender }) => {
+    await identity.setPassPhrase(sessionOf(sender), body.passPhrase, body.present);
+    return { ...(await identity.who(sender.asker)), hasPassPhrase: true };
+  });
+  serve(app, 'makeCode', ({ sender }) => identity.makeCode(sessionOf(sender).person));
+  serve(app, 'listSessions', async ({ sender }) => ({ sessions: await identity.sessions(sessionOf(sender)) }));
+  serve(app, 'endSession', async ({ places: { sessionId }, sender }) => {
+    const session = sessionOf(sender);
+    await identity.endSession(session, sessionId);
+    return { sessions: await identity.sessions(session) };
+  });
+  serve(app, 'listPeople', async ({ sender }) => ({
+    people: await identity.people(sessionOf(sender).person.studioId),
+  }));
+  serve(app, 'addPerson', ({ body, sender }) => identity.invite(sessionOf(sender).person.studioId, body));
+  serve(app, 'removePerson', async ({ places: { personId }, sender }) => {
+    const { studioId } = sessionOf(sender).person;
+    await identity.remove(studioId, personId);
+    return { people: await identity.people(studioId) };
+  });
+}

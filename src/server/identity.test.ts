@@ -1,0 +1,325 @@
+import { randomUUID } from 'node:crypto';
+import { addresses, addressOf, type EndpointName } from '@contract/addresses';
+import { permissions, type Role, roles } from '@contract/permissions';
+import { newSlot } from '@core/plan/newRows';
+import { beforeAll, describe, expect, it } from 'vitest';
+import { statement } from './persistence/sql/statement';
+import { attic, freshStudio, studioApp } from './test/studio';
+
+/** Who may come in, and what they may do: against a real database, asked by requests as devices send them. */
+const PHRASE = 'four plain words here';
+const MINUTE = 60_000;
+const { own, studio: local } = await freshStudio();
+const place = await attic(local);
+let now = Date.parse('2026-06-01T13:00:00Z');
+let setUpCode = '';
+const told = new Promise<void>((done) => {
+  asked = studioApp(own.database, local.studioId, {
+    summaryPatienceMs: 0,
+    signIn: { isSecure: true },
+    onSetUp: (code) => {
+      setUpCode = code;
+      done();
+    },
+    nowMs: () => now,
+  });
+});
+var asked: ReturnType<typeof studioApp>;
+
+/** A device with the cookie that it was given. */
+function device(cookie = '') {
+  let kept = cookie;
+  const send = async (name: EndpointName, body?: unknown, places: Record<string, string> = {}) => {
+    const { method } = addresses[name];
+    const answer = await asked.send(
+      method.toUpperCase(),
+      addressOf(name, places as never),
+      method === 'get' ? undefined : (body ?? {}),
+      kept === '' ? {} : { cookie: kept },
+    );
+    const set = answer.headers.get('set-cookie');
+    if (set) kept = (set.split(';')[0] ?? '').endsWith('=') ? '' : (set.split(';')[0] ?? '');
+    return { ...answer, set };
+  };
+  return { send, cookie: () => kept };
+}
+
+const owner = device();
+beforeAll(async () => {
+  await told;
+});
+
+describe('setting a studio up', () => {
+  it('asks strangers to do it first, and lets them see nothing', async () => {
+    expect((await device().send('whoAmI')).json).toMatchObject({ access: 'setUp', person: null, studio: null });
+    expect((await device().send('listProjects')).status).toBe(401);
+  });
+
+  it('takes the code that was told where the server was started, and no other', async () => {
+    const wrong = await device().send('setUp', { code: 'AAAA-AAAA', name: 'Mara', passPhrase: PHRASE });
+    expect([wrong.status, wrong.json.code]).toEqual([401, 'code.refused']);
+    const short = await device().send('setUp', { code: setUpCode, name: 'Mara', passPhrase: 'too short' });
+    expect(short.json.fields[0]).toMatchObject({ field: 'passPhrase' });
+    const done = await owner.send('setUp', { code: setUpCode.toLowerCase(), name: 'Mara', passPhrase: PHRASE });
+    expect(done.json).toMatchObject({
+      access: 'signedIn',
+      person: { name: 'Mara', role: 'owner' },
+      hasPassPhrase: true,
+    });
+  });
+
+  it('keeps the device’s token out of reach of scripts and of other sites', async () => {
+    const { set } = await device().send('signIn', { name: 'Mara', passPhrase: PHRASE, device: 'laptop' });
+    expect(set).toMatch(/^__Host-euporia=[\w-]{43};/);
+    for (const part of ['Path=/', 'HttpOnly', 'Secure', 'SameSite=Strict']) expect(set).toContain(part);
+  });
+
+  it('is done once', async () => {
+    const again = await device().send('setUp', { code: setUpCode, name: 'Other', passPhrase: PHRASE });
+    expect(again.status).toBe(401);
+    expect((await device().send('whoAmI')).json.access).toBe('signedOut');
+  });
+
+  it('keeps neither tokens nor phrases nor codes as they are', async () => {
+    const token = owner.cookie().split('=')[1] ?? '';
+    const rows = await statement<{ all: string }>(
+      own.database.source,
+      `select string_agg(row_to_json(t)::text, ' ') as all from (select token_hash as a, device as b from session union all select pass_hash, name from person union all select code_hash, '' from entry_code) t`,
+    );
+    const all = rows[0]?.all ?? '';
+    expect(all).toContain('$argon2id$v=19$m=19456,t=2,p=1$');
+    for (const secret of [token, PHRASE, setUpCode.replace('-', '')]) expect(all).not.toContain(secret);
+  });
+});
+
+describe('signing in', () => {
+  it('says the same of a wrong phrase and of nobody', async () => {
+    const wrong = await device().send('signIn', { name: 'Mara', passPhrase: 'not the phrase' });
+    const nobody = await device().send('signIn', { name: 'Nobody', passPhrase: 'not the phrase' });
+    expect([wrong.status, wrong.json.code]).toEqual([401, 'signIn.refused']);
+    expect(nobody.json).toEqual(wrong.json);
+  });
+
+  it('lets nobody try on and on, and lets them try again after a while', async () => {
+    for (let n = 0; n < 10; n += 1) await device().send('signIn', { name: 'Guessed', passPhrase: `guess number ${n}` });
+    const more = await device().send('signIn', { name: 'Guessed', passPhrase: 'one guess more' });
+    expect([more.status, more.json.code]).toEqual([429, 'attempts.tooMany']);
+    now += 16 * MINUTE;
+    expect((await device().send('signIn', { name: 'Guessed', passPhrase: 'a while later' })).status).toBe(401);
+    now += 16 * MINUTE;
+  });
+
+  it('ends where it is signed out, and after ninety days', async () => {
+    const tablet = device();
+    await tablet.send('signIn', { name: 'mara', passPhrase: PHRASE, device: 'tablet' });
+    const stolen = tablet.cookie();
+    expect((await device(stolen).send('listProjects')).status).toBe(200);
+    await tablet.send('signOut');
+    expect((await device(stolen).send('listProjects')).status).toBe(401);
+    const old = device();
+    await old.send('signIn', { name: 'Mara', passPhrase: PHRASE });
+    now += 91 * 24 * 60 * MINUTE;
+    expect((await old.send('listProjects')).status).toBe(401);
+    await owner.send('signIn', { name: 'Mara', passPhrase: PHRASE, device: 'desk' });
+  });
+});
+
+describe('a code for a phone', () => {
+  it('lets one device in, once', async () => {
+    const { code } = (await owner.send('makeCode')).json;
+    expect(code).toMatch(/^[A-HJ-NP-Z2-9]{4}-[A-HJ-NP-Z2-9]{4}$/);
+    const phone = device();
+    const used = await phone.send('useCode', { code: code.toLowerCase().replace('-', ' '), device: 'phone' });
+    expect(used.json).toMatchObject({ access: 'signedIn', person: { name: 'Mara', role: 'owner' } });
+    expect((await device().send('useCode', { code })).json.code).toBe('code.refused');
+    const { sessions } = (await phone.send('listSessions')).json;
+    expect(sessions.find((one: { isThis: boolean }) => one.isThis)).toMatchObject({ device: 'phone', person: 'Mara' });
+  });
+
+  it('lets one in of two who use it at the same time', async () => {
+    const { code } = (await owner.send('makeCode')).json;
+    const both = await Promise.all([device(), device(), device()].map((one) => one.send('useCode', { code })));
+    expect(both.map(({ status }) => status).sort()).toEqual([200, 401, 401]);
+  });
+
+  it('is over after five minutes', async () => {
+    const { code, untilMs } = (await owner.send('makeCode')).json;
+    expect(untilMs - now).toBe(5 * MINUTE);
+    now += 5 * MINUTE + 1;
+    expect((await device().send('useCode', { code })).status).toBe(401);
+  });
+
+  it('does not confirm what the pass phrase confirms', async () => {
+    const { code } = (await owner.send('makeCode')).json;
+    const phone = device();
+    await phone.send('useCode', { code, device: 'phone' });
+    const refused = await phone.send('exportProject', undefined, { projectId: place.projectId });
+    expect([refused.status, refused.json.code]).toEqual([403, 'confirm.required']);
+    expect((await phone.send('confirm', { passPhrase: 'not the phrase' })).json.code).toBe('signIn.refused');
+    await phone.send('confirm', { passPhrase: PHRASE });
+    expect((await phone.send('exportProject', undefined, { projectId: place.projectId })).status).toBe(200);
+    now += 11 * MINUTE;
+    expect((await phone.send('exportProject', undefined, { projectId: place.projectId })).status).toBe(403);
+  });
+});
+
+describe('further people', () => {
+  const invited: Partial<Record<Role, { device: ReturnType<typeof device>; id: string }>> = {};
+  beforeAll(async () => {
+    await owner.send('confirm', { passPhrase: PHRASE });
+    for (const role of ['stylist', 'helper'] as const) {
+      const { code, person } = (await owner.send('addPerson', { name: `A ${role}`, role })).json;
+      const theirs = device();
+      await theirs.send('useCode', { code, device: `${role}’s phone` });
+      invited[role] = { device: theirs, id: person.id };
+    }
+    invited.owner = { device: owner, id: '' };
+  });
+  const of = (role: Role) => {
+    const found = invited[role];
+    if (!found) throw new Error(`no ${role}`);
+    return found.device;
+  };
+  const command = (who: ReturnType<typeof device>, kind: string, payload: unknown) =>
+    who.send('runCommand', { key: randomUUID(), projectId: place.projectId, kind, payload, expect: {} });
+
+  it('cannot be made owners, and are let in by the owner alone', async () => {
+    expect((await owner.send('addPerson', { name: 'Second', role: 'owner' })).status).toBe(422);
+    expect((await of('stylist').send('addPerson', { name: 'Friend', role: 'helper' })).json.code).toBe('forbidden');
+    expect((await of('helper').send('listPeople')).json.code).toBe('forbidden');
+  });
+
+  it('do what their part is: a helper hunts and works at the bench, and plans nothing', async () => {
+    const slot = () => ({ row: newSlot(randomUUID(), place.spotId, 9, 'One more') });
+    expect((await command(of('stylist'), 'addSlot', slot())).status).toBe(200);
+    expect((await command(of('helper'), 'addSlot', slot())).json.code).toBe('forbidden');
+    expect((await command(of('helper'), 'removeProject', { id: place.projectId })).json.code).toBe('forbidden');
+    // What is not theirs to do they do not take back either.
+    const done = await command(of('stylist'), 'addSlot', slot());
+    const undo = await command(of('helper'), 'undo', { actId: done.json.actId, also: [], reversalIds: [] });
+    expect(undo.json.code).toBe('forbidden');
+    expect((await command(of('stylist'), 'undo', { actId: done.json.actId, also: [], reversalIds: [] })).status).toBe(
+      200,
+    );
+  });
+
+  it('are asked for the pass phrase before a project goes; the owner’s beside them will do', async () => {
+    const other = await attic(local);
+    const remove = () =>
+      of('stylist').send('runCommand', {
+        key: randomUUID(),
+        projectId: other.projectId,
+        kind: 'removeProject',
+        payload: { id: other.projectId },
+        expect: {},
+      });
+    expect((await remove()).json.code).toBe('confirm.required');
+    await of('stylist').send('confirm', { passPhrase: PHRASE });
+    expect((await remove()).status).not.toBe(403);
+  });
+
+  it('may choose a pass phrase, and change it by the present one', async () => {
+    const theirs = of('stylist');
+    expect(
+      (await theirs.send('setPassPhrase', { passPhrase: 'words of a stylist', present: null })).json.hasPassPhrase,
+    ).toBe(true);
+    const again = { passPhrase: 'quite other words', present: 'not the present' };
+    expect((await theirs.send('setPassPhrase', again)).json.code).toBe('signIn.refused');
+    expect((await device().send('signIn', { name: 'a stylist', passPhrase: 'words of a stylist' })).status).toBe(200);
+  });
+
+  it('see their own devices and no other’s; the owner sees all and signs any out', async () => {
+    const own = (await of('helper').send('listSessions')).json.sessions;
+    expect(new Set(own.map(({ person }: { person: string }) => person))).toEqual(new Set(['A helper']));
+    const all = (await owner.send('listSessions')).json.sessions as { id: string; person: string; device: string }[];
+    const stylists = all.find(({ device }) => device === 'stylist’s phone');
+    expect((await of('helper').send('endSession', {}, { sessionId: stylists?.id ?? '' })).status).toBe(404);
+  });
+
+  it('are out at once when they are taken out, on every device', async () => {
+    const { code, person } = (await owner.send('addPerson', { name: 'For a day', role: 'helper' })).json;
+    const theirs = device();
+    await theirs.send('useCode', { code });
+    expect((await theirs.send('listProjects')).status).toBe(200);
+    await owner.send('removePerson', {}, { personId: person.id });
+    expect((await theirs.send('listProjects')).status).toBe(401);
+    const { people } = (await owner.send('listPeople')).json;
+    expect(people.some(({ name }: { name: string }) => name === 'For a day')).toBe(false);
+    const ownerId = people.find(({ role }: { role: string }) => role === 'owner').id;
+    expect((await owner.send('removePerson', {}, { personId: ownerId })).json.code).toBe('forbidden');
+  });
+
+  it('of another studio see nothing of this one', async () => {
+    const elsewhere = randomUUID();
+    await statement(own.database.source, 'insert into studio (id, name) values ($1, $2)', [elsewhere, 'Elsewhere']);
+    const id = randomUUID();
+    await statement(own.database.source, 'insert into person (studio_id, id, name, role) values ($1, $2, $3, $4)', [
+      elsewhere,
+      id,
+      'Stranger',
+      'owner',
+    ]);
+    const { kept } = await import('./identity/secrets');
+    await statement(
+      own.database.source,
+      'insert into session (studio_id, id, person_id, token_hash, device, expires_at) values ($1, $2, $3, $4, $5, $6)',
+      [elsewhere, randomUUID(), id, kept('their token'), 'there', new Date(now + 60 * MINUTE)],
+    );
+    const theirs = device('__Host-euporia=their token');
+    expect((await theirs.send('listProjects')).json.projects).toEqual([]);
+    expect((await theirs.send('readSnapshot', undefined, { projectId: place.projectId })).status).toBe(404);
+    // What a page says of its studio does not count where somebody is signed in.
+    const said = await asked.send('GET', `/api/projects?studio=${local.studioId}`, undefined, {
+      cookie: '__Host-euporia=their token',
+      'x-studio': local.studioId,
+    });
+    expect(said.json.projects).toEqual([]);
+    expect((await theirs.send('listStudios')).json.studios).toHaveLength(1);
+  });
+
+  /** An address of every endpoint, with ids that are of the right form and of nothing. */
+  const anywhere = {
+    projectId: randomUUID(),
+    slotId: randomUUID(),
+    photoId: randomUUID(),
+    size: 'full',
+    kind: 'pieces',
+    studioId: randomUUID(),
+    sessionId: randomUUID(),
+    personId: randomUUID(),
+  };
+  const names = Object.keys(addresses) as EndpointName[];
+
+  it.each(names)('%s lets in whom its permission names, and nobody else', async (name) => {
+    const permission = permissions[name];
+    if (['setUp', 'signIn', 'useCode', 'signOut'].includes(name)) return;
+    const refusedAs = async (who: ReturnType<typeof device>) => {
+      const { json } = await who.send(name, {}, anywhere);
+      return ['signIn.required', 'forbidden', 'confirm.required'].includes(json?.code) ? json.code : null;
+    };
+    expect(await refusedAs(device())).toBe(permission.for === 'anyone' ? null : 'signIn.required');
+    expect(await refusedAs(device('__Host-euporia=made up'))).toBe(
+      permission.for === 'anyone' ? null : 'signIn.required',
+    );
+    for (const role of roles) {
+      const may = permission.for === 'anyone' || permission.for.includes(role);
+      const found = await refusedAs(of(role));
+      if (may) expect([null, ...(permission.confirmed ? ['confirm.required'] : [])]).toContain(found);
+      else expect(found).toBe('forbidden');
+    }
+  });
+});
+
+describe('a server that only this machine reaches', () => {
+  it('asks nobody who they are', async () => {
+    expect((await local.send('GET', '/api/me')).json).toEqual({
+      access: 'local',
+      person: null,
+      hasPassPhrase: false,
+      studio: null,
+    });
+    expect((await local.send('GET', '/api/projects')).status).toBe(200);
+    // There is nobody whose devices could be told.
+    expect((await local.send('GET', '/api/sessions')).status).toBe(404);
+  });
+});
