@@ -2,9 +2,12 @@
 import { spawn, spawnSync } from 'node:child_process';
 import { existsSync, mkdirSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
 import { createConnection } from 'node:net';
+import { hostname, networkInterfaces } from 'node:os';
 import { dirname, join } from 'node:path';
 import { fileURLToPath } from 'node:url';
 import { restartsWithBackoff } from './lib/backoff.mjs';
+import { lanAddresses } from './lib/lan.mjs';
+import { localCertificate } from './lib/localCertificate.mjs';
 import { ensureNodePackages } from './lib/nodePackages.mjs';
 import { whenNpmEnds } from './lib/npmParent.mjs';
 import { dataFolder, ensurePostgresBinaries, startLocalCluster } from './lib/postgres.mjs';
@@ -15,9 +18,12 @@ const root = dirname(dirname(fileURLToPath(import.meta.url)));
 const demoReset = process.argv.includes('--demo-reset');
 /** A studio without the demo, in a folder of its own beside it: the demo stays as it is. */
 const beginEmpty = process.argv.includes('--empty');
-const host = process.env.HOST ?? '127.0.0.1';
+/** For other devices of the same network, too: over TLS, and whoever comes in is asked who they are. */
+const forLan = process.argv.includes('--lan');
+const host = process.env.HOST ?? (forLan ? '0.0.0.0' : '127.0.0.1');
 const port = portSetting(process.env.PORT, 4810);
-const address = `http://${host}:${port}/`;
+const address = forLan ? `https://127.0.0.1:${port}/` : `http://${host}:${port}/`;
+const lan = forLan ? lanAddresses(networkInterfaces()) : [];
 const external = databaseSetting(process.env.DATABASE_URL);
 
 ensureNodePackages(root);
@@ -45,7 +51,7 @@ function runningElsewhere() {
 
 function isTaken() {
   return new Promise((done) => {
-    const socket = createConnection({ host, port });
+    const socket = createConnection({ host: host === '0.0.0.0' ? '127.0.0.1' : host, port });
     socket.once('connect', () => {
       socket.destroy();
       done(true);
@@ -76,6 +82,33 @@ if (await isTaken()) {
 // What the build needs of memory goes with its process.
 const built = spawnSync(process.execPath, [join(root, 'scripts/build.mjs')], { cwd: root, stdio: 'inherit' });
 if (built.status !== 0) giveUp('Euporia could not be built; the reason stands above.');
+
+/** Names of this machine that its network may know. */
+const lanNames = forLan
+  ? ['localhost', hostname().toLowerCase(), `${hostname().toLowerCase().split('.')[0]}.local`]
+  : [];
+const certificate = forLan
+  ? await localCertificate(data, { names: lanNames, addresses: ['127.0.0.1', ...lan], nowMs: Date.now() })
+  : null;
+
+/** Says where other devices find it, and how they know that it is this one. */
+async function tellLan() {
+  if (lan.length === 0) say('This machine is in no network: only it reaches Euporia just now.');
+  const [first] = lan;
+  for (const ip of lan) say(`On this network:  https://${ip}:${port}/`);
+  if (first) {
+    const { default: QRCode } = await import('qrcode');
+    say(await QRCode.toString(`https://${first}:${port}/`, { type: 'terminal', small: true }));
+  }
+  say(
+    [
+      `Its certificate is its own${certificate.isNew ? ', made just now' : ''}. A device that opens it for the first time says that it does not know it:`,
+      'compare the SHA-256 fingerprint that it shows with this one, and go on only if they are the same.',
+      `  ${certificate.fingerprint}`,
+      `To have a device trust it for good, bring ${certificate.certPath} there and install it as a certificate.`,
+    ].join('\n'),
+  );
+}
 
 let cluster = null;
 let server = null;
@@ -136,6 +169,15 @@ function startServer() {
       DATABASE_URL: external ?? cluster.url,
       HOST: host,
       PORT: String(port),
+      EUPORIA_SIGN_IN: forLan ? '1' : (process.env.EUPORIA_SIGN_IN ?? ''),
+      ...(certificate ? { EUPORIA_TLS_CERT: certificate.certPath, EUPORIA_TLS_KEY: certificate.keyPath } : {}),
+      EUPORIA_ORIGINS: [
+        process.env.EUPORIA_ORIGINS,
+        ...lan.map((ip) => `${ip}:${port}`),
+        ...lanNames.map((name) => `${name}:${port}`),
+      ]
+        .filter(Boolean)
+        .join(','),
       EUPORIA_WEB: 'dist/web',
       EUPORIA_DEMO: beginEmpty ? '' : (process.env.EUPORIA_DEMO ?? join(root, 'demo')),
       EUPORIA_DEMO_RESET: demoReset && serverStarts === 0 ? '1' : '',
@@ -146,6 +188,7 @@ function startServer() {
     if (message?.ready) {
       isReady = true;
       say(`Euporia is ready: ${address}   (Ctrl-C ends it)`);
+      if (forLan) void tellLan();
     }
     if (message?.failed) process.stderr.write(`The server cannot listen on ${address}: ${message.failed}\n`);
   });

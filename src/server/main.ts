@@ -1,4 +1,6 @@
 import { randomUUID } from 'node:crypto';
+import { readFileSync } from 'node:fs';
+import { createServer as createSecureServer } from 'node:https';
 import { serve } from '@hono/node-server';
 import 'reflect-metadata';
 import { seedDemo } from './demo/seedDemo';
@@ -12,7 +14,9 @@ import { addStudio, allStudios, ensureLocalStudio, hasProjects, nameStudio } fro
 
 /**
  * The server as a process. Settings come by environment: DATABASE_URL, HOST, PORT, EUPORIA_WEB (built page),
- * EUPORIA_DEMO (folder of demo projects), EUPORIA_DEMO_RESET, EUPORIA_ORIGINS (further `host:port` to be reached under).
+ * EUPORIA_DEMO (folder of demo projects), EUPORIA_DEMO_RESET, EUPORIA_ORIGINS (further `host:port` to be reached under),
+ * EUPORIA_TLS_CERT and EUPORIA_TLS_KEY (files), PUBLIC_ORIGIN (the address before a proxy), TRUST_PROXY (1 where a proxy
+ * of one's own says who asks), EUPORIA_SIGN_IN (1 asks who somebody is on this machine, too).
  */
 /** Tells who started this that starting it again would change nothing. */
 const CANNOT = 3;
@@ -64,8 +68,15 @@ for (const extra of (process.env.EUPORIA_ORIGINS ?? '').split(','))
 const publicOrigin = process.env.PUBLIC_ORIGIN ? new URL(process.env.PUBLIC_ORIGIN) : null;
 if (publicOrigin) allowedHosts.add(publicOrigin.host.toLowerCase());
 const isReachable = !['127.0.0.1', 'localhost', '::1'].includes(host) || publicOrigin !== null;
+const { EUPORIA_TLS_CERT, EUPORIA_TLS_KEY } = process.env;
+const tls =
+  EUPORIA_TLS_CERT && EUPORIA_TLS_KEY
+    ? { cert: readFileSync(EUPORIA_TLS_CERT), key: readFileSync(EUPORIA_TLS_KEY) }
+    : null;
 const signIn =
-  isReachable || process.env.EUPORIA_SIGN_IN === '1' ? { isSecure: publicOrigin?.protocol === 'https:' } : undefined;
+  isReachable || process.env.EUPORIA_SIGN_IN === '1'
+    ? { isSecure: tls !== null || publicOrigin?.protocol === 'https:', trustsProxy: process.env.TRUST_PROXY === '1' }
+    : undefined;
 
 const app = createApp({
   database,
@@ -78,7 +89,10 @@ const app = createApp({
   signIn,
   onSetUp: (code) => say(`Nobody owns this studio yet. To set it up, open it and give this code: ${code}`),
 });
-const server = serve({ fetch: app.fetch, hostname: host, port }, () => process.send?.({ ready: true, port }));
+const secured = tls ? { createServer: createSecureServer, serverOptions: tls } : {};
+const server = serve({ fetch: app.fetch, hostname: host, port, ...secured }, () =>
+  process.send?.({ ready: true, port }),
+);
 server.on('error', (error: NodeJS.ErrnoException) => {
   process.send?.({ failed: error.code ?? error.message });
   void database.close().finally(() => process.exit(CANNOT));

@@ -6,6 +6,7 @@ import ConfigProvider from 'antd/es/config-provider';
 import { StrictMode } from 'react';
 import { createRoot } from 'react-dom/client';
 import { createBrowserRouter, Navigate, Outlet, RouterProvider, ScrollRestoration } from 'react-router';
+import { Gate } from './app/gate/Gate';
 import { RouteError } from './app/RouteError';
 import { furtherPages, stages } from './app/stages';
 import { theme } from './app/theme';
@@ -16,7 +17,9 @@ const client = new QueryClient({ defaultOptions: { queries: { refetchOnWindowFoc
 function Pages() {
   return (
     <>
-      <Outlet />
+      <Gate>
+        <Outlet />
+      </Gate>
       <ScrollRestoration getKey={({ pathname }) => pathname} />
     </>
   );
@@ -36,6 +39,18 @@ const router = createBrowserRouter([
       {
         path: '/new',
         lazy: async () => ({ Component: (await import('./stages/brief')).NewProjectPage }),
+        ErrorBoundary: RouteError,
+        HydrateFallback: () => null,
+      },
+      {
+        path: '/devices',
+        lazy: async () => ({ Component: (await import('./stages/devices')).DevicesPage }),
+        ErrorBoundary: RouteError,
+        HydrateFallback: () => null,
+      },
+      {
+        path: '/enter',
+        lazy: async () => ({ Component: (await import('./app/gate/SignIn')).SignIn }),
         ErrorBoundary: RouteError,
         HydrateFallback: () => null,
       },

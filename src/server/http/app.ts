@@ -35,7 +35,7 @@ export interface AppSettings {
   summaryGatherMs?: number;
   log?: (line: string) => void;
   /** Whether whoever asks has to say who they are: as soon as other machines reach the server. */
-  signIn?: { isSecure: boolean } | undefined;
+  signIn?: { isSecure: boolean; trustsProxy?: boolean } | undefined;
   /** Told the code by which the owner sets the studio up, where nobody owns it yet. */
   onSetUp?: (code: string) => void;
 }
@@ -59,7 +59,10 @@ export function createApp(settings: AppSettings) {
   });
   const { identity } = context;
   void identity.setUpCode().then((code) => code !== null && settings.onSetUp?.(code));
-  const cookies = { isSecure: settings.signIn?.isSecure ?? false };
+  const cookies = {
+    isSecure: settings.signIn?.isSecure ?? false,
+    trustsProxy: settings.signIn?.trustsProxy ?? false,
+  };
   const app = new OpenAPIHono<Found>({
     defaultHook: (result, context) =>
       result.success

@@ -11,6 +11,8 @@ import { type Found, type Sender, serve } from './routes';
 export interface Cookies {
   /** Whether the page is served over TLS: then the cookie never leaves it. */
   isSecure: boolean;
+  /** Whether a proxy of one's own says from where somebody asks. */
+  trustsProxy: boolean;
 }
 
 const nameOf = ({ isSecure }: Cookies) => (isSecure ? '__Host-euporia' : 'euporia');
@@ -25,8 +27,13 @@ export function whoAsks(identity: Identity, cookies: Cookies): MiddlewareHandler
   };
 }
 
-/** From where somebody asks, for counting tries: what the server itself sees. */
-const fromOf = (context: Context): string => {
+/**
+ * From where somebody asks, for counting tries: what the server itself sees; behind a proxy of one's own what that one
+ * saw, which is the last that its header names.
+ */
+const fromOf = (context: Context, { trustsProxy }: Cookies): string => {
+  const forwarded = context.req.header('x-forwarded-for')?.split(',').at(-1)?.trim();
+  if (trustsProxy && forwarded) return forwarded.slice(0, 80);
   const { incoming } = (context.env ?? {}) as { incoming?: { socket?: { remoteAddress?: string } } };
   return incoming?.socket?.remoteAddress ?? 'unknown';
 };
@@ -48,13 +55,13 @@ export function identityHandlers(
   };
   serve(app, 'whoAmI', ({ sender }) => identity.who(sender.asker));
   serve(app, 'setUp', async ({ body, context }) =>
-    keep(context, await identity.setUp(studios.openId, { ...body, from: fromOf(context) })),
+    keep(context, await identity.setUp(studios.openId, { ...body, from: fromOf(context, cookies) })),
   );
   serve(app, 'signIn', async ({ body, context }) =>
-    keep(context, await identity.signIn({ ...body, from: fromOf(context) })),
+    keep(context, await identity.signIn({ ...body, from: fromOf(context, cookies) })),
   );
   serve(app, 'useCode', async ({ body, context }) =>
-    keep(context, await identity.useCode({ ...body, from: fromOf(context) })),
+    keep(context, await identity.useCode({ ...body, from: fromOf(context, cookies) })),
   );
   serve(app, 'signOut', async ({ sender, context }) => {
     const session = sessionOf(sender);

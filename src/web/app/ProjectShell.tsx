@@ -1,14 +1,13 @@
-import { addressOf } from '@contract/addresses';
 import type { PurseFigure } from '@core/plan/why/explainPurse';
 import { useQuery } from '@tanstack/react-query';
 import { Button, Modal } from 'antd';
 import { lazy, memo, Suspense, useCallback, useEffect, useRef, useState } from 'react';
 import { Link, NavLink, Outlet, useLocation, useNavigate, useParams } from 'react-router';
 import { PurseWhy } from '../stages/compare';
-import { inTabStudio } from '../ui/tabStudio';
 import { ActToast } from './ActToast';
 import { ApiError, api } from './api';
 import { BriefStrip } from './BriefStrip';
+import { FileLink } from './FileLink';
 import { isTyping } from './isTyping';
 import { NotSaved } from './NotSaved';
 import { Purse } from './Purse';
@@ -199,9 +198,9 @@ function TopBar(props: { onKeys: () => void }) {
       <span className={styles.right}>
         <SavedMark />
         <NavLink to={`${base}/assumptions`}>Assumptions{overrides.length > 0 ? ` (${overrides.length})` : ''}</NavLink>
-        <a href={inTabStudio(addressOf('exportProject', { projectId: project.id }))} download>
+        <FileLink name="exportProject" asked={{ places: { projectId: project.id } }}>
           Project file
-        </a>
+        </FileLink>
         <Button type="text" size="small" className={styles.hideNarrow} onClick={props.onKeys}>
           Keys <kbd>?</kbd>
         </Button>

@@ -5,6 +5,8 @@ import type { HouseImportProgress } from '@contract/house';
 import { presentRows } from '@core/formats/project/presentRows';
 import type { HouseRows, ProjectRows } from '@core/model/rows';
 import { putTabInto, studioOfTab } from '../ui/tabStudio';
+import { gate } from './gate/gate';
+import { saveBlob } from './saveFile';
 import { noteServerClock } from './serverClock';
 import type { ProjectLocale } from './words';
 
@@ -18,6 +20,8 @@ export class ApiError extends Error {
     this.answer = answer;
   }
   get gone(): boolean {
+    // Whoever has to sign in first sends it again afterwards.
+    if (this.answer.code === 'signIn.required') return true;
     return this.status === 0 || this.status === 503 || this.status === 502 || this.status === 429;
   }
   /** Somebody answered that everybody is at work: it goes on in a moment, and nothing is wrong. */
@@ -64,11 +68,8 @@ interface CallOptions {
 }
 
 /** Sends a request to an endpoint; whatever is no good answer is thrown. */
-async function send<N extends EndpointName>(
-  name: N,
-  asked: Request<N>,
-  { headers = {}, picture, signal, limitMs }: CallOptions = {},
-): Promise<Response> {
+async function send<N extends EndpointName>(name: N, asked: Request<N>, options: CallOptions = {}): Promise<Response> {
+  const { headers = {}, picture, signal, limitMs } = options;
   // All that may be asked, whatever the endpoint: its own part is in the type of what was given.
   const { query, body } = asked as { query?: object; body?: unknown };
   const { places } = asked as { places: { [P in PlacesOf<N>]: string } };
@@ -101,6 +102,9 @@ async function send<N extends EndpointName>(
   } catch {
     // Something between us answered; treat it as silence.
   }
+  if (answer.code === 'signIn.required') gate.wantSignIn();
+  // Once somebody has given the pass phrase the same is asked again.
+  if (answer.code === 'confirm.required' && (await gate.confirm())) return send(name, asked, options);
   throw new ApiError(response.status, answer);
 }
 
@@ -166,6 +170,26 @@ const stateOf = (response: Response) => (response.headers.get('etag') ?? '').rep
 
 /** The calls that the page makes. */
 export const api = {
+  me: () => call('whoAmI', {}),
+  setUp: (body: Request<'setUp'>['body']) => call('setUp', { body }),
+  signIn: (body: Request<'signIn'>['body']) => call('signIn', { body }),
+  enterByCode: (body: Request<'useCode'>['body']) => call('useCode', { body }),
+  signOut: () => call('signOut', { body: {} }),
+  confirm: (passPhrase: string) => call('confirm', { body: { passPhrase } }),
+  setPassPhrase: (body: Request<'setPassPhrase'>['body']) => call('setPassPhrase', { body }),
+  makeCode: () => call('makeCode', { body: {} }),
+  sessions: () => call('listSessions', {}),
+  endSession: (sessionId: string) => call('endSession', { places: { sessionId }, body: {} }),
+  people: () => call('listPeople', {}),
+  addPerson: (body: Request<'addPerson'>['body']) => call('addPerson', { body }),
+  removePerson: (personId: string) => call('removePerson', { places: { personId }, body: {} }),
+  /** Saves a file that the server makes, where the pass phrase may be asked for first. */
+  async saveExport<N extends 'exportProject' | 'exportHouse'>(name: N, asked: Request<N>): Promise<void> {
+    const response = await send(name, asked, { limitMs: FILE_LIMIT_MS });
+    const said = response.headers.get('content-disposition') ?? '';
+    const [, coded, plain] = /filename\*=UTF-8''(\S+)|filename="([^"]+)"/.exec(said) ?? [];
+    saveBlob(coded === undefined ? (plain ?? 'euporia') : decodeURIComponent(coded), await response.blob());
+  },
   studios: () => call('listStudios', {}),
   /** Opens another studio, or an empty one, and begins anew in it: all that the page knows is of the one it leaves. */
   async enterStudio(studioId: string | null): Promise<void> {

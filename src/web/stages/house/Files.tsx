@@ -1,4 +1,3 @@
-import { addressOf } from '@contract/addresses';
 import {
   HOUSE_FILE_LIMIT,
   type HouseImportProgress,
@@ -11,9 +10,9 @@ import { useQueryClient } from '@tanstack/react-query';
 import { Button, Progress, Select } from 'antd';
 import { useRef, useState } from 'react';
 import { ApiError, api } from '../../app/api';
+import { FileLink } from '../../app/FileLink';
 import { useHouse } from '../../app/houseStore';
 import { BigChoice } from '../../ui/basics';
-import { inTabStudio } from '../../ui/tabStudio';
 import { decodeText } from './decodeText';
 import styles from './house.module.css';
 
@@ -182,14 +181,15 @@ export function Files() {
         <ul>
           {kinds.map((entry) => (
             <li key={entry.value}>
-              <a
-                href={inTabStudio(
-                  addressOf('exportHouse', { kind: entry.value }, { units: locale.units, currency: locale.currency }),
-                )}
-                download
+              <FileLink
+                name="exportHouse"
+                asked={{
+                  places: { kind: entry.value },
+                  query: { units: locale.units, currency: locale.currency },
+                }}
               >
                 {entry.title}
-              </a>
+              </FileLink>
             </li>
           ))}
         </ul>

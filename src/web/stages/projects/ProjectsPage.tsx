@@ -15,6 +15,7 @@ import { Cards } from '../../ui/layout';
 import { SpotThumbnail } from '../../ui/SpotThumbnail';
 import styles from './projects.module.css';
 import { Studios } from './Studios';
+import { WhoHere } from './WhoHere';
 
 type Entry = ProjectListAnswer['projects'][number];
 
@@ -39,6 +40,7 @@ export function ProjectsPage() {
           <i>Eu</i>poria
         </span>
         <span className="muted">a workbench for home decor stylists</span>
+        <WhoHere />
       </header>
       <main className={styles.page}>
         <div className={styles.head}>

@@ -1,0 +1,140 @@
+import jsQR from 'jsqr';
+import { afterAll, beforeAll, describe, expect, it } from 'vitest';
+import { Person } from './lib/browser';
+import { Euporia } from './lib/euporia';
+
+/** A studio that other devices reach: its owner sets it up, lets a phone in by a code, a helper by another, and out again. */
+const PHRASE = 'kelp lantern seven oars';
+const euporia = await Euporia.start({ env: { EUPORIA_SIGN_IN: '1' } });
+const desk = await Person.open();
+const phone = await Person.open();
+const helper = await Person.open();
+afterAll(async () => {
+  for (const who of [desk, phone, helper]) await who.close();
+  await euporia.remove();
+});
+beforeAll(async () => {
+  await desk.size(1280, 800);
+  await phone.size(390, 844);
+  await helper.size(390, 844);
+});
+
+/** What a device reads from the code on a screen, by a library that has no part in drawing it. */
+async function photographed(who: Person): Promise<string> {
+  const { default: sharp } = await import('sharp');
+  const source = await (await who.see('//img[@alt="The same code to photograph"]')).getAttribute('src');
+  const svg = decodeURIComponent((source ?? '').split(',').slice(1).join(','));
+  const { data, info } = await sharp(Buffer.from(svg))
+    .resize(420)
+    .ensureAlpha()
+    .raw()
+    .toBuffer({ resolveWithObject: true });
+  return jsQR(new Uint8ClampedArray(data), info.width, info.height)?.data ?? '';
+}
+const codeIn = (text: string): string => /[A-HJ-NP-Z2-9]{4}-[A-HJ-NP-Z2-9]{4}/.exec(text)?.[0] ?? '';
+
+describe('a studio that other devices reach', () => {
+  it('shows a stranger nothing, and is set up with the code that stands where it was started', async () => {
+    await desk.goto(euporia.address);
+    await desk.seeText('This studio has no owner yet');
+    expect(await desk.text()).not.toContain('Attic bedroom');
+    await desk.fill('Code', codeIn(euporia.output));
+    await desk.fill('Name', 'Mara');
+    await desk.fill('Pass phrase', 'short');
+    await desk.press('It is my studio');
+    await desk.seeText('a pass phrase of 12 to 200 characters');
+    await desk.fill('Pass phrase', PHRASE);
+    await desk.press('It is my studio');
+    await desk.seeText('Attic bedroom');
+  });
+
+  it('lets a phone in by the code that it photographs, once', async () => {
+    await desk.press('Devices and people');
+    await desk.press('Make a code');
+    const address = await photographed(desk);
+    expect(address).toBe(`${euporia.address}/enter#${codeIn(await desk.text())}`);
+    await phone.goto(address);
+    await phone.press('Come in');
+    await phone.seeText('Attic bedroom');
+    // Both are told of, without anybody pressing anything.
+    await desk.driver.wait(
+      async () => (await desk.count('//section[@aria-label="Signed in"]//li')) === 2,
+      15_000,
+      'one device',
+    );
+    await helper.goto(address);
+    await helper.press('Come in');
+    await helper.seeText('That code is not valid, was used already, or its time is over.');
+  });
+
+  it('is read without sideways scrolling, and every button is high enough for a thumb', async () => {
+    await phone.press('Devices and people');
+    await phone.seeText('Signed in');
+    const [wide, low] = (await phone.driver.executeScript(`
+      const main = document.querySelector('main');
+      return [document.documentElement.scrollWidth - innerWidth,
+        [...main.querySelectorAll('button')].filter((b) => b.offsetParent && b.getBoundingClientRect().height < 43.5).map((b) => b.textContent)]`)) as [
+      number,
+      string[],
+    ];
+    expect([wide, low]).toEqual([0, []]);
+  });
+
+  it('asks for the pass phrase before a project leaves it, on a device that only came by a code', async () => {
+    await phone.goto(euporia.address);
+    await phone.press('Attic bedroom');
+    await phone.press('Project file');
+    await phone.seeText('The pass phrase once more');
+    await phone.fill('Pass phrase', 'not the phrase at all');
+    await phone.press('Go on');
+    await phone.seeText('not the name and pass phrase of anybody here');
+    await phone.fill('Pass phrase', PHRASE);
+    const file = await phone.download('Go on');
+    expect(JSON.parse(file)).toMatchObject({ format: 'euporia.project' });
+  });
+
+  it('lets a helper hunt and work at the bench, and says what is not theirs', async () => {
+    await desk.fill('Name of somebody more', 'Jonas');
+    await desk.press('Let them in');
+    const code = codeIn(await (await desk.see('//section[@aria-label="Code for Jonas"]')).getText());
+    await helper.goto(euporia.address);
+    await helper.press('A code');
+    await helper.fill('Code', code.toLowerCase());
+    await helper.press('Come in');
+    await helper.seeText('Attic bedroom');
+    await helper.press('Attic bedroom');
+    await helper.stage('Sketch');
+    await helper.fill('Name of the new spot', 'A spot of mine', 'enter');
+    await helper.seeText('Your part in this studio does not include that.');
+  });
+
+  it('signs a device out from another, and what was typed on it meanwhile is kept and sent once it is back', async () => {
+    await phone.stage('Sketch');
+    await desk.press('Sign out Linux computer of Mara');
+    await desk.driver.wait(
+      async () => (await desk.count('//section[@aria-label="Signed in"]//li')) === 2,
+      15_000,
+      'still in',
+    );
+    await phone.fill('Name of the new spot', 'Window seat', 'enter');
+    await phone.see('//h1[.="Sign in"]');
+    await phone.press('Name and pass phrase');
+    await phone.fill('Name', 'Mara');
+    await phone.fill('Pass phrase', PHRASE);
+    await phone.press('Come in');
+    await phone.saved();
+    await desk.goto(euporia.address);
+    await desk.press('Attic bedroom');
+    await desk.stage('Sketch');
+    await desk.seeText('Window seat');
+  });
+
+  it('takes somebody out on all of their devices at once', async () => {
+    await desk.goto(`${euporia.address}/devices`);
+    await desk.press('Take Jonas out');
+    await desk.notText('Jonas');
+    await helper.goto(euporia.address);
+    await helper.see('//h1[.="Sign in"]');
+    expect(await helper.text()).not.toContain('Attic bedroom');
+  });
+});
