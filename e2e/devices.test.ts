@@ -108,20 +108,22 @@ describe('a studio that other devices reach', () => {
     await helper.seeText('Your part in this studio does not include that.');
   });
 
-  it('signs a device out from another, and what was typed on it meanwhile is kept and sent once it is back', async () => {
+  it('signs a device out from another; what was typed on it stays, and goes on once it is back', async () => {
     await phone.stage('Sketch');
+    await phone.fill('Name of the new spot', 'Window seat', 'stay');
     await desk.press('Sign out Linux computer of Mara');
     await desk.driver.wait(
       async () => (await desk.count('//section[@aria-label="Signed in"]//li')) === 2,
       15_000,
       'still in',
     );
-    await phone.fill('Name of the new spot', 'Window seat', 'enter');
     await phone.see('//h1[.="Sign in"]');
     await phone.press('Name and pass phrase');
     await phone.fill('Name', 'Mara');
     await phone.fill('Pass phrase', PHRASE);
     await phone.press('Come in');
+    await phone.seeValue('Name of the new spot', 'Window seat');
+    await phone.press('Add spot');
     await phone.saved();
     await desk.goto(euporia.address);
     await desk.press('Attic bedroom');
