@@ -108,6 +108,20 @@ describe('a studio that other devices reach', () => {
     await helper.seeText('Your part in this studio does not include that.');
   });
 
+  it('shows at the desk what the phone changes, and who it was', async () => {
+    await desk.goto(euporia.address);
+    await desk.press('Attic bedroom');
+    await desk.stage('Sketch');
+    await desk.see('//input[@aria-label="Name of the new spot"]');
+    await phone.stage('Sketch');
+    await phone.fill('Name of the new spot', 'Shelf by the stairs', 'enter');
+    await phone.saved();
+    await desk.seeText('Shelf by the stairs');
+    await desk.seeText('Mara changed this project just now');
+    await desk.goto(`${euporia.address}/devices`);
+    await desk.seeText('Signed in');
+  });
+
   it('signs a device out from another; what was typed on it stays, and goes on once it is back', async () => {
     await phone.stage('Sketch');
     await phone.fill('Name of the new spot', 'Window seat', 'stay');

@@ -22,6 +22,7 @@ export const addresses = {
   openStudio: { method: 'post', path: '/api/studios/{studioId}/open' },
   listProjects: { method: 'get', path: '/api/projects' },
   readSnapshot: { method: 'get', path: '/api/projects/{projectId}/snapshot' },
+  watchProject: { method: 'get', path: '/api/projects/{projectId}/watch' },
   exportProject: { method: 'get', path: '/api/projects/{projectId}/file' },
   importProject: { method: 'post', path: '/api/projects/import' },
   copyProject: { method: 'post', path: '/api/projects/{projectId}/copy' },

@@ -154,3 +154,7 @@ export const importedAnswer = z.object({
   actId: z.string().nullable(),
 });
 export type ImportedAnswer = z.infer<typeof importedAnswer>;
+
+/** What a project's stream tells: the state that the project is in, and who brought it there; null where nobody is asked. */
+export const changeEvent = z.object({ tag: z.string(), who: z.string().nullable() });
+export type ChangeEvent = z.output<typeof changeEvent>;

@@ -119,6 +119,10 @@ export const endpoints = {
     answer: snapshotAnswer,
     unchanged: true,
   },
+  watchProject: {
+    says: 'Each change as it happens: an event with the new state, and who made it',
+    places: z.object({ projectId }),
+  },
   exportProject: { says: 'The project file, to be kept', places: z.object({ projectId }) },
   importProject: {
     says: 'Imported, whole',

@@ -38,6 +38,7 @@ export const permissions: Readonly<Record<EndpointName, Permission>> = {
   openStudio: { for: [] },
   listProjects: { for: all },
   readSnapshot: { for: all },
+  watchProject: { for: all },
   exportProject: { for: stylists, confirmed: true },
   importProject: { for: stylists },
   copyProject: { for: stylists },

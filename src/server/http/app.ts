@@ -19,6 +19,7 @@ import { projectHandlers } from './projectHandlers';
 import { type Found, serve } from './routes';
 import { studioHandlers, studioOfPage } from './studioHandlers';
 import { troubleOf } from './trouble';
+import { watchHandlers } from './watchHandlers';
 
 export interface AppSettings {
   database: Database;
@@ -109,6 +110,7 @@ export function createApp(settings: AppSettings) {
 
   identityHandlers(app, { ...context, cookies });
   projectHandlers(app, context);
+  watchHandlers(app, context);
   houseHandlers(app, context);
   photoHandlers(app, context);
   studioHandlers(app, context);

@@ -33,6 +33,12 @@ const MOST_DEVICE = 80;
 const deviceOf = (name: string, device: string | undefined): string =>
   `${name.slice(0, MOST_DEVICE / 2)}, ${device ?? 'unknown'}`.slice(0, MOST_DEVICE);
 
+/** Whose device that was, as it was noted; null where nobody was asked who they are. */
+export const nameOfDevice = (device: string | null): string | null => {
+  const comma = device?.lastIndexOf(', ') ?? -1;
+  return device === null || comma < 0 ? null : device.slice(0, comma);
+};
+
 /** Makes it for one app. */
 export function handlerContext(of: {
   database: Database;

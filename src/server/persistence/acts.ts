@@ -103,3 +103,13 @@ const storedAct = (act: StoredActRow, undone: boolean): StoredAct => ({
   present: act.shape === SHAPE,
   undone,
 });
+
+/** On which device the last act of a project was done, with whose it is; null where nothing was done yet. */
+export async function lastDeviceOf({ scope, manager }: Transaction, projectId: string): Promise<string | null> {
+  const last = await manager.findOne(actEntity, {
+    select: { studioId: true, id: true, device: true },
+    where: { studioId: scope.studioId, projectId },
+    order: { createdAt: 'desc' },
+  });
+  return last?.device ?? null;
+}

@@ -90,6 +90,14 @@ export class Identity {
     return { kind: 'person', session };
   }
 
+  /** Whether somebody who was let in still is: streams that stay open ask again. */
+  async isStillIn(asker: Asker): Promise<boolean> {
+    if (asker.kind !== 'person') return asker.kind === 'local';
+    const { id, person } = asker.session;
+    const going = await sessionsOf(this.database, { studioId: person.studioId, personId: person.id, now: this.now() });
+    return going.some((session) => session.id === id);
+  }
+
   /** Why somebody may not ask at an endpoint; null where they may. */
   refusalFor(asker: Asker, name: EndpointName): ErrorCode | null {
     const permission = permissions[name];

@@ -298,7 +298,7 @@ function Banners() {
       )}
       {news && (
         <div className={styles.banner} role="status">
-          <b>Changed elsewhere.</b> Another tab or device changed this project just now; you see the newest state.
+          <b>Changed elsewhere.</b> {news} changed this project just now; you see the newest state.
           <Button size="small" onClick={dismissNews}>
             Good
           </Button>

@@ -20,6 +20,7 @@ import { withAnswer } from './rowsAfter';
 import { type CommandQueue, useCommandQueue } from './useCommandQueue';
 import { useCutter } from './useCutter';
 import { useWarmed } from './useWarmed';
+import { useWatch } from './useWatch';
 import type { ProjectLocale } from './words';
 
 /** What can be done to a project; the same functions as long as it is open. */
@@ -30,8 +31,8 @@ export type ProjectCommands = Pick<
 
 /** How saving goes, and what happened elsewhere. */
 export interface ProjectStatus extends Pick<CommandQueue, 'entries' | 'offline' | 'notKept' | 'lastAct'> {
-  /** When another tab or device changed the project since this page last wrote; cleared by `dismissNews`. */
-  news: boolean;
+  /** Who changed the project since this page last wrote, on another tab or device; cleared by `dismissNews`. */
+  news: string | null;
   /** Whether layouts are still being searched: what is shown of them is the first, quick one. */
   isLaying: boolean;
 }
@@ -66,7 +67,13 @@ export const useOpenRows = (): ProjectRows | null => useContext(RowsContext);
 /** What can be done to the open project, or null where none is open. */
 export const useOpenCommands = (): ProjectCommands | null => useContext(CommandsContext);
 
+/** Changes are asked for so often, and more rarely while they are told of. */
 const REFRESH_MS = 4000;
+const HEARD_REFRESH_MS = 20_000;
+/** An own change is answered within so long, else it is taken for somebody else's and read once more. */
+const OWN_ANSWER_MS = 400;
+/** Whoever changed something where nobody is asked who they are. */
+const SOMEBODY = 'Another tab or device';
 const CLOCK_MS = 60_000;
 
 /** The present moment, moving once a minute so that dates stay true on an open page. */
@@ -89,9 +96,19 @@ export function ProjectProvider(props: {
   const { projectId } = props;
   const client = useQueryClient();
   const queryKey = useMemo(() => ['project', projectId], [projectId]);
-  const [news, setNews] = useState(false);
+  const [news, setNews] = useState<string | null>(null);
+  const changedBy = useRef<string | null>(null);
   const ownTags = useRef(new Set<string>());
   const now = useNow();
+
+  const hears = useWatch(projectId, ({ tag, who }) => {
+    // An own change may be told of before its answer is here.
+    setTimeout(() => {
+      if (tag === client.getQueryData<Snapshot>(queryKey)?.tag || ownTags.current.has(tag)) return;
+      changedBy.current = who;
+      void client.invalidateQueries({ queryKey });
+    }, OWN_ANSWER_MS);
+  });
 
   const query = useQuery({
     queryKey,
@@ -105,7 +122,7 @@ export function ProjectProvider(props: {
         if (present && present.tag !== known?.tag) return present;
         // What this page did in the house changes the project too; that is no news.
         if (known && !ownTags.current.has(fresh.tag) && projectPart(fresh.tag) !== projectPart(known.tag))
-          setNews(true);
+          setNews(changedBy.current ?? SOMEBODY);
         void set(keptSnapshot(projectId), fresh);
         return fresh;
       } catch (error) {
@@ -115,7 +132,7 @@ export function ProjectProvider(props: {
         throw error;
       }
     },
-    refetchInterval: REFRESH_MS,
+    refetchInterval: hears ? HEARD_REFRESH_MS : REFRESH_MS,
     refetchOnWindowFocus: 'always',
     retry: false,
     staleTime: 0,
@@ -142,7 +159,7 @@ export function ProjectProvider(props: {
     [rows, isWarm, now, memo, cutter],
   );
   const commands = useMemo<ProjectCommands>(
-    () => ({ run, undo, undoWith, bringBack, resolve, retry, noteAct, dismissNews: () => setNews(false) }),
+    () => ({ run, undo, undoWith, bringBack, resolve, retry, noteAct, dismissNews: () => setNews(null) }),
     [run, undo, undoWith, bringBack, resolve, retry, noteAct],
   );
   const offline =
