@@ -11,6 +11,8 @@ import { type Found, serve } from './routes';
 const LOOK_MS = 1000;
 /** So often something is said though nothing happened, so that nobody between takes the line for dead. */
 const SIGN_OF_LIFE_MS = 15_000;
+/** Every so many looks it is asked whether whoever watches is still let in. */
+const STILL_IN_EVERY = 2;
 
 /**
  * Tells those who have a project open of each change, whoever made it and on whichever server: the state stands in the
@@ -27,19 +29,24 @@ export function watchHandlers(app: OpenAPIHono<Found>, handling: HandlerContext)
       let tag = first;
       const tell = (event: ChangeEvent) => stream.writeSSE({ event: 'change', data: JSON.stringify(event) });
       await tell({ tag, who: null });
-      for (let quietMs = 0; !stream.aborted && !stream.closed; quietMs += LOOK_MS) {
+      let quietMs = 0;
+      for (let looks = 1; !stream.aborted && !stream.closed; looks += 1) {
         await stream.sleep(LOOK_MS);
         if (stream.aborted || stream.closed) return;
-        // A database that is away for a moment is no change; one that is removed ends the stream.
+        if (looks % STILL_IN_EVERY === 0 && !(await handling.identity.isStillIn(sender.asker))) {
+          await stream.writeSSE({ event: 'over', data: '' });
+          return;
+        }
+        // A database that is away for a moment is no change; a project that is removed ends the stream.
         const present = await snapshotTag(transaction, projectId).catch(() => tag);
         if (present === null) return;
+        quietMs += LOOK_MS;
         if (present !== tag) {
           tag = present;
           quietMs = 0;
           await tell({ tag, who: nameOfDevice(await lastDeviceOf(transaction, projectId)) });
         } else if (quietMs >= SIGN_OF_LIFE_MS) {
           quietMs = 0;
-          if (!(await handling.identity.isStillIn(sender.asker))) return;
           await stream.write(': still here\n\n');
         }
       }

@@ -101,7 +101,9 @@ export function ProjectProvider(props: {
   const ownTags = useRef(new Set<string>());
   const now = useNow();
 
-  const hears = useWatch(projectId, ({ tag, who }) => {
+  const hears = useWatch(projectId, (change) => {
+    if (!change) return void client.invalidateQueries({ queryKey });
+    const { tag, who } = change;
     // An own change may be told of before its answer is here.
     setTimeout(() => {
       if (tag === client.getQueryData<Snapshot>(queryKey)?.tag || ownTags.current.has(tag)) return;
