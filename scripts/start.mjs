@@ -1,6 +1,6 @@
 // npm start: everything from a bare machine to a running Euporia at one loopback address.
 import { spawn, spawnSync } from 'node:child_process';
-import { existsSync, mkdirSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
+import { existsSync, mkdirSync, rmSync, writeFileSync } from 'node:fs';
 import { createConnection } from 'node:net';
 import { hostname, networkInterfaces } from 'node:os';
 import { dirname, join } from 'node:path';
@@ -11,6 +11,7 @@ import { localCertificate } from './lib/localCertificate.mjs';
 import { ensureNodePackages } from './lib/nodePackages.mjs';
 import { whenNpmEnds } from './lib/npmParent.mjs';
 import { dataFolder, ensurePostgresBinaries, startLocalCluster } from './lib/postgres.mjs';
+import { lockOf, runningOn } from './lib/running.mjs';
 import { giveUp, say } from './lib/say.mjs';
 import { databaseSetting, portSetting, usableFolder } from './lib/settings.mjs';
 
@@ -33,21 +34,9 @@ if (beginEmpty && demoReset)
 const data = dataFolder(root, `${process.env.EUPORIA_DATA ?? '.data'}${beginEmpty ? '-empty' : ''}`);
 if (!external) ensurePostgresBinaries();
 usableFolder(data);
-const lock = join(data, 'euporia.run');
+const lock = lockOf(data);
 /** The server says by this code that starting it again would change nothing. */
 const CANNOT = 3;
-
-/** Another start of the same data that still runs, by its lock. */
-function runningElsewhere() {
-  if (!existsSync(lock)) return null;
-  try {
-    const known = JSON.parse(readFileSync(lock, 'utf8'));
-    const command = readFileSync(`/proc/${known.pid}/cmdline`, 'utf8');
-    return command.includes('start.mjs') ? known : null;
-  } catch {
-    return null;
-  }
-}
 
 function isTaken() {
   return new Promise((done) => {
@@ -60,11 +49,11 @@ function isTaken() {
   });
 }
 
-let running = runningElsewhere();
+let running = runningOn(data);
 // One that is just ending is waited for: a stop and a start may follow each other at once.
 for (let waited = 0; running?.ending && waited < 30_000; waited += 200) {
   await new Promise((done) => setTimeout(done, 200));
-  running = runningElsewhere();
+  running = runningOn(data);
 }
 if (running) {
   say(`Euporia runs already: ${running.address}`);

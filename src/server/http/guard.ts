@@ -20,11 +20,15 @@ export function headers(): MiddlewareHandler {
     context.header('X-Frame-Options', 'DENY');
     context.header('Cross-Origin-Resource-Policy', 'same-origin');
     context.header('Cross-Origin-Opener-Policy', 'same-origin');
+    context.header('Permissions-Policy', 'camera=(self), microphone=(), geolocation=(), payment=(), usb=()');
     context.header(
       'Content-Security-Policy',
-      "default-src 'self'; script-src 'self' 'wasm-unsafe-eval'; style-src 'self' 'unsafe-inline'; img-src 'self' data: blob:; font-src 'self' data:; worker-src 'self' blob:; base-uri 'none'; form-action 'self'; frame-ancestors 'none'",
+      "default-src 'self'; script-src 'self' 'wasm-unsafe-eval'; style-src 'self' 'unsafe-inline'; img-src 'self' data: blob:; font-src 'self' data:; worker-src 'self' blob:; object-src 'none'; base-uri 'none'; form-action 'self'; frame-ancestors 'none'",
     );
-    return next();
+    await next();
+    // Nothing between keeps what is private; what has no name that changes with it is asked for anew.
+    if (!context.res.headers.has('Cache-Control'))
+      context.header('Cache-Control', context.req.path.startsWith('/api/') ? 'private, no-store' : 'no-cache');
   };
 }
 

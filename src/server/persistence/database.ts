@@ -1,6 +1,7 @@
 import { DataSource } from 'typeorm';
 import { allEntities } from './entities';
 import { migrations } from './migrations';
+import { statement } from './sql/statement';
 
 /** A connected database. The data source stays inside persistence. */
 export interface Database {
@@ -19,9 +20,29 @@ export interface DatabaseOptions {
   queryLimitMs?: number;
 }
 
+/** A database whose tables were made by a newer version than this one. */
+export class NewerDatabaseError extends Error {
+  readonly code = 'newer';
+  constructor() {
+    super(
+      'its tables were made by a newer Euporia than this one. Start that one again, or restore a backup from before the upgrade',
+    );
+  }
+}
+
+/** What a newer version did to the tables cannot be known here: writing into them could harm. */
+async function refuseNewer(source: DataSource): Promise<void> {
+  const [there] = await statement<{ there: string | null }>(source, `select to_regclass('public.migrations') as there`);
+  if (!there?.there) return;
+  const rows = await statement<{ name: string }>(source, 'select name from migrations');
+  const known = new Set(source.migrations.map((migration) => migration.name ?? migration.constructor.name));
+  if (rows.some(({ name }) => !known.has(name))) throw new NewerDatabaseError();
+}
+
 /**
  * Connects and migrates.
  * @param url a PostgreSQL connection string
+ * @throws NewerDatabaseError where a newer version has changed the tables already
  */
 export async function openDatabase(url: string, options: DatabaseOptions = {}): Promise<Database> {
   const limit = options.queryLimitMs ?? QUERY_LIMIT_MS;
@@ -49,6 +70,14 @@ export async function openDatabase(url: string, options: DatabaseOptions = {}): 
     },
   });
   await source.initialize();
-  if (options.migrate !== false) await source.runMigrations({ transaction: 'all' });
+  if (options.migrate !== false) {
+    try {
+      await refuseNewer(source);
+      await source.runMigrations({ transaction: 'all' });
+    } catch (error) {
+      await source.destroy();
+      throw error;
+    }
+  }
   return { source, close: () => source.destroy() };
 }
