@@ -103,9 +103,20 @@ describe('a studio that other devices reach', () => {
     await helper.press('Come in');
     await helper.seeText('Attic bedroom');
     await helper.press('Attic bedroom');
-    await helper.stage('Sketch');
-    await helper.fill('Name of the new spot', 'A spot of mine', 'enter');
-    await helper.seeText('Your part in this studio does not include that.');
+    // What a project opens with is none of theirs: the two stages that are stand there.
+    await helper.seeText('Your part here is the hunt and the bench');
+    expect(await helper.count('//nav[@aria-label="Stages"]/a')).toBe(2);
+    const project = (await helper.driver.getCurrentUrl()).split('/').slice(0, 5).join('/');
+    for (const page of ['sketch', 'makeover/cut', 'assumptions']) {
+      await helper.goto(`${project}/${page}`);
+      await helper.seeText('Your part here is the hunt and the bench');
+    }
+    await helper.press('Hunt: finds');
+    await helper.fill('Quick line: what, price, what happened to it', 'brass lamp, $9', 'enter');
+    await helper.saved();
+    await helper.stage('Bench');
+    await helper.see('//h1');
+    expect(await helper.text()).not.toContain('Your part here');
   });
 
   it('shows at the desk what the phone changes, and who it was', async () => {

@@ -81,6 +81,16 @@ const helperActs: ReadonlySet<string> = new Set<ActKind>([
   'undo',
 ]);
 
+/** Pages of a project that a helper works on, by the beginning of their address: the hunt, what is wanted, the bench. */
+const helperPages: readonly string[] = ['hunt', 'list', 'balance/list', 'bench'];
+
+/**
+ * Whether a page of a project is part of somebody's work.
+ * @param path the page's address within the project, such as `hunt/card`
+ */
+export const worksAt = (role: Role, path: string): boolean =>
+  role !== 'helper' || helperPages.some((page) => path === page || path.startsWith(`${page}/`));
+
 /** Acts that take much away at once: the pass phrase is asked for once more. */
 const confirmedActs: ReadonlySet<string> = new Set<ActKind>(['removeProject']);
 

@@ -16,6 +16,7 @@ import styles from './shell.module.css';
 import { stages } from './stages';
 import { useUndoKey } from './undoKey';
 import { useOnce } from './useOnce';
+import { useWorksAt } from './useWorksAt';
 
 /** The frame of an open project: purse, stage bar, stages, and what everybody needs to know. */
 export function ProjectShell() {
@@ -119,7 +120,7 @@ function Frame() {
       <Remedy />
       <Bell />
       <Banners />
-      <Outlet />
+      <Page />
       <SavingNotes />
       <StageKeys onKeys={openKeys} />
       {wereShown && (
@@ -140,14 +141,38 @@ function Frame() {
   );
 }
 
+/** The page that was asked for; where it is no part of one's work, what is. */
+function Page() {
+  const { pathname } = useLocation();
+  const { projectId = '' } = useParams();
+  const worksAt = useWorksAt();
+  if (worksAt(pathname.split('/').slice(3).join('/'))) return <Outlet />;
+  return (
+    <main className={styles.page}>
+      <h1>Your part here is the hunt and the bench</h1>
+      <p>This page is for those who plan the project. What there is to find, to buy and to make stands on yours:</p>
+      <ul>
+        {stages
+          .filter(({ path }) => worksAt(path))
+          .map(({ path, about }) => (
+            <li key={path}>
+              <Link to={`/p/${projectId}/${path}`}>{about}</Link>
+            </li>
+          ))}
+      </ul>
+    </main>
+  );
+}
+
 const FirstRemedy = lazy(async () => ({ default: (await import('../stages/balance')).FirstRemedy }));
 
 /** What helps while the purse is over; Balance itself says more. */
 function Remedy() {
   const { purse } = usePlan();
   const { pathname } = useLocation();
+  const worksAt = useWorksAt();
   const isOver = purse.money.free.likely < 0 || (purse.hands.freeMinutes ?? 0) < 0;
-  return isOver && !pathname.includes('/balance') ? (
+  return isOver && worksAt('balance') && !pathname.includes('/balance') ? (
     <Suspense fallback={null}>
       <FirstRemedy />
     </Suspense>
@@ -171,10 +196,13 @@ function StageKeys(props: { onKeys: () => void }) {
   const { onKeys } = props;
   const { projectId = '' } = useParams();
   const navigate = useNavigate();
+  const worksAt = useWorksAt();
   useEffect(() => {
     const onKey = (event: KeyboardEvent) => {
       if (isTyping(event.target) || event.ctrlKey || event.metaKey || event.altKey) return;
-      const place = stages.find((stage) => stage.key === event.key)?.path ?? (event.key === 'n' ? 'hunt?new=1' : null);
+      const place =
+        stages.find((stage) => stage.key === event.key && worksAt(stage.path))?.path ??
+        (event.key === 'n' ? 'hunt?new=1' : null);
       if (place !== null) {
         event.preventDefault();
         void navigate(`/p/${projectId}/${place}`);
@@ -182,7 +210,7 @@ function StageKeys(props: { onKeys: () => void }) {
     };
     window.addEventListener('keydown', onKey);
     return () => window.removeEventListener('keydown', onKey);
-  }, [navigate, projectId, onKeys]);
+  }, [navigate, projectId, onKeys, worksAt]);
   useUndoKey();
   return null;
 }
@@ -190,6 +218,7 @@ function StageKeys(props: { onKeys: () => void }) {
 function TopBar(props: { onKeys: () => void }) {
   const { project, overrides } = useRows();
   const base = `/p/${project.id}`;
+  const worksAt = useWorksAt();
   return (
     <header className={styles.top}>
       <Mark />
@@ -197,10 +226,16 @@ function TopBar(props: { onKeys: () => void }) {
       <span className={`muted ${styles.hideNarrow}`}>{project.room}</span>
       <span className={styles.right}>
         <SavedMark />
-        <NavLink to={`${base}/assumptions`}>Assumptions{overrides.length > 0 ? ` (${overrides.length})` : ''}</NavLink>
-        <FileLink name="exportProject" asked={{ places: { projectId: project.id } }}>
-          Project file
-        </FileLink>
+        {worksAt('assumptions') && (
+          <>
+            <NavLink to={`${base}/assumptions`}>
+              Assumptions{overrides.length > 0 ? ` (${overrides.length})` : ''}
+            </NavLink>
+            <FileLink name="exportProject" asked={{ places: { projectId: project.id } }}>
+              Project file
+            </FileLink>
+          </>
+        )}
         <Button type="text" size="small" className={styles.hideNarrow} onClick={props.onKeys}>
           Keys <kbd>?</kbd>
         </Button>
@@ -234,6 +269,7 @@ function PurseBar() {
 function StageBar() {
   const rows = useRows();
   const plan = usePlan();
+  const worksAt = useWorksAt();
   const { noteAct } = useCommands();
   const navigate = useNavigate();
   const { pathname, state } = useLocation() as {
@@ -256,9 +292,11 @@ function StageBar() {
   return (
     <div className={styles.stageBar}>
       <nav aria-label="Stages" ref={bar}>
-        {stages.map(({ path, name, figure }) => (
-          <StageLink key={path} to={`/p/${rows.project.id}/${path}`} name={name} figure={figure(rows, plan)} />
-        ))}
+        {stages
+          .filter(({ path }) => worksAt(path))
+          .map(({ path, name, figure }) => (
+            <StageLink key={path} to={`/p/${rows.project.id}/${path}`} name={name} figure={figure(rows, plan)} />
+          ))}
       </nav>
       <LastAct />
     </div>
