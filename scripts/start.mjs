@@ -158,6 +158,7 @@ function startServer() {
       DATABASE_URL: external ?? cluster.url,
       HOST: host,
       PORT: String(port),
+      EUPORIA_ADDRESS: lan[0] ? `https://${lan[0]}:${port}` : '',
       EUPORIA_SIGN_IN: forLan ? '1' : (process.env.EUPORIA_SIGN_IN ?? ''),
       ...(certificate ? { EUPORIA_TLS_CERT: certificate.certPath, EUPORIA_TLS_KEY: certificate.keyPath } : {}),
       EUPORIA_ORIGINS: [

@@ -2,7 +2,12 @@ import { mkdirSync } from 'node:fs';
 import { Person } from '../../e2e/lib/browser';
 import { Euporia } from '../../e2e/lib/euporia';
 
-/** Retakes the kept pictures: the demo on its own day, 1280 × 800, phone views 390 × 844. */
+/**
+ * Retakes the kept pictures: the demo on its own day, 1280 × 800, phone views 390 × 844. With names, only those:
+ * `npm run shots -- board devices`.
+ */
+const only = process.argv.slice(2);
+const wants = (name: string) => only.length === 0 || only.includes(name);
 const NOW = '2026-05-28T09:00:00-04:00';
 const folder = 'docs/screenshots';
 mkdirSync(folder, { recursive: true });
@@ -19,6 +24,7 @@ try {
   const recipe = snapshot.recipes.find((entry) => entry.name === 'Oak nightstand in teal')?.id;
   const nook = `/p/${projects.find((project) => project.name === 'Dining nook and pantry')?.id}`;
   const take = async (name: string, path: string, text: string, prepare?: () => Promise<void>) => {
+    if (!wants(name)) return;
     await person.goto(`${euporia.address}${path}`);
     await person.seeText(text);
     await prepare?.();
@@ -105,3 +111,27 @@ try {
   await person.close();
   await euporia.remove();
 }
+
+/** Devices and people, as they are where others reach the studio: a code made for a helper's phone. */
+async function takeDevices() {
+  const reached = await Euporia.start({ env: { EUPORIA_SIGN_IN: '1' } });
+  const owner = await Person.open();
+  try {
+    await owner.size(1280, 800);
+    await owner.goto(reached.address);
+    await owner.fill('Code', /[A-HJ-NP-Z2-9]{4}-[A-HJ-NP-Z2-9]{4}/.exec(reached.output)?.[0] ?? '');
+    await owner.fill('Name', 'Mara');
+    await owner.fill('Pass phrase', 'kelp lantern seven oars');
+    await owner.press('It is my studio');
+    await owner.press('Devices and people');
+    await owner.fill('Name of somebody more', 'Jonas');
+    await owner.press('Let them in');
+    await owner.see('//section[@aria-label="Code for Jonas"]');
+    await owner.driver.sleep(600);
+    await owner.picture(`${folder}/devices.png`);
+  } finally {
+    await owner.close();
+    await reached.remove();
+  }
+}
+if (wants('devices')) await takeDevices();

@@ -16,6 +16,7 @@ export const addresses = {
   endSession: { method: 'post', path: '/api/sessions/{sessionId}/end' },
   listPeople: { method: 'get', path: '/api/people' },
   addPerson: { method: 'post', path: '/api/people' },
+  inviteAgain: { method: 'post', path: '/api/people/{personId}/code' },
   removePerson: { method: 'post', path: '/api/people/{personId}/remove' },
   listStudios: { method: 'get', path: '/api/studios' },
   beginEmpty: { method: 'post', path: '/api/studios/begin' },

@@ -87,6 +87,12 @@ export const endpoints = {
     body: addPersonSchema,
     answer: personCodeAnswer,
   },
+  inviteAgain: {
+    says: 'A code for another device of somebody, who may have lost theirs',
+    places: z.object({ personId: z.uuid({ error: 'the id of a person' }) }),
+    body: z.strictObject({}),
+    answer: personCodeAnswer,
+  },
   removePerson: {
     says: 'That person may come in no more; their devices are signed out',
     places: z.object({ personId: z.uuid({ error: 'the id of a person' }) }),

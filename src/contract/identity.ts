@@ -56,5 +56,10 @@ export const peopleAnswer = z.object({
   people: z.array(personAnswer.extend({ hasPassPhrase: z.boolean(), devices: z.number().int() })),
 });
 /** A code as it is told once; nobody can read it again. */
-export const codeAnswer = z.object({ code: z.string(), untilMs: z.number() });
+export const codeAnswer = z.object({
+  code: z.string(),
+  untilMs: z.number(),
+  /** Where other devices reach the studio; null where the server was not told, so that the page's own address must do. */
+  address: z.url().nullable(),
+});
 export const personCodeAnswer = codeAnswer.extend({ person: personAnswer });

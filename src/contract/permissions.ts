@@ -29,6 +29,7 @@ export const permissions: Readonly<Record<EndpointName, Permission>> = {
   endSession: { for: all },
   listPeople: { for: owner },
   addPerson: { for: owner, confirmed: true },
+  inviteAgain: { for: owner, confirmed: true },
   removePerson: { for: owner, confirmed: true },
   makeCode: { for: all },
   setPassPhrase: { for: all },

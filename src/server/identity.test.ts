@@ -16,7 +16,7 @@ let setUpCode = '';
 const told = new Promise<void>((done) => {
   asked = studioApp(own.database, local.studioId, {
     summaryPatienceMs: 0,
-    signIn: { isSecure: true },
+    signIn: { isSecure: true, address: 'https://192.168.4.7:4810' },
     onSetUp: (code) => {
       setUpCode = code;
       done();
@@ -143,7 +143,8 @@ describe('a code for a phone', () => {
   });
 
   it('is over after five minutes', async () => {
-    const { code, untilMs } = (await owner.send('makeCode')).json;
+    const { code, untilMs, address } = (await owner.send('makeCode')).json;
+    expect(address).toBe('https://192.168.4.7:4810');
     expect(untilMs - now).toBe(5 * MINUTE);
     now += 5 * MINUTE + 1;
     expect((await device().send('useCode', { code })).status).toBe(401);
@@ -247,6 +248,21 @@ describe('further people', () => {
     expect(people.some(({ name }: { name: string }) => name === 'For a day')).toBe(false);
     const ownerId = people.find(({ role }: { role: string }) => role === 'owner').id;
     expect((await owner.send('removePerson', {}, { personId: ownerId })).json.code).toBe('forbidden');
+  });
+
+  it('who lost their device come in by a new code, which ends the one before; the owner’s own is not made so', async () => {
+    const { code: first, person } = (await owner.send('addPerson', { name: 'Forgetful', role: 'helper' })).json;
+    const again = (await owner.send('inviteAgain', {}, { personId: person.id })).json;
+    expect(again.person).toEqual(person);
+    expect((await device().send('useCode', { code: first })).json.code).toBe('code.refused');
+    const theirs = device();
+    expect((await theirs.send('useCode', { code: again.code })).json.person).toMatchObject({ name: 'Forgetful' });
+    const { people } = (await owner.send('listPeople')).json;
+    const ownerId = people.find(({ role }: { role: string }) => role === 'owner').id;
+    expect((await owner.send('inviteAgain', {}, { personId: ownerId })).json.code).toBe('forbidden');
+    expect((await owner.send('inviteAgain', {}, { personId: randomUUID() })).status).toBe(404);
+    await owner.send('removePerson', {}, { personId: person.id });
+    expect((await owner.send('inviteAgain', {}, { personId: person.id })).status).toBe(404);
   });
 
   it('of another studio see nothing of this one', async () => {

@@ -16,7 +16,8 @@ import { addStudio, allStudios, ensureLocalStudio, hasProjects, nameStudio } fro
  * The server as a process. Settings come by environment: DATABASE_URL, HOST, PORT, EUPORIA_WEB (built page),
  * EUPORIA_DEMO (folder of demo projects), EUPORIA_DEMO_RESET, EUPORIA_ORIGINS (further `host:port` to be reached under),
  * EUPORIA_TLS_CERT and EUPORIA_TLS_KEY (files), PUBLIC_ORIGIN (the address before a proxy), TRUST_PROXY (1 where a proxy
- * of one's own says who asks), EUPORIA_SIGN_IN (1 asks who somebody is on this machine, too).
+ * of one's own says who asks), EUPORIA_SIGN_IN (1 asks who somebody is on this machine, too), EUPORIA_ADDRESS (where other
+ * devices of the network reach it).
  */
 /** Tells who started this that starting it again would change nothing. */
 const CANNOT = 3;
@@ -75,7 +76,11 @@ const tls =
     : null;
 const signIn =
   isReachable || process.env.EUPORIA_SIGN_IN === '1'
-    ? { isSecure: tls !== null || publicOrigin?.protocol === 'https:', trustsProxy: process.env.TRUST_PROXY === '1' }
+    ? {
+        isSecure: tls !== null || publicOrigin?.protocol === 'https:',
+        trustsProxy: process.env.TRUST_PROXY === '1',
+        address: publicOrigin?.origin ?? (process.env.EUPORIA_ADDRESS || null),
+      }
     : undefined;
 
 const app = createApp({

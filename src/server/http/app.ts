@@ -36,7 +36,7 @@ export interface AppSettings {
   summaryGatherMs?: number;
   log?: (line: string) => void;
   /** Whether whoever asks has to say who they are: as soon as other machines reach the server. */
-  signIn?: { isSecure: boolean; trustsProxy?: boolean } | undefined;
+  signIn?: { isSecure: boolean; trustsProxy?: boolean; address?: string | null } | undefined;
   /** Told the code by which the owner sets the studio up, where nobody owns it yet. */
   onSetUp?: (code: string) => void;
 }
@@ -108,7 +108,7 @@ export function createApp(settings: AppSettings) {
     return { ready: true };
   });
 
-  identityHandlers(app, { ...context, cookies });
+  identityHandlers(app, { ...context, cookies, address: settings.signIn?.address ?? null });
   projectHandlers(app, context);
   watchHandlers(app, context);
   houseHandlers(app, context);

@@ -47,7 +47,7 @@ function sessionOf({ asker }: Sender): Session {
 /** Coming in, going out, further devices and further people. */
 export function identityHandlers(
   app: OpenAPIHono<Found>,
-  { identity, studios, cookies }: HandlerContext & { cookies: Cookies },
+  { identity, studios, cookies, address }: HandlerContext & { cookies: Cookies; address: string | null },
 ): void {
   const keep = (context: Context, { token, session }: LetIn) => {
     setCookie(context, nameOf(cookies), token, { ...cookieOf(cookies), maxAge: SESSION_MS / 1000 });
@@ -77,7 +77,7 @@ export function identityHandlers(
     await identity.setPassPhrase(sessionOf(sender), body.passPhrase, body.present);
     return { ...(await identity.who(sender.asker)), hasPassPhrase: true };
   });
-  serve(app, 'makeCode', ({ sender }) => identity.makeCode(sessionOf(sender).person));
+  serve(app, 'makeCode', async ({ sender }) => ({ ...(await identity.makeCode(sessionOf(sender).person)), address }));
   serve(app, 'listSessions', async ({ sender }) => ({ sessions: await identity.sessions(sessionOf(sender)) }));
   serve(app, 'endSession', async ({ places: { sessionId }, sender }) => {
     const session = sessionOf(sender);
@@ -87,7 +87,14 @@ export function identityHandlers(
   serve(app, 'listPeople', async ({ sender }) => ({
     people: await identity.people(sessionOf(sender).person.studioId),
   }));
-  serve(app, 'addPerson', ({ body, sender }) => identity.invite(sessionOf(sender).person.studioId, body));
+  serve(app, 'addPerson', async ({ body, sender }) => ({
+    ...(await identity.invite(sessionOf(sender).person.studioId, body)),
+    address,
+  }));
+  serve(app, 'inviteAgain', async ({ places: { personId }, sender }) => ({
+    ...(await identity.inviteAgain(sessionOf(sender).person.studioId, personId)),
+    address,
+  }));
   serve(app, 'removePerson', async ({ places: { personId }, sender }) => {
     const { studioId } = sessionOf(sender).person;
     await identity.remove(studioId, personId);

@@ -170,6 +170,8 @@ export async function addCode(
 ): Promise<void> {
   const { id, person, codeHash, now, expiresAt } = of;
   const { studioId, id: personId } = person;
+  // Of several codes for one person the last one told is good: one that was read over a shoulder ends with the next.
+  await source.manager.update(entryCodeEntity, { studioId, personId, usedAt: IsNull() }, { usedAt: now });
   await source.manager.insert(entryCodeEntity, { studioId, id, personId, codeHash, createdAt: now, expiresAt });
 }
 

@@ -182,11 +182,24 @@ export class Identity {
     return { ...(await this.makeCode(person, INVITATION_MS)), person: { id, name, role } };
   }
 
-  /** Takes somebody out; the owner stays, since nobody else could let anybody in. */
-  async remove(studioId: string, personId: string): Promise<void> {
+  /** Lets somebody in anew, who has no device left and maybe no pass phrase. */
+  async inviteAgain(studioId: string, personId: string) {
+    const person = await this.otherThanOwner(studioId, personId);
+    const { id, name, role } = person;
+    return { ...(await this.makeCode(person, INVITATION_MS)), person: { id, name, role } };
+  }
+
+  /** Somebody whom the owner let in; what the owner themselves may do they do as themselves. */
+  private async otherThanOwner(studioId: string, personId: string): Promise<Person> {
     const person = (await peopleOf(this.database, studioId)).find(({ id }) => id === personId);
     if (!person) throw new Refusal(refused('notFound'));
     if (person.role === 'owner') throw new Refusal(refused('forbidden'));
+    return person;
+  }
+
+  /** Takes somebody out; the owner stays, since nobody else could let anybody in. */
+  async remove(studioId: string, personId: string): Promise<void> {
+    await this.otherThanOwner(studioId, personId);
     await removePerson(this.database, studioId, personId, this.now());
   }
 

@@ -182,6 +182,7 @@ export const api = {
   endSession: (sessionId: string) => call('endSession', { places: { sessionId }, body: {} }),
   people: () => call('listPeople', {}),
   addPerson: (body: Request<'addPerson'>['body']) => call('addPerson', { body }),
+  inviteAgain: (personId: string) => call('inviteAgain', { places: { personId }, body: {} }),
   removePerson: (personId: string) => call('removePerson', { places: { personId }, body: {} }),
   /** Saves a file that the server makes, where the pass phrase may be asked for first. */
   async saveExport<N extends 'exportProject' | 'exportHouse'>(name: N, asked: Request<N>): Promise<void> {

@@ -9,16 +9,21 @@ const DAY_MS = 24 * 60 * MINUTE_MS;
 /** How long a code is still good. */
 function leftWords(leftMs: number): string {
   if (leftMs <= 0) return 'over';
-  if (leftMs > DAY_MS) return `for ${Math.floor(leftMs / DAY_MS)} days`;
+  if (leftMs > DAY_MS) return `for ${Math.round(leftMs / DAY_MS)} days`;
   const minutes = Math.floor(leftMs / MINUTE_MS);
   return minutes > 0 ? `for ${minutes} min` : `for ${Math.ceil(leftMs / 1000)} s`;
 }
 
+/** Addresses by which a machine reaches nobody but itself. */
+const isLoopback = (hostname: string) => ['localhost', '127.0.0.1', '[::1]'].includes(hostname);
+
 /** A code to be typed or photographed on the other device; good for one use. */
-export function CodeCard(props: { code: string; untilMs: number; name: string }) {
+export function CodeCard(props: { code: string; untilMs: number; address: string | null; name: string }) {
   const { code, untilMs } = props;
   const now = useTick(true);
-  const address = `${window.location.origin}/enter#${code}`;
+  const place = props.address ?? window.location.origin;
+  const address = `${place}/enter#${code}`;
+  const { hostname, host } = new URL(place);
   const drawn = useQuery({
     queryKey: ['qr', address],
     queryFn: () => QRCode.toString(address, { type: 'svg', margin: 1, errorCorrectionLevel: 'M' }),
@@ -37,7 +42,9 @@ export function CodeCard(props: { code: string; untilMs: number; name: string })
         </p>
         {!isOver && (
           <p className="small">
-            Photograph it with the other device, or open {window.location.host} there and type it.
+            Photograph it with the other device, or open {host} there and type it.
+            {isLoopback(hostname) &&
+              ' Only this machine finds that address: for a phone, start Euporia with npm start -- --lan.'}
           </p>
         )}
       </div>

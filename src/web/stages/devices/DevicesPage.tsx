@@ -48,14 +48,16 @@ export function DevicesPage() {
         )}
         {person && who.data && (
           <div className={styles.parts}>
-            <section className={styles.part} aria-label="You">
-              <h2>{person.name}</h2>
-              <p className="muted">{roleWords[person.role]}</p>
-              <OwnPassPhrase hasOne={who.data.hasPassPhrase} />
-              <Button onClick={() => void signOut()}>Sign out on this device</Button>
-            </section>
-            <NewCode />
-            <SignedIn />
+            <div className={styles.own}>
+              <section className={styles.part} aria-label="You">
+                <h2>{person.name}</h2>
+                <p className="muted">{roleWords[person.role]}</p>
+                <OwnPassPhrase hasOne={who.data.hasPassPhrase} />
+                <Button onClick={() => void signOut()}>Sign out on this device</Button>
+              </section>
+              <NewCode />
+              <SignedIn />
+            </div>
             {person.role === 'owner' && <People />}
           </div>
         )}

@@ -7,7 +7,7 @@ import styles from './devices.module.css';
 
 /** Another device of whoever is signed in: a code for it. */
 export function NewCode() {
-  const [code, setCode] = useState<{ code: string; untilMs: number } | null>(null);
+  const [code, setCode] = useState<Awaited<ReturnType<typeof api.makeCode>> | null>(null);
   const [problem, setProblem] = useState('');
   const make = async () => {
     setProblem('');

@@ -11,6 +11,9 @@ import styles from './devices.module.css';
 
 type Invited = Awaited<ReturnType<typeof api.addPerson>>;
 
+const devicesWords = (count: number) =>
+  count === 0 ? 'no device yet' : count === 1 ? 'one device' : `${count} devices`;
+
 /** Who may come in, for the owner: somebody more by a code, somebody out on all devices at once. */
 export function People() {
   const client = useQueryClient();
@@ -35,9 +38,11 @@ export function People() {
       await client.invalidateQueries({ queryKey: ['people'] });
     });
   };
+  const inviteAgain = (id: string) => tried(async () => setInvited(await api.inviteAgain(id)));
   const remove = (id: string) =>
     tried(async () => {
       client.setQueryData(['people'], await api.removePerson(id));
+      setInvited((shown) => (shown?.person.id === id ? null : shown));
       await client.invalidateQueries({ queryKey: ['sessions'] });
     });
   return (
@@ -49,18 +54,23 @@ export function People() {
             <span>
               <b>{person.name}</b>
               <small className="muted">
-                {roleWords[person.role]}; {person.devices === 1 ? 'one device' : `${person.devices} devices`}
+                {roleWords[person.role]}; {devicesWords(person.devices)}
               </small>
             </span>
             {person.role !== 'owner' && (
-              <Button aria-label={`Take ${person.name} out`} onClick={() => void remove(person.id)}>
-                Take out
-              </Button>
+              <span className={styles.acts}>
+                <Button aria-label={`Code for ${person.name}’s device`} onClick={() => void inviteAgain(person.id)}>
+                  Code
+                </Button>
+                <Button aria-label={`Take ${person.name} out`} onClick={() => void remove(person.id)}>
+                  Take out
+                </Button>
+              </span>
             )}
           </li>
         ))}
       </ul>
-      {invited && <CodeCard code={invited.code} untilMs={invited.untilMs} name={invited.person.name} />}
+      {invited && <CodeCard {...invited} name={invited.person.name} />}
       <form onSubmit={invite} className={styles.invite}>
         <GateField label="Name of somebody more" value={name} onChange={setName} autoComplete="off" />
         <BigChoice
