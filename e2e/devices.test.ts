@@ -107,14 +107,18 @@ describe('a studio that other devices reach', () => {
     await helper.press('Come in');
     await helper.seeText('Attic bedroom');
     await helper.press('Attic bedroom');
-    // What a project opens with is none of theirs: the two stages that are stand there.
-    await helper.seeText('Your part here is the hunt and the bench');
+    // A project opens with their part of it.
+    await helper.see('//input[starts-with(@aria-label, "Quick line")]');
+    expect(await helper.text()).not.toContain('Project file');
     expect(await helper.count('//nav[@aria-label="Stages"]/a')).toBe(2);
     const project = (await helper.driver.getCurrentUrl()).split('/').slice(0, 5).join('/');
     for (const page of ['sketch', 'makeover/cut', 'assumptions']) {
       await helper.goto(`${project}/${page}`);
       await helper.seeText('Your part here is the hunt and the bench');
     }
+    await helper.goto(euporia.address);
+    await helper.press('Attic bedroom');
+    await helper.goto(`${project}/sketch`);
     await helper.press('Hunt: finds');
     await helper.fill('Quick line: what, price, what happened to it', 'brass lamp, $9', 'enter');
     await helper.saved();

@@ -5,7 +5,7 @@ import { QueryClient, QueryClientProvider } from '@tanstack/react-query';
 import ConfigProvider from 'antd/es/config-provider';
 import { StrictMode } from 'react';
 import { createRoot } from 'react-dom/client';
-import { createBrowserRouter, Navigate, Outlet, RouterProvider, ScrollRestoration } from 'react-router';
+import { createBrowserRouter, Outlet, RouterProvider, ScrollRestoration } from 'react-router';
 import { Gate } from './app/gate/Gate';
 import { RouteError } from './app/RouteError';
 import { furtherPages, stages } from './app/stages';
@@ -66,7 +66,7 @@ const router = createBrowserRouter([
         ErrorBoundary: RouteError,
         HydrateFallback: () => null,
         children: [
-          { index: true, element: <Navigate to="compare" replace /> },
+          { index: true, lazy: async () => ({ Component: (await import('./app/ProjectShell')).ProjectHome }) },
           ...[...stages, ...furtherPages].map(({ path, load }) => ({
             path,
             lazy: async () => ({ Component: await load() }),

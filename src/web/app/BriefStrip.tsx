@@ -6,6 +6,7 @@ import { Link, useLocation } from 'react-router';
 import { demands } from './demands';
 import { usePlan, useRows } from './projectStore';
 import styles from './shell.module.css';
+import { useWorksAt } from './useWorksAt';
 import { dayOf } from './words';
 
 const paceWords: Record<Pace, string> = {
@@ -33,6 +34,7 @@ function constraintWords({ household, brief }: ProjectRow): string[] {
 export function BriefStrip() {
   const rows = useRows();
   const plan = usePlan();
+  const worksAt = useWorksAt();
   const { pathname } = useLocation();
   const { project } = rows;
   const { anchor, palette, splurge } = project.brief;
@@ -69,9 +71,11 @@ export function BriefStrip() {
         </span>
       )}
       {pace !== '' && <span>{pace}</span>}
-      <Link to={`/p/${project.id}/brief`} data-inline>
-        Brief
-      </Link>
+      {worksAt('brief') && (
+        <Link to={`/p/${project.id}/brief`} data-inline>
+          Brief
+        </Link>
+      )}
     </aside>
   );
 }

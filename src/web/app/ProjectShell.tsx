@@ -2,7 +2,7 @@ import type { PurseFigure } from '@core/plan/why/explainPurse';
 import { useQuery } from '@tanstack/react-query';
 import { Button, Modal } from 'antd';
 import { lazy, memo, Suspense, useCallback, useEffect, useRef, useState } from 'react';
-import { Link, NavLink, Outlet, useLocation, useNavigate, useParams } from 'react-router';
+import { Link, Navigate, NavLink, Outlet, useLocation, useNavigate, useParams } from 'react-router';
 import { PurseWhy } from '../stages/compare';
 import { ActToast } from './ActToast';
 import { ApiError, api } from './api';
@@ -141,12 +141,18 @@ function Frame() {
   );
 }
 
+/** What a project opens with: the board, or for whoever only hunts and makes, the hunt. */
+export function ProjectHome() {
+  return <Navigate to={useWorksAt()('compare') ? 'compare' : 'hunt'} replace />;
+}
+
 /** The page that was asked for; where it is no part of one's work, what is. */
 function Page() {
   const { pathname } = useLocation();
   const { projectId = '' } = useParams();
   const worksAt = useWorksAt();
-  if (worksAt(pathname.split('/').slice(3).join('/'))) return <Outlet />;
+  const page = pathname.split('/').slice(3).join('/');
+  if (page === '' || worksAt(page)) return <Outlet />;
   return (
     <main className={styles.page}>
       <h1>Your part here is the hunt and the bench</h1>

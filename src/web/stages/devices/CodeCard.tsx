@@ -43,8 +43,13 @@ export function CodeCard(props: { code: string; untilMs: number; address: string
         {!isOver && (
           <p className="small">
             Photograph it with the other device, or open {host} there and type it.
-            {isLoopback(hostname) &&
-              ' Only this machine finds that address: for a phone, start Euporia with npm start -- --lan.'}
+            {isLoopback(hostname) && (
+              <>
+                {' '}
+                Only this machine finds that address: for a phone, start Euporia with{' '}
+                <code className={styles.command}>npm start -- --lan</code>.
+              </>
+            )}
           </p>
         )}
       </div>

@@ -9,6 +9,7 @@ import { Link, useLocation, useNavigate } from 'react-router';
 import { ApiError, api } from '../../app/api';
 import { LeftQueues, useLeftQueues } from '../../app/LeftQueues';
 import shell from '../../app/shell.module.css';
+import { useWorksAt } from '../../app/useWorksAt';
 import { dateWords } from '../../app/words';
 import { Empty, LinkButton } from '../../ui/basics';
 import { Cards } from '../../ui/layout';
@@ -33,6 +34,7 @@ export function ProjectsPage() {
       state.data?.projects.some((project) => project.isStale) ? SOON_MS * Math.min(10, state.dataUpdateCount) : false,
   });
   const left = useLeftQueues();
+  const plans = useWorksAt()('brief');
   return (
     <>
       <header className={shell.top}>
@@ -46,11 +48,15 @@ export function ProjectsPage() {
         <div className={styles.head}>
           <h1>Projects</h1>
           <p className="muted">Know before you spend whether a makeover beats buying new.</p>
-          <ImportButton studioId={query.data?.studioId ?? ''} />
-          <LinkButton to="/house">The house</LinkButton>
-          <LinkButton to="/new" primary>
-            New project
-          </LinkButton>
+          {plans && (
+            <>
+              <ImportButton studioId={query.data?.studioId ?? ''} />
+              <LinkButton to="/house">The house</LinkButton>
+              <LinkButton to="/new" primary>
+                New project
+              </LinkButton>
+            </>
+          )}
         </div>
         {query.isPending && <p aria-busy="true">Opening the projects …</p>}
         {query.isError && (
@@ -61,13 +67,19 @@ export function ProjectsPage() {
         )}
         {query.data && query.data.projects.length === 0 && (
           <Empty title="No project yet">
-            <p>
-              Name the room and the budget; everything else has a default. Then add a spot, number what it needs, and
-              enter the first piece you saw.
-            </p>
-            <LinkButton to="/new" primary>
-              Start the first project
-            </LinkButton>
+            {plans ? (
+              <>
+                <p>
+                  Name the room and the budget; everything else has a default. Then add a spot, number what it needs,
+                  and enter the first piece you saw.
+                </p>
+                <LinkButton to="/new" primary>
+                  Start the first project
+                </LinkButton>
+              </>
+            ) : (
+              <p>Whoever let you in has begun none here so far. It appears as soon as there is one.</p>
+            )}
           </Empty>
         )}
         <LeftQueues
