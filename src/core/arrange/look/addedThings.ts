@@ -9,9 +9,9 @@ import { isSeenFromAbove, type LookRoom, lookRoom } from './lookRoom';
 import { boxAt, type LookThing, meets } from './lookThing';
 import { lookThing } from './lookThings';
 import { newPlacement } from './newLook';
-import { seatPlaces } from './seatPlaces';
 import { type Place, placeOf, restsOn, withPlaces } from './settle';
 import { clamp, frontFor, layerOf, round, stanceOf, usualFoot } from './startingLook';
+import { placeOnTable } from './tablePlace';
 
 /** What is put into a look, and what is pushed aside for it. */
 export interface Added {
@@ -21,6 +21,12 @@ export interface Added {
 
 /** One thing that is put in, and what is pushed aside for it. */
 type AddedOne = { row: LookPieceRow; pushed: readonly Place[] };
+
+/** Whether a spot is nothing but a piece of wall, above the floor: nothing stands there. */
+function isWallOnly(spot: SpotRow): boolean {
+  const { view, asks, baseHeightMm } = spotKindOf(spot.kind);
+  return view === 'elevation' && asks.depth === null && baseHeightMm > 0;
+}
 
 /** How a new thing is held up, and as it then stands: hung, leaning, lying; a runner along its table. */
 function asItStands(
@@ -34,7 +40,12 @@ function asItStands(
   const isAbove = isSeenFromAbove(spot);
   const first = lookThing(plan, spot, newPlacement(newId(), look.id, of));
   // On shelves a frame leans; there is no wall to hang it on.
-  const hangs = room.hasWall && (first.template?.traits.includes('hangs') === true || first.kinds.has('mirror'));
+  const hangs =
+    room.hasWall &&
+    (first.template?.traits.includes('hangs') === true ||
+      first.kinds.has('mirror') ||
+      first.kinds.has('hung') ||
+      (isWallOnly(spot) && !first.kinds.has('garland')));
   // On a table a plate lies; it is only on a wall or a ledge that it shows its face.
   const lies = isAbove && first.template?.plan === 'flat';
   const stance: Stance = of.stance ?? (hangs ? 'hangs' : lies ? 'lies' : stanceOf(first, false));
@@ -131,42 +142,48 @@ function hungPlace(
     .filter((xMm) => xMm >= 0 && xMm <= most)
     .sort((a, b) => Math.abs(a - most / 2) - Math.abs(b - most / 2) || b - a)
     .map(at);
-  return [middle, ...beside].find(isFree) ?? middle;
+  return [middle, ...beside].find(isFree) ?? inNextRow(room, thing, things, middle) ?? middle;
+}
+
+/**
+ * A place above or below what hangs there already, where its row is full: the nearest to where it would hang alone.
+ * Nothing hangs behind what stands.
+ */
+function inNextRow(
+  room: LookRoom,
+  { size: { widthMm, heightMm } }: LookThing,
+  things: readonly LookThing[],
+  wanted: Pick<LookPieceRow, 'xMm' | 'footMm'>,
+): Pick<LookPieceRow, 'xMm' | 'footMm'> | null {
+  const gap = BETWEEN_FRAMES_MM;
+  const hung = things.filter(({ placement }) => placement.stance === 'hangs');
+  const xs = [
+    wanted.xMm,
+    ...hung.flatMap(({ box }) => [box.leftMm, box.rightMm - widthMm, box.rightMm + gap, box.leftMm - gap - widthMm]),
+  ];
+  const feet = hung.flatMap(({ box }) => [box.topMm + gap, box.footMm - gap - heightMm]);
+  const isFree = (xMm: number, footMm: number) =>
+    xMm >= 0 &&
+    footMm >= 0 &&
+    xMm + widthMm <= room.widthMm + 0.1 &&
+    footMm + heightMm <= room.heightMm + 0.1 &&
+    !things.some(
+      ({ box }) =>
+        box.leftMm < xMm + widthMm - 1 &&
+        box.rightMm > xMm + 1 &&
+        box.footMm < footMm + heightMm - 1 &&
+        box.topMm > footMm + 1,
+    );
+  const far = (at: Pick<LookPieceRow, 'xMm' | 'footMm'>) => Math.hypot(at.xMm - wanted.xMm, at.footMm - wanted.footMm);
+  const [nearest] = xs
+    .flatMap((xMm) => feet.map((footMm) => ({ xMm: round(xMm), footMm: round(footMm) })))
+    .filter(({ xMm, footMm }) => isFree(xMm, footMm))
+    .sort((a, b) => far(a) - far(b));
+  return nearest ?? null;
 }
 
 /** Air between two things where the spot says nothing: a finger. */
 const GAP_MM = inches(0.5);
-
-/**
- * Where a thing goes on a table: at the next seat, or into the widest gap along its middle.
- * @param count how many alike are laid in one go: so many places at least
- */
-function placeOnTable(
-  spot: SpotRow,
-  thing: LookThing,
-  things: readonly LookThing[],
-  count: number,
-): Pick<LookPieceRow, 'xMm' | 'frontMm'> {
-  const alike = things.filter((other) => other.name === thing.name).length;
-  const seat = isSetAtSeats(thing) ? seatPlaces(spot, thing.size, count)[alike] : undefined;
-  if (seat) return { xMm: seat.xMm, frontMm: seat.frontMm };
-  const room = lookRoom(spot);
-  const { widthMm, depthMm } = thing.size;
-  const frontMm = round(Math.max(0, (room.depthMm - depthMm) / 2));
-  // Cloth lies beneath; all else along its middle is in the way.
-  const isCloth = ({ placement, kinds, template }: LookThing) =>
-    placement.stance === 'lies' && (kinds.has('textile') || kinds.has('runner') || template?.id === 'flatCloth');
-  const inTheWay = things.filter(
-    (one) => !isCloth(one) && one.box.frontMm < frontMm + depthMm && one.box.backMm > frontMm,
-  );
-  const edges = [0, ...inTheWay.flatMap(({ box }) => [box.leftMm, box.rightMm]), room.widthMm].sort((a, b) => a - b);
-  const gap = edges
-    .slice(1)
-    .map((to, n) => ({ from: edges[n] ?? 0, to }))
-    .filter(({ from, to }) => !inTheWay.some(({ box }) => box.leftMm < to - 1 && box.rightMm > from + 1))
-    .sort((a, b) => b.to - b.from - (a.to - a.from))[0] ?? { from: 0, to: room.widthMm };
-  return { xMm: round(clamp((gap.from + gap.to - widthMm) / 2, room.widthMm - widthMm)), frontMm };
-}
 
 /**
  * So many alike put into a look that is there already, one after the other, each where there is room for it.
@@ -218,5 +235,3 @@ function curtainPlace(
     footMm: round(Math.max(-baseMm, heightMm + OVER_FRAME_MM - size.heightMm)),
   };
 }
-
-const isSetAtSeats = ({ kinds }: LookThing): boolean => kinds.has('setting') || kinds.has('tableware');

@@ -65,6 +65,7 @@ function likelyMeasures(template: FurnitureTemplate, given: Measures, name: stri
   // A small cloth is a square: a napkin, a coaster.
   if (template.id === 'flatCloth' && wide < SMALL_CLOTH_MM) return { ...measures, [depth]: wide };
   if (template.id !== 'freeBox') return measures;
+  if (likeness?.depthShare !== undefined) return { ...measures, [depth]: wide * likeness.depthShare };
   const isRound = likeness !== null && likeness.plan !== 'square';
   return { ...measures, [depth]: isRound ? wide : wide * LIKELY_DEPTH };
 }

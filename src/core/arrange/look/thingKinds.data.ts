@@ -38,6 +38,12 @@ export const thingKindRows = {
   },
   mirror: { templates: ['mirror'], words: /\bmirrors?\b/i },
   plate: { words: /\b(?:plates?|platters?|chargers?)\b/i },
+  // What has no other place than the wall, where there is one.
+  hung: {
+    words:
+      /\b(?:sconces?|(?:coat|key|towel|wall|row of) hooks?|(?:coat|towel|key|hat|peg|mug) (?:racks?|rails?)|peg ?boards?|hooks|wall (?:clocks?|lamps?|lights?|baskets?|vases?|planters?|pockets?|hangings?|shelf|shelves)|plate rails?|macram[eé]|tapestr(?:y|ies)|pennants?|banners?|antlers?)\b/i,
+    not: /\b(?:standing|stand|floor|tree|table|curtain hooks?|shower hooks?)\b/i,
+  },
   rug: { templates: ['rug'], words: /\b(?:rugs?|carpet|mat)\b/i, not: /\b(?:place ?mats?|bath mat)\b/i },
   curtain: { templates: ['curtain'], words: /\b(?:curtains?|drapes?)\b/i, not: /\brods?\b/i },
   wreath: { templates: ['wreath'], words: /\bwreaths?\b/i },

@@ -525,6 +525,8 @@ export const figures: readonly Likeness[] = [
   {
     id: 'beads',
     words: ['bead', 'bead garland', 'beads', 'necklace', 'rosary', 'tassel'],
+    plan: 'square',
+    depthShare: 0.15,
     front: [
       ...Array.from({ length: 9 }, (_, n) => {
         const angle = Math.PI * (0.06 + (0.88 * n) / 8);

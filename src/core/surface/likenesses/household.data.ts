@@ -105,6 +105,19 @@ export const household: readonly Likeness[] = [
     ],
   },
   {
+    id: 'television',
+    words: ['television', 'tv', 'tv set', 'flat screen', 'smart tv', 'computer monitor', 'monitor'],
+    plan: 'square',
+    // A flat one on its feet.
+    depthShare: 0.18,
+    front: [
+      box(0, 0, 1, 0.93),
+      box(0.015, 0.025, 0.985, 0.9, 0, 'dark'),
+      box(0.2, 0.93, 0.26, 1, 0, 'dark'),
+      box(0.74, 0.93, 0.8, 1, 0, 'dark'),
+    ],
+  },
+  {
     id: 'bookend',
     words: ['bookend', 'book end'],
     plan: 'square',

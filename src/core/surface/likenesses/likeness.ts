@@ -27,6 +27,8 @@ export interface Likeness {
   instead?: readonly string[];
   /** How large it is while nobody measured it, mm (common practice, no source). */
   usual?: { widthMm: number; heightMm: number };
+  /** How deep it is for its width while nobody measured it, where that is neither round nor usual for a box. */
+  depthShare?: number;
   /** Whether it is thin and set up against the wall. */
   leans?: true;
   /** The kind of furniture that it is, where there is one for it. */

@@ -1,0 +1,131 @@
+import type { LookPieceRow, SpotRow } from '../../model/rows';
+import { seatsOf } from '../seats';
+import { type LookRoom, lookRoom } from './lookRoom';
+import type { LookThing } from './lookThing';
+import { seatPlaces } from './seatPlaces';
+import { clamp, round } from './startingLook';
+
+type LaidAt = Pick<LookPieceRow, 'xMm' | 'frontMm'>;
+
+/** A top seen from above, and where it begins in its spot, mm. */
+interface Top extends Pick<LookRoom, 'widthMm' | 'depthMm'> {
+  leftMm: number;
+  frontMm: number;
+}
+
+const SLACK_MM = 1;
+/** The rim of a tray (common practice, no source). */
+const RIM_MM = 12;
+
+const isSetAtSeats = ({ kinds }: LookThing): boolean => kinds.has('setting') || kinds.has('tableware');
+/** Cloth lies beneath what stands on a table. */
+const isCloth = ({ placement, kinds, template }: LookThing): boolean =>
+  placement.stance === 'lies' && (kinds.has('textile') || kinds.has('runner') || template?.id === 'flatCloth');
+
+/**
+ * Where a thing goes on a table: at the next seat, onto a tray, or where there is room for it.
+ * @param count how many alike are laid in one go: so many places at least
+ */
+export function placeOnTable(
+  spot: SpotRow,
+  thing: LookThing,
+  things: readonly LookThing[],
+  count: number,
+): LaidAt & Partial<Pick<LookPieceRow, 'footMm' | 'onId'>> {
+  const alike = things.filter((other) => other.name === thing.name).length;
+  const seat = isSetAtSeats(thing) && seatsOf(spot) > 0 ? seatPlaces(spot, thing.size, count)[alike] : undefined;
+  if (seat) return { xMm: seat.xMm, frontMm: seat.frontMm };
+  for (const tray of things) {
+    const onTray = goesOn(tray, thing) ? placeOnTray(tray, thing, things) : null;
+    if (onTray) return onTray;
+  }
+  const { widthMm, depthMm } = lookRoom(spot);
+  const inTheWay = things.filter((one) => !isCloth(one));
+  const top = { widthMm, depthMm, leftMm: 0, frontMm: 0 };
+  return (
+    alongTheMiddle(top, thing, inTheWay) ?? beforeOrBehind(top, thing, inTheWay) ?? widestGap(top, thing, inTheWay)
+  );
+}
+
+/** Whether a tray gathers a thing: something that is small beside it, and neither cloth nor books, which lie beneath. */
+const goesOn = (tray: LookThing, { kinds, size, placement }: LookThing): boolean =>
+  tray.kinds.has('tray') &&
+  !['tray', 'textile', 'runner', 'books'].some((kind) => kinds.has(kind as 'tray')) &&
+  placement.stance !== 'lies' &&
+  size.widthMm <= tray.size.widthMm / 2 &&
+  size.depthMm <= tray.size.depthMm - 2 * RIM_MM;
+
+/** A free place on a tray; null where it is full. */
+function placeOnTray(tray: LookThing, thing: LookThing, things: readonly LookThing[]) {
+  const { leftMm, rightMm, frontMm, backMm, topMm } = tray.box;
+  const top = {
+    leftMm: leftMm + RIM_MM,
+    frontMm: frontMm + RIM_MM,
+    widthMm: rightMm - leftMm - 2 * RIM_MM,
+    depthMm: backMm - frontMm - 2 * RIM_MM,
+  };
+  const standing = things.filter(({ placement }) => placement.onId === tray.id);
+  const at = alongTheMiddle(top, thing, standing) ?? beforeOrBehind(top, thing, standing);
+  return at && { ...at, footMm: round(topMm), onId: tray.id };
+}
+
+/** Free stretches along the middle of a top, the widest first. */
+function gapsAlong(top: Top, { size }: LookThing, inTheWay: readonly LookThing[]) {
+  const frontMm = round(top.frontMm + Math.max(0, (top.depthMm - size.depthMm) / 2));
+  const taken = inTheWay.filter(({ box }) => box.frontMm < frontMm + size.depthMm && box.backMm > frontMm);
+  const end = top.leftMm + top.widthMm;
+  const edges = [top.leftMm, ...taken.flatMap(({ box }) => [box.leftMm, box.rightMm]), end]
+    .filter((at) => at >= top.leftMm && at <= end)
+    .sort((a, b) => a - b);
+  const gaps = edges
+    .slice(1)
+    .map((to, n) => ({ from: edges[n] ?? top.leftMm, to }))
+    .filter(({ from, to }) => !taken.some(({ box }) => box.leftMm < to - SLACK_MM && box.rightMm > from + SLACK_MM))
+    .sort((a, b) => b.to - b.from - (a.to - a.from));
+  return { frontMm, gaps };
+}
+
+/** In the widest free stretch along the middle; null where it is too narrow. */
+function alongTheMiddle(top: Top, thing: LookThing, inTheWay: readonly LookThing[]): LaidAt | null {
+  const { frontMm, gaps } = gapsAlong(top, thing, inTheWay);
+  const [gap] = gaps;
+  const { widthMm } = thing.size;
+  return gap && gap.to - gap.from >= widthMm - SLACK_MM
+    ? { xMm: round((gap.from + gap.to - widthMm) / 2), frontMm }
+    : null;
+}
+
+/** Beside, before or behind what stands there, as near to the middle as it fits; null where it fits nowhere. */
+function beforeOrBehind(top: Top, { size }: LookThing, inTheWay: readonly LookThing[]): LaidAt | null {
+  const { widthMm, depthMm } = size;
+  const most = { x: top.leftMm + top.widthMm - widthMm, y: top.frontMm + top.depthMm - depthMm };
+  const middle = { x: (top.leftMm + most.x) / 2, y: (top.frontMm + most.y) / 2 };
+  const xs = [middle.x, top.leftMm, most.x, ...inTheWay.flatMap(({ box }) => [box.rightMm, box.leftMm - widthMm])];
+  const ys = [middle.y, top.frontMm, most.y, ...inTheWay.flatMap(({ box }) => [box.backMm, box.frontMm - depthMm])];
+  const isFree = (x: number, y: number) =>
+    x >= top.leftMm - SLACK_MM &&
+    y >= top.frontMm - SLACK_MM &&
+    x <= most.x + SLACK_MM &&
+    y <= most.y + SLACK_MM &&
+    !inTheWay.some(
+      ({ box }) =>
+        box.leftMm < x + widthMm - SLACK_MM &&
+        box.rightMm > x + SLACK_MM &&
+        box.frontMm < y + depthMm - SLACK_MM &&
+        box.backMm > y + SLACK_MM,
+    );
+  const far = ({ x, y }: { x: number; y: number }) => Math.hypot(x - middle.x, y - middle.y);
+  const [nearest] = xs
+    .flatMap((x) => ys.map((y) => ({ x, y })))
+    .filter(({ x, y }) => isFree(x, y))
+    .sort((a, b) => far(a) - far(b));
+  return nearest ? { xMm: round(nearest.x), frontMm: round(nearest.y) } : null;
+}
+
+/** Where nothing is free: over the widest stretch along the middle, where the check says what is in its way. */
+function widestGap(top: Top, thing: LookThing, inTheWay: readonly LookThing[]): LaidAt {
+  const { frontMm, gaps } = gapsAlong(top, thing, inTheWay);
+  const gap = gaps[0] ?? { from: 0, to: top.widthMm };
+  const { widthMm } = thing.size;
+  return { xMm: round(clamp((gap.from + gap.to - widthMm) / 2, top.widthMm - widthMm)), frontMm };
+}
