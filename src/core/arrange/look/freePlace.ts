@@ -69,7 +69,10 @@ function spotLevels(room: LookRoom, thing: LookThing, standing: readonly LookThi
 }
 
 /** Whether a thing is one that people set on furniture, not on the floor. */
-function isSmall({ kinds, size, template }: LookThing): boolean {
+function isSmall(thing: LookThing): boolean {
+  const { kinds, size, template } = thing;
+  // However tall a television is, it stands on its console.
+  if (likenessOfThing(thing)?.id === 'television') return true;
   if (kinds.has('floorPiece') || kinds.has('rug') || kinds.has('seat') || kinds.has('tree') || kinds.has('storage'))
     return false;
   return size.heightMm <= (kinds.has('lamp') ? SMALL_LAMP_MM : SMALL_MM) && template?.id !== 'planter';
@@ -83,11 +86,19 @@ const isFurniture = (thing: LookThing): boolean =>
   thing.template?.id !== 'screen' &&
   (thing.kinds.has('floorPiece') || likenessOfThing(thing)?.boards !== undefined);
 
+/** Whether a thing is a seat on which cushions lie. */
+const isSeat = (thing: LookThing): boolean => restsOn(thing) && thing.kinds.has('seat');
+
 /** The boards of furniture on which a thing fits. */
-function furnitureLevels(room: LookRoom, thing: LookThing, things: readonly LookThing[]): Level[] {
+function furnitureLevels(
+  room: LookRoom,
+  thing: LookThing,
+  things: readonly LookThing[],
+  carries: (of: LookThing) => boolean = isFurniture,
+): Level[] {
   const { heightMm, depthMm } = thing.size;
   return things
-    .filter((of) => isFurniture(of) && of.size.depthMm >= depthMm - SLACK_MM)
+    .filter((of) => carries(of) && of.size.depthMm >= depthMm - SLACK_MM)
     .flatMap((of): Level[] =>
       of.boards.flatMap(({ topMm, leftMm, rightMm }, n) => {
         const footMm = of.box.footMm + topMm;
@@ -216,7 +227,11 @@ function levelGroups(room: LookRoom, thing: LookThing, things: readonly LookThin
   // What is heavy carries the lowest board; what is soft lies on the bed.
   if (thing.kinds.has('storage')) return own.map((level) => [level]);
   const raised = own.filter(({ footMm }) => footMm > 0);
-  if (room.hasWall && isSoft(thing) && raised.length > 0) return [raised];
+  if (room.hasWall && isSoft(thing)) {
+    if (raised.length > 0) return [raised];
+    const seats = furnitureLevels(room, thing, things, isSeat);
+    if (seats.length > 0) return [seats, own];
+  }
   const furniture = room.baseMm === 0 && room.hasWall && isSmall(thing) ? furnitureLevels(room, thing, things) : [];
   // The top of a console or a nightstand before the shelf under it, a bookcase's shelves before its top.
   const isTop = ({ of, footMm }: Level) => of !== null && footMm >= of.box.topMm - SAME_MM && footMm <= HIGH_TOP_MM;

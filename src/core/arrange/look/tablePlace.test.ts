@@ -110,6 +110,19 @@ describe('on a wall', () => {
     },
   );
 
+  it('a television stands on its console, a pillow on the bench; a bench stands on the floor', () => {
+    const { put, things } = look({ kind: 'wall', widthMm: 3000, heightMm: 2400 });
+    const [console] = put(thing('Media console', 'consoleTable', [1500, 600, 400], [0]));
+    expect(put(box('Television', 1200, 710, 216))[0]).toMatchObject({ onId: console?.id, footMm: 600 });
+    const [bench] = put(box('Bench', 1200, 450, 400));
+    expect(bench).toMatchObject({ onId: null, footMm: 0 });
+    expect(put(thing('Striped pillow', 'cushion', [450, 450, 150], [0]))[0]).toMatchObject({
+      onId: bench?.id,
+      footMm: 450,
+    });
+    for (const [a, b] of pairs(things())) expect(meets(a.box, b.box)).toBe(false);
+  });
+
   it.each(['Coat stand', 'Standing coat rack', 'Umbrella stand', 'Floor lamp', 'Alarm clock', 'Hall tree'])(
     '%s stands',
     (name) => {

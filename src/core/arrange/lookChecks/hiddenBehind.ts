@@ -35,8 +35,11 @@ export const hiddenBehind = lookCheck({
   },
   check: (facts, say) => {
     if (facts.isAbove) return [];
-    // What something stands on does its work unseen.
-    const bare = standing(facts).filter(({ id }) => !facts.things.some(({ placement }) => placement.onId === id));
+    // What something stands on does its work unseen; a rug on the floor is seen from above, over what stands before it.
+    const bare = standing(facts).filter(
+      ({ id, kinds }) =>
+        !kinds.has('rug') && !kinds.has('runner') && !facts.things.some(({ placement }) => placement.onId === id),
+    );
     return bare.flatMap((thing): LookSaid[] => {
       // Through stems and leaves one sees what stands behind them.
       const inFront = new Set(facts.things.slice(facts.things.indexOf(thing) + 1).map(({ id }) => id));

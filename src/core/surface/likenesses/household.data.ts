@@ -105,6 +105,47 @@ export const household: readonly Likeness[] = [
     ],
   },
   {
+    id: 'hat',
+    words: ['hat', 'straw hat', 'sun hat', 'woven hat', 'felt hat'],
+    front: [
+      oval(0.5, 0.82, 0.5, 0.18),
+      poly([
+        [0.24, 0.8],
+        [0.28, 0.3],
+        [0.36, 0.04],
+        [0.5, 0],
+        [0.64, 0.04],
+        [0.72, 0.3],
+        [0.76, 0.8],
+      ]),
+      poly(
+        [
+          [0.245, 0.78],
+          [0.26, 0.6],
+          [0.74, 0.6],
+          [0.755, 0.78],
+        ],
+        -14,
+      ),
+    ],
+  },
+  {
+    id: 'logs',
+    words: ['log', 'logs', 'firewood', 'birch log', 'kindling'],
+    plan: 'square',
+    front: [
+      box(0, 0.7, 1, 1, -6),
+      ...[
+        [0.16, 0.84],
+        [0.5, 0.84],
+        [0.84, 0.84],
+        [0.33, 0.5],
+        [0.67, 0.5],
+        [0.5, 0.16],
+      ].flatMap(([x = 0, y = 0]) => [oval(x, y, 0.16, 0.16), oval(x, y, 0.1, 0.1, 0, 'wood')]),
+    ],
+  },
+  {
     id: 'television',
     words: ['television', 'tv', 'tv set', 'flat screen', 'smart tv', 'computer monitor', 'monitor'],
     plan: 'square',

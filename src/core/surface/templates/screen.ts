@@ -6,7 +6,17 @@ import { dimensions, lengthMeasure, zone } from './parts';
 export const screen: FurnitureTemplate = {
   id: 'screen',
   name: 'Folding screen',
-  words: ['folding screen', 'room divider', 'screen', 'paravent', 'shutter', 'shutters'],
+  words: [
+    'folding screen',
+    'room divider',
+    'screen',
+    'fire screen',
+    'fireplace screen',
+    'fireguard',
+    'paravent',
+    'shutter',
+    'shutters',
+  ],
   measures: [
     lengthMeasure('leafMm', 'A leaf, wide', 450, 100, 1200),
     lengthMeasure('heightMm', 'Height', 1700, 300, 2600),
