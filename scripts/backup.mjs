@@ -7,7 +7,7 @@ import { backUp, backupName, holdings, newestMigration, restore } from './lib/ba
 import { dataFolder, ensurePostgresBinaries, runningCluster, startLocalCluster } from './lib/postgres.mjs';
 import { runningOn } from './lib/running.mjs';
 import { giveUp, say } from './lib/say.mjs';
-import { databaseSetting, usableFolder } from './lib/settings.mjs';
+import { databaseSetting, dataSetting, usableFolder } from './lib/settings.mjs';
 
 const root = dirname(dirname(fileURLToPath(import.meta.url)));
 const [what, ...rest] = process.argv.slice(2);
@@ -26,9 +26,8 @@ const folder = join(root, 'backups');
 async function reached() {
   const external = databaseSetting(process.env.DATABASE_URL);
   if (external) return { url: external, bin: ensurePostgresBinaries()[0].bin, stop: async () => undefined };
-  const wanted = `${process.env.EUPORIA_DATA ?? '.data'}${rest.includes('--empty') ? '-empty' : ''}`;
   ensurePostgresBinaries();
-  const data = dataFolder(root, wanted);
+  const data = dataFolder(root, dataSetting(process.env.EUPORIA_DATA, rest.includes('--empty')));
   const running = runningOn(data);
   if (isRestore && running) giveUp('Euporia is running on this data: end it with Ctrl-C first, then restore.', usage);
   const there = runningCluster(data);

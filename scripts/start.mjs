@@ -13,7 +13,7 @@ import { whenNpmEnds } from './lib/npmParent.mjs';
 import { dataFolder, ensurePostgresBinaries, startLocalCluster } from './lib/postgres.mjs';
 import { lockOf, runningOn } from './lib/running.mjs';
 import { giveUp, say } from './lib/say.mjs';
-import { databaseSetting, portSetting, usableFolder } from './lib/settings.mjs';
+import { databaseSetting, dataSetting, portSetting, usableFolder } from './lib/settings.mjs';
 
 const root = dirname(dirname(fileURLToPath(import.meta.url)));
 const demoReset = process.argv.includes('--demo-reset');
@@ -31,7 +31,7 @@ ensureNodePackages(root);
 
 if (beginEmpty && demoReset)
   giveUp('An empty studio has no demo to go back to: choose one of --empty and --demo-reset.', 'npm start -- --empty');
-const data = dataFolder(root, `${process.env.EUPORIA_DATA ?? '.data'}${beginEmpty ? '-empty' : ''}`);
+const data = dataFolder(root, dataSetting(process.env.EUPORIA_DATA, beginEmpty));
 if (!external) ensurePostgresBinaries();
 usableFolder(data);
 const lock = lockOf(data);

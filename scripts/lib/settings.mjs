@@ -41,3 +41,6 @@ export function usableFolder(folder) {
     );
   }
 }
+
+/** The data folder that is asked for; an empty studio has one of its own beside it. */
+export const dataSetting = (text, isEmpty) => `${text ?? '.data'}${isEmpty ? '-empty' : ''}`;

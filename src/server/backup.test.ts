@@ -74,8 +74,7 @@ async function started(url: string, studioId: string) {
   return { database, studio: studioApp(database, studioId, { nowMs: () => NOW }) };
 }
 
-const rename = (at: TestStudio, id: string, name: string) =>
-  at.command(id, 'editProject', { id, values: { name } } as never);
+const rename = (at: TestStudio, id: string, name: string) => at.command(id, 'editProject', { id, values: { name } });
 
 describe('a backup', () => {
   const kept = file('kept.dump');
@@ -103,7 +102,7 @@ describe('a backup', () => {
     const undone = await there.studio.command(project?.id ?? '', 'undo', {
       actId: renamed.json.actId,
       reversalIds: [],
-    } as never);
+    });
     expect(undone.status).toBe(200);
     expect((await projectsOf(there.studio))[0]?.name).toBe(project?.name);
     // What is written once stays so after a restore, too.

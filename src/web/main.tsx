@@ -66,7 +66,7 @@ const router = createBrowserRouter([
         ErrorBoundary: RouteError,
         HydrateFallback: () => null,
         children: [
-          { index: true, lazy: async () => ({ Component: (await import('./app/ProjectShell')).ProjectHome }) },
+          { index: true, lazy: async () => ({ Component: (await import('./app/OwnPart')).ProjectHome }) },
           ...[...stages, ...furtherPages].map(({ path, load }) => ({
             path,
             lazy: async () => ({ Component: await load() }),

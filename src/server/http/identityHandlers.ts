@@ -53,6 +53,8 @@ export function identityHandlers(
     setCookie(context, nameOf(cookies), token, { ...cookieOf(cookies), maxAge: SESSION_MS / 1000 });
     return identity.who({ kind: 'person', session });
   };
+  /** A code is told with where it is given. */
+  const withAddress = async <T extends object>(told: Promise<T>) => ({ ...(await told), address });
   serve(app, 'whoAmI', ({ sender }) => identity.who(sender.asker));
   serve(app, 'setUp', async ({ body, context }) =>
     keep(context, await identity.setUp(studios.openId, { ...body, from: fromOf(context, cookies) })),
@@ -77,7 +79,7 @@ export function identityHandlers(
     await identity.setPassPhrase(sessionOf(sender), body.passPhrase, body.present);
     return { ...(await identity.who(sender.asker)), hasPassPhrase: true };
   });
-  serve(app, 'makeCode', async ({ sender }) => ({ ...(await identity.makeCode(sessionOf(sender).person)), address }));
+  serve(app, 'makeCode', ({ sender }) => withAddress(identity.makeCode(sessionOf(sender).person)));
   serve(app, 'listSessions', async ({ sender }) => ({ sessions: await identity.sessions(sessionOf(sender)) }));
   serve(app, 'endSession', async ({ places: { sessionId }, sender }) => {
     const session = sessionOf(sender);
@@ -87,14 +89,10 @@ export function identityHandlers(
   serve(app, 'listPeople', async ({ sender }) => ({
     people: await identity.people(sessionOf(sender).person.studioId),
   }));
-  serve(app, 'addPerson', async ({ body, sender }) => ({
-    ...(await identity.invite(sessionOf(sender).person.studioId, body)),
-    address,
-  }));
-  serve(app, 'inviteAgain', async ({ places: { personId }, sender }) => ({
-    ...(await identity.inviteAgain(sessionOf(sender).person.studioId, personId)),
-    address,
-  }));
+  serve(app, 'addPerson', ({ body, sender }) => withAddress(identity.invite(sessionOf(sender).person.studioId, body)));
+  serve(app, 'inviteAgain', ({ places: { personId }, sender }) =>
+    withAddress(identity.inviteAgain(sessionOf(sender).person.studioId, personId)),
+  );
   serve(app, 'removePerson', async ({ places: { personId }, sender }) => {
     const { studioId } = sessionOf(sender).person;
     await identity.remove(studioId, personId);

@@ -2,7 +2,7 @@ import type { PurseFigure } from '@core/plan/why/explainPurse';
 import { useQuery } from '@tanstack/react-query';
 import { Button, Modal } from 'antd';
 import { lazy, memo, Suspense, useCallback, useEffect, useRef, useState } from 'react';
-import { Link, Navigate, NavLink, Outlet, useLocation, useNavigate, useParams } from 'react-router';
+import { Link, NavLink, useLocation, useNavigate, useParams } from 'react-router';
 import { PurseWhy } from '../stages/compare';
 import { ActToast } from './ActToast';
 import { ApiError, api } from './api';
@@ -10,6 +10,7 @@ import { BriefStrip } from './BriefStrip';
 import { FileLink } from './FileLink';
 import { isTyping } from './isTyping';
 import { NotSaved } from './NotSaved';
+import { OwnPart } from './OwnPart';
 import { Purse } from './Purse';
 import { ProjectProvider, useCommands, usePlan, useRows, useStatus } from './projectStore';
 import styles from './shell.module.css';
@@ -120,7 +121,7 @@ function Frame() {
       <Remedy />
       <Bell />
       <Banners />
-      <Page />
+      <OwnPart />
       <SavingNotes />
       <StageKeys onKeys={openKeys} />
       {wereShown && (
@@ -138,35 +139,6 @@ function Frame() {
         </Modal>
       )}
     </>
-  );
-}
-
-/** What a project opens with: the board, or for whoever only hunts and makes, the hunt. */
-export function ProjectHome() {
-  return <Navigate to={useWorksAt()('compare') ? 'compare' : 'hunt'} replace />;
-}
-
-/** The page that was asked for; where it is no part of one's work, what is. */
-function Page() {
-  const { pathname } = useLocation();
-  const { projectId = '' } = useParams();
-  const worksAt = useWorksAt();
-  const page = pathname.split('/').slice(3).join('/');
-  if (page === '' || worksAt(page)) return <Outlet />;
-  return (
-    <main className={styles.page}>
-      <h1>Your part here is the hunt and the bench</h1>
-      <p>This page is for those who plan the project. What there is to find, to buy and to make stands on yours:</p>
-      <ul>
-        {stages
-          .filter(({ path }) => worksAt(path))
-          .map(({ path, about }) => (
-            <li key={path}>
-              <Link to={`/p/${projectId}/${path}`}>{about}</Link>
-            </li>
-          ))}
-      </ul>
-    </main>
   );
 }
 

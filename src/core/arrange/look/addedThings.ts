@@ -8,6 +8,7 @@ import { freePlace } from './freePlace';
 import { isSeenFromAbove, type LookRoom, lookRoom } from './lookRoom';
 import { boxAt, type LookThing, meets } from './lookThing';
 import { lookThing } from './lookThings';
+import { nearestFree } from './nearestFree';
 import { newPlacement } from './newLook';
 import { type Place, placeOf, restsOn, withPlaces } from './settle';
 import { clamp, frontFor, layerOf, round, stanceOf, usualFoot } from './startingLook';
@@ -155,31 +156,17 @@ function inNextRow(
   things: readonly LookThing[],
   wanted: Pick<LookPieceRow, 'xMm' | 'footMm'>,
 ): Pick<LookPieceRow, 'xMm' | 'footMm'> | null {
-  const gap = BETWEEN_FRAMES_MM;
-  const hung = things.filter(({ placement }) => placement.stance === 'hangs');
-  const xs = [
-    wanted.xMm,
-    ...hung.flatMap(({ box }) => [box.leftMm, box.rightMm - widthMm, box.rightMm + gap, box.leftMm - gap - widthMm]),
-  ];
-  const feet = hung.flatMap(({ box }) => [box.topMm + gap, box.footMm - gap - heightMm]);
-  const isFree = (xMm: number, footMm: number) =>
-    xMm >= 0 &&
-    footMm >= 0 &&
-    xMm + widthMm <= room.widthMm + 0.1 &&
-    footMm + heightMm <= room.heightMm + 0.1 &&
-    !things.some(
-      ({ box }) =>
-        box.leftMm < xMm + widthMm - 1 &&
-        box.rightMm > xMm + 1 &&
-        box.footMm < footMm + heightMm - 1 &&
-        box.topMm > footMm + 1,
-    );
-  const far = (at: Pick<LookPieceRow, 'xMm' | 'footMm'>) => Math.hypot(at.xMm - wanted.xMm, at.footMm - wanted.footMm);
-  const [nearest] = xs
-    .flatMap((xMm) => feet.map((footMm) => ({ xMm: round(xMm), footMm: round(footMm) })))
-    .filter(({ xMm, footMm }) => isFree(xMm, footMm))
-    .sort((a, b) => far(a) - far(b));
-  return nearest ?? null;
+  const faceOf = ({ box }: LookThing) => ({ left: box.leftMm, right: box.rightMm, low: box.footMm, high: box.topMm });
+  const at = nearestFree({
+    within: { left: 0, right: room.widthMm, low: 0, high: room.heightMm },
+    wide: widthMm,
+    tall: heightMm,
+    taken: things.map(faceOf),
+    wanted: { x: wanted.xMm, y: wanted.footMm },
+    beside: things.filter(({ placement }) => placement.stance === 'hangs').map(faceOf),
+    gap: BETWEEN_FRAMES_MM,
+  });
+  return at && { xMm: round(clamp(at.x, room.widthMm - widthMm)), footMm: round(Math.max(0, at.y)) };
 }
 
 /** Air between two things where the spot says nothing: a finger. */

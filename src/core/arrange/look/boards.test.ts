@@ -1,5 +1,6 @@
 import { uuid } from '@core/fixtures/following';
 import { LOOK_ID, lookRows, thing, thingsOf } from '@core/fixtures/lookRows';
+import { bookcase } from '@core/fixtures/lookSpots';
 import { slot } from '@core/fixtures/projectRows';
 import type { LookPieceRow, ProjectRows } from '@core/model/rows';
 import { computePlan } from '@core/plan/computePlan';
@@ -14,13 +15,6 @@ import { carriedAlong, placesToStand, restBeyond, settledAbove, settledInFront }
 import { startingLook } from './startingLook';
 
 const AS_OF = Date.UTC(2026, 4, 1);
-const bookcase = {
-  kind: 'bookcase',
-  widthMm: 800,
-  depthMm: 280,
-  heightMm: 1800,
-  measures: { shelves: 5 },
-} as const;
 const tops = [0, 360, 720, 1080, 1440];
 const REACH = 15;
 

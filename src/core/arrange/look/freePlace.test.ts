@@ -1,36 +1,15 @@
 import { uuid } from '@core/fixtures/following';
-import { lookRows, thing, thingsOf } from '@core/fixtures/lookRows';
-import type { LookPieceRow, ProjectRows, SpotRow } from '@core/model/rows';
-import { computePlan } from '@core/plan/computePlan';
+import { thing } from '@core/fixtures/lookRows';
+import { window } from '@core/fixtures/lookSpots';
+import { putIntoLook as look } from '@core/fixtures/putIntoLook';
+import type { LookPieceRow } from '@core/model/rows';
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { type Added, allAdded } from './addedThings';
 import { meets } from './lookThing';
 
 /** Where things go that are put into a look one after the other, as a stylist describes them. */
-const AS_OF = Date.UTC(2026, 4, 1);
 type Described = Partial<LookPieceRow>;
 
-/** A look of a spot, into which things are put as somebody presses. */
-function look(spot: Partial<SpotRow>, already: readonly Described[] = []) {
-  let rows = lookRows(spot, already);
-  let made = 0;
-  const put = (of: Described, count = 1): Added => {
-    const [own, at] = [rows.looks[0], rows.spots[0]];
-    if (!own || !at) throw new Error('no look');
-    const added = allAdded(computePlan(rows, AS_OF), own, at, thingsOf(rows), of, count, () => {
-      made += 1;
-      return uuid(6000 + made);
-    });
-    const moved = new Map(added.places.map((place) => [place.id, place]));
-    rows = {
-      ...rows,
-      lookPieces: [...rows.lookPieces.map((piece) => ({ ...piece, ...moved.get(piece.id) })), ...added.rows],
-    } satisfies ProjectRows;
-    return added;
-  };
-  return { put, things: () => thingsOf(rows) };
-}
 const box = (name: string, width: number, height = 200): Described => thing(name, 'freeBox', [width, height, 150], [0]);
 const console48 = { kind: 'console', widthMm: 1200, depthMm: 350, heightMm: 1500 } as const;
 const wall = { kind: 'wall', widthMm: 3000, heightMm: 2400 } as const;
@@ -223,21 +202,15 @@ describe('what hangs', () => {
   });
 
   it('at a window hangs beyond the glass, one at each side, over its frame', () => {
-    const window = look({
-      kind: 'window',
-      widthMm: 1000,
-      depthMm: 150,
-      heightMm: 1200,
-      measures: { sillHeightMm: 800 },
-    });
+    const { put } = look(window);
     const curtain = thing('Linen curtain', 'curtain', [500, 2000, 60], [0], { stance: 'hangs' });
-    const [left] = window.put(curtain).rows;
-    const [right] = window.put(curtain).rows;
+    const [left] = put(curtain).rows;
+    const [right] = put(curtain).rows;
     expect(left?.xMm).toBeCloseTo(-203.2, 1);
     expect((right?.xMm ?? 0) + 500).toBeCloseTo(1203.2, 1);
     expect((left?.footMm ?? 0) + 2000).toBeCloseTo(1327, 1);
     // One that is too long for that hangs no lower than the floor.
     const long = thing('Long curtain', 'curtain', [500, 2300, 60], [0], { stance: 'hangs' });
-    expect(window.put(long).rows[0]?.footMm).toBeGreaterThanOrEqual(-812.8);
+    expect(put(long).rows[0]?.footMm).toBeGreaterThanOrEqual(-812.8);
   });
 });

@@ -1,34 +1,16 @@
-import { uuid } from '@core/fixtures/following';
-import { lookRows, thing, thingsOf } from '@core/fixtures/lookRows';
-import type { LookPieceRow, ProjectRows, SpotRow } from '@core/model/rows';
-import { computePlan } from '@core/plan/computePlan';
+import { thing } from '@core/fixtures/lookRows';
+import { putIntoLook } from '@core/fixtures/putIntoLook';
+import type { LookPieceRow, SpotRow } from '@core/model/rows';
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { allAdded } from './addedThings';
 import { meets } from './lookThing';
 
 /** Where things go on tables seen from above, and on walls, one after the other. */
-const AS_OF = Date.UTC(2026, 4, 1);
 type Described = Partial<LookPieceRow>;
 
 function look(spot: Partial<SpotRow>) {
-  let rows: ProjectRows = lookRows(spot, []);
-  let made = 0;
-  const put = (of: Described, count = 1): LookPieceRow[] => {
-    const [own, at] = [rows.looks[0], rows.spots[0]];
-    if (!own || !at) throw new Error('no look');
-    const added = allAdded(computePlan(rows, AS_OF), own, at, thingsOf(rows), of, count, () => {
-      made += 1;
-      return uuid(6000 + made);
-    });
-    const moved = new Map(added.places.map((place) => [place.id, place]));
-    rows = {
-      ...rows,
-      lookPieces: [...rows.lookPieces.map((piece) => ({ ...piece, ...moved.get(piece.id) })), ...added.rows],
-    };
-    return added.rows;
-  };
-  return { put, things: () => thingsOf(rows) };
+  const { put, things } = putIntoLook(spot);
+  return { things, put: (of: Described, count = 1): LookPieceRow[] => put(of, count).rows };
 }
 const box = (name: string, width: number, height: number, depth: number): Described =>
   thing(name, 'freeBox', [width, height, depth], [0]);

@@ -2,8 +2,10 @@ import type { LookPieceRow, SpotRow } from '../../model/rows';
 import { seatsOf } from '../seats';
 import { type LookRoom, lookRoom } from './lookRoom';
 import type { LookThing } from './lookThing';
+import { nearestFree } from './nearestFree';
 import { seatPlaces } from './seatPlaces';
 import { clamp, round } from './startingLook';
+import type { ThingKind } from './thingKinds.data';
 
 type LaidAt = Pick<LookPieceRow, 'xMm' | 'frontMm'>;
 
@@ -47,10 +49,13 @@ export function placeOnTable(
   );
 }
 
+/** What lies beneath other things, not on a tray. */
+const LIES_BENEATH: readonly ThingKind[] = ['tray', 'textile', 'runner', 'books'];
+
 /** Whether a tray gathers a thing: something that is small beside it, and neither cloth nor books, which lie beneath. */
 const goesOn = (tray: LookThing, { kinds, size, placement }: LookThing): boolean =>
   tray.kinds.has('tray') &&
-  !['tray', 'textile', 'runner', 'books'].some((kind) => kinds.has(kind as 'tray')) &&
+  !LIES_BENEATH.some((kind) => kinds.has(kind)) &&
   placement.stance !== 'lies' &&
   size.widthMm <= tray.size.widthMm / 2 &&
   size.depthMm <= tray.size.depthMm - 2 * RIM_MM;
@@ -98,28 +103,15 @@ function alongTheMiddle(top: Top, thing: LookThing, inTheWay: readonly LookThing
 /** Beside, before or behind what stands there, as near to the middle as it fits; null where it fits nowhere. */
 function beforeOrBehind(top: Top, { size }: LookThing, inTheWay: readonly LookThing[]): LaidAt | null {
   const { widthMm, depthMm } = size;
-  const most = { x: top.leftMm + top.widthMm - widthMm, y: top.frontMm + top.depthMm - depthMm };
-  const middle = { x: (top.leftMm + most.x) / 2, y: (top.frontMm + most.y) / 2 };
-  const xs = [middle.x, top.leftMm, most.x, ...inTheWay.flatMap(({ box }) => [box.rightMm, box.leftMm - widthMm])];
-  const ys = [middle.y, top.frontMm, most.y, ...inTheWay.flatMap(({ box }) => [box.backMm, box.frontMm - depthMm])];
-  const isFree = (x: number, y: number) =>
-    x >= top.leftMm - SLACK_MM &&
-    y >= top.frontMm - SLACK_MM &&
-    x <= most.x + SLACK_MM &&
-    y <= most.y + SLACK_MM &&
-    !inTheWay.some(
-      ({ box }) =>
-        box.leftMm < x + widthMm - SLACK_MM &&
-        box.rightMm > x + SLACK_MM &&
-        box.frontMm < y + depthMm - SLACK_MM &&
-        box.backMm > y + SLACK_MM,
-    );
-  const far = ({ x, y }: { x: number; y: number }) => Math.hypot(x - middle.x, y - middle.y);
-  const [nearest] = xs
-    .flatMap((x) => ys.map((y) => ({ x, y })))
-    .filter(({ x, y }) => isFree(x, y))
-    .sort((a, b) => far(a) - far(b));
-  return nearest ? { xMm: round(nearest.x), frontMm: round(nearest.y) } : null;
+  const { leftMm, frontMm } = top;
+  const at = nearestFree({
+    within: { left: leftMm, right: leftMm + top.widthMm, low: frontMm, high: frontMm + top.depthMm },
+    wide: widthMm,
+    tall: depthMm,
+    taken: inTheWay.map(({ box }) => ({ left: box.leftMm, right: box.rightMm, low: box.frontMm, high: box.backMm })),
+    wanted: { x: leftMm + (top.widthMm - widthMm) / 2, y: frontMm + (top.depthMm - depthMm) / 2 },
+  });
+  return at && { xMm: round(at.x), frontMm: round(at.y) };
 }
 
 /** Where nothing is free: over the widest stretch along the middle, where the check says what is in its way. */

@@ -1,5 +1,6 @@
 import { uuid } from '@core/fixtures/following';
 import { afterFix, lookRows, thing, thingsOf, verdictsOf } from '@core/fixtures/lookRows';
+import { bookcase, window } from '@core/fixtures/lookSpots';
 import type { SentenceLocale } from '@core/kernel/finding';
 import { MM_PER_INCH } from '@core/kernel/units';
 import type { LookPieceRow, ProjectRows } from '@core/model/rows';
@@ -10,13 +11,6 @@ import { tellOf } from './lookCheck';
 /** What the rules say of shelves, bookcases, tiered trays, beds and windows, where things stand over each other. */
 const us: SentenceLocale = { units: 'us', currency: 'USD' };
 const inch = (n: number) => n * MM_PER_INCH;
-const bookcase = {
-  kind: 'bookcase',
-  widthMm: 800,
-  depthMm: 280,
-  heightMm: 1800,
-  measures: { shelves: 5 },
-} as const;
 const [, second, third, fourth] = [0, 360, 720, 1080] as const;
 const box = (name: string, width: number, height: number, x: number, foot = 0, more: Partial<LookPieceRow> = {}) =>
   thing(name, 'freeBox', [width, height, 100], [x, foot], more);
@@ -213,13 +207,6 @@ describe('what stands on a board', () => {
 });
 
 describe('a curtain at a window', () => {
-  const window = {
-    kind: 'window',
-    widthMm: 1000,
-    depthMm: 150,
-    heightMm: 1200,
-    measures: { sillHeightMm: 800 },
-  } as const;
   const curtain = (x: number, foot: number, height = 2000) =>
     thing('Linen curtain', 'curtain', [500, height, 60], [x, foot, 90], { stance: 'hangs' });
 
