@@ -186,6 +186,22 @@ export class Person {
     }
   }
 
+  /**
+   * A dialog that is still closing takes the focus back to the button that opened it, and what is being typed
+   * would go there: a person waits until it is gone.
+   */
+  private async uncovered(element: WebElement): Promise<void> {
+    const covered = await this.driver.executeScript(
+      `arguments[0].scrollIntoView({block: 'nearest'});
+       const box = arguments[0].getBoundingClientRect();
+       const top = document.elementFromPoint(box.x + box.width / 2, box.y + box.height / 2);
+       const dialog = top && top.closest('.ant-modal-wrap');
+       return Boolean(dialog && !dialog.contains(arguments[0]));`,
+      element,
+    );
+    if (covered) throw new Error('intercepted: a dialog lies over the field');
+  }
+
   private field(label: string): string {
     return `//input[@aria-label=${quoted(label)}] | //label[.//span[normalize-space(.)=${quoted(label)}]]//input | //input[@id=//label[normalize-space(.)=${quoted(label)}]/@for] | //textarea[@aria-label=${quoted(label)}]`;
   }
@@ -202,6 +218,7 @@ export class Person {
     // In one go: a field that is drawn anew in between is written again from its beginning.
     await this.steadily(async () => {
       const element = await this.see(this.field(label));
+      await this.uncovered(element);
       await element.sendKeys(Key.chord(Key.CONTROL, 'a'), Key.BACK_SPACE, text, ...last);
     });
   }

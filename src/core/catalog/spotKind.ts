@@ -54,6 +54,8 @@ export interface SpotKind {
   isShelved?: true;
   /** What hangs here may reach so far beyond its sides and its top, mm; within them where nothing is said. */
   beyondMm?: number;
+  /** The furniture whose top it is, as a kind of piece, where what stands on the floor beside it belongs to the look as well. */
+  furniture?: string;
   /** What carries it, where it is no table on legs: the wall that goes on below, a body as wide as it, a counter. */
   carriedBy?: 'wall' | 'body' | 'counter';
   /** One sentence: what to measure, and what is forgotten most. */

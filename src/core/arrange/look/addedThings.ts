@@ -1,13 +1,14 @@
 import { spotKindOf } from '../../catalog/spotKinds';
 import type { LookPieceRow, LookRow, SpotRow, Stance } from '../../model/rows';
 import type { Plan } from '../../plan/computePlan';
-import { furnitureBelow } from '../lookChecks/furnitureBelow';
+import { type Below, furnitureBelow } from '../lookChecks/furnitureBelow';
 import { gaps } from '../lookChecks/gapOver';
 import { inches } from '../lookChecks/where';
+import { floorShown, furnitureOf, isFurnitureItself, isTopOfFurniture, standsOnFloor } from './floorShown';
 import { freePlace } from './freePlace';
 import { isSeenFromAbove, type LookRoom, lookRoom } from './lookRoom';
 import { boxAt, type LookThing, meets } from './lookThing';
-import { lookThing } from './lookThings';
+import { behindFirst, lookThing } from './lookThings';
 import { nearestFree } from './nearestFree';
 import { newPlacement } from './newLook';
 import { type Place, placeOf, restsOn, withPlaces } from './settle';
@@ -18,6 +19,8 @@ import { placeOnTable } from './tablePlace';
 export interface Added {
   rows: LookPieceRow[];
   places: Place[];
+  /** Where a spot that was the top of furniture must show its floor for it: that furniture, for each look of the spot. */
+  floor?: { spotId: string; carriers: LookPieceRow[] };
 }
 
 /** One thing that is put in, and what is pushed aside for it. */
@@ -43,13 +46,15 @@ function asItStands(
   // On shelves a frame leans; there is no wall to hang it on.
   const hangs =
     room.hasWall &&
+    !first.kinds.has('onFloor') &&
     (first.template?.traits.includes('hangs') === true ||
       first.kinds.has('mirror') ||
       first.kinds.has('hung') ||
       (isWallOnly(spot) && !first.kinds.has('garland')));
   // On a table a plate lies; it is only on a wall or a ledge that it shows its face.
   const lies = isAbove && first.template?.plan === 'flat';
-  const stance: Stance = of.stance ?? (hangs ? 'hangs' : lies ? 'lies' : stanceOf(first, false));
+  const leans = room.hasWall && first.kinds.has('onFloor') && first.kinds.has('mirror');
+  const stance: Stance = of.stance ?? (hangs ? 'hangs' : lies ? 'lies' : leans ? 'leans' : stanceOf(first, false));
   // A garland drapes: however long it is, it is no wider than what it hangs along.
   const drapes = !isAbove && first.kinds.has('garland') && first.size.widthMm > room.widthMm;
   const draped = drapes ? { size: { ...first.size, widthMm: room.widthMm } } : {};
@@ -114,6 +119,19 @@ function groupOf(spot: SpotRow, things: readonly LookThing[], all: readonly Look
 /** Frames that hang beside each other keep so much between them (figures 8). */
 const BETWEEN_FRAMES_MM = inches(2.5);
 
+/** Hooks for coats hang so high above the floor (60 to 66 in; common practice, no source). */
+const HOOKS_MM = inches(62);
+/** The middle of a mirror shows faces from here up (figures 8). */
+const LOWEST_FACE_MM = inches(57);
+
+/** How high a thing hangs over furniture: by the usual gap; a mirror within the gap where it shows faces, hooks for coats. */
+function footOver(below: Below, { kinds, size }: LookThing, room: LookRoom): number {
+  const { usual, most } = gaps[below.kind];
+  if (kinds.has('hooks')) return Math.max(below.topMm + usual, HOOKS_MM - room.baseMm);
+  const faces = kinds.has('mirror') ? LOWEST_FACE_MM - room.baseMm - size.heightMm / 2 - below.topMm : usual;
+  return below.topMm + Math.min(Math.max(usual, faces), most);
+}
+
 /** Where a thing hangs: over what is below it, beside what hangs there already; else in the middle. */
 function hungPlace(
   spot: SpotRow,
@@ -126,7 +144,8 @@ function hungPlace(
   const facts = { kind: spotKindOf(spot.kind), room, spot, isAbove: false, things };
   const at = (xMm: number): Pick<LookPieceRow, 'xMm' | 'footMm'> => {
     const below = furnitureBelow(facts, { leftMm: xMm, rightMm: xMm + widthMm, footMm: room.heightMm });
-    const over = below && thing.template?.id !== 'shelf' ? below.topMm + gaps[below.kind].usual : null;
+    const hooks = thing.kinds.has('hooks') ? HOOKS_MM - room.baseMm : null;
+    const over = below && thing.template?.id !== 'shelf' ? footOver(below, thing, room) : hooks;
     const foot = Math.max(0, clamp(over ?? usualFoot(spot, thing), room.heightMm - heightMm));
     return { xMm: round(clamp(xMm, most)), footMm: round(foot) };
   };
@@ -185,13 +204,15 @@ export function allAdded(
   count: number,
   newId: () => string,
 ): Added {
+  const first = asItStands(plan, look, spot, of, newId);
+  if (isTopOfFurniture(spot) && standsOnFloor(first)) return addedOnFloor(plan, look, spot, first, of, count, newId);
   let there = things;
   const newIds = new Set<string>();
   const put = ({ row, pushed }: AddedOne) => {
     newIds.add(row.id);
     there = [...withPlaces(there, pushed), lookThing(plan, spot, row)];
   };
-  const all = Array.from({ length: count }, () => asItStands(plan, look, spot, of, newId));
+  const all = Array.from({ length: count }, (_, n) => (n === 0 ? first : asItStands(plan, look, spot, of, newId)));
   const group = groupOf(spot, there, all);
   if (group) for (const one of group) put(one);
   else for (const thing of all) put(addedTo(spot, there, thing, count));
@@ -200,6 +221,49 @@ export function allAdded(
     rows: there.filter(({ id }) => newIds.has(id)).map(({ placement }) => placement),
     places: there.filter(({ id, placement }) => !newIds.has(id) && before.get(id) !== placement).map(placeOf),
   };
+}
+
+/**
+ * Something that stands on the floor, put into a look of a top: the spot shows its floor first. The very furniture whose
+ * top it is takes the place of what was only supposed.
+ */
+function addedOnFloor(
+  plan: Plan,
+  look: LookRow,
+  spot: SpotRow,
+  first: LookThing,
+  of: Partial<LookPieceRow>,
+  count: number,
+  newId: () => string,
+): Added {
+  const { rows } = plan;
+  const isItself = isFurnitureItself(spot, first);
+  const carriers = rows.looks
+    .filter(({ spotId }) => spotId === spot.id)
+    .map((one): LookPieceRow => {
+      const supposed = furnitureOf(spot, one, newId());
+      if (!isItself || one.id !== look.id) return supposed;
+      const { widthMm, depthMm } = first.size;
+      const middleMm = supposed.xMm + (supposed.size?.widthMm ?? 0) / 2;
+      const backMm = supposed.frontMm + (supposed.size?.depthMm ?? 0);
+      return {
+        ...first.placement,
+        xMm: round(middleMm - widthMm / 2),
+        footMm: 0,
+        frontMm: round(backMm - depthMm),
+        size: first.size,
+        layer: supposed.layer,
+      };
+    });
+  const heights = new Map(carriers.map(({ id, lookId, size }) => [lookId, { id, heightMm: size?.heightMm ?? 0 }]));
+  const shown = floorShown(rows, spot, heights);
+  const floor = { spotId: spot.id, carriers };
+  const left = isItself ? count - 1 : count;
+  if (left === 0) return { rows: [], places: [], floor };
+  const there = behindFirst([...carriers, ...shown.lookPieces].filter(({ lookId }) => lookId === look.id)).map(
+    (piece) => lookThing(plan, shown.spot, piece),
+  );
+  return { ...allAdded(plan, look, shown.spot, there, of, left, newId), floor };
 }
 
 /** A curtain begins so far over the frame of its window and reaches so far beyond its side (figures 8). */

@@ -6,6 +6,7 @@ import { ceilingOver, type LookRoom, levelsOf, levelUnder } from './lookRoom';
 import type { LookThing, ThingBox } from './lookThing';
 import { carriedAlong, type Place, placeOf, restsOn } from './settle';
 import { likenessOfThing } from './thingView';
+import { gathers } from './trays';
 
 /** Where one more thing is set down, and what is pushed aside for it. */
 export interface FreePlace extends Pick<LookPieceRow, 'footMm' | 'onId'> {
@@ -44,7 +45,8 @@ const HIGH_TOP_MM = inches(50);
 const LEAST_FURNITURE_MM = inches(12);
 const SAME_MM = 2;
 
-const isSoft = ({ kinds }: LookThing): boolean => kinds.has('textile') && !kinds.has('rug') && !kinds.has('curtain');
+export const isSoft = ({ kinds }: LookThing): boolean =>
+  kinds.has('textile') && !kinds.has('rug') && !kinds.has('curtain');
 /** What reaches down to the floor: a bed. */
 const isBed = ({ topMm, thickMm }: Board): boolean => topMm > 0 && thickMm >= topMm;
 
@@ -69,17 +71,24 @@ function spotLevels(room: LookRoom, thing: LookThing, standing: readonly LookThi
 }
 
 /** Whether a thing is one that people set on furniture, not on the floor. */
-function isSmall(thing: LookThing): boolean {
+export function isSmall(thing: LookThing): boolean {
   const { kinds, size, template } = thing;
   // However tall a television is, it stands on its console.
   if (likenessOfThing(thing)?.id === 'television') return true;
-  if (kinds.has('floorPiece') || kinds.has('rug') || kinds.has('seat') || kinds.has('tree') || kinds.has('storage'))
+  if (
+    kinds.has('onFloor') ||
+    kinds.has('floorPiece') ||
+    kinds.has('rug') ||
+    kinds.has('seat') ||
+    kinds.has('tree') ||
+    kinds.has('storage')
+  )
     return false;
   return size.heightMm <= (kinds.has('lamp') ? SMALL_LAMP_MM : SMALL_MM) && template?.id !== 'planter';
 }
 
 /** Whether a thing is furniture that things are set on. */
-const isFurniture = (thing: LookThing): boolean =>
+export const isFurniture = (thing: LookThing): boolean =>
   restsOn(thing) &&
   thing.size.heightMm >= LEAST_FURNITURE_MM &&
   !thing.kinds.has('seat') &&
@@ -87,7 +96,7 @@ const isFurniture = (thing: LookThing): boolean =>
   (thing.kinds.has('floorPiece') || likenessOfThing(thing)?.boards !== undefined);
 
 /** Whether a thing is a seat on which cushions lie. */
-const isSeat = (thing: LookThing): boolean => restsOn(thing) && thing.kinds.has('seat');
+export const isSeat = (thing: LookThing): boolean => restsOn(thing) && thing.kinds.has('seat');
 
 /** The boards of furniture on which a thing fits. */
 function furnitureLevels(
@@ -209,12 +218,76 @@ function pairOn(
   const around = (middleMm: number): Stretch => ({ leftMm: middleMm - half, rightMm: middleMm + half });
   const middle = middleOf(level);
   const mirrored = 2 * middle - middleOf(other.box);
+  // Lamps and chairs frame what comes between them.
+  const frames = thing.kinds.has('lamp') || thing.kinds.has('seat');
   if (Math.abs(mirrored - middle) >= half + gapMm / 2)
     return isFree(level, other, around(mirrored)) ? { level, middleMm: mirrored, pushed: [] } : null;
-  const aside = half + gapMm / 2;
+  const atSixths = wide(level) / 3;
+  const aside = frames && atSixths + half <= wide(level) / 2 ? Math.max(half + gapMm / 2, atSixths) : half + gapMm / 2;
   if (!isFree(level, other, { leftMm: middle - aside - half, rightMm: middle + aside + half })) return null;
   const pushed = carriedAlong(things, other, { ...placeOf(other), xMm: Math.round((middle - aside - half) * 10) / 10 });
   return { level, middleMm: middle + aside, pushed };
+}
+
+/** So much taller, at least, is what a thing may stand before; so much of its width may be hidden. */
+const TALLER = 1.3;
+const MOST_HIDDEN = 0.6;
+
+/**
+ * A place before taller things where a board is full side by side: where least of them is hidden; those go back to the wall as
+ * far as that takes. Null where it is not deep enough, or where all that stands there is as low.
+ */
+function beforeTaller(
+  room: LookRoom,
+  levels: readonly Level[],
+  thing: LookThing,
+  things: readonly LookThing[],
+): FreePlace | null {
+  const { widthMm, heightMm, depthMm } = thing.size;
+  const found = levels.flatMap((level) => {
+    const ends = level.of?.box ?? { frontMm: 0, backMm: room.depthMm };
+    const standing = level.standing.filter(({ kinds }) => !kinds.has('runner') && !kinds.has('rug'));
+    const middles = standing.flatMap(({ box }) => [box.leftMm, middleOf(box), box.rightMm]);
+    return middles.flatMap((middleMm) => {
+      const own = { leftMm: middleMm - widthMm / 2, rightMm: middleMm + widthMm / 2 };
+      const behind = standing.filter(
+        ({ box }) => box.leftMm < own.rightMm - SLACK_MM && box.rightMm > own.leftMm + SLACK_MM,
+      );
+      const fits =
+        own.leftMm >= level.leftMm - SLACK_MM &&
+        own.rightMm <= level.rightMm + SLACK_MM &&
+        behind.every(
+          ({ size, box }) =>
+            size.heightMm >= heightMm * TALLER &&
+            ends.backMm - ends.frontMm >= depthMm + size.depthMm &&
+            box.backMm <= ends.backMm + SLACK_MM,
+        );
+      if (!fits) return [];
+      const hidden = Math.max(
+        0,
+        ...behind.map(({ box }) => (Math.min(box.rightMm, own.rightMm) - Math.max(box.leftMm, own.leftMm)) / wide(box)),
+      );
+      return hidden > MOST_HIDDEN ? [] : [{ level, ends, middleMm, behind, hidden }];
+    });
+  });
+  const [best] = found.sort((a, b) => a.hidden - b.hidden);
+  if (!best) return null;
+  const { level, ends, middleMm, behind } = best;
+  const backMm = ends.frontMm + depthMm;
+  return {
+    footMm: level.footMm,
+    onId: level.of?.id ?? null,
+    middleMm,
+    depth: { frontMm: ends.frontMm, backMm },
+    pushed: behind.flatMap((one) =>
+      one.box.frontMm >= backMm
+        ? []
+        : carriedAlong(things, one, {
+            ...placeOf(one),
+            frontMm: Math.round((ends.backMm - one.size.depthMm) * 10) / 10,
+          }),
+    ),
+  };
 }
 
 /** Levels in the order in which they come in question: each group before the next is looked at. */
@@ -232,10 +305,12 @@ function levelGroups(room: LookRoom, thing: LookThing, things: readonly LookThin
     const seats = furnitureLevels(room, thing, things, isSeat);
     if (seats.length > 0) return [seats, own];
   }
+  // A tray gathers what is small.
+  const trays = room.hasWall ? furnitureLevels(room, thing, things, (of) => gathers(of, thing)) : [];
   const furniture = room.baseMm === 0 && room.hasWall && isSmall(thing) ? furnitureLevels(room, thing, things) : [];
   // The top of a console or a nightstand before the shelf under it, a bookcase's shelves before its top.
   const isTop = ({ of, footMm }: Level) => of !== null && footMm >= of.box.topMm - SAME_MM && footMm <= HIGH_TOP_MM;
-  return [furniture.filter(isTop), furniture.filter((level) => !isTop(level)), own];
+  return [trays, furniture.filter(isTop), furniture.filter((level) => !isTop(level)), own];
 }
 
 /**
@@ -274,6 +349,8 @@ export function freePlace(room: LookRoom, thing: LookThing, things: readonly Loo
       const room = pushedAside(level, thing, things, gapMm);
       if (room) return placed(level, room.middleMm, room.pushed);
     }
+  const before = beforeTaller(room, groups.flat(), thing, things);
+  if (before) return before;
   // There is no room: it stands before the others, where the check says what is in its way.
   const widest = groups.flat().flatMap(gapsOn).sort(byWidth)[0];
   const level = widest?.level ?? groups.flat()[0];

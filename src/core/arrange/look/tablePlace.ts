@@ -1,11 +1,13 @@
+import { spotKindOf } from '../../catalog/spotKinds';
 import type { LookPieceRow, SpotRow } from '../../model/rows';
 import { seatsOf } from '../seats';
+import { isFurniture, isSeat, isSmall, isSoft } from './freePlace';
 import { type LookRoom, lookRoom } from './lookRoom';
 import type { LookThing } from './lookThing';
 import { nearestFree } from './nearestFree';
 import { seatPlaces } from './seatPlaces';
 import { clamp, round } from './startingLook';
-import type { ThingKind } from './thingKinds.data';
+import { gathers, RIM_MM } from './trays';
 
 type LaidAt = Pick<LookPieceRow, 'xMm' | 'frontMm'>;
 
@@ -16,13 +18,12 @@ interface Top extends Pick<LookRoom, 'widthMm' | 'depthMm'> {
 }
 
 const SLACK_MM = 1;
-/** The rim of a tray (common practice, no source). */
-const RIM_MM = 12;
 
 const isSetAtSeats = ({ kinds }: LookThing): boolean => kinds.has('setting') || kinds.has('tableware');
 /** Cloth lies beneath what stands on a table. */
 const isCloth = ({ placement, kinds, template }: LookThing): boolean =>
-  placement.stance === 'lies' && (kinds.has('textile') || kinds.has('runner') || template?.id === 'flatCloth');
+  kinds.has('rug') ||
+  (placement.stance === 'lies' && (kinds.has('textile') || kinds.has('runner') || template?.id === 'flatCloth'));
 
 /**
  * Where a thing goes on a table: at the next seat, onto a tray, or where there is room for it.
@@ -37,41 +38,46 @@ export function placeOnTable(
   const alike = things.filter((other) => other.name === thing.name).length;
   const seat = isSetAtSeats(thing) && seatsOf(spot) > 0 ? seatPlaces(spot, thing.size, count)[alike] : undefined;
   if (seat) return { xMm: seat.xMm, frontMm: seat.frontMm };
+  const { widthMm, depthMm, heightMm } = lookRoom(spot);
+  const top = { widthMm, depthMm, leftMm: 0, frontMm: 0 };
+  // A rug lies beneath all, in the middle of its floor.
+  if (thing.kinds.has('rug')) return alongTheMiddle(top, thing, []) ?? widestGap(top, thing, []);
   for (const tray of things) {
-    const onTray = goesOn(tray, thing) ? placeOnTray(tray, thing, things) : null;
+    const onTray = gathers(tray, thing) ? placeOnTray(tray, thing, things) : null;
     if (onTray) return onTray;
   }
-  const { widthMm, depthMm } = lookRoom(spot);
+  // On a floor what is small stands on furniture, and cushions lie on seats.
+  if (spotKindOf(spot.kind).baseHeightMm === 0)
+    for (const carrier of things) {
+      const { leftMm, rightMm, frontMm, backMm, topMm } = carrier.box;
+      const on = { leftMm, frontMm, widthMm: rightMm - leftMm, depthMm: backMm - frontMm };
+      const goesOn = isFurniture(carrier) ? isSmall(thing) : isSeat(carrier) && isSoft(thing);
+      const at = goesOn && topMm < heightMm ? placeOn(carrier, on, thing, things) : null;
+      if (at) return at;
+    }
   const inTheWay = things.filter((one) => !isCloth(one));
-  const top = { widthMm, depthMm, leftMm: 0, frontMm: 0 };
   return (
     alongTheMiddle(top, thing, inTheWay) ?? beforeOrBehind(top, thing, inTheWay) ?? widestGap(top, thing, inTheWay)
   );
 }
 
-/** What lies beneath other things, not on a tray. */
-const LIES_BENEATH: readonly ThingKind[] = ['tray', 'textile', 'runner', 'books'];
-
-/** Whether a tray gathers a thing: something that is small beside it, and neither cloth nor books, which lie beneath. */
-const goesOn = (tray: LookThing, { kinds, size, placement }: LookThing): boolean =>
-  tray.kinds.has('tray') &&
-  !LIES_BENEATH.some((kind) => kinds.has(kind)) &&
-  placement.stance !== 'lies' &&
-  size.widthMm <= tray.size.widthMm / 2 &&
-  size.depthMm <= tray.size.depthMm - 2 * RIM_MM;
-
 /** A free place on a tray; null where it is full. */
 function placeOnTray(tray: LookThing, thing: LookThing, things: readonly LookThing[]) {
-  const { leftMm, rightMm, frontMm, backMm, topMm } = tray.box;
+  const { leftMm, rightMm, frontMm, backMm } = tray.box;
   const top = {
     leftMm: leftMm + RIM_MM,
     frontMm: frontMm + RIM_MM,
     widthMm: rightMm - leftMm - 2 * RIM_MM,
     depthMm: backMm - frontMm - 2 * RIM_MM,
   };
-  const standing = things.filter(({ placement }) => placement.onId === tray.id);
+  return placeOn(tray, top, thing, things);
+}
+
+/** A free place on something that carries others; null where it is full. */
+function placeOn(carrier: LookThing, top: Top, thing: LookThing, things: readonly LookThing[]) {
+  const standing = things.filter(({ placement }) => placement.onId === carrier.id);
   const at = alongTheMiddle(top, thing, standing) ?? beforeOrBehind(top, thing, standing);
-  return at && { ...at, footMm: round(topMm), onId: tray.id };
+  return at && { ...at, footMm: round(carrier.box.topMm), onId: carrier.id };
 }
 
 /** Free stretches along the middle of a top, the widest first. */

@@ -41,8 +41,18 @@ export const thingKindRows = {
   // What has no other place than the wall, where there is one.
   hung: {
     words:
-      /\b(?:sconces?|(?:coat|key|towel|wall|row of) hooks?|(?:coat|towel|key|hat|peg|mug) (?:racks?|rails?)|peg ?boards?|hooks|wall (?:clocks?|lamps?|lights?|baskets?|vases?|planters?|pockets?|hangings?|shelf|shelves)|plate rails?|macram[eé]|tapestr(?:y|ies)|pennants?|banners?|antlers?)\b/i,
+      /\b(?:sconces?|(?:coat|key|towel|wall|row of) hooks?|(?:coat|towel|key|hat|peg|mug) (?:racks?|rails?)|(?:peg|cork|bulletin|pin|chalk|memo|notice|white) ?boards?|hooks|wall (?:clocks?|lamps?|lights?|baskets?|vases?|planters?|pockets?|hangings?|shelf|shelves)|plate rails?|macram[eé]|tapestr(?:y|ies)|pennants?|banners?|antlers?)\b/i,
     not: /\b(?:standing|stand|floor|tree|table|curtain hooks?|shower hooks?)\b/i,
+  },
+  // What has no other place than the floor.
+  onFloor: {
+    words:
+      /\b(?:waste ?(?:paper )?(?:bins?|baskets?)|trash (?:cans?|bins?)|umbrella stands?|(?:floor|standing) (?:lamps?|mirrors?|vases?|plants?|baskets?|lanterns?|clocks?|cushions?)|shoe racks?|boot trays?|hampers?|laundry baskets?|log (?:baskets?|holders?|racks?)|coat (?:trees?|stands?)|dog beds?|door ?mats?|ottomans?|poufs?|foot ?stools?)\b/i,
+  },
+  // What hangs on the wall for coats, hats and bags to hang from.
+  hooks: {
+    words: /\b(?:(?:coat|hat|peg|bag|robe) (?:hooks?|racks?|rails?)|(?:wall|row of) hooks?|peg ?(?:rails?|racks?))\b/i,
+    not: /\b(?:standing|stand|tree)\b/i,
   },
   rug: { templates: ['rug'], words: /\b(?:rugs?|carpet|mat)\b/i, not: /\b(?:place ?mats?|bath mat)\b/i },
   curtain: { templates: ['curtain'], words: /\b(?:curtains?|drapes?)\b/i, not: /\brods?\b/i },

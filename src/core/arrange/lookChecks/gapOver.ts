@@ -30,15 +30,19 @@ export const gapOver = lookCheck({
     takeDown: () => 'Take it down',
   },
   check: (facts, say) =>
-    hungOver(facts).map(({ things, box, below, name, about }): LookSaid => {
-      const { least, usual, most } = gaps[below.kind];
-      const gap = box.footMm - below.topMm;
-      const text = say('told', { gapMm: gap, leastMm: least, mostMm: most });
-      if (gap >= least - SLACK_MM && gap <= most + SLACK_MM) return holding(say('holds', { thing: name }), text, about);
-      const by = usual - gap;
-      const fits = box.topMm + by <= facts.room.heightMm && box.footMm + by >= 0;
-      return lookAgain(say(gap < least ? 'low' : 'high', { thing: name }), text, about, [
-        fits ? moveFix(say('hang', { gapMm: usual }), raisedBy(things, by)) : awayFix(say('takeDown'), ...about),
-      ]);
-    }),
+    // From hooks coats hang: they are as high as arms reach, whatever stands below.
+    hungOver(facts)
+      .filter(({ things }) => !things.every(({ kinds }) => kinds.has('hooks')))
+      .map(({ things, box, below, name, about }): LookSaid => {
+        const { least, usual, most } = gaps[below.kind];
+        const gap = box.footMm - below.topMm;
+        const text = say('told', { gapMm: gap, leastMm: least, mostMm: most });
+        if (gap >= least - SLACK_MM && gap <= most + SLACK_MM)
+          return holding(say('holds', { thing: name }), text, about);
+        const by = usual - gap;
+        const fits = box.topMm + by <= facts.room.heightMm && box.footMm + by >= 0;
+        return lookAgain(say(gap < least ? 'low' : 'high', { thing: name }), text, about, [
+          fits ? moveFix(say('hang', { gapMm: usual }), raisedBy(things, by)) : awayFix(say('takeDown'), ...about),
+        ]);
+      }),
 });

@@ -35,10 +35,11 @@ export function AddThing(props: {
     staleTime: 30_000,
     retry: false,
   });
+  const isHere = ({ lookId }: LookPieceRow) => lookId === look.id;
   const add = (of: Partial<LookPieceRow>, along: readonly PieceRow[] = [], count = 1) => {
-    const { rows, places } = allAdded(plan, look, spot, things, of, count, () => crypto.randomUUID());
-    run('placePieces', { rows, places }, along);
-    const [first] = rows;
+    const added = allAdded(plan, look, spot, things, of, count, () => crypto.randomUUID());
+    run('placePieces', added, along);
+    const [first] = added.rows.length > 0 ? added.rows : (added.floor?.carriers ?? []).filter(isHere);
     if (first) props.onAdded(first.id);
   };
   const { project } = plan.rows;
