@@ -248,7 +248,9 @@ function templateOf(kind: PieceKind, head: string): string | null {
         .map((word) => ({ id: entry.id, end: head.lastIndexOf(word) + word.length, length: word.length })),
     )
     .sort((a, b) => b.end - a.end || b.length - a.length)[0];
-  return named && (kind.templateId === 'freeBox' || named.id === kind.templateId || named.end === head.length)
+  // A longer name that ends there says what it is as a whole: a bed frame is no picture frame.
+  const ownName = Math.max(0, ...kind.words.filter((word) => head.endsWith(word)).map(({ length }) => length));
+  return named && named.length >= ownName && (named.id === kind.templateId || named.end === head.length)
     ? named.id
     : kind.templateId === 'freeBox'
       ? null

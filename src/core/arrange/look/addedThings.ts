@@ -5,15 +5,16 @@ import { type Below, furnitureBelow } from '../lookChecks/furnitureBelow';
 import { gaps } from '../lookChecks/gapOver';
 import { inches } from '../lookChecks/where';
 import { floorShown, furnitureOf, isFurnitureItself, isTopOfFurniture, standsOnFloor } from './floorShown';
-import { freePlace } from './freePlace';
-import { isSeenFromAbove, type LookRoom, lookRoom } from './lookRoom';
-import { boxAt, type LookThing, meets } from './lookThing';
+import { freePlace, isFurniture, isSeat, isSmall, isSoft } from './freePlace';
+import { isSeenFromAbove, type LookRoom, levelUnder, lookRoom } from './lookRoom';
+import { boxAt, type LookThing, meets, thingAt } from './lookThing';
 import { behindFirst, lookThing } from './lookThings';
 import { nearestFree } from './nearestFree';
 import { newPlacement } from './newLook';
 import { type Place, placeOf, restsOn, withPlaces } from './settle';
 import { clamp, frontFor, layerOf, round, stanceOf, usualFoot } from './startingLook';
 import { placeOnTable } from './tablePlace';
+import type { ThingKind } from './thingKinds.data';
 
 /** What is put into a look, and what is pushed aside for it. */
 export interface Added {
@@ -80,10 +81,67 @@ function addedTo(spot: SpotRow, things: readonly LookThing[], thing: LookThing, 
   if (stance === 'hangs' && thing.kinds.has('curtain') && room.beyondMm > 0)
     return { row: { ...row, ...curtainPlace(room, thing, things) }, pushed: [] };
   if (stance === 'hangs') return { row: { ...row, ...hungPlace(spot, thing, things) }, pushed: [] };
+  const under = withWhatBelongsOn(spot, things, thing, count);
+  if (under) return under;
   const { middleMm, footMm, onId, depth, pushed } = freePlace(room, thing, things, spot.gapMm ?? GAP_MM);
   const frontMm = depth ? round(Math.max(0, (depth.frontMm + depth.backMm - depthMm) / 2)) : row.frontMm;
   return { row: { ...row, xMm: leftAt(middleMm), footMm: round(footMm), frontMm, onId }, pushed };
 }
+
+/** What stood on the floor only because there was nothing for it: a television before its console came. */
+const BELONGS_ON: readonly ThingKind[] = [
+  'display',
+  'lamp',
+  'vase',
+  'candle',
+  'books',
+  'tray',
+  'tableware',
+  'fruit',
+  'small',
+];
+
+/** Furniture that is put in takes onto it what belongs there and stood on the floor; null where nothing did. */
+function withWhatBelongsOn(
+  spot: SpotRow,
+  things: readonly LookThing[],
+  thing: LookThing,
+  count: number,
+): AddedOne | null {
+  const room = lookRoom(spot);
+  const [carries, seats] = [isFurniture(thing), isSeat(thing)];
+  if (room.baseMm !== 0 || !room.hasWall || !(carries || seats)) return null;
+  const goesOn = (one: LookThing) =>
+    restsOn(one) &&
+    one.placement.onId === null &&
+    levelUnder(room, one.box) === 0 &&
+    !things.some(({ placement }) => placement.onId === one.id) &&
+    (carries ? isSmall(one) && BELONGS_ON.some((kind) => one.kinds.has(kind)) : isSoft(one));
+  const loose = things.filter(goesOn);
+  if (loose.length === 0) return null;
+  const rest = things.filter((one) => !loose.includes(one));
+  const { row, pushed } = addedTo(spot, rest, thing, count);
+  let there = [...withPlaces(rest, pushed), thingAt(thing, row)];
+  const moved: Place[] = [];
+  for (const one of loose) {
+    const at = freePlace(room, one, there, spot.gapMm ?? GAP_MM);
+    const { size } = one;
+    const place = {
+      ...placeOf(one),
+      xMm: round(clamp(at.middleMm - size.widthMm / 2, room.widthMm - size.widthMm)),
+      footMm: round(at.footMm),
+      frontMm: at.depth
+        ? round(Math.max(0, (at.depth.frontMm + at.depth.backMm - size.depthMm) / 2))
+        : one.placement.frontMm,
+      onId: at.onId,
+      layer: Math.max(one.placement.layer, row.layer + 1),
+    };
+    there = [...withPlaces(there, at.pushed), thingAt(one, place)];
+    moved.push(place, ...at.pushed);
+  }
+  return { row, pushed: [...pushed, ...moved] };
+}
+
 /** From so many on, things alike are set down as a group. */
 const LEAST_GROUP = 3;
 

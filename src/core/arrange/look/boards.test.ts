@@ -105,7 +105,11 @@ describe('boards of pieces', () => {
   const wall = { kind: 'wall', widthMm: 3000, heightMm: 2400 } as const;
   const inside = (more: readonly Partial<LookPieceRow>[] = []) =>
     lookRows(wall, [
-      { ...thing('Open bookcase', 'bookcase', [800, 1500, 300], [1000, 0, 900]), id: uuid(1) },
+      {
+        ...thing('Open bookcase', 'bookcase', [800, 1500, 300], [1000, 0, 900]),
+        drawn: { templateId: 'bookcase', measures: { widthMm: 800, heightMm: 1500, depthMm: 300 }, color: null },
+        id: uuid(1),
+      },
       thing('Jug', 'vase', [120, 250, 120], [100, 0, 500], { id: uuid(2) }),
       ...more,
     ]);

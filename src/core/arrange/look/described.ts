@@ -12,6 +12,7 @@ import { completeMeasures, type FurnitureTemplate, type Measures } from '../../s
 import { likenessInstead } from '../../surface/likenesses';
 import type { ZoneFace } from '../../surface/prints/printedShapes';
 import { furnitureTemplates } from '../../surface/templates';
+import { usualSize } from '../../surface/usualSize';
 import { zoneFacesOf } from './zoneFaces';
 
 /** What a thing is made of, as far as drawing asks. */
@@ -42,12 +43,27 @@ const SMALL_CLOTH_MM = 600;
 /** What is set up against the wall is so thin, mm. */
 const THIN_MM = 20;
 
-/** How large a thing is by what it is called, where nobody measured it and its name says more than its kind. */
+/** What is not measured of a thing, as large as it is by what it is called, where its name says more than its kind. */
 function usualByName(template: FurnitureTemplate, known: Measures, name: string): Measures {
-  const usual = likenessInstead(template.id, name)?.usual;
-  const { width, height } = template.overall;
-  if (!usual || known[height] !== undefined || (width !== null && known[width] !== undefined)) return known;
-  return { ...known, [height]: usual.heightMm, ...(width === null ? {} : { [width]: usual.widthMm }) };
+  const { width, height, depth } = template.overall;
+  const of = (id: string | null) => (id === null ? undefined : known[id]);
+  const [wide, high, deep] = [of(width), of(height), of(depth)];
+  const drawn = likenessInstead(template.id, name)?.usual;
+  const usual =
+    drawn && wide === undefined && high === undefined
+      ? { ...drawn, depthMm: deep }
+      : usualSize(name, {
+          ...(wide !== undefined && { widthMm: wide }),
+          ...(high !== undefined && { heightMm: high }),
+          ...(deep !== undefined && { depthMm: deep }),
+        });
+  if (!usual) return known;
+  return {
+    ...known,
+    [height]: usual.heightMm,
+    ...(width !== null && { [width]: usual.widthMm }),
+    ...(depth !== null && usual.depthMm !== undefined && { [depth]: usual.depthMm }),
+  };
 }
 
 /**

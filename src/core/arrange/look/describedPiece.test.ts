@@ -52,7 +52,9 @@ describe('what is described for a look', () => {
 
   it('what is round is as deep as it is wide, anything else a little less', () => {
     expect(seen('cake stand, 11 in wide, 6 in tall').size.depthMm).toBeCloseTo(11 * IN, 3);
-    expect(seen('old suitcase, 20 in wide, 8 in tall').size.depthMm).toBeCloseTo(12 * IN, 3);
+    expect(seen('old widget, 20 in wide, 8 in tall').size.depthMm).toBeCloseTo(12 * IN, 3);
+    // What has a usual size keeps its proportions: a suitcase 22 in wide is 16 in deep.
+    expect(seen('old suitcase, 20 in wide, 8 in tall').size.depthMm).toBeCloseTo((20 / 22) * 16 * IN, 3);
     expect(seen('old suitcase, 20 in wide, 8 in tall, 15 in deep').size.depthMm).toBeCloseTo(15 * IN, 3);
   });
 

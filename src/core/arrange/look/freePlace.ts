@@ -39,6 +39,7 @@ const SLACK_MM = 1;
 /** Up to here a thing is set on furniture rather than on the floor beside it; a lamp a little higher (common practice, no source). */
 const SMALL_MM = inches(24);
 const SMALL_LAMP_MM = inches(32);
+const SMALL_POT_MM = inches(14);
 /** A top higher than this is above what one looks at. */
 const HIGH_TOP_MM = inches(50);
 /** Furniture lower than this is no place to set things on. */
@@ -74,7 +75,7 @@ function spotLevels(room: LookRoom, thing: LookThing, standing: readonly LookThi
 export function isSmall(thing: LookThing): boolean {
   const { kinds, size, template } = thing;
   // However tall a television is, it stands on its console.
-  if (likenessOfThing(thing)?.id === 'television') return true;
+  if (kinds.has('display')) return true;
   if (
     kinds.has('onFloor') ||
     kinds.has('floorPiece') ||
@@ -84,11 +85,14 @@ export function isSmall(thing: LookThing): boolean {
     kinds.has('storage')
   )
     return false;
-  return size.heightMm <= (kinds.has('lamp') ? SMALL_LAMP_MM : SMALL_MM) && template?.id !== 'planter';
+  return size.heightMm <= (kinds.has('lamp') ? SMALL_LAMP_MM : template?.id === 'planter' ? SMALL_POT_MM : SMALL_MM);
 }
 
-/** Whether a thing is furniture that things are set on. */
+/** Whether a thing is furniture that things are set on; so is a shelf on the wall. */
 export const isFurniture = (thing: LookThing): boolean =>
+  (thing.placement.stance === 'hangs' && thing.template?.id === 'shelf') || standsAsFurniture(thing);
+
+const standsAsFurniture = (thing: LookThing): boolean =>
   restsOn(thing) &&
   thing.size.heightMm >= LEAST_FURNITURE_MM &&
   !thing.kinds.has('seat') &&
@@ -107,7 +111,7 @@ function furnitureLevels(
 ): Level[] {
   const { heightMm, depthMm } = thing.size;
   return things
-    .filter((of) => carries(of) && of.size.depthMm >= depthMm - SLACK_MM)
+    .filter((of) => carries(of) && (isSoft(thing) || of.size.depthMm >= depthMm - SLACK_MM))
     .flatMap((of): Level[] =>
       of.boards.flatMap(({ topMm, leftMm, rightMm }, n) => {
         const footMm = of.box.footMm + topMm;
@@ -184,6 +188,13 @@ function pushedAside(
     entry.left = Math.min(entry.left, edge - entry.width);
     edge = entry.left - air;
   }
+  // A pair at the two ends goes on being one.
+  const [first, last] = [all[0], all.at(-1)];
+  if (first?.one && last?.one && first !== last && isPair(level, first.one, last.one)) {
+    const fromEnd = Math.min(first.left - level.leftMm, level.rightMm - last.left - last.width);
+    first.left = level.leftMm + fromEnd;
+    last.left = level.rightMm - fromEnd - last.width;
+  }
   const middleMm = all.flatMap(({ one, left }) => (one === null ? left + own / 2 : []))[0] ?? at;
   const pushed = all.flatMap(({ one, left }) =>
     one === null || Math.abs(left - one.box.leftMm) < SLACK_MM
@@ -192,6 +203,11 @@ function pushedAside(
   );
   return { middleMm, pushed };
 }
+
+/** Whether two things are alike and as far from the middle of their level. */
+const isPair = (level: Level, one: LookThing, other: LookThing): boolean =>
+  identityOf(one) === identityOf(other) &&
+  Math.abs(middleOf(one.box) + middleOf(other.box) - 2 * middleOf(level)) < 2 * SLACK_MM;
 
 /** Whether a stretch of a level is free but for one thing. */
 const isFree = (level: Level, but: LookThing, { leftMm, rightMm }: Stretch): boolean =>
@@ -335,22 +351,37 @@ export function freePlace(room: LookRoom, thing: LookThing, things: readonly Loo
   const [ground] = groups.flat().filter(({ footMm, of }) => footMm === 0 && of === null);
   // A mat lies before the door.
   if (door && ground) return placed(ground, middleOf(door));
-  for (const group of groups) {
-    const pair = group.flatMap((level) => pairOn(level, thing, things, gapMm) ?? [])[0];
-    if (pair) return placed(pair.level, pair.middleMm, pair.pushed);
-    const gap = group
-      .flatMap(gapsOn)
-      .filter((one) => wide(one) >= thing.size.widthMm)
-      .sort(byWidth)[0];
-    if (gap) return placed(gap.level, middleOf(gap));
-  }
-  for (const group of groups)
-    for (const level of [...group].sort((a, b) => freeOn(b) - freeOn(a))) {
-      const room = pushedAside(level, thing, things, gapMm);
-      if (room) return placed(level, room.middleMm, room.pushed);
+  // Cloth that is wider than a seat hangs over its sides.
+  const { widthMm } = thing.size;
+  const needed = (level: Level) => (isSoft(thing) && level.of ? Math.min(widthMm, wide(level)) : widthMm);
+  const freeIn = (some: readonly Level[][]): FreePlace | null => {
+    for (const group of some) {
+      const pair = group.flatMap((level) => pairOn(level, thing, things, gapMm) ?? [])[0];
+      if (pair) return placed(pair.level, pair.middleMm, pair.pushed);
+      const gap = group
+        .flatMap(gapsOn)
+        .filter((one) => wide(one) >= needed(one.level))
+        .sort(byWidth)[0];
+      if (gap) return placed(gap.level, middleOf(gap));
     }
-  const before = beforeTaller(room, groups.flat(), thing, things);
-  if (before) return before;
+    return null;
+  };
+  const squeezedIn = (some: readonly Level[][]): FreePlace | null => {
+    for (const group of some)
+      for (const level of [...group].sort((a, b) => freeOn(b) - freeOn(a))) {
+        const room = pushedAside(level, thing, things, gapMm);
+        if (room) return placed(level, room.middleMm, room.pushed);
+      }
+    return beforeTaller(room, some.flat(), thing, things);
+  };
+  const isOwn = (group: readonly Level[]) => group.every(({ of }) => of === null);
+  const isTray = (group: readonly Level[]) => group.some(({ of }) => of?.kinds.has('tray'));
+  const [onThings, own] = [groups.filter((group) => !isOwn(group)), groups.filter(isOwn)];
+  const onFurniture = onThings.filter((group) => !isTray(group));
+  // What belongs on furniture is squeezed in there before it goes to the floor.
+  const place =
+    freeIn(onThings) ?? squeezedIn(onFurniture) ?? onItsSeat(onFurniture, thing) ?? freeIn(own) ?? squeezedIn(own);
+  if (place) return place;
   // There is no room: it stands before the others, where the check says what is in its way.
   const widest = groups.flat().flatMap(gapsOn).sort(byWidth)[0];
   const level = widest?.level ?? groups.flat()[0];
@@ -359,6 +390,20 @@ export function freePlace(room: LookRoom, thing: LookThing, things: readonly Loo
   const middleMm = Math.min(Math.max(ends.leftMm + half, middleOf(widest ?? ends)), ends.rightMm - half);
   const { footMm = 0, of = null } = level ?? {};
   return { footMm, onId: of?.id ?? null, middleMm, depth: { frontMm: 0, backMm: thing.size.depthMm }, pushed: [] };
+}
+
+/** Cushions and throws lie over each other on a seat. */
+function onItsSeat(groups: readonly Level[][], thing: LookThing): FreePlace | null {
+  const [seat] = groups.flat().filter(({ of }) => of !== null && isSeat(of));
+  if (!seat?.of || !isSoft(thing)) return null;
+  const { frontMm } = seat.of.box;
+  return {
+    footMm: seat.footMm,
+    onId: seat.of.id,
+    middleMm: middleOf(seat),
+    depth: { frontMm, backMm: frontMm + thing.size.depthMm },
+    pushed: [],
+  };
 }
 
 const freeOn = (level: Level): number => wide(level) - level.standing.reduce((sum, { size }) => sum + size.widthMm, 0);

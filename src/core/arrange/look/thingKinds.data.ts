@@ -33,7 +33,7 @@ export const thingKindRows = {
   stringLights: { words: /\b(?:string|fairy|christmas) ?lights?\b|\blight strings?\b/i },
   art: {
     templates: ['pictureFrame'],
-    words: /\b(?:frames?|prints?|art|sign|signs|canvas|painting|picture|poster)\b/i,
+    words: /\b(?:frames?|prints?|art|sign|signs|canvas|painting|picture|poster|maps?|charts?)\b/i,
     not: /\b(?:mirror|window frame|bed frame)\b/i,
   },
   mirror: { templates: ['mirror'], words: /\bmirrors?\b/i },
@@ -48,6 +48,11 @@ export const thingKindRows = {
   onFloor: {
     words:
       /\b(?:waste ?(?:paper )?(?:bins?|baskets?)|trash (?:cans?|bins?)|umbrella stands?|(?:floor|standing) (?:lamps?|mirrors?|vases?|plants?|baskets?|lanterns?|clocks?|cushions?)|shoe racks?|boot trays?|hampers?|laundry baskets?|log (?:baskets?|holders?|racks?)|coat (?:trees?|stands?)|dog beds?|door ?mats?|ottomans?|poufs?|foot ?stools?)\b/i,
+  },
+  // What is looked at: nothing hangs behind it.
+  display: {
+    words: /\b(?:televisions?|tvs?|(?:flat|computer) screens?|monitors?|aquariums?|fish tanks?)\b/i,
+    not: /\b(?:stand|console|unit|cabinet|shelf)\b/i,
   },
   // What hangs on the wall for coats, hats and bags to hang from.
   hooks: {
@@ -101,8 +106,15 @@ export const thingKindRows = {
   storage: { templates: ['basket', 'roundBasket', 'crate', 'cabinet', 'dresser', 'nightstand', 'bookcase'] },
   floorPiece: {
     templates: ['dresser', 'bookcase', 'cabinet', 'nightstand', 'consoleTable', 'table', 'chair', 'stool', 'screen'],
+    words:
+      /\b(?:pianos?|cribs?|wardrobes?|armoires?|(?:tv|television) stands?|media consoles?|coat (?:trees?|stands?)|hall trees?|hay ?bales?|steamer trunks?|grandfather clocks?)\b/i,
   },
-  seat: { templates: ['chair', 'stool'], words: /\b(?:chairs?|stools?|bench|sofa)\b/i },
+  seat: {
+    templates: ['chair', 'stool'],
+    words:
+      /\b(?:(?:arm|rocking )?chairs?|stools?|bench(?:es)?|sofas?|couch(?:es)?|love ?seats?|settees?|futons?|daybeds?|recliners?|ottomans?|poufs?|porch swings?)\b/i,
+    not: /\b(?:chair (?:pads?|cushions?|covers?))\b/i,
+  },
   small: { templates: ['egg'], words: /\b(?:beads?|marbles?|buttons?|coins?|eggs?|pebbles?|button cells?|acorns?)\b/i },
   button: { words: /\b(?:flameless|led) (?:candles?|tea ?lights?|votives?)\b/i },
 } as const satisfies Readonly<Record<string, KindWords>>;

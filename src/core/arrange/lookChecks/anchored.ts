@@ -26,7 +26,7 @@ export const anchored = lookCheck({
   check: (facts, say) =>
     facts.things
       .filter(
-        ({ kinds, size, placement, template }) =>
+        ({ kinds, size, placement, template, ownName }) =>
           placement.stance !== 'hangs' &&
           placement.onId === null &&
           facts.baseMm === 0 &&
@@ -34,6 +34,8 @@ export const anchored = lookCheck({
           ((kinds.has('clothing') && size.heightMm >= STORAGE_MM) ||
             (kinds.has('floorPiece') &&
               template?.id !== 'chair' &&
+              // What stands before a fire on feet is taken away to lay the logs.
+              !/\bfire(?:place)? ?screens?\b/i.test(ownName) &&
               size.heightMm >= LEAST_TALL_MM &&
               size.heightMm > SLENDER * Math.min(size.depthMm, size.widthMm))),
       )

@@ -24,8 +24,25 @@ const HEAD_OF_MATTRESS = 1.7;
 
 const surfaces: ReadonlySet<string> = new Set(['console', 'sideboard', 'cabinetTop', 'shelfRun', 'tieredTray']);
 
-/** The furniture beneath a stretch of wall; null where art hangs by itself. */
+/**
+ * The furniture beneath a stretch of wall; null where art hangs by itself. Over a television or a monitor it is the screen
+ * that it hangs over.
+ */
 export function furnitureBelow(
+  facts: Pick<LookFacts, 'kind' | 'room' | 'spot' | 'isAbove' | 'things'>,
+  box: Pick<ThingBox, 'leftMm' | 'rightMm' | 'footMm'>,
+): Below | null {
+  const below = furnitureItself(facts, box);
+  const screens = standing(facts).filter(
+    ({ kinds, box: other }) =>
+      kinds.has('display') &&
+      other.topMm <= box.footMm + NEAR_MM &&
+      share(box.leftMm, box.rightMm, other.leftMm, other.rightMm),
+  );
+  return below && { ...below, topMm: Math.max(below.topMm, ...screens.map((one) => one.box.topMm)) };
+}
+
+function furnitureItself(
   facts: Pick<LookFacts, 'kind' | 'room' | 'spot' | 'isAbove' | 'things'>,
   box: Pick<ThingBox, 'leftMm' | 'rightMm' | 'footMm'>,
 ): Below | null {

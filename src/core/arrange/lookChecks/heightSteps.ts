@@ -23,9 +23,16 @@ function topOf(facts: LookFacts, thing: LookThing): number {
 /** Two things side by side are a pair: steps are asked of three and more. */
 const LEAST_ROW = 3;
 
+/** Furniture on the floor is as high as it is: steps are asked of what is arranged. */
+const isFurnishing = ({ baseMm }: LookFacts, { kinds, box }: LookThing): boolean =>
+  baseMm === 0 &&
+  box.footMm < LEAST_MM &&
+  (['floorPiece', 'seat', 'onFloor', 'display'] as const).some((kind) => kinds.has(kind));
+
 /** What stands upright in a row from left to right, each with how high it reaches above its board. */
 const standingIn = (facts: LookFacts, { things, footMm }: ThingRow): { thing: LookThing; topMm: number }[] =>
   things
+    .filter((thing) => !isFurnishing(facts, thing))
     .map((thing) => ({ thing, topMm: topOf(facts, thing) - footMm }))
     .filter(({ topMm }) => topMm >= LEAST_MM)
     .sort((a, b) => middleX(a.thing.box) - middleX(b.thing.box));

@@ -356,7 +356,7 @@ export const figures: readonly Likeness[] = [
   },
   {
     id: 'birdcage',
-    words: ['birdcage', 'bird cage', 'cloche', 'dome', 'terrarium'],
+    words: ['birdcage', 'bird cage'],
     front: [
       turned(
         [
@@ -386,7 +386,7 @@ export const figures: readonly Likeness[] = [
   },
   {
     id: 'dial',
-    words: ['scale', 'radio', 'typewriter', 'clock', 'camera', 'telephone', 'phone', 'alarm clock', 'barometer'],
+    words: ['scale', 'radio', 'typewriter', 'camera', 'telephone', 'phone', 'barometer'],
     plan: 'square',
     front: [
       poly([

@@ -422,9 +422,6 @@ export const household: readonly Likeness[] = [
       'rack',
       'coat rack',
       'towel rack',
-      'hat stand',
-      'coat stand',
-      'hall tree',
       'peg rail',
       'peg rack',
       'hook',
@@ -579,7 +576,7 @@ export const household: readonly Likeness[] = [
   {
     id: 'pillow',
     templateId: 'cushion',
-    words: ['pillow', 'cushion', 'pouf', 'ottoman', 'bean bag', 'bolster'],
+    words: ['pillow', 'cushion', 'bolster'],
     front: [
       poly([
         [0, 0.12],
@@ -613,7 +610,7 @@ export const household: readonly Likeness[] = [
   },
   {
     id: 'hanging',
-    words: ['tapestry', 'macrame', 'wall hanging', 'banner', 'bunting', 'flag', 'stocking', 'apron'],
+    words: ['tapestry', 'macrame', 'wall hanging', 'banner', 'bunting', 'flag', 'apron'],
     plan: 'square',
     front: [
       box(0, 0, 1, 0.05, 0, 'wood'),

@@ -1,7 +1,10 @@
 import type { Drawing } from '../drawing';
 import type { FurnitureTemplate, Measures } from '../furnitureTemplate';
+import { lastSaid } from '../lastSaid';
 import { topDrawing } from '../views';
+import { devices } from './devices.data';
 import { figures } from './figures.data';
+import { furnishings } from './furnishings.data';
 import { household } from './household.data';
 import { drawnShape, type Likeness } from './likeness';
 import { plants } from './plants.data';
@@ -10,29 +13,17 @@ import { tableware } from './tableware.data';
 export type { Likeness };
 
 /** All likenesses; of a word that two say, the first counts. */
-export const likenesses: readonly Likeness[] = [...tableware, ...plants, ...household, ...figures];
-
-/** A word in the plural, as a name says it. */
-const pluralOf = (word: string): string =>
-  /(?:s|x|ch|sh)$/.test(word)
-    ? `${word}es`
-    : /[^aeiou]y$/.test(word)
-      ? `${word.slice(0, -1)}ies`
-      : /(?:f|fe)$/.test(word) && !/(?:ff|oof)$/.test(word)
-        ? word.replace(/fe?$/, 'ves')
-        : `${word}s`;
+export const likenesses: readonly Likeness[] = [
+  ...tableware,
+  ...plants,
+  ...household,
+  ...furnishings,
+  ...devices,
+  ...figures,
+];
 
 const saidWhole = likenesses.filter(({ said }) => said !== undefined);
-const byWord = new Map<string, Likeness>();
-for (const likeness of likenesses)
-  for (const word of likeness.words)
-    for (const form of [word, pluralOf(word)]) if (!byWord.has(form)) byWord.set(form, likeness);
-const LONGEST = Math.max(...[...byWord.keys()].map((word) => word.split(' ').length));
-
-/** Words after which stands what a thing has, holds or is for, no longer what it is. */
-const beside = /\s(?:with|without|in|on|under|over|for|from|as|and|to|by|at|of)\s.*$/;
-/** Words that only say how much of a thing there is: a stack of plates is plates. */
-const measureOf = /^.*?\b(?:stack|pile|bunch|bundle|set|pair|pack|dozen|group|string|row)\s+of\s+/;
+const saidLast = lastSaid(likenesses, ({ not }, name) => not?.test(name) === true);
 
 /**
  * What a thing looks like by its name: the last word that says what it is, the longest where several end there.
@@ -40,19 +31,7 @@ const measureOf = /^.*?\b(?:stack|pile|bunch|bundle|set|pair|pack|dozen|group|st
  */
 export function likenessOf(name: string): Likeness | null {
   const whole = saidWhole.find(({ said, not }) => said?.test(name) && !not?.test(name));
-  if (whole) return whole;
-  const plain = ` ${name
-    .toLowerCase()
-    .replace(/['’]/g, '')
-    .replace(/[^\p{L}\p{N}]+/gu, ' ')
-    .trim()} `;
-  const words = plain.trim().replace(measureOf, '').replace(beside, '').split(' ');
-  for (let end = words.length; end > 0; end -= 1)
-    for (let start = Math.max(0, end - LONGEST); start < end; start += 1) {
-      const found = byWord.get(words.slice(start, end).join(' '));
-      if (found && !found.not?.test(name)) return found;
-    }
-  return null;
+  return whole ?? saidLast(name);
 }
 
 /**

@@ -5,6 +5,9 @@ export const tableware: readonly Likeness[] = [
   {
     id: 'bowl',
     words: ['bowl', 'basin', 'dish', 'dough bowl', 'mixing bowl'],
+    // What grows in a bowl is drawn as what holds it.
+    not: /\b(?:planter|succulents?|plants?)\b/i,
+    instead: ['planter', 'wreath'],
     front: [
       turned([
         [0.12, 1],
@@ -19,7 +22,21 @@ export const tableware: readonly Likeness[] = [
   },
   {
     id: 'fruitBowl',
-    words: ['fruit', 'lemon', 'lime', 'apple', 'orange', 'pear', 'peach', 'plum', 'grape', 'clementine', 'pomegranate'],
+    instead: ['planter'],
+    words: [
+      'fruit',
+      'fruit bowl',
+      'lemon',
+      'lime',
+      'apple',
+      'orange',
+      'pear',
+      'peach',
+      'plum',
+      'grape',
+      'clementine',
+      'pomegranate',
+    ],
     front: [
       oval(0.3, 0.42, 0.15, 0.2, 8),
       oval(0.68, 0.42, 0.15, 0.2, 2),
@@ -81,6 +98,7 @@ export const tableware: readonly Likeness[] = [
   },
   {
     id: 'teapot',
+    instead: ['planter'],
     words: ['teapot', 'coffee pot', 'kettle', 'watering can', 'gravy boat'],
     front: [
       poly([
@@ -143,7 +161,7 @@ export const tableware: readonly Likeness[] = [
   },
   {
     id: 'cakeStand',
-    words: ['cake stand', 'pedestal', 'plant stand', 'riser', 'stand', 'cake plate'],
+    words: ['cake stand', 'pedestal', 'riser', 'stand', 'cake plate'],
     front: [
       turned([
         [0.16, 0.2],

@@ -12,7 +12,7 @@ const SHELF_DOWN = 0.78;
 export const consoleTable: FurnitureTemplate = {
   id: 'consoleTable',
   name: 'Console or side table with a shelf',
-  words: ['console', 'hall table', 'sofa table', 'entry table', 'end table'],
+  words: ['console', 'console table', 'demilune table', 'hall table', 'sofa table', 'entry table', 'end table'],
   measures: [
     lengthMeasure('widthMm', 'Width', 1000, 250, 2400),
     lengthMeasure('depthMm', 'Depth', 330, 150, 800),
