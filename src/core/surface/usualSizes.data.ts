@@ -211,7 +211,8 @@ const others = rows(
   antler: 20 14 9
   stone, rock, geode, crystal: 6 5 5
   pinecone, pine cone, acorn: 4 5 4
-  bead, bead garland: 14 2 8
+  bead, bead garland: 16 1 3
+  string light, fairy light, twinkle light: 60 8 1
   skull: 6 7 8
   witch hat, hat, straw hat, sun hat: 15 6 14
   cauldron: 13 11 13
@@ -232,7 +233,7 @@ const others = rows(
   lighthouse: 6 16 6
   anchor: 12 16 2
   fern: 18 16 18
-  fiddle leaf fig, ficus, palm, olive tree: 26 60 26
+  fiddle leaf fig, ficus, fig, palm, olive tree: 26 60 26
   snake plant: 10 28 10
   pothos, ivy, spider plant: 12 10 12
   aloe, succulent: 5 6 5
@@ -243,12 +244,15 @@ const others = rows(
   christmas tree: 44 78 44
   tree: 18 30 18
   tulip, hyacinth, daffodil, amaryllis, poinsettia: 10 14 10
+  mum, chrysanthemum: 14 14 14
   air plant: 4 5 4
   chandelier: 24 22 24
   pendant, pendant lamp, pendant light: 14 18 14
   sconce, wall sconce, wall lamp: 7 13 6
-  table lamp, buffet lamp: 13 24 13
-  desk lamp, bedside lamp, reading lamp, small lamp: 9 18 9
+  table lamp: 14 27 14
+  buffet lamp: 11 32 11
+  bedside lamp: 11 26 11
+  desk lamp, reading lamp, small lamp: 9 18 9
   floor lamp, standing lamp, arc lamp, torchiere: 16 60 16
   oil lamp, hurricane lamp: 6 14 6
   candelabra, menorah: 14 13 5

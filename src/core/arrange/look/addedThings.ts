@@ -33,6 +33,11 @@ function isWallOnly(spot: SpotRow): boolean {
   return view === 'elevation' && asks.depth === null && baseHeightMm > 0;
 }
 
+/** A framed photo larger than this hangs (common practice, no source). */
+const SMALL_PHOTO_MM = inches(13);
+const standsByItself = ({ kinds, size }: LookThing): boolean =>
+  kinds.has('standsUp') && (!kinds.has('art') || Math.max(size.widthMm, size.heightMm) <= SMALL_PHOTO_MM);
+
 /** How a new thing is held up, and as it then stands: hung, leaning, lying; a runner along its table. */
 function asItStands(
   plan: Plan,
@@ -48,14 +53,19 @@ function asItStands(
   const hangs =
     room.hasWall &&
     !first.kinds.has('onFloor') &&
+    !standsByItself(first) &&
     (first.template?.traits.includes('hangs') === true ||
       first.kinds.has('mirror') ||
       first.kinds.has('hung') ||
+      first.kinds.has('stocking') ||
+      first.kinds.has('stringLights') ||
       (isWallOnly(spot) && !first.kinds.has('garland')));
   // On a table a plate lies; it is only on a wall or a ledge that it shows its face.
   const lies = isAbove && first.template?.plan === 'flat';
   const leans = room.hasWall && first.kinds.has('onFloor') && first.kinds.has('mirror');
-  const stance: Stance = of.stance ?? (hangs ? 'hangs' : lies ? 'lies' : leans ? 'leans' : stanceOf(first, false));
+  const stance: Stance =
+    of.stance ??
+    (hangs ? 'hangs' : lies ? 'lies' : leans ? 'leans' : standsByItself(first) ? 'stands' : stanceOf(first, false));
   // A garland drapes: however long it is, it is no wider than what it hangs along.
   const drapes = !isAbove && first.kinds.has('garland') && first.size.widthMm > room.widthMm;
   const draped = drapes ? { size: { ...first.size, widthMm: room.widthMm } } : {};
@@ -78,6 +88,8 @@ function addedTo(spot: SpotRow, things: readonly LookThing[], thing: LookThing, 
   const row = { ...thing.placement, frontMm: frontFor(spot, stance, depthMm), layer: inFront };
   const leftAt = (middleMm: number) => round(clamp(middleMm - widthMm / 2, room.widthMm - widthMm));
   if (isSeenFromAbove(spot)) return { row: { ...row, ...placeOnTable(spot, thing, things, count) }, pushed: [] };
+  if (stance === 'hangs' && thing.kinds.has('stocking') && room.baseMm > 0)
+    return { row: { ...row, ...stockingPlace(room, thing, things) }, pushed: [] };
   if (stance === 'hangs' && thing.kinds.has('curtain') && room.beyondMm > 0)
     return { row: { ...row, ...curtainPlace(room, thing, things) }, pushed: [] };
   if (stance === 'hangs') return { row: { ...row, ...hungPlace(spot, thing, things) }, pushed: [] };
@@ -200,14 +212,21 @@ function hungPlace(
   const { widthMm, heightMm } = thing.size;
   const most = room.widthMm - widthMm;
   const facts = { kind: spotKindOf(spot.kind), room, spot, isAbove: false, things };
+  const isHooks = thing.kinds.has('hooks');
   const at = (xMm: number): Pick<LookPieceRow, 'xMm' | 'footMm'> => {
     const below = furnitureBelow(facts, { leftMm: xMm, rightMm: xMm + widthMm, footMm: room.heightMm });
-    const hooks = thing.kinds.has('hooks') ? HOOKS_MM - room.baseMm : null;
+    const hooks = isHooks ? HOOKS_MM - room.baseMm : null;
     const over = below && thing.template?.id !== 'shelf' ? footOver(below, thing, room) : hooks;
     const foot = Math.max(0, clamp(over ?? usualFoot(spot, thing), room.heightMm - heightMm));
     return { xMm: round(clamp(xMm, most)), footMm: round(foot) };
   };
-  const hung = things.filter(({ placement }) => placement.stance === 'hangs');
+  const hangs = ({ placement }: LookThing): boolean => placement.stance === 'hangs';
+  // What stands on a shelf on the wall takes a place of that wall.
+  const isOnWall = (one: LookThing): boolean => {
+    const below = things.find(({ id }) => id === one.placement.onId);
+    return hangs(one) || (below !== undefined && isOnWall(below));
+  };
+  const hung = things.filter(isOnWall);
   const isFree = ({ xMm, footMm }: Pick<LookPieceRow, 'xMm' | 'footMm'>) =>
     xMm >= 0 &&
     xMm <= most + 0.1 &&
@@ -215,12 +234,46 @@ function hungPlace(
       meets({ ...boxAt({ xMm, footMm, frontMm: 0 }, thing.size), frontMm: box.frontMm, backMm: box.backMm }, box),
     );
   const middle = at(most / 2);
+  const inRow = ({ box }: LookThing) =>
+    [box.rightMm + BETWEEN_FRAMES_MM, box.leftMm - BETWEEN_FRAMES_MM - widthMm].map((xMm) => {
+      const { footMm } = at(xMm);
+      // Beside each other their middles are level, as far as what is below lets them.
+      const level = (box.footMm + box.topMm - heightMm) / 2;
+      return { xMm, footMm: isHooks ? footMm : round(clamp(Math.max(footMm, level), room.heightMm - heightMm)) };
+    });
   const beside = hung
-    .flatMap(({ box }) => [box.rightMm + BETWEEN_FRAMES_MM, box.leftMm - BETWEEN_FRAMES_MM - widthMm])
-    .filter((xMm) => xMm >= 0 && xMm <= most)
-    .sort((a, b) => Math.abs(a - most / 2) - Math.abs(b - most / 2) || b - a)
-    .map(at);
+    .filter(hangs)
+    .flatMap(inRow)
+    .filter(({ xMm }) => xMm >= 0 && xMm <= most)
+    .sort((a, b) => Math.abs(a.xMm - most / 2) - Math.abs(b.xMm - most / 2) || b.xMm - a.xMm)
+    .map((place) => ({ ...place, xMm: round(place.xMm) }));
+  // A wreath hangs on its door.
+  const door = thing.kinds.has('wreath') ? room.doors[0] : undefined;
+  if (door) return onDoor(room, door, thing, things) ?? middle;
   return [middle, ...beside].find(isFree) ?? inNextRow(room, thing, things, middle) ?? middle;
+}
+
+/** The middle of a wreath on a door is at the eyes (common practice, no source). */
+const WREATH_MM = inches(60);
+
+/** On the middle of a door, above or below what hangs there already; null where there is no room on it. */
+function onDoor(
+  room: LookRoom,
+  door: LookRoom['doors'][number],
+  { size: { widthMm, heightMm } }: LookThing,
+  things: readonly LookThing[],
+): Pick<LookPieceRow, 'xMm' | 'footMm'> | null {
+  const wanted = { x: (door.leftMm + door.rightMm - widthMm) / 2, y: WREATH_MM - room.baseMm - heightMm / 2 };
+  const at = nearestFree({
+    within: { left: wanted.x, right: wanted.x + widthMm, low: 0, high: room.heightMm },
+    wide: widthMm,
+    tall: heightMm,
+    taken: things
+      .filter(({ placement }) => placement.stance === 'hangs')
+      .map(({ box }) => ({ left: box.leftMm, right: box.rightMm, low: box.footMm, high: box.topMm })),
+    wanted,
+  });
+  return at && { xMm: round(at.x), footMm: round(Math.max(0, at.y)) };
 }
 
 /**
@@ -323,6 +376,22 @@ function addedOnFloor(
   );
   return { ...allAdded(plan, look, shown.spot, there, of, left, newId), floor };
 }
+
+/** Stockings hang from the front edge of a mantel, beside each other around its middle. */
+function stockingPlace(
+  { widthMm, baseMm }: LookRoom,
+  { size }: LookThing,
+  things: readonly LookThing[],
+): Pick<LookPieceRow, 'xMm' | 'footMm' | 'frontMm'> {
+  const footMm = round(Math.max(-baseMm, -size.heightMm));
+  const hung = things.filter(({ kinds, placement }) => kinds.has('stocking') && placement.stance === 'hangs');
+  const rightMost = Math.max(...hung.map(({ box }) => box.rightMm));
+  const leftMost = Math.min(...hung.map(({ box }) => box.leftMm));
+  const middle = (widthMm - size.widthMm) / 2;
+  const beside = hung.length % 2 === 1 ? rightMost + STOCKING_GAP_MM : leftMost - STOCKING_GAP_MM - size.widthMm;
+  return { xMm: round(clamp(hung.length === 0 ? middle : beside, widthMm - size.widthMm)), footMm, frontMm: 0 };
+}
+const STOCKING_GAP_MM = inches(2);
 
 /** A curtain begins so far over the frame of its window and reaches so far beyond its side (figures 8). */
 const OVER_FRAME_MM = inches(5);

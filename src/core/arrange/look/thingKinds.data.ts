@@ -49,6 +49,14 @@ export const thingKindRows = {
     words:
       /\b(?:waste ?(?:paper )?(?:bins?|baskets?)|trash (?:cans?|bins?)|umbrella stands?|(?:floor|standing) (?:lamps?|mirrors?|vases?|plants?|baskets?|lanterns?|clocks?|cushions?)|shoe racks?|boot trays?|hampers?|laundry baskets?|log (?:baskets?|holders?|racks?)|coat (?:trees?|stands?)|dog beds?|door ?mats?|ottomans?|poufs?|foot ?stools?)\b/i,
   },
+  // What stands by itself, though its kind hangs: a clock with feet, a small photo in its frame.
+  standsUp: {
+    words:
+      /\b(?:(?:alarm|mantel|table|desk|carriage|grandfather|longcase|tall) clocks?|(?:framed|family|desk|table) photos?|photo frames?)\b/i,
+    not: /\b(?:wall|hung|hanging|collage)\b/i,
+  },
+  // What hangs from a mantel’s edge.
+  stocking: { words: /\bstockings?\b/i, not: /\b(?:holders?|hooks?|hangers?)\b/i },
   // What is looked at: nothing hangs behind it.
   display: {
     words: /\b(?:televisions?|tvs?|(?:flat|computer) screens?|monitors?|aquariums?|fish tanks?)\b/i,

@@ -9,10 +9,15 @@ export interface ThingSpace {
   topMm: number;
 }
 
-/** The room of a thing: that of its spot; a curtain hangs beyond the glass, above its frame and down to the floor. */
+/**
+ * The room of a thing: that of its spot; a curtain hangs beyond the glass, above its frame and down to the floor, a stocking
+ * from the edge of its mantel down.
+ */
 export function thingSpace({ kinds, placement }: Pick<LookThing, 'kinds' | 'placement'>, room: LookRoom): ThingSpace {
   const { widthMm, heightMm, baseMm, beyondMm } = room;
   const drapes = kinds.has('curtain') && placement.stance === 'hangs' && beyondMm > 0;
+  if (kinds.has('stocking') && placement.stance === 'hangs')
+    return { leftMm: 0, rightMm: widthMm, footMm: -baseMm, topMm: heightMm };
   return drapes
     ? { leftMm: -beyondMm, rightMm: widthMm + beyondMm, footMm: -baseMm, topMm: heightMm + beyondMm }
     : { leftMm: 0, rightMm: widthMm, footMm: 0, topMm: heightMm };

@@ -16,6 +16,9 @@ export interface Below {
 /** Things narrower than this are no furniture that art is held against. */
 const LEAST_FURNITURE_MM = inches(24);
 
+/** What is lower lies on the floor. */
+const LEAST_HEIGHT_MM = inches(6);
+
 /** What reaches so little higher than the foot of something lies below it all the same. */
 const NEAR_MM = inches(2);
 
@@ -71,6 +74,7 @@ function furnitureItself(
     .filter(
       ({ box: other, size }) =>
         size.widthMm >= LEAST_FURNITURE_MM &&
+        size.heightMm >= LEAST_HEIGHT_MM &&
         other.topMm <= box.footMm + NEAR_MM &&
         other.leftMm < box.rightMm &&
         box.leftMm < other.rightMm,

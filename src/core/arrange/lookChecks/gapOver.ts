@@ -30,9 +30,9 @@ export const gapOver = lookCheck({
     takeDown: () => 'Take it down',
   },
   check: (facts, say) =>
-    // From hooks coats hang: they are as high as arms reach, whatever stands below.
+    // From hooks coats hang, as high as arms reach; stockings hang from the edge itself.
     hungOver(facts)
-      .filter(({ things }) => !things.every(({ kinds }) => kinds.has('hooks')))
+      .filter(({ things }) => !things.every(({ kinds }) => kinds.has('hooks') || kinds.has('stocking')))
       .map(({ things, box, below, name, about }): LookSaid => {
         const { least, usual, most } = gaps[below.kind];
         const gap = box.footMm - below.topMm;

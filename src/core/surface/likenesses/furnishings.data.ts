@@ -503,7 +503,7 @@ export const furnishings: readonly Likeness[] = [
   },
   {
     id: 'guitar',
-    words: ['guitar', 'banjo', 'violin', 'ukulele', 'mandolin', 'fiddle'],
+    words: ['guitar', 'banjo', 'violin', 'ukulele', 'mandolin'],
     leans: true,
     front: [
       box(0.44, 0.04, 0.56, 0.56, 0, 'wood'),

@@ -43,7 +43,10 @@ export const plants: readonly Likeness[] = [
       'begonia',
       'geranium',
       'peace lily',
-      'ficus',
+      'rubber plant',
+      'spider plant',
+      'mum',
+      'chrysanthemum',
       'herb',
       'basil',
       'rosemary',
@@ -135,7 +138,7 @@ export const plants: readonly Likeness[] = [
   },
   {
     id: 'palm',
-    words: ['palm', 'areca', 'bird of paradise', 'banana plant'],
+    words: ['palm', 'areca', 'bird of paradise', 'banana plant', 'fiddle leaf fig', 'fig', 'ficus'],
     instead: ['planter'],
     front: [
       ...(
