@@ -97,7 +97,7 @@ export const spotKindRows: readonly SpotKind[] = [
   {
     id: 'sideboard',
     name: 'Sideboard',
-    words: ['sideboard', 'buffet', 'credenza', 'hutch', 'dresser', 'counter', 'bar'],
+    words: ['sideboard', 'buffet', 'credenza', 'hutch', 'dresser', 'counter', 'bar', 'island', 'kitchen island'],
     view: 'elevation',
     asks: { width: 'Width of the top', depth: 'Depth of the top', height: 'Free height above it' },
     usual: { widthMm: inches(66), depthMm: inches(18), heightMm: inches(58) },

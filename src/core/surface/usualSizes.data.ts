@@ -154,7 +154,7 @@ const others = rows(
   suitcase, case: 22 8 16
   caddy, toolbox, tool box: 16 9 9
   bread box: 16 9 10
-  cutting board, bread board, chopping board: 12 16 1
+  cutting board, bread board, chopping board: 10 16 1
   knife block: 5 9 7
   utensil crock: 6 13 6
   bowl, dough bowl, mixing bowl: 12 5 12
@@ -178,6 +178,11 @@ const others = rows(
   butter dish: 8 4 5
   tea set: 15 9 11
   cake stand: 11 6 11
+  tiered stand, tiered tray: 13 19 13
+  napkin: 9 0.3 9
+  place mat, placemat: 18 0.2 13
+  coaster: 4 0.3 4
+  tea towel, dish towel: 9 0.6 12
   pedestal: 9 6 9
   riser: 12 3 8
   globe, world globe: 12 16 12

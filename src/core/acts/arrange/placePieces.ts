@@ -34,7 +34,8 @@ export const placePieces = projectAct({
       return rows.lookPieces.filter(inIt).length + payload.rows.filter(inIt).length > MOST_IN_LOOK;
     });
     if (full) return refuse('rows', payload.rows.length, `at most ${MOST_IN_LOOK} pieces in a look`);
-    const moves = moveChanges(rows, payload.places);
+    const carriers = payload.floor?.carriers ?? [];
+    const moves = moveChanges({ ...rows, lookPieces: [...rows.lookPieces, ...carriers] }, payload.places);
     if (isRefusal(moves)) return moves;
     const shown = payload.floor ? floorChanges(rows, payload.floor) : [];
     if (isRefusal(shown)) return shown;

@@ -347,10 +347,9 @@ export function freePlace(room: LookRoom, thing: LookThing, things: readonly Loo
     depth: of ? of.box : null,
     pushed,
   });
-  const door = thing.kinds.has('rug') ? room.doors[0] : undefined;
   const [ground] = groups.flat().filter(({ footMm, of }) => footMm === 0 && of === null);
-  // A mat lies before the door.
-  if (door && ground) return placed(ground, middleOf(door));
+  // A mat lies before the door, a rug beneath all that stands there.
+  if (ground && thing.kinds.has('rug')) return placed(ground, middleOf(room.doors[0] ?? ground));
   // Cloth that is wider than a seat hangs over its sides.
   const { widthMm } = thing.size;
   const needed = (level: Level) => (isSoft(thing) && level.of ? Math.min(widthMm, wide(level)) : widthMm);

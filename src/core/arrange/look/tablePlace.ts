@@ -5,7 +5,7 @@ import { isFurniture, isSeat, isSmall, isSoft } from './freePlace';
 import { type LookRoom, lookRoom } from './lookRoom';
 import type { LookThing } from './lookThing';
 import { nearestFree } from './nearestFree';
-import { seatPlaces } from './seatPlaces';
+import { besidePlate, seatPlaces } from './seatPlaces';
 import { clamp, round } from './startingLook';
 import { gathers, RIM_MM } from './trays';
 
@@ -37,7 +37,7 @@ export function placeOnTable(
 ): LaidAt & Partial<Pick<LookPieceRow, 'footMm' | 'onId'>> {
   const alike = things.filter((other) => other.name === thing.name).length;
   const seat = isSetAtSeats(thing) && seatsOf(spot) > 0 ? seatPlaces(spot, thing.size, count)[alike] : undefined;
-  if (seat) return { xMm: seat.xMm, frontMm: seat.frontMm };
+  if (seat) return besideItsPlate(spot, thing, things, alike, count) ?? { xMm: seat.xMm, frontMm: seat.frontMm };
   const { widthMm, depthMm, heightMm } = lookRoom(spot);
   const top = { widthMm, depthMm, leftMm: 0, frontMm: 0 };
   // A rug lies beneath all, in the middle of its floor.
@@ -60,6 +60,44 @@ export function placeOnTable(
     alongTheMiddle(top, thing, inTheWay) ?? beforeOrBehind(top, thing, inTheWay) ?? widestGap(top, thing, inTheWay)
   );
 }
+
+/** So much lies between what a guest has before them (common practice, no source). */
+const AIR_MM = 12;
+
+/**
+ * Where what belongs to a place lies beside the plate that is laid there: a napkin to its left, glasses and cups over its
+ * right. Null for plates and what lies beneath them, and where none is laid at that seat.
+ */
+function besideItsPlate(
+  spot: SpotRow,
+  { kinds, size, template, name }: LookThing,
+  things: readonly LookThing[],
+  nth: number,
+  count: number,
+): LaidAt | null {
+  if (kinds.has('setting') || kinds.has('plate') || /\bmats?\b/i.test(name)) return null;
+  const plate = things.filter((one) => one.kinds.has('setting') || one.kinds.has('plate'))[nth];
+  const seat = plate && seatPlaces(spot, plate.size, count)[nth];
+  if (!plate || !seat || Math.hypot(seat.xMm - plate.box.leftMm, seat.frontMm - plate.box.frontMm) > SAME_SEAT_MM)
+    return null;
+  const isCloth = kinds.has('textile') || template?.id === 'flatCloth';
+  const aside = plate.size.widthMm / 2 + size.widthMm / 2 + AIR_MM;
+  const beside = isCloth
+    ? { rightMm: -aside, awayMm: 0 }
+    : {
+        rightMm: (plate.size.widthMm / 2) * OVER_RIGHT,
+        awayMm: plate.size.depthMm / 2 + size.depthMm / 2 + AIR_MM,
+      };
+  const room = lookRoom(spot);
+  const at = besidePlate({ ...seat, ...plate.size }, beside, size);
+  return {
+    xMm: round(clamp(at.xMm, room.widthMm - size.widthMm)),
+    frontMm: round(clamp(at.frontMm, room.depthMm - size.depthMm)),
+  };
+}
+const SAME_SEAT_MM = 30;
+/** A glass stands over the knife, at the right of its plate. */
+const OVER_RIGHT = 0.8;
 
 /** A free place on a tray; null where it is full. */
 function placeOnTray(tray: LookThing, thing: LookThing, things: readonly LookThing[]) {

@@ -41,7 +41,7 @@ export const thingKindRows = {
   // What has no other place than the wall, where there is one.
   hung: {
     words:
-      /\b(?:sconces?|(?:coat|key|towel|wall|row of) hooks?|(?:coat|towel|key|hat|peg|mug) (?:racks?|rails?)|(?:peg|cork|bulletin|pin|chalk|memo|notice|white) ?boards?|hooks|wall (?:clocks?|lamps?|lights?|baskets?|vases?|planters?|pockets?|hangings?|shelf|shelves)|plate rails?|macram[eé]|tapestr(?:y|ies)|pennants?|banners?|antlers?)\b/i,
+      /\b(?:sconces?|(?:coat|key|towel|wall|row of) hooks?|(?:coat|towel|key|hat|peg|mug) (?:racks?|rails?)|(?:peg|cork|bulletin|pin|chalk|memo|notice|white) ?boards?|hooks|wall (?:clocks?|lamps?|lights?|baskets?|vases?|planters?|pockets?|hangings?|shelf|shelves)|plate rails?|macram[eé]|tapestr(?:y|ies)|pennants?|banners?|antlers?|maps?|(?:nautical|sea) charts?)\b/i,
     not: /\b(?:standing|stand|floor|tree|table|curtain hooks?|shower hooks?)\b/i,
   },
   // What has no other place than the floor.

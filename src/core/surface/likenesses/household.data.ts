@@ -237,7 +237,6 @@ export const household: readonly Likeness[] = [
     words: ['table lamp', 'desk lamp', 'bedside lamp', 'reading lamp', 'buffet lamp'],
     not: bareLamp,
     instead: ['lampBase'],
-    usual: { widthMm: 330, heightMm: 610 },
     front: [
       turned([
         [0.36, 0.08],
@@ -281,7 +280,6 @@ export const household: readonly Likeness[] = [
     words: ['floor lamp', 'standing lamp', 'standard lamp', 'torchiere'],
     not: bareLamp,
     instead: ['lampBase'],
-    usual: { widthMm: 400, heightMm: 1520 },
     front: [
       box(0.47, 0.2, 0.53, 0.97),
       turned(
@@ -328,7 +326,6 @@ export const household: readonly Likeness[] = [
     instead: ['tray'],
     plan: 'square',
     leans: true,
-    usual: { widthMm: 250, heightMm: 400 },
     front: [
       poly([
         [0.06, 0.26],

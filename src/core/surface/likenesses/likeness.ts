@@ -25,7 +25,7 @@ export interface Likeness {
   not?: RegExp;
   /** Kinds of furniture in whose place it is drawn as well: they say less than its name. */
   instead?: readonly string[];
-  /** How large it is while nobody measured it, mm (common practice, no source). */
+  /** How large it is while nobody measured it, where no single word says it; else see `usualSizes.data.ts`; mm. */
   usual?: { widthMm: number; heightMm: number };
   /** How deep it is for its width while nobody measured it, where that is neither round nor usual for a box. */
   depthShare?: number;

@@ -187,7 +187,6 @@ export const tableware: readonly Likeness[] = [
     id: 'tieredStand',
     words: ['tiered stand', 'tiered tray', 'tier tray', 'tier stand', 'etagere'],
     instead: ['tray'],
-    usual: { widthMm: 330, heightMm: 480 },
     boards: [
       { left: 0.05, top: 0.97, right: 0.95, bottom: 1 },
       { left: 0.13, top: 0.69, right: 0.87, bottom: 0.71 },
