@@ -251,6 +251,33 @@ describe('spots of our own, by their names', () => {
     await person.saved();
   });
 
+  it('a console shows its floor once something is put there, as one step that is taken back, on every device', async () => {
+    await person.goto(`${euporia.address}/p/${attic}/sketch`);
+    await person.fill('Name of the new spot', 'Porch console', 'enter');
+    await person.seeText('Width of the top');
+    await person.saved();
+    await person.goto(at('Bed wall'));
+    await person.click('//*[@role="tab"][contains(., "Porch console")]');
+    await person.press('Start empty');
+    await person.fill('A piece of the house, or anything else', 'blue vase, 5 in wide, 12 in tall', 'enter');
+    await person.see(thing('Blue vase'));
+    await person.fill('A piece of the house, or anything else', 'umbrella stand', 'enter');
+    await person.see(thing('Umbrella stand'));
+    await person.seeText('Porch console shows its floor from now on');
+    await person.saved();
+    const placed = await rows();
+    const table = placed.lookPieces.find(({ name }) => name === 'Porch console');
+    expect(placed.lookPieces.find(({ name }) => name === 'Blue vase')?.onId).toBe(table?.id);
+    await second.goto(await person.driver.getCurrentUrl());
+    await second.see(thing('Porch console'));
+    await person.press('Take it back');
+    await person.driver.wait(async () => (await person.count(thing('Umbrella stand'))) === 0, 8000, 'still there');
+    await person.saved();
+    const after = await rows();
+    expect(after.lookPieces.some(({ name }) => name === 'Porch console')).toBe(false);
+    expect(after.lookPieces.find(({ name }) => name === 'Blue vase')).toMatchObject({ footMm: 0, onId: null });
+  });
+
   it('a table for eight is set in one line: plates at its seats, as one step that is taken back', async () => {
     await person.goto(`${euporia.address}/p/${attic}/sketch`);
     await person.fill('Name of the new spot', 'Dining table', 'enter');

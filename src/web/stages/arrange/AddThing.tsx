@@ -28,6 +28,8 @@ export function AddThing(props: {
   const locale = useLocale();
   const { run } = useCommands();
   const [text, setText] = useState('');
+  /** The furniture that came before its wall because something was put on the floor; null where nothing did. */
+  const [floorOf, setFloorOf] = useState<string | null>(null);
   const asked = useDeferredValue(text.trim());
   const house = useQuery({
     queryKey: ['house', 'pieces', 'arrange', asked],
@@ -39,6 +41,7 @@ export function AddThing(props: {
   const add = (of: Partial<LookPieceRow>, along: readonly PieceRow[] = [], count = 1) => {
     const added = allAdded(plan, look, spot, things, of, count, () => crypto.randomUUID());
     run('placePieces', added, along);
+    setFloorOf(added.floor ? (added.floor.carriers.find(isHere)?.name ?? spot.name) : null);
     const [first] = added.rows.length > 0 ? added.rows : (added.floor?.carriers ?? []).filter(isHere);
     if (first) props.onAdded(first.id);
   };
@@ -92,6 +95,12 @@ export function AddThing(props: {
         onPressEnter={describe}
         maxLength={120}
       />
+      {floorOf !== null && (
+        <p role="status" className="small">
+          {spot.name} shows its floor from now on: {floorOf} stands before its wall, and what stood on top stands on
+          that.
+        </p>
+      )}
       {asked !== '' && (
         <p className={styles.fixes}>
           <Button size="small" onClick={describe}>
