@@ -96,7 +96,8 @@ function addedTo(spot: SpotRow, things: readonly LookThing[], thing: LookThing, 
   const under = withWhatBelongsOn(spot, things, thing, count);
   if (under) return under;
   const { middleMm, footMm, onId, depth, pushed } = freePlace(room, thing, things, spot.gapMm ?? GAP_MM);
-  const frontMm = depth ? round(Math.max(0, (depth.frontMm + depth.backMm - depthMm) / 2)) : row.frontMm;
+  const within = depth ? (depth.frontMm + depth.backMm - depthMm) / 2 : row.frontMm;
+  const frontMm = round(room.isOpenToFront ? within : Math.max(0, within));
   return { row: { ...row, xMm: leftAt(middleMm), footMm: round(footMm), frontMm, onId }, pushed };
 }
 

@@ -45,6 +45,8 @@ const HIGH_TOP_MM = inches(50);
 /** Furniture lower than this is no place to set things on. */
 const LEAST_FURNITURE_MM = inches(12);
 const SAME_MM = 2;
+/** Candles want so much between them (figures 10: 3 in). */
+const BETWEEN_FLAMES_MM = inches(3.5);
 
 export const isSoft = ({ kinds }: LookThing): boolean =>
   kinds.has('textile') && !kinds.has('rug') && !kinds.has('curtain');
@@ -333,9 +335,11 @@ function levelGroups(room: LookRoom, thing: LookThing, things: readonly LookThin
  * A place for one more thing in a look that is seen from the front: the widest free stretch where it fits, near the middle
  * of the height where several are as wide, or the place that makes a pair with the one like it. Small things go on furniture, what is soft on the bed, what is heavy on the
  * lowest board. Where nothing is wide enough, what stands there is pushed aside.
- * @param gapMm air that two things want between them
+ * @param airMm air that two things want between them
  */
-export function freePlace(room: LookRoom, thing: LookThing, things: readonly LookThing[], gapMm: number): FreePlace {
+export function freePlace(room: LookRoom, thing: LookThing, things: readonly LookThing[], airMm: number): FreePlace {
+  // One flame melts what is nearer.
+  const gapMm = thing.kinds.has('candle') ? Math.max(airMm, BETWEEN_FLAMES_MM) : airMm;
   const middleUp = room.heightMm / 2;
   const groups = levelGroups(room, thing, things);
   const byWidth = (a: Gap, b: Gap) =>
@@ -350,6 +354,8 @@ export function freePlace(room: LookRoom, thing: LookThing, things: readonly Loo
   const [ground] = groups.flat().filter(({ footMm, of }) => footMm === 0 && of === null);
   // A mat lies before the door, a rug beneath all that stands there.
   if (ground && thing.kinds.has('rug')) return placed(ground, middleOf(room.doors[0] ?? ground));
+  const before = beforeItsSeat(room, thing, things);
+  if (before) return before;
   // Cloth that is wider than a seat hangs over its sides.
   const { widthMm } = thing.size;
   const needed = (level: Level) => (isSoft(thing) && level.of ? Math.min(widthMm, wide(level)) : widthMm);
@@ -389,6 +395,27 @@ export function freePlace(room: LookRoom, thing: LookThing, things: readonly Loo
   const middleMm = Math.min(Math.max(ends.leftMm + half, middleOf(widest ?? ends)), ends.rightMm - half);
   const { footMm = 0, of = null } = level ?? {};
   return { footMm, onId: of?.id ?? null, middleMm, depth: { frontMm: 0, backMm: thing.size.depthMm }, pushed: [] };
+}
+
+/** A coffee table is so far from its sofa: knees pass (14 to 18 in; common practice, no source). */
+const KNEES_MM = inches(16);
+
+/** Before a sofa or a chair, in its middle; null for what has no place there, and where something stands there already. */
+function beforeItsSeat(room: LookRoom, thing: LookThing, things: readonly LookThing[]): FreePlace | null {
+  if (!room.isOpenToFront || !thing.kinds.has('beforeSeat')) return null;
+  if (things.some((one) => one.kinds.has('beforeSeat') && one.placement.onId === null)) return null;
+  const [seat] = things
+    .filter((one) => isSeat(one) && one.size.heightMm > thing.size.heightMm * TALLER)
+    .sort((a, b) => b.size.widthMm - a.size.widthMm);
+  if (!seat) return null;
+  const backMm = seat.box.frontMm - KNEES_MM;
+  return {
+    footMm: 0,
+    onId: null,
+    middleMm: middleOf(seat.box),
+    depth: { frontMm: backMm - thing.size.depthMm, backMm },
+    pushed: [],
+  };
 }
 
 /** Cushions and throws lie over each other on a seat. */

@@ -18,6 +18,8 @@ export interface LookRoom {
   hasWall: boolean;
   /** The height of its base above the floor. */
   baseMm: number;
+  /** Whether there is floor before it as far as the room goes: before a wall. */
+  isOpenToFront: boolean;
   /** What hangs at a window may reach so far beyond its glass. */
   beyondMm: number;
 }
@@ -42,6 +44,7 @@ export function lookRoom(spot: SpotRow): LookRoom {
       .map(({ xMm, widthMm: wide }) => ({ leftMm: xMm - BESIDE_DOOR_MM, rightMm: xMm + wide + BESIDE_DOOR_MM })),
     hasWall: kind.view === 'elevation' && kind.isShelved !== true,
     baseMm: baseHeightMm(spot),
+    isOpenToFront: kind.view === 'elevation' && kind.asks.depth === null && baseHeightMm(spot) === 0,
     beyondMm: kind.beyondMm ?? 0,
   };
 }

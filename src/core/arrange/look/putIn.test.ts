@@ -1,7 +1,9 @@
 import { describe, expect, it } from 'vitest';
 import { verdictsOf } from '../../fixtures/lookRows';
 import { putIntoLook } from '../../fixtures/putIntoLook';
+import { lookRoom } from './lookRoom';
 import { type LookThing, meets } from './lookThing';
+import { settledInFront } from './settle';
 
 const IN = 25.4;
 const wall = { kind: 'wall', widthMm: 120 * IN, heightMm: 96 * IN };
@@ -139,6 +141,35 @@ describe('what is put in one after the other', () => {
       expect(look.things()[0]?.placement.stance).toBe('hangs');
     },
   );
+
+  it('a coffee table stands before its sofa, with room for the knees, and stays there when it is moved aside', () => {
+    const look = putIntoLook(wall);
+    look.say('sofa', 'coffee table');
+    const [sofa, table] = [look.find('Sofa'), look.find('Coffee table')];
+    expect(middle(table)).toBeCloseTo(middle(sofa), 0);
+    expect(sofa.box.frontMm - table.box.backMm).toBeCloseTo(16 * IN, 0);
+    expect([...asks(look, 'sameSpace'), ...asks(look, 'outsideSpot')]).toEqual([]);
+    const [spot] = look.rows().spots;
+    if (!spot) throw new Error('no spot');
+    const { xMm } = table.placement;
+    const { place } = settledInFront(table, { xMm: xMm + 100, footMm: 0 }, [sofa], lookRoom(spot), 2);
+    expect(place.frontMm).toBe(table.placement.frontMm);
+  });
+
+  it('two candles stand far enough apart not to melt each other', () => {
+    const look = putIntoLook({ kind: 'mantel', widthMm: 60 * IN });
+    look.say('two candlesticks, 12 in tall');
+    expect(asks(look, 'openFlame')).toEqual([]);
+  });
+
+  it('furniture on the floor is never what is taken away for balance', () => {
+    const look = putIntoLook(wall);
+    look.say('piano', 'piano bench', 'table lamp', 'stack of music books');
+    for (const { fixes } of asks(look, 'balance'))
+      for (const { act } of fixes)
+        if (act.kind === 'takeAway')
+          expect(look.things().filter(({ id, kinds }) => act.ids.includes(id) && kinds.has('floorPiece'))).toEqual([]);
+  });
 
   it('frames in a row hang with their middles level', () => {
     const look = putIntoLook(wall);

@@ -16,6 +16,7 @@ const room = {
   doors: [],
   hasWall: true,
   baseMm: 0,
+  isOpenToFront: false,
   beyondMm: 0,
 };
 const REACH = 20;
@@ -117,6 +118,7 @@ describe('a spot seen from above', () => {
       doors: [],
       hasWall: true,
       baseMm: 0,
+      isOpenToFront: false,
       beyondMm: 0,
     };
     expect(settledAbove(jug, { xMm: 700, frontMm: 400 }, others, size, 5).place).toMatchObject({

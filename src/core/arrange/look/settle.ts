@@ -23,6 +23,11 @@ export function restingOn(things: readonly LookThing[], id: string): LookThing[]
   return direct.flatMap((thing) => [thing, ...restingOn(things, thing.id)]);
 }
 
+/** Before a wall things stand so far into the room, past what is drawn of its floor; elsewhere to the front edge, mm. */
+const nearestFront = ({ isOpenToFront }: Pick<LookRoom, 'isOpenToFront'>): number =>
+  isOpenToFront ? -INTO_ROOM_MM : 0;
+const INTO_ROOM_MM = 2400;
+
 /** At least so much of a thing's width must lie over what it stands on: its middle, and a third of it. */
 const LEAST_SHARE = 1 / 3;
 
@@ -158,7 +163,7 @@ function frontOver(thing: LookThing, { onId }: Rest, others: readonly LookThing[
   const { frontMm } = thing.placement;
   const { depthMm } = thing.size;
   const below = others.find(({ id }) => id === onId)?.box;
-  const [from, to] = below ? [below.frontMm, below.backMm] : [0, room.depthMm];
+  const [from, to] = below ? [below.frontMm, below.backMm] : [nearestFront(room), room.depthMm];
   const isOver = share(frontMm, frontMm + depthMm, from, to, Math.min(depthMm, to - from) / 2);
   return isOver ? frontMm : Math.max(0, (from + to - depthMm) / 2);
 }
@@ -324,7 +329,7 @@ export function settledAbove(
   );
   const x = snappedAlong(wanted.xMm, thing, others, room, reachMm);
   const { xMm } = x;
-  const frontMm = heldWithin(wanted.frontMm + y.shift, depthMm, 0, room.depthMm);
+  const frontMm = heldWithin(wanted.frontMm + y.shift, depthMm, nearestFront(room), room.depthMm);
   const at = boxAt({ ...thing.placement, xMm, frontMm }, thing.size);
   const rest = restsOn(thing) ? restFromAbove(thing, at, others, room) : { footMm: thing.placement.footMm, onId: null };
   return { place: { ...placeOf(thing), xMm, frontMm, ...rest }, atX: x.at, atY: y.at };

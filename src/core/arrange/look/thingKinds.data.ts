@@ -55,6 +55,8 @@ export const thingKindRows = {
       /\b(?:(?:alarm|mantel|table|desk|carriage|grandfather|longcase|tall) clocks?|(?:framed|family|desk|table) photos?|photo frames?)\b/i,
     not: /\b(?:wall|hung|hanging|collage)\b/i,
   },
+  // What stands before a sofa or a chair.
+  beforeSeat: { words: /\b(?:(?:coffee|cocktail) tables?|ottomans?|foot ?stools?|hassocks?|poufs?)\b/i },
   // What hangs from a mantel’s edge.
   stocking: { words: /\bstockings?\b/i, not: /\b(?:holders?|hooks?|hangers?)\b/i },
   // What is looked at: nothing hangs behind it.

@@ -27,11 +27,16 @@ export function thingSpace({ kinds, placement }: Pick<LookThing, 'kinds' | 'plac
 export const heldWithin = (start: number, size: number, from: number, to: number): number =>
   size >= to - from ? (from + to - size) / 2 : Math.min(Math.max(from, start), to - size);
 
-/** How far things of a look reach above the top of their spot and below its base, mm: a curtain hangs past the sill. */
+/**
+ * How far things of a look reach beyond its drawing, mm: above the top of their spot and below its base, since a curtain hangs
+ * past the sill; from above only past the front edge, since a coffee table stands before the sofa at its wall.
+ */
 export function reachBeyond(
   things: readonly Pick<LookThing, 'box'>[],
   { heightMm, baseMm }: Pick<LookRoom, 'heightMm' | 'baseMm'>,
+  isAbove: boolean,
 ): { overMm: number; underMm: number } {
+  if (isAbove) return { overMm: 0, underMm: Math.max(0, ...things.map(({ box }) => -box.frontMm)) };
   return {
     overMm: Math.max(0, ...things.map(({ box }) => box.topMm - heightMm)),
     underMm: Math.min(baseMm, Math.max(0, ...things.map(({ box }) => -box.footMm))),

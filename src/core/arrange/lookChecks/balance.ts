@@ -85,6 +85,8 @@ export const balance = lookCheck({
     if (isMeant) return [holding(title, text)];
     const move = moveFor(facts);
     const heaviest = [...onBase(facts)]
+      // Furniture on the floor stays: what is arranged around it gives way.
+      .filter(({ kinds }) => facts.baseMm > 0 || !(kinds.has('floorPiece') || kinds.has('seat')))
       .filter(({ box }) => (box.leftMm + box.rightMm) / 2 < facts.room.widthMm / 2 === (side === 'left'))
       .sort((a, b) => b.size.widthMm * b.size.heightMm - a.size.widthMm * a.size.heightMm)[0];
     // Uneven on purpose asks for a side that leads; a look that mirrors is no fault of anybody.

@@ -41,7 +41,7 @@ export function LookCanvas(props: {
   const wide = Grid.useBreakpoint().md ?? true;
   const high = isAbove ? room.depthMm : room.heightMm;
   // What hangs down past the base, or above the top, as a curtain does, is seen whole.
-  const { overMm: over, underMm: under } = isAbove ? { overMm: 0, underMm: 0 } : reachBeyond(things, room);
+  const { overMm: over, underMm: under } = reachBeyond(things, room, isAbove);
   const below = isAbove ? 0 : Math.max(Math.min(baseMm, room.heightMm * 0.28), under);
   const unit = Math.max(room.widthMm / (wide ? 720 : 300), (high + over + below) / (wide ? 500 : 330));
   const margin = 38 * unit;

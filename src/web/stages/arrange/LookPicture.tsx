@@ -23,7 +23,7 @@ export function LookPicture(props: {
   const high = isAbove ? room.depthMm : room.heightMm;
   // The bare wall above all that stands is not shown whole.
   const tallest = Math.max(high * 0.4, ...things.map(({ box }) => box.topMm * 1.12));
-  const { overMm: over, underMm: under } = isAbove ? { overMm: 0, underMm: 0 } : reachBeyond(things, room);
+  const { overMm: over, underMm: under } = reachBeyond(things, room, isAbove);
   const shown = isAbove ? high : Math.min(high + over, tallest);
   const below = isAbove ? 0 : Math.max(Math.min(base, shown * 0.25), under);
   const unit = Math.max(room.widthMm / 480, (shown + below) / 400);

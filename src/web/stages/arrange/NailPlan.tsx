@@ -21,6 +21,7 @@ export function NailPlan(props: { spot: SpotRow; sheet: LadderSheet }) {
   const { overMm: over, underMm: under } = reachBeyond(
     sheet.things.map(({ thing }) => thing),
     room,
+    false,
   );
   const below = Math.max(Math.min(base, room.heightMm * 0.2), under);
   const unit = Math.max(room.widthMm / 620, (room.heightMm + over + below) / 380);
