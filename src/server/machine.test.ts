@@ -13,7 +13,7 @@ import { computePlan } from '@core/plan/computePlan';
 import { describe, expect, it } from 'vitest';
 import { throwAct } from '../core/fixtures/randomActs';
 import { seededRandom } from '../core/kernel/seededRandom';
-import { expectedVersions, withAnswer, withPieces } from '../web/app/rowsAfter';
+import { expectedVersions, withAnswer, withPieces } from '../web/sync/rowsAfter';
 import { attic, freshStudio } from './test/studio';
 
 /** How much is done: a few hundred acts in the ordinary run, EUPORIA_ACTS=2000 EUPORIA_SEEDS=50 by night. */

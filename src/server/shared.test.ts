@@ -4,7 +4,7 @@ import type { ProjectRows } from '@core/model/rows';
 import { computePlan } from '@core/plan/computePlan';
 import { newPack, newSupply } from '@core/plan/newRows';
 import { describe, expect, it } from 'vitest';
-import { withAnswer } from '../web/app/rowsAfter';
+import { withAnswer } from '../web/sync/rowsAfter';
 import { attic, freshStudio, studioApp, type TestStudio } from './test/studio';
 
 const { own, studio } = await freshStudio();

@@ -49,6 +49,12 @@ const router = createBrowserRouter([
         HydrateFallback: () => null,
       },
       {
+        path: '/waiting',
+        lazy: async () => ({ Component: (await import('./stages/waiting')).WaitingPage }),
+        ErrorBoundary: RouteError,
+        HydrateFallback: () => null,
+      },
+      {
         path: '/enter',
         lazy: async () => ({ Component: (await import('./app/gate/SignIn')).SignIn }),
         ErrorBoundary: RouteError,

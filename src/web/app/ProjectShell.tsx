@@ -227,7 +227,14 @@ const waitingIn = (entries: readonly { state: string }[]) =>
 
 function SavedMark() {
   const { offline, entries } = useStatus();
-  return <span role="status">{offline ? 'Not connected' : waitingIn(entries) > 0 ? 'Saving …' : 'Saved'}</span>;
+  const waiting = waitingIn(entries);
+  if (offline && waiting > 0)
+    return (
+      <span role="status">
+        <NavLink to="/waiting">Kept here, {waiting} to send</NavLink>
+      </span>
+    );
+  return <span role="status">{offline ? 'Not connected' : waiting > 0 ? 'Saving …' : 'Saved'}</span>;
 }
 
 function PurseBar() {

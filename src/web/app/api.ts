@@ -58,8 +58,17 @@ const WRITE_LIMIT_MS = 60_000;
 /** Files and photos take their time. */
 const FILE_LIMIT_MS = 600_000;
 
+const answered = new Set<() => void>();
+/** Tells whenever the server answered, whatever it said. */
+export function onAnswered(listener: () => void): () => void {
+  answered.add(listener);
+  return () => answered.delete(listener);
+}
+
 /** How a call is made, beside what it asks. */
 interface CallOptions {
+  /** The studio that it is of, where that is not the one that the tab is in. */
+  studioId?: string | null;
   headers?: Readonly<Record<string, string>>;
   /** What is sent as it is, instead of a body of JSON. */
   picture?: Blob;
@@ -75,7 +84,7 @@ async function send<N extends EndpointName>(name: N, asked: Request<N>, options:
   const { places } = asked as { places: { [P in PlacesOf<N>]: string } };
   const { method } = addresses[name];
   const limit = AbortSignal.timeout(limitMs ?? (method === 'get' ? READ_LIMIT_MS : WRITE_LIMIT_MS));
-  const studio = studioOfTab();
+  const studio = options.studioId ?? studioOfTab();
   let response: Response;
   const askedMs = Date.now();
   try {
@@ -94,6 +103,7 @@ async function send<N extends EndpointName>(name: N, asked: Request<N>, options:
     throw new ApiError(0, silence);
   }
   adoptStudio(response.headers.get('x-studio'), studio);
+  for (const listener of answered) listener();
   noteServerClock(response.headers.get('x-now'), askedMs, Date.now());
   if (response.ok || response.status === 304) return response;
   let answer = silence;
@@ -216,7 +226,9 @@ export const api = {
     if (response.status === 304) return null;
     return { rows: presentRows(await read<'readSnapshot'>(response)), tag: stateOf(response) };
   },
-  command: (command: Request<'runCommand'>['body']) => call('runCommand', { body: command }),
+  /** @param studioId the studio that it is of; that of the tab where nothing is said */
+  command: (command: Request<'runCommand'>['body'], studioId: string | null = null) =>
+    call('runCommand', { body: command }, { studioId }),
   /** Sends a picture; the server keeps it upright, without tags, with a thumbnail. */
   putPhoto: (photoId: string, name: string, picture: Blob) =>
     call(

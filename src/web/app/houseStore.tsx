@@ -2,9 +2,9 @@ import { localDate } from '@core/calendar/zonedTime';
 import type { HouseRows, PieceRow } from '@core/model/rows';
 import { type QueryClient, useQuery, useQueryClient } from '@tanstack/react-query';
 import { createContext, type ReactNode, useCallback, useContext, useMemo } from 'react';
+import { withAnswer } from '../sync/rowsAfter';
 import { api, type HouseSnapshot } from './api';
 import { useOpenRows } from './projectStore';
-import { withAnswer } from './rowsAfter';
 import { type CommandQueue, useCommandQueue } from './useCommandQueue';
 import type { ProjectLocale } from './words';
 

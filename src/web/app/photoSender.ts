@@ -1,5 +1,5 @@
+import { del, get, keys, set } from '../sync/deviceStore';
 import { ApiError, api } from './api';
-import { del, get, keys, set } from './deviceStore';
 
 const RETRY_MS = 3000;
 

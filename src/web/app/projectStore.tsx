@@ -14,9 +14,9 @@ import {
   useRef,
   useState,
 } from 'react';
+import { get, set } from '../sync/deviceStore';
+import { withAnswer } from '../sync/rowsAfter';
 import { ApiError, api, type Snapshot } from './api';
-import { get, set } from './deviceStore';
-import { withAnswer } from './rowsAfter';
 import { type CommandQueue, useCommandQueue } from './useCommandQueue';
 import { useCutter } from './useCutter';
 import { useWarmed } from './useWarmed';

@@ -3,9 +3,10 @@ import type { ActKind, PayloadOf } from '@core/acts';
 import type { Workspace } from '@core/acts/changes';
 import type { PieceRow } from '@core/model/rows';
 import { useCallback, useEffect, useMemo, useRef, useState } from 'react';
-import { keepsNothing, onStopsKeeping } from './deviceStore';
-import { Outbox, REVERSALS } from './outbox';
-import { type OutboxEntry, withWaiting } from './rowsAfter';
+import { keepsNothing, onStopsKeeping } from '../sync/deviceStore';
+import type { Decision } from '../sync/laneChanges';
+import { type OutboxEntry, withWaiting } from '../sync/rowsAfter';
+import { REVERSALS, syncEngine } from '../sync/syncEngine';
 import { offerUndo } from './undoKey';
 import { useLatest } from './useLatest';
 
@@ -30,7 +31,7 @@ export interface CommandQueue<W extends Workspace = Workspace> {
   undo(): void;
   /** Brings back what was taken back last. */
   bringBack(): void;
-  resolve(key: string, keepMine: boolean): void;
+  resolve(key: string, decision: Decision): void;
   /** Takes an act back together with those that built on it. */
   undoWith(key: string, also: readonly string[]): void;
   /** Whether what is typed is not kept on this device: it is gone when the tab is closed before it is sent. */
@@ -60,12 +61,14 @@ export function useCommandQueue<W extends Workspace>(
   const undoAfter = useRef<string | null>(null);
   const latestEvents = useLatest(events);
 
-  const outbox = useMemo(
+  useEffect(
     () =>
-      new Outbox(scopeId, {
+      syncEngine.attach(scopeId, {
         changed: () => redraw((n) => n + 1),
         done: (entry: OutboxEntry, answer: DoneAnswer) => {
           latestEvents.current.answered(answer);
+          // Of what another tab did only the rows are news here: taking back touches one's own.
+          if (!syncEngine.isOwn(entry)) return;
           const undone = entry.command.kind === 'undo' ? (entry.command.payload as PayloadOf<'undo'>).actId : null;
           const taken = undone !== null && !takenBack.current.has(undone);
           const title = taken ? 'Taken back' : undone === null ? answer.title : 'Brought back';
@@ -82,17 +85,8 @@ export function useCommandQueue<W extends Workspace>(
       }),
     [scopeId],
   );
-  useEffect(() => {
-    void outbox.open();
-    const online = () => outbox.retry();
-    window.addEventListener('online', online);
-    return () => {
-      window.removeEventListener('online', online);
-      outbox.close();
-    };
-  }, [outbox]);
+  const entries = syncEngine.entriesOf(scopeId);
 
-  const { entries } = outbox;
   const rows = useMemo(() => (serverRows ? withWaiting(serverRows, entries) : null), [serverRows, entries]);
   const latest = useLatest(rows);
   const server = useLatest(serverRows);
@@ -103,10 +97,10 @@ export function useCommandQueue<W extends Workspace>(
       const seen = latest.current;
       if (!seen) return;
       touched.current = performance.now();
-      const command = outbox.enqueue(kind, payload, seen, along);
-      latest.current = withWaiting(seen, [{ command, state: 'waiting', answer: null, along }]);
+      const entry = syncEngine.enqueue(scopeId, kind, payload, seen, along);
+      latest.current = withWaiting(seen, [entry]);
     },
-    [outbox],
+    [scopeId],
   );
   const takeBack = useCallback(
     (actId: string) => {
@@ -120,17 +114,20 @@ export function useCommandQueue<W extends Workspace>(
     if (act) takeBack(act.actId);
   });
   const undo = useCallback(() => {
-    const last = outbox.entries.findLast((entry) => entry.state === 'waiting');
+    const last = syncEngine
+      .entriesOf(scopeId)
+      .findLast((entry) => entry.state === 'waiting' && syncEngine.isOwn(entry));
     if (last && last.command.kind !== 'undo') undoAfter.current = last.command.key;
     else undoNow.current();
-  }, [outbox]);
+  }, [scopeId]);
   const latestAct = useLatest(lastAct);
   const bringBack = useCallback(() => {
     if (latestAct.current?.taken) takeBack(latestAct.current.actId);
   }, [takeBack]);
   const resolve = useCallback(
-    (key: string, keepMine: boolean) => void outbox.resolve(key, keepMine, server.current ?? (latest.current as W)),
-    [outbox],
+    (key: string, decision: Decision) =>
+      void syncEngine.resolve(scopeId, key, decision, server.current ?? (latest.current as W)),
+    [scopeId],
   );
   useEffect(() => offerUndo({ touchedAt: () => touched.current, undo }), [undo]);
   const noteAct = useCallback((actId: string, title: string) => {
@@ -139,11 +136,15 @@ export function useCommandQueue<W extends Workspace>(
     acts.current.push(act);
     setLastAct(act);
   }, []);
-  const retry = useCallback(() => outbox.retry(), [outbox]);
-  const undoWith = useCallback((key: string, also: readonly string[]) => void outbox.undoWith(key, also), [outbox]);
+  const retry = useCallback(() => syncEngine.retry(), []);
+  const undoWith = useCallback(
+    (key: string, also: readonly string[]) => void syncEngine.undoWith(scopeId, key, also),
+    [scopeId],
+  );
   const [notKept, setNotKept] = useState(keepsNothing);
   useEffect(() => onStopsKeeping(() => setNotKept(true)), []);
-  const { offline } = outbox;
+  const [offline, setOffline] = useState(syncEngine.isOffline);
+  useEffect(() => syncEngine.watch(() => setOffline(syncEngine.isOffline)), []);
 
   return useMemo(
     () => ({ rows, run, entries, offline, notKept, lastAct, undo, undoWith, bringBack, resolve, retry, noteAct }),

@@ -7,7 +7,7 @@ import { type OptionPlan, Plan } from '@core/plan/computePlan';
 import { proposedWays } from '@core/recipe/proposedWays';
 import { readWish } from '@core/recipe/wish';
 import { newColorCard, proposedOption, startOf } from '../../app/newOption';
-import { withPieces } from '../../app/rowsAfter';
+import { withPieces } from '../../sync/rowsAfter';
 
 /** A way that may be added: what it is called, what it would come to, and the act that adds it. */
 export interface Proposal {

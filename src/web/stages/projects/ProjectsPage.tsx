@@ -7,10 +7,11 @@ import { Button } from 'antd';
 import { useRef, useState } from 'react';
 import { Link, useLocation, useNavigate } from 'react-router';
 import { ApiError, api } from '../../app/api';
-import { LeftQueues, useLeftQueues } from '../../app/LeftQueues';
 import shell from '../../app/shell.module.css';
 import { useWorksAt } from '../../app/useWorksAt';
+import { WaitingNote } from '../../app/WaitingNote';
 import { dateWords } from '../../app/words';
+import { useWaiting } from '../../sync/useWaiting';
 import { Empty, LinkButton } from '../../ui/basics';
 import { Cards } from '../../ui/layout';
 import { SpotThumbnail } from '../../ui/SpotThumbnail';
@@ -33,7 +34,7 @@ export function ProjectsPage() {
     refetchInterval: ({ state }) =>
       state.data?.projects.some((project) => project.isStale) ? SOON_MS * Math.min(10, state.dataUpdateCount) : false,
   });
-  const left = useLeftQueues();
+  const waiting = useWaiting();
   const plans = useWorksAt()('brief');
   return (
     <>
@@ -82,13 +83,7 @@ export function ProjectsPage() {
             )}
           </Empty>
         )}
-        <LeftQueues
-          left={left}
-          studioId={query.data?.studioId ?? ''}
-          nameOf={(id) =>
-            query.data ? (query.data.projects.find((project) => project.id === id)?.name ?? null) : 'Typed before'
-          }
-        />
+        <WaitingNote waiting={waiting} />
         <Removed />
         <Cards leastWidth={320}>
           {query.data?.projects.map((project) => (
@@ -97,7 +92,7 @@ export function ProjectsPage() {
             </li>
           ))}
         </Cards>
-        <Studios isSomethingLeft={left.length > 0} />
+        <Studios isSomethingLeft={waiting.lanes.length > 0} />
       </main>
     </>
   );

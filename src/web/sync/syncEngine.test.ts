@@ -2,8 +2,8 @@ import type { DoneAnswer, RefusedAnswer } from '@contract/answers';
 import type { Command } from '@contract/command';
 import { perform } from '@core/acts/perform';
 import fc from 'fast-check';
-import { beforeEach, describe, expect, it, vi } from 'vitest';
-import { project, rows, slot } from '../../core/fixtures/projectRows';
+import { afterAll, beforeEach, describe, expect, it, vi } from 'vitest';
+import { project, rows, slot, spot } from '../../core/fixtures/projectRows';
 import type { ProjectRows } from '../../core/model/rows';
 
 /** The device's storage, the server and the locks of a browser, as far as the outbox asks them. */
@@ -13,10 +13,12 @@ vi.mock('idb-keyval', () => ({
   set: async (key: string, value: unknown) => void stored.set(key, structuredClone(value)),
   del: async (key: string) => void stored.delete(key),
   keys: async () => [...stored.keys()],
+  update: async (key: string, how: (before: unknown) => unknown) =>
+    void stored.set(key, structuredClone(how(structuredClone(stored.get(key))))),
 }));
 const sent: Command[] = [];
 let answer: (command: Command) => Promise<DoneAnswer>;
-vi.mock('./api', () => {
+vi.mock('../app/api', () => {
   class ApiError extends Error {
     readonly status: number;
     readonly answer: RefusedAnswer;
@@ -34,6 +36,7 @@ vi.mock('./api', () => {
   }
   return {
     ApiError,
+    onAnswered: () => () => undefined,
     api: {
       command: (command: Command) => {
         sent.push(command);
@@ -42,14 +45,22 @@ vi.mock('./api', () => {
     },
   };
 });
-vi.stubGlobal('sessionStorage', { getItem: () => 'tab', setItem: () => undefined });
+vi.stubGlobal('sessionStorage', { getItem: () => null, setItem: () => undefined });
+/** Locks as a browser has them: one holder at a time, the others in a row. */
+let held: Promise<unknown> = Promise.resolve();
 vi.stubGlobal('navigator', {
-  locks: { request: (_name: string, _options: unknown, held: (lock: unknown) => unknown) => Promise.resolve(held({})) },
+  locks: {
+    request: (_name: string, hold: () => Promise<unknown>) => {
+      held = held.then(hold);
+      return held;
+    },
+  },
 });
 
-const { Outbox } = await import('./outbox');
-const { ApiError } = await import('./api');
+const { SyncEngine } = await import('./syncEngine');
+const { ApiError } = await import('../app/api');
 const { withAnswer, withWaiting } = await import('./rowsAfter');
+type OutboxEntry = import('./rowsAfter').OutboxEntry;
 
 const uuid = (n: number) => `00000000-0000-4000-8000-${String(n).padStart(12, '0')}`;
 const [projectId, first, second] = [uuid(1), uuid(2), uuid(3)];
@@ -78,32 +89,60 @@ function obedient() {
   };
 }
 
-/** An opened outbox with what it reported. */
+const open: InstanceType<typeof SyncEngine>[] = [];
+/** A tab that shows the project, with what it was told. */
 async function opened() {
   const done: string[] = [];
   const stuck: string[] = [];
-  const outbox = new Outbox(projectId, {
+  const engine = new SyncEngine();
+  open.push(engine);
+  engine.attach(projectId, {
     changed: () => undefined,
     done: (entry) => done.push((entry.command.payload as { id: string }).id),
     stuck: (entry) => stuck.push(entry.state),
   });
-  await outbox.open();
-  return { outbox, done, stuck };
+  await engine.start();
+  await soon();
+  const outbox = {
+    get entries() {
+      return engine.entriesOf(projectId);
+    },
+    get offline() {
+      return engine.isOffline;
+    },
+    enqueue: (kind: 'editSlot' | 'undo', payload: never, rows: ProjectRows) =>
+      engine.enqueue(projectId, kind, payload, rows).command,
+    resolve: (key: string, keepMine: boolean, rows: ProjectRows) =>
+      engine.resolve(projectId, key, { keep: keepMine ? 'mine' : 'theirs' }, rows),
+    undoWith: (key: string, also: readonly string[]) => engine.undoWith(projectId, key, also),
+    retry: () => engine.retry(),
+    close: () => engine.stop(),
+  };
+  return { engine, outbox, done, stuck };
 }
+/** Lets promises settle that wait for nothing, also while the clock stands still. */
+const soon = async () => {
+  for (let n = 0; n < 60; n += 1) await Promise.resolve();
+};
 /** Lets everything that can go on without waiting go on. */
 const turn = async () => {
   for (let n = 0; n < 3; n += 1) await new Promise((done) => setTimeout(done, 0));
 };
-const settle = () => new Promise((done) => setTimeout(done, 5));
-const rename = (id: string, name: string) => ({ id, values: { name } });
+const settle = () => new Promise((done) => setTimeout(done, 15));
+const rename = (id: string, name: string) => ({ id, values: { name } }) as never;
 
 beforeEach(() => {
+  for (const engine of open.splice(0)) engine.stop();
+  held = Promise.resolve();
   stored.clear();
   sent.length = 0;
   answer = obedient();
 });
+afterAll(() => {
+  for (const engine of open) engine.stop();
+});
 
-describe('the outbox', () => {
+describe('a lane', () => {
   it('sends in order, one after the other, and forgets what is answered', async () => {
     const { outbox, done } = await opened();
     outbox.enqueue('editSlot', rename(first, 'One'), base);
@@ -150,15 +189,6 @@ describe('the outbox', () => {
     await settle();
     expect(done).toEqual([first]);
     expect(outbox.entries).toEqual([]);
-  });
-
-  it('goes on after it was closed and opened again, as a page in development does', async () => {
-    const { outbox, done } = await opened();
-    outbox.close();
-    await outbox.open();
-    outbox.enqueue('editSlot', rename(first, 'One'), base);
-    await settle();
-    expect(done).toEqual([first]);
   });
 
   it('a conflict holds later edits of that row only', async () => {
@@ -323,7 +353,7 @@ describe('whatever becomes of the connection', () => {
           if (weather === 'busy') throw refusal(503);
           const known = answers.get(command.key);
           if (!known) {
-            const { id, values } = command.payload as ReturnType<typeof rename>;
+            const { id, values } = command.payload as { id: string; values: { name: string } };
             const row = now.slots.find((candidate) => candidate.id === id);
             if (command.expect[`slots:${id}`] !== row?.version) throw refusal(409);
             const outcome = perform(now, command.kind, command.payload);
@@ -345,15 +375,18 @@ describe('whatever becomes of the connection', () => {
         let seen = now;
         const problems: string[] = [];
         const visit = async () => {
-          const outbox = new Outbox(projectId, {
+          const engine = new SyncEngine();
+          open.push(engine);
+          engine.attach(projectId, {
             changed: () => undefined,
             done: (_entry, done) => {
               seen = withAnswer(seen, done);
             },
             stuck: (entry) => problems.push(entry.state),
           });
-          await outbox.open();
-          return outbox;
+          await engine.start();
+          await turn();
+          return engine;
         };
         let outbox = await visit();
         const typed: string[] = [];
@@ -361,23 +394,24 @@ describe('whatever becomes of the connection', () => {
           if (step.do === 'weather') weather = step.is;
           else if (step.do === 'edit') {
             typed.push(`name ${typed.length}`);
-            outbox.enqueue('editSlot', rename(step.slot, typed.at(-1) ?? ''), withWaiting(seen, outbox.entries));
+            const rowsSeen = withWaiting(seen, outbox.entriesOf(projectId));
+            outbox.enqueue(projectId, 'editSlot', rename(step.slot, typed.at(-1) ?? ''), rowsSeen);
           } else if (step.do === 'retry') outbox.retry();
           else if (step.do === 'look') seen = now;
           else {
             await turn();
-            outbox.close();
+            outbox.stop();
             outbox = await visit();
             seen = now;
           }
           if (step.do !== 'edit') await turn();
         }
         weather = 'good';
-        for (let tries = 0; tries < 5 && outbox.entries.length > 0; tries += 1) {
+        for (let tries = 0; tries < 5 && outbox.entriesOf(projectId).length > 0; tries += 1) {
           outbox.retry();
           await turn();
         }
-        outbox.close();
+        outbox.stop();
         expect(problems).toEqual([]);
         expect(executed).toEqual(typed);
         expect([...stored.keys()]).toEqual([]);
@@ -401,7 +435,7 @@ describe('an undo that others have built on', () => {
           acts: [{ actId: uuid(71), title: 'Option added', atMs: 1, ownDevice: false }],
         }),
       );
-    outbox.enqueue('undo', { actId: uuid(70), reversalIds: [] }, base);
+    outbox.enqueue('undo', { actId: uuid(70), reversalIds: [] } as never, base);
     await settle();
     const [stuck] = outbox.entries;
     answer = () => new Promise(() => undefined);
@@ -418,25 +452,158 @@ describe('a browser that keeps nothing', () => {
     vi.resetModules();
     vi.doMock('idb-keyval', () => {
       const no = () => Promise.reject(new Error('no store here'));
-      return { get: no, set: no, del: no, keys: no };
+      return { get: no, set: no, del: no, keys: no, update: no };
     });
-    const { Outbox: Bare } = await import('./outbox');
+    const { SyncEngine: Bare } = await import('./syncEngine');
     const { keepsNothing } = await import('./deviceStore');
     const done: string[] = [];
-    const outbox = new Bare(projectId, {
+    const engine = new Bare();
+    engine.attach(projectId, {
       changed: () => undefined,
       done: (entry) => done.push((entry.command.payload as { id: string }).id),
       stuck: () => undefined,
     });
-    outbox.enqueue('editSlot', rename(first, 'Before it opened'), base);
-    await outbox.open();
-    outbox.enqueue('editSlot', rename(second, 'After'), base);
+    engine.enqueue(projectId, 'editSlot', rename(first, 'Before it opened'), base);
+    await engine.start();
+    engine.enqueue(projectId, 'editSlot', rename(second, 'After'), base);
     await settle();
     await settle();
     expect(done).toEqual([first, second]);
     expect(keepsNothing()).toBe(true);
+    engine.stop();
     vi.doUnmock('idb-keyval');
-    outbox.close();
+  });
+});
+
+describe('several tabs of one device', () => {
+  it('one sends what all of them typed, each is told, and each takes back only its own', async () => {
+    const [a, b] = [await opened(), await opened()];
+    b.outbox.enqueue('editSlot', rename(first, 'By the second'), base);
+    a.outbox.enqueue('editSlot', rename(second, 'By the first'), base);
+    await settle();
+    expect(sent).toHaveLength(2);
+    expect([...a.done].sort()).toEqual([first, second].sort());
+    expect([...b.done].sort()).toEqual([first, second].sort());
+    expect([a.outbox.entries, b.outbox.entries]).toEqual([[], []]);
+  });
+
+  it('see what waits in each other, and know whose it is', async () => {
+    const [a, b] = [await opened(), await opened()];
+    answer = () => Promise.reject(refusal(0));
+    a.outbox.enqueue('editSlot', rename(first, 'Offline'), base);
+    await settle();
+    const [entry] = b.outbox.entries;
+    expect(entry?.command.payload).toMatchObject({ values: { name: 'Offline' } });
+    expect([a, b].map(({ engine }) => engine.isOwn(entry as OutboxEntry))).toEqual([true, false]);
+    expect(b.outbox.offline).toBe(true);
+  });
+
+  it('go on sending when the one that sent is closed, under the same key', async () => {
+    const [a, b] = [await opened(), await opened()];
+    answer = () => new Promise(() => undefined);
+    a.outbox.enqueue('editSlot', rename(first, 'Half sent'), base);
+    await settle();
+    answer = obedient();
+    a.outbox.close();
+    await settle();
+    expect(b.done).toEqual([first]);
+    expect(new Set(sent.map(({ key }) => key)).size).toBe(1);
+    expect(sent).toHaveLength(2);
+  });
+
+  it('a lane that another tab resolves is resolved in all', async () => {
+    const [a, b] = [await opened(), await opened()];
+    answer = () => Promise.reject(refusal(409));
+    a.outbox.enqueue('editSlot', rename(first, 'Mine'), base);
+    await settle();
+    expect(b.stuck).toEqual(['conflict']);
+    await b.outbox.resolve(b.outbox.entries[0]?.command.key ?? '', false, base);
+    await settle();
+    expect([a.outbox.entries, b.outbox.entries]).toEqual([[], []]);
+  });
+});
+
+describe('lanes of several projects', () => {
+  const other = uuid(60);
+  const house = uuid(61);
+  const paths = (command: Command) => command.projectId;
+
+  it('do not wait for each other', async () => {
+    const { engine } = await opened();
+    const good = obedient();
+    answer = (command) => (paths(command) === projectId ? new Promise(() => undefined) : good(command));
+    engine.enqueue(projectId, 'editSlot', rename(first, 'Slow'), base);
+    engine.enqueue(other, 'editSlot', rename(second, 'Quick'), base);
+    await settle();
+    expect(engine.entriesOf(other)).toEqual([]);
+    expect(engine.waitingLanes().map(({ scopeId }) => scopeId)).toEqual([projectId]);
+  });
+
+  it('what speaks of a row waits until the other lane has made it', async () => {
+    const { engine } = await opened();
+    answer = () => Promise.reject(refusal(0));
+    const made = slot(uuid(80), { number: 3, name: 'New one', spotId: uuid(90) });
+    const there = { ...base, spots: [spot(uuid(90))] };
+    engine.enqueue(house, 'addSlot', { row: made } as never, there);
+    engine.enqueue(projectId, 'removeSlot', { id: made.id } as never, base);
+    await settle();
+    expect(sent.map(paths)).toEqual([house]);
+    answer = async () => ({ actId: uuid(900), title: '', tag: '2.1', rows: [], removed: [] });
+    engine.retry();
+    await settle();
+    expect(sent.map(paths)).toEqual([house, house, projectId]);
+  });
+
+  it('each goes out in the studio that it was typed in', async () => {
+    const { engine } = await opened();
+    answer = () => Promise.reject(refusal(0));
+    const entry = engine.enqueue(projectId, 'editSlot', rename(first, 'Here'), base);
+    await settle();
+    expect(entry).toHaveProperty('studioId');
+    expect((stored.get(`lane:${projectId}`) as OutboxEntry[])[0]?.atMs).toBeGreaterThan(0);
+  });
+});
+
+describe('what was kept by an earlier version', () => {
+  it('is taken over: a queue for each tab becomes one lane', async () => {
+    const entry = (id: string, name: string): OutboxEntry => ({
+      command: {
+        key: uuid(Number(id.slice(-2)) + 40),
+        projectId,
+        kind: 'editSlot',
+        payload: rename(id, name),
+        expect: {},
+      },
+      state: 'waiting',
+      answer: null,
+    });
+    stored.set(`outbox:${projectId}:tab-a`, [entry(first, 'Left by a')]);
+    stored.set(`outbox:${projectId}:tab-b`, [entry(second, 'Left by b')]);
+    const { done } = await opened();
+    await settle();
+    expect([...done].sort()).toEqual([first, second].sort());
+    expect([...stored.keys()]).toEqual([]);
+  });
+});
+
+describe('a server that stays away', () => {
+  it('is asked ever more rarely, at once when somebody presses, and soon again after it answered', async () => {
+    vi.useFakeTimers();
+    try {
+      const { outbox } = await opened();
+      answer = () => Promise.reject(refusal(0));
+      outbox.enqueue('editSlot', rename(first, 'One'), base);
+      await vi.advanceTimersByTimeAsync(120_000);
+      // After 0, 2, 6, 14, 30, 62 seconds, then once a minute.
+      expect(sent.length).toBeGreaterThanOrEqual(6);
+      expect(sent.length).toBeLessThanOrEqual(8);
+      const before = sent.length;
+      outbox.retry();
+      await vi.advanceTimersByTimeAsync(10);
+      expect(sent.length).toBe(before + 1);
+    } finally {
+      vi.useRealTimers();
+    }
   });
 });
 

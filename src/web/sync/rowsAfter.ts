@@ -15,6 +15,14 @@ export interface OutboxEntry {
   along?: readonly PieceRow[];
   /** Whether it was on its way to the server already: it may be done there, so it goes out again as it is. */
   sent?: boolean;
+  /** The tab that it was typed in: taking back touches one's own. */
+  by?: string;
+  /** The studio that it is of, whichever the tab that sends it is in. */
+  studioId?: string | null;
+  /** Rows that it makes, by their ids: what speaks of them in another lane waits for it. */
+  makes?: readonly string[];
+  /** When it was typed, milliseconds since 1970. */
+  atMs?: number;
 }
 
 /** Rows with further pieces of the house among them. */
@@ -24,19 +32,31 @@ export function withPieces<W extends Workspace>(rows: W, along: readonly PieceRo
   return missing.length === 0 ? rows : { ...rows, pieces: [...rows.pieces, ...missing] };
 }
 
-/** The rows a decision would change, with the versions their author sees. */
-export function expectedVersions(rows: Workspace, kind: string, payload: unknown): Record<string, number> {
+/** The rows a decision would change, with the versions their author sees, and the ids of those that it makes. */
+export function foreseen(
+  rows: Workspace,
+  kind: string,
+  payload: unknown,
+): { expect: Record<string, number>; makes: string[] } {
   const expect: Record<string, number> = {};
-  if (kind === 'createProject') return expect;
+  const makes: string[] = [];
+  if (kind === 'createProject') return { expect, makes };
   const outcome = perform(rows, kind, payload);
-  if (!outcome.ok) return expect;
+  if (!outcome.ok) return { expect, makes };
   for (const change of outcome.changes) {
-    if (change.op === 'insert') continue;
+    if (change.op === 'insert') {
+      makes.push(change.row.id);
+      continue;
+    }
     const before = rowIn(rows, change.table, idOf(change));
     if (before) expect[`${change.table}:${before.id}`] = before.version;
   }
-  return expect;
+  return { expect, makes };
 }
+
+/** The rows a decision would change, with the versions their author sees. */
+export const expectedVersions = (rows: Workspace, kind: string, payload: unknown): Record<string, number> =>
+  foreseen(rows, kind, payload).expect;
 
 /** Rows with every waiting command applied; what is refused or in conflict is shown beside the rows, not in them. */
 export function withWaiting<W extends Workspace>(rows: W, entries: readonly OutboxEntry[]): W {

@@ -50,6 +50,24 @@ export const set = (key: string, value: unknown): Promise<void> => {
   );
 };
 
+/** Changes what is kept under a key as one step, whichever tabs do so at the same time; an empty list is not kept. */
+export async function change<T>(key: string, how: (present: T | undefined) => T): Promise<T> {
+  const inMemory = (): T => {
+    const next = how(memory.get(key) as T | undefined);
+    memory.set(key, next);
+    return next;
+  };
+  let result: T | undefined;
+  return ask(async () => {
+    await idb.update<T>(key, (present) => {
+      result = how(present ?? (memory.get(key) as T | undefined));
+      return result;
+    });
+    memory.delete(key);
+    return result as T;
+  }, inMemory);
+}
+
 export const del = (key: string): Promise<void> => {
   memory.delete(key);
   return ask(

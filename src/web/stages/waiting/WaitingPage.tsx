@@ -1,0 +1,156 @@
+import type { Workspace } from '@core/acts/changes';
+import { useQuery } from '@tanstack/react-query';
+import { Button } from 'antd';
+import { useEffect, useState } from 'react';
+import { Link } from 'react-router';
+import { api } from '../../app/api';
+import { actTitle, StuckCommand, stuckTitle } from '../../app/StuckCommand';
+import shell from '../../app/shell.module.css';
+import { keepsNothing } from '../../sync/deviceStore';
+import { type PhotosLeft, photosLeft } from '../../sync/photosLeft';
+import type { OutboxEntry } from '../../sync/rowsAfter';
+import { syncEngine } from '../../sync/syncEngine';
+import { useWaiting } from '../../sync/useWaiting';
+import { Empty, LinkButton } from '../../ui/basics';
+import styles from './waiting.module.css';
+
+/** How often the pictures on the device are counted. */
+const COUNT_MS = 2000;
+
+/** The pictures of this device that the server does not have yet, by whose they are. */
+function usePhotosLeft(): PhotosLeft {
+  const [left, setLeft] = useState<PhotosLeft>(new Map());
+  useEffect(() => {
+    let gone = false;
+    const count = () =>
+      void photosLeft().then((found) => {
+        if (!gone) setLeft(found);
+      });
+    count();
+    const timer = setInterval(count, COUNT_MS);
+    return () => {
+      gone = true;
+      clearInterval(timer);
+    };
+  }, []);
+  return left;
+}
+
+/** When something was typed, in words of the clock of this device. */
+const typedAt = ({ atMs }: OutboxEntry): string =>
+  atMs === undefined
+    ? ''
+    : new Intl.DateTimeFormat('en-US', { weekday: 'short', hour: 'numeric', minute: '2-digit' }).format(atMs);
+
+/** All that waits on this device to be sent, project by project; what was refused, and both versions of a conflict. */
+export function WaitingPage() {
+  const { lanes, isOffline } = useWaiting();
+  const photos = usePhotosLeft();
+  const projects = useQuery({ queryKey: ['projects'], queryFn: api.projects, retry: false });
+  const nameOf = (scopeId: string): string =>
+    scopeId === 'house' || scopeId === projects.data?.studioId
+      ? 'The house'
+      : (projects.data?.projects.find(({ id }) => id === scopeId)?.name ?? 'A project');
+  const isHouse = (scopeId: string) => scopeId === 'house' || scopeId === projects.data?.studioId;
+  const scopes = [...new Set([...lanes.map(({ scopeId }) => scopeId), ...photos.keys()])];
+  const count = lanes.reduce((sum, { entries }) => sum + entries.length, 0);
+  return (
+    <>
+      <header className={shell.top}>
+        <Link to="/" className={shell.mark} aria-label="Euporia, all projects">
+          <i>Eu</i>poria
+        </Link>
+        <span className="muted">What waits on this device</span>
+      </header>
+      <main className={shell.page}>
+        <h1>Not sent yet</h1>
+        {scopes.length === 0 ? (
+          <Empty title="Everything is sent">
+            <p>What is typed without a connection waits here, in its order, until the server has it.</p>
+            <LinkButton to="/" primary>
+              To the projects
+            </LinkButton>
+          </Empty>
+        ) : (
+          <>
+            <p role="status">
+              {isOffline
+                ? 'Nobody answers just now. All of it is kept on this device and goes on when the connection is back.'
+                : 'It is on its way.'}
+              {keepsNothing() && ' This browser keeps nothing beyond this tab: leave it open until all is sent.'}
+            </p>
+            <p className={styles.acts}>
+              <Button type="primary" onClick={() => syncEngine.retry()}>
+                Send now
+              </Button>
+            </p>
+            <div className={styles.lanes}>
+              {scopes.map((scopeId) => (
+                <section key={scopeId} className={styles.lane} aria-label={nameOf(scopeId)}>
+                  <h2>
+                    <Link to={isHouse(scopeId) ? '/house' : `/p/${scopeId}`}>{nameOf(scopeId)}</Link>
+                  </h2>
+                  <LaneEntries
+                    scopeId={scopeId}
+                    isHouse={isHouse(scopeId)}
+                    entries={lanes.find((lane) => lane.scopeId === scopeId)?.entries ?? []}
+                  />
+                  {(photos.get(scopeId) ?? 0) > 0 && (
+                    <p className="muted">
+                      {photos.get(scopeId)} {photos.get(scopeId) === 1 ? 'picture is' : 'pictures are'} sent once this
+                      is opened with a connection.
+                    </p>
+                  )}
+                </section>
+              ))}
+            </div>
+            {count > 0 && <p className="muted small">{count} in all, in the order in which they are sent.</p>}
+          </>
+        )}
+      </main>
+    </>
+  );
+}
+
+function LaneEntries(props: { scopeId: string; isHouse: boolean; entries: readonly OutboxEntry[] }) {
+  const { scopeId, isHouse, entries } = props;
+  const isStuck = entries.some(({ state }) => state !== 'waiting');
+  // What is stuck is put against the rows as they are.
+  const rows = useQuery({
+    queryKey: ['waiting', scopeId, isHouse],
+    queryFn: async (): Promise<Workspace> =>
+      isHouse ? (await api.house()).rows : (((await api.snapshot(scopeId, null)) ?? { rows: null }).rows as Workspace),
+    enabled: isStuck,
+    staleTime: 0,
+    retry: false,
+  });
+  return (
+    <ol className={styles.entries}>
+      {entries.map((entry) => {
+        const { key } = entry.command;
+        const now = rows.data ?? null;
+        return (
+          <li key={key} className={entry.state === 'waiting' ? undefined : styles.stuck}>
+            <div className={styles.line}>
+              <b>{actTitle(entry)}</b>
+              <span className="muted small">
+                {entry.state === 'waiting' ? 'waits' : stuckTitle(entry).toLowerCase()}
+                {typedAt(entry) && `, typed ${typedAt(entry)}`}
+              </span>
+            </div>
+            {entry.state !== 'waiting' &&
+              (now ? (
+                <StuckCommand
+                  entry={entry}
+                  resolve={(decision) => void syncEngine.resolve(scopeId, key, decision, now)}
+                  undoWith={(also) => void syncEngine.undoWith(scopeId, key, also)}
+                />
+              ) : (
+                <p className="muted">{rows.isError ? rows.error.message : 'Looking at how it stands there …'}</p>
+              ))}
+          </li>
+        );
+      })}
+    </ol>
+  );
+}
