@@ -60,7 +60,7 @@ describe('what is typed', () => {
     expect(await storedRoom()).toBe('Under the slope');
   });
 
-  it('without a connection waits when its project is closed, is named on the start page, and goes from there', async () => {
+  it('without a connection waits when its project is closed, is told of on the start page, and goes from there', async () => {
     const person = await atBrief();
     await person.offline(true);
     await person.fill('Room', 'Typed on the train');
@@ -70,7 +70,7 @@ describe('what is typed', () => {
     await person.devtools('Network.setBlockedURLs', { urls: ['*/api/commands*'] });
     await person.offline(false);
     await person.goto(euporia.address);
-    await person.see('//ul[@aria-label="Not sent yet"]//li[contains(., "Attic bedroom: 1 change waits to be sent")]');
+    await person.see('//*[@role="status"][contains(., "1 change waits to be sent")]');
     await person.devtools('Network.setBlockedURLs', { urls: [] });
     await person.driver.navigate().refresh();
     // Right after the reload the page says nothing yet: what counts is that the server gets it.

@@ -2,6 +2,7 @@ import { createHash } from 'node:crypto';
 import { existsSync, mkdirSync, readdirSync, readFileSync, statSync, writeFileSync } from 'node:fs';
 import { join } from 'node:path';
 import { say } from './say.mjs';
+import { buildServiceWorker } from './serviceWorker.mjs';
 
 /** A hash over names, sizes and contents of what a build reads. */
 function hashOf(root, folders, files) {
@@ -65,10 +66,17 @@ export function buildBench(root) {
 
 /** Builds the page. */
 export function buildWeb(root) {
-  return whenChanged(root, 'page', [...shared, 'src/web'], ['package-lock.json', 'vite.config.ts'], async () => {
-    // Whatever called us (a test runner says "test"), what is served is the production build.
-    process.env.NODE_ENV = 'production';
-    const { build } = await import('vite');
-    await build({ configFile: join(root, 'vite.config.ts'), logLevel: 'warn' });
-  });
+  return whenChanged(
+    root,
+    'page',
+    [...shared, 'src/web'],
+    ['package-lock.json', 'vite.config.ts', 'scripts/lib/serviceWorker.mjs'],
+    async () => {
+      // Whatever called us (a test runner says "test"), what is served is the production build.
+      process.env.NODE_ENV = 'production';
+      const { build } = await import('vite');
+      await build({ configFile: join(root, 'vite.config.ts'), logLevel: 'warn' });
+      await buildServiceWorker(root);
+    },
+  );
 }

@@ -7,11 +7,15 @@ import { StrictMode } from 'react';
 import { createRoot } from 'react-dom/client';
 import { createBrowserRouter, Outlet, RouterProvider, ScrollRestoration } from 'react-router';
 import { Gate } from './app/gate/Gate';
+import { keepApp } from './app/offlineApp';
 import { RouteError } from './app/RouteError';
 import { furtherPages, stages } from './app/stages';
 import { theme } from './app/theme';
 
-const client = new QueryClient({ defaultOptions: { queries: { refetchOnWindowFocus: false } } });
+const client = new QueryClient({
+  // Also without a connection it is asked: then what this device keeps answers.
+  defaultOptions: { queries: { refetchOnWindowFocus: false, networkMode: 'always' } },
+});
 
 /** A page begins at its top, and is found again where it was left; what only its search says moves nothing. */
 function Pages() {
@@ -103,3 +107,6 @@ createRoot(root).render(
     </ConfigProvider>
   </StrictMode>,
 );
+
+// After all that the page itself needs.
+addEventListener('load', () => setTimeout(() => void keepApp(), 1500));

@@ -9,6 +9,7 @@ import { ApiError, api } from './api';
 import { BriefStrip } from './BriefStrip';
 import { FileLink } from './FileLink';
 import { isTyping } from './isTyping';
+import { NewVersionNote } from './NewVersionNote';
 import { NotSaved } from './NotSaved';
 import { OwnPart } from './OwnPart';
 import { Purse } from './Purse';
@@ -304,9 +305,10 @@ function Banners() {
   const waiting = waitingIn(entries);
   return (
     <>
+      <NewVersionNote />
       {offline && (
         <div className={styles.banner} role="alert">
-          <b>Not connected.</b> The database does not answer. What you typed is kept here
+          <b>Not connected.</b> Euporia does not answer just now. What you type is kept here
           {waiting > 0 ? ` (${waiting} to send)` : ''} and goes on when it is back.
           <Button size="small" onClick={retry}>
             Try now

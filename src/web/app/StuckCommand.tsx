@@ -3,7 +3,8 @@ import { acts } from '@core/acts';
 import { fieldWords, problemWords } from '@core/words/problemWords';
 import { Button } from 'antd';
 import { useState } from 'react';
-import { type Decision, editedFields } from '../sync/laneChanges';
+import type { Decision } from '../sync/decisions';
+import { editedFields } from '../sync/laneChanges';
 import type { OutboxEntry } from '../sync/rowsAfter';
 import styles from './shell.module.css';
 

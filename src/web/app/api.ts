@@ -4,7 +4,8 @@ import type { AnswerOf, LineOf, Request } from '@contract/endpoints';
 import type { HouseImportProgress } from '@contract/house';
 import { presentRows } from '@core/formats/project/presentRows';
 import type { HouseRows, ProjectRows } from '@core/model/rows';
-import { putTabInto, studioOfTab } from '../ui/tabStudio';
+import { forgetKept, orKept } from '../sync/deviceStore';
+import { putTabInto, studioLookedAt, studioOfTab } from '../ui/tabStudio';
 import { gate } from './gate/gate';
 import { saveBlob } from './saveFile';
 import { noteServerClock } from './serverClock';
@@ -178,13 +179,25 @@ const firstLocale: ProjectLocale = {
 /** The state that an answer says it is of. */
 const stateOf = (response: Response) => (response.headers.get('etag') ?? '').replace(/^W\//, '').replaceAll('"', '');
 
+/** Whether an error says that nobody answered: not that somebody has to sign in first. */
+const isSilence = (error: unknown): boolean =>
+  error instanceof ApiError && error.gone && !error.busy && error.answer.code !== 'signIn.required';
+/** What the server answers; without a connection what it answered last on this device, in the studio of this tab. */
+const orLast = <T>(what: string, answer: () => Promise<T>): Promise<T> =>
+  // Said anew each time: the first answer tells which studio it is.
+  orKept(() => `${studioLookedAt()}:${what}`, answer, isSilence);
+
 /** The calls that the page makes. */
 export const api = {
-  me: () => call('whoAmI', {}),
+  me: () => orLast('me', () => call('whoAmI', {})),
   setUp: (body: Request<'setUp'>['body']) => call('setUp', { body }),
   signIn: (body: Request<'signIn'>['body']) => call('signIn', { body }),
   enterByCode: (body: Request<'useCode'>['body']) => call('useCode', { body }),
-  signOut: () => call('signOut', { body: {} }),
+  async signOut() {
+    const answer = await call('signOut', { body: {} });
+    await forgetKept();
+    return answer;
+  },
   confirm: (passPhrase: string) => call('confirm', { body: { passPhrase } }),
   setPassPhrase: (body: Request<'setPassPhrase'>['body']) => call('setPassPhrase', { body }),
   makeCode: () => call('makeCode', { body: {} }),
@@ -218,7 +231,7 @@ export const api = {
     window.location.reload();
   },
 
-  projects: () => call('listProjects', { query: { limit: 200 } }),
+  projects: () => orLast('projects', () => call('listProjects', { query: { limit: 200 } })),
   /** A project's rows, or null when they are still those of `tag`. */
   async snapshot(projectId: string, tag: string | null): Promise<Snapshot | null> {
     const known: CallOptions = tag === null ? {} : { headers: { 'if-none-match': `W/"${tag}"` } };
@@ -239,12 +252,17 @@ export const api = {
   /** Copies a project: as it is, or for the next season with its slots open again. */
   copyProject: (projectId: string, body: Request<'copyProject'>['body']) =>
     call('copyProject', { places: { projectId }, body }),
-  async house(): Promise<HouseSnapshot> {
-    const response = await send('readHouse', {});
-    const { studioId, locale, ...rows } = await read<'readHouse'>(response);
-    return { rows, studioId, locale: locale ?? firstLocale, tag: stateOf(response) };
-  },
-  pieces: (query: Request<'listPieces'>['query']) => call('listPieces', { query }),
+  house: () =>
+    orLast('house', async (): Promise<HouseSnapshot> => {
+      const response = await send('readHouse', {});
+      const { studioId, locale, ...rows } = await read<'readHouse'>(response);
+      return { rows, studioId, locale: locale ?? firstLocale, tag: stateOf(response) };
+    }),
+  /** Pieces as they are asked for; without a connection those that were seen last, where no words narrow them. */
+  pieces: (query: Request<'listPieces'>['query']) =>
+    query?.words
+      ? call('listPieces', { query })
+      : orLast(`pieces:${JSON.stringify(query)}`, () => call('listPieces', { query })),
   fits: (projectId: string, slotId: string, page: { limit: number; offset: number }) =>
     call('rankForSlot', { places: { projectId, slotId }, query: page }),
   risers: (query: Request<'listRisers'>['query']) => call('listRisers', { query }),

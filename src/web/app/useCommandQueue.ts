@@ -3,10 +3,11 @@ import type { ActKind, PayloadOf } from '@core/acts';
 import type { Workspace } from '@core/acts/changes';
 import type { PieceRow } from '@core/model/rows';
 import { useCallback, useEffect, useMemo, useRef, useState } from 'react';
+import type { Decision } from '../sync/decisions';
 import { keepsNothing, onStopsKeeping } from '../sync/deviceStore';
-import type { Decision } from '../sync/laneChanges';
 import { type OutboxEntry, withWaiting } from '../sync/rowsAfter';
 import { REVERSALS, syncEngine } from '../sync/syncEngine';
+import { decide, typeAct } from '../sync/typed';
 import { offerUndo } from './undoKey';
 import { useLatest } from './useLatest';
 
@@ -97,7 +98,7 @@ export function useCommandQueue<W extends Workspace>(
       const seen = latest.current;
       if (!seen) return;
       touched.current = performance.now();
-      const entry = syncEngine.enqueue(scopeId, kind, payload, seen, along);
+      const entry = typeAct(syncEngine, scopeId, kind, payload, seen, along);
       latest.current = withWaiting(seen, [entry]);
     },
     [scopeId],
@@ -126,7 +127,7 @@ export function useCommandQueue<W extends Workspace>(
   }, [takeBack]);
   const resolve = useCallback(
     (key: string, decision: Decision) =>
-      void syncEngine.resolve(scopeId, key, decision, server.current ?? (latest.current as W)),
+      void decide(syncEngine, scopeId, key, decision, server.current ?? (latest.current as W)),
     [scopeId],
   );
   useEffect(() => offerUndo({ touchedAt: () => touched.current, undo }), [undo]);

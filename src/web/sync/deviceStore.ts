@@ -17,6 +17,25 @@ function giveUp(): void {
   for (const listener of listeners) listener();
 }
 
+/** What is kept only so that it can be looked at without a connection: it goes first when there is no room. */
+const FOR_LOOKING = /^(?:snapshot|kept)[.:]/;
+
+/** Makes room on the device. What is still to be sent is never among what goes. */
+async function makeRoom(): Promise<void> {
+  for (const key of await idb.keys()) if (typeof key === 'string' && FOR_LOOKING.test(key)) await idb.del(key);
+}
+
+/** Does something on the device; once more after room was made where there was none. */
+async function withRoom<T>(work: () => Promise<T>): Promise<T> {
+  try {
+    return await work();
+  } catch (error) {
+    if (!(error instanceof Error && error.name === 'QuotaExceededError')) throw error;
+    await makeRoom();
+    return work();
+  }
+}
+
 async function ask<T>(work: () => Promise<T>, instead: () => T): Promise<T> {
   if (broken) return instead();
   let timer: ReturnType<typeof setTimeout> | undefined;
@@ -24,7 +43,7 @@ async function ask<T>(work: () => Promise<T>, instead: () => T): Promise<T> {
     const late = new Promise<never>((_, reject) => {
       timer = setTimeout(() => reject(new Error('the device does not answer')), PATIENCE_MS);
     });
-    return await Promise.race([work(), late]);
+    return await Promise.race([withRoom(work), late]);
   } catch {
     giveUp();
     return instead();
@@ -89,4 +108,32 @@ export const keepsNothing = (): boolean => broken;
 export function onStopsKeeping(listener: () => void): () => void {
   listeners.add(listener);
   return () => listeners.delete(listener);
+}
+
+/**
+ * What the server answers; without a connection what it answered last. Only for what is looked at: what is kept so goes
+ * first when the device has no room.
+ * @param key what is asked, said once it was answered
+ * @param isGone whether an error says that nobody answered
+ */
+export async function orKept<T>(
+  key: () => string,
+  answer: () => Promise<T>,
+  isGone: (error: unknown) => boolean,
+): Promise<T> {
+  try {
+    const fresh = await answer();
+    void set(`kept:${key()}`, fresh);
+    return fresh;
+  } catch (error) {
+    if (!isGone(error)) throw error;
+    const kept = await get<T>(`kept:${key()}`);
+    if (kept === undefined) throw error;
+    return kept;
+  }
+}
+
+/** Forgets what was kept for looking, of whoever signs out. What is still to be sent stays. */
+export async function forgetKept(): Promise<void> {
+  for (const key of await keys()) if (FOR_LOOKING.test(key)) await del(key);
 }

@@ -1,7 +1,8 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { project, rows, slot } from '../../core/fixtures/projectRows';
-import { added, editedFields, followed, type Lane, markedSent, nextToSend, resolved, stuckAs } from './laneChanges';
+import { resolved } from './decisions';
+import { added, editedFields, followed, type Lane, markedSent, mergedOver, nextToSend, stuckAs } from './laneChanges';
 import type { OutboxEntry } from './rowsAfter';
 
 const uuid = (n: number) => `00000000-0000-4000-8000-${String(n).padStart(12, '0')}`;
@@ -105,6 +106,49 @@ describe('whatever happens to a lane', () => {
         expect(Object.keys(next?.command.expect ?? {}).filter((place) => held.includes(place))).toEqual([]);
       }),
       { numRuns: 200 },
+    );
+  });
+});
+
+describe('an edit that meets another one of the same row', () => {
+  const conflict = (theirs: object | null) => [
+    { table: 'slots', id: uuid(2), expected: 1, theirs: theirs && { id: uuid(2), version: 4, ...theirs }, mine: null },
+  ];
+  const over = (seen: object, mine: object, theirs: object | null) =>
+    mergedOver({ ...entry(10, uuid(2), mine), seen: { ...seen } }, conflict(theirs), uuid(99));
+  const valuesOf = (merged: OutboxEntry | null) => (merged?.command.payload as { values: object } | undefined)?.values;
+
+  it('goes over it by itself where they changed something else', () => {
+    const merged = over({ name: 'Lamp' }, { name: 'Tall lamp' }, { name: 'Lamp', note: 'theirs' });
+    expect(valuesOf(merged)).toEqual({ name: 'Tall lamp' });
+    expect(merged?.command).toMatchObject({ key: uuid(99), expect: { [`slots:${uuid(2)}`]: 4 } });
+    expect(merged?.sent).toBe(false);
+  });
+
+  it('waits for the stylist where both changed the same, and where the row is gone', () => {
+    expect(over({ name: 'Lamp' }, { name: 'Mine' }, { name: 'Theirs' })).toBeNull();
+    expect(over({ name: 'Lamp' }, { name: 'Mine' }, null)).toBeNull();
+    expect(over({ name: 'Lamp' }, { name: 'Same' }, { name: 'Same' })).not.toBeNull();
+  });
+
+  it('is none of its own where nobody knows what was seen, or where it is no edit', () => {
+    expect(mergedOver(entry(10, uuid(2), { name: 'Mine' }), conflict({ name: 'Lamp' }), uuid(99))).toBeNull();
+    const other = entry(10, uuid(2), {}, { seen: {} });
+    const act = { ...other, command: { ...other.command, payload: { rows: [] } } };
+    expect(mergedOver(act, conflict({}), uuid(99))).toBeNull();
+  });
+
+  it('whatever the fields and their parts: different changes are all kept, the same one is asked about', () => {
+    const part = fc.constantFrom('a', 'b', 'c');
+    const change = fc.dictionary(part, fc.integer({ min: 1, max: 3 }), { maxKeys: 3 });
+    fc.assert(
+      fc.property(change, change, (mine, theirs) => {
+        const seen = { a: 0, b: 0, c: 0 };
+        const merged = over({ brief: seen }, { brief: { ...seen, ...mine } }, { brief: { ...seen, ...theirs } });
+        const clash = Object.keys(mine).some((key) => key in theirs && mine[key] !== theirs[key]);
+        if (clash) expect(merged).toBeNull();
+        else expect(valuesOf(merged)).toEqual({ brief: { ...seen, ...theirs, ...mine } });
+      }),
     );
   });
 });

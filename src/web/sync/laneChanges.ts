@@ -1,7 +1,7 @@
-import type { DoneAnswer, RefusedAnswer } from '@contract/answers';
+import type { DoneAnswer, RefusedAnswer, RowConflict } from '@contract/answers';
 import type { PayloadOf } from '@core/acts';
-import type { Workspace } from '@core/acts/changes';
-import { expectedVersions, type OutboxEntry, withPieces, withWaiting } from './rowsAfter';
+import { sameValue } from '@core/kernel/sameValue';
+import type { OutboxEntry } from './rowsAfter';
 
 /**
  * What happens to a lane: the commands of one project, or of the house, that are kept on this device until each is
@@ -9,11 +9,9 @@ import { expectedVersions, type OutboxEntry, withPieces, withWaiting } from './r
  */
 export type Lane = readonly OutboxEntry[];
 
-/** What a stylist decides about a command that was not saved: hers, theirs, or some fields of hers. */
-export type Decision = { keep: 'mine' | 'theirs' } | { keep: 'fields'; fields: readonly string[] };
-
 const keyOf = (entry: OutboxEntry) => entry.command.key;
-const changed = (lane: Lane, key: string, change: (entry: OutboxEntry) => OutboxEntry): Lane =>
+/** A lane with one of its commands changed. */
+export const changed = (lane: Lane, key: string, change: (entry: OutboxEntry) => OutboxEntry): Lane =>
   lane.map((entry) => (keyOf(entry) === key ? change(entry) : entry));
 
 /** A command more, at the end; one that is there already is not added again. */
@@ -86,69 +84,6 @@ export function nextToSend(lane: Lane, toBeMade: ReadonlySet<string> = new Set()
   );
 }
 
-/** Whether the server has answered for good: the same intent may then go out under a new key. */
-const isSettled = (entry: OutboxEntry) => entry.answer !== null && entry.answer.code !== 'unexpected';
-
-/** What a command changes, field by field, where it is an edit of one row; null where it is anything else. */
-export function editedFields({ command }: OutboxEntry): Record<string, unknown> | null {
-  const { payload } = command;
-  const isEdit = typeof payload === 'object' && payload !== null && 'id' in payload && 'values' in payload;
-  const values = isEdit ? payload.values : null;
-  return typeof values === 'object' && values !== null ? (values as Record<string, unknown>) : null;
-}
-
-/** A command with only some of the fields that it would change. */
-function withOnly(entry: OutboxEntry, fields: readonly string[]): OutboxEntry {
-  const values = editedFields(entry);
-  if (values === null) return entry;
-  const kept = Object.fromEntries(Object.entries(values).filter(([field]) => fields.includes(field)));
-  return { ...entry, command: { ...entry.command, payload: { ...(entry.command.payload as object), values: kept } } };
-}
-
-/**
- * Sends a stuck command again as a new one, now against the rows as they are; or lets it go. Later edits of the same rows
- * were held: they are put against the rows as they are now.
- * @param rows as the server has them
- * @param newKey gives a new key at each call
- */
-export function resolved(lane: Lane, key: string, decision: Decision, rows: Workspace, newKey: () => string): Lane {
-  const stuck = lane.find((entry) => keyOf(entry) === key);
-  if (!stuck || stuck.state === 'waiting') return lane;
-  const isLetGo = decision.keep === 'theirs' || (decision.keep === 'fields' && decision.fields.length === 0);
-  const again = (entry: OutboxEntry): OutboxEntry => {
-    const mine = decision.keep === 'fields' ? withOnly(entry, decision.fields) : entry;
-    const { kind, payload } = mine.command;
-    return isSettled(mine)
-      ? {
-          ...mine,
-          command: {
-            ...mine.command,
-            key: newKey(),
-            expect: expectedVersions(withPieces(rows, mine.along), kind, payload),
-          },
-          state: 'waiting',
-          answer: null,
-          sent: false,
-        }
-      : { ...mine, state: 'waiting', answer: null };
-  };
-  const left = isLetGo ? lane.filter((entry) => entry !== stuck) : changed(lane, key, again);
-  let at = withWaiting(rows, []);
-  return left.map((entry) => {
-    if (entry.state !== 'waiting') return entry;
-    if (entry.sent) {
-      at = withWaiting(at, [entry]);
-      return entry;
-    }
-    const { kind, payload, expect } = entry.command;
-    const now = expectedVersions(withPieces(at, entry.along), kind, payload);
-    const isSame = JSON.stringify(now) === JSON.stringify(expect);
-    const fresh = isSame ? entry : { ...entry, command: { ...entry.command, expect: now } };
-    at = withWaiting(at, [fresh]);
-    return fresh;
-  });
-}
-
 /** Takes further acts into a stuck undo: what stands in its way is taken back with it. */
 export const undoneWith = (
   lane: Lane,
@@ -172,3 +107,65 @@ export const undoneWith = (
 
 /** Ids of rows that a lane's commands are still to make. */
 export const madeIn = (lane: Lane): string[] => lane.flatMap(({ makes }) => makes ?? []);
+
+/** What a command changes, field by field, where it is an edit of one row; null where it is anything else. */
+export function editedFields({ command }: Pick<OutboxEntry, 'command'>): Record<string, unknown> | null {
+  const { payload } = command;
+  const isEdit = typeof payload === 'object' && payload !== null && 'id' in payload && 'values' in payload;
+  const values = isEdit ? payload.values : null;
+  return typeof values === 'object' && values !== null ? (values as Record<string, unknown>) : null;
+}
+
+const isObject = (value: unknown): value is Record<string, unknown> =>
+  typeof value === 'object' && value !== null && !Array.isArray(value);
+
+/**
+ * A value that two people changed from the same one: whichever of them changed it; of an object its parts, each so.
+ * @returns null where both changed it, to something else each
+ */
+function mergedValue(seen: unknown, mine: unknown, theirs: unknown): { value: unknown } | null {
+  if (sameValue(theirs, seen) || sameValue(theirs, mine)) return { value: mine };
+  if (sameValue(mine, seen)) return { value: theirs };
+  if (!isObject(seen) || !isObject(mine) || !isObject(theirs)) return null;
+  const parts: Record<string, unknown> = {};
+  for (const part of new Set([...Object.keys(mine), ...Object.keys(theirs)])) {
+    const merged = mergedValue(seen[part], mine[part], theirs[part]);
+    if (!merged) return null;
+    if (merged.value !== undefined) parts[part] = merged.value;
+  }
+  return { value: parts };
+}
+
+/**
+ * An edit that met somebody else's change of the same row, put over it where both changed different things: it goes out
+ * again by itself, as a new command, since the server refused the other for good.
+ * @returns null where they changed the same, or where it is no edit of one row
+ */
+export function mergedOver(entry: OutboxEntry, conflicts: readonly RowConflict[], newKey: string): OutboxEntry | null {
+  const values = editedFields(entry);
+  const [conflict, more] = conflicts;
+  const { payload } = entry.command;
+  if (!values || !entry.seen || !conflict?.theirs || more) return null;
+  if ((payload as { id: unknown }).id !== conflict.id) return null;
+  const merged: Record<string, unknown> = {};
+  for (const [field, mine] of Object.entries(values)) {
+    const value = mergedValue(entry.seen[field], mine, conflict.theirs[field]);
+    if (!value) return null;
+    merged[field] = value.value;
+  }
+  const place = `${conflict.table}:${conflict.id}`;
+  const { theirs } = conflict;
+  return {
+    ...entry,
+    state: 'waiting',
+    answer: null,
+    sent: false,
+    seen: Object.fromEntries(Object.keys(merged).map((field) => [field, theirs[field]])),
+    command: {
+      ...entry.command,
+      key: newKey,
+      payload: { ...(payload as object), values: merged },
+      expect: { ...entry.command.expect, [place]: Number(theirs.version) },
+    },
+  };
+}

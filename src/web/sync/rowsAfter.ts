@@ -21,6 +21,8 @@ export interface OutboxEntry {
   studioId?: string | null;
   /** Rows that it makes, by their ids: what speaks of them in another lane waits for it. */
   makes?: readonly string[];
+  /** Of an edit of one row: its fields as its author saw them, so that what others changed beside them is no conflict. */
+  seen?: Readonly<Record<string, unknown>>;
   /** When it was typed, milliseconds since 1970. */
   atMs?: number;
 }

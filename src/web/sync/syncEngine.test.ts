@@ -58,6 +58,7 @@ vi.stubGlobal('navigator', {
 });
 
 const { SyncEngine } = await import('./syncEngine');
+const { decide, typeAct } = await import('./typed');
 const { ApiError } = await import('../app/api');
 const { withAnswer, withWaiting } = await import('./rowsAfter');
 type OutboxEntry = import('./rowsAfter').OutboxEntry;
@@ -111,9 +112,9 @@ async function opened() {
       return engine.isOffline;
     },
     enqueue: (kind: 'editSlot' | 'undo', payload: never, rows: ProjectRows) =>
-      engine.enqueue(projectId, kind, payload, rows).command,
+      typeAct(engine, projectId, kind, payload, rows).command,
     resolve: (key: string, keepMine: boolean, rows: ProjectRows) =>
-      engine.resolve(projectId, key, { keep: keepMine ? 'mine' : 'theirs' }, rows),
+      decide(engine, projectId, key, { keep: keepMine ? 'mine' : 'theirs' }, rows),
     undoWith: (key: string, also: readonly string[]) => engine.undoWith(projectId, key, also),
     retry: () => engine.retry(),
     close: () => engine.stop(),
@@ -395,7 +396,7 @@ describe('whatever becomes of the connection', () => {
           else if (step.do === 'edit') {
             typed.push(`name ${typed.length}`);
             const rowsSeen = withWaiting(seen, outbox.entriesOf(projectId));
-            outbox.enqueue(projectId, 'editSlot', rename(step.slot, typed.at(-1) ?? ''), rowsSeen);
+            typeAct(outbox, projectId, 'editSlot', rename(step.slot, typed.at(-1) ?? ''), rowsSeen);
           } else if (step.do === 'retry') outbox.retry();
           else if (step.do === 'look') seen = now;
           else {
@@ -463,9 +464,9 @@ describe('a browser that keeps nothing', () => {
       done: (entry) => done.push((entry.command.payload as { id: string }).id),
       stuck: () => undefined,
     });
-    engine.enqueue(projectId, 'editSlot', rename(first, 'Before it opened'), base);
+    typeAct(engine, projectId, 'editSlot', rename(first, 'Before it opened'), base);
     await engine.start();
-    engine.enqueue(projectId, 'editSlot', rename(second, 'After'), base);
+    typeAct(engine, projectId, 'editSlot', rename(second, 'After'), base);
     await settle();
     await settle();
     expect(done).toEqual([first, second]);
@@ -532,8 +533,8 @@ describe('lanes of several projects', () => {
     const { engine } = await opened();
     const good = obedient();
     answer = (command) => (paths(command) === projectId ? new Promise(() => undefined) : good(command));
-    engine.enqueue(projectId, 'editSlot', rename(first, 'Slow'), base);
-    engine.enqueue(other, 'editSlot', rename(second, 'Quick'), base);
+    typeAct(engine, projectId, 'editSlot', rename(first, 'Slow'), base);
+    typeAct(engine, other, 'editSlot', rename(second, 'Quick'), base);
     await settle();
     expect(engine.entriesOf(other)).toEqual([]);
     expect(engine.waitingLanes().map(({ scopeId }) => scopeId)).toEqual([projectId]);
@@ -544,8 +545,8 @@ describe('lanes of several projects', () => {
     answer = () => Promise.reject(refusal(0));
     const made = slot(uuid(80), { number: 3, name: 'New one', spotId: uuid(90) });
     const there = { ...base, spots: [spot(uuid(90))] };
-    engine.enqueue(house, 'addSlot', { row: made } as never, there);
-    engine.enqueue(projectId, 'removeSlot', { id: made.id } as never, base);
+    typeAct(engine, house, 'addSlot', { row: made } as never, there);
+    typeAct(engine, projectId, 'removeSlot', { id: made.id } as never, base);
     await settle();
     expect(sent.map(paths)).toEqual([house]);
     answer = async () => ({ actId: uuid(900), title: '', tag: '2.1', rows: [], removed: [] });
@@ -557,7 +558,7 @@ describe('lanes of several projects', () => {
   it('each goes out in the studio that it was typed in', async () => {
     const { engine } = await opened();
     answer = () => Promise.reject(refusal(0));
-    const entry = engine.enqueue(projectId, 'editSlot', rename(first, 'Here'), base);
+    const entry = typeAct(engine, projectId, 'editSlot', rename(first, 'Here'), base);
     await settle();
     expect(entry).toHaveProperty('studioId');
     expect((stored.get(`lane:${projectId}`) as OutboxEntry[])[0]?.atMs).toBeGreaterThan(0);

@@ -1,23 +1,20 @@
 import type { DoneAnswer } from '@contract/answers';
-import type { ActKind, PayloadOf } from '@core/acts';
-import type { Workspace } from '@core/acts/changes';
-import type { PieceRow } from '@core/model/rows';
 import { ApiError, api, onAnswered } from '../app/api';
 import { studioOfTab } from '../ui/tabStudio';
 import { change, del, get, keepsNothing, keys, onStopsKeeping } from './deviceStore';
 import {
   added,
-  type Decision,
+  changed,
   followed,
   type Lane,
   madeIn,
   markedSent,
+  mergedOver,
   nextToSend,
-  resolved,
   stuckAs,
   undoneWith,
 } from './laneChanges';
-import { foreseen, type OutboxEntry, withPieces } from './rowsAfter';
+import type { OutboxEntry } from './rowsAfter';
 
 /** What a page hears of the lane that it shows. */
 export interface LaneEvents {
@@ -204,34 +201,18 @@ export class SyncEngine {
     return () => this.watchers.delete(watcher);
   }
 
-  /** Queues a command; `rows` are what its author saw, `along` what of the house it speaks of beyond them. */
-  enqueue<K extends ActKind>(
-    scopeId: string,
-    kind: K,
-    payload: PayloadOf<K>,
-    rows: Workspace,
-    along: readonly PieceRow[] = [],
-  ): OutboxEntry {
-    const { expect, makes } = foreseen(withPieces(rows, along), kind, payload);
+  /** Queues a command, as it was typed in this tab. */
+  enqueue(typed: Pick<OutboxEntry, 'command' | 'along' | 'makes' | 'seen'>): OutboxEntry {
     const entry: OutboxEntry = {
-      command: { key: crypto.randomUUID(), projectId: scopeId, kind, payload, expect },
+      ...typed,
       state: 'waiting',
       answer: null,
       by: this.tab,
       studioId: studioOfTab(),
       atMs: Date.now(),
-      ...(along.length > 0 ? { along } : {}),
-      ...(makes.length > 0 ? { makes } : {}),
     };
-    void this.alter(scopeId, (lane) => added(lane, entry));
+    void this.alter(entry.command.projectId, (lane) => added(lane, entry));
     return entry;
-  }
-
-  /** Sends a stuck command again, whole or some fields of it, against the rows as the server has them; or lets it go. */
-  resolve(scopeId: string, key: string, decision: Decision, rows: Workspace): Promise<void> {
-    // A key for each call, the same ones for what the tab sees and for what the device keeps.
-    const fresh = crypto.randomUUID();
-    return this.alter(scopeId, (lane) => resolved(lane, key, decision, rows, () => fresh));
   }
 
   /** Takes further acts into a stuck undo: what stands in its way is taken back with it. */
@@ -253,7 +234,7 @@ export class SyncEngine {
   }
 
   /** Changes a lane here, on the device, and in the other tabs; then sends what may go. */
-  private async alter(scopeId: string, how: (lane: Lane) => Lane): Promise<void> {
+  async alter(scopeId: string, how: (lane: Lane) => Lane): Promise<void> {
     const lane = this.lane(scopeId);
     const kept = lane.change(how);
     this.tell(lane);
@@ -387,6 +368,13 @@ export class SyncEngine {
       this.setOffline(false);
       const state = error.status === 409 ? 'conflict' : 'refused';
       const { answer } = error;
+      const merged = state === 'conflict' ? mergedOver(next, answer.conflicts ?? [], crypto.randomUUID()) : null;
+      if (merged) {
+        await lane.change((entries) => changed(entries, key, () => merged));
+        this.tell(lane);
+        this.say({ kind: 'changed', scopeId: lane.scopeId });
+        return true;
+      }
       await lane.change((entries) => stuckAs(entries, key, state, answer));
       const stuck: OutboxEntry = { ...next, state, answer };
       this.tellStuck(stuck);

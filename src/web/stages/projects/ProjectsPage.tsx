@@ -7,6 +7,7 @@ import { Button } from 'antd';
 import { useRef, useState } from 'react';
 import { Link, useLocation, useNavigate } from 'react-router';
 import { ApiError, api } from '../../app/api';
+import { NewVersionNote } from '../../app/NewVersionNote';
 import shell from '../../app/shell.module.css';
 import { useWorksAt } from '../../app/useWorksAt';
 import { WaitingNote } from '../../app/WaitingNote';
@@ -45,6 +46,7 @@ export function ProjectsPage() {
         <span className="muted">a workbench for home decor stylists</span>
         <WhoHere />
       </header>
+      <NewVersionNote />
       <main className={styles.page}>
         <div className={styles.head}>
           <h1>Projects</h1>

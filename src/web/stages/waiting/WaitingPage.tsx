@@ -10,6 +10,7 @@ import { keepsNothing } from '../../sync/deviceStore';
 import { type PhotosLeft, photosLeft } from '../../sync/photosLeft';
 import type { OutboxEntry } from '../../sync/rowsAfter';
 import { syncEngine } from '../../sync/syncEngine';
+import { decide } from '../../sync/typed';
 import { useWaiting } from '../../sync/useWaiting';
 import { Empty, LinkButton } from '../../ui/basics';
 import styles from './waiting.module.css';
@@ -142,7 +143,7 @@ function LaneEntries(props: { scopeId: string; isHouse: boolean; entries: readon
               (now ? (
                 <StuckCommand
                   entry={entry}
-                  resolve={(decision) => void syncEngine.resolve(scopeId, key, decision, now)}
+                  resolve={(decision) => void decide(syncEngine, scopeId, key, decision, now)}
                   undoWith={(also) => void syncEngine.undoWith(scopeId, key, also)}
                 />
               ) : (
