@@ -1,4 +1,5 @@
 import { afterAll, afterEach, beforeAll, describe, expect, it } from 'vitest';
+import { freePort } from '../scripts/lib/postgres.mjs';
 import { Person } from './lib/browser';
 import { Euporia } from './lib/euporia';
 
@@ -139,5 +140,42 @@ describe('two at once', () => {
     expect((await stored()).room).toBe('By the second tab');
     // A change of the same device is no news from elsewhere.
     expect(await person.text()).not.toContain('Changed elsewhere');
+  });
+});
+
+describe('without TLS', () => {
+  it('everything works but what browsers give to secure pages only, and the page says which', async () => {
+    const port = await freePort();
+    const plain = await Euporia.start({
+      port,
+      env: { EUPORIA_SIGN_IN: '1', EUPORIA_ORIGINS: `studio.test:${port}` },
+    });
+    const person = await Person.open({ names: ['studio.test'] });
+    people.push(person);
+    try {
+      await person.goto(`http://studio.test:${port}/`);
+      expect(await person.driver.executeScript('return [isSecureContext, "locks" in navigator]')).toEqual([
+        false,
+        false,
+      ]);
+      await person.fill('Code', /[A-HJ-NP-Z2-9]{4}-[A-HJ-NP-Z2-9]{4}/.exec(plain.output)?.[0] ?? '');
+      await person.fill('Name', 'Mara');
+      await person.fill('Pass phrase', 'kelp lantern seven oars');
+      await person.press('It is my studio');
+      await person.seeText('Attic bedroom');
+      await person.seeText('This page came without TLS');
+      await person.press('Attic bedroom');
+      await person.stage('Brief');
+      await person.fill('Room', 'Typed without TLS');
+      await person.saved();
+      await person.driver.navigate().refresh();
+      await person.seeValue('Room', 'Typed without TLS');
+      await person.press('Sketch');
+      await person.press('Hunting list');
+      await person.press('Copy as text');
+      await person.seeText('Copied');
+    } finally {
+      await plain.remove();
+    }
   });
 });

@@ -33,16 +33,26 @@ export class Person {
 
   /**
    * @param fixedNow when given, the page's clock stands at that moment (ISO 8601)
+   * @param names names of hosts that lead to this machine, as a name server would say
    * @param keepsNothing the browser refuses to keep a database for the page, as some private windows do
    */
   static async open(
-    options: { width?: number; height?: number; fixedNow?: string; keepsNothing?: boolean } = {},
+    options: {
+      width?: number;
+      height?: number;
+      fixedNow?: string;
+      keepsNothing?: boolean;
+      names?: readonly string[];
+    } = {},
   ): Promise<Person> {
     process.env.SE_OFFLINE = 'true';
     const profile = mkdtempSync(join(tmpdir(), 'euporia-browser-'));
     const settings = new chrome.Options();
     settings.setChromeBinaryPath(CHROMIUM);
     settings.addArguments(...FLAGS, `--user-data-dir=${profile}`);
+    const { names = [] } = options;
+    if (names.length > 0)
+      settings.addArguments(`--host-resolver-rules=${names.map((name) => `MAP ${name} 127.0.0.1`).join(',')}`);
     const driver = await new Builder()
       .forBrowser('chrome')
       .setChromeOptions(settings)

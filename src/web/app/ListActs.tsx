@@ -1,5 +1,6 @@
 import { Button } from 'antd';
 import { useState } from 'react';
+import { copied } from './plainHttp';
 import { saveFile } from './saveFile';
 import styles from './shell.module.css';
 
@@ -7,12 +8,8 @@ import styles from './shell.module.css';
 export function ListActs(props: { text: () => string; csv: () => string; fileName: string }) {
   const [said, setSaid] = useState<string | null>(null);
   const copy = async () => {
-    try {
-      await navigator.clipboard.writeText(props.text());
-      setSaid('Copied');
-    } catch {
-      setSaid('The browser did not let us copy; print it or save the CSV');
-    }
+    const isDone = await copied(props.text());
+    setSaid(isDone ? 'Copied' : 'The browser did not let us copy; print it or save the CSV');
   };
   return (
     <span className={styles.listActs}>

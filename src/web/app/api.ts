@@ -1,3 +1,5 @@
+// First of all: this module makes an id when it is loaded, also where the page came without TLS.
+import './plainHttp';
 import { addresses, addressOf, type EndpointName, type PlacesOf } from '@contract/addresses';
 import type { RefusedAnswer } from '@contract/answers';
 import type { AnswerOf, LineOf, Request } from '@contract/endpoints';

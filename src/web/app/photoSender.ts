@@ -1,5 +1,6 @@
 import { del, get, keys, set } from '../sync/deviceStore';
 import { ApiError, api } from './api';
+import { alone } from './plainHttp';
 
 const RETRY_MS = 3000;
 
@@ -113,7 +114,7 @@ export class PhotoSender<K extends string = string> {
       for (;;) {
         const [next] = this.waiting;
         if (!next || this.pages.size === 0) return;
-        const isThrough = await navigator.locks.request(`euporia.photos.${this.scope}`, () => this.send(next));
+        const isThrough = await alone(`euporia.photos.${this.scope}`, () => this.send(next));
         if (!isThrough) {
           this.timer = setTimeout(() => this.retry(), RETRY_MS);
           return;

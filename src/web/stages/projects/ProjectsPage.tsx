@@ -4,10 +4,11 @@ import { formatMoney } from '@core/kernel/formatMoney';
 import { problemWords } from '@core/words/problemWords';
 import { useQuery, useQueryClient } from '@tanstack/react-query';
 import { Button } from 'antd';
-import { useRef, useState } from 'react';
+import { lazy, Suspense, useRef, useState } from 'react';
 import { Link, useLocation, useNavigate } from 'react-router';
 import { ApiError, api } from '../../app/api';
 import { NewVersionNote } from '../../app/NewVersionNote';
+import { PlainNote } from '../../app/PlainNote';
 import shell from '../../app/shell.module.css';
 import { useWorksAt } from '../../app/useWorksAt';
 import { WaitingNote } from '../../app/WaitingNote';
@@ -15,12 +16,15 @@ import { dateWords } from '../../app/words';
 import { useWaiting } from '../../sync/useWaiting';
 import { Empty, LinkButton } from '../../ui/basics';
 import { Cards } from '../../ui/layout';
-import { SpotThumbnail } from '../../ui/SpotThumbnail';
+import ui from '../../ui/ui.module.css';
 import styles from './projects.module.css';
 import { Studios } from './Studios';
 import { WhoHere } from './WhoHere';
 
 type Entry = ProjectListAnswer['projects'][number];
+
+/** The pictures come after the page: what draws pieces is half as large as all else here. */
+const SpotThumbnail = lazy(async () => ({ default: (await import('../../ui/SpotThumbnail')).SpotThumbnail }));
 
 const SOON_MS = 700;
 
@@ -94,6 +98,7 @@ export function ProjectsPage() {
             </li>
           ))}
         </Cards>
+        <PlainNote />
         <Studios isSomethingLeft={waiting.lanes.length > 0} />
       </main>
     </>
@@ -149,7 +154,11 @@ function ProjectCard(props: { project: Entry }) {
   const part = (minor: number) => `${Math.max(0, Math.min(100, (100 * minor) / Math.max(1, budget)))}%`;
   return (
     <Link className={styles.card} to={`/p/${project.id}`}>
-      {summary.firstSpot && <SpotThumbnail spot={summary.firstSpot} />}
+      {summary.firstSpot && (
+        <Suspense fallback={<span className={ui.spotThumbnail} />}>
+          <SpotThumbnail spot={summary.firstSpot} />
+        </Suspense>
+      )}
       <h2>{project.name}</h2>
       <span className="muted">
         {[project.room, project.revealDate ? `reveal ${dateWords(project.revealDate)}` : '']
