@@ -1,10 +1,14 @@
-import { afterEach, describe, expect, it, vi } from 'vitest';
+import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest';
 
-vi.stubGlobal('sessionStorage', { getItem: () => null, setItem: () => undefined });
-vi.stubGlobal('localStorage', { getItem: () => 'device', setItem: () => undefined });
+const asInBrowser = () => {
+  vi.stubGlobal('sessionStorage', { getItem: () => null, setItem: () => undefined });
+  vi.stubGlobal('localStorage', { getItem: () => 'device', setItem: () => undefined });
+};
+asInBrowser();
 const { api } = await import('./api');
 
 const command = { key: 'k', projectId: 'p', kind: 'clearChoice', payload: {}, expect: {} };
+beforeEach(asInBrowser);
 afterEach(() => vi.unstubAllGlobals());
 
 describe('an answer', () => {

@@ -185,9 +185,11 @@ const stateOf = (response: Response) => (response.headers.get('etag') ?? '').rep
 const isSilence = (error: unknown): boolean =>
   error instanceof ApiError && error.gone && !error.busy && error.answer.code !== 'signIn.required';
 /** What the server answers; without a connection what it answered last on this device, in the studio of this tab. */
-const orLast = <T>(what: string, answer: () => Promise<T>): Promise<T> =>
-  // Said anew each time: the first answer tells which studio it is.
-  orKept(() => `${studioLookedAt()}:${what}`, answer, isSilence);
+function orLast<T>(what: string, answer: () => Promise<T>): Promise<T> {
+  const asked = studioOfTab();
+  // Where the tab was in none yet, the answer tells which it is.
+  return orKept(() => `${asked ?? studioLookedAt()}:${what}`, answer, isSilence);
+}
 
 /** The calls that the page makes. */
 export const api = {

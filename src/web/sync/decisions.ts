@@ -1,4 +1,5 @@
-import type { Workspace } from '@core/acts/changes';
+import { rowIn, type Workspace } from '@core/acts/changes';
+import { isTable } from '@core/model/entities';
 import { changed, editedFields, type Lane } from './laneChanges';
 import { expectedVersions, type OutboxEntry, withPieces, withWaiting } from './rowsAfter';
 
@@ -16,6 +17,17 @@ function withOnly(entry: OutboxEntry, fields: readonly string[]): OutboxEntry {
   if (values === null) return entry;
   const kept = Object.fromEntries(Object.entries(values).filter(([field]) => fields.includes(field)));
   return { ...entry, command: { ...entry.command, payload: { ...(entry.command.payload as object), values: kept } } };
+}
+
+/** Versions of rows that the server told of with its refusal, where the page has not read them yet. */
+function versionsToldOf({ answer }: OutboxEntry, rows: Workspace): Record<string, number> {
+  return Object.fromEntries(
+    (answer?.conflicts ?? []).flatMap(({ table, id, theirs }) => {
+      const told = Number(theirs?.version);
+      const read = isTable(table) ? (rowIn(rows, table, id)?.version ?? 0) : 0;
+      return theirs !== null && told > read ? [[`${table}:${id}`, told]] : [];
+    }),
+  );
 }
 
 /**
@@ -37,7 +49,10 @@ export function resolved(lane: Lane, key: string, decision: Decision, rows: Work
           command: {
             ...mine.command,
             key: newKey(),
-            expect: expectedVersions(withPieces(rows, mine.along), kind, payload),
+            expect: {
+              ...expectedVersions(withPieces(rows, mine.along), kind, payload),
+              ...versionsToldOf(mine, rows),
+            },
           },
           state: 'waiting',
           answer: null,
@@ -46,6 +61,7 @@ export function resolved(lane: Lane, key: string, decision: Decision, rows: Work
       : { ...mine, state: 'waiting', answer: null };
   };
   const left = isLetGo ? lane.filter((entry) => entry !== stuck) : changed(lane, key, again);
+  const before = new Set(lane.map(keyOf));
   let at = withWaiting(rows, []);
   return left.map((entry) => {
     if (entry.state !== 'waiting') return entry;
@@ -54,6 +70,11 @@ export function resolved(lane: Lane, key: string, decision: Decision, rows: Work
       return entry;
     }
     const { kind, payload, expect } = entry.command;
+    // What was just put against what the server told of stays so.
+    if (!before.has(keyOf(entry))) {
+      at = withWaiting(at, [entry]);
+      return entry;
+    }
     const now = expectedVersions(withPieces(at, entry.along), kind, payload);
     const isSame = JSON.stringify(now) === JSON.stringify(expect);
     const fresh = isSame ? entry : { ...entry, command: { ...entry.command, expect: now } };

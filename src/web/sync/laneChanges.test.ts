@@ -37,6 +37,16 @@ describe('a conflict', () => {
     expect(again).toMatchObject({ state: 'waiting', answer: null, sent: false });
   });
 
+  it('goes out against what the server told of, where the page has not read that yet', () => {
+    const told = {
+      ...refusal,
+      conflicts: [{ table: 'slots', id: uuid(2), expected: 1, theirs: { id: uuid(2), version: 9 }, mine: null }],
+    };
+    const lane: Lane = [entry(10, uuid(2), both, { state: 'conflict', answer: told, sent: true })];
+    const [again] = resolved(lane, uuid(10), { keep: 'mine' }, base, newKey);
+    expect(again?.command.expect).toEqual({ [`slots:${uuid(2)}`]: 9 });
+  });
+
   it('of which no field of mine is kept is let go', () => {
     expect(resolved(stuck, uuid(10), { keep: 'fields', fields: [] }, base, newKey)).toEqual([]);
     expect(resolved(stuck, uuid(10), { keep: 'theirs' }, base, newKey)).toEqual([]);
