@@ -164,6 +164,44 @@ describe('a studio that other devices reach', () => {
     await desk.seeText('Window seat');
   });
 
+  it('shows a client one sheet by a link, without costs, and nothing once the link is ended', async () => {
+    await desk.stage('Brief');
+    await desk.see('//h2[normalize-space(.)="For the client"]');
+    await desk.press('Make a link');
+    await desk.driver.wait(
+      async () =>
+        (await desk.text()).includes('Told this once') || (await desk.text()).includes('The pass phrase once more'),
+      15_000,
+      'no link',
+    );
+    if ((await desk.text()).includes('The pass phrase once more')) {
+      await desk.fill('Pass phrase', PHRASE);
+      await desk.press('Go on');
+    }
+    await desk.seeText('Told this once');
+    const link = await (await desk.see('//section[@aria-label="For the client"]//code')).getText();
+    expect(link).toMatch(new RegExp(`^${euporia.address}/sheet#[A-Za-z0-9_-]{43}$`));
+    const client = await Person.open({ width: 390, height: 844 });
+    try {
+      await client.goto(link);
+      await client.see('//h1[normalize-space(.)="Attic bedroom"]');
+      await client.see('//section[@aria-label="Landing console"]//table');
+      expect(await client.text()).not.toMatch(/[$€]\s?\d/);
+      expect(
+        await client.driver.executeScript('return document.documentElement.scrollWidth - innerWidth'),
+      ).toBeLessThanOrEqual(0);
+      // What else there is stays closed.
+      await client.goto(euporia.address);
+      await client.see('//h1[.="Sign in"]');
+      await desk.press('End the link');
+      await client.goto('about:blank');
+      await client.goto(link);
+      await client.seeText('This link opens nothing');
+    } finally {
+      await client.close();
+    }
+  });
+
   it('takes somebody out on all of their devices at once', async () => {
     await desk.goto(`${euporia.address}/devices`);
     await desk.press('Take Jonas out');

@@ -62,6 +62,26 @@ export type StudiosAnswer = z.infer<typeof studiosAnswer>;
 
 const amount = z.object({ low: z.number(), likely: z.number(), high: z.number(), atLeast: z.boolean() });
 
+/** A spot in small: what stands on it, where, in which colors. */
+export const spotPicture = z.object({
+  spot: z.string(),
+  widthMm: z.number(),
+  highMm: z.number(),
+  isAbove: z.boolean(),
+  things: z.array(
+    z.object({
+      templateId: z.string().nullable(),
+      likenessId: z.string().nullable().default(null),
+      measures: z.record(z.string(), z.number()),
+      xMm: z.number(),
+      upMm: z.number(),
+      widthMm: z.number(),
+      highMm: z.number(),
+      colors: z.record(z.string(), z.string()),
+    }),
+  ),
+});
+
 export const projectSummary = z.object({
   coreVersion: z.string(),
   /** Revisions of the project and of the studio's shared rows that it was computed with. */
@@ -98,27 +118,7 @@ export const projectSummary = z.object({
     .object({ filled: z.number(), fromHouse: z.number(), value: z.number(), fromHouseValue: z.number() })
     .default({ filled: 0, fromHouse: 0, value: 0, fromHouseValue: 0 }),
   /** The first spot in small; null where nothing is called for yet. */
-  firstSpot: z
-    .object({
-      spot: z.string(),
-      widthMm: z.number(),
-      highMm: z.number(),
-      isAbove: z.boolean(),
-      things: z.array(
-        z.object({
-          templateId: z.string().nullable(),
-          likenessId: z.string().nullable().default(null),
-          measures: z.record(z.string(), z.number()),
-          xMm: z.number(),
-          upMm: z.number(),
-          widthMm: z.number(),
-          highMm: z.number(),
-          colors: z.record(z.string(), z.string()),
-        }),
-      ),
-    })
-    .nullable()
-    .default(null),
+  firstSpot: spotPicture.nullable().default(null),
 });
 
 export type ProjectSummary = z.infer<typeof projectSummary>;

@@ -37,6 +37,7 @@ import {
   useCodeSchema,
   whoAnswer,
 } from './identity';
+import { linksAnswer, sharedAnswer, shareSchema, sheetAnswer, sheetSchema } from './sheet';
 
 /** What is asked and answered at one address. Refusals are the same everywhere. */
 export interface Endpoint {
@@ -150,6 +151,24 @@ export const endpoints = {
     }),
     answer: importedAnswer,
   },
+  shareProject: {
+    says: 'A link to the project’s sheet, told once',
+    places: z.object({ projectId }),
+    body: shareSchema,
+    answer: sharedAnswer,
+  },
+  listLinks: {
+    says: 'Links to the project’s sheet that are good still',
+    places: z.object({ projectId }),
+    answer: linksAnswer,
+  },
+  endLink: {
+    says: 'That link opens nothing any more',
+    places: z.object({ projectId, linkId: z.uuid({ error: 'the id of a link' }) }),
+    body: z.strictObject({}),
+    answer: linksAnswer,
+  },
+  readSheet: { says: 'What the link shows: one project, nothing else', body: sheetSchema, answer: sheetAnswer },
   runCommand: { says: 'Done; rows as they are now', body: commandSchema, answer: doneAnswer },
   putPhoto: {
     says: 'Kept upright, without tags, with a thumbnail',

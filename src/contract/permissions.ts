@@ -43,6 +43,11 @@ export const permissions: Readonly<Record<EndpointName, Permission>> = {
   exportProject: { for: stylists, confirmed: true },
   importProject: { for: stylists },
   copyProject: { for: stylists },
+  // A link shows one project to whoever has it: as much as an export of what it shows.
+  shareProject: { for: stylists, confirmed: true },
+  listLinks: { for: stylists },
+  endLink: { for: stylists },
+  readSheet: { for: 'anyone' },
   runCommand: { for: all },
   putPhoto: { for: all },
   readPhoto: { for: all },

@@ -303,6 +303,7 @@ describe('further people', () => {
     studioId: randomUUID(),
     sessionId: randomUUID(),
     personId: randomUUID(),
+    linkId: randomUUID(),
   };
   const names = Object.keys(addresses) as EndpointName[];
 
@@ -323,6 +324,75 @@ describe('further people', () => {
       if (may) expect([null, ...(permission.confirmed ? ['confirm.required'] : [])]).toContain(found);
       else expect(found).toBe('forbidden');
     }
+  });
+});
+
+describe('a link for a client', () => {
+  const at = { projectId: place.projectId };
+  const link = async (showsCosts: boolean, days = 7) => {
+    const made = await owner.send('shareProject', { days, showsCosts }, at);
+    expect(made.status).toBe(200);
+    return made.json as { id: string; secret: string; address: string };
+  };
+  const opened = (secret: string) => device().send('readSheet', { secret });
+
+  it('shows one project’s sheet without what it costs, unless that was meant', async () => {
+    await owner.send('confirm', { passPhrase: PHRASE });
+    const { secret, address } = await link(false);
+    expect(address).toBe('https://192.168.4.7:4810');
+    const { status, json, set } = await opened(secret);
+    expect([status, set]).toEqual([200, null]);
+    expect(json).toMatchObject({ name: 'Attic bedroom', costs: null });
+    expect(json.spots.length).toBeGreaterThan(0);
+    // Nothing in it is money, a place where things are bought, or a note.
+    const said = JSON.stringify(json);
+    expect(
+      json.spots
+        .flatMap(({ pieces }: { pieces: { cost: number | null }[] }) => pieces)
+        .every(({ cost }: { cost: number | null }) => cost === null),
+    ).toBe(true);
+    for (const word of ['"ledger"', '"sources"', '"note"', '"price"', place.projectId])
+      expect(said).not.toContain(word);
+    const withCosts = (await opened((await link(true)).secret)).json;
+    expect(withCosts.costs).toMatchObject({ currency: 'USD' });
+  });
+
+  it('opens nothing else: who has it is a stranger everywhere', async () => {
+    const { secret } = await link(false);
+    const client = device(`__Host-euporia=${secret}`);
+    expect((await client.send('listProjects')).status).toBe(401);
+    expect((await client.send('readSnapshot', undefined, at)).status).toBe(401);
+    expect((await client.send('listLinks', undefined, at)).status).toBe(401);
+  });
+
+  it('ends when its time is over, when it is ended, and with its project; it is kept hashed', async () => {
+    const { secret, id: linkId } = await link(false, 1);
+    const rows = await statement<{ hash: string }>(own.database.source, 'select token_hash as hash from share_link');
+    expect(rows.map(({ hash }) => hash)).not.toContain(secret);
+    expect((await owner.send('endLink', {}, { ...at, linkId })).status).toBe(200);
+    expect((await opened(secret)).json.code).toBe('notFound');
+    expect((await owner.send('endLink', {}, { ...at, linkId })).status).toBe(404);
+    const other = (await link(false, 1)).secret;
+    expect((await opened(other)).status).toBe(200);
+    now += 25 * 60 * MINUTE;
+    expect((await opened(other)).status).toBe(404);
+  });
+
+  it('is not guessed on and on', async () => {
+    now += 60 * MINUTE;
+    const answers: number[] = [];
+    for (let n = 0; n < 11; n += 1) answers.push((await opened(`guess ${n}`)).status);
+    expect(answers.slice(-1)).toEqual([429]);
+    now += 60 * MINUTE;
+  });
+
+  it('is of a project that is there, for so many days', async () => {
+    await owner.send('confirm', { passPhrase: PHRASE });
+    expect((await owner.send('shareProject', { days: 7, showsCosts: false }, { projectId: randomUUID() })).status).toBe(
+      404,
+    );
+    const long = await owner.send('shareProject', { days: 400, showsCosts: false }, at);
+    expect(long.json.fields[0]).toMatchObject({ field: 'days', accepted: '1 to 90 days' });
   });
 });
 

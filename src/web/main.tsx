@@ -59,6 +59,12 @@ const router = createBrowserRouter([
         HydrateFallback: () => null,
       },
       {
+        path: '/sheet',
+        lazy: async () => ({ Component: (await import('./stages/sheet')).SheetPage }),
+        ErrorBoundary: RouteError,
+        HydrateFallback: () => null,
+      },
+      {
         path: '/enter',
         lazy: async () => ({ Component: (await import('./app/gate/SignIn')).SignIn }),
         ErrorBoundary: RouteError,

@@ -14,10 +14,19 @@ export interface Origin {
   value: number;
 }
 
+/** Where what fills a slot comes from. */
+export function originOf({ rows }: Pick<Plan, 'rows'>, { model }: Pick<Plan['chosen'][number], 'model'>): OriginKind {
+  const [find] = model.finds;
+  if (!find) return 'new';
+  if (find.state === 'owned') return 'owned';
+  const source = rows.sources.find(({ id }) => id === find.sourceId);
+  const isFree = find.story.tag.state === 'free' || (source && sourceKinds.find(source.kind)?.costsMoney === false);
+  return isFree ? 'free' : 'thrifted';
+}
+
 /** Owned, thrifted, free and new among what is chosen, by count and by value. */
 export function origins(plan: Plan): Origin[] {
   const { rows } = plan;
-  const kindOfSource = new Map(rows.sources.map(({ id, kind }) => [id, sourceKinds.find(kind)]));
   const pieces = new Map(rows.pieces.map((piece) => [piece.id, piece]));
   const paidFor = new Map<string, number>();
   for (const { kind, subject, amount } of standingSettlements(rows.ledger))
@@ -39,11 +48,10 @@ export function origins(plan: Plan): Origin[] {
     }
     const piece = pieces.get(find.pieceId);
     const booked = paidFor.get(find.pieceId) ?? 0;
-    if (find.state === 'owned')
-      add('owned', count, piece?.currency === rows.project.currency ? (piece.value ?? 0) * count : 0);
-    else if (find.story.tag.state === 'free' || kindOfSource.get(find.sourceId ?? '')?.costsMoney === false)
-      add('free', count, 0);
-    else add('thrifted', count, value + (find.state === 'bought' ? booked : 0));
+    const kind = originOf(plan, fill);
+    if (kind === 'owned') add(kind, count, piece?.currency === rows.project.currency ? (piece.value ?? 0) * count : 0);
+    else if (kind === 'free') add(kind, count, 0);
+    else add(kind, count, value + (find.state === 'bought' ? booked : 0));
   }
   return [...sums.values()];
 }

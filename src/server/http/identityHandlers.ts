@@ -4,7 +4,8 @@ import { deleteCookie, getCookie, setCookie } from 'hono/cookie';
 import type { Session } from '../persistence/people';
 import { Refusal, refused } from '../usecases/answer';
 import { type Identity, type LetIn, SESSION_MS } from '../usecases/identity';
-import type { HandlerContext } from './handlerContext';
+import { sharedLinks, shareProject, sheetBySecret, unshare } from '../usecases/share';
+import { type HandlerContext, readingFor } from './handlerContext';
 import { type Found, type Sender, serve } from './routes';
 
 /** How a device keeps its token: out of reach of scripts, never sent from another site. */
@@ -47,8 +48,9 @@ function sessionOf({ asker }: Sender): Session {
 /** Coming in, going out, further devices and further people. */
 export function identityHandlers(
   app: OpenAPIHono<Found>,
-  { identity, studios, cookies, address }: HandlerContext & { cookies: Cookies; address: string | null },
+  handling: HandlerContext & { cookies: Cookies; address: string | null },
 ): void {
+  const { identity, studios, cookies, address, database, environment } = handling;
   const keep = (context: Context, { token, session }: LetIn) => {
     setCookie(context, nameOf(cookies), token, { ...cookieOf(cookies), maxAge: SESSION_MS / 1000 });
     return identity.who({ kind: 'person', session });
@@ -92,6 +94,20 @@ export function identityHandlers(
   serve(app, 'addPerson', ({ body, sender }) => withAddress(identity.invite(sessionOf(sender).person.studioId, body)));
   serve(app, 'inviteAgain', ({ places: { personId }, sender }) =>
     withAddress(identity.inviteAgain(sessionOf(sender).person.studioId, personId)),
+  );
+  serve(app, 'shareProject', async ({ places: { projectId }, body, sender }) => {
+    const by = sender.asker.kind === 'person' ? sender.asker.session.person.name : '';
+    const made = await shareProject(readingFor(handling, sender), projectId, { ...body, by }, environment);
+    return { ...made, address };
+  });
+  serve(app, 'listLinks', ({ places: { projectId }, sender }) =>
+    sharedLinks(readingFor(handling, sender), projectId, environment),
+  );
+  serve(app, 'endLink', ({ places: { projectId, linkId }, sender }) =>
+    unshare(readingFor(handling, sender), projectId, linkId, environment),
+  );
+  serve(app, 'readSheet', ({ body, context }) =>
+    identity.opened(fromOf(context, cookies), () => sheetBySecret(database, body.secret, environment)),
   );
   serve(app, 'removePerson', async ({ places: { personId }, sender }) => {
     const { studioId } = sessionOf(sender).person;

@@ -313,6 +313,36 @@ export const sessionEntity = new EntitySchema<StoredSession>({
   indices: [{ name: 'uq_session_token_hash', columns: ['tokenHash'], unique: true }],
 });
 
+/** A link to one project's sheet, for somebody who is not of the studio. */
+export interface StoredLink {
+  studioId: string;
+  id: string;
+  projectId: string;
+  tokenHash: string;
+  madeBy: string;
+  showsCosts: boolean;
+  createdAt: Date;
+  expiresAt: Date;
+  endedAt: Date | null;
+}
+export const linkEntity = new EntitySchema<StoredLink>({
+  name: 'shareLink',
+  tableName: 'share_link',
+  columns: {
+    studioId,
+    id: { type: 'uuid', primary: true },
+    projectId: { name: 'project_id', type: 'uuid' },
+    tokenHash: { name: 'token_hash', type: 'text' },
+    madeBy: { name: 'made_by', type: 'text' },
+    showsCosts: { name: 'shows_costs', type: 'boolean' },
+    createdAt: moment('created_at'),
+    expiresAt: { name: 'expires_at', type: 'timestamptz' },
+    endedAt: { name: 'ended_at', type: 'timestamptz', nullable: true },
+  },
+  foreignKeys: [ofStudio('share_link')],
+  indices: [{ name: 'uq_share_link_token_hash', columns: ['tokenHash'], unique: true }],
+});
+
 /** A code that lets one device in, once, for a while. */
 export interface StoredEntryCode {
   studioId: string;
@@ -374,5 +404,6 @@ export const allEntities = [
   sessionEntity,
   entryCodeEntity,
   attemptEntity,
+  linkEntity,
   ...schemas.values(),
 ];

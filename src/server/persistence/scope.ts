@@ -13,7 +13,7 @@ export interface StudioScope {
   readonly role: Role | null;
 }
 
-/** The scope of a studio; only the resolver of actors calls this. */
+/** The scope of a studio; only the resolver of actors calls this, and what opens a link. */
 export function studioScope(studioId: string, device: string, role: Role | null = null): StudioScope {
   return { studioId, device, role } as StudioScope;
 }

@@ -271,6 +271,13 @@ export class Identity {
     return { token, session };
   }
 
+  /** What a secret opens; tries that open nothing are counted, like those of codes. */
+  async opened<T>(from: string, open: () => Promise<T | null>): Promise<T> {
+    const key = `link ${from}`;
+    await this.countedTry(key);
+    return (await open()) ?? this.failed(key, 'notFound');
+  }
+
   /** @throws Refusal where there were too many tries that failed */
   private async countedTry(key: string): Promise<void> {
     const since = new Date(this.environment.nowMs() - TRIES_MS);

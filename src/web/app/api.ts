@@ -218,6 +218,11 @@ export const api = {
     const [, coded, plain] = /filename\*=UTF-8''(\S+)|filename="([^"]+)"/.exec(said) ?? [];
     saveBlob(coded === undefined ? (plain ?? 'euporia') : decodeURIComponent(coded), await response.blob());
   },
+  links: (projectId: string) => call('listLinks', { places: { projectId } }),
+  share: (projectId: string, body: Request<'shareProject'>['body']) =>
+    call('shareProject', { places: { projectId }, body }),
+  endLink: (projectId: string, linkId: string) => call('endLink', { places: { projectId, linkId }, body: {} }),
+  sheet: (secret: string) => call('readSheet', { body: { secret } }),
   studios: () => call('listStudios', {}),
   /** Opens another studio, or an empty one, and begins anew in it: all that the page knows is of the one it leaves. */
   async enterStudio(studioId: string | null): Promise<void> {

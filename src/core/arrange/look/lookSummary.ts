@@ -1,4 +1,5 @@
 import { hexFromLab } from '../../color/lab';
+import type { SpotRow } from '../../model/rows';
 import type { Plan } from '../../plan/computePlan';
 import type { Measures } from '../../surface/furnitureTemplate';
 import { isSeenFromAbove, lookRoom } from './lookRoom';
@@ -44,23 +45,29 @@ export interface LookSummary {
 export function lookSummary(plan: Plan): LookSummary | null {
   const spots = [...plan.rows.spots].sort((a, b) => a.position - b.position);
   for (const spot of spots) {
-    const look = plan.rows.looks
-      .filter(({ spotId }) => spotId === spot.id)
-      .sort((a, b) => a.position - b.position || (a.id < b.id ? -1 : 1))[0];
-    const things = look ? lookThings(plan, look) : fromSketch(plan, spot.id);
-    if (things.length === 0) continue;
-    const isAbove = isSeenFromAbove(spot);
-    const room = lookRoom(spot);
-    const tallest = Math.max(room.heightMm * LEAST_SHOWN, ...things.map(({ box }) => box.topMm * ABOVE));
-    return {
-      spot: spot.name,
-      isAbove,
-      widthMm: Math.round(room.widthMm),
-      highMm: Math.round(isAbove ? room.depthMm : Math.min(room.heightMm, tallest)),
-      things: things.slice(0, MOST_DRAWN).map((thing) => summaryThing(thing, isAbove)),
-    };
+    const summary = spotSummary(plan, spot);
+    if (summary) return summary;
   }
   return null;
+}
+
+/** A spot in small, as its first look has it; null where it calls for nothing. */
+export function spotSummary(plan: Plan, spot: SpotRow): LookSummary | null {
+  const look = plan.rows.looks
+    .filter(({ spotId }) => spotId === spot.id)
+    .sort((a, b) => a.position - b.position || (a.id < b.id ? -1 : 1))[0];
+  const things = look ? lookThings(plan, look) : fromSketch(plan, spot.id);
+  if (things.length === 0) return null;
+  const isAbove = isSeenFromAbove(spot);
+  const room = lookRoom(spot);
+  const tallest = Math.max(room.heightMm * LEAST_SHOWN, ...things.map(({ box }) => box.topMm * ABOVE));
+  return {
+    spot: spot.name,
+    isAbove,
+    widthMm: Math.round(room.widthMm),
+    highMm: Math.round(isAbove ? room.depthMm : Math.min(room.heightMm, tallest)),
+    things: things.slice(0, MOST_DRAWN).map((thing) => summaryThing(thing, isAbove)),
+  };
 }
 
 function summaryThing(thing: LookThing, isAbove: boolean): SummaryThing {

@@ -20,6 +20,7 @@ import { ToldAtTheBench1765800000000 } from './1765800000000-told-at-the-bench';
 import { Looks1765900000000 } from './1765900000000-looks';
 import { CutOuts1766000000000 } from './1766000000000-cut-outs';
 import { People1766100000000 } from './1766100000000-people';
+import { Links1766200000000 } from './1766200000000-links';
 
 /** All migrations, oldest first. */
 export const migrations = [
@@ -45,4 +46,5 @@ export const migrations = [
   Looks1765900000000,
   CutOuts1766000000000,
   People1766100000000,
+  Links1766200000000,
 ];

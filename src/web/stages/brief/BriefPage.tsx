@@ -10,6 +10,7 @@ import { Feeling } from './Feeling';
 import { Palette } from './Palette';
 import { BeforePhotos, Inspirations } from './Photos';
 import { Place } from './Place';
+import { ShareLinks } from './ShareLinks';
 import { ThisProject } from './ThisProject';
 import { UntilDeadline } from './UntilDeadline';
 import { Weeks } from './Weeks';
@@ -200,6 +201,7 @@ export function BriefPage() {
       </section>
       <Place />
       <Inspirations />
+      <ShareLinks />
       <ThisProject />
     </main>
   );

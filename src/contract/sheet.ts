@@ -1,0 +1,55 @@
+import { originKinds } from '@core/sourcing/origins';
+import { z } from 'zod';
+import { spotPicture } from './answers';
+
+/** How long a link may be good for, days. */
+export const LONGEST_LINK_DAYS = 90;
+const daysWords = `1 to ${LONGEST_LINK_DAYS} days`;
+
+/** A link to one project's sheet, for somebody who is not of the studio. */
+export const shareSchema = z.strictObject({
+  days: z.number({ error: daysWords }).int(daysWords).min(1, daysWords).max(LONGEST_LINK_DAYS, daysWords),
+  showsCosts: z.boolean({ error: 'whether it shows what it costs' }),
+});
+const link = z.object({
+  id: z.uuid(),
+  by: z.string(),
+  showsCosts: z.boolean(),
+  sinceMs: z.number(),
+  untilMs: z.number(),
+});
+export type SharedLink = z.output<typeof link>;
+export const linksAnswer = z.object({ links: z.array(link) });
+/** The secret of a link is told once; nobody can read it again. */
+export const sharedAnswer = linksAnswer.extend({ id: z.uuid(), secret: z.string(), address: z.url().nullable() });
+
+export const sheetSchema = z.strictObject({ secret: z.string({ error: 'the end of the link' }).min(1).max(100) });
+
+/** What whoever has a link sees of a project: what it will look like and what of; what it costs only where that was meant. */
+export const sheetAnswer = z.object({
+  name: z.string(),
+  room: z.string(),
+  revealDate: z.string().nullable(),
+  untilMs: z.number(),
+  palette: z.array(z.object({ name: z.string(), hex: z.string() })),
+  spots: z.array(
+    z.object({
+      name: z.string(),
+      picture: spotPicture.nullable(),
+      pieces: z.array(
+        z.object({
+          slot: z.string(),
+          what: z.string(),
+          count: z.number(),
+          from: z.enum(originKinds),
+          /** Minor units; null where the link shows no costs. */
+          cost: z.number().nullable(),
+        }),
+      ),
+      /** Slots that nothing fills yet. */
+      open: z.array(z.string()),
+    }),
+  ),
+  costs: z.object({ currency: z.string(), budget: z.number(), planned: z.number() }).nullable(),
+});
+export type SheetAnswer = z.output<typeof sheetAnswer>;
