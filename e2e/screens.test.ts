@@ -67,7 +67,18 @@ const places: [string, () => string, string][] = [
     'Take or choose the picture',
   ],
   ['assumptions', () => `${project}/assumptions`, 'Assumptions'],
+  ['what waits on the device', () => '/waiting', 'Everything is sent'],
+  ['devices and people', () => '/devices', 'Only this machine reaches Euporia'],
+  ['a client’s sheet by a link that is over', () => '/sheet', 'This link opens nothing'],
 ];
+
+/** What the rules for accessibility find on the page as it stands; the component library's tabs, whose list holds the button for those that do not fit, aside. */
+async function remarks(): Promise<string[]> {
+  await person.driver.executeScript(axe);
+  return (await person.driver.executeAsyncScript(
+    'const done=arguments[0];window.axe.run(document,{runOnly:["wcag2a","wcag2aa","wcag21a","wcag21aa"]}).then(r=>done(r.violations.filter(v=>!(v.id==="aria-required-children"&&v.nodes.every(n=>n.html.includes("ant-tabs-nav")))).map(v=>v.id+": "+v.nodes.map(n=>n.target.join(" ")+" "+n.html.slice(0,120)).slice(0,3).join(" | "))))',
+  )) as string[];
+}
 
 /** What can be pressed and is lower than a thumb: links within a line, and what lies in something pressed, aside. */
 const lowTargets = `
@@ -90,14 +101,10 @@ describe.each(places)('the screen %s', (_name, path, text) => {
     await person.size(1280, 800);
     await person.goto(`${euporia.address}${path()}`);
     await person.seeText(text);
-    await person.driver.executeScript(axe);
-    const violations = (await person.driver.executeAsyncScript(
-      'const done=arguments[0];window.axe.run(document,{runOnly:["wcag2a","wcag2aa","wcag21a","wcag21aa"]}).then(r=>done(r.violations.map(v=>v.id+": "+v.nodes.map(n=>n.target.join(" ")+" "+n.html.slice(0,120)).slice(0,3).join(" | "))))',
-    )) as string[];
-    expect(violations).toEqual([]);
+    expect(await remarks()).toEqual([]);
   });
 
-  it('fits a phone: nothing sticks out sideways', async () => {
+  it('fits a phone: nothing sticks out sideways, and the same rules hold there', async () => {
     await person.size(390, 844);
     await person.goto(`${euporia.address}${path()}`);
     await person.seeText(text);
@@ -105,6 +112,7 @@ describe.each(places)('the screen %s', (_name, path, text) => {
       'return [window.innerWidth, document.documentElement.scrollWidth]',
     )) as [number, number];
     expect(scroll).toBeLessThanOrEqual(inner);
+    expect(await remarks()).toEqual([]);
   });
 
   it('is pressed with a thumb on a phone: nothing that stands by itself is lower than 44 px', async () => {

@@ -48,12 +48,6 @@ try {
   });
   await take('recipe', `${attic}/makeover/${recipe}`, 'from the material up');
   await take('board', `${attic}/compare`, 'Which way for each slot?');
-  await take('ways', `${attic}/compare/ways`, 'Tried on the plan as it stands', async () => {
-    await person.driver.executeScript(
-      "document.querySelector('[aria-label=\"Ways for Hamper under the eaves\"]').scrollIntoView({block: 'center'})",
-    );
-    await person.driver.sleep(400);
-  });
   await take('balance', `${attic}/balance`, 'No plan costs less, however long it takes.', async () => {
     await person.notText('Finer steps follow');
   });
@@ -107,9 +101,33 @@ try {
     await person.fill('What is it, and its tag', 'pine ledge, $9, blue tag', 'stay');
     await person.driver.sleep(700);
   });
+  await takeWaiting(attic);
 } finally {
   await person.close();
   await euporia.remove();
+}
+
+/** A phone that came back: what waits, and both versions of what the desk changed meanwhile. Last, since it changes the demo. */
+async function takeWaiting(attic: string) {
+  if (!wants('waiting-phone')) return;
+  await person.size(390, 844);
+  await person.goto(`${euporia.address}${attic}/brief`);
+  await person.fill('Room', 'Attic above the ferry');
+  await person.saved();
+  await person.offline(true);
+  await person.fill('Room', 'Attic over the landing stage');
+  await person.fill('Hours on hand', '14');
+  await person.seeText('to send');
+  await euporia.act(attic.slice(3), 'editProject', {
+    id: attic.slice(3),
+    values: { room: 'Attic, seaward side' },
+  });
+  await person.offline(false);
+  await person.seeText('Changed in two places');
+  await person.goto(`${euporia.address}/waiting`);
+  await person.see('//section//button[normalize-space(.)="Keep mine"]');
+  await person.driver.sleep(500);
+  await person.picture(`${folder}/waiting-phone.png`);
 }
 
 /** Devices and people, as they are where others reach the studio: a code made for a helper's phone. */

@@ -344,6 +344,9 @@ describe('a link for a client', () => {
     expect([status, set]).toEqual([200, null]);
     expect(json).toMatchObject({ name: 'Attic bedroom', costs: null });
     expect(json.spots.length).toBeGreaterThan(0);
+    // The colors of the project, not all cards of the studio.
+    const brief = (await owner.send('readSnapshot', undefined, at)).json.project.brief;
+    expect(json.palette).toHaveLength(brief.palette.length);
     // Nothing in it is money, a place where things are bought, or a note.
     const said = JSON.stringify(json);
     expect(

@@ -20,7 +20,10 @@ export function sheetOf(rows: ProjectRows, nowMs: number, link: { showsCosts: bo
     room: project.room,
     revealDate: project.revealDate,
     untilMs: link.expiresAt.getTime(),
-    palette: colorCards.map(({ name, lab }) => ({ name, hex: hexFromLab(lab) })),
+    palette: project.brief.palette.flatMap(({ colorCardId }) => {
+      const card = colorCards.find(({ id }) => id === colorCardId);
+      return card ? [{ name: card.name, hex: hexFromLab(card.lab) }] : [];
+    }),
     spots: [...spots]
       .sort((a, b) => a.position - b.position)
       .map((spot) => {

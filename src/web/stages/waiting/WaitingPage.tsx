@@ -1,4 +1,5 @@
 import type { Workspace } from '@core/acts/changes';
+import { fieldWords } from '@core/words/problemWords';
 import { useQuery } from '@tanstack/react-query';
 import { Button } from 'antd';
 import { useEffect, useState } from 'react';
@@ -7,6 +8,7 @@ import { api } from '../../app/api';
 import { actTitle, StuckCommand, stuckTitle } from '../../app/StuckCommand';
 import shell from '../../app/shell.module.css';
 import { keepsNothing } from '../../sync/deviceStore';
+import { editedFields } from '../../sync/laneChanges';
 import { type PhotosLeft, photosLeft } from '../../sync/photosLeft';
 import type { OutboxEntry } from '../../sync/rowsAfter';
 import { syncEngine } from '../../sync/syncEngine';
@@ -43,6 +45,12 @@ const typedAt = ({ atMs }: OutboxEntry): string =>
     ? ''
     : new Intl.DateTimeFormat('en-US', { weekday: 'short', hour: 'numeric', minute: '2-digit' }).format(atMs);
 
+/** Which fields an edit changes, in words; nothing for any other act. */
+const fieldsOf = (entry: OutboxEntry): string =>
+  Object.keys(editedFields(entry) ?? {})
+    .map(fieldWords)
+    .join(', ');
+
 /** All that waits on this device to be sent, project by project; what was refused, and both versions of a conflict. */
 export function WaitingPage() {
   const { lanes, isOffline } = useWaiting();
@@ -54,6 +62,7 @@ export function WaitingPage() {
       : (projects.data?.projects.find(({ id }) => id === scopeId)?.name ?? 'A project');
   const isHouse = (scopeId: string) => scopeId === 'house' || scopeId === projects.data?.studioId;
   const scopes = [...new Set([...lanes.map(({ scopeId }) => scopeId), ...photos.keys()])];
+  const stuck = lanes.reduce((sum, { entries }) => sum + entries.filter(({ state }) => state !== 'waiting').length, 0);
   const count = lanes.reduce((sum, { entries }) => sum + entries.length, 0);
   return (
     <>
@@ -77,7 +86,9 @@ export function WaitingPage() {
             <p role="status">
               {isOffline
                 ? 'Nobody answers just now. All of it is kept on this device and goes on when the connection is back.'
-                : 'It is on its way.'}
+                : stuck > 0
+                  ? `${stuck === 1 ? 'One change waits' : `${stuck} changes wait`} for you to decide; what is not held by that goes on by itself.`
+                  : 'It is on its way.'}
               {keepsNothing() && ' This browser keeps nothing beyond this tab: leave it open until all is sent.'}
             </p>
             <p className={styles.acts}>
@@ -133,7 +144,10 @@ function LaneEntries(props: { scopeId: string; isHouse: boolean; entries: readon
         return (
           <li key={key} className={entry.state === 'waiting' ? undefined : styles.stuck}>
             <div className={styles.line}>
-              <b>{actTitle(entry)}</b>
+              <span>
+                <b>{actTitle(entry)}</b>
+                {fieldsOf(entry) && <span className="muted"> · {fieldsOf(entry)}</span>}
+              </span>
               <span className="muted small">
                 {entry.state === 'waiting' ? 'waits' : stuckTitle(entry).toLowerCase()}
                 {typedAt(entry) && `, typed ${typedAt(entry)}`}
