@@ -62,7 +62,7 @@ const WRITE_LIMIT_MS = 60_000;
 const FILE_LIMIT_MS = 600_000;
 
 const answered = new Set<() => void>();
-/** Tells whenever the server answered, whatever it said. */
+/** Tells whenever the server gave what it was asked for. */
 export function onAnswered(listener: () => void): () => void {
   answered.add(listener);
   return () => answered.delete(listener);
@@ -106,9 +106,11 @@ async function send<N extends EndpointName>(name: N, asked: Request<N>, options:
     throw new ApiError(0, silence);
   }
   adoptStudio(response.headers.get('x-studio'), studio);
-  for (const listener of answered) listener();
   noteServerClock(response.headers.get('x-now'), askedMs, Date.now());
-  if (response.ok || response.status === 304) return response;
+  if (response.ok || response.status === 304) {
+    for (const listener of answered) listener();
+    return response;
+  }
   let answer = silence;
   try {
     answer = (await response.json()) as RefusedAnswer;
@@ -200,6 +202,7 @@ export const api = {
   async signOut() {
     const answer = await call('signOut', { body: {} });
     await forgetKept();
+    await globalThis.caches?.delete('thumbnails');
     return answer;
   },
   confirm: (passPhrase: string) => call('confirm', { body: { passPhrase } }),

@@ -608,6 +608,54 @@ describe('a server that stays away', () => {
   });
 });
 
+describe('a device that stops keeping in the middle', () => {
+  it('loses nothing of what waits in the tab, and sends it', async () => {
+    vi.resetModules();
+    const kept = new Map<string, unknown>();
+    let isBroken = false;
+    const orNot =
+      <A extends unknown[], R>(work: (...args: A) => R) =>
+      async (...args: A) => {
+        if (isBroken) throw new Error('the disk is gone');
+        return work(...args);
+      };
+    vi.doMock('idb-keyval', () => ({
+      get: orNot((key: string) => structuredClone(kept.get(key))),
+      set: orNot((key: string, value: unknown) => void kept.set(key, structuredClone(value))),
+      del: orNot((key: string) => void kept.delete(key)),
+      keys: orNot(() => [...kept.keys()]),
+      update: orNot(
+        (key: string, how: (before: unknown) => unknown) => void kept.set(key, how(structuredClone(kept.get(key)))),
+      ),
+    }));
+    const { SyncEngine: Breaking } = await import('./syncEngine');
+    const { typeAct: typeInto } = await import('./typed');
+    const { ApiError: Refused } = await import('../app/api');
+    const done: string[] = [];
+    const engine = new Breaking();
+    open.push(engine);
+    engine.attach(projectId, {
+      changed: () => undefined,
+      done: (entry) => done.push((entry.command.payload as { id: string }).id),
+      stuck: () => undefined,
+    });
+    await engine.start();
+    answer = () => Promise.reject(new Refused(0, { code: 'database.gone', sentence: '' }));
+    typeInto(engine, projectId, 'editSlot', rename(first, 'Kept'), base);
+    await settle();
+    isBroken = true;
+    typeInto(engine, projectId, 'editSlot', rename(second, 'Only in the tab'), base);
+    await settle();
+    expect(engine.entriesOf(projectId)).toHaveLength(2);
+    answer = obedient();
+    engine.retry();
+    await settle();
+    await settle();
+    expect(done).toEqual([first, second]);
+    vi.doUnmock('idb-keyval');
+  });
+});
+
 describe('rows as the page shows them', () => {
   const waiting = (kind: string, payload: unknown) => ({
     command: { key: uuid(50), projectId, kind, payload, expect: {} },

@@ -68,7 +68,8 @@ class OpenLane {
     const kept = this.keeping.then(async () => {
       const present = await change<Lane>(`${LANE}${this.scopeId}`, (before) => how(before ?? []));
       this.unkept -= 1;
-      if (this.unkept === 0) this.entries = present;
+      // Where the device stopped keeping, what this tab sees is all there is.
+      if (this.unkept === 0 && !keepsNothing()) this.entries = present;
       if (present.length === 0) await this.forgetWhenEmpty();
     });
     this.keeping = kept;
@@ -77,9 +78,9 @@ class OpenLane {
 
   /** Sees what other tabs did to it; what this tab does not have kept yet comes on top. */
   async look(): Promise<void> {
-    if (this.unkept > 0) return;
+    if (this.unkept > 0 || keepsNothing()) return;
     const present = (await get<Lane>(`${LANE}${this.scopeId}`)) ?? [];
-    if (this.unkept === 0) this.entries = present;
+    if (this.unkept === 0 && !keepsNothing()) this.entries = present;
   }
 
   private async forgetWhenEmpty(): Promise<void> {
@@ -119,7 +120,9 @@ export class SyncEngine {
     globalThis.addEventListener?.('online', () => this.retry());
     onStopsKeeping(() => void this.beSender());
     onAnswered(() => {
-      if (this.isOffline) this.retry();
+      if (!this.isOffline) return;
+      if (this.waitingLanes().length === 0) this.setOffline(false);
+      else this.retry();
     });
     for (const key of await keys()) if (key.startsWith(LANE)) await this.lane(key.slice(LANE.length)).look();
     this.tellWatchers();
