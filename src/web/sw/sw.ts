@@ -1,4 +1,4 @@
-import { keys } from 'idb-keyval';
+import { entries } from 'idb-keyval';
 import { ExpirationPlugin } from 'workbox-expiration';
 import {
   cleanupOutdatedCaches,
@@ -22,8 +22,11 @@ const MOST_THUMBNAILS = 400;
 
 /** Whether something was typed on this device that the server does not have yet. */
 async function somethingWaits(): Promise<boolean> {
-  const found = await keys();
-  return found.some((key) => typeof key === 'string' && /^(?:lane|outbox|photo):/.test(key));
+  const found = await entries();
+  return found.some(
+    ([key, value]) =>
+      typeof key === 'string' && /^(?:lane|outbox|photo):/.test(key) && !(Array.isArray(value) && value.length === 0),
+  );
 }
 
 // A new version waits until nothing is unsent: until then it is not even taken in.

@@ -69,7 +69,7 @@ export const set = (key: string, value: unknown): Promise<void> => {
   );
 };
 
-/** Changes what is kept under a key as one step, whichever tabs do so at the same time; an empty list is not kept. */
+/** Changes what is kept under a key as one step, whichever tabs do so at the same time. */
 export async function change<T>(key: string, how: (present: T | undefined) => T): Promise<T> {
   const inMemory = (): T => {
     const next = how(memory.get(key) as T | undefined);

@@ -66,11 +66,11 @@ class OpenLane {
     this.entries = how(this.entries);
     this.unkept += 1;
     const kept = this.keeping.then(async () => {
+      // A lane that is empty stays, empty: between looking and forgetting another tab might put something in.
       const present = await change<Lane>(`${LANE}${this.scopeId}`, (before) => how(before ?? []));
       this.unkept -= 1;
       // Where the device stopped keeping, what this tab sees is all there is.
       if (this.unkept === 0 && !keepsNothing()) this.entries = present;
-      if (present.length === 0) await this.forgetWhenEmpty();
     });
     this.keeping = kept;
     return kept;
@@ -81,11 +81,6 @@ class OpenLane {
     if (this.unkept > 0 || keepsNothing()) return;
     const present = (await get<Lane>(`${LANE}${this.scopeId}`)) ?? [];
     if (this.unkept === 0 && !keepsNothing()) this.entries = present;
-  }
-
-  private async forgetWhenEmpty(): Promise<void> {
-    const key = `${LANE}${this.scopeId}`;
-    if (((await get<Lane>(key)) ?? []).length === 0 && this.unkept === 0) await del(key);
   }
 }
 
