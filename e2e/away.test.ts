@@ -38,6 +38,9 @@ async function stored(): Promise<Stored> {
   return JSON.parse(text) as Stored;
 }
 
+/** What the server had before the phone lost its line. */
+let before: Stored;
+
 describe('a phone away from the desk', () => {
   it('is let in by a code, and keeps the app and the project', async () => {
     await desk.goto(euporia.address);
@@ -62,6 +65,7 @@ describe('a phone away from the desk', () => {
     );
     await desk.goto(`${euporia.address}/p/${attic}/brief`);
     await desk.see('//h1[normalize-space(.)="Brief"]');
+    before = await stored();
   });
 
   it('buys, logs and photographs without a signal, opens anew meanwhile, and says what waits', async () => {
@@ -94,7 +98,6 @@ describe('a phone away from the desk', () => {
   });
 
   it('comes back after the desk changed the same row: both versions, nothing lost, nothing twice', async () => {
-    const before = await stored();
     await desk.fill('Room', 'As the desk has it');
     await desk.saved();
     await phone.offline(false);
@@ -107,6 +110,8 @@ describe('a phone away from the desk', () => {
     await phone.goto(`${euporia.address}/waiting`);
     await phone.seeText('Everything is sent');
 
+    const pictures = ({ photos }: Stored) => photos.filter(({ kind }) => kind === 'before').length;
+    await desk.driver.wait(async () => pictures(await stored()) > pictures(before), 15_000, 'the picture never comes');
     const after = await stored();
     expect(after.project.room).toBe('As the phone has it');
     expect(after.ledger.length).toBe(before.ledger.length + 1);

@@ -88,6 +88,7 @@ async function send<N extends EndpointName>(name: N, asked: Request<N>, options:
   const { method } = addresses[name];
   const limit = AbortSignal.timeout(limitMs ?? (method === 'get' ? READ_LIMIT_MS : WRITE_LIMIT_MS));
   const studio = options.studioId ?? studioOfTab();
+  const visit = gate.visit();
   let response: Response;
   const askedMs = Date.now();
   try {
@@ -117,7 +118,8 @@ async function send<N extends EndpointName>(name: N, asked: Request<N>, options:
   } catch {
     // Something between us answered; treat it as silence.
   }
-  if (answer.code === 'signIn.required') gate.wantSignIn();
+  // What was asked before somebody came in, and is refused late, asks nobody to come in again.
+  if (answer.code === 'signIn.required' && gate.visit() === visit) gate.wantSignIn();
   // Once somebody has given the pass phrase the same is asked again.
   if (answer.code === 'confirm.required' && (await gate.confirm())) return send(name, asked, options);
   throw new ApiError(response.status, answer);

@@ -5,6 +5,8 @@ export interface Asking {
 }
 
 let asking: Asking = { signIn: false, confirm: false };
+/** How often somebody came in here: an answer to what was asked before that says nothing of now. */
+let visits = 0;
 const listeners = new Set<() => void>();
 /** Whoever waits for the pass phrase; all of them go on together. */
 let waiting: ((isConfirmed: boolean) => void)[] = [];
@@ -25,7 +27,9 @@ export const gate = {
   wantSignIn(): void {
     if (!asking.signIn) tell({ signIn: true });
   },
+  visit: (): number => visits,
   signedIn(): void {
+    visits += 1;
     tell({ signIn: false });
   },
   /** Asks for the pass phrase; false where somebody would rather not. */

@@ -20,9 +20,9 @@ import styles from './waiting.module.css';
 /** How often the pictures on the device are counted. */
 const COUNT_MS = 2000;
 
-/** The pictures of this device that the server does not have yet, by whose they are. */
-function usePhotosLeft(): PhotosLeft {
-  const [left, setLeft] = useState<PhotosLeft>(new Map());
+/** The pictures of this device that the server does not have yet, by whose they are; null until they are counted. */
+function usePhotosLeft(): PhotosLeft | null {
+  const [left, setLeft] = useState<PhotosLeft | null>(null);
   useEffect(() => {
     let gone = false;
     const count = () =>
@@ -53,8 +53,9 @@ const fieldsOf = (entry: OutboxEntry): string =>
 
 /** All that waits on this device to be sent, project by project; what was refused, and both versions of a conflict. */
 export function WaitingPage() {
-  const { lanes, isOffline } = useWaiting();
-  const photos = usePhotosLeft();
+  const { lanes, isOffline, isKnown } = useWaiting();
+  const counted = usePhotosLeft();
+  const photos: PhotosLeft = counted ?? new Map();
   const projects = useQuery({ queryKey: ['projects'], queryFn: api.projects, retry: false });
   const nameOf = (scopeId: string): string =>
     scopeId === 'house' || scopeId === projects.data?.studioId
@@ -74,7 +75,9 @@ export function WaitingPage() {
       </header>
       <main className={shell.page}>
         <h1>Not sent yet</h1>
-        {scopes.length === 0 ? (
+        {!isKnown || counted === null ? (
+          <p aria-busy="true">Looking at what waits …</p>
+        ) : scopes.length === 0 ? (
           <Empty title="Everything is sent">
             <p>What is typed without a connection waits here, in its order, until the server has it.</p>
             <LinkButton to="/" primary>
