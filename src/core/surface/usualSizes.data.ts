@@ -18,7 +18,8 @@ const rows = (isFurniture: boolean, table: string): UsualSize[] =>
     .split('\n')
     .map((row) => {
       const [words = '', sizes = ''] = row.split(':');
-      const [wide = 1, high = 1, deep = 1] = sizes.trim().split(' ').map(Number);
+      // A side that is missing is no number: a test finds it.
+      const [wide = Number.NaN, high = Number.NaN, deep = Number.NaN] = sizes.trim().split(' ').map(Number);
       return { words: words.split(',').map((word) => word.trim()), wide, high, deep, isFurniture };
     });
 

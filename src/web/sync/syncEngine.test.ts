@@ -1,5 +1,6 @@
 import type { DoneAnswer, RefusedAnswer } from '@contract/answers';
 import type { Command } from '@contract/command';
+import type { PayloadOf } from '@core/acts';
 import { perform } from '@core/acts/perform';
 import fc from 'fast-check';
 import { afterAll, beforeEach, describe, expect, it, vi } from 'vitest';
@@ -111,7 +112,7 @@ async function opened() {
     get offline() {
       return engine.isOffline;
     },
-    enqueue: (kind: 'editSlot' | 'undo', payload: never, rows: ProjectRows) =>
+    enqueue: <K extends 'editSlot' | 'undo'>(kind: K, payload: PayloadOf<K>, rows: ProjectRows) =>
       typeAct(engine, projectId, kind, payload, rows).command,
     resolve: (key: string, keepMine: boolean, rows: ProjectRows) =>
       decide(engine, projectId, key, { keep: keepMine ? 'mine' : 'theirs' }, rows),
@@ -130,7 +131,7 @@ const turn = async () => {
   for (let n = 0; n < 3; n += 1) await new Promise((done) => setTimeout(done, 0));
 };
 const settle = () => new Promise((done) => setTimeout(done, 15));
-const rename = (id: string, name: string) => ({ id, values: { name } }) as never;
+const rename = (id: string, name: string) => ({ id, values: { name } });
 
 beforeEach(() => {
   for (const engine of open.splice(0)) engine.stop();
@@ -436,7 +437,7 @@ describe('an undo that others have built on', () => {
           acts: [{ actId: uuid(71), title: 'Option added', atMs: 1, ownDevice: false }],
         }),
       );
-    outbox.enqueue('undo', { actId: uuid(70), reversalIds: [] } as never, base);
+    outbox.enqueue('undo', { actId: uuid(70), reversalIds: [] }, base);
     await settle();
     const [stuck] = outbox.entries;
     answer = () => new Promise(() => undefined);
@@ -545,8 +546,8 @@ describe('lanes of several projects', () => {
     answer = () => Promise.reject(refusal(0));
     const made = slot(uuid(80), { number: 3, name: 'New one', spotId: uuid(90) });
     const there = { ...base, spots: [spot(uuid(90))] };
-    typeAct(engine, house, 'addSlot', { row: made } as never, there);
-    typeAct(engine, projectId, 'removeSlot', { id: made.id } as never, base);
+    typeAct(engine, house, 'addSlot', { row: made }, there);
+    typeAct(engine, projectId, 'removeSlot', { id: made.id }, base);
     await settle();
     expect(sent.map(paths)).toEqual([house]);
     answer = async () => ({ actId: uuid(900), title: '', tag: '2.1', rows: [], removed: [] });

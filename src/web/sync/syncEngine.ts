@@ -1,7 +1,7 @@
 import type { DoneAnswer } from '@contract/answers';
 import { ApiError, api, onAnswered } from '../app/api';
 import { studioOfTab } from '../ui/tabStudio';
-import { change, del, get, keepsNothing, keys, onStopsKeeping } from './deviceStore';
+import { del, get, keepsNothing, keys, onStopsKeeping } from './deviceStore';
 import {
   added,
   changed,
@@ -14,15 +14,8 @@ import {
   stuckAs,
   undoneWith,
 } from './laneChanges';
+import { LANE, type LaneEvents, OpenLane } from './openLane';
 import type { OutboxEntry } from './rowsAfter';
-
-/** What a page hears of the lane that it shows. */
-export interface LaneEvents {
-  /** Something in the lane or the connection changed. */
-  changed(): void;
-  done(entry: OutboxEntry, answer: DoneAnswer): void;
-  stuck(entry: OutboxEntry): void;
-}
 
 /** Nobody answers: asked again after this, and after twice as long each time, up to the second. */
 const FIRST_RETRY_MS = 2000;
@@ -34,7 +27,6 @@ const MOST_FAILURES = 3;
 /** Ids for the lines of the ledger that an undo may have to reverse. */
 export const REVERSALS = 60;
 
-const LANE = 'lane:';
 /** Where lanes were kept before a device had one engine: one list for each tab. */
 const OLD = 'outbox:';
 const CHANNEL = 'euporia.sync';
@@ -46,43 +38,6 @@ type Told =
   | { kind: 'stuck'; entry: OutboxEntry }
   | { kind: 'offline'; isOffline: boolean }
   | { kind: 'retry' };
-
-/** The commands of one project, or of the house, as this tab sees them. */
-class OpenLane {
-  entries: Lane = [];
-  isSending = false;
-  readonly pages = new Set<LaneEvents>();
-  /** Changes of this tab that the device has not kept yet. */
-  private unkept = 0;
-  private keeping: Promise<unknown> = Promise.resolve();
-  readonly scopeId: string;
-
-  constructor(scopeId: string) {
-    this.scopeId = scopeId;
-  }
-
-  /** Changes what this tab sees at once, and what the device keeps as one step; settles when it is kept. */
-  change(how: (lane: Lane) => Lane): Promise<void> {
-    this.entries = how(this.entries);
-    this.unkept += 1;
-    const kept = this.keeping.then(async () => {
-      // A lane that is empty stays, empty: between looking and forgetting another tab might put something in.
-      const present = await change<Lane>(`${LANE}${this.scopeId}`, (before) => how(before ?? []));
-      this.unkept -= 1;
-      // Where the device stopped keeping, what this tab sees is all there is.
-      if (this.unkept === 0 && !keepsNothing()) this.entries = present;
-    });
-    this.keeping = kept;
-    return kept;
-  }
-
-  /** Sees what other tabs did to it; what this tab does not have kept yet comes on top. */
-  async look(): Promise<void> {
-    if (this.unkept > 0 || keepsNothing()) return;
-    const present = (await get<Lane>(`${LANE}${this.scopeId}`)) ?? [];
-    if (this.unkept === 0 && !keepsNothing()) this.entries = present;
-  }
-}
 
 /**
  * Everything on this device that is on its way to the server: a lane for each project and one for the house, each in its

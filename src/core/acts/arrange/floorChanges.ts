@@ -20,8 +20,7 @@ export function floorChanges(
   if (bare) return refuse('floor', bare.name, 'furniture for each look of the spot');
   const stray = carriers.find(({ lookId }) => !looks.some(({ id }) => id === lookId));
   if (stray) return refuse('floor', stray.lookId, 'looks of that spot');
-  const heights = new Map(carriers.map(({ id, lookId, size }) => [lookId, { id, heightMm: size?.heightMm ?? 0 }]));
-  const shown = floorShown(rows, spot, heights);
+  const shown = floorShown(rows, spot, carriers);
   const { id: _, version: __, ...values } = shown.spot;
   return [
     update('spots', spotId, values),

@@ -1,20 +1,19 @@
 import { spotKindOf } from '../../catalog/spotKinds';
 import type { LookPieceRow, LookRow, SpotRow, Stance } from '../../model/rows';
 import type { Plan } from '../../plan/computePlan';
-import { type Below, furnitureBelow } from '../lookChecks/furnitureBelow';
-import { gaps } from '../lookChecks/gapOver';
 import { inches } from '../lookChecks/where';
 import { floorShown, furnitureOf, isFurnitureItself, isTopOfFurniture, standsOnFloor } from './floorShown';
-import { freePlace, isFurniture, isSeat, isSmall, isSoft } from './freePlace';
+import { type FreePlace, freePlace } from './freePlace';
+import { hungPlace } from './hungPlace';
 import { isSeenFromAbove, type LookRoom, levelUnder, lookRoom } from './lookRoom';
 import { boxAt, type LookThing, meets, thingAt } from './lookThing';
 import { behindFirst, lookThing } from './lookThings';
-import { nearestFree } from './nearestFree';
 import { newPlacement } from './newLook';
 import { type Place, placeOf, restsOn, withPlaces } from './settle';
-import { clamp, frontFor, layerOf, round, stanceOf, usualFoot } from './startingLook';
+import { clamp, frontFor, layerOf, round, stanceOf } from './startingLook';
 import { placeOnTable } from './tablePlace';
 import type { ThingKind } from './thingKinds.data';
+import { isFurniture, isSeat, isSmall, isSoft } from './whereItBelongs';
 
 /** What is put into a look, and what is pushed aside for it. */
 export interface Added {
@@ -80,25 +79,33 @@ function asItStands(
 function addedTo(spot: SpotRow, things: readonly LookThing[], thing: LookThing, count = 1): AddedOne {
   const room = lookRoom(spot);
   const { stance } = thing.placement;
-  const { widthMm, depthMm } = thing.size;
   const inFront = Math.max(
     layerOf(stance, 0),
     ...things.filter((one) => one.placement.stance === stance).map((one) => one.placement.layer + 1),
   );
-  const row = { ...thing.placement, frontMm: frontFor(spot, stance, depthMm), layer: inFront };
-  const leftAt = (middleMm: number) => round(clamp(middleMm - widthMm / 2, room.widthMm - widthMm));
+  const row = { ...thing.placement, frontMm: frontFor(spot, stance, thing.size.depthMm), layer: inFront };
   if (isSeenFromAbove(spot)) return { row: { ...row, ...placeOnTable(spot, thing, things, count) }, pushed: [] };
-  if (stance === 'hangs' && thing.kinds.has('stocking') && room.baseMm > 0)
-    return { row: { ...row, ...stockingPlace(room, thing, things) }, pushed: [] };
-  if (stance === 'hangs' && thing.kinds.has('curtain') && room.beyondMm > 0)
-    return { row: { ...row, ...curtainPlace(room, thing, things) }, pushed: [] };
   if (stance === 'hangs') return { row: { ...row, ...hungPlace(spot, thing, things) }, pushed: [] };
   const under = withWhatBelongsOn(spot, things, thing, count);
   if (under) return under;
-  const { middleMm, footMm, onId, depth, pushed } = freePlace(room, thing, things, spot.gapMm ?? GAP_MM);
-  const within = depth ? (depth.frontMm + depth.backMm - depthMm) / 2 : row.frontMm;
-  const frontMm = round(room.isOpenToFront ? within : Math.max(0, within));
-  return { row: { ...row, xMm: leftAt(middleMm), footMm: round(footMm), frontMm, onId }, pushed };
+  const free = freePlace(room, thing, things, airOf(spot));
+  return { row: { ...row, ...standingAt(free, room, thing, row.frontMm) }, pushed: free.pushed };
+}
+
+/** Where a thing stands in a place that is free for it. @param frontMm how far from the front edge where the place is the spot itself */
+function standingAt(
+  { middleMm, footMm, onId, depth }: FreePlace,
+  room: LookRoom,
+  { size: { widthMm, depthMm } }: LookThing,
+  frontMm: number,
+): Pick<LookPieceRow, 'xMm' | 'footMm' | 'frontMm' | 'onId'> {
+  const within = depth ? (depth.frontMm + depth.backMm - depthMm) / 2 : frontMm;
+  return {
+    xMm: round(clamp(middleMm - widthMm / 2, room.widthMm - widthMm)),
+    footMm: round(footMm),
+    frontMm: round(room.isOpenToFront ? within : Math.max(0, within)),
+    onId,
+  };
 }
 
 /** What stood on the floor only because there was nothing for it: a television before its console came. */
@@ -137,20 +144,14 @@ function withWhatBelongsOn(
   let there = [...withPlaces(rest, pushed), thingAt(thing, row)];
   const moved: Place[] = [];
   for (const one of loose) {
-    const at = freePlace(room, one, there, spot.gapMm ?? GAP_MM);
-    const { size } = one;
+    const free = freePlace(room, one, there, airOf(spot));
     const place = {
       ...placeOf(one),
-      xMm: round(clamp(at.middleMm - size.widthMm / 2, room.widthMm - size.widthMm)),
-      footMm: round(at.footMm),
-      frontMm: at.depth
-        ? round(Math.max(0, (at.depth.frontMm + at.depth.backMm - size.depthMm) / 2))
-        : one.placement.frontMm,
-      onId: at.onId,
+      ...standingAt(free, room, one, one.placement.frontMm),
       layer: Math.max(one.placement.layer, row.layer + 1),
     };
-    there = [...withPlaces(there, at.pushed), thingAt(one, place)];
-    moved.push(place, ...at.pushed);
+    there = [...withPlaces(there, free.pushed), thingAt(one, place)];
+    moved.push(place, ...free.pushed);
   }
   return { row, pushed: [...pushed, ...moved] };
 }
@@ -162,7 +163,7 @@ const LEAST_GROUP = 3;
 function groupOf(spot: SpotRow, things: readonly LookThing[], all: readonly LookThing[]): AddedOne[] | null {
   const [first] = all;
   if (!first || all.length < LEAST_GROUP || isSeenFromAbove(spot) || !restsOn(first)) return null;
-  const gapMm = spot.gapMm ?? GAP_MM;
+  const gapMm = airOf(spot);
   const { widthMm } = first.size;
   const widthOfAll = all.length * widthMm + (all.length - 1) * gapMm;
   const room = lookRoom(spot);
@@ -187,121 +188,9 @@ function groupOf(spot: SpotRow, things: readonly LookThing[], all: readonly Look
   }));
 }
 
-/** Frames that hang beside each other keep so much between them (figures 8). */
-const BETWEEN_FRAMES_MM = inches(2.5);
-
-/** Hooks for coats hang so high above the floor (60 to 66 in; common practice, no source). */
-const HOOKS_MM = inches(62);
-/** The middle of a mirror shows faces from here up (figures 8). */
-const LOWEST_FACE_MM = inches(57);
-
-/** How high a thing hangs over furniture: by the usual gap; a mirror within the gap where it shows faces, hooks for coats. */
-function footOver(below: Below, { kinds, size }: LookThing, room: LookRoom): number {
-  const { usual, most } = gaps[below.kind];
-  if (kinds.has('hooks')) return Math.max(below.topMm + usual, HOOKS_MM - room.baseMm);
-  const faces = kinds.has('mirror') ? LOWEST_FACE_MM - room.baseMm - size.heightMm / 2 - below.topMm : usual;
-  return below.topMm + Math.min(Math.max(usual, faces), most);
-}
-
-/** Where a thing hangs: over what is below it, beside what hangs there already; else in the middle. */
-function hungPlace(
-  spot: SpotRow,
-  thing: LookThing,
-  things: readonly LookThing[],
-): Pick<LookPieceRow, 'xMm' | 'footMm'> {
-  const room = lookRoom(spot);
-  const { widthMm, heightMm } = thing.size;
-  const most = room.widthMm - widthMm;
-  const facts = { kind: spotKindOf(spot.kind), room, spot, isAbove: false, things };
-  const isHooks = thing.kinds.has('hooks');
-  const at = (xMm: number): Pick<LookPieceRow, 'xMm' | 'footMm'> => {
-    const below = furnitureBelow(facts, { leftMm: xMm, rightMm: xMm + widthMm, footMm: room.heightMm });
-    const hooks = isHooks ? HOOKS_MM - room.baseMm : null;
-    const over = below && thing.template?.id !== 'shelf' ? footOver(below, thing, room) : hooks;
-    const foot = Math.max(0, clamp(over ?? usualFoot(spot, thing), room.heightMm - heightMm));
-    return { xMm: round(clamp(xMm, most)), footMm: round(foot) };
-  };
-  const hangs = ({ placement }: LookThing): boolean => placement.stance === 'hangs';
-  // What stands on a shelf on the wall takes a place of that wall.
-  const isOnWall = (one: LookThing): boolean => {
-    const below = things.find(({ id }) => id === one.placement.onId);
-    return hangs(one) || (below !== undefined && isOnWall(below));
-  };
-  const hung = things.filter(isOnWall);
-  const isFree = ({ xMm, footMm }: Pick<LookPieceRow, 'xMm' | 'footMm'>) =>
-    xMm >= 0 &&
-    xMm <= most + 0.1 &&
-    !hung.some(({ box }) =>
-      meets({ ...boxAt({ xMm, footMm, frontMm: 0 }, thing.size), frontMm: box.frontMm, backMm: box.backMm }, box),
-    );
-  const middle = at(most / 2);
-  const inRow = ({ box }: LookThing) =>
-    [box.rightMm + BETWEEN_FRAMES_MM, box.leftMm - BETWEEN_FRAMES_MM - widthMm].map((xMm) => {
-      const { footMm } = at(xMm);
-      // Beside each other their middles are level, as far as what is below lets them.
-      const level = (box.footMm + box.topMm - heightMm) / 2;
-      return { xMm, footMm: isHooks ? footMm : round(clamp(Math.max(footMm, level), room.heightMm - heightMm)) };
-    });
-  const beside = hung
-    .filter(hangs)
-    .flatMap(inRow)
-    .filter(({ xMm }) => xMm >= 0 && xMm <= most)
-    .sort((a, b) => Math.abs(a.xMm - most / 2) - Math.abs(b.xMm - most / 2) || b.xMm - a.xMm)
-    .map((place) => ({ ...place, xMm: round(place.xMm) }));
-  // A wreath hangs on its door.
-  const door = thing.kinds.has('wreath') ? room.doors[0] : undefined;
-  if (door) return onDoor(room, door, thing, things) ?? middle;
-  return [middle, ...beside].find(isFree) ?? inNextRow(room, thing, things, middle) ?? middle;
-}
-
-/** The middle of a wreath on a door is at the eyes (common practice, no source). */
-const WREATH_MM = inches(60);
-
-/** On the middle of a door, above or below what hangs there already; null where there is no room on it. */
-function onDoor(
-  room: LookRoom,
-  door: LookRoom['doors'][number],
-  { size: { widthMm, heightMm } }: LookThing,
-  things: readonly LookThing[],
-): Pick<LookPieceRow, 'xMm' | 'footMm'> | null {
-  const wanted = { x: (door.leftMm + door.rightMm - widthMm) / 2, y: WREATH_MM - room.baseMm - heightMm / 2 };
-  const at = nearestFree({
-    within: { left: wanted.x, right: wanted.x + widthMm, low: 0, high: room.heightMm },
-    wide: widthMm,
-    tall: heightMm,
-    taken: things
-      .filter(({ placement }) => placement.stance === 'hangs')
-      .map(({ box }) => ({ left: box.leftMm, right: box.rightMm, low: box.footMm, high: box.topMm })),
-    wanted,
-  });
-  return at && { xMm: round(at.x), footMm: round(Math.max(0, at.y)) };
-}
-
-/**
- * A place above or below what hangs there already, where its row is full: the nearest to where it would hang alone.
- * Nothing hangs behind what stands.
- */
-function inNextRow(
-  room: LookRoom,
-  { size: { widthMm, heightMm } }: LookThing,
-  things: readonly LookThing[],
-  wanted: Pick<LookPieceRow, 'xMm' | 'footMm'>,
-): Pick<LookPieceRow, 'xMm' | 'footMm'> | null {
-  const faceOf = ({ box }: LookThing) => ({ left: box.leftMm, right: box.rightMm, low: box.footMm, high: box.topMm });
-  const at = nearestFree({
-    within: { left: 0, right: room.widthMm, low: 0, high: room.heightMm },
-    wide: widthMm,
-    tall: heightMm,
-    taken: things.map(faceOf),
-    wanted: { x: wanted.xMm, y: wanted.footMm },
-    beside: things.filter(({ placement }) => placement.stance === 'hangs').map(faceOf),
-    gap: BETWEEN_FRAMES_MM,
-  });
-  return at && { xMm: round(clamp(at.x, room.widthMm - widthMm)), footMm: round(Math.max(0, at.y)) };
-}
-
 /** Air between two things where the spot says nothing: a finger. */
 const GAP_MM = inches(0.5);
+const airOf = ({ gapMm }: SpotRow): number => gapMm ?? GAP_MM;
 
 /**
  * So many alike put into a look that is there already, one after the other, each where there is room for it.
@@ -367,8 +256,7 @@ function addedOnFloor(
         layer: supposed.layer,
       };
     });
-  const heights = new Map(carriers.map(({ id, lookId, size }) => [lookId, { id, heightMm: size?.heightMm ?? 0 }]));
-  const shown = floorShown(rows, spot, heights);
+  const shown = floorShown(rows, spot, carriers);
   const floor = { spotId: spot.id, carriers };
   const left = isItself ? count - 1 : count;
   if (left === 0) return { rows: [], places: [], floor };
@@ -376,41 +264,4 @@ function addedOnFloor(
     (piece) => lookThing(plan, shown.spot, piece),
   );
   return { ...allAdded(plan, look, shown.spot, there, of, left, newId), floor };
-}
-
-/** Stockings hang from the front edge of a mantel, beside each other around its middle. */
-function stockingPlace(
-  { widthMm, baseMm }: LookRoom,
-  { size }: LookThing,
-  things: readonly LookThing[],
-): Pick<LookPieceRow, 'xMm' | 'footMm' | 'frontMm'> {
-  const footMm = round(Math.max(-baseMm, -size.heightMm));
-  const hung = things.filter(({ kinds, placement }) => kinds.has('stocking') && placement.stance === 'hangs');
-  const rightMost = Math.max(...hung.map(({ box }) => box.rightMm));
-  const leftMost = Math.min(...hung.map(({ box }) => box.leftMm));
-  const middle = (widthMm - size.widthMm) / 2;
-  const beside = hung.length % 2 === 1 ? rightMost + STOCKING_GAP_MM : leftMost - STOCKING_GAP_MM - size.widthMm;
-  return { xMm: round(clamp(hung.length === 0 ? middle : beside, widthMm - size.widthMm)), footMm, frontMm: 0 };
-}
-const STOCKING_GAP_MM = inches(2);
-
-/** A curtain begins so far over the frame of its window and reaches so far beyond its side (figures 8). */
-const OVER_FRAME_MM = inches(5);
-const BESIDE_FRAME_MM = inches(8);
-
-/** Where a curtain hangs at a window: beyond its left side, or its right where one hangs there; no lower than the floor. */
-function curtainPlace(
-  { widthMm, heightMm, baseMm, beyondMm }: LookRoom,
-  { size }: LookThing,
-  things: readonly LookThing[],
-): Pick<LookPieceRow, 'xMm' | 'footMm'> {
-  const by = Math.min(beyondMm, BESIDE_FRAME_MM);
-  const isTaken = things.some(
-    ({ kinds, placement, box }) =>
-      kinds.has('curtain') && placement.stance === 'hangs' && (box.leftMm + box.rightMm) / 2 < widthMm / 2,
-  );
-  return {
-    xMm: round(isTaken ? widthMm + by - size.widthMm : -by),
-    footMm: round(Math.max(-baseMm, heightMm + OVER_FRAME_MM - size.heightMm)),
-  };
 }

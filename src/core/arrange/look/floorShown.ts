@@ -50,12 +50,12 @@ export function furnitureOf(spot: SpotRow, look: Pick<LookRow, 'id'>, id: string
 
 /**
  * Shows the floor of a spot: what is marked, sketched and placed keeps its place in the room.
- * @param carriers the furniture of each look, by the look's id; what stood on the top stands on it, its top's height up
+ * @param carriers the furniture of each look; what stood on the top stands on it, as high as its top is
  */
 export function floorShown(
   rows: Pick<ProjectRows, 'slots' | 'looks' | 'lookPieces'>,
   spot: SpotRow,
-  carriers: ReadonlyMap<string, { id: string; heightMm: number }>,
+  carriers: readonly LookPieceRow[],
 ): FloorShown {
   const wall = wallOf(spot);
   const [before, after] = [lookRoom(spot), lookRoom(wall)];
@@ -82,12 +82,12 @@ export function floorShown(
     lookPieces: rows.lookPieces
       .filter(({ lookId }) => isHere.has(lookId))
       .map((piece) => {
-        const carrier = piece.stance === 'hangs' ? undefined : carriers.get(piece.lookId);
+        const carrier = piece.stance === 'hangs' ? undefined : carriers.find(({ lookId }) => lookId === piece.lookId);
         return {
           ...piece,
           xMm: round(piece.xMm + right),
           frontMm: round(piece.frontMm + back),
-          footMm: round(piece.footMm + (carrier?.heightMm ?? up)),
+          footMm: round(piece.footMm + (carrier?.size?.heightMm ?? up)),
           onId: piece.onId ?? carrier?.id ?? null,
         };
       }),

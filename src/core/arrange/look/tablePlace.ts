@@ -1,13 +1,13 @@
 import { spotKindOf } from '../../catalog/spotKinds';
 import type { LookPieceRow, SpotRow } from '../../model/rows';
 import { seatsOf } from '../seats';
-import { isFurniture, isSeat, isSmall, isSoft } from './freePlace';
 import { type LookRoom, lookRoom } from './lookRoom';
 import type { LookThing } from './lookThing';
 import { nearestFree } from './nearestFree';
 import { besidePlate, seatPlaces } from './seatPlaces';
 import { clamp, round } from './startingLook';
 import { gathers, RIM_MM } from './trays';
+import { isFurniture, isSeat, isSmall, isSoft } from './whereItBelongs';
 
 type LaidAt = Pick<LookPieceRow, 'xMm' | 'frontMm'>;
 

@@ -6,9 +6,6 @@ const cartBoards = [
   { left: 0.02, top: 0.14, right: 0.98, bottom: 0.2 },
 ];
 
-/** A lamp of which somebody says that it has no shade is only its base. */
-const bareLamp = /\b(?:no shade|without (?:a )?shade|bare|base)\b/i;
-
 /** Books beside each other, their backs to the front: how wide each is and how high, as shares of the row. */
 const bookSpines = (
   [
@@ -26,7 +23,7 @@ const bookSpines = (
   box(left + 0.018, top + 0.12, right - 0.018, top + 0.16, 0, 'linen'),
 ]);
 
-/** What holds, carries, lights and covers in a house. */
+/** What holds and carries in a house. */
 export const household: readonly Likeness[] = [
   {
     id: 'suitcase',
@@ -174,144 +171,6 @@ export const household: readonly Likeness[] = [
     ],
   },
   {
-    id: 'lights',
-    words: ['light', 'string light', 'fairy light', 'rope light', 'twinkle light'],
-    plan: 'square',
-    front: [
-      line(
-        [
-          [0, 0.06],
-          [0.16, 0.4],
-          [0.34, 0.52],
-          [0.5, 0.2],
-          [0.66, 0.52],
-          [0.84, 0.4],
-          [1, 0.06],
-        ],
-        0.03,
-        0,
-        'dark',
-      ),
-      ...(
-        [
-          [0.1, 0.34],
-          [0.25, 0.56],
-          [0.42, 0.46],
-          [0.58, 0.46],
-          [0.75, 0.72],
-          [0.9, 0.34],
-        ] as const
-      ).map(([x, y]) => oval(x, y + 0.14, 0.04, 0.14, 0, 'lit')),
-    ],
-  },
-  {
-    id: 'candle',
-    templateId: 'candle',
-    words: ['candle', 'taper', 'tealight', 'tea light', 'votive', 'pillar'],
-    front: [
-      line(
-        [
-          [0.5, 0.22],
-          [0.5, 0.12],
-        ],
-        0.03,
-        0,
-        'dark',
-      ),
-      poly(
-        [
-          [0.5, 0],
-          [0.58, 0.08],
-          [0.5, 0.15],
-          [0.42, 0.08],
-        ],
-        0,
-        'flame',
-      ),
-      box(0.08, 0.22, 0.92, 1),
-      oval(0.5, 0.22, 0.42, 0.03, 12),
-    ],
-  },
-  {
-    id: 'tableLamp',
-    words: ['table lamp', 'desk lamp', 'bedside lamp', 'reading lamp', 'buffet lamp'],
-    not: bareLamp,
-    instead: ['lampBase'],
-    front: [
-      turned([
-        [0.36, 0.08],
-        [0.5, 0.1],
-        [0.62, 0.36],
-        [0.72, 0.4],
-        [0.86, 0.22],
-        [0.94, 0.16],
-      ]),
-      turned(
-        [
-          [0.94, 0.42],
-          [1, 0.42],
-        ],
-        -12,
-      ),
-      poly(
-        [
-          [0.22, 0],
-          [0.78, 0],
-          [1, 0.4],
-          [0, 0.4],
-        ],
-        0,
-        'linen',
-      ),
-      poly(
-        [
-          [0.52, 0],
-          [0.78, 0],
-          [1, 0.4],
-          [0.56, 0.4],
-        ],
-        -6,
-        'linen',
-      ),
-    ],
-  },
-  {
-    id: 'floorLamp',
-    words: ['floor lamp', 'standing lamp', 'standard lamp', 'torchiere'],
-    not: bareLamp,
-    instead: ['lampBase'],
-    front: [
-      box(0.47, 0.2, 0.53, 0.97),
-      turned(
-        [
-          [0.96, 0.5],
-          [1, 0.64],
-        ],
-        -10,
-      ),
-      poly(
-        [
-          [0.2, 0],
-          [0.8, 0],
-          [1, 0.24],
-          [0, 0.24],
-        ],
-        0,
-        'linen',
-      ),
-      poly(
-        [
-          [0.52, 0],
-          [0.8, 0],
-          [1, 0.24],
-          [0.56, 0.24],
-        ],
-        -6,
-        'linen',
-      ),
-    ],
-  },
-  {
     id: 'bookRow',
     words: ['book row', 'encyclopedia', 'cookbook'],
     said: /\b(?:row|shelf|set) of (?:\S+ ){0,3}books\b|\b(?:standing|upright) (?:\S+ ){0,2}books?\b/i,
@@ -386,13 +245,6 @@ export const household: readonly Likeness[] = [
       box(0, 0, 0.07, 1, 8),
       box(0.93, 0, 1, 1, 8),
     ],
-  },
-  {
-    id: 'laidCloth',
-    templateId: 'flatCloth',
-    words: ['runner', 'liner', 'rug', 'mat', 'placemat', 'doormat', 'carpet', 'bath mat', 'table runner'],
-    plan: 'square',
-    front: [box(0, 0, 1, 1), box(0.02, 0.3, 0.98, 0.7, 8)],
   },
   {
     id: 'dollhouse',
@@ -536,116 +388,6 @@ export const household: readonly Likeness[] = [
         [1, 0.62],
       ]),
       oval(0.5, 0.06, 0.5, 0.06, 0, 'water'),
-    ],
-  },
-  {
-    id: 'foldedCloth',
-    words: [
-      'throw',
-      'blanket',
-      'quilt',
-      'towel',
-      'napkin',
-      'scarf',
-      'bedspread',
-      'coverlet',
-      'duvet',
-      'tablecloth',
-      'cloth',
-      'lace',
-      'doily',
-    ],
-    plan: 'square',
-    front: [0, 1, 2].map((n) =>
-      poly(
-        [
-          [0.03, 0.02 + n * 0.33],
-          [0.96, 0.02 + n * 0.33],
-          [1, 0.17 + n * 0.33],
-          [0.97, 0.32 + n * 0.33],
-          [0.02, 0.32 + n * 0.33],
-          [0, 0.17 + n * 0.33],
-        ],
-        n % 2 === 0 ? 4 : -6,
-      ),
-    ),
-  },
-  {
-    id: 'pillow',
-    templateId: 'cushion',
-    words: ['pillow', 'cushion', 'bolster'],
-    front: [
-      poly([
-        [0, 0.12],
-        [0.06, 0],
-        [0.5, 0.08],
-        [0.94, 0],
-        [1, 0.12],
-        [0.96, 0.5],
-        [1, 0.88],
-        [0.94, 1],
-        [0.5, 0.94],
-        [0.06, 1],
-        [0, 0.88],
-        [0.04, 0.5],
-      ]),
-      line(
-        [
-          [0.16, 0.14],
-          [0.3, 0.28],
-        ],
-        0.02,
-      ),
-      line(
-        [
-          [0.84, 0.14],
-          [0.7, 0.28],
-        ],
-        0.02,
-      ),
-    ],
-  },
-  {
-    id: 'hanging',
-    words: ['tapestry', 'macrame', 'wall hanging', 'banner', 'bunting', 'flag', 'apron'],
-    plan: 'square',
-    front: [
-      box(0, 0, 1, 0.05, 0, 'wood'),
-      poly([
-        [0.08, 0.05],
-        [0.92, 0.05],
-        [0.92, 0.7],
-        [0.5, 0.86],
-        [0.08, 0.7],
-      ]),
-      ...[0.16, 0.33, 0.5, 0.67, 0.84].map((x) =>
-        line(
-          [
-            [x, 0.7],
-            [x, 1],
-          ],
-          0.03,
-          6,
-        ),
-      ),
-    ],
-  },
-  {
-    id: 'curtainPanel',
-    templateId: 'curtain',
-    words: ['curtain', 'curtain panel', 'drape', 'valance', 'blind', 'shower curtain'],
-    plan: 'square',
-    front: [
-      box(0, 0, 1, 1),
-      ...[0.12, 0.28, 0.44, 0.6, 0.76, 0.92].map((x) =>
-        line(
-          [
-            [x, 0.02],
-            [x, 0.98],
-          ],
-          0.03,
-        ),
-      ),
     ],
   },
   {

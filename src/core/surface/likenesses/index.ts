@@ -2,13 +2,18 @@ import type { Drawing } from '../drawing';
 import type { FurnitureTemplate, Measures } from '../furnitureTemplate';
 import { lastSaid } from '../lastSaid';
 import { topDrawing } from '../views';
+import { cloth } from './cloth.data';
 import { devices } from './devices.data';
 import { figures } from './figures.data';
 import { furnishings } from './furnishings.data';
 import { household } from './household.data';
+import { lights } from './lights.data';
 import { drawnShape, type Likeness } from './likeness';
+import { onTheWall } from './onTheWall.data';
 import { plants } from './plants.data';
+import { seats } from './seats.data';
 import { tableware } from './tableware.data';
+import { utensils } from './utensils.data';
 
 export type { Likeness };
 
@@ -17,8 +22,13 @@ export const likenesses: readonly Likeness[] = [
   ...tableware,
   ...plants,
   ...household,
+  ...lights,
+  ...cloth,
+  ...seats,
+  ...onTheWall,
   ...furnishings,
   ...devices,
+  ...utensils,
   ...figures,
 ];
 

@@ -57,11 +57,9 @@ export function WaitingPage() {
   const counted = usePhotosLeft();
   const photos: PhotosLeft = counted ?? new Map();
   const projects = useQuery({ queryKey: ['projects'], queryFn: api.projects, retry: false });
-  const nameOf = (scopeId: string): string =>
-    scopeId === 'house' || scopeId === projects.data?.studioId
-      ? 'The house'
-      : (projects.data?.projects.find(({ id }) => id === scopeId)?.name ?? 'A project');
   const isHouse = (scopeId: string) => scopeId === 'house' || scopeId === projects.data?.studioId;
+  const nameOf = (scopeId: string): string =>
+    isHouse(scopeId) ? 'The house' : (projects.data?.projects.find(({ id }) => id === scopeId)?.name ?? 'A project');
   const scopes = [...new Set([...lanes.map(({ scopeId }) => scopeId), ...photos.keys()])];
   const stuck = lanes.reduce((sum, { entries }) => sum + entries.filter(({ state }) => state !== 'waiting').length, 0);
   const count = lanes.reduce((sum, { entries }) => sum + entries.length, 0);
@@ -127,14 +125,21 @@ export function WaitingPage() {
   );
 }
 
+const houseRows = async (): Promise<Workspace> => (await api.house()).rows;
+/** Asked without a state that is known already, so that all of it comes. */
+async function projectRows(projectId: string): Promise<Workspace> {
+  const snapshot = await api.snapshot(projectId, null);
+  if (!snapshot) throw new Error('nothing was answered');
+  return snapshot.rows;
+}
+
 function LaneEntries(props: { scopeId: string; isHouse: boolean; entries: readonly OutboxEntry[] }) {
   const { scopeId, isHouse, entries } = props;
   const isStuck = entries.some(({ state }) => state !== 'waiting');
   // What is stuck is put against the rows as they are.
   const rows = useQuery({
     queryKey: ['waiting', scopeId, isHouse],
-    queryFn: async (): Promise<Workspace> =>
-      isHouse ? (await api.house()).rows : (((await api.snapshot(scopeId, null)) ?? { rows: null }).rows as Workspace),
+    queryFn: () => (isHouse ? houseRows() : projectRows(scopeId)),
     enabled: isStuck,
     staleTime: 0,
     retry: false,
