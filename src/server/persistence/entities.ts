@@ -2,6 +2,8 @@ import type { Lab } from '@core/color/lab';
 import type { ChangedTable, ProjectTable, RowOf } from '@core/model/entities';
 import type { LedgerSubject, SubjectKind } from '@core/model/values/subject';
 import { EntitySchema, type EntitySchemaColumnOptions } from 'typeorm';
+import { foreignKeyName, moment, ofStudio, studioId } from './columns';
+import { identityEntities } from './identityEntities';
 import { type PhysicalColumn, physicalColumns, postgresTypes, specOf, type TableSpec, tableSpecs } from './tables';
 
 /** What every table of rows keeps beside the row's own fields. */
@@ -45,20 +47,6 @@ function columnOptions({ column, type, nullable }: PhysicalColumn): EntitySchema
     ...(type === 'bigint' ? { transformer: asNumber } : {}),
   };
 }
-
-const moment = (name: string): EntitySchemaColumnOptions => ({ name, type: 'timestamptz', default: () => 'now()' });
-const studioId: EntitySchemaColumnOptions = { name: 'studio_id', type: 'uuid', primary: true };
-
-/** Short, stable names for constraints, well under PostgreSQL's 63 characters. */
-const foreignKeyName = (table: string, column: string) => `fk_${table}_${column}`;
-
-/** Everything belongs to a studio. */
-const ofStudio = (table: string) => ({
-  target: 'studio',
-  columnNames: ['studio_id'],
-  referencedColumnNames: ['id'],
-  name: foreignKeyName(table, 'studio_id'),
-});
 
 /** The property behind a column, as indexes name them. */
 function propertyOf(spec: TableSpec, column: string): string {
@@ -247,141 +235,6 @@ export const photoBytesEntity = new EntitySchema<StoredPhotoBytes>({
   foreignKeys: [ofStudio('photo_bytes')],
 });
 
-/** Somebody who may come in: the owner of a studio, and whoever the owner lets in. */
-export interface StoredPerson {
-  studioId: string;
-  id: string;
-  name: string;
-  role: string;
-  /** The hash of the pass phrase; null for who only comes in by a code. */
-  passHash: string | null;
-  createdAt: Date;
-  /** Since when they may come in no more. */
-  removedAt: Date | null;
-}
-const ofPerson = (table: string) => ({
-  target: 'person',
-  columnNames: ['studio_id', 'person_id'],
-  referencedColumnNames: ['studio_id', 'id'],
-  name: foreignKeyName(table, 'person_id'),
-});
-export const personEntity = new EntitySchema<StoredPerson>({
-  name: 'person',
-  tableName: 'person',
-  columns: {
-    studioId,
-    id: { type: 'uuid', primary: true },
-    name: { type: 'text' },
-    role: { type: 'text' },
-    passHash: { name: 'pass_hash', type: 'text', nullable: true },
-    createdAt: moment('created_at'),
-    removedAt: { name: 'removed_at', type: 'timestamptz', nullable: true },
-  },
-  foreignKeys: [ofStudio('person')],
-});
-
-/** A device that somebody signed in on. Its token is kept as a hash: who reads the table cannot come in with it. */
-export interface StoredSession {
-  studioId: string;
-  id: string;
-  personId: string;
-  tokenHash: string;
-  device: string;
-  createdAt: Date;
-  seenAt: Date;
-  expiresAt: Date;
-  /** When the pass phrase was given last on it. */
-  confirmedAt: Date | null;
-  endedAt: Date | null;
-}
-export const sessionEntity = new EntitySchema<StoredSession>({
-  name: 'session',
-  tableName: 'session',
-  columns: {
-    studioId,
-    id: { type: 'uuid', primary: true },
-    personId: { name: 'person_id', type: 'uuid' },
-    tokenHash: { name: 'token_hash', type: 'text' },
-    device: { type: 'text' },
-    createdAt: moment('created_at'),
-    seenAt: moment('seen_at'),
-    expiresAt: { name: 'expires_at', type: 'timestamptz' },
-    confirmedAt: { name: 'confirmed_at', type: 'timestamptz', nullable: true },
-    endedAt: { name: 'ended_at', type: 'timestamptz', nullable: true },
-  },
-  foreignKeys: [ofStudio('session'), ofPerson('session')],
-  indices: [{ name: 'uq_session_token_hash', columns: ['tokenHash'], unique: true }],
-});
-
-/** A link to one project's sheet, for somebody who is not of the studio. */
-export interface StoredLink {
-  studioId: string;
-  id: string;
-  projectId: string;
-  tokenHash: string;
-  madeBy: string;
-  showsCosts: boolean;
-  createdAt: Date;
-  expiresAt: Date;
-  endedAt: Date | null;
-}
-export const linkEntity = new EntitySchema<StoredLink>({
-  name: 'shareLink',
-  tableName: 'share_link',
-  columns: {
-    studioId,
-    id: { type: 'uuid', primary: true },
-    projectId: { name: 'project_id', type: 'uuid' },
-    tokenHash: { name: 'token_hash', type: 'text' },
-    madeBy: { name: 'made_by', type: 'text' },
-    showsCosts: { name: 'shows_costs', type: 'boolean' },
-    createdAt: moment('created_at'),
-    expiresAt: { name: 'expires_at', type: 'timestamptz' },
-    endedAt: { name: 'ended_at', type: 'timestamptz', nullable: true },
-  },
-  foreignKeys: [ofStudio('share_link')],
-  indices: [{ name: 'uq_share_link_token_hash', columns: ['tokenHash'], unique: true }],
-});
-
-/** A code that lets one device in, once, for a while. */
-export interface StoredEntryCode {
-  studioId: string;
-  id: string;
-  personId: string;
-  codeHash: string;
-  createdAt: Date;
-  expiresAt: Date;
-  usedAt: Date | null;
-}
-export const entryCodeEntity = new EntitySchema<StoredEntryCode>({
-  name: 'entry_code',
-  tableName: 'entry_code',
-  columns: {
-    studioId,
-    id: { type: 'uuid', primary: true },
-    personId: { name: 'person_id', type: 'uuid' },
-    codeHash: { name: 'code_hash', type: 'text' },
-    createdAt: moment('created_at'),
-    expiresAt: { name: 'expires_at', type: 'timestamptz' },
-    usedAt: { name: 'used_at', type: 'timestamptz', nullable: true },
-  },
-  foreignKeys: [ofStudio('entry_code'), ofPerson('entry_code')],
-  indices: [{ name: 'ix_entry_code_hash', columns: ['codeHash'] }],
-});
-
-/** Somebody tried to come in and could not: so many are let try in a while, whichever server they ask. */
-export interface StoredAttempt {
-  id: string;
-  who: string;
-  at: Date;
-}
-export const attemptEntity = new EntitySchema<StoredAttempt>({
-  name: 'attempt',
-  tableName: 'attempt',
-  columns: { id: { type: 'uuid', primary: true }, who: { type: 'text' }, at: moment('at') },
-  indices: [{ name: 'ix_attempt_who', columns: ['who', 'at'] }],
-});
-
 const schemas = new Map(tableSpecs.map((spec) => [spec.table, schemaOf(spec)]));
 
 /** The entity of a table whose fields matter to who asks. */
@@ -400,10 +253,6 @@ export const allEntities = [
   actEntity,
   requestKeyEntity,
   photoBytesEntity,
-  personEntity,
-  sessionEntity,
-  entryCodeEntity,
-  attemptEntity,
-  linkEntity,
+  ...identityEntities,
   ...schemas.values(),
 ];

@@ -1,6 +1,6 @@
 import { IsNull, MoreThan } from 'typeorm';
 import type { Database } from './database';
-import { linkEntity, type StoredLink } from './entities';
+import { linkEntity, type StoredLink } from './identityEntities';
 import type { Transaction } from './scope';
 
 export type Link = Omit<StoredLink, 'endedAt'>;

@@ -1,6 +1,7 @@
 import type { Role } from '@contract/permissions';
 import { In, IsNull, MoreThan, Not } from 'typeorm';
 import type { Database } from './database';
+import { studioEntity } from './entities';
 import {
   attemptEntity,
   entryCodeEntity,
@@ -8,8 +9,7 @@ import {
   type StoredPerson,
   type StoredSession,
   sessionEntity,
-  studioEntity,
-} from './entities';
+} from './identityEntities';
 
 /** Somebody who may come in. */
 export interface Person {
