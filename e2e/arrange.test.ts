@@ -261,6 +261,9 @@ describe('spots of our own, by their names', () => {
     await person.press('Start empty');
     await person.fill('A piece of the house, or anything else', 'blue vase, 5 in wide, 12 in tall', 'enter');
     await person.see(thing('Blue vase'));
+    // What names nothing is not put in, and stays in its field.
+    await person.fill('A piece of the house, or anything else', '???? 4,,5', 'enter');
+    await person.seeText('“???? 4,,5”: accepted is what it is, in words');
     await person.fill('A piece of the house, or anything else', 'umbrella stand', 'enter');
     await person.see(thing('Umbrella stand'));
     await person.seeText('Porch console shows its floor from now on');

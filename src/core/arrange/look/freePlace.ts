@@ -138,8 +138,9 @@ export function freePlace(room: LookRoom, thing: LookThing, things: readonly Loo
     pushed,
   });
   const [ground] = groups.flat().filter(({ footMm, of }) => footMm === 0 && of === null);
-  // A mat lies before the door, a rug beneath all that stands there.
-  if (ground && thing.kinds.has('rug')) return placed(ground, middleOf(room.doors[0] ?? ground));
+  // A mat lies before its door; a rug, which is wider than one, beneath all that stands there.
+  const door = room.doors.find((one) => wide(one) >= thing.size.widthMm);
+  if (ground && thing.kinds.has('rug')) return placed(ground, middleOf(door ?? ground));
   const before = beforeItsSeat(room, thing, things);
   if (before) return before;
   // Cloth that is wider than a seat hangs over its sides.

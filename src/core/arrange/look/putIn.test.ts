@@ -1,4 +1,5 @@
 import { describe, expect, it } from 'vitest';
+import { uuid } from '../../fixtures/following';
 import { verdictsOf } from '../../fixtures/lookRows';
 import { putIntoLook } from '../../fixtures/putIntoLook';
 import { lookRoom } from './lookRoom';
@@ -14,6 +15,14 @@ const asks = (look: ReturnType<typeof putIntoLook>, checkId: string) =>
   verdictsOf(look.rows()).filter((verdict) => verdict.check.id === checkId && verdict.state !== 'holds');
 
 describe('what is put in one after the other', () => {
+  it('a mat lies before the door, a rug that is wider than it in the middle', () => {
+    const door = { kind: 'door' as const, name: '', xMm: 80 * IN, yMm: 0, widthMm: 32 * IN, heightMm: 80 * IN };
+    const look = putIntoLook({ ...wall, features: [{ ...door, id: uuid(970) }] });
+    look.say('door mat, 28 in wide', 'rug, 60 in wide');
+    expect(middle(look.find('Door mat'))).toBeCloseTo(96 * IN, 0);
+    expect(middle(look.find('Rug'))).toBeCloseTo(60 * IN, 0);
+  });
+
   it('hooks hang for coats, whatever stands below, and nobody says that they float', () => {
     const look = putIntoLook(wall);
     look.say('bench, 48 in wide, 18 in tall', 'coat rack, 36 in wide, 6 in tall', 'key hooks, 16 in wide, 5 in tall');

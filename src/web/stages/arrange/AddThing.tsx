@@ -15,6 +15,8 @@ import { PieceFace } from '../../ui/PieceFace';
 import styles from './arrange.module.css';
 
 const MOST_SHOWN = 8;
+/** Without a letter nobody knows what it is. */
+const NAMES_SOMETHING = /\p{L}/u;
 
 /** What can be put into the look: what its slots still call for, a piece of the house, or something described. */
 export function AddThing(props: {
@@ -28,6 +30,7 @@ export function AddThing(props: {
   const locale = useLocale();
   const { run } = useCommands();
   const [text, setText] = useState('');
+  const [problem, setProblem] = useState('');
   /** The furniture that came before its wall because something was put on the floor; null where nothing did. */
   const [floorOf, setFloorOf] = useState<string | null>(null);
   const asked = useDeferredValue(text.trim());
@@ -68,6 +71,11 @@ export function AddThing(props: {
     // As it is typed now: what is searched for may still be a letter behind.
     const words = text.trim();
     if (words === '') return;
+    if (!NAMES_SOMETHING.test(words)) {
+      setProblem(`“${words}”: accepted is what it is, in words, such as blue vase, 12 in tall`);
+      return;
+    }
+    setProblem('');
     const { of, count } = describedPiece(words, locale.currency, locale.units);
     add(of, [], count);
     setText('');
@@ -95,6 +103,7 @@ export function AddThing(props: {
         onPressEnter={describe}
         maxLength={120}
       />
+      {problem !== '' && <p role="alert">{problem}</p>}
       {floorOf !== null && (
         <p role="status" className="small">
           {spot.name} shows its floor from now on: {floorOf} stands before its wall, and what stood on top stands on
