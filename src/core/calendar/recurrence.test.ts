@@ -15,15 +15,20 @@ function datesByLibrary(rule: string, from: string, first: string, last: string)
 
 const interval = fc.integer({ min: 1, max: 9 });
 const days = fc.uniqueArray(fc.constantFrom(...weekdayCodes), { minLength: 1, maxLength: 3 });
+const nthDay = fc
+  .tuple(fc.constantFrom(1, 2, 3, 4, 5, -1), fc.constantFrom(...weekdayCodes))
+  .map(([nth, day]) => `${nth}${day}`);
+const monthDay = fc.oneof(fc.integer({ min: 1, max: 31 }), fc.constant(-1));
 const anyRule = fc.oneof(
   interval.map((n) => `FREQ=DAILY;INTERVAL=${n}`),
   fc.tuple(interval, days).map(([n, list]) => `FREQ=WEEKLY;INTERVAL=${n};BYDAY=${list.join(',')}`),
   fc
-    .tuple(interval, fc.constantFrom(1, 2, 3, 4, 5, -1), fc.constantFrom(...weekdayCodes))
-    .map(([n, nth, day]) => `FREQ=MONTHLY;INTERVAL=${n};BYDAY=${nth}${day}`),
+    .tuple(interval, fc.uniqueArray(nthDay, { minLength: 1, maxLength: 3 }))
+    .map(([n, list]) => `FREQ=MONTHLY;INTERVAL=${n};BYDAY=${list.join(',')}`),
   fc
-    .tuple(interval, fc.oneof(fc.integer({ min: 1, max: 31 }), fc.constant(-1)))
-    .map(([n, day]) => `FREQ=MONTHLY;INTERVAL=${n};BYMONTHDAY=${day}`),
+    .tuple(interval, fc.uniqueArray(monthDay, { minLength: 1, maxLength: 3 }))
+    .map(([n, list]) => `FREQ=MONTHLY;INTERVAL=${n};BYMONTHDAY=${list.join(',')}`),
+  interval.map((n) => `FREQ=WEEKLY;INTERVAL=${n}`),
 );
 
 describe('recurrences', () => {

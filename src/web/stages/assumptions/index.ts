@@ -1,1 +1,0 @@
-export { AssumptionsPage } from './AssumptionsPage';

@@ -1,2 +1,0 @@
-export { BriefPage } from './BriefPage';
-export { NewProjectPage } from './NewProjectPage';

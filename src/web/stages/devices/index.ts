@@ -1,1 +1,0 @@
-export { DevicesPage } from './DevicesPage';

@@ -1,1 +1,0 @@
-export { HousePage, HouseStage } from './HousePage';

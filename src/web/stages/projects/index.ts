@@ -1,1 +1,0 @@
-export { ProjectsPage } from './ProjectsPage';

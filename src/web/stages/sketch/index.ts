@@ -1,2 +1,0 @@
-export { HuntingListPage } from './HuntingListPage';
-export { SketchPage } from './SketchPage';

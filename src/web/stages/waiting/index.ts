@@ -1,1 +1,0 @@
-export { WaitingPage } from './WaitingPage';
