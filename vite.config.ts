@@ -26,7 +26,13 @@ export default defineConfig({
     },
   },
   worker: { format: 'es' },
-  build: { outDir: at('./dist/web'), emptyOutDir: true, target: 'es2022', chunkSizeWarningLimit: 900 },
+  build: {
+    outDir: at('./dist/web'),
+    emptyOutDir: true,
+    manifest: 'page.json',
+    target: 'es2022',
+    chunkSizeWarningLimit: 900,
+  },
   server: {
     host: '127.0.0.1',
     strictPort: true,

@@ -1,6 +1,7 @@
 import { createHash } from 'node:crypto';
-import { existsSync, mkdirSync, readdirSync, readFileSync, statSync, writeFileSync } from 'node:fs';
+import { existsSync, mkdirSync, readdirSync, readFileSync, renameSync, statSync, writeFileSync } from 'node:fs';
 import { join } from 'node:path';
+import { packFiles } from './packed.mjs';
 import { say } from './say.mjs';
 import { buildServiceWorker } from './serviceWorker.mjs';
 
@@ -53,7 +54,11 @@ async function bundle(root, input, folder) {
 
 /** Bundles the server and the command line. */
 export function buildServer(root) {
-  const input = { main: join(root, 'src/server/main.ts'), plan: join(root, 'scripts/entry/plan.ts') };
+  const input = {
+    main: join(root, 'src/server/main.ts'),
+    searchThread: join(root, 'src/server/jobs/searchThread.ts'),
+    plan: join(root, 'scripts/entry/plan.ts'),
+  };
   return whenChanged(root, 'server', [...shared, 'src/server', 'scripts/entry'], ['package-lock.json'], () =>
     bundle(root, input, 'dist/server'),
   );
@@ -70,13 +75,16 @@ export function buildWeb(root) {
     root,
     'page',
     [...shared, 'src/web'],
-    ['package-lock.json', 'vite.config.ts', 'scripts/lib/serviceWorker.mjs'],
+    ['package-lock.json', 'vite.config.ts', 'scripts/lib/packed.mjs', 'scripts/lib/serviceWorker.mjs'],
     async () => {
       // Whatever called us (a test runner says "test"), what is served is the production build.
       process.env.NODE_ENV = 'production';
       const { build } = await import('vite');
       await build({ configFile: join(root, 'vite.config.ts'), logLevel: 'warn' });
+      // What each page is made of is for the tests, not for visitors.
+      renameSync(join(root, 'dist/web/page.json'), join(root, 'dist/page.json'));
       await buildServiceWorker(root);
+      await packFiles(join(root, 'dist/web'));
     },
   );
 }

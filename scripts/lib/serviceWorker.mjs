@@ -2,8 +2,8 @@ import { createHash } from 'node:crypto';
 import { cpSync, mkdirSync, readdirSync, readFileSync, statSync } from 'node:fs';
 import { join, relative } from 'node:path';
 
-/** What is not kept for offline: pictures of the app in its description, maps of the code. */
-const leftOut = /(?:^screens\/|\.map$)/;
+/** What is not kept for offline: pictures of the app in its description, maps of the code, files packed. */
+const leftOut = /(?:^screens\/|\.(?:map|br|gz)$)/;
 
 /** The files of a built page, each with what tells its versions apart. */
 export function filesOf(folder) {

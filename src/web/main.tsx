@@ -36,31 +36,31 @@ const router = createBrowserRouter([
     children: [
       {
         path: '/',
-        lazy: async () => ({ Component: (await import('./stages/projects')).ProjectsPage }),
+        lazy: async () => ({ Component: (await import('./stages/projects/ProjectsPage')).ProjectsPage }),
         ErrorBoundary: RouteError,
         HydrateFallback: () => null,
       },
       {
         path: '/new',
-        lazy: async () => ({ Component: (await import('./stages/brief')).NewProjectPage }),
+        lazy: async () => ({ Component: (await import('./stages/brief/NewProjectPage')).NewProjectPage }),
         ErrorBoundary: RouteError,
         HydrateFallback: () => null,
       },
       {
         path: '/devices',
-        lazy: async () => ({ Component: (await import('./stages/devices')).DevicesPage }),
+        lazy: async () => ({ Component: (await import('./stages/devices/DevicesPage')).DevicesPage }),
         ErrorBoundary: RouteError,
         HydrateFallback: () => null,
       },
       {
         path: '/waiting',
-        lazy: async () => ({ Component: (await import('./stages/waiting')).WaitingPage }),
+        lazy: async () => ({ Component: (await import('./stages/waiting/WaitingPage')).WaitingPage }),
         ErrorBoundary: RouteError,
         HydrateFallback: () => null,
       },
       {
         path: '/sheet',
-        lazy: async () => ({ Component: (await import('./stages/sheet')).SheetPage }),
+        lazy: async () => ({ Component: (await import('./stages/sheet/SheetPage')).SheetPage }),
         ErrorBoundary: RouteError,
         HydrateFallback: () => null,
       },
@@ -72,7 +72,7 @@ const router = createBrowserRouter([
       },
       {
         path: '/house',
-        lazy: async () => ({ Component: (await import('./stages/house')).HousePage }),
+        lazy: async () => ({ Component: (await import('./stages/house/HousePage')).HousePage }),
         ErrorBoundary: RouteError,
         HydrateFallback: () => null,
       },

@@ -1,9 +1,8 @@
 import type { PurseFigure } from '@core/plan/why/explainPurse';
 import { useQuery } from '@tanstack/react-query';
-import { Button, Modal } from 'antd';
+import { Button } from 'antd';
 import { lazy, memo, Suspense, useCallback, useEffect, useRef, useState } from 'react';
 import { Link, NavLink, useLocation, useNavigate, useParams } from 'react-router';
-import { PurseWhy } from '../stages/compare';
 import { ActToast } from './ActToast';
 import { ApiError, api } from './api';
 import { BriefStrip } from './BriefStrip';
@@ -97,16 +96,7 @@ function OtherStudios() {
   );
 }
 
-const keySheet: [string, string][] = [
-  ['?', 'This sheet'],
-  ...stages.map(({ key, about }): [string, string] => [key, about]),
-  ['n', 'New find, by the quick line'],
-  ['u', 'Take the last act back'],
-  ['f', 'While the purse is over: take what helps most'],
-  ['arrows', 'On the board: from option to option'],
-  ['Enter', 'On an option: choose it'],
-  ['w', 'On an option: why'],
-];
+const KeySheet = lazy(async () => ({ default: (await import('./KeySheet')).KeySheet }));
 
 /** The frame itself: what stands around the stages. Each part reads what it shows. */
 function Frame() {
@@ -126,18 +116,9 @@ function Frame() {
       <SavingNotes />
       <StageKeys onKeys={openKeys} />
       {wereShown && (
-        <Modal open={keysOpen} title="Keys" footer={null} onCancel={() => setKeysOpen(false)}>
-          <dl className={styles.keys}>
-            {keySheet.map(([key, what]) => (
-              <div key={key}>
-                <dt>
-                  <kbd>{key}</kbd>
-                </dt>
-                <dd>{what}</dd>
-              </div>
-            ))}
-          </dl>
-        </Modal>
+        <Suspense fallback={null}>
+          <KeySheet open={keysOpen} onClose={() => setKeysOpen(false)} />
+        </Suspense>
       )}
     </>
   );
@@ -238,6 +219,8 @@ function SavedMark() {
   return <span role="status">{offline ? 'Not connected' : waiting > 0 ? 'Saving …' : 'Saved'}</span>;
 }
 
+const PurseWhy = lazy(async () => ({ default: (await import('../stages/compare')).PurseWhy }));
+
 function PurseBar() {
   const plan = usePlan();
   const [why, setWhy] = useState<PurseFigure | null>(null);
@@ -246,7 +229,11 @@ function PurseBar() {
   return (
     <>
       <Purse plan={plan} onWhy={setWhy} />
-      {wasAsked && <PurseWhy figure={why} onClose={close} />}
+      {wasAsked && (
+        <Suspense fallback={null}>
+          <PurseWhy figure={why} onClose={close} />
+        </Suspense>
+      )}
     </>
   );
 }
@@ -333,7 +320,7 @@ function Banners() {
   );
 }
 
-/** What was done last, with the way back; and what could not be saved. */
+/** What could not be saved. */
 function SavingNotes() {
   const { entries } = useStatus();
   const { resolve, undoWith } = useCommands();

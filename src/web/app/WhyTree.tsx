@@ -3,11 +3,11 @@ import type { Explained } from '@core/kernel/explained';
 import { sourceTag } from '@core/kernel/source';
 import { Button } from 'antd';
 import { useState } from 'react';
-import { useCommands, useLocale, usePlan, useRows } from '../../app/projectStore';
-import { explainedWords } from '../../app/words';
-import { AssumptionField, figureUnit, shownFigure } from '../../ui/AssumptionField';
-import { SourceTag } from '../../ui/basics';
-import styles from './compare.module.css';
+import { AssumptionField, figureUnit, shownFigure } from '../ui/AssumptionField';
+import { SourceTag } from '../ui/basics';
+import { useCommands, useLocale, usePlan, useRows } from './projectStore';
+import styles from './why.module.css';
+import { explainedWords } from './words';
 
 /** A figure's sum, line by line, like a till receipt: reasons first, then the figure; what is told beside it comes below. */
 export function WhyTree(props: { tree: Explained }) {

@@ -1,4 +1,2 @@
-export { BalancePage } from './BalancePage';
 export { FirstRemedy } from './FirstRemedy';
-export { ShoppingListPage } from './ShoppingListPage';
 export { WorthMeasuringNext } from './WorthMeasuringNext';

@@ -5,9 +5,9 @@ import { Drawer } from 'antd';
 import { memo } from 'react';
 import { Link } from 'react-router';
 import { usePlan } from '../../app/projectStore';
+import { WhyTree } from '../../app/WhyTree';
 import { dateWords } from '../../app/words';
 import styles from './compare.module.css';
-import { WhyTree } from './WhyTree';
 
 const titles: Record<PurseFigure, string> = {
   money: 'Why this much money',

@@ -15,6 +15,7 @@ import { comparisonWords, kindNames } from '../../app/optionWords';
 import { PaidLine } from '../../app/PaidLine';
 import { useCommands, useLocale, usePlan, useRows } from '../../app/projectStore';
 import { SourceField } from '../../app/SourceField';
+import { WhyTree } from '../../app/WhyTree';
 import { amountWords, dayWords } from '../../app/words';
 import { LinkButton } from '../../ui/basics';
 import { DateField, MoneyField, NumberField, PriceField, TextField } from '../../ui/fields';
@@ -23,7 +24,6 @@ import { SettleBox } from '../../ui/SettleBox';
 import styles from './compare.module.css';
 import { Liking } from './Liking';
 import { OptionFacts } from './OptionFacts';
-import { WhyTree } from './WhyTree';
 
 /** The answer to "why?" for one option: its figures as receipts, what to mind, what can be done with it. */
 export function WhyPanel(props: {

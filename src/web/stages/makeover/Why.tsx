@@ -1,7 +1,7 @@
 import type { Explained } from '@core/kernel/explained';
 import { Drawer } from 'antd';
 import { type ReactNode, useState } from 'react';
-import { WhyTree } from '../compare';
+import { WhyTree } from '../../app/WhyTree';
 import styles from './makeover.module.css';
 
 /** A figure that answers "why?": pressed, its sum opens at the right, line by line. */

@@ -1,0 +1,46 @@
+import { useEffect, useState } from 'react';
+
+/** All that acts need: what they decide and what must hold after them, as large as much of a stage. */
+const load = async () => ({ ...(await import('../sync/typed')), ...(await import('../sync/foreseen')) });
+export type Acting = Awaited<ReturnType<typeof load>>;
+
+/** It is asked for again after so long where it could not be brought, ms. */
+const AGAIN_MS = 1000;
+
+let here: Acting | null = null;
+let coming: Promise<Acting> | null = null;
+
+/** Brings what acts need; asked again for as long as it takes, since what was typed waits for it. */
+export function bringActing(): Promise<Acting> {
+  const ask = async (): Promise<Acting> => {
+    for (;;)
+      try {
+        here = await load();
+        return here;
+      } catch {
+        await new Promise((done) => setTimeout(done, AGAIN_MS));
+      }
+  };
+  coming ??= ask();
+  return coming;
+}
+
+/**
+ * Does something with what acts need: at once where it is here, else when it comes, in the order in which it was asked
+ * for.
+ */
+export function whenActing(act: (acting: Acting) => void): void {
+  if (here) act(here);
+  else void bringActing().then(act);
+}
+
+/** What acts need, once it is here; a page is shown without it, and brings it as soon as it stands there. */
+export function useActing(isShown: boolean): Acting | null {
+  const [acting, setActing] = useState(here);
+  useEffect(() => {
+    if (acting || !isShown) return;
+    const timer = setTimeout(() => void bringActing().then(setActing), 0);
+    return () => clearTimeout(timer);
+  }, [acting, isShown]);
+  return acting;
+}

@@ -1,0 +1,1 @@
+export { Caution } from './Caution';
