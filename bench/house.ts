@@ -57,7 +57,7 @@ export async function houseBench(
   );
   show(
     'CSV of 10,000 pieces, written',
-    await once(async () => (await post('/api/house/import', wish)).text()),
+    await once(() => euporia.work('importHouse', wish)),
     'under 10 s',
   );
   const { slots } = (await euporia.json(`/api/projects/${projectId}/snapshot`)) as { slots: { id: string }[] };

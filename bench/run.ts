@@ -127,12 +127,8 @@ const pool = new Pool({ connectionString: cluster.url, max: 2 });
 try {
   const file = writeProjectFile(rows, '2026-06-01T09:00:00-04:00', 'bench');
   const importProject = async (): Promise<string> => {
-    const answer = await fetch(`${euporia.address}/api/projects/import`, {
-      method: 'POST',
-      headers: { 'content-type': 'application/json' },
-      body: JSON.stringify({ mode: 'copy', file }),
-    });
-    return ((await answer.json()) as { projectId: string }).projectId;
+    const { projectId } = (await euporia.work('importProject', { mode: 'copy', file })) as { projectId: string };
+    return projectId;
   };
   const projectId = await importProject();
   const studioId = ((await euporia.json('/api/projects')) as { studioId: string }).studioId;

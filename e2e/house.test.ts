@@ -256,6 +256,30 @@ describe('files', () => {
     const after = (await euporia.json('/api/house/pieces?words=whale')) as { total: number };
     expect(after.total).toBe(0);
   });
+
+  it('go on when the server is killed in the middle: all of it is there afterwards, once', async () => {
+    const path = join(folder, 'thimbles.csv');
+    writeFileSync(path, `Name\n${Array.from({ length: 8000 }, (_, n) => `Thimble ${n}`).join('\n')}\n`, 'utf8');
+    await person.goto(`${euporia.address}/house?tab=files`);
+    await person.give('CSV file for the house', path);
+    await person.seeText('8000 new');
+    await person.press('Bring 8000 in');
+    const states = async () =>
+      ((await euporia.json('/api/jobs')) as { jobs: { title: string; state: string }[] }).jobs
+        .filter(({ title }) => title === 'thimbles.csv')
+        .map(({ state }) => state);
+    await person.driver.wait(async () => (await states()).length > 0, 15_000, 'it is never noted');
+    expect(await states()).not.toContain('done');
+    process.kill(euporia.pid, 'SIGKILL');
+    await euporia.again();
+    // It is missed after a while, and done anew; the page has gone on asking.
+    await person.driver.wait(async () => (await person.text()).includes('Done: 8000 new'), 60_000, 'it is never done');
+    const { total } = (await euporia.json('/api/house/pieces?words=thimble')) as { total: number };
+    expect(total).toBe(8000);
+    await person.press('Take it back');
+    await person.seeText('Taken back');
+    await kept();
+  });
 });
 
 describe('an empty studio', () => {

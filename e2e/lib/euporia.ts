@@ -109,6 +109,23 @@ export class Euporia {
     rmSync(this.data, { recursive: true, force: true, maxRetries: 5 });
   }
 
+  /** Has a long work done, to its end, and gives what came of it. */
+  async work(kind: string, asked: object): Promise<unknown> {
+    const id = crypto.randomUUID();
+    const begun = await fetch(`${this.address}/api/jobs`, {
+      method: 'POST',
+      headers: { 'content-type': 'application/json' },
+      body: JSON.stringify({ id, kind, title: kind, asked }),
+    });
+    if (!begun.ok) throw new Error(`${kind}: ${await begun.text()}`);
+    for (;;) {
+      const work = (await this.json(`/api/jobs/${id}`)) as { state: string; result: unknown };
+      if (work.state === 'done') return work.result;
+      if (work.state !== 'waiting' && work.state !== 'working') throw new Error(`${kind}: ${JSON.stringify(work)}`);
+      await new Promise((done) => setTimeout(done, 50));
+    }
+  }
+
   async json(path: string): Promise<unknown> {
     return (await fetch(`${this.address}${path}`)).json();
   }

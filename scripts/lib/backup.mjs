@@ -4,7 +4,9 @@ import { existsSync, mkdirSync, readdirSync, renameSync, rmSync, statSync, write
 import { dirname, join } from 'node:path';
 
 /** Who is signed in is not kept: whoever was signed out must not come back by taking back an older day. */
-const NOT_KEPT = ['session', 'entry_code', 'attempt'];
+const NOT_KEPT = ['session', 'entry_code', 'set_up_code', 'attempt'];
+/** The queue of long work is made anew by the server: what waits stands in a table of ours, which is kept. */
+const QUEUE = 'long_work';
 /** Tables that tell a database of Euporia from any other. */
 const OURS = ['studio', 'project', 'migrations'];
 
@@ -105,7 +107,14 @@ export function backUp({ bin, url, file }) {
   const { name, env } = reach(url);
   try {
     const without = NOT_KEPT.map((table) => `--exclude-table-data=public.${table}`);
-    const args = ['--format=custom', '--no-owner', '--no-privileges', '--lock-wait-timeout=30s', ...without];
+    const args = [
+      '--format=custom',
+      '--no-owner',
+      '--no-privileges',
+      '--lock-wait-timeout=30s',
+      `--exclude-schema=${QUEUE}`,
+      ...without,
+    ];
     run(join(bin, 'pg_dump'), [...args, `--file=${part}`, '--dbname', name], env, 'The database could not be kept');
     look(bin, part);
     renameSync(part, file);

@@ -25,7 +25,6 @@ export const addresses = {
   readSnapshot: { method: 'get', path: '/api/projects/{projectId}/snapshot' },
   watchProject: { method: 'get', path: '/api/projects/{projectId}/watch' },
   exportProject: { method: 'get', path: '/api/projects/{projectId}/file' },
-  importProject: { method: 'post', path: '/api/projects/import' },
   copyProject: { method: 'post', path: '/api/projects/{projectId}/copy' },
   shareProject: { method: 'post', path: '/api/projects/{projectId}/links' },
   listLinks: { method: 'get', path: '/api/projects/{projectId}/links' },
@@ -40,7 +39,10 @@ export const addresses = {
   listRisers: { method: 'get', path: '/api/house/risers' },
   readPanels: { method: 'get', path: '/api/house/panels' },
   previewHouseImport: { method: 'post', path: '/api/house/import/preview' },
-  importHouse: { method: 'post', path: '/api/house/import' },
+  startJob: { method: 'post', path: '/api/jobs' },
+  listJobs: { method: 'get', path: '/api/jobs' },
+  readJob: { method: 'get', path: '/api/jobs/{jobId}' },
+  cancelJob: { method: 'post', path: '/api/jobs/{jobId}/cancel' },
   exportHouse: { method: 'get', path: '/api/house/file/{kind}' },
 } as const;
 

@@ -1,5 +1,4 @@
 import { houseTables } from '@core/formats/house/planImport';
-import { id } from '@core/model/fields';
 import { z } from 'zod';
 import type { EndpointName, PlacesOf } from './addresses';
 import {
@@ -14,7 +13,6 @@ import {
 import { commandSchema } from './command';
 import {
   fitAnswer,
-  houseImportProgress,
   houseImportSchema,
   housePanelsAnswer,
   housePreviewAnswer,
@@ -37,6 +35,7 @@ import {
   useCodeSchema,
   whoAnswer,
 } from './identity';
+import { jobAnswer, jobsAnswer, startJobSchema } from './jobs';
 import { linksAnswer, sharedAnswer, shareSchema, sheetAnswer, sheetSchema } from './sheet';
 
 /** What is asked and answered at one address. Refusals are the same everywhere. */
@@ -50,13 +49,12 @@ export interface Endpoint {
   picture?: true;
   /** The form of a good answer; none where it is no JSON. */
   answer?: z.ZodType;
-  /** The form of each line of an answer that comes line by line. */
-  line?: z.ZodType;
   /** Says its state (ETag), and nothing else to who has that state already. */
   unchanged?: true;
 }
 
 const projectId = z.uuid({ error: 'the id of a project' });
+const jobId = z.uuid({ error: 'the id of a long work' });
 const photoId = z.uuid({ error: 'an id made by the device (UUID)' });
 const name = 'text of 1 to 120 characters';
 
@@ -131,16 +129,6 @@ export const endpoints = {
     places: z.object({ projectId }),
   },
   exportProject: { says: 'The project file, to be kept', places: z.object({ projectId }) },
-  importProject: {
-    says: 'Imported, whole',
-    body: z.object({
-      /** One key for one intent: sent again, it is not done again. */
-      key: id.optional(),
-      mode: z.enum(['copy', 'update']),
-      file: z.unknown(),
-    }),
-    answer: importedAnswer,
-  },
   copyProject: {
     says: 'Copied, as a project of its own',
     places: z.object({ projectId }),
@@ -200,10 +188,18 @@ export const endpoints = {
     body: houseImportSchema,
     answer: housePreviewAnswer,
   },
-  importHouse: {
-    says: 'Progress, one JSON object a line; the last says how it ended',
-    body: houseImportSchema,
-    line: houseImportProgress,
+  startJob: {
+    says: 'Noted; it is done as soon as a hand is free, and goes on without the page',
+    body: startJobSchema,
+    answer: jobAnswer,
+  },
+  listJobs: { says: 'Long work of late, the latest first', answer: jobsAnswer },
+  readJob: { says: 'How far a long work is, and what came of it', places: z.object({ jobId }), answer: jobAnswer },
+  cancelJob: {
+    says: 'A long work that had not ended yet is given up; what it wrote is gone with it',
+    places: z.object({ jobId }),
+    body: z.strictObject({}),
+    answer: jobAnswer,
   },
   exportHouse: {
     says: 'The table as CSV',
@@ -225,8 +221,6 @@ type Output<N extends EndpointName, Part extends keyof Endpoint> = Endpoints[N] 
 
 /** What an endpoint answers when all is well. */
 export type AnswerOf<N extends EndpointName> = Output<N, 'answer'>;
-/** One line of an answer that comes line by line. */
-export type LineOf<N extends EndpointName> = Output<N, 'line'>;
 
 type Given<Key extends string, Value> = [Value] extends [never] ? unknown : { [K in Key]: Value };
 

@@ -3,7 +3,7 @@ import { houseTables } from '@core/formats/house/planImport';
 import { currencyCodes } from '@core/kernel/currencies.data';
 import { rowSchema } from '@core/model/entities';
 import { outlines } from '@core/model/entities/piece';
-import { id, localDate, oneOf, registered } from '@core/model/fields';
+import { localDate, oneOf, registered } from '@core/model/fields';
 import { seasons, slotRoles } from '@core/model/rows';
 import { fitAspects } from '@core/sourcing/fitRanking';
 import { furnitureTemplates } from '@core/surface/templates';
@@ -162,8 +162,6 @@ export type HousePanelsAnswer = z.infer<typeof housePanelsAnswer>;
 
 /** A file for the house, as text, with how it is to be read; what is not said is taken from the file. */
 export const houseImportSchema = z.strictObject({
-  /** One key for one intent: sent again, it is not done again. */
-  key: id.optional(),
   kind: oneOf(houseTables),
   text: z.string({ error: 'the text of a CSV file' }).max(HOUSE_FILE_LIMIT, 'a file of at most 10 MB'),
   mapping: z.array(z.string().max(60).nullable()).max(200, 'at most 200 columns').optional(),
@@ -195,12 +193,3 @@ export const housePreviewAnswer = z.object({
   ),
 });
 export type HousePreviewAnswer = z.infer<typeof housePreviewAnswer>;
-
-/** One line of the import's answer, which comes as one JSON object a line while it goes on. */
-export const houseImportProgress = z.discriminatedUnion('state', [
-  z.object({ state: z.literal('writing'), done: z.number(), of: z.number() }),
-  z.object({ state: z.literal('done'), actId: z.string().nullable(), counts: importCounts }),
-  z.object({ state: z.literal('cancelled') }),
-  z.object({ state: z.literal('failed'), sentence: z.string() }),
-]);
-export type HouseImportProgress = z.infer<typeof houseImportProgress>;

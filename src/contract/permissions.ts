@@ -41,7 +41,6 @@ export const permissions: Readonly<Record<EndpointName, Permission>> = {
   readSnapshot: { for: all },
   watchProject: { for: all },
   exportProject: { for: stylists, confirmed: true },
-  importProject: { for: stylists },
   copyProject: { for: stylists },
   // A link shows one project to whoever has it: as much as an export of what it shows.
   shareProject: { for: stylists, confirmed: true },
@@ -57,7 +56,10 @@ export const permissions: Readonly<Record<EndpointName, Permission>> = {
   listRisers: { for: all },
   readPanels: { for: all },
   previewHouseImport: { for: stylists },
-  importHouse: { for: stylists },
+  startJob: { for: stylists },
+  listJobs: { for: stylists },
+  readJob: { for: stylists },
+  cancelJob: { for: stylists },
   exportHouse: { for: stylists, confirmed: true },
 };
 

@@ -10,6 +10,7 @@ import { afterAll, describe, expect, it } from 'vitest';
 import { backUp, holdings, newestMigration, restore } from '../../scripts/lib/backup.mjs';
 import { ensurePostgresBinaries } from '../../scripts/lib/postgres.mjs';
 import { seedDemo } from './demo/seedDemo';
+import { prepareQueue } from './jobs';
 import { openDatabase } from './persistence/database';
 import { migrations } from './persistence/migrations';
 import { studioScope } from './persistence/scope';
@@ -68,6 +69,7 @@ async function everything(at: TestStudio) {
 async function started(url: string, studioId: string) {
   const owner = await openDatabase(url, { poolSize: 2 });
   const role = await ensureAppRole(owner);
+  await prepareQueue(owner, role);
   await owner.close();
   const database = await openDatabase(url, { migrate: false, poolSize: 3, ...(role === null ? {} : { role }) });
   afterAll(() => database.close());

@@ -19,7 +19,7 @@ const done = async (projectId: string, kind: string, payload: unknown): Promise<
 const fileOf = async (projectId: string) =>
   (await studio.send('GET', `/api/projects/${projectId}/file`)).json as WrittenFile;
 const bring = (file: unknown, mode: 'copy' | 'update', key: string = randomUUID()) =>
-  studio.send('POST', '/api/projects/import', { key, mode, file });
+  studio.work('importProject', { mode, file }, key);
 const projects = async () => (await studio.send('GET', '/api/projects?limit=200')).json.projects.length as number;
 const money = async (projectId: string) => computePlan(await studio.rows(projectId), 0).purse.money;
 const undo = (projectId: string, actId: string) =>
@@ -192,16 +192,16 @@ describe('the same request sent again', () => {
   });
 
   it('a table for the house is brought in once', async () => {
+    const id = randomUUID();
     const request = {
-      key: randomUUID(),
-      kind: 'supplies',
+      kind: 'supplies' as const,
       text: 'Kind,Color,Color code,Left\nRibbon,Once red,#a02020,3',
-      units: 'us',
+      units: 'us' as const,
       currency: 'USD',
       today: '2026-06-01',
     };
-    const answered = await Promise.all([1, 2].map(() => studio.send('POST', '/api/house/import', request)));
-    const acts = answered.map((answer) => JSON.parse(answer.text.trim().split('\n').at(-1) ?? '{}').actId);
+    const answered = await Promise.all([1, 2].map(() => studio.work('importHouse', request, id)));
+    const acts = answered.map(({ json }) => json.actId);
     expect(acts[0]).toBe(acts[1]);
     const { colorCards } = (await studio.send('GET', '/api/house')).json;
     expect(colorCards.filter((card: { name: string }) => card.name === 'Once red')).toHaveLength(1);

@@ -5,6 +5,7 @@ import type { PieceRow } from '@core/model/rows';
 import { findFromPiece } from '@core/plan/stashPieces';
 import { unknownPiece } from '@core/sourcing/newPiece';
 import { describe, expect, it } from 'vitest';
+import type { HouseTable } from '../core/formats/house/planImport';
 import { newSlot, newSupply } from '../core/plan/newRows';
 import { attic, freshStudio, nightstandOption, studioApp, type TestStudio, testStudio } from './test/studio';
 
@@ -291,10 +292,9 @@ describe('a copied project', () => {
     const file = (await studio.send('GET', `/api/projects/${projectId}/file`)).json;
     const foreign = JSON.parse(JSON.stringify(file).replaceAll(chest.id, randomUUID()));
     for (let n = 0; n < 2; n += 1)
-      expect(
-        (await studio.send('POST', '/api/projects/import', { mode: 'copy', file: { ...foreign, studioId: 'x' } }))
-          .status,
-      ).toBe(200);
+      expect((await studio.work('importProject', { mode: 'copy', file: { ...foreign, studioId: 'x' } })).status).toBe(
+        200,
+      );
     expect((await search('words=copied')).total).toBe(1);
   });
 
@@ -311,7 +311,7 @@ describe('a copied project', () => {
     expect((await inHouse('', 'editPiece', { id: clock.id, values: { photoId } })).status).toBe(200);
     const file = (await studio.send('GET', `/api/projects/${projectId}/file`)).json;
     expect(file.pieces[0].photoId).toBeNull();
-    const updated = await studio.send('POST', '/api/projects/import', { mode: 'update', file });
+    const updated = await studio.work('importProject', { mode: 'update', file });
     expect(updated.status, updated.text).toBe(200);
     expect((await studio.rows(projectId)).pieces[0]?.photoId).toBe(photoId);
   });
@@ -399,7 +399,7 @@ describe('the ranking for a slot', () => {
     expect(await both()).not.toContain('Slate cup');
     await studio.command(studio.studioId, 'undo', { actId: edited.json.actId, also: [], reversalIds: [] });
     await both();
-    await studio.send('POST', '/api/house/import', {
+    await studio.work('importHouse', {
       kind: 'pieces',
       text: 'Name\nSlate bowl\n',
       units: 'us',
@@ -463,14 +463,14 @@ describe('what projects share', () => {
   });
 
   it('keeps a color that came with a file once a palette shows it', async () => {
-    const answered = await studio.send('POST', '/api/house/import', {
+    const answered = await studio.work('importHouse', {
       kind: 'supplies',
       text: 'Kind,Color,Color code,Left\nRibbon,Sea pink,#e0a0a0,3',
       units: 'us',
       currency: 'USD',
       today: '2026-06-01',
     });
-    const { actId } = JSON.parse(answered.text.trim().split('\n').at(-1) ?? '{}');
+    const { actId } = answered.json;
     const cards = (await studio.send('GET', '/api/house')).json.colorCards;
     const pink = cards.find((card: { name: string }) => card.name === 'Sea pink');
     const { projectId } = await attic(studio);
@@ -542,13 +542,8 @@ describe('a file for the house', () => {
   const locale = { units: 'us', currency: 'USD', today: '2026-06-01' } as const;
   const preview = async (kind: string, text: string, more: object = {}) =>
     (await studio.send('POST', '/api/house/import/preview', { kind, text, ...locale, ...more })).json;
-  const bring = async (kind: string, text: string) => {
-    const answer = await studio.send('POST', '/api/house/import', { kind, text, ...locale });
-    return answer.text
-      .trim()
-      .split('\n')
-      .map((entry) => JSON.parse(entry));
-  };
+  const bring = async (kind: HouseTable, text: string) =>
+    (await studio.work('importHouse', { kind, text, ...locale })).json;
   const undo = (actId: string) => inHouse('', 'undo', { actId, reversalIds: [] });
 
   it('is shown before it is written, then written with progress, and taken back as one act', async () => {
@@ -559,8 +554,7 @@ describe('a file for the house', () => {
     expect(await names('words=urn')).toEqual([]);
 
     const answered = await bring('pieces', text);
-    expect(answered[0]).toEqual({ state: 'writing', done: 0, of: 2 });
-    expect(answered.at(-1)).toMatchObject({ state: 'done', counts: { new: 2, bad: 1 } });
+    expect(answered.counts).toMatchObject({ new: 2, bad: 1 });
     expect((await search('words=urn&sort=name')).pieces.map((row: PieceRow) => [row.name, row.heightMm])).toEqual([
       ['=Urn', 300],
       ['Urn; gray', 405],
@@ -572,11 +566,11 @@ describe('a file for the house', () => {
     expect(csv).toContain('"\'=Urn"');
     expect((await preview('pieces', csv)).counts).toMatchObject({ new: 0, change: 0, bad: 0 });
 
-    const back = await undo(answered.at(-1).actId);
+    const back = await undo(answered.actId);
     expect(back.status, back.text).toBe(200);
     expect(await names('words=urn')).toEqual([]);
     // A removed piece comes back as one of its own.
-    expect((await bring('pieces', csv)).at(-1).counts.new).toBe(2);
+    expect((await bring('pieces', csv)).counts.new).toBe(2);
     expect((await names('words=urn')).length).toBe(2);
   });
 
@@ -584,9 +578,9 @@ describe('a file for the house', () => {
     const kettle = piece('Copper kettle', { box: '1' });
     await add(kettle);
     const answered = await bring('pieces', `Id,Name,Box\n${kettle.id},Copper kettle,9`);
-    expect(answered.at(-1).counts).toMatchObject({ change: 1 });
+    expect(answered.counts).toMatchObject({ change: 1 });
     expect((await search('words=kettle')).pieces[0]).toMatchObject({ box: '9', version: 2 });
-    expect((await undo(answered.at(-1).actId)).status).toBe(200);
+    expect((await undo(answered.actId)).status).toBe(200);
     expect((await search('words=kettle')).pieces[0]).toMatchObject({ box: '1', version: 3 });
   });
 
@@ -594,7 +588,7 @@ describe('a file for the house', () => {
     const answered = await bring('pieces', 'Name\nPewter mug\nPewter plate');
     const mug = (await search('words=mug')).pieces[0];
     await inHouse('', 'editPiece', { id: mug.id, values: { box: 'kitchen' } });
-    const refused = await undo(answered.at(-1).actId);
+    const refused = await undo(answered.actId);
     expect(refused.status).toBe(409);
     expect(refused.json.conflicts).toHaveLength(1);
     expect(refused.json.conflicts[0].theirs).toMatchObject({ name: 'Pewter mug', box: 'kitchen' });
@@ -606,12 +600,12 @@ describe('a file for the house', () => {
       'supplies',
       'Kind,Color,Color code,Sheen,Left,Full can holds\nChalk-type paint,Storm,#445566,matt,16 fl oz,1 qt',
     );
-    expect(supplies.at(-1).counts).toMatchObject({ new: 1, bad: 0 });
+    expect(supplies.counts).toMatchObject({ new: 1, bad: 0 });
     const prices = await bring(
       'prices',
       'Kind,Color,Sheen,Pack,Size,Price,Source\nChalk-type paint,Storm,matt,quart,1 qt,22.50,The Penny Shelf',
     );
-    expect(prices.at(-1).counts).toMatchObject({ new: 1, bad: 0 });
+    expect(prices.counts).toMatchObject({ new: 1, bad: 0 });
     const { json } = await studio.send('GET', '/api/house');
     const storm = json.colorCards.find((row: { name: string }) => row.name === 'Storm');
     const supply = json.supplies.find((row: { colorCardId: string }) => row.colorCardId === storm.id);
@@ -619,7 +613,7 @@ describe('a file for the house', () => {
     expect(json.packs.filter((row: { supplyId: string }) => row.supplyId === supply.id)).toMatchObject([
       { name: 'quart', currency: 'USD', source: 'The Penny Shelf' },
     ]);
-    for (const kind of ['supplies', 'prices']) {
+    for (const kind of ['supplies', 'prices'] as const) {
       const csv = (await studio.send('GET', `/api/house/file/${kind}?units=us&currency=USD`)).text;
       expect((await preview(kind, csv)).counts).toMatchObject({ new: 0, change: 0, bad: 0 });
     }
@@ -628,14 +622,16 @@ describe('a file for the house', () => {
   it('of nearly ten thousand rows goes in whole and out as one act; what no longer fits is refused whole', async () => {
     const lines = Array.from({ length: 9_900 }, (_, n) => `Crate ${n},${10 + (n % 60)},box ${n % 40}`);
     const answered = await bring('pieces', `Name,Height,Box\n${lines.join('\n')}`);
-    expect(answered.at(-1)).toMatchObject({ state: 'done', counts: { new: 9_900, bad: 0 } });
-    expect(answered.length).toBeGreaterThan(10);
+    expect(answered.counts).toMatchObject({ new: 9_900, bad: 0 });
     expect((await search('words=crate')).total).toBe(9_900);
     const more = Array.from({ length: 101 }, (_, n) => `Hamper ${n},30,attic`);
-    const refused = (await bring('pieces', `Name,Height,Box\n${more.join('\n')}`)).at(-1);
-    expect(refused).toMatchObject({ state: 'failed', sentence: expect.stringContaining('at most 10000') });
+    const refused = await bring('pieces', `Name,Height,Box\n${more.join('\n')}`);
+    expect(refused).toMatchObject({
+      code: 'command.refused',
+      fields: [{ accepted: expect.stringContaining('10000') }],
+    });
     expect((await search('words=hamper')).total).toBe(0);
-    expect((await undo(answered.at(-1).actId)).status).toBe(200);
+    expect((await undo(answered.actId)).status).toBe(200);
     expect((await search('words=crate')).total).toBe(0);
   });
 

@@ -123,7 +123,7 @@ describe('the schema of the database', () => {
 
 describe('the project file', () => {
   it('goes in and out as the same project: the same plan, to the cent', async () => {
-    const imported = await studio.send('POST', '/api/projects/import', { mode: 'copy', file: attics });
+    const imported = await studio.work('importProject', { mode: 'copy', file: attics });
     expect(imported.status).toBe(200);
     const out = (await studio.send('GET', `/api/projects/${imported.json.projectId}/file`)).json as ProjectFile;
     expect(readProjectFile(out).ok).toBe(true);
@@ -148,8 +148,8 @@ describe('the project file', () => {
     const depth = (id: string | null): number =>
       id === null ? 0 : 1 + depth(file.ledger.find((line) => line.id === id)?.reversesId ?? null);
     file.ledger.sort((a, b) => depth(b.reversesId) - depth(a.reversesId));
-    for (const mode of ['copy', 'update']) {
-      const imported = await studio.send('POST', '/api/projects/import', { mode, file });
+    for (const mode of ['copy', 'update'] as const) {
+      const imported = await studio.work('importProject', { mode, file });
       expect(imported.status).toBe(200);
       const back = withFinds(
         (await studio.send('GET', `/api/projects/${imported.json.projectId}/file`)).json as ProjectFile,
@@ -164,21 +164,17 @@ describe('the project file', () => {
         { ...second, reversesId: first?.id },
       ],
     };
-    const refusedFile = await studio.send('POST', '/api/projects/import', { mode: 'copy', file: circle });
+    const refusedFile = await studio.work('importProject', { mode: 'copy', file: circle });
     expect(JSON.stringify(refusedFile.json)).toContain('ledger.0.reversesId');
     // A line is reversed once: a second reversal of it is refused by its place, not stumbled over.
     const again = { ...file, ledger: [...file.ledger, { ...file.ledger[0], id: randomUUID() }] };
-    const refusedAgain = await studio.send('POST', '/api/projects/import', { mode: 'copy', file: again });
+    const refusedAgain = await studio.work('importProject', { mode: 'copy', file: again });
     expect(refusedAgain.status).toBe(422);
     expect(JSON.stringify(refusedAgain.json)).toContain('a line that no other line reverses');
   });
 
   it('imported as a copy lists its rows in the order of the file', async () => {
-    const { json } = await studio.send('POST', '/api/projects/import', {
-      key: randomUUID(),
-      mode: 'copy',
-      file: attics,
-    });
+    const { json } = await studio.work('importProject', { mode: 'copy', file: attics });
     const copy = await studio.rows(json.projectId);
     const again = (await studio.send('GET', `/api/projects/${json.projectId}/file`)).json as ProjectFile;
     const names = (list: readonly { name: string }[]) => list.map(({ name }) => name);
@@ -192,10 +188,10 @@ describe('the project file', () => {
     const { database, drop } = await freshDatabase();
     try {
       const fresh = await testStudio(database);
-      await fresh.send('POST', '/api/projects/import', { mode: 'copy', file: attics });
+      await fresh.work('importProject', { mode: 'copy', file: attics });
       const count = async () => Number((await database.source.query('select count(*) from supply'))[0].count);
       const before = await count();
-      await fresh.send('POST', '/api/projects/import', { mode: 'copy', file: attics });
+      await fresh.work('importProject', { mode: 'copy', file: attics });
       expect(await count()).toBe(before);
     } finally {
       await drop();
@@ -203,13 +199,13 @@ describe('the project file', () => {
   });
 
   it('updates its own project, and only in its own studio', async () => {
-    const made = await studio.send('POST', '/api/projects/import', { mode: 'copy', file: attics });
+    const made = await studio.work('importProject', { mode: 'copy', file: attics });
     const file = (await studio.send('GET', `/api/projects/${made.json.projectId}/file`)).json as ProjectFile;
     await studio.command(made.json.projectId, 'editProject', { id: made.json.projectId, values: { name: 'Changed' } });
-    const updated = await studio.send('POST', '/api/projects/import', { mode: 'update', file });
+    const updated = await studio.work('importProject', { mode: 'update', file });
     expect(updated.status).toBe(200);
     expect((await studio.rows(made.json.projectId)).project.name).toBe(attics.project.name);
-    const foreign = await studio.send('POST', '/api/projects/import', {
+    const foreign = await studio.work('importProject', {
       mode: 'update',
       file: { ...file, studioId: randomUUID() },
     });
@@ -235,7 +231,7 @@ describe('the project file', () => {
     ['no project at all', () => [1, 2, 3], 'file.unreadable', '(all)'],
   ])('refuses %s with the place, and imports nothing', async (_what, damage, code, place) => {
     const before = (await studio.send('GET', '/api/projects?limit=200')).json.projects.length;
-    const answer = await studio.send('POST', '/api/projects/import', { mode: 'copy', file: damage(attics) });
+    const answer = await studio.work('importProject', { mode: 'copy', file: damage(attics) });
     expect(answer.status).toBe(422);
     expect(answer.json.code).toBe(code);
     expect(answer.json.fields[0].field).toBe(place);

@@ -73,7 +73,7 @@ describe('a look on the server', () => {
   it('travels in the file: a copy has the same arrangement under ids of its own', async () => {
     const { projectId } = await arranged();
     const file = (await studio.send('GET', `/api/projects/${projectId}/file`)).json as WrittenFile;
-    const brought = await studio.send('POST', '/api/projects/import', { key: randomUUID(), mode: 'copy', file });
+    const brought = await studio.work('importProject', { mode: 'copy', file });
     expect(brought.status).toBe(200);
     const copy = await studio.rows(brought.json.projectId);
     const bowl = copy.lookPieces.find(({ onId }) => onId !== null);
@@ -208,7 +208,7 @@ describe('pictures of a look', () => {
     const file = (await studio.send('GET', `/api/projects/${projectId}/file`)).json as WrittenFile;
     expect(file.looks[0]?.photo?.photoId).toBeNull();
     const renamed = { ...file, looks: file.looks.map((row) => ({ ...row, name: 'Called otherwise' })) };
-    const updated = await studio.send('POST', '/api/projects/import', { mode: 'update', file: renamed });
+    const updated = await studio.work('importProject', { mode: 'update', file: renamed });
     expect(updated.status, updated.text).toBe(200);
     const [after] = (await studio.rows(projectId)).looks;
     expect(after?.name).toBe('Called otherwise');

@@ -43,7 +43,8 @@ async function device(line: () => boolean) {
   vi.stubGlobal('navigator', {});
   const { SyncEngine } = await import('../web/sync/syncEngine');
   const { typeAct } = await import('../web/sync/typed');
-  const { withAnswer, withWaiting } = await import('../web/sync/rowsAfter');
+  const { withWaiting } = await import('../web/sync/foreseen');
+  const { withAnswer } = await import('../web/sync/rowsAfter');
   vi.stubGlobal('fetch', async (path: string, init: RequestInit) => {
     const answer = await studio.send(
       init.method ?? 'GET',
@@ -198,8 +199,8 @@ describe('two devices on one project', () => {
       expect(after.slots.filter(({ id }) => state.ids.includes(id))).toHaveLength(state.ids.length);
 
     // The same row, seen alike by both: the second is asked.
+    for (const { state } of both) state.server = (await studio.rows(projectId)) as ProjectRows;
     for (const [who, { engine, typeAct, state }] of both.entries()) {
-      state.server = (await studio.rows(projectId)) as ProjectRows;
       void typeAct(engine, projectId, 'editSlot', { id: shared, values: { name: `Meant by ${who}` } }, state.server);
     }
     for (const end = Date.now() + 20_000; Date.now() < end && both.every(({ state }) => state.conflicts === 0); ) {

@@ -13,7 +13,8 @@ import { computePlan } from '@core/plan/computePlan';
 import { describe, expect, it } from 'vitest';
 import { throwAct } from '../core/fixtures/randomActs';
 import { seededRandom } from '../core/kernel/seededRandom';
-import { expectedVersions, withAnswer, withPieces } from '../web/sync/rowsAfter';
+import { expectedVersions } from '../web/sync/foreseen';
+import { withAnswer, withPieces } from '../web/sync/rowsAfter';
 import { attic, freshStudio } from './test/studio';
 
 /** How much is done: a few hundred acts in the ordinary run, EUPORIA_ACTS=2000 EUPORIA_SEEDS=50 by night. */
@@ -166,10 +167,10 @@ async function work(seed: number): Promise<Tally> {
       if (!read.ok) throw new Error(`what was written cannot be read: ${JSON.stringify(read.errors)}`);
       const figures = (rows: ProjectRows) => computePlan(rows, NOW).purse.money;
       expect(figures(read.file)).toEqual(figures(await project()));
-      const updated = await studio.send('POST', '/api/projects/import', { key: randomUUID(), mode: 'update', file });
+      const updated = await studio.work('importProject', { mode: 'update', file });
       if (updated.status !== 200) throw new Error(`its own file was refused: ${updated.text}`);
       expect(figures(await project())).toEqual(figures(read.file));
-      const copied = await studio.send('POST', '/api/projects/import', { key: randomUUID(), mode: 'copy', file });
+      const copied = await studio.work('importProject', { mode: 'copy', file });
       expect(copied.status).toBe(200);
       await studio.command(copied.json.projectId, 'removeProject', { id: copied.json.projectId });
       tally.files += 1;

@@ -6,6 +6,7 @@ import 'reflect-metadata';
 import { seedDemo } from './demo/seedDemo';
 import { createApp } from './http/app';
 import { troubleOf } from './http/trouble';
+import { prepareQueue, searchInThread } from './jobs';
 import { openDatabase } from './persistence/database';
 import { studioScope } from './persistence/scope';
 import { pruneOld } from './persistence/sql/prune';
@@ -37,6 +38,7 @@ const owner = await openDatabase(url, { poolSize: 2 }).catch((error: unknown) =>
 });
 await pruneOld(owner);
 const role = await ensureAppRole(owner);
+await prepareQueue(owner, role);
 if (role === null) say('The database’s user may make no role; Euporia works as that user.');
 const database = role === null ? owner : await openDatabase(url, { migrate: false, role });
 if (role !== null) await owner.close();
@@ -92,8 +94,11 @@ const app = createApp({
   environment,
   log: say,
   signIn,
+  search: searchInThread(new URL('./searchThread.js', import.meta.url)),
   onSetUp: (code) => say(`Nobody owns this studio yet. To set it up, open it and give this code: ${code}`),
 });
+// What an earlier server left undone goes on.
+await app.jobs.start();
 const secured = tls ? { createServer: createSecureServer, serverOptions: tls } : {};
 const server = serve({ fetch: app.fetch, hostname: host, port, ...secured }, () =>
   process.send?.({ ready: true, port }),

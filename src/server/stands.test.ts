@@ -8,6 +8,7 @@ import { describe, expect, it } from 'vitest';
 import { newSlot, newSupply } from '../core/plan/newRows';
 import { unknownPiece } from '../core/sourcing/newPiece';
 import { createApp } from './http/app';
+import { prepareQueue } from './jobs';
 import { openDatabase } from './persistence/database';
 import { APP_ROLE, ensureAppRole } from './persistence/sql/roles';
 import { attic, freshStudio, HOST, studioApp, type TestStudio } from './test/studio';
@@ -63,7 +64,7 @@ describe('whatever is sent', () => {
     const { projectId } = await attic(studio);
     const paths = [
       ['POST', '/api/commands'],
-      ['POST', '/api/projects/import'],
+      ['POST', '/api/jobs'],
       ['POST', `/api/projects/${projectId}/copy`],
       ['POST', '/api/house/import/preview'],
     ] as const;
@@ -149,7 +150,7 @@ describe('many at once', () => {
     const lines = Array.from({ length: 6000 }, (_, n) => `Plate ${randomUUID().slice(0, 8)} ${n}`);
     let imported = false;
     const importing = studio
-      .send('POST', '/api/house/import', {
+      .work('importHouse', {
         kind: 'pieces',
         text: `Name\n${lines.join('\n')}`,
         units: 'us',
@@ -166,7 +167,7 @@ describe('many at once', () => {
       expect(answer.status).toBe(200);
       if (!imported) meanwhile += 1;
     }
-    expect((await importing).text).toContain('"state":"done"');
+    expect((await importing).json.counts.new).toBe(6000);
     expect(meanwhile).toBeGreaterThan(2);
   });
 });
@@ -216,19 +217,20 @@ describe('a database in trouble', () => {
 describe('the role that the app works in', () => {
   it('writes and changes rows, and can neither empty tables, alter them, nor touch records', async () => {
     expect(await ensureAppRole(own.database)).toBe(APP_ROLE);
+    await prepareQueue(own.database, APP_ROLE);
     const limited = await openDatabase(own.url, { migrate: false, role: APP_ROLE, poolSize: 3 });
     try {
       const lone = studioApp(limited, studio.studioId);
       const { projectId, slotId } = await attic(lone as TestStudio);
       expect((await lone.command(projectId, 'editSlot', { id: slotId, values: { name: 'Fine' } })).status).toBe(200);
-      const answered = await lone.send('POST', '/api/house/import', {
+      const answered = await lone.work('importHouse', {
         kind: 'pieces',
         text: `Name\n${Array.from({ length: 1100 }, (_, n) => `Cup ${n}`).join('\n')}`,
         units: 'us',
         currency: 'USD',
         today: '2026-06-01',
       });
-      expect(answered.text).toContain('"state":"done"');
+      expect(answered.json.counts.new).toBe(1100);
       for (const sql of [
         'truncate "act"',
         'truncate "slot" cascade',

@@ -225,14 +225,14 @@ describe('a file brought into the house', () => {
       (await studio.send('GET', '/api/house/pieces?words=pewter')).json.pieces.map(
         (piece: { name: string }) => piece.name,
       );
-    const answered = await studio.send('POST', '/api/house/import', {
+    const answered = await studio.work('importHouse', {
       kind: 'pieces',
       text: 'Name\nPewter mug\nPewter plate\nPewter jug',
       units: 'us',
       currency: 'USD',
       today: '2026-06-01',
     });
-    const { actId } = JSON.parse(answered.text.trim().split('\n').at(-1) ?? '{}');
+    const { actId } = answered.json;
     expect((await names()).length).toBe(3);
     const taken = await undo(studio.studioId, actId);
     expect(taken.status).toBe(200);

@@ -4,6 +4,7 @@ import { join } from 'node:path';
 import { houseTables } from '@core/formats/house/planImport';
 import type { Database } from '../persistence/database';
 import type { StudioScope } from '../persistence/scope';
+import { doneOrRefused } from '../usecases/answer';
 import type { Environment } from '../usecases/environment';
 import { importHouse } from '../usecases/importHouse';
 import { importProject } from '../usecases/importProject';
@@ -28,31 +29,17 @@ export async function seedDemo(
   for (const name of projects.sort().reverse()) {
     const file: unknown = JSON.parse(await readFile(join(folder, name), 'utf8'));
     const own = pictures.filter(({ project }) => project === name);
-    const answer = await importProject(
-      database,
-      scope,
-      moveDates(file, now),
-      'copy',
-      randomUUID(),
-      environment,
-      (read, transaction) => withDemoPictures(transaction, read, drawings, own, now),
-    );
+    const answer = await importProject(database, scope, moveDates(file, now), 'copy', randomUUID(), environment, {
+      pictured: (read, transaction) => withDemoPictures(transaction, read, drawings, own, now),
+    });
     if (answer.status !== 200) throw new Error(`the demo project ${name} was refused: ${JSON.stringify(answer.body)}`);
   }
   for (const kind of houseTables) {
     const text = moveTable(await readFile(join(folder, `house.${kind}.csv`), 'utf8'), now);
     const today = new Date(now).toISOString().slice(0, 10);
     const request = { kind, text, units: 'us' as const, currency: 'USD', today };
-    await importHouse(
-      database,
-      scope,
-      request,
-      environment,
-      async (progress) => {
-        if (progress.state === 'done' && (progress.counts.bad ?? 0) > 0)
-          throw new Error(`lines of the demo’s ${kind} were refused`);
-      },
-      () => false,
-    );
+    const nobody = { step: () => undefined, end: async () => undefined };
+    const done = doneOrRefused(await importHouse(database, scope, request, randomUUID(), environment, nobody));
+    if ((done.counts.bad ?? 0) > 0) throw new Error(`lines of the demo’s ${kind} were refused`);
   }
 }

@@ -5,6 +5,7 @@ import { serveStatic } from '@hono/node-server/serve-static';
 import { OpenAPIHono } from '@hono/zod-openapi';
 import { compress } from 'hono/compress';
 import { HTTPException } from 'hono/http-exception';
+import { type Search, searchHere } from '../jobs';
 import type { Database } from '../persistence/database';
 import { isAlive } from '../persistence/studios';
 import { Refusal, refused } from '../usecases/answer';
@@ -14,6 +15,7 @@ import { clock, errorAnswer, guard, headers } from './guard';
 import { handlerContext } from './handlerContext';
 import { houseHandlers } from './houseHandlers';
 import { identityHandlers, whoAsks } from './identityHandlers';
+import { jobHandlers } from './jobHandlers';
 import { photoHandlers } from './photoHandlers';
 import { projectHandlers } from './projectHandlers';
 import { type Found, serve } from './routes';
@@ -35,6 +37,8 @@ export interface AppSettings {
   /** How long changes are gathered before their projects are summed up, in milliseconds. */
   summaryGatherMs?: number;
   log?: (line: string) => void;
+  /** Who searches for the best plans; on the spot where nobody is named. */
+  search?: Search;
   /** Whether whoever asks has to say who they are: as soon as other machines reach the server. */
   signIn?: { isSecure: boolean; trustsProxy?: boolean; address?: string | null } | undefined;
   /** Told the code by which the owner sets the studio up, where nobody owns it yet. */
@@ -56,6 +60,7 @@ export function createApp(settings: AppSettings) {
     summaryPatienceMs: settings.summaryPatienceMs ?? 0,
     summaryGatherMs: settings.summaryGatherMs,
     isAsked: settings.signIn !== undefined,
+    search: settings.search ?? searchHere,
     log,
   });
   const { identity } = context;
@@ -79,7 +84,6 @@ export function createApp(settings: AppSettings) {
     clock(() => environment.nowMs()),
   );
   app.use('/api/*', compress());
-  app.use('/assets/*', compress());
   app.use('/api/*', bodies());
   app.use('/api/*', async (asked, next) => {
     asked.set('identity', identity);
@@ -114,6 +118,7 @@ export function createApp(settings: AppSettings) {
   houseHandlers(app, context);
   photoHandlers(app, context);
   studioHandlers(app, context);
+  jobHandlers(app, context);
 
   app.doc31('/api/openapi.json', { openapi: '3.1.0', info: { title: 'Euporia', version: '1' } });
   app.all('/api/*', (context) => errorAnswer(context, 'notFound'));
@@ -124,7 +129,8 @@ export function createApp(settings: AppSettings) {
       await next();
       if (context.res.ok) context.header('Cache-Control', 'public, max-age=31536000, immutable');
     });
-    app.use('*', serveStatic({ root: webFolder }));
+    // Packed once, when the page was built.
+    app.use('*', serveStatic({ root: webFolder, precompressed: true }));
     app.get('*', async (context) => {
       // What looks like a file and is none is not there; the page answers for addresses of its own only.
       context.header('Cache-Control', context.req.path.includes('.') ? 'no-store' : 'no-cache');
@@ -133,7 +139,7 @@ export function createApp(settings: AppSettings) {
       return context.html(await readFile(join(webFolder, 'index.html'), 'utf8'));
     });
   }
-  return app;
+  return Object.assign(app, { jobs: context.jobs });
 }
 
 export type App = ReturnType<typeof createApp>;

@@ -8,7 +8,7 @@ import { errorAnswer } from './guard';
 const MEGABYTE = 1024 * 1024;
 /** The most that a request may be, by the beginning of its path; the first that fits counts. */
 const limits: readonly (readonly [string, number])[] = [
-  ['/api/projects/import', PROJECT_FILE_LIMIT + 1024],
+  ['/api/jobs', PROJECT_FILE_LIMIT + 1024],
   ['/api/house/import', HOUSE_FILE_LIMIT * 2],
   ['/api/photos/', 10 * MEGABYTE],
   ['/api/', 2 * MEGABYTE],

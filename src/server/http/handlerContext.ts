@@ -1,3 +1,4 @@
+import { Jobs, type Search } from '../jobs';
 import type { Database } from '../persistence/database';
 import { staleSummary } from '../persistence/projects';
 import { reading, type StudioScope, studioScope, type Transaction } from '../persistence/scope';
@@ -19,6 +20,7 @@ export interface HandlerContext {
   studios: Studios;
   identity: Identity;
   known: Known;
+  jobs: Jobs;
   log(line: string): void;
   /** Whose rows a request may touch. */
   actor(sender: Sender): StudioScope;
@@ -48,6 +50,7 @@ export function handlerContext(of: {
   summaryPatienceMs: number;
   summaryGatherMs: number | undefined;
   isAsked: boolean;
+  search: Search;
   log: (line: string) => void;
 }): HandlerContext {
   const { database, environment, log } = of;
@@ -55,11 +58,18 @@ export function handlerContext(of: {
   const summaries = new SummaryJob(database, environment, known.projects, of.summaryGatherMs, log);
   const studios = new Studios(database, environment, of.studioId, of.retiredStudios);
   const turns = new Turns(WRITES_AT_ONCE);
+  const write: HandlerContext['write'] = async (scope, place, work) => {
+    try {
+      return await turns.take(place, work);
+    } finally {
+      summaries.want(scope);
+    }
+  };
   return {
     database,
     environment,
     studios,
-    identity: new Identity(database, environment, of.isAsked),
+    identity: new Identity(database, environment, of.isAsked, log),
     known,
     log,
     // The one place that says who acts: whoever is signed in, in their studio; where nobody is asked, whoever has the page.
@@ -71,13 +81,8 @@ export function handlerContext(of: {
             asker.session.person.role,
           )
         : studioScope(studioId ?? studios.openId, (device ?? 'unknown').slice(0, MOST_DEVICE)),
-    async write(scope, place, work) {
-      try {
-        return await turns.take(place, work);
-      } finally {
-        summaries.want(scope);
-      }
-    },
+    write,
+    jobs: new Jobs({ database, environment, search: of.search, log, write }),
     async freshen(transaction) {
       if ((await staleSummary(transaction)) === null) return;
       if (of.summaryPatienceMs > 0) await summaries.settle(transaction.scope, of.summaryPatienceMs);

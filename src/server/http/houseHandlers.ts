@@ -1,21 +1,17 @@
-import { errorCodes } from '@contract/errors';
-import type { HouseImportProgress } from '@contract/house';
 import { localDate } from '@core/calendar/zonedTime';
 import type { OpenAPIHono } from '@hono/zod-openapi';
-import { stream } from 'hono/streaming';
 import { houseTag } from '../persistence/projects';
 import { houseText } from '../persistence/snapshots';
 import { studioTimeZone } from '../persistence/studios';
 import { Refusal, refused } from '../usecases/answer';
 import { findRisers, houseFile, housePanels, rankForSlot, searchPieces } from '../usecases/house';
-import { importHouse, previewHouseImport } from '../usecases/importHouse';
+import { previewHouseImport } from '../usecases/importHouse';
 import { type HandlerContext, readingFor } from './handlerContext';
 import { type Found, knownState, serve, stateText } from './routes';
-import { troubleOf } from './trouble';
 
 /** The house: its rows, search and ranking, tables in and out. */
 export function houseHandlers(app: OpenAPIHono<Found>, handling: HandlerContext): void {
-  const { database, environment, actor, write, freshen, known, log } = handling;
+  const { environment, freshen, known } = handling;
   serve(app, 'readHouse', async ({ sender, context }) => {
     const transaction = readingFor(handling, sender);
     const state = knownState(context);
@@ -45,26 +41,6 @@ export function houseHandlers(app: OpenAPIHono<Found>, handling: HandlerContext)
   serve(app, 'previewHouseImport', async ({ body, sender }) =>
     previewHouseImport(readingFor(handling, sender), body, environment),
   );
-
-  serve(app, 'importHouse', async ({ body, sender, context }) => {
-    const scope = actor(sender);
-    context.header('Content-Type', 'application/x-ndjson; charset=utf-8');
-    // Compressing would hold the lines back until the end.
-    context.header('Content-Encoding', 'identity');
-    return stream(context, async (out) => {
-      const tell = async (progress: HouseImportProgress) => {
-        await out.write(`${JSON.stringify(progress)}\n`);
-      };
-      try {
-        await write(scope, 'imports', () => importHouse(database, scope, body, environment, tell, () => out.aborted));
-      } catch (error) {
-        const trouble = troubleOf(error);
-        if (!trouble) log(`unexpected: ${(error as Error).stack ?? error}`);
-        const { sentence } = errorCodes[trouble ?? 'unexpected'];
-        await tell({ state: 'failed', sentence });
-      }
-    });
-  });
 
   serve(app, 'exportHouse', async ({ places: { kind }, query, sender, context }) => {
     const transaction = readingFor(handling, sender);

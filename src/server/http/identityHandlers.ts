@@ -23,7 +23,10 @@ const cookieOf = ({ isSecure }: Cookies) =>
 /** Finds out who asks, by the cookie of their device. */
 export function whoAsks(identity: Identity, cookies: Cookies): MiddlewareHandler<Found> {
   return async (context, next) => {
-    context.set('asker', await identity.askerOf(getCookie(context, nameOf(cookies))));
+    const asker = await identity.askerOf(getCookie(context, nameOf(cookies)));
+    context.set('asker', asker);
+    // A device notes whose work it keeps: what somebody typed goes out in their name.
+    if (asker.kind !== 'stranger') context.header('x-person', asker.kind === 'person' ? asker.session.person.id : '');
     return next();
   };
 }
@@ -52,6 +55,7 @@ export function identityHandlers(
 ): void {
   const { identity, studios, cookies, address, database, environment } = handling;
   const keep = (context: Context, { token, session }: LetIn) => {
+    context.header('x-person', session.person.id);
     setCookie(context, nameOf(cookies), token, { ...cookieOf(cookies), maxAge: SESSION_MS / 1000 });
     return identity.who({ kind: 'person', session });
   };

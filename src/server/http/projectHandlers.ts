@@ -4,10 +4,9 @@ import { snapshotText } from '../persistence/snapshots';
 import { doneOrRefused, Refusal, refused } from '../usecases/answer';
 import { copyProject } from '../usecases/copyProject';
 import { exportProject } from '../usecases/exportProject';
-import { importProject } from '../usecases/importProject';
 import { runCommand } from '../usecases/runCommand';
 import { type HandlerContext, readingFor } from './handlerContext';
-import { type Found, knownState, serve, stateText } from './routes';
+import { acceptsPacked, type Found, knownState, serve, statePacked, stateText } from './routes';
 
 /** Projects: the list, their rows, what is done to them, files in and out. */
 export function projectHandlers(app: OpenAPIHono<Found>, handling: HandlerContext): void {
@@ -21,10 +20,17 @@ export function projectHandlers(app: OpenAPIHono<Found>, handling: HandlerContex
   serve(app, 'readSnapshot', async ({ places: { projectId }, sender, context }) => {
     const transaction = readingFor(handling, sender);
     const state = knownState(context);
-    if (state !== undefined && state === (await snapshotTag(transaction, projectId))) return context.body(null, 304);
-    const text = await snapshotText(transaction, projectId);
-    if (!text) throw new Refusal(refused('notFound'));
-    return stateText(context, text);
+    const tag = await snapshotTag(transaction, projectId);
+    if (tag === null) throw new Refusal(refused('notFound'));
+    if (state === tag) return context.body(null, 304);
+    const read = () => snapshotText(transaction, projectId);
+    // As every browser asks for it, packed; and as text for whoever does not.
+    const isPacked = acceptsPacked(context);
+    const found = isPacked
+      ? await known.snapshots.take(`${transaction.scope.studioId} ${projectId}`, tag, read)
+      : await read();
+    if (!found) throw new Refusal(refused('notFound'));
+    return 'bytes' in found ? statePacked(context, found) : stateText(context, found);
   });
 
   serve(app, 'exportProject', async ({ places: { projectId }, sender, context }) => {
@@ -34,15 +40,6 @@ export function projectHandlers(app: OpenAPIHono<Found>, handling: HandlerContex
     const fileName = encodeURIComponent(name.toLowerCase() || 'project');
     context.header('Content-Disposition', `attachment; filename*=UTF-8''${fileName}.project.json`);
     return context.json(file);
-  });
-
-  serve(app, 'importProject', async ({ body: { mode, file, key }, sender }) => {
-    const scope = actor(sender);
-    return doneOrRefused(
-      await write(scope, 'imports', () =>
-        importProject(database, scope, file, mode, key ?? environment.newId(), environment),
-      ),
-    );
   });
 
   serve(app, 'copyProject', async ({ places: { projectId }, body, sender }) => {

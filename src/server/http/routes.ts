@@ -103,6 +103,18 @@ export function serve<N extends EndpointName>(
 export const knownState = (context: Context): string | undefined =>
   context.req.header('if-none-match')?.replace(/^W\//, '').replaceAll('"', '');
 
+/** Whether whoever asks takes an answer packed with gzip. */
+export const acceptsPacked = (context: Context): boolean =>
+  /\bgzip\b/.test(context.req.header('accept-encoding') ?? '');
+
+/** JSON that is packed already, with the state that it is of. */
+export function statePacked(context: Context, { bytes, tag }: { bytes: Buffer<ArrayBuffer>; tag: string }): Response {
+  const answer = stateText(context, { body: '', tag });
+  answer.headers.set('Content-Encoding', 'gzip');
+  answer.headers.set('Vary', 'Accept-Encoding');
+  return new Response(bytes, answer);
+}
+
 /** JSON text as it came from the database, with the state that it is of. */
 export function stateText(context: Context, { body, tag }: { body: string; tag: string }): Response {
   context.header('ETag', `W/"${tag}"`);

@@ -6,6 +6,8 @@ import { statement } from './sql/statement';
 /** A connected database. The data source stays inside persistence. */
 export interface Database {
   readonly source: DataSource;
+  /** Asked to end before the connections are closed. */
+  beforeClosing(end: () => Promise<void>): void;
   close(): Promise<void>;
 }
 
@@ -79,5 +81,13 @@ export async function openDatabase(url: string, options: DatabaseOptions = {}): 
       throw error;
     }
   }
-  return { source, close: () => source.destroy() };
+  const ends: (() => Promise<void>)[] = [];
+  return {
+    source,
+    beforeClosing: (end) => void ends.push(end),
+    async close() {
+      for (const end of ends.splice(0)) await end().catch(() => undefined);
+      await source.destroy();
+    },
+  };
 }

@@ -4,6 +4,7 @@ import type { LedgerSubject, SubjectKind } from '@core/model/values/subject';
 import { EntitySchema, type EntitySchemaColumnOptions } from 'typeorm';
 import { foreignKeyName, moment, ofStudio, studioId } from './columns';
 import { identityEntities } from './identityEntities';
+import { jobEntity } from './jobEntity';
 import { type PhysicalColumn, physicalColumns, postgresTypes, specOf, type TableSpec, tableSpecs } from './tables';
 
 /** What every table of rows keeps beside the row's own fields. */
@@ -254,5 +255,6 @@ export const allEntities = [
   requestKeyEntity,
   photoBytesEntity,
   ...identityEntities,
+  jobEntity,
   ...schemas.values(),
 ];

@@ -123,6 +123,17 @@ export const entryCodeEntity = new EntitySchema<StoredEntryCode>({
   indices: [{ name: 'ix_entry_code_hash', columns: ['codeHash'] }],
 });
 
+/** A code that was told where a server was started, for setting up; any of them is good until somebody owns a studio. */
+export interface StoredSetUpCode {
+  codeHash: string;
+  createdAt: Date;
+}
+export const setUpCodeEntity = new EntitySchema<StoredSetUpCode>({
+  name: 'setUpCode',
+  tableName: 'set_up_code',
+  columns: { codeHash: { name: 'code_hash', type: 'text', primary: true }, createdAt: moment('created_at') },
+});
+
 /** Somebody tried to come in and could not: so many are let try in a while, whichever server they ask. */
 export interface StoredAttempt {
   id: string;
@@ -137,4 +148,11 @@ export const attemptEntity = new EntitySchema<StoredAttempt>({
 });
 
 /** Who may come in, on which devices, by which codes and links. */
-export const identityEntities = [personEntity, sessionEntity, entryCodeEntity, attemptEntity, linkEntity];
+export const identityEntities = [
+  personEntity,
+  sessionEntity,
+  entryCodeEntity,
+  setUpCodeEntity,
+  attemptEntity,
+  linkEntity,
+];

@@ -9,6 +9,7 @@ import {
   type StoredPerson,
   type StoredSession,
   sessionEntity,
+  setUpCodeEntity,
 } from './identityEntities';
 
 /** Somebody who may come in. */
@@ -43,6 +44,15 @@ const here = { removedAt: IsNull() };
 /** Whether anybody owns a studio here. */
 export const hasOwner = ({ source }: Database): Promise<boolean> =>
   source.manager.exists(personEntity, { where: { role: 'owner', ...here } });
+
+/** Keeps a code for setting up, hashed. */
+export async function addSetUpCode({ source }: Database, codeHash: string): Promise<void> {
+  await source.manager.insert(setUpCodeEntity, { codeHash });
+}
+
+/** Whether a code was told where some server was started. */
+export const isSetUpCode = ({ source }: Database, codeHash: string): Promise<boolean> =>
+  source.manager.exists(setUpCodeEntity, { where: { codeHash } });
 
 export async function addPerson({ source }: Database, person: Person): Promise<void> {
   await source.manager.insert(personEntity, person);

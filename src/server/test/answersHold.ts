@@ -15,14 +15,10 @@ const beside = new Set(['/api/openapi.json']);
 /** How many answers were held against their schemas so far. */
 export const held = { count: 0 };
 
-/** What of an answer to hold against which form; nothing where it is neither JSON nor lines of it. */
+/** What of an answer to hold against which form; nothing where it is no JSON. */
 function promises(endpoint: Endpoint | undefined, status: number, text: string): [Endpoint['answer'], string][] {
   if (status >= 400) return [[refusedAnswer, text]];
   if (status !== 200 || !endpoint) return [];
-  if (endpoint.line) {
-    const lines = text.split('\n').filter((line) => line !== '');
-    return lines.map((line) => [endpoint.line, line]);
-  }
   return endpoint.answer ? [[endpoint.answer, text]] : [];
 }
 

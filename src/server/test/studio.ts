@@ -1,5 +1,8 @@
 import { randomUUID } from 'node:crypto';
 import type { Command } from '@contract/command';
+import { errorCodes } from '@contract/errors';
+import { hasEnded } from '@contract/jobState';
+import type { JobAnswer, JobKindName, jobAsks } from '@contract/jobs';
 import type { ActKind, PayloadOf } from '@core/acts';
 import { labFromHex } from '@core/color/lab';
 import { stated } from '@core/kernel/price';
@@ -7,12 +10,14 @@ import { blankOption } from '@core/model/blankOption';
 import { completeMeasures } from '@core/surface/furnitureTemplate';
 import { furnitureTemplates } from '@core/surface/templates';
 import { afterAll } from 'vitest';
+import type { z } from 'zod';
 import { project as projectRow } from '../../core/fixtures/projectRows';
 import { blankSighting } from '../../core/model/blankSighting';
 import { type ProjectRows, type StoredRows, withFinds } from '../../core/model/rows';
 import { newSlot, newSpot } from '../../core/plan/newRows';
 import { plainStory } from '../../core/pricing/priceStory';
 import { type AppSettings, createApp } from '../http/app';
+import { prepareQueue } from '../jobs';
 import { type Database, openDatabase } from '../persistence/database';
 import { ensureLocalStudio } from '../persistence/studios';
 import { holdAnswer } from './answersHold';
@@ -36,6 +41,7 @@ export async function freshDatabase(
   const url = clusterUrl();
   url.pathname = `/${name}`;
   const database = await openDatabase(url.href, { poolSize: 6, ...options });
+  if (options.migrate !== false) await prepareQueue(database, null);
   return {
     database,
     url: url.href,
@@ -106,7 +112,27 @@ export function studioApp(
   ) => send('POST', '/api/commands', { key: randomUUID(), projectId, kind, payload, expect: {}, ...change });
   const rows = async (projectId: string): Promise<ProjectRows> =>
     withFinds((await send('GET', `/api/projects/${projectId}/snapshot`)).json as StoredRows);
-  return { app, studioId, send, command, rows };
+  /** A long work, to its end: what came of it, or why not, as if it had been answered at once. */
+  const work = async <K extends JobKindName>(
+    kind: K,
+    asked: z.input<(typeof jobAsks)[K]>,
+    id: string = randomUUID(),
+  ) => {
+    let seen = await send('POST', '/api/jobs', { id, kind, title: 'a test', asked });
+    if (seen.status !== 200) return seen;
+    while (!hasEnded(seen.json.state)) {
+      await new Promise((done) => setTimeout(done, 20));
+      seen = await send('GET', `/api/jobs/${id}`);
+    }
+    const { refusal, result } = seen.json as JobAnswer;
+    return {
+      ...seen,
+      status: refusal === null ? 200 : errorCodes[refusal.code].status,
+      // biome-ignore lint/suspicious/noExplicitAny: answers are looked into field by field; the any ends in the tests
+      json: (refusal ?? result) as any,
+    };
+  };
+  return { app, studioId, send, command, rows, work };
 }
 export type TestStudio = Awaited<ReturnType<typeof testStudio>>;
 

@@ -10,9 +10,11 @@ import {
   addCode,
   addPerson,
   addSession,
+  addSetUpCode,
   attemptsSince,
   changeSession,
   hasOwner,
+  isSetUpCode,
   type Person,
   peopleCalled,
   peopleOf,
@@ -41,6 +43,8 @@ const CONFIRMED_MS = 10 * MINUTE_MS;
 /** So many tries that fail, in so long: then nobody is let try for a while. */
 const MOST_TRIES = 10;
 const TRIES_MS = 15 * MINUTE_MS;
+/** Tries are counted by the name that was given, too. */
+const NAME_KEY = 'name ';
 /** That a device was seen is noted no more often than this. */
 const SEEN_EVERY_MS = 5 * MINUTE_MS;
 
@@ -52,15 +56,14 @@ export interface LetIn {
 
 /** Who may come in, and what they may do here. */
 export class Identity {
-  /** The code that lets the owner set the studio up, hashed; null once there is an owner, and where nobody is asked. */
-  private setUpHash: string | null = null;
-
   private readonly database: Database;
   private readonly environment: Environment;
+  private readonly log: (line: string) => void;
   /** Whether anybody is asked who they are: as soon as other machines reach the server. */
   readonly isAsked: boolean;
 
-  constructor(database: Database, environment: Environment, isAsked: boolean) {
+  constructor(database: Database, environment: Environment, isAsked: boolean, log: (line: string) => void) {
+    this.log = log;
     this.database = database;
     this.environment = environment;
     this.isAsked = isAsked;
@@ -74,7 +77,7 @@ export class Identity {
   async setUpCode(): Promise<string | null> {
     if (!this.isAsked || (await hasOwner(this.database))) return null;
     const code = newCode();
-    this.setUpHash = kept(code);
+    await addSetUpCode(this.database, kept(code));
     return shownCode(code);
   }
 
@@ -136,8 +139,7 @@ export class Identity {
   ): Promise<LetIn> {
     await this.countedTry(`set-up ${of.from}`);
     if (await hasOwner(this.database)) throw new Refusal(refused('code.refused'));
-    if (this.setUpHash === null || kept(typedCode(of.code)) !== this.setUpHash) return this.failed(`set-up ${of.from}`);
-    this.setUpHash = null;
+    if (!(await isSetUpCode(this.database, kept(typedCode(of.code))))) return this.failed(`set-up ${of.from}`);
     const passHash = await hashOf(of.passPhrase);
     const person: Person = { studioId, id: this.environment.newId(), name: of.name, role: 'owner', passHash };
     await addPerson(this.database, person);
@@ -146,14 +148,14 @@ export class Identity {
 
   /** Lets in who says their name and pass phrase. */
   async signIn(of: { name: string; passPhrase: string; device: string; from: string }): Promise<LetIn> {
-    const keys = [`name ${of.name.toLowerCase()}`, `from ${of.from}`];
+    const keys = [`${NAME_KEY}${of.name.toLowerCase()}`, `from ${of.from}`];
     for (const key of keys) await this.countedTry(key);
     const people = await peopleCalled(this.database, of.name);
     for (const person of people)
       if (person.passHash !== null && (await isPhraseOf(of.passPhrase, person.passHash)))
         return this.letIn(person, of.device, true);
     if (people.length === 0) await checkNobody(of.passPhrase);
-    for (const key of keys) await addAttempt(this.database, this.environment.newId(), key, this.now());
+    for (const key of keys) await this.missed(key);
     throw new Refusal(refused('signIn.refused'));
   }
 
@@ -246,7 +248,7 @@ export class Identity {
     for (const { passHash } of [person, ...owners])
       if (passHash !== null && (await isPhraseOf(passPhrase, passHash)))
         return changeSession(this.database, { studioId: person.studioId, id }, { confirmedAt: this.now() });
-    await addAttempt(this.database, this.environment.newId(), key, this.now());
+    await this.missed(key);
     throw new Refusal(refused('signIn.refused'));
   }
 
@@ -262,6 +264,7 @@ export class Identity {
 
   private async letIn(person: Person, device: string, isConfirmed: boolean): Promise<LetIn> {
     const token = newToken();
+    this.log(`let in: ${person.name}, on ${device}`);
     const now = this.now();
     const expiresAt = new Date(now.getTime() + SESSION_MS);
     const id = this.environment.newId();
@@ -285,7 +288,13 @@ export class Identity {
   }
 
   private async failed(key: string, code: ErrorCode = 'code.refused'): Promise<never> {
-    await addAttempt(this.database, this.environment.newId(), key, this.now());
+    await this.missed(key);
     throw new Refusal(refused(code));
+  }
+
+  /** Counts a try that failed, and says so in the log; not the name, where a pass phrase is typed by mistake now and then. */
+  private async missed(key: string): Promise<void> {
+    await addAttempt(this.database, this.environment.newId(), key, this.now());
+    if (!key.startsWith(NAME_KEY)) this.log(`not let in: ${key}`);
   }
 }

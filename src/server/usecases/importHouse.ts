@@ -1,6 +1,6 @@
 import { createHash } from 'node:crypto';
-import { errorCodes } from '@contract/errors';
-import type { HouseImportProgress, HouseImportRequest, HousePreviewAnswer } from '@contract/house';
+import type { HouseImportRequest, HousePreviewAnswer } from '@contract/house';
+import type { HouseImported } from '@contract/jobs';
 import type { AnyRow } from '@core/acts/changes';
 import type { KeptChange } from '@core/acts/undoChanges';
 import type { FileLocale } from '@core/formats/house/column';
@@ -18,12 +18,13 @@ import { recordAct } from '../persistence/acts';
 import type { Database } from '../persistence/database';
 import { piecePrints, removedPieceIds } from '../persistence/pieces';
 import { raiseHouseRevision } from '../persistence/projects';
-import { claimKey, storeAnswer } from '../persistence/requestKeys';
 import { takeStock, updateRow } from '../persistence/rowStore';
-import { inTransaction, type StudioScope, type Transaction } from '../persistence/scope';
+import type { StudioScope, Transaction } from '../persistence/scope';
 import { houseRows } from '../persistence/snapshots';
 import { insertRows } from '../persistence/sql/insertRows';
+import { type AnswerWith, Refusal, refused } from './answer';
 import type { Environment } from './environment';
+import { onceByKey } from './onceByKey';
 import { overLimits, tablesGrown } from './withinLimits';
 
 /** Rows written with one statement, and reported together. */
@@ -104,77 +105,64 @@ export async function previewHouseImport(
 }
 
 /**
- * Writes what a file brings, once for its key, as one act that can be taken back as one. Progress is reported after every few
- * hundred rows; whoever listens may cancel, and then nothing was written. Nobody is kept waiting meanwhile: only the
- * rows that the file changes are held.
+ * Writes what a file brings, once for its key, as one act that can be taken back as one. How far it is is told after
+ * every few hundred rows; whoever is told may throw, and then nothing was written. Nobody is kept waiting meanwhile: only
+ * the rows that the file changes are held.
  */
 export async function importHouse(
   database: Database,
   scope: StudioScope,
   request: HouseImportRequest,
+  key: string,
   environment: Environment,
-  tell: (progress: HouseImportProgress) => Promise<void>,
-  cancelled: () => boolean,
-): Promise<void> {
-  const key = request.key ?? environment.newId();
+  told: {
+    step(done: number, of: number): void;
+    end(transaction: Transaction, done: HouseImported): Promise<void>;
+  },
+): Promise<AnswerWith<HouseImported>> {
   const bodyHash = createHash('sha256').update(JSON.stringify(request)).digest('hex');
-  const result = await inTransaction(database, scope, async (transaction): Promise<HouseImportProgress> => {
-    const known = await claimKey(transaction, key, bodyHash);
-    if (known.state === 'other') return { state: 'failed', sentence: errorCodes['key.reused'].sentence };
-    if (known.state === 'answered') return known.answer as HouseImportProgress;
-    const plan = await planOf(transaction, request, environment);
-    const actId = environment.newId();
-    const done: KeptChange[] = [];
-    const of = plan.changes.length;
-    const step = async () => {
-      if (cancelled()) throw new Cancelled();
-      await tell({ state: 'writing', done: done.length, of });
-    };
-    await step();
-    for (const table of ['colorCards', 'supplies', 'packs', 'priceNotes', 'pieces'] as const) {
-      const here = plan.changes.filter((change) => change.table === table);
-      const fresh = here.filter((change) => change.before === null);
-      for (let at = 0; at < fresh.length; at += AT_ONCE) {
-        const rows = fresh.slice(at, at + AT_ONCE).map((change) => ({ ...change.row, version: 1 }) as AnyRow);
-        await insertRows(transaction, table, rows, null, actId);
-        // The rows stand in their table; the act needs only to know which they were.
-        for (const row of rows) done.push({ table, id: row.id, op: 'insert', before: null, after: null, version: 1 });
-        await step();
-      }
-      for (const change of lastOfEach(here.filter((entry) => entry.before !== null))) {
-        const before = change.before as AnyRow;
-        const ok = await updateRow(transaction, table, before.id, before.version, change.row as AnyRow, actId);
-        if (!ok) throw new ChangedMeanwhile();
-        const version = before.version + 1;
-        done.push({ table, id: before.id, op: 'update', before, after: { ...change.row, version } as AnyRow, version });
-        if (done.length % AT_ONCE === 0) await step();
-      }
-    }
-    const over = await overLimits(transaction, tablesGrown(done), null);
-    if (over[0]) throw new TooMany(`Too many of a kind, ${over[0].field}: accepted are ${over[0].accepted}.`);
-    await recordAct(transaction, { id: actId, kind: `importHouse.${request.kind}`, projectId: null, changes: done });
-    if (done.length > MANY) await takeStock(transaction);
-    await raiseHouseRevision(transaction, new Set(done.map((change) => change.table)));
-    const end: HouseImportProgress = { state: 'done', actId: done.length > 0 ? actId : null, counts: plan.counts };
-    await storeAnswer(transaction, key, 200, end);
-    return end;
-  }).catch((error: unknown): HouseImportProgress => {
-    if (error instanceof Cancelled) return { state: 'cancelled' };
-    if (error instanceof TooMany) return { state: 'failed', sentence: error.message };
-    if (error instanceof ChangedMeanwhile) return { state: 'failed', sentence: errorCodes.conflict.sentence };
-    throw error;
-  });
-  await tell(result);
+  const work = (transaction: Transaction) => writeImport(transaction, request, environment, told.step);
+  return onceByKey(database, scope, key, bodyHash, work, told.end);
 }
 
-/** There is no room for all of it. */
-class TooMany extends Error {}
-
-/** Somebody else changed a row that the file changes too. */
-class ChangedMeanwhile extends Error {}
-
-/** The stylist took the import back while it ran. */
-class Cancelled extends Error {}
+async function writeImport(
+  transaction: Transaction,
+  request: HouseImportRequest,
+  environment: Environment,
+  step: (done: number, of: number) => void,
+): Promise<AnswerWith<HouseImported>> {
+  const plan = await planOf(transaction, request, environment);
+  const actId = environment.newId();
+  const done: KeptChange[] = [];
+  const tell = () => step(done.length, plan.changes.length);
+  tell();
+  for (const table of ['colorCards', 'supplies', 'packs', 'priceNotes', 'pieces'] as const) {
+    const here = plan.changes.filter((change) => change.table === table);
+    const fresh = here.filter((change) => change.before === null);
+    for (let at = 0; at < fresh.length; at += AT_ONCE) {
+      const rows = fresh.slice(at, at + AT_ONCE).map((change) => ({ ...change.row, version: 1 }) as AnyRow);
+      await insertRows(transaction, table, rows, null, actId);
+      // The rows stand in their table; the act needs only to know which they were.
+      for (const row of rows) done.push({ table, id: row.id, op: 'insert', before: null, after: null, version: 1 });
+      tell();
+    }
+    for (const change of lastOfEach(here.filter((entry) => entry.before !== null))) {
+      const before = change.before as AnyRow;
+      const ok = await updateRow(transaction, table, before.id, before.version, change.row as AnyRow, actId);
+      // Somebody else changed a row that the file changes too.
+      if (!ok) throw new Refusal(refused('conflict'));
+      const version = before.version + 1;
+      done.push({ table, id: before.id, op: 'update', before, after: { ...change.row, version } as AnyRow, version });
+      if (done.length % AT_ONCE === 0) tell();
+    }
+  }
+  const over = await overLimits(transaction, tablesGrown(done), null);
+  if (over.length > 0) throw new Refusal(refused('command.refused', { fields: over }));
+  await recordAct(transaction, { id: actId, kind: `importHouse.${request.kind}`, projectId: null, changes: done });
+  if (done.length > MANY) await takeStock(transaction);
+  await raiseHouseRevision(transaction, new Set(done.map((change) => change.table)));
+  return { status: 200, body: { actId: done.length > 0 ? actId : null, counts: plan.counts } };
+}
 
 /** Several lines about the same row: the last one holds, over the row as it was first. */
 function lastOfEach(changes: readonly HouseChange[]): HouseChange[] {

@@ -20,7 +20,8 @@ export const importKind = (mode: ImportMode): string => `import.${mode}.${PROJEC
 /**
  * Imports a parsed project file, all or nothing, and once for a key. `copy` makes a project of its own; `update` brings
  * the project of the same id in the same studio to what the file says of it.
- * @param pictured what pictures a copy has; a file carries none
+ * @param options `pictured`: what pictures a copy has, since a file carries none; `end`: is told at the end of the same
+ * transaction
  */
 export async function importProject(
   database: Database,
@@ -29,16 +30,27 @@ export async function importProject(
   mode: ImportMode,
   key: string,
   environment: Environment,
-  pictured: (file: ProjectFile, transaction: Transaction) => Promise<ProjectFile> = async (file) =>
-    withoutPictures(file),
+  {
+    pictured = async (file) => withoutPictures(file),
+    end,
+  }: {
+    pictured?: (file: ProjectFile, transaction: Transaction) => Promise<ProjectFile>;
+    end?: (transaction: Transaction, done: ImportedAnswer) => Promise<void>;
+  } = {},
 ): Promise<ImportAnswer> {
   const read = await readProjectFileInParts(input, () => new Promise(setImmediate));
   if (!read.ok) return refused(read.code, { fields: read.errors });
   const bodyHash = createHash('sha256').update(mode).update(JSON.stringify(input)).digest('hex');
-  return onceByKey(database, scope, key, bodyHash, async (transaction) =>
-    mode === 'update'
-      ? updateFrom(transaction, read.file, environment)
-      : copyFrom(transaction, await pictured(read.file, transaction), environment.newId(), environment),
+  return onceByKey(
+    database,
+    scope,
+    key,
+    bodyHash,
+    async (transaction) =>
+      mode === 'update'
+        ? updateFrom(transaction, read.file, environment)
+        : copyFrom(transaction, await pictured(read.file, transaction), environment.newId(), environment),
+    end,
   );
 }
 

@@ -7,6 +7,7 @@ import { type AnswerWith, Refusal, type Refused, refused } from './answer';
 /**
  * Does something once for a key: whoever asks again with the same body gets the first answer, whoever comes with another
  * body is refused. A refusal leaves nothing behind but its answer.
+ * @param end is told what was done, at the end of the same transaction
  */
 export function onceByKey<Body>(
   database: Database,
@@ -14,6 +15,7 @@ export function onceByKey<Body>(
   key: string,
   bodyHash: string,
   work: (transaction: Transaction) => Promise<AnswerWith<Body>>,
+  end: (transaction: Transaction, done: Body) => Promise<void> = async () => undefined,
 ): Promise<AnswerWith<Body>> {
   return inTransaction(database, scope, async (transaction) => {
     const known = await claimKey(transaction, key, bodyHash);
@@ -36,6 +38,7 @@ export function onceByKey<Body>(
     const answer = (await attempt(false)) ?? (await attempt(true));
     if (answer === null) throw new Error('the last attempt gave no answer');
     await storeAnswer(transaction, key, answer.status, answer.body);
+    if (answer.status === 200) await end(transaction, answer.body as Body);
     return answer;
   });
 }

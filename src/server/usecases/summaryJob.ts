@@ -7,6 +7,8 @@ import type { Environment } from './environment';
 import type { KnownProjects } from './knownProjects';
 import { summaryOf } from './summary';
 
+/** Between two summings up there is at least so much more time than the first took. */
+const REST_FACTOR = 4;
 /** How long changes are gathered before their projects are summed up unless said otherwise, in milliseconds. */
 export const GATHER_MS = 150;
 
@@ -20,6 +22,8 @@ export class SummaryJob {
   private readonly environment: Environment;
   private readonly known: KnownProjects;
   private readonly gatherMs: number;
+  /** How long the last summing up took. */
+  private lastMs = 0;
   private readonly log: (line: string) => void;
   private wanted: StudioScope | null = null;
   private running: Promise<void> | null = null;
@@ -63,12 +67,14 @@ export class SummaryJob {
       await this.gather();
       const scope = this.wanted;
       this.wanted = null;
+      const began = performance.now();
       try {
         await this.catchUp(scope);
       } catch (error) {
         // What is stale stays stale and is taken up with the next change or look at the list.
         this.log(`summaries wait: ${(error as Error).message}`);
       }
+      this.lastMs = performance.now() - began;
     }
     this.running = null;
   }
@@ -86,7 +92,8 @@ export class SummaryJob {
 
   private gather(): Promise<void> {
     return new Promise((done) => {
-      const timer = setTimeout(() => this.hurry?.(), this.gatherMs);
+      // Where many write at once, most of the time is left to them.
+      const timer = setTimeout(() => this.hurry?.(), Math.max(this.gatherMs, this.lastMs * REST_FACTOR));
       this.hurry = () => {
         clearTimeout(timer);
         this.hurry = null;

@@ -1,27 +1,14 @@
 import type { BalanceAsk } from '@core/balance/ask';
-import { balancePlan } from '@core/balance/balancePlan';
 import { type CheaperPlaces, cheapestPlaces } from '@core/balance/cheapestPlaces';
-import { type Choice, presentChoice } from '@core/balance/choice';
+import { presentChoice } from '@core/balance/choice';
 import { drawPlan, type PlanDraws } from '@core/balance/draws';
 import { type FrontierAsk, frontier } from '@core/balance/frontier';
 import { highsSolver } from '@core/balance/highsSolver';
 import type { Solver } from '@core/balance/linearModel';
-import { whenNothingFits } from '@core/balance/nothingFits';
-import { type BalanceProgram, balanceProgram } from '@core/balance/program';
+import { balanceProgram } from '@core/balance/program';
+import { type KnownBefore, knownBefore, searchBalance } from '@core/balance/search';
 import { shoppingList } from '@core/balance/shoppingList';
-import {
-  type ToldAnswer,
-  type ToldFrontier,
-  type ToldOut,
-  type ToldProgress,
-  type ToldRemedy,
-  toldAnswer,
-  toldFrontier,
-  toldOut,
-  toldProgress,
-  toldRemedy,
-} from '@core/balance/toldPlan';
-import { whatGives } from '@core/balance/whatGives';
+import { type ToldAnswer, type ToldFrontier, type ToldProgress, toldFrontier } from '@core/balance/toldPlan';
 import { type WorthMeasuring, worthMeasuring } from '@core/balance/worthMeasuring';
 import { Memo } from '@core/kernel/memo';
 import type { ProjectRows } from '@core/model/rows';
@@ -31,11 +18,6 @@ import { type StandIn, standInsFor } from '@core/proposals/standIns';
 import { expose } from 'comlink';
 import highsLoader from 'highs';
 import wasmUrl from 'highs/runtime?url';
-
-/** How often a search says how far it is, ms. */
-const TELL_MS = 150;
-/** What is left of the time for ways out, where nothing fits, each. */
-const SECONDS_FOR_WAYS_OUT = 5;
 
 const memo = new Memo();
 let loading: Promise<Solver> | null = null;
@@ -49,25 +31,17 @@ function theSolver(): Promise<Solver> {
   return loading;
 }
 
-/** What is known before the search: what helps by itself, and the ways that stay out. */
-export interface ToldFirst {
-  remedies: ToldRemedy[];
-  out: ToldOut[];
-  /** How sure the plan now is; told a moment later than the rest. */
+/** What is known before the search: what helps by itself, the ways that stay out, and how sure the plan now is. */
+export interface ToldFirst extends KnownBefore {
+  /** Told a moment later than the rest. */
   sure: PlanDraws | null;
 }
 
 /** What helps a plan by itself, and the ways that stay out; nothing is searched. */
 function first(rows: ProjectRows, asOfMs: number, ask: BalanceAsk): ToldFirst {
   const program = balanceProgram(new Plan(rows, asOfMs, memo, cutInFull), ask);
-  return firstOf(program, ask);
+  return { ...knownBefore(program, ask), sure: null };
 }
-
-const firstOf = (program: BalanceProgram, ask: BalanceAsk): ToldFirst => ({
-  remedies: whatGives(program, presentChoice(program), ask).map(toldRemedy),
-  out: toldOut(program),
-  sure: null,
-});
 
 /**
  * Balances a project.
@@ -83,45 +57,15 @@ async function balance(
   tell: (told: ToldProgress) => void,
 ): Promise<ToldAnswer> {
   const plan = new Plan(rows, asOfMs, memo, cutInFull);
-  const program = balanceProgram(plan, ask);
-  const known = firstOf(program, ask);
-  tellFirst(known);
+  const known = knownBefore(balanceProgram(plan, ask), ask);
+  tellFirst({ ...known, sure: null });
   tellFirst({ ...known, sure: drawPlan(plan) });
-  const solver = await theSolver();
-  const run = (of: number, report: (told: Parameters<typeof toldProgress>[1]) => void) => {
-    const began = performance.now();
-    const elapsed = () => (performance.now() - began) / 1000;
-    return {
-      solver,
-      seconds: of,
-      elapsed,
-      report: (told: Parameters<typeof toldProgress>[1]) => {
-        report(told);
-        return true;
-      },
-    };
-  };
-  let last = 0;
-  let toldLast: Choice | null = null;
-  const balanced = balancePlan(
-    plan,
-    ask,
-    run(seconds, (told) => {
-      if (performance.now() - last < TELL_MS) return;
-      last = performance.now();
-      tell(toldProgress(program, told, toldLast));
-      toldLast = told.choice;
-    }),
-  );
-  const waysOut =
-    balanced.kind === 'nothingFits'
-      ? whenNothingFits(
-          plan,
-          ask,
-          run(SECONDS_FOR_WAYS_OUT, () => undefined),
-        )
-      : [];
-  return toldAnswer(balanced, waysOut);
+  return searchBalance(plan, ask, {
+    solver: await theSolver(),
+    seconds,
+    clockSeconds: () => performance.now() / 1000,
+    tell,
+  });
 }
 
 /** How many plans of the frontier are looked for, and how long each may take, seconds. */

@@ -21,6 +21,7 @@ import { Looks1765900000000 } from './1765900000000-looks';
 import { CutOuts1766000000000 } from './1766000000000-cut-outs';
 import { People1766100000000 } from './1766100000000-people';
 import { Links1766200000000 } from './1766200000000-links';
+import { LongJobs1766300000000 } from './1766300000000-long-jobs';
 
 /** All migrations, oldest first. */
 export const migrations = [
@@ -47,4 +48,5 @@ export const migrations = [
   CutOuts1766000000000,
   People1766100000000,
   Links1766200000000,
+  LongJobs1766300000000,
 ];

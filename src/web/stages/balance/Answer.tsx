@@ -8,11 +8,13 @@ import { Button, Progress } from 'antd';
 import type { ReactNode } from 'react';
 import { Link } from 'react-router';
 import { useLocale, usePlan } from '../../app/projectStore';
+import { WorkLine } from '../../app/WorkLine';
 import { Empty } from '../../ui/basics';
 import styles from './balance.module.css';
 import { canGainWords, lookWords, oddsWords, wayOutWords } from './balanceWords';
 import { Change } from './Change';
 import type { BalanceState } from './useBalance';
+import type { ServerSearch } from './useServerSearch';
 
 interface Acts {
   onTake: (changes: readonly ToldChange[]) => void;
@@ -23,6 +25,7 @@ interface Acts {
 export function Answer(
   props: {
     balance: BalanceState & { stop: () => void; again: () => void };
+    server: ServerSearch;
     limits: Limits;
   } & Acts,
 ) {
@@ -32,7 +35,11 @@ export function Answer(
   const shown = found ?? (answer === null ? balance.plan : null);
   return (
     <section className={styles.answer} aria-label="Answer">
-      <Search balance={balance} />
+      <Search balance={balance} server={props.server} />
+      {props.server.goesOn && (
+        <WorkLine work={props.server.goesOn} what="The server looks for a better plan:" unit=" s" />
+      )}
+      {props.server.problem !== '' && <p role="alert">{props.server.problem}</p>}
       {shown && (
         <FoundPlan
           plan={shown}
@@ -107,7 +114,8 @@ function WayOutSentence(props: { way: Parameters<typeof wayOutWords>[0] }) {
 }
 
 /** How the search goes, and how sure its answer is. */
-function Search(props: { balance: BalanceState & { stop: () => void; again: () => void } }) {
+function Search(props: { balance: BalanceState & { stop: () => void; again: () => void }; server: ServerSearch }) {
+  const { server } = props;
   const { isSearching, progress, plan, answer, isStopped } = props.balance;
   const locale = useLocale();
   if (isSearching)
@@ -145,9 +153,18 @@ function Search(props: { balance: BalanceState & { stop: () => void; again: () =
     <p className={styles.proof} role="status">
       {words}{' '}
       {(isStopped || (answer?.kind === 'found' && answer.open !== null)) && (
-        <Button size="small" onClick={props.balance.again}>
-          Search on
-        </Button>
+        <>
+          <Button size="small" onClick={props.balance.again}>
+            Search on
+          </Button>{' '}
+          {server.goesOn === null && (
+            <Button size="small" onClick={server.begin}>
+              Let the server search, up to 10 minutes
+            </Button>
+          )}{' '}
+          {server.answer && 'The server has looked at this as long as it may.'}
+          {server.isOfBefore && 'What the server found was for the plan as it was then, or for another question.'}
+        </>
       )}
     </p>
   );

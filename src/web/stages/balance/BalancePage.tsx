@@ -1,7 +1,7 @@
 import { type BalanceAsk, type Goal, goals, mostCashToGo, mostMinutesToGo } from '@core/balance/ask';
 import type { Exclusion } from '@core/balance/exclusions';
 import { lookOfFills } from '@core/balance/program';
-import { type ToldChange, takenSlots } from '@core/balance/toldPlan';
+import { type ToldAnswer, type ToldChange, takenSlots } from '@core/balance/toldPlan';
 import { Button } from 'antd';
 import { useCallback, useMemo, useState } from 'react';
 import { Link } from 'react-router';
@@ -18,6 +18,7 @@ import { Remedies } from './Remedies';
 import { Sureness } from './Sureness';
 import { Trades } from './Trades';
 import { useBalance } from './useBalance';
+import { useServerSearch } from './useServerSearch';
 import { WaysOut } from './WaysOut';
 import { Without } from './Without';
 import { WorthMeasuringNext } from './WorthMeasuringNext';
@@ -28,6 +29,10 @@ interface OwnLimits {
   minutes: number | null;
   look: number | null;
 }
+
+/** Whether nothing better can be found by looking longer. */
+const isProven = (answer: ToldAnswer | null): boolean =>
+  answer !== null && (answer.kind === 'found' ? answer.open === null : answer.kind === 'nothingFits');
 
 const asInTheBrief: OwnLimits = { cash: null, minutes: null, look: null };
 
@@ -55,7 +60,13 @@ export function BalancePage() {
     () => ({ goal, limits: { cash, minutes, look }, lockedSlotIds, leastLiking: 1, without }),
     [goal, cash, minutes, look, lockedSlotIds, without],
   );
-  const balance = useBalance(plan, ask);
+  const here = useBalance(plan, ask);
+  const server = useServerSearch(ask);
+  // What the server found, where it looked longer at just this.
+  const balance = useMemo(
+    () => (server.answer && !here.isSearching && !isProven(here.answer) ? { ...here, answer: server.answer } : here),
+    [here, server.answer],
+  );
   const take = useCallback(
     (changes: readonly ToldChange[]) => {
       if (changes.length > 0) run('takeChoices', { slots: takenSlots(plan, changes, () => crypto.randomUUID()) });
@@ -141,7 +152,7 @@ export function BalancePage() {
         <WaysOut out={balance.out} />
       </section>
       <div className={styles.right}>
-        <Answer balance={balance} limits={ask.limits} onTake={take} onKeep={keep} />
+        <Answer balance={balance} server={server} limits={ask.limits} onTake={take} onKeep={keep} />
         <Trades ask={ask} waits={balance.isSearching} onTake={take} />
       </div>
     </main>

@@ -1,17 +1,15 @@
-import {
-  HOUSE_FILE_LIMIT,
-  type HouseImportProgress,
-  type HouseImportRequest,
-  type HousePreviewAnswer,
-} from '@contract/house';
+import { HOUSE_FILE_LIMIT, type HouseImportRequest, type HousePreviewAnswer } from '@contract/house';
+import { hasEnded } from '@contract/jobState';
 import type { Fate, HouseTable } from '@core/formats/house/planImport';
 import { problemWords } from '@core/words/problemWords';
 import { useQueryClient } from '@tanstack/react-query';
-import { Button, Progress, Select } from 'antd';
+import { Button, Select } from 'antd';
 import { useRef, useState } from 'react';
 import { ApiError, api } from '../../app/api';
 import { FileLink } from '../../app/FileLink';
 import { useHouse } from '../../app/houseStore';
+import { doneWork, giveUp, useWorks, type Work } from '../../app/longWork';
+import { WorkLine } from '../../app/WorkLine';
 import { BigChoice } from '../../ui/basics';
 import { decodeText } from './decodeText';
 import styles from './house.module.css';
@@ -32,8 +30,10 @@ export function Files() {
   const [file, setFile] = useState<{ name: string; text: string; key: string } | null>(null);
   const [preview, setPreview] = useState<HousePreviewAnswer | null>(null);
   const [problem, setProblem] = useState<string | null>(null);
-  const [progress, setProgress] = useState<HouseImportProgress | null>(null);
-  const stop = useRef<AbortController | null>(null);
+  /** What brings a file in, or brought the last one in. */
+  const [work, setWork] = useState<Work<'importHouse'> | null>(null);
+  const running = work !== null && !hasEnded(work.state);
+  const others = useWorks('importHouse').filter(({ id }) => id !== work?.id);
   const latest = useRef(0);
   const intent = (text: string, of: HouseTable, mapping?: (string | null)[]): HouseImportRequest => ({
     kind: of,
@@ -53,7 +53,7 @@ export function Files() {
     latest.current += 1;
     const mine = latest.current;
     setProblem(null);
-    setProgress(null);
+    setWork(null);
     try {
       const answer = await api.previewHouse(intent(text, of, mapping));
       if (latest.current === mine) setPreview(answer);
@@ -77,27 +77,22 @@ export function Files() {
   };
   const bring = async () => {
     if (!file || !preview) return;
-    const controller = new AbortController();
-    stop.current = controller;
     try {
-      // One key for one file as it was shown: pressed twice, or sent again, it is brought in once.
-      const asked = { ...intent(file.text, kind, preview.mapping), key: file.key };
-      const end = await api.importHouse(asked, setProgress, controller.signal);
-      if (end.state === 'done') {
-        if (end.actId !== null) noteAct(end.actId, `${file.name} brought in`);
-        setFile(null);
-        setPreview(null);
-        await client.invalidateQueries({ queryKey: ['house'] });
-      }
+      // One id for one file as it was shown: pressed twice, or sent again, it is brought in once.
+      const asked = intent(file.text, kind, preview.mapping);
+      const wanted = { id: file.key, kind: 'importHouse', title: file.name.slice(0, 200), asked } as const;
+      const { result, title } = await doneWork(client, wanted, setWork);
+      if (!result) return;
+      if (result.actId !== null) noteAct(result.actId, `${title} brought in`);
+      setFile(null);
+      setPreview(null);
+      await client.invalidateQueries({ queryKey: ['house'] });
     } catch (error) {
-      if (controller.signal.aborted) setProgress({ state: 'cancelled' });
-      else setProblem(sentenceOf(error));
-    } finally {
-      stop.current = null;
+      setWork(null);
+      setProblem(sentenceOf(error));
     }
   };
   const takes = preview ? (preview.counts.new ?? 0) + (preview.counts.change ?? 0) : 0;
-  const running = progress?.state === 'writing';
   return (
     <div className={styles.files}>
       <section aria-label="Bring a file in">
@@ -135,16 +130,20 @@ export function Files() {
             {problem}
           </p>
         )}
-        {progress?.state === 'done' && (
+        {others.map((one) => (
+          <WorkLine key={one.id} work={one} what={`Bringing ${one.title} in:`} />
+        ))}
+        {work?.result && (
           <p role="status">
-            Done: {progress.counts.new ?? 0} new, {progress.counts.change ?? 0} changed, {progress.counts.same ?? 0}{' '}
-            here already, {progress.counts.bad ?? 0} not taken.
+            Done: {work.result.counts.new ?? 0} new, {work.result.counts.change ?? 0} changed,{' '}
+            {work.result.counts.same ?? 0} here already, {work.result.counts.bad ?? 0} not taken.
           </p>
         )}
-        {progress?.state === 'cancelled' && <p role="status">Cancelled; nothing was written.</p>}
-        {progress?.state === 'failed' && (
+        {work?.state === 'cancelled' && <p role="status">Cancelled; nothing was written.</p>}
+        {work?.refusal && (
           <p role="alert" className={styles.trouble}>
-            {progress.sentence} Nothing was written.
+            {work.refusal.sentence} {work.refusal.fields?.[0] ? problemWords(work.refusal.fields[0]) : ''} Nothing was
+            written.
           </p>
         )}
         {file && preview && (
@@ -157,7 +156,7 @@ export function Files() {
             </Button>
             <Button
               onClick={() => {
-                if (stop.current) stop.current.abort();
+                if (running) void giveUp(client, work.id);
                 else {
                   setFile(null);
                   setPreview(null);
@@ -168,9 +167,7 @@ export function Files() {
             </Button>
           </p>
         )}
-        {running && progress.state === 'writing' && (
-          <Progress percent={progress.of === 0 ? 0 : Math.round((100 * progress.done) / progress.of)} />
-        )}
+        {running && <WorkLine work={work} what={`Bringing ${work.title} in:`} />}
       </section>
       <section aria-label="Take a file out">
         <h2>Take a file out</h2>

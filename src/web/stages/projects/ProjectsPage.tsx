@@ -1,12 +1,11 @@
-import type { ProjectListAnswer, RefusedAnswer } from '@contract/answers';
+import type { ProjectListAnswer } from '@contract/answers';
 import { formatMinutes } from '@core/kernel/formatMinutes';
 import { formatMoney } from '@core/kernel/formatMoney';
-import { problemWords } from '@core/words/problemWords';
 import { useQuery, useQueryClient } from '@tanstack/react-query';
 import { Button } from 'antd';
-import { lazy, Suspense, useRef, useState } from 'react';
+import { lazy, Suspense, useState } from 'react';
 import { Link, useLocation, useNavigate } from 'react-router';
-import { ApiError, api } from '../../app/api';
+import { api } from '../../app/api';
 import { NewVersionNote } from '../../app/NewVersionNote';
 import { PlainNote } from '../../app/PlainNote';
 import shell from '../../app/shell.module.css';
@@ -17,6 +16,7 @@ import { useWaiting } from '../../sync/useWaiting';
 import { Empty, LinkButton } from '../../ui/basics';
 import { Cards } from '../../ui/layout';
 import ui from '../../ui/ui.module.css';
+import { ImportButton } from './ImportButton';
 import styles from './projects.module.css';
 import { Studios } from './Studios';
 import { WhoHere } from './WhoHere';
@@ -192,102 +192,5 @@ function ProjectCard(props: { project: Entry }) {
         </span>
       </span>
     </Link>
-  );
-}
-
-/** Takes a project file in: as a copy, or over the same project when it comes from this studio. */
-function ImportButton(props: { studioId: string }) {
-  const input = useRef<HTMLInputElement>(null);
-  const client = useQueryClient();
-  const navigate = useNavigate();
-  const [problem, setProblem] = useState<RefusedAnswer | null>(null);
-  const [asked, setAsked] = useState<{ file: unknown; name: string } | null>(null);
-
-  // One key for one intent: the same file chosen once more after a failure is the same intent.
-  const intent = useRef<{ file: unknown; mode: string; key: string } | null>(null);
-  const send = async (file: unknown, mode: 'copy' | 'update') => {
-    setAsked(null);
-    const same = intent.current?.file === file && intent.current?.mode === mode ? intent.current : null;
-    const { key } = same ?? { key: crypto.randomUUID() };
-    intent.current = { file, mode, key };
-    try {
-      const imported = await api.importFile(file, mode, key);
-      await client.invalidateQueries({ queryKey: ['projects'] });
-      client.removeQueries({ queryKey: ['project', imported.projectId] });
-      const act = imported.actId === null ? null : { actId: imported.actId, title: 'Brought to what the file says' };
-      void navigate(`/p/${imported.projectId}`, { state: mode === 'update' ? { act } : null });
-    } catch (error) {
-      setProblem(
-        error instanceof ApiError
-          ? error.answer
-          : { code: 'unexpected', sentence: error instanceof Error ? error.message : 'Something went wrong.' },
-      );
-    }
-  };
-  const read = async (chosen: File) => {
-    setProblem(null);
-    let file: unknown;
-    try {
-      file = JSON.parse(await chosen.text());
-    } catch (error) {
-      setProblem({
-        code: 'file.unreadable',
-        sentence: 'This is not a project file that can be read.',
-        fields: [
-          {
-            field: chosen.name,
-            value: error instanceof Error ? error.message : '',
-            accepted: 'JSON written by Euporia',
-          },
-        ],
-      });
-      return;
-    }
-    const head = file as { studioId?: unknown; project?: { id?: unknown; name?: unknown } } | null;
-    const known = client
-      .getQueryData<ProjectListAnswer>(['projects'])
-      ?.projects.find((project) => project.id === head?.project?.id);
-    if (known && head?.studioId === props.studioId) setAsked({ file, name: known.name });
-    else await send(file, 'copy');
-  };
-  return (
-    <>
-      <input
-        ref={input}
-        type="file"
-        accept=".json,application/json"
-        className="visually-hidden"
-        aria-label="Project file to import"
-        onChange={(event) => {
-          const chosen = event.target.files?.[0];
-          event.target.value = '';
-          if (chosen) void read(chosen);
-        }}
-      />
-      <Button onClick={() => input.current?.click()}>Import a project file</Button>
-      {asked && (
-        <div
-          className={styles.problem}
-          role="alertdialog"
-          aria-label="The same project is here"
-          style={{ width: '100%' }}
-        >
-          <p>“{asked.name}” is here already, from this studio.</p>
-          <Button onClick={() => void send(asked.file, 'update')}>Update it</Button>{' '}
-          <Button onClick={() => void send(asked.file, 'copy')}>Make a copy</Button>{' '}
-          <Button onClick={() => setAsked(null)}>Cancel</Button>
-        </div>
-      )}
-      {problem && (
-        <div className={styles.problem} role="alert" style={{ width: '100%' }}>
-          <b>{problem.sentence}</b> Nothing was imported.
-          <ul>
-            {problem.fields?.slice(0, 8).map((field) => (
-              <li key={field.field}>{problemWords(field)}</li>
-            ))}
-          </ul>
-        </div>
-      )}
-    </>
   );
 }
