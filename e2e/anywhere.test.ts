@@ -1,7 +1,9 @@
+import { appendFileSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
+import { join } from 'node:path';
 import { afterAll, afterEach, beforeAll, describe, expect, it } from 'vitest';
 import { freePort } from '../scripts/lib/postgres.mjs';
 import { Person } from './lib/browser';
-import { Euporia } from './lib/euporia';
+import { Euporia, ROOT } from './lib/euporia';
 
 /** Away from the desk: without a connection, and while somebody else works on the same project. */
 let euporia: Euporia;
@@ -72,8 +74,10 @@ describe('without a connection', () => {
     await person.see('//section[@aria-label="Attic bedroom"]//li[contains(., "waits")]');
     expect((await stored()).room).not.toBe('Typed in the attic');
 
-    await person.offline(false);
+    // Nobody answers yet: it goes on waiting.
     await person.press('Send now');
+    await person.see('//section[@aria-label="Attic bedroom"]//li[contains(., "waits")]');
+    await person.offline(false);
     await person.seeText('Everything is sent');
     expect((await stored()).room).toBe('Typed in the attic');
   });
@@ -88,6 +92,50 @@ describe('without a connection', () => {
     for (const { src } of [...manifest.icons, ...manifest.screenshots]) {
       const answer = await fetch(`${euporia.address}${src}`);
       expect([src, answer.status, answer.headers.get('content-type')]).toEqual([src, 200, 'image/png']);
+    }
+  });
+});
+
+describe('a new version of the app', () => {
+  const worker = join(ROOT, 'dist/web/sw.js');
+  const packed = [`${worker}.br`, `${worker}.gz`];
+
+  it('waits until nothing is unsent, then says that it is here, and is loaded when somebody wants it', async () => {
+    const before = [worker, ...packed].map((path) => [path, readFileSync(path)] as const);
+    const person = await atBrief();
+    await kept(person);
+    const update = () =>
+      person.driver.executeAsyncScript(
+        'const done = arguments[0]; navigator.serviceWorker.getRegistration().then((r) => r.update()).then(() => done(true), () => done(false))',
+      );
+    const isHere = () =>
+      person.driver.executeAsyncScript(
+        'const done = arguments[0]; navigator.serviceWorker.getRegistration().then((r) => done(Boolean(r.waiting)))',
+      );
+    try {
+      await person.devtools('Network.enable', {});
+      // Nobody takes what is typed, and meanwhile the server is brought up to date.
+      await person.devtools('Network.setBlockedURLs', { urls: ['*/api/commands'] });
+      await person.fill('Room', 'Typed before the new version');
+      await person.seeText('Kept here, 1 to send');
+      for (const path of packed) rmSync(path);
+      appendFileSync(worker, '\n// The next version.\n');
+      await update();
+      await person.driver.sleep(1500);
+      expect(await isHere()).toBe(false);
+      expect(await person.text()).not.toContain('A new version is here');
+
+      await person.devtools('Network.setBlockedURLs', { urls: [] });
+      await person.saved();
+      await update();
+      await person.seeText('A new version is here');
+      await person.press('Load it');
+      await person.seeValue('Room', 'Typed before the new version');
+      expect(await isHere()).toBe(false);
+      await person.notText('A new version is here');
+      expect((await stored()).room).toBe('Typed before the new version');
+    } finally {
+      for (const [path, bytes] of before) writeFileSync(path, bytes);
     }
   });
 });

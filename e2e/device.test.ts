@@ -107,8 +107,19 @@ describe('a photo', () => {
     await person.give('Add before photos', picture);
     await person.seeText('1 on the way');
     await person.give('Add a photo of the anchor', picture);
+    // Both are shown from this device.
+    const local = () => person.count('//img[starts-with(@src, "blob:")]');
+    await person.driver.wait(async () => (await local()) === 2, 15_000, 'the second one is never shown');
     await person.driver.navigate().refresh();
     await person.seeText('1 on the way');
+    // It is shown all the same, from this device.
+    const shown = await person.see('//section[@aria-label="Before photos"]//img[@alt="Before, wall.png"]');
+    expect(await shown.getAttribute('src')).toMatch(/^blob:/);
+    await person.driver.wait(
+      async () => ((await person.driver.executeScript('return arguments[0].naturalWidth', shown)) as number) > 0,
+      15_000,
+      'the picture is never drawn',
+    );
     await person.devtools('Network.setBlockedURLs', { urls: [] });
     await person.notText('on the way');
     await person.driver.wait(async () => (await photos()).length === before.length + 2, 15_000, 'two photos');

@@ -2,11 +2,10 @@
 import './plainHttp';
 import { addresses, addressOf, type EndpointName, type PlacesOf } from '@contract/addresses';
 import type { RefusedAnswer } from '@contract/answers';
-import type { AnswerOf, LineOf, Request } from '@contract/endpoints';
-import type { HouseImportProgress } from '@contract/house';
-import { presentRows } from '@core/formats/project/presentRows';
+import type { AnswerOf, Request } from '@contract/endpoints';
 import type { HouseRows, ProjectRows } from '@core/model/rows';
 import { forgetKept, orKept } from '../sync/deviceStore';
+import { putPersonHere } from '../ui/devicePerson';
 import { putTabInto, studioLookedAt, studioOfTab } from '../ui/tabStudio';
 import { gate } from './gate/gate';
 import { saveBlob } from './saveFile';
@@ -107,6 +106,8 @@ async function send<N extends EndpointName>(name: N, asked: Request<N>, options:
     throw new ApiError(0, silence);
   }
   adoptStudio(response.headers.get('x-studio'), studio);
+  const person = response.headers.get('x-person');
+  if (person !== null) putPersonHere(person);
   noteServerClock(response.headers.get('x-now'), askedMs, Date.now());
   if (response.ok || response.status === 304) {
     for (const listener of answered) listener();
@@ -140,27 +141,6 @@ async function read<N extends EndpointName>(response: Response): Promise<AnswerO
 /** Asks an endpoint and reads its answer. */
 const call = async <N extends EndpointName>(name: N, asked: Request<N>, options?: CallOptions): Promise<AnswerOf<N>> =>
   read<N>(await send(name, asked, options));
-
-/** Tells each line of an answer that comes line by line; gives the last one, or null where none came. */
-async function eachLine<N extends EndpointName>(
-  response: Response,
-  tell: (line: LineOf<N>) => void,
-): Promise<LineOf<N> | null> {
-  let last: LineOf<N> | null = null;
-  let rest = '';
-  const reader = response.body?.pipeThrough(new TextDecoderStream()).getReader();
-  for (;;) {
-    const chunk = await reader?.read();
-    if (!chunk || chunk.done) return last;
-    const lines = `${rest}${chunk.value}`.split('\n');
-    rest = lines.pop() ?? '';
-    for (const line of lines) {
-      if (line === '') continue;
-      last = JSON.parse(line) as LineOf<N>;
-      tell(last);
-    }
-  }
-}
 
 export interface Snapshot {
   rows: ProjectRows;
@@ -251,17 +231,19 @@ export const api = {
     const known: CallOptions = tag === null ? {} : { headers: { 'if-none-match': `W/"${tag}"` } };
     const response = await send('readSnapshot', { places: { projectId } }, known);
     if (response.status === 304) return null;
+    // The start page asks for no project's rows: what reads them comes with the first.
+    const { presentRows } = await import('@core/formats/project/presentRows');
     return { rows: presentRows(await read<'readSnapshot'>(response)), tag: stateOf(response) };
   },
   /** @param studioId the studio that it is of; that of the tab where nothing is said */
   command: (command: Request<'runCommand'>['body'], studioId: string | null = null) =>
     call('runCommand', { body: command }, { studioId }),
   /** Sends a picture; the server keeps it upright, without tags, with a thumbnail. */
-  putPhoto: (photoId: string, name: string, picture: Blob) =>
+  putPhoto: (photoId: string, name: string, picture: Blob, studioId: string | null = null) =>
     call(
       'putPhoto',
       { places: { photoId }, query: { name: name.slice(0, 200) } },
-      { picture, headers: { 'content-type': picture.type || 'image/jpeg' }, limitMs: FILE_LIMIT_MS },
+      { picture, headers: { 'content-type': picture.type || 'image/jpeg' }, limitMs: FILE_LIMIT_MS, studioId },
     ),
   /** Copies a project: as it is, or for the next season with its slots open again. */
   copyProject: (projectId: string, body: Request<'copyProject'>['body']) =>
@@ -282,16 +264,9 @@ export const api = {
   risers: (query: Request<'listRisers'>['query']) => call('listRisers', { query }),
   panels: () => call('readPanels', {}),
   previewHouse: (body: Request<'previewHouseImport'>['body']) => call('previewHouseImport', { body }),
-  /** Brings a file into the house; `tell` hears how far it is. Aborting the signal cancels, and nothing is written. */
-  async importHouse(
-    body: Request<'importHouse'>['body'],
-    tell: (progress: HouseImportProgress) => void,
-    signal: AbortSignal,
-  ): Promise<HouseImportProgress> {
-    const response = await send('importHouse', { body }, { signal, limitMs: FILE_LIMIT_MS });
-    return (await eachLine<'importHouse'>(response, tell)) ?? { state: 'failed', sentence: silence.sentence };
-  },
-  /** `key` is one for one intent: sent again, it is not done again. */
-  importFile: (file: unknown, mode: 'copy' | 'update', key: string) =>
-    call('importProject', { body: { key, mode, file } }, { limitMs: FILE_LIMIT_MS }),
+  /** Notes a long work; sent again under the same id, it is noted once. */
+  startJob: (body: Request<'startJob'>['body']) => call('startJob', { body }, { limitMs: FILE_LIMIT_MS }),
+  jobs: () => call('listJobs', {}),
+  job: (jobId: string) => call('readJob', { places: { jobId } }),
+  cancelJob: (jobId: string) => call('cancelJob', { places: { jobId }, body: {} }),
 };

@@ -1,4 +1,3 @@
-import { photosLeft } from '../sync/photosLeft';
 import { syncEngine } from '../sync/syncEngine';
 
 /** Told when a new version of the app is ready, and when it may be loaded. */
@@ -16,7 +15,7 @@ const FRESH_MS = 4000;
 
 async function nothingWaits(): Promise<boolean> {
   await syncEngine.start();
-  return syncEngine.waitingLanes().length === 0 && (await photosLeft()).size === 0;
+  return syncEngine.waitingLanes().length === 0;
 }
 
 /** The new version takes over, and the page with it. */

@@ -5,9 +5,9 @@ import type { PieceRow } from '@core/model/rows';
 import { useCallback, useEffect, useMemo, useRef, useState } from 'react';
 import type { Decision } from '../sync/decisions';
 import { keepsNothing, onStopsKeeping } from '../sync/deviceStore';
-import { type OutboxEntry, withWaiting } from '../sync/rowsAfter';
+import type { OutboxEntry } from '../sync/rowsAfter';
 import { REVERSALS, syncEngine } from '../sync/syncEngine';
-import { decide, typeAct } from '../sync/typed';
+import { useActing, whenActing } from './acting';
 import { offerUndo } from './undoKey';
 import { useLatest } from './useLatest';
 
@@ -23,7 +23,12 @@ export interface CommandQueue<W extends Workspace = Workspace> {
   /** What the server has, with what is on its way. */
   rows: W | null;
   /** Queues a command; the page shows it at once. */
-  run<K extends ActKind>(kind: K, payload: PayloadOf<K>, along?: readonly PieceRow[]): void;
+  run<K extends ActKind>(
+    kind: K,
+    payload: PayloadOf<K>,
+    along?: readonly PieceRow[],
+    picture?: OutboxEntry['picture'],
+  ): void;
   entries: readonly OutboxEntry[];
   offline: boolean;
   /** What was done last, for the message; `taken` when it was an act taken back. */
@@ -88,18 +93,32 @@ export function useCommandQueue<W extends Workspace>(
   );
   const entries = syncEngine.entriesOf(scopeId);
 
-  const rows = useMemo(() => (serverRows ? withWaiting(serverRows, entries) : null), [serverRows, entries]);
+  const acting = useActing(serverRows !== null);
+  const shown = useRef<W | null>(null);
+  const rows = useMemo(() => {
+    if (serverRows && !entries.some(({ state }) => state === 'waiting')) return serverRows;
+    // What waits cannot be seen yet: what stood there goes on standing there for this moment.
+    return serverRows && acting ? acting.withWaiting(serverRows, entries) : shown.current;
+  }, [serverRows, entries, acting]);
+  shown.current = rows;
   const latest = useLatest(rows);
   const server = useLatest(serverRows);
 
   const run = useCallback(
-    <K extends ActKind>(kind: K, payload: PayloadOf<K>, along: readonly PieceRow[] = []) => {
-      // Several commands in one breath each see what the one before did.
-      const seen = latest.current;
-      if (!seen) return;
+    <K extends ActKind>(
+      kind: K,
+      payload: PayloadOf<K>,
+      along: readonly PieceRow[] = [],
+      picture?: OutboxEntry['picture'],
+    ) => {
       touched.current = performance.now();
-      const entry = typeAct(syncEngine, scopeId, kind, payload, seen, along);
-      latest.current = withWaiting(seen, [entry]);
+      whenActing(({ typeAct, withWaiting }) => {
+        // Several commands in one breath each see what the one before did.
+        const seen = latest.current;
+        if (!seen) return;
+        const entry = typeAct(syncEngine, scopeId, kind, payload, seen, along, picture);
+        latest.current = withWaiting(seen, [entry]);
+      });
     },
     [scopeId],
   );
@@ -127,7 +146,9 @@ export function useCommandQueue<W extends Workspace>(
   }, [takeBack]);
   const resolve = useCallback(
     (key: string, decision: Decision) =>
-      void decide(syncEngine, scopeId, key, decision, server.current ?? (latest.current as W)),
+      whenActing(
+        ({ decide }) => void decide(syncEngine, scopeId, key, decision, server.current ?? (latest.current as W)),
+      ),
     [scopeId],
   );
   useEffect(() => offerUndo({ touchedAt: () => touched.current, undo }), [undo]);

@@ -1,7 +1,8 @@
 import { rowIn, type Workspace } from '@core/acts/changes';
 import { isTable } from '@core/model/entities';
+import { expectedVersions, withWaiting } from './foreseen';
 import { changed, editedFields, type Lane } from './laneChanges';
-import { expectedVersions, type OutboxEntry, withPieces, withWaiting } from './rowsAfter';
+import { type OutboxEntry, withPieces } from './rowsAfter';
 
 /** What a stylist decides about a command that was not saved: hers, theirs, or some fields of hers. */
 export type Decision = { keep: 'mine' | 'theirs' } | { keep: 'fields'; fields: readonly string[] };

@@ -21,6 +21,20 @@ export const added = (lane: Lane, entry: OutboxEntry): Lane =>
 /** A command goes on its way: from now on it may be done at the server, so it is never sent under another key. */
 export const markedSent = (lane: Lane, key: string): Lane => changed(lane, key, (entry) => ({ ...entry, sent: true }));
 
+/** The picture of a command is at the server, which says how large it keeps it: where the command tells of that, it tells so. */
+export const pictured = (lane: Lane, key: string, size: object): Lane =>
+  changed(lane, key, (entry) => {
+    const { payload } = entry.command;
+    const told = (payload as { photo?: object } | null)?.photo;
+    return {
+      ...entry,
+      ...(entry.picture ? { picture: { ...entry.picture, isThere: true } } : {}),
+      ...(told
+        ? { command: { ...entry.command, payload: { ...(payload as object), photo: { ...told, ...size } } } }
+        : {}),
+    };
+  });
+
 /** A command that the server refused, or that met somebody else's change: it waits for the stylist. */
 export const stuckAs = (
   lane: Lane,
@@ -51,14 +65,6 @@ export function followed(lane: Lane, key: string, answer: DoneAnswer): Lane {
   });
 }
 
-/** Rows that stuck commands hold: later edits of them wait. */
-function heldRows(lane: Lane): Set<string> {
-  const held = new Set<string>();
-  for (const { state, command } of lane)
-    if (state !== 'waiting') for (const place of Object.keys(command.expect)) held.add(place);
-  return held;
-}
-
 /** Ids in what a command says, however deep: rows that it is about or speaks of. */
 function idsIn(value: unknown, found: Set<string> = new Set()): Set<string> {
   if (typeof value === 'string') found.add(value);
@@ -67,21 +73,35 @@ function idsIn(value: unknown, found: Set<string> = new Set()): Set<string> {
   return found;
 }
 
+/** Whether the picture of a command is still to be brought to the server. */
+const wantsPicture = ({ state, picture }: OutboxEntry): boolean =>
+  state === 'waiting' && picture !== undefined && !picture.isThere;
+
+/** The command whose picture is brought to the server next. */
+export const nextPicture = (lane: Lane): OutboxEntry | null => lane.find(wantsPicture) ?? null;
+
 /**
- * The command that is sent next: the first that waits, but for those whose rows are held by one that is stuck, and those
- * that speak of rows which commands of another lane are still to make.
+ * The command that is sent next: the first that waits, but for those that are held. One that is stuck holds
+ * whatever changes the same rows; one whose picture is not at the server yet those after it that do, or that speak of rows
+ * which it makes, and so do these;
+ * what speaks of rows that commands of another lane are still to make waits for them.
  * @param toBeMade ids of rows that other lanes are still to make
  */
 export function nextToSend(lane: Lane, toBeMade: ReadonlySet<string> = new Set()): OutboxEntry | null {
-  const held = heldRows(lane);
-  return (
-    lane.find(
-      ({ state, command }) =>
-        state === 'waiting' &&
-        !Object.keys(command.expect).some((place) => held.has(place)) &&
-        (toBeMade.size === 0 || ![...idsIn(command.payload)].some((id) => toBeMade.has(id))),
-    ) ?? null
-  );
+  const isStuck = ({ state }: OutboxEntry) => state !== 'waiting';
+  const held = new Set(lane.filter(isStuck).flatMap(({ command }) => Object.keys(command.expect)));
+  const unmade = new Set(toBeMade);
+  for (const entry of lane) {
+    const { command, makes = [] } = entry;
+    const places = Object.keys(command.expect);
+    const isHeld =
+      places.some((place) => held.has(place)) ||
+      (unmade.size > 0 && [...idsIn(command.payload)].some((id) => unmade.has(id)));
+    if (!isStuck(entry) && !wantsPicture(entry) && !isHeld) return entry;
+    for (const place of places) held.add(place);
+    for (const id of makes) unmade.add(id);
+  }
+  return null;
 }
 
 /** Takes further acts into a stuck undo: what stands in its way is taken back with it. */

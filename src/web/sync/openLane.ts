@@ -18,14 +18,27 @@ export interface LaneEvents {
 export class OpenLane {
   entries: Lane = [];
   isSending = false;
+  isSendingPictures = false;
   readonly pages = new Set<LaneEvents>();
   /** Changes of this tab that the device has not kept yet. */
   private unkept = 0;
+  /** What was asked last: the same list as long as nothing changed. */
+  private own: { all: Lane; personId: string; entries: Lane } | null = null;
   private keeping: Promise<unknown> = Promise.resolve();
   readonly scopeId: string;
 
   constructor(scopeId: string) {
     this.scopeId = scopeId;
+  }
+
+  /** What of it somebody typed; what was typed where nobody was asked who they are is everybody's. */
+  entriesOf(personId: string): Lane {
+    if (this.own?.all !== this.entries || this.own.personId !== personId) {
+      const isOwn = (entry: OutboxEntry) => entry.personId === undefined || entry.personId === personId;
+      const entries = this.entries.every(isOwn) ? this.entries : this.entries.filter(isOwn);
+      this.own = { all: this.entries, personId, entries };
+    }
+    return this.own.entries;
   }
 
   /** Changes what this tab sees at once, and what the device keeps as one step; settles when it is kept. */

@@ -1,7 +1,6 @@
 import type { DoneAnswer, RefusedAnswer } from '@contract/answers';
 import type { Command } from '@contract/command';
-import { type AnyRow, idOf, isProject, rowIn, type Workspace } from '@core/acts/changes';
-import { perform } from '@core/acts/perform';
+import { type AnyRow, isProject, type Workspace } from '@core/acts/changes';
 import { isTable } from '@core/model/entities';
 import { withFinds } from '@core/model/finds';
 import type { PieceRow } from '@core/model/rows';
@@ -17,6 +16,8 @@ export interface OutboxEntry {
   sent?: boolean;
   /** The tab that it was typed in: taking back touches one's own. */
   by?: string;
+  /** Who was signed in when it was typed: it goes out in their name, or waits for them. Nobody where nobody is asked. */
+  personId?: string;
   /** The studio that it is of, whichever the tab that sends it is in. */
   studioId?: string | null;
   /** Rows that it makes, by their ids: what speaks of them in another lane waits for it. */
@@ -25,6 +26,8 @@ export interface OutboxEntry {
   seen?: Readonly<Record<string, unknown>>;
   /** When it was typed, milliseconds since 1970. */
   atMs?: number;
+  /** A picture that goes to the server before it; `isThere` once it is. */
+  picture?: { id: string; name: string; isThere?: boolean };
 }
 
 /** Rows with further pieces of the house among them. */
@@ -32,43 +35,6 @@ export function withPieces<W extends Workspace>(rows: W, along: readonly PieceRo
   const here = new Set(rows.pieces.map((piece) => piece.id));
   const missing = along.filter((piece) => !here.has(piece.id) && here.add(piece.id));
   return missing.length === 0 ? rows : { ...rows, pieces: [...rows.pieces, ...missing] };
-}
-
-/** The rows a decision would change, with the versions their author sees, and the ids of those that it makes. */
-export function foreseen(
-  rows: Workspace,
-  kind: string,
-  payload: unknown,
-): { expect: Record<string, number>; makes: string[] } {
-  const expect: Record<string, number> = {};
-  const makes: string[] = [];
-  if (kind === 'createProject') return { expect, makes };
-  const outcome = perform(rows, kind, payload);
-  if (!outcome.ok) return { expect, makes };
-  for (const change of outcome.changes) {
-    if (change.op === 'insert') {
-      makes.push(change.row.id);
-      continue;
-    }
-    const before = rowIn(rows, change.table, idOf(change));
-    if (before) expect[`${change.table}:${before.id}`] = before.version;
-  }
-  return { expect, makes };
-}
-
-/** The rows a decision would change, with the versions their author sees. */
-export const expectedVersions = (rows: Workspace, kind: string, payload: unknown): Record<string, number> =>
-  foreseen(rows, kind, payload).expect;
-
-/** Rows with every waiting command applied; what is refused or in conflict is shown beside the rows, not in them. */
-export function withWaiting<W extends Workspace>(rows: W, entries: readonly OutboxEntry[]): W {
-  let result = rows;
-  for (const { command, state, along } of entries) {
-    if (state !== 'waiting') continue;
-    const outcome = perform(withPieces(result, along), command.kind, command.payload);
-    if (outcome.ok) result = outcome.after;
-  }
-  return result;
 }
 
 /** Server rows after an answer: rows as they are now replace or join, removed ones go. */

@@ -47,6 +47,11 @@ vi.mock('../app/api', () => {
   };
 });
 vi.stubGlobal('sessionStorage', { getItem: () => null, setItem: () => undefined });
+const local = new Map<string, string>();
+vi.stubGlobal('localStorage', {
+  getItem: (key: string) => local.get(key) ?? null,
+  setItem: (key: string, value: string) => void local.set(key, value),
+});
 /** Locks as a browser has them: one holder at a time, the others in a row. */
 let held: Promise<unknown> = Promise.resolve();
 vi.stubGlobal('navigator', {
@@ -59,9 +64,11 @@ vi.stubGlobal('navigator', {
 });
 
 const { SyncEngine } = await import('./syncEngine');
+const { putPersonHere } = await import('../ui/devicePerson');
 const { decide, typeAct } = await import('./typed');
 const { ApiError } = await import('../app/api');
-const { withAnswer, withWaiting } = await import('./rowsAfter');
+const { withWaiting } = await import('./foreseen');
+const { withAnswer } = await import('./rowsAfter');
 type OutboxEntry = import('./rowsAfter').OutboxEntry;
 
 const uuid = (n: number) => `00000000-0000-4000-8000-${String(n).padStart(12, '0')}`;
@@ -554,6 +561,33 @@ describe('lanes of several projects', () => {
     engine.retry();
     await settle();
     expect(sent.map(paths)).toEqual([house, house, projectId]);
+  });
+
+  it('what somebody typed goes out in their name: while another is signed in here, it waits and is not seen', async () => {
+    const { outbox } = await opened();
+    const { own, sentBy } = { own: () => outbox.entries.length, sentBy: () => sent.map(({ payload }) => payload) };
+    answer = async () => {
+      throw new ApiError(0, { code: 'database.gone', sentence: 'Nobody.' });
+    };
+    putPersonHere('mara');
+    outbox.enqueue('editSlot', rename(first, 'Mara’s lamp'), base);
+    await settle();
+    expect(own()).toBe(1);
+    // She signs out, and somebody else signs in.
+    putPersonHere('noor');
+    expect(own()).toBe(0);
+    sent.length = 0;
+    answer = obedient();
+    outbox.enqueue('editSlot', rename(first, 'Noor’s lamp'), base);
+    outbox.retry();
+    await settle();
+    expect(sentBy()).toEqual([rename(first, 'Noor’s lamp')]);
+    putPersonHere('mara');
+    expect(own()).toBe(1);
+    outbox.retry();
+    await settle();
+    expect(sentBy()).toEqual([rename(first, 'Noor’s lamp'), rename(first, 'Mara’s lamp')]);
+    putPersonHere('');
   });
 
   it('each goes out in the studio that it was typed in', async () => {

@@ -1,5 +1,7 @@
 import type { DoneAnswer } from '@contract/answers';
 import { ApiError, api, onAnswered } from '../app/api';
+import { personHere } from '../ui/devicePerson';
+import { showFromServer } from '../ui/localPictures';
 import { studioOfTab } from '../ui/tabStudio';
 import { del, get, keepsNothing, keys, onStopsKeeping } from './deviceStore';
 import {
@@ -10,11 +12,14 @@ import {
   madeIn,
   markedSent,
   mergedOver,
+  nextPicture,
   nextToSend,
+  pictured,
   stuckAs,
   undoneWith,
 } from './laneChanges';
 import { LANE, type LaneEvents, OpenLane } from './openLane';
+import { forgetPictures, keptPicture, letPictureGo, showPicturesOf } from './pictures';
 import type { OutboxEntry } from './rowsAfter';
 
 /** Nobody answers: asked again after this, and after twice as long each time, up to the second. */
@@ -74,7 +79,7 @@ export class SyncEngine {
       if (this.waitingLanes().length === 0) this.setOffline(false);
       else this.retry();
     });
-    for (const key of await keys()) if (key.startsWith(LANE)) await this.lane(key.slice(LANE.length)).look();
+    for (const key of await keys()) if (key.startsWith(LANE)) await this.seeLane(this.lane(key.slice(LANE.length)));
     this.tellWatchers();
     // Where tabs cannot agree on one of them, each sends: a command that comes twice is done once.
     if (keepsNothing() || !navigator.locks) return this.beSender();
@@ -101,8 +106,16 @@ export class SyncEngine {
     if (this.isSender || this.isStopped) return;
     await this.adoptOldQueues();
     this.isSender = true;
-    for (const lane of this.lanes.values()) await lane.look();
+    for (const lane of this.lanes.values()) await this.seeLane(lane);
+    const entries = [...this.lanes.values()].flatMap((lane) => lane.entries);
+    void forgetPictures(new Set(entries.flatMap(({ picture }) => (picture ? [picture.id] : []))));
     this.pumpAll();
+  }
+
+  /** Sees what a lane holds, with the pictures that go with it. */
+  private async seeLane(lane: OpenLane): Promise<void> {
+    await lane.look();
+    await showPicturesOf(lane.entries);
   }
 
   private async adoptOldQueues(): Promise<void> {
@@ -122,9 +135,9 @@ export class SyncEngine {
     return known;
   }
 
-  /** What is on its way in a lane, in its order. */
+  /** What is on its way in a lane, in its order, of whoever is signed in here. */
   entriesOf(scopeId: string): Lane {
-    return this.lanes.get(scopeId)?.entries ?? NOTHING;
+    return this.lanes.get(scopeId)?.entriesOf(personHere()) ?? NOTHING;
   }
 
   /** The lanes in which something waits. */
@@ -155,12 +168,13 @@ export class SyncEngine {
   }
 
   /** Queues a command, as it was typed in this tab. */
-  enqueue(typed: Pick<OutboxEntry, 'command' | 'along' | 'makes' | 'seen'>): OutboxEntry {
+  enqueue(typed: Pick<OutboxEntry, 'command' | 'along' | 'makes' | 'seen' | 'picture'>): OutboxEntry {
     const entry: OutboxEntry = {
       ...typed,
       state: 'waiting',
       answer: null,
       by: this.tab,
+      ...(personHere() === '' ? {} : { personId: personHere() }),
       studioId: studioOfTab(),
       atMs: Date.now(),
     };
@@ -223,7 +237,7 @@ export class SyncEngine {
     switch (told.kind) {
       case 'changed': {
         const lane = this.lane(told.scopeId);
-        void lane.look().then(() => {
+        void this.seeLane(lane).then(() => {
           this.tell(lane);
           this.pumpAll();
         });
@@ -234,6 +248,7 @@ export class SyncEngine {
         const lane = this.lane(entry.command.projectId);
         // The device has it so already.
         lane.entries = followed(lane.entries, entry.command.key, answer);
+        if (entry.picture) showFromServer(entry.picture.id);
         this.tellDone(entry, answer);
         this.tell(lane);
         break;
@@ -266,7 +281,11 @@ export class SyncEngine {
   }
 
   private pumpAll(): void {
-    if (this.isSender) for (const lane of this.lanes.values()) void this.pump(lane);
+    if (!this.isSender) return;
+    for (const lane of this.lanes.values()) {
+      void this.pump(lane);
+      void this.pumpPictures(lane);
+    }
   }
 
   /** Ids of rows that the other lanes are still to make. */
@@ -280,7 +299,7 @@ export class SyncEngine {
     lane.isSending = true;
     try {
       for (;;) {
-        const next = nextToSend(lane.entries, this.toBeMade(lane));
+        const next = nextToSend(lane.entriesOf(personHere()), this.toBeMade(lane));
         if (!next || !this.isSender) return;
         const { key } = next.command;
         // It is noted beforehand: what may be done already is never sent under another key.
@@ -289,6 +308,43 @@ export class SyncEngine {
       }
     } finally {
       lane.isSending = false;
+    }
+  }
+
+  /** Brings the pictures of a lane to the server, one after the other, while what does not hang on them goes on. */
+  private async pumpPictures(lane: OpenLane): Promise<void> {
+    if (lane.isSendingPictures) return;
+    lane.isSendingPictures = true;
+    try {
+      for (;;) {
+        const next = nextPicture(lane.entriesOf(personHere()));
+        if (!next?.picture || !this.isSender) return;
+        if (!(await this.sendPicture(lane, next, next.picture))) return;
+        void this.pump(lane);
+      }
+    } finally {
+      lane.isSendingPictures = false;
+    }
+  }
+
+  /** Brings the picture of a command to the server. @returns whether the lane may go on */
+  private async sendPicture(
+    lane: OpenLane,
+    next: OutboxEntry,
+    picture: NonNullable<OutboxEntry['picture']>,
+  ): Promise<boolean> {
+    const { key } = next.command;
+    try {
+      const blob = await keptPicture(picture.id);
+      if (!blob) throw new ApiError(422, LOST_PICTURE);
+      const size = await api.putPhoto(picture.id, picture.name, blob, next.studioId ?? null);
+      if (this.isStopped) return false;
+      this.setOffline(false);
+      this.failures.delete(key);
+      await lane.change((entries) => pictured(entries, key, size));
+      return true;
+    } catch (error) {
+      return this.notSent(lane, next, error);
     }
   }
 
@@ -301,6 +357,7 @@ export class SyncEngine {
       this.setOffline(false);
       this.failures.delete(key);
       const kept = lane.change((entries) => followed(entries, key, answer));
+      if (next.picture) void letPictureGo(next.picture.id);
       this.tellDone(next, answer);
       this.tell(lane);
       await kept;
@@ -309,33 +366,39 @@ export class SyncEngine {
       if (next.makes) this.pumpAll();
       return true;
     } catch (error) {
-      if (!(error instanceof ApiError)) throw error;
-      if (this.isStopped) return false;
-      // A server that fails is asked again; when it fails on the same command each time, the stylist is told.
-      const failures = error.gone ? 0 : error.status >= 500 ? (this.failures.get(key) ?? 0) + 1 : 0;
-      if (failures > 0) this.failures.set(key, failures);
-      if (error.gone || (error.status >= 500 && failures < MOST_FAILURES)) {
-        this.retryLater(error.busy);
-        return false;
-      }
-      this.setOffline(false);
-      const state = error.status === 409 ? 'conflict' : 'refused';
-      const { answer } = error;
-      const merged = state === 'conflict' ? mergedOver(next, answer.conflicts ?? [], crypto.randomUUID()) : null;
-      if (merged) {
-        await lane.change((entries) => changed(entries, key, () => merged));
-        this.tell(lane);
-        this.say({ kind: 'changed', scopeId: lane.scopeId });
-        return true;
-      }
-      await lane.change((entries) => stuckAs(entries, key, state, answer));
-      const stuck: OutboxEntry = { ...next, state, answer };
-      this.tellStuck(stuck);
+      return this.notSent(lane, next, error);
+    }
+  }
+
+  /** What becomes of a command that did not go through. @returns whether the lane may go on */
+  private async notSent(lane: OpenLane, next: OutboxEntry, error: unknown): Promise<boolean> {
+    const { key } = next.command;
+    if (!(error instanceof ApiError)) throw error;
+    if (this.isStopped) return false;
+    // A server that fails is asked again; when it fails on the same command each time, the stylist is told.
+    const failures = error.gone ? 0 : error.status >= 500 ? (this.failures.get(key) ?? 0) + 1 : 0;
+    if (failures > 0) this.failures.set(key, failures);
+    if (error.gone || (error.status >= 500 && failures < MOST_FAILURES)) {
+      this.retryLater(error.busy);
+      return false;
+    }
+    this.setOffline(false);
+    const state = error.status === 409 ? 'conflict' : 'refused';
+    const { answer } = error;
+    const merged = state === 'conflict' ? mergedOver(next, answer.conflicts ?? [], crypto.randomUUID()) : null;
+    if (merged) {
+      await lane.change((entries) => changed(entries, key, () => merged));
       this.tell(lane);
       this.say({ kind: 'changed', scopeId: lane.scopeId });
-      this.say({ kind: 'stuck', entry: stuck });
       return true;
     }
+    await lane.change((entries) => stuckAs(entries, key, state, answer));
+    const stuck: OutboxEntry = { ...next, state, answer };
+    this.tellStuck(stuck);
+    this.tell(lane);
+    this.say({ kind: 'changed', scopeId: lane.scopeId });
+    this.say({ kind: 'stuck', entry: stuck });
+    return true;
   }
 
   private retryLater(isBusy: boolean): void {
@@ -346,6 +409,12 @@ export class SyncEngine {
     this.timer = setTimeout(() => this.retry(), ms);
   }
 }
+
+/** What a device says that cleared away a picture before it was sent. */
+const LOST_PICTURE = {
+  code: 'notFound',
+  sentence: 'This picture is not on this device any more. Take it once more, or let it go.',
+} as const;
 
 const NOTHING: Lane = [];
 

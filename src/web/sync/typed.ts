@@ -3,8 +3,9 @@ import { rowIn, type Workspace } from '@core/acts/changes';
 import { isTable } from '@core/model/entities';
 import type { PieceRow } from '@core/model/rows';
 import { type Decision, resolved } from './decisions';
+import { foreseen } from './foreseen';
 import { editedFields } from './laneChanges';
-import { foreseen, type OutboxEntry, withPieces } from './rowsAfter';
+import { type OutboxEntry, withPieces } from './rowsAfter';
 import type { SyncEngine } from './syncEngine';
 
 /** Of an edit of one row: the fields that it changes, as its author saw them; null for anything else. */
@@ -17,7 +18,10 @@ function fieldsSeen(command: OutboxEntry['command'], rows: Workspace): Record<st
   return row && Object.fromEntries(Object.keys(values).map((field) => [field, row[field]]));
 }
 
-/** Queues an act; `rows` are what its author saw, `along` what of the house it speaks of beyond them. */
+/**
+ * Queues an act; `rows` are what its author saw, `along` what of the house it speaks of beyond them, `picture` what goes to
+ * the server before it.
+ */
 export function typeAct<K extends ActKind>(
   engine: SyncEngine,
   scopeId: string,
@@ -25,6 +29,7 @@ export function typeAct<K extends ActKind>(
   payload: PayloadOf<K>,
   rows: Workspace,
   along: readonly PieceRow[] = [],
+  picture: OutboxEntry['picture'] = undefined,
 ): OutboxEntry {
   const { expect, makes } = foreseen(withPieces(rows, along), kind, payload);
   const command = { key: crypto.randomUUID(), projectId: scopeId, kind, payload, expect };
@@ -34,6 +39,7 @@ export function typeAct<K extends ActKind>(
     ...(seen ? { seen } : {}),
     ...(along.length > 0 ? { along } : {}),
     ...(makes.length > 0 ? { makes } : {}),
+    ...(picture ? { picture } : {}),
   });
 }
 

@@ -1,16 +1,14 @@
 import type { ThingPicture } from '@core/arrange/look/thingView';
 import { useQueries, useQuery } from '@tanstack/react-query';
-import { photoAddress } from '../../ui/photoAddress';
+import { photoBlob } from '../../ui/photoAddress';
 import { photoWorker } from './photoWorker';
 
 /** The longest side of a cut-out as it is shown in a look; a saved picture cuts it anew, in full. */
 const LOOK_PX = 800;
 
-/** A picture of the server as something that can be drawn. */
+/** A picture as something that can be drawn. */
 export async function bitmapOf(photoId: string): Promise<ImageBitmap> {
-  const answer = await fetch(photoAddress(photoId, 'full'));
-  if (!answer.ok) throw new Error('the picture is not there yet');
-  return createImageBitmap(await answer.blob());
+  return createImageBitmap(await photoBlob(photoId, 'full'));
 }
 
 /** A blob as an address that needs no giving back. */

@@ -2,13 +2,14 @@ import type { PieceRow } from '@core/model/rows';
 import { PiecePicture } from '../../app/cutOut/PiecePicture';
 import { localToday } from '../../app/houseStore';
 import { usePiecePhotos } from '../../app/piecePhotos';
-import { useCommands, useLocale } from '../../app/projectStore';
+import { useCommands, useLocale, useStatus } from '../../app/projectStore';
 
 /** The picture of a piece of the look. */
 export function ThingPicture({ piece, photoId }: { piece: PieceRow; photoId: string | null }) {
   const { run } = useCommands();
+  const { entries } = useStatus();
   const { units, currency, timeZone } = useLocale();
-  const queue = usePiecePhotos(run, { units, currency, today: localToday(timeZone) });
+  const queue = usePiecePhotos({ run, entries }, { units, currency, today: localToday(timeZone) });
   return (
     <PiecePicture
       piece={piece}

@@ -3,7 +3,7 @@ import type { PhotoRow } from '@core/model/rows';
 import { transfer } from 'comlink';
 import { useEffect, useState } from 'react';
 import { photoWorker } from '../../app/cutOut/photoWorker';
-import { photoAddress } from '../../ui/photoAddress';
+import { photoBlob } from '../../ui/photoAddress';
 
 /** The longest side of what is shown while marking; the saved picture is worked in full. */
 const LOOK_PX = 1600;
@@ -18,7 +18,7 @@ export function useRecolored(photo: PhotoRow, marks: PhotoPlane['recolored']): s
     let made: string | null = null;
     const make = async () => {
       if (wanted.length === 0) return setAddress(null);
-      const blob = await (await fetch(photoAddress(photo.id, 'full'))).blob();
+      const blob = await photoBlob(photo.id, 'full');
       const scale = Math.min(1, LOOK_PX / Math.max(photo.widthPx, photo.heightPx));
       const bitmap = await createImageBitmap(blob, {
         resizeWidth: Math.max(1, Math.round(photo.widthPx * scale)),

@@ -8,7 +8,7 @@ import { startTransition, useEffect, useRef, useState } from 'react';
 import { endWithPage, endWorker } from '../../app/endWithPage';
 import { useRows } from '../../app/projectStore';
 import { PhotoDrop } from '../../ui/PhotoDrop';
-import { photoAddress } from '../../ui/photoAddress';
+import { photoAddress, photoBlob } from '../../ui/photoAddress';
 import type { PaletteWork } from '../../workers/palette.worker';
 import styles from './brief.module.css';
 
@@ -117,7 +117,7 @@ export function PaletteFromPhoto(props: { onClose: () => void; onKeep: (kept: Ke
               key={row.id}
               type="button"
               aria-label={`Take colors from ${row.name || 'this photo'}`}
-              onClick={async () => setPhoto(await (await fetch(photoAddress(row.id, 'full'))).blob())}
+              onClick={async () => setPhoto(await photoBlob(row.id, 'full'))}
             >
               <img src={photoAddress(row.id, 'thumbnail')} alt="" />
             </button>

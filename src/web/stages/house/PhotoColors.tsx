@@ -3,7 +3,7 @@ import type { Swatch } from '@core/color/palette';
 import { Button } from 'antd';
 import { useState } from 'react';
 import { colorsOfPhoto } from '../../app/photoColors';
-import { photoAddress } from '../../ui/photoAddress';
+import { photoBlob } from '../../ui/photoAddress';
 import styles from './house.module.css';
 
 /** The colors of a piece's photo, to be taken as its color or its second one. */
@@ -12,9 +12,7 @@ export function PhotoColors(props: { photoId: string; onColor: (lab: Lab) => voi
   const look = async () => {
     setSwatches('working');
     try {
-      const response = await fetch(photoAddress(props.photoId, 'thumbnail'));
-      if (!response.ok) throw new Error('no picture');
-      setSwatches(await colorsOfPhoto(await response.blob(), 6));
+      setSwatches(await colorsOfPhoto(await photoBlob(props.photoId, 'thumbnail'), 6));
     } catch {
       setSwatches('failed');
     }

@@ -36,9 +36,10 @@ export function PieceSheet(props: {
   /** The next piece to be sorted out, when that is what is going on. */
   onNext: (() => void) | null;
 }) {
-  const { run, locale, today } = useHouse();
+  const house = useHouse();
+  const { run, locale, today } = house;
   const { piece } = props;
-  const photos = usePiecePhotos(run, { units: locale.units, currency: locale.currency, today });
+  const photos = usePiecePhotos(house, { units: locale.units, currency: locale.currency, today });
   const set = (values: Partial<Omit<PieceRow, 'id' | 'version'>>) => run('editPiece', { id: piece.id, values });
   const fallback = substrates.find(piece.finishId ?? piece.materialId)?.usualColor ?? '#cccccc';
   const rename = (name: string) => {

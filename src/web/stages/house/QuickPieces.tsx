@@ -9,13 +9,14 @@ import { placeOf, sizeOf } from './words';
 
 /** Pieces in, quickly: a line each as one says it, or ten photos in a row to be sorted out later. */
 export function QuickPieces(props: { onAdded: (id: string) => void }) {
-  const { locale, today, run } = useHouse();
+  const house = useHouse();
+  const { locale, today, run } = house;
   const [line, setLine] = useState('');
   const around = { units: locale.units, currency: locale.currency, today };
   const lines = line.split('\n').filter((entry) => entry.trim() !== '');
   const [first = ''] = lines;
   const understood = first === '' ? null : newPiece('', first, around);
-  const queue = usePiecePhotos(run, around);
+  const queue = usePiecePhotos(house, around);
   const add = () => {
     const pieces = lines.slice(0, 60).map((entry) => newPiece(crypto.randomUUID(), entry, around));
     const [piece] = pieces;

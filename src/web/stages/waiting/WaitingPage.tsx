@@ -2,42 +2,23 @@ import type { Workspace } from '@core/acts/changes';
 import { fieldWords } from '@core/words/problemWords';
 import { useQuery } from '@tanstack/react-query';
 import { Button } from 'antd';
-import { useEffect, useState } from 'react';
 import { Link } from 'react-router';
 import { api } from '../../app/api';
 import { actTitle, StuckCommand, stuckTitle } from '../../app/StuckCommand';
 import shell from '../../app/shell.module.css';
 import { keepsNothing } from '../../sync/deviceStore';
 import { editedFields } from '../../sync/laneChanges';
-import { type PhotosLeft, photosLeft } from '../../sync/photosLeft';
 import type { OutboxEntry } from '../../sync/rowsAfter';
 import { syncEngine } from '../../sync/syncEngine';
 import { decide } from '../../sync/typed';
 import { useWaiting } from '../../sync/useWaiting';
 import { Empty, LinkButton } from '../../ui/basics';
+import { personHere } from '../../ui/devicePerson';
+import { photoAddress } from '../../ui/photoAddress';
 import styles from './waiting.module.css';
 
-/** How often the pictures on the device are counted. */
-const COUNT_MS = 2000;
-
-/** The pictures of this device that the server does not have yet, by whose they are; null until they are counted. */
-function usePhotosLeft(): PhotosLeft | null {
-  const [left, setLeft] = useState<PhotosLeft | null>(null);
-  useEffect(() => {
-    let gone = false;
-    const count = () =>
-      void photosLeft().then((found) => {
-        if (!gone) setLeft(found);
-      });
-    count();
-    const timer = setInterval(count, COUNT_MS);
-    return () => {
-      gone = true;
-      clearInterval(timer);
-    };
-  }, []);
-  return left;
-}
+/** Whether somebody typed it who is not signed in here now. */
+const isOfAnother = ({ personId }: OutboxEntry): boolean => personId !== undefined && personId !== personHere();
 
 /** When something was typed, in words of the clock of this device. */
 const typedAt = ({ atMs }: OutboxEntry): string =>
@@ -54,13 +35,10 @@ const fieldsOf = (entry: OutboxEntry): string =>
 /** All that waits on this device to be sent, project by project; what was refused, and both versions of a conflict. */
 export function WaitingPage() {
   const { lanes, isOffline, isKnown } = useWaiting();
-  const counted = usePhotosLeft();
-  const photos: PhotosLeft = counted ?? new Map();
   const projects = useQuery({ queryKey: ['projects'], queryFn: api.projects, retry: false });
-  const isHouse = (scopeId: string) => scopeId === 'house' || scopeId === projects.data?.studioId;
+  const isHouse = (scopeId: string) => scopeId === projects.data?.studioId;
   const nameOf = (scopeId: string): string =>
     isHouse(scopeId) ? 'The house' : (projects.data?.projects.find(({ id }) => id === scopeId)?.name ?? 'A project');
-  const scopes = [...new Set([...lanes.map(({ scopeId }) => scopeId), ...photos.keys()])];
   const stuck = lanes.reduce((sum, { entries }) => sum + entries.filter(({ state }) => state !== 'waiting').length, 0);
   const count = lanes.reduce((sum, { entries }) => sum + entries.length, 0);
   return (
@@ -73,9 +51,9 @@ export function WaitingPage() {
       </header>
       <main className={shell.page}>
         <h1>Not sent yet</h1>
-        {!isKnown || counted === null ? (
+        {!isKnown ? (
           <p aria-busy="true">Looking at what waits …</p>
-        ) : scopes.length === 0 ? (
+        ) : lanes.length === 0 ? (
           <Empty title="Everything is sent">
             <p>What is typed without a connection waits here, in its order, until the server has it.</p>
             <LinkButton to="/" primary>
@@ -98,22 +76,12 @@ export function WaitingPage() {
               </Button>
             </p>
             <div className={styles.lanes}>
-              {scopes.map((scopeId) => (
+              {lanes.map(({ scopeId, entries }) => (
                 <section key={scopeId} className={styles.lane} aria-label={nameOf(scopeId)}>
                   <h2>
                     <Link to={isHouse(scopeId) ? '/house' : `/p/${scopeId}`}>{nameOf(scopeId)}</Link>
                   </h2>
-                  <LaneEntries
-                    scopeId={scopeId}
-                    isHouse={isHouse(scopeId)}
-                    entries={lanes.find((lane) => lane.scopeId === scopeId)?.entries ?? []}
-                  />
-                  {(photos.get(scopeId) ?? 0) > 0 && (
-                    <p className="muted">
-                      {photos.get(scopeId)} {photos.get(scopeId) === 1 ? 'picture is' : 'pictures are'} sent once this
-                      is opened with a connection.
-                    </p>
-                  )}
+                  <LaneEntries scopeId={scopeId} isHouse={isHouse(scopeId)} entries={entries} />
                 </section>
               ))}
             </div>
@@ -152,6 +120,7 @@ function LaneEntries(props: { scopeId: string; isHouse: boolean; entries: readon
         return (
           <li key={key} className={entry.state === 'waiting' ? undefined : styles.stuck}>
             <div className={styles.line}>
+              {entry.picture && <img src={photoAddress(entry.picture.id, 'thumbnail')} alt="" />}
               <span>
                 <b>{actTitle(entry)}</b>
                 {fieldsOf(entry) && <span className="muted"> · {fieldsOf(entry)}</span>}
@@ -161,7 +130,14 @@ function LaneEntries(props: { scopeId: string; isHouse: boolean; entries: readon
                 {typedAt(entry) && `, typed ${typedAt(entry)}`}
               </span>
             </div>
+            {isOfAnother(entry) && (
+              <p className="muted small">
+                Typed by somebody who has signed out here. It goes out in their name when they sign in on this device
+                again.
+              </p>
+            )}
             {entry.state !== 'waiting' &&
+              !isOfAnother(entry) &&
               (now ? (
                 <StuckCommand
                   entry={entry}
