@@ -8,7 +8,7 @@ import { amountWords, dateWords, dayWords } from './words';
 
 const percent = (part: number, whole: number) => `${Math.max(0, Math.min(100, (100 * part) / Math.max(1, whole)))}%`;
 
-/** The strip that is always there: money, hands, days; a gauge opens its reasons. */
+/** The strip that is always there: money, hands, days; a gauge opens its reasons. On a phone one line, of what is left. */
 export function Purse(props: { plan: Plan; onWhy: (figure: PurseFigure) => void }) {
   const { purse, rows, asOfMs } = props.plan;
   const { currency, timeZone, revealDate } = rows.project;
@@ -42,7 +42,9 @@ export function Purse(props: { plan: Plan; onWhy: (figure: PurseFigure) => void 
       <button type="button" className={styles.gauge} onClick={() => props.onWhy('money')}>
         <span className="visually-hidden">Why? </span>
         <span className={styles.head}>
-          <b>{short(money.budget)}</b> money{wishWords}{' '}
+          <span className={styles.atDesk}>
+            <b>{short(money.budget)}</b> money{wishWords}{' '}
+          </span>
           <span className={`${styles.say} ${over ? styles.over : maybeOver ? '' : styles.fine}`}>{moneySay}</span>
         </span>
         <span className={styles.bar} aria-hidden="true">
@@ -73,12 +75,14 @@ export function Purse(props: { plan: Plan; onWhy: (figure: PurseFigure) => void 
       <button type="button" className={styles.gauge} onClick={() => props.onWhy('hands')}>
         <span className="visually-hidden">Why? </span>
         <span className={styles.head}>
-          <b>
-            {hands.onHandMinutes === null
-              ? formatMinutes(hands.planned.likely)
-              : `${Math.round(hands.onHandMinutes / 6) / 10} h`}
-          </b>{' '}
-          hands{' '}
+          <span className={handsFree === null ? '' : styles.atDesk}>
+            <b>
+              {hands.onHandMinutes === null
+                ? formatMinutes(hands.planned.likely)
+                : `${Math.round(hands.onHandMinutes / 6) / 10} h`}
+            </b>{' '}
+            hands{' '}
+          </span>
           {handsFree !== null && (
             <span className={`${styles.say} ${handsFree < 0 ? styles.over : styles.fine}`}>
               {handsFree < 0 ? `${formatMinutes(-handsFree)} short` : `${formatMinutes(handsFree)} free`}
@@ -105,9 +109,11 @@ export function Purse(props: { plan: Plan; onWhy: (figure: PurseFigure) => void 
       <button type="button" className={styles.gauge} onClick={() => props.onWhy('days')}>
         <span className="visually-hidden">Why? </span>
         <span className={styles.head}>
-          <b>{reveal === null ? 'no date' : `${reveal} ${reveal === 1 ? 'day' : 'days'}`}</b>{' '}
-          {reveal === null ? '' : 'to the reveal'}
-          <span className={`${styles.say} ${late ? styles.over : ''}`}>
+          <span className={late ? styles.atDesk : ''}>
+            <b>{reveal === null ? 'no date' : `${reveal} ${reveal === 1 ? 'day' : 'days'}`}</b>{' '}
+            <span className={styles.atDesk}>{reveal === null ? '' : 'to the reveal'}</span>
+          </span>
+          <span className={`${styles.say} ${late ? styles.over : styles.atDesk}`}>
             {days.lastUsableMs === null
               ? 'nothing chosen yet'
               : late

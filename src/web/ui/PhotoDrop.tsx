@@ -61,7 +61,7 @@ export function PhotoQueueDrop(props: {
   const { label, hint, queue } = props;
   return (
     <>
-      <PhotoDrop label={label} hint={hint} busy={queue.waiting > 0} onFiles={(files) => void queue.add(files)} />
+      <PhotoDrop label={label} hint={hint} onFiles={(files) => void queue.add(files)} />
       {queue.waiting > 0 && (
         <p role="status" className="muted small">
           {queue.waiting} on the way; kept on this device until the server has them.

@@ -1,5 +1,5 @@
 import { Tabs } from 'antd';
-import type { ReactNode } from 'react';
+import { type ReactNode, Suspense } from 'react';
 import styles from './ui.module.css';
 
 /** One part of a page that is shown by itself. */
@@ -9,7 +9,7 @@ export interface Part<Id extends string> {
   content: () => ReactNode;
 }
 
-/** Parts of a page of which one is open at a time; the others are not there meanwhile. */
+/** Parts of a page of which one is open at a time; the others are not there meanwhile, and may be brought when opened. */
 export function TabbedParts<Id extends string>(props: {
   open: Id;
   parts: readonly Part<Id>[];
@@ -29,7 +29,7 @@ export function TabbedParts<Id extends string>(props: {
       items={props.parts.map((part) => ({
         key: part.id,
         label: part.name,
-        children: isOpen(part) ? part.content() : null,
+        children: isOpen(part) ? <Suspense fallback={null}>{part.content()}</Suspense> : null,
       }))}
     />
   );

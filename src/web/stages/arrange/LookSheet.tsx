@@ -6,11 +6,10 @@ import { checkLook, isOpen } from '@core/arrange/lookChecks/checkLook';
 import { lookFacts } from '@core/arrange/lookChecks/lookFacts';
 import type { LookRow, SpotRow } from '@core/model/rows';
 import { Segmented } from 'antd';
-import { useDeferredValue, useMemo, useState } from 'react';
+import { lazy, Suspense, useDeferredValue, useMemo, useState } from 'react';
 import { Link } from 'react-router';
 import { useCommands, usePlan } from '../../app/projectStore';
 import { Choice } from '../../ui/fields';
-import { AddThing } from './AddThing';
 import styles from './arrange.module.css';
 import { Changes } from './Changes';
 import { Checks } from './Checks';
@@ -18,6 +17,9 @@ import { LookBar } from './LookBar';
 import { LookCanvas } from './LookCanvas';
 import { ThingPanel } from './ThingPanel';
 import { Tray } from './Tray';
+
+// What knows how large things are and where they belong comes after the look itself.
+const AddThing = lazy(async () => ({ default: (await import('./AddThing')).AddThing }));
 
 const NOTHING: readonly Place[] = [];
 
@@ -145,7 +147,9 @@ export function LookSheet(props: {
           />
         )}
         <Checks look={look} things={things} verdicts={verdicts} onSelect={select} spot={spot} />
-        <AddThing spot={spot} look={look} things={things} onAdded={setSelectedId} />
+        <Suspense fallback={null}>
+          <AddThing spot={spot} look={look} things={things} onAdded={setSelectedId} />
+        </Suspense>
       </aside>
     </div>
   );

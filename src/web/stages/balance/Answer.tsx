@@ -152,7 +152,7 @@ function Search(props: { balance: BalanceState & { stop: () => void; again: () =
   return words === '' ? null : (
     <p className={styles.proof} role="status">
       {words}{' '}
-      {(isStopped || (answer?.kind === 'found' && answer.open !== null)) && (
+      {(answer?.kind === 'found' ? answer.open !== null : isStopped) && (
         <>
           <Button size="small" onClick={props.balance.again}>
             Search on

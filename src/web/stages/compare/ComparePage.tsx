@@ -9,9 +9,10 @@ import { boardColumns } from '../../app/optionWords';
 import { useCommands, useLocale, usePlan, useRows } from '../../app/projectStore';
 import shell from '../../app/shell.module.css';
 import { useLatest } from '../../app/useLatest';
+import { useOnce } from '../../app/useOnce';
 import { useSearchState } from '../../app/useSearchState';
 import { Empty, LinkButton } from '../../ui/basics';
-import { type AddableKind, AddOption } from './AddOption';
+import type { AddableKind } from './AddOption';
 import { BoardRow } from './BoardRow';
 import { BoardTools } from './BoardTools';
 import styles from './compare.module.css';
@@ -20,6 +21,8 @@ import { SharedSupplies } from './SharedSupplies';
 import { useFirstFew } from './useFirstFew';
 import { WhyPanel } from './WhyPanel';
 
+const AddOption = lazy(async () => ({ default: (await import('./AddOption')).AddOption }));
+
 /** The board: slots down, ways across; one press chooses, the purse moves, the reasons are beside. */
 export function ComparePage() {
   const plan = usePlan();
@@ -27,6 +30,7 @@ export function ComparePage() {
   const [lookedAt, setLookedAt] = useState<string | null>(null);
   const [sheetOpen, setSheetOpen] = useState(false);
   const [adding, setAdding] = useState<{ slot: SlotRow; kind: AddableKind } | null>(null);
+  const wasAdding = useOnce(adding !== null);
   const looked = (lookedAt === null ? undefined : plan.option(lookedAt)) ?? firstOption(plan) ?? null;
   const latest = useLatest(plan);
   const choose = useCallback(
@@ -111,14 +115,18 @@ export function ComparePage() {
           <p className="muted">Add a way to fill a slot; its reasons stand here, line by line.</p>
         </aside>
       )}
-      <AddOption
-        slot={adding?.slot ?? null}
-        kind={adding?.kind ?? 'asFound'}
-        onClose={(added) => {
-          setAdding(null);
-          if (added) setLookedAt(added);
-        }}
-      />
+      {wasAdding && (
+        <Suspense fallback={null}>
+          <AddOption
+            slot={adding?.slot ?? null}
+            kind={adding?.kind ?? 'asFound'}
+            onClose={(added) => {
+              setAdding(null);
+              if (added) setLookedAt(added);
+            }}
+          />
+        </Suspense>
+      )}
     </main>
   );
 }

@@ -8,7 +8,7 @@ import { useRef, useState } from 'react';
 import { ApiError, api } from '../../app/api';
 import { FileLink } from '../../app/FileLink';
 import { useHouse } from '../../app/houseStore';
-import { doneWork, giveUp, useWorks, type Work } from '../../app/longWork';
+import { doneWork, useWorks, type Work } from '../../app/longWork';
 import { WorkLine } from '../../app/WorkLine';
 import { BigChoice } from '../../ui/basics';
 import { decodeText } from './decodeText';
@@ -154,17 +154,16 @@ export function Files() {
             <Button type="primary" disabled={takes === 0 || running} onClick={() => void bring()}>
               {takes === 0 ? 'Nothing to bring in' : `Bring ${takes} in`}
             </Button>
-            <Button
-              onClick={() => {
-                if (running) void giveUp(client, work.id);
-                else {
+            {!running && (
+              <Button
+                onClick={() => {
                   setFile(null);
                   setPreview(null);
-                }
-              }}
-            >
-              Cancel
-            </Button>
+                }}
+              >
+                Cancel
+              </Button>
+            )}
           </p>
         )}
         {running && <WorkLine work={work} what={`Bringing ${work.title} in:`} />}

@@ -1,4 +1,5 @@
 import { Button } from 'antd';
+import { lazy } from 'react';
 import { Link } from 'react-router';
 import { ActToast } from '../../app/ActToast';
 import { HouseProvider, useHouse } from '../../app/houseStore';
@@ -8,12 +9,14 @@ import shell from '../../app/shell.module.css';
 import { useUndoKey } from '../../app/undoKey';
 import { useSearchState } from '../../app/useSearchState';
 import { type Part, TabbedParts } from '../../ui/TabbedParts';
-import { Files } from './Files';
-import { Fits } from './Fits';
 import styles from './house.module.css';
-import { Pieces } from './Pieces';
-import { Prices } from './Prices';
-import { Supplies } from './Supplies';
+
+// Each part comes when it is opened.
+const Fits = lazy(async () => ({ default: (await import('./Fits')).Fits }));
+const Pieces = lazy(async () => ({ default: (await import('./Pieces')).Pieces }));
+const Supplies = lazy(async () => ({ default: (await import('./Supplies')).Supplies }));
+const Prices = lazy(async () => ({ default: (await import('./Prices')).Prices }));
+const Files = lazy(async () => ({ default: (await import('./Files')).Files }));
 
 const parts: readonly Part<'fits' | 'pieces' | 'supplies' | 'prices' | 'files'>[] = [
   { id: 'fits', name: 'What fits', content: () => <Fits /> },

@@ -31,9 +31,10 @@ export function AddPicture(props: {
           event.target.value = '';
         }}
       />
-      <Button size="small" aria-label={name} loading={queue.waiting > 0} onClick={() => input.current?.click()}>
+      <Button size="small" aria-label={name} onClick={() => input.current?.click()}>
         {label}
       </Button>
+      {queue.waiting > 0 && <small role="status"> on the way</small>}
       {queue.refused.map((refused) => (
         <small key={refused.name} role="alert">
           {refused.name} was not taken: {refused.reason}

@@ -16,13 +16,13 @@ import { useWaiting } from '../../sync/useWaiting';
 import { Empty, LinkButton } from '../../ui/basics';
 import { Cards } from '../../ui/layout';
 import ui from '../../ui/ui.module.css';
-import { ImportButton } from './ImportButton';
 import styles from './projects.module.css';
 import { Studios } from './Studios';
 import { WhoHere } from './WhoHere';
 
 type Entry = ProjectListAnswer['projects'][number];
 
+const ImportButton = lazy(async () => ({ default: (await import('./ImportButton')).ImportButton }));
 /** The pictures come after the page: what draws pieces is half as large as all else here. */
 const SpotThumbnail = lazy(async () => ({ default: (await import('../../ui/SpotThumbnail')).SpotThumbnail }));
 
@@ -57,7 +57,9 @@ export function ProjectsPage() {
           <p className="muted">Know before you spend whether a makeover beats buying new.</p>
           {plans && (
             <>
-              <ImportButton studioId={query.data?.studioId ?? ''} />
+              <Suspense fallback={<Button disabled>Import a project file</Button>}>
+                <ImportButton studioId={query.data?.studioId ?? ''} />
+              </Suspense>
               <LinkButton to="/house">The house</LinkButton>
               <LinkButton to="/new" primary>
                 New project

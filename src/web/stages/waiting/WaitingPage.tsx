@@ -50,7 +50,7 @@ export function WaitingPage() {
         <span className="muted">What waits on this device</span>
       </header>
       <main className={shell.page}>
-        <h1>Not sent yet</h1>
+        <h1>{isKnown && lanes.length === 0 ? 'Nothing waits' : 'Not sent yet'}</h1>
         {!isKnown ? (
           <p aria-busy="true">Looking at what waits …</p>
         ) : lanes.length === 0 ? (
