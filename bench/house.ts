@@ -55,11 +55,7 @@ export async function houseBench(
     await once(async () => (await post('/api/house/import/preview', wish)).text()),
     '',
   );
-  show(
-    'CSV of 10,000 pieces, written',
-    await once(() => euporia.work('importHouse', wish)),
-    'under 10 s',
-  );
+  show('CSV of 10,000 pieces, written', await once(() => euporia.work('importHouse', wish)), 'under 10 s');
   const { slots } = (await euporia.json(`/api/projects/${projectId}/snapshot`)) as { slots: { id: string }[] };
   let turn = 0;
   const rank = async () => {
