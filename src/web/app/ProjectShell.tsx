@@ -132,7 +132,9 @@ function Remedy() {
   const { pathname } = useLocation();
   const worksAt = useWorksAt();
   const isOver = purse.money.free.likely < 0 || (purse.hands.freeMinutes ?? 0) < 0;
-  return isOver && worksAt('balance') && !pathname.includes('/balance') ? (
+  // In a shop the card is all that there is room for.
+  const isElsewhere = pathname.includes('/balance') || pathname.endsWith('/hunt/card');
+  return isOver && worksAt('balance') && !isElsewhere ? (
     <Suspense fallback={null}>
       <FirstRemedy />
     </Suspense>

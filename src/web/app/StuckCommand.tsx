@@ -6,6 +6,7 @@ import { useState } from 'react';
 import type { Decision } from '../sync/decisions';
 import { editedFields } from '../sync/laneChanges';
 import type { OutboxEntry } from '../sync/rowsAfter';
+import { photoAddress } from '../ui/photoAddress';
 import styles from './shell.module.css';
 
 const words = (value: unknown): string =>
@@ -56,6 +57,13 @@ export function StuckCommand(props: {
     setTheirs((before) => new Set(isTheirs ? [...before, field] : [...before].filter((one) => one !== field)));
   return (
     <>
+      {entry.picture && (
+        <img
+          className={styles.stuckPicture}
+          src={photoAddress(entry.picture.id, 'thumbnail')}
+          alt={entry.picture.name}
+        />
+      )}
       <p>{answer?.sentence}</p>
       {builtOn.length > 0 && (
         <>

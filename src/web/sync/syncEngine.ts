@@ -1,34 +1,15 @@
 import type { DoneAnswer } from '@contract/answers';
-import { ApiError, api, onAnswered } from '../app/api';
+import { onAnswered } from '../app/api';
 import { personHere } from '../ui/devicePerson';
 import { showFromServer } from '../ui/localPictures';
 import { studioOfTab } from '../ui/tabStudio';
 import { del, get, keepsNothing, keys, onStopsKeeping } from './deviceStore';
-import {
-  added,
-  changed,
-  followed,
-  type Lane,
-  madeIn,
-  markedSent,
-  mergedOver,
-  nextPicture,
-  nextToSend,
-  pictured,
-  stuckAs,
-  undoneWith,
-} from './laneChanges';
+import { added, followed, type Lane, undoneWith } from './laneChanges';
 import { LANE, type LaneEvents, OpenLane } from './openLane';
-import { forgetPictures, keptPicture, letPictureGo, showPicturesOf } from './pictures';
+import { forgetPictures, showPicturesOf } from './pictures';
 import type { OutboxEntry } from './rowsAfter';
+import { Sender } from './sender';
 
-/** Nobody answers: asked again after this, and after twice as long each time, up to the second. */
-const FIRST_RETRY_MS = 2000;
-const LAST_RETRY_MS = 60_000;
-/** When a server that is busy is asked again, in milliseconds. */
-const BUSY_MS = 500;
-/** After so many unexpected errors over one command it is shown as not saved, so that the others go on. */
-const MOST_FAILURES = 3;
 /** Ids for the lines of the ledger that an undo may have to reverse. */
 export const REVERSALS = 60;
 
@@ -54,15 +35,30 @@ export class SyncEngine {
   isOffline = false;
   private readonly lanes = new Map<string, OpenLane>();
   private readonly watchers = new Set<() => void>();
-  private readonly failures = new Map<string, number>();
   private readonly tab = crypto.randomUUID();
   private readonly channel = typeof BroadcastChannel === 'undefined' ? null : new BroadcastChannel(CHANNEL);
   private isSender = false;
   private isStopped = false;
   private letGo: () => void = () => undefined;
-  private timer: ReturnType<typeof setTimeout> | null = null;
-  private retries = 0;
   private started: Promise<void> | null = null;
+  private readonly sender = new Sender({
+    lanes: () => [...this.lanes.values()],
+    mayGoOn: () => this.isSender,
+    changed: (lane) => {
+      this.tell(lane);
+      this.say({ kind: 'changed', scopeId: lane.scopeId });
+    },
+    done: (lane, entry, answer) => {
+      this.tellDone(entry, answer);
+      this.tell(lane);
+    },
+    doneAndKept: (entry, answer) => this.say({ kind: 'done', entry, answer }),
+    stuck: (entry) => {
+      this.tellStuck(entry);
+      this.say({ kind: 'stuck', entry });
+    },
+    offline: (isOffline) => this.setOffline(isOffline),
+  });
 
   /** Loads what earlier visits left, and sends it, here or in another tab. */
   start(): Promise<void> {
@@ -76,7 +72,8 @@ export class SyncEngine {
     onStopsKeeping(() => void this.beSender());
     onAnswered(() => {
       if (!this.isOffline) return;
-      if (this.waitingLanes().length === 0) this.setOffline(false);
+      // What somebody typed who has signed out here waits for them, connected or not.
+      if ([...this.lanes.values()].every((lane) => lane.entriesOf(personHere()).length === 0)) this.setOffline(false);
       else this.retry();
     });
     for (const key of await keys()) if (key.startsWith(LANE)) await this.seeLane(this.lane(key.slice(LANE.length)));
@@ -97,7 +94,7 @@ export class SyncEngine {
   stop(): void {
     this.isStopped = true;
     this.isSender = false;
-    if (this.timer) clearTimeout(this.timer);
+    this.sender.stop();
     this.channel?.close();
     this.letGo();
   }
@@ -109,7 +106,7 @@ export class SyncEngine {
     for (const lane of this.lanes.values()) await this.seeLane(lane);
     const entries = [...this.lanes.values()].flatMap((lane) => lane.entries);
     void forgetPictures(new Set(entries.flatMap(({ picture }) => (picture ? [picture.id] : []))));
-    this.pumpAll();
+    this.sender.pumpAll();
   }
 
   /** Sees what a lane holds, with the pictures that go with it. */
@@ -191,13 +188,8 @@ export class SyncEngine {
 
   /** Tries at once, for example when the browser says that the network is back. */
   retry(): void {
-    if (!this.isSender) {
-      this.say({ kind: 'retry' });
-      return;
-    }
-    if (this.timer) clearTimeout(this.timer);
-    this.timer = null;
-    this.pumpAll();
+    if (this.isSender) this.sender.now();
+    else this.say({ kind: 'retry' });
   }
 
   /** Changes a lane here, on the device, and in the other tabs; then sends what may go. */
@@ -208,7 +200,7 @@ export class SyncEngine {
     await this.start();
     await kept;
     this.say({ kind: 'changed', scopeId });
-    this.pumpAll();
+    this.sender.pumpAll();
   }
 
   private say(told: Told): void {
@@ -239,7 +231,7 @@ export class SyncEngine {
         const lane = this.lane(told.scopeId);
         void this.seeLane(lane).then(() => {
           this.tell(lane);
-          this.pumpAll();
+          this.sender.pumpAll();
         });
         break;
       }
@@ -275,146 +267,10 @@ export class SyncEngine {
   }
 
   private setOffline(isOffline: boolean): void {
-    if (!isOffline) this.retries = 0;
     if (this.isOffline !== isOffline) this.say({ kind: 'offline', isOffline });
     this.noteOffline(isOffline);
   }
-
-  private pumpAll(): void {
-    if (!this.isSender) return;
-    for (const lane of this.lanes.values()) {
-      void this.pump(lane);
-      void this.pumpPictures(lane);
-    }
-  }
-
-  /** Ids of rows that the other lanes are still to make. */
-  private toBeMade(but: OpenLane): Set<string> {
-    const ids = [...this.lanes.values()].filter((lane) => lane !== but).flatMap((lane) => madeIn(lane.entries));
-    return new Set(ids);
-  }
-
-  private async pump(lane: OpenLane): Promise<void> {
-    if (lane.isSending) return;
-    lane.isSending = true;
-    try {
-      for (;;) {
-        const next = nextToSend(lane.entriesOf(personHere()), this.toBeMade(lane));
-        if (!next || !this.isSender) return;
-        const { key } = next.command;
-        // It is noted beforehand: what may be done already is never sent under another key.
-        if (!next.sent) await lane.change((entries) => markedSent(entries, key));
-        if (!(await this.sendOne(lane, next))) return;
-      }
-    } finally {
-      lane.isSending = false;
-    }
-  }
-
-  /** Brings the pictures of a lane to the server, one after the other, while what does not hang on them goes on. */
-  private async pumpPictures(lane: OpenLane): Promise<void> {
-    if (lane.isSendingPictures) return;
-    lane.isSendingPictures = true;
-    try {
-      for (;;) {
-        const next = nextPicture(lane.entriesOf(personHere()));
-        if (!next?.picture || !this.isSender) return;
-        if (!(await this.sendPicture(lane, next, next.picture))) return;
-        void this.pump(lane);
-      }
-    } finally {
-      lane.isSendingPictures = false;
-    }
-  }
-
-  /** Brings the picture of a command to the server. @returns whether the lane may go on */
-  private async sendPicture(
-    lane: OpenLane,
-    next: OutboxEntry,
-    picture: NonNullable<OutboxEntry['picture']>,
-  ): Promise<boolean> {
-    const { key } = next.command;
-    try {
-      const blob = await keptPicture(picture.id);
-      if (!blob) throw new ApiError(422, LOST_PICTURE);
-      const size = await api.putPhoto(picture.id, picture.name, blob, next.studioId ?? null);
-      if (this.isStopped) return false;
-      this.setOffline(false);
-      this.failures.delete(key);
-      await lane.change((entries) => pictured(entries, key, size));
-      return true;
-    } catch (error) {
-      return this.notSent(lane, next, error);
-    }
-  }
-
-  /** Sends one command. @returns whether the next may follow */
-  private async sendOne(lane: OpenLane, next: OutboxEntry): Promise<boolean> {
-    const { key } = next.command;
-    try {
-      const answer = await api.command(next.command, next.studioId ?? null);
-      if (this.isStopped) return false;
-      this.setOffline(false);
-      this.failures.delete(key);
-      const kept = lane.change((entries) => followed(entries, key, answer));
-      if (next.picture) void letPictureGo(next.picture.id);
-      this.tellDone(next, answer);
-      this.tell(lane);
-      await kept;
-      this.say({ kind: 'done', entry: next, answer });
-      // What speaks of a row that this one made may go now.
-      if (next.makes) this.pumpAll();
-      return true;
-    } catch (error) {
-      return this.notSent(lane, next, error);
-    }
-  }
-
-  /** What becomes of a command that did not go through. @returns whether the lane may go on */
-  private async notSent(lane: OpenLane, next: OutboxEntry, error: unknown): Promise<boolean> {
-    const { key } = next.command;
-    if (!(error instanceof ApiError)) throw error;
-    if (this.isStopped) return false;
-    // A server that fails is asked again; when it fails on the same command each time, the stylist is told.
-    const failures = error.gone ? 0 : error.status >= 500 ? (this.failures.get(key) ?? 0) + 1 : 0;
-    if (failures > 0) this.failures.set(key, failures);
-    if (error.gone || (error.status >= 500 && failures < MOST_FAILURES)) {
-      this.retryLater(error.busy);
-      return false;
-    }
-    this.setOffline(false);
-    const state = error.status === 409 ? 'conflict' : 'refused';
-    const { answer } = error;
-    const merged = state === 'conflict' ? mergedOver(next, answer.conflicts ?? [], crypto.randomUUID()) : null;
-    if (merged) {
-      await lane.change((entries) => changed(entries, key, () => merged));
-      this.tell(lane);
-      this.say({ kind: 'changed', scopeId: lane.scopeId });
-      return true;
-    }
-    await lane.change((entries) => stuckAs(entries, key, state, answer));
-    const stuck: OutboxEntry = { ...next, state, answer };
-    this.tellStuck(stuck);
-    this.tell(lane);
-    this.say({ kind: 'changed', scopeId: lane.scopeId });
-    this.say({ kind: 'stuck', entry: stuck });
-    return true;
-  }
-
-  private retryLater(isBusy: boolean): void {
-    this.setOffline(!isBusy);
-    const ms = isBusy ? BUSY_MS : Math.min(LAST_RETRY_MS, FIRST_RETRY_MS * 2 ** this.retries);
-    if (this.timer !== null) return;
-    if (!isBusy) this.retries += 1;
-    this.timer = setTimeout(() => this.retry(), ms);
-  }
 }
-
-/** What a device says that cleared away a picture before it was sent. */
-const LOST_PICTURE = {
-  code: 'notFound',
-  sentence: 'This picture is not on this device any more. Take it once more, or let it go.',
-} as const;
 
 const NOTHING: Lane = [];
 
