@@ -171,13 +171,22 @@ describe('what nobody asks for any more', () => {
       `insert into "request_key" (studio_id, key, body_hash, status, answer, created_at) values ($1, $2, 'x', 200, '{}', now() - interval '31 days')`,
       [studio.studioId, key],
     );
-    expect(await pruneOld(own.database)).toEqual({ keys: 1, acts: 1 });
+    for (const [state, ended] of [
+      ['done', `now() - interval '31 days'`],
+      ['done', 'now()'],
+      ['waiting', 'null'],
+    ] as const)
+      await source.query(
+        `insert into "long_job" (studio_id, id, kind, title, device, asked_hash, state, ended_at) values ($1, $2, 'balance', 'x', 'x', 'x', '${state}', ${ended})`,
+        [studio.studioId, randomUUID()],
+      );
+    expect(await pruneOld(own.database)).toEqual({ keys: 1, jobs: 1, acts: 1 });
     const left: { id: string }[] = await source.query('select id from "act" where id = any($1)', [
       [first.json.actId, second.json.actId, undone.json.actId],
     ]);
     // The second stays: what took it back is not old yet.
     expect(left.map(({ id }) => id).sort()).toEqual([second.json.actId, undone.json.actId].sort());
-    expect(await pruneOld(own.database)).toEqual({ keys: 0, acts: 0 });
+    expect(await pruneOld(own.database)).toEqual({ keys: 0, jobs: 0, acts: 0 });
     await expect(source.query('delete from "act"')).rejects.toThrow();
   });
 });

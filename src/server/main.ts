@@ -38,7 +38,10 @@ const owner = await openDatabase(url, { poolSize: 2 }).catch((error: unknown) =>
 });
 await pruneOld(owner);
 const role = await ensureAppRole(owner);
-await prepareQueue(owner, role);
+await prepareQueue(owner, role).catch((error: Error) => {
+  process.stderr.write(`The queue for long work cannot be made in this database: ${error.message}\n`);
+  process.exit(CANNOT);
+});
 if (role === null) say('The database’s user may make no role; Euporia works as that user.');
 const database = role === null ? owner : await openDatabase(url, { migrate: false, role });
 if (role !== null) await owner.close();

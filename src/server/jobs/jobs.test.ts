@@ -118,6 +118,28 @@ describe('long work', () => {
     expect(await takeJob(own.database, key)).toBeNull();
   });
 
+  it('at which servers ended again and again is told as failed, and not begun once more', async () => {
+    const id = randomUUID();
+    const scope = studioScope(studio.studioId, 'a server that ends');
+    await inTransaction(own.database, scope, (transaction) =>
+      addJob(transaction, {
+        id,
+        kind: 'importHouse',
+        title: 'heavy.csv',
+        projectId: null,
+        asked: table('Name\nHeavy cup'),
+        askedHash: 'x',
+      }),
+    );
+    await own.database.source.query(
+      `update long_job set tries = 6, state = 'working', beat_at = now() - interval '1 hour' where id = $1`,
+      [id],
+    );
+    await ended(id, 'refused');
+    expect((await look(id)).json.refusal.code).toBe('unexpected');
+    expect(await named('heavy')).toBe(0);
+  });
+
   it('is shared by two servers: each is done once, whoever is asked', async () => {
     const other = studioApp(second, studio.studioId);
     await other.app.jobs.start();

@@ -42,8 +42,9 @@ const MOST_OPEN = 20;
 const BEAT_MS = 1000;
 const SILENT_MS = 10_000;
 const LOOK_MS = 5000;
-/** A work that failed on our side so often is told as failed. */
+/** A work that failed on our side so often is told as failed; so is one at which servers ended so often. */
 const MOST_TRIES = 3;
+const MOST_BEGUN = 6;
 
 const seen = (job: SeenJob): JobSeen => ({
   id: job.id,
@@ -84,7 +85,11 @@ export class Jobs {
 
   /** Begins to do what is noted. */
   start(): Promise<void> {
-    this.started ??= this.begin();
+    this.started ??= this.begin().catch((error: unknown) => {
+      // The database may be gone for the moment: whoever asks next tries again.
+      this.started = null;
+      throw error;
+    });
     return this.started;
   }
 
@@ -174,6 +179,7 @@ export class Jobs {
     const job = await takeJob(this.of.database, key);
     // It has ended, or somebody else was quicker.
     if (!job) return;
+    if (job.tries > MOST_BEGUN) return this.fail(key, new Error(`begun ${job.tries} times and never ended`));
     const far = { done: job.done, of: job.of };
     let isGivenUp = false;
     const beat = setInterval(() => {
@@ -198,7 +204,7 @@ export class Jobs {
     far: { done: number; of: number },
     isGivenUp: () => boolean,
   ): Promise<void> {
-    const { database, environment, search, log, write } = this.of;
+    const { database, environment, search, write } = this.of;
     const scope = studioScope(job.studioId, job.device, job.role as Role | null);
     const refuse = async (refusal: object) => {
       await endJob(database.source.manager, key, { state: 'refused', refusal });
@@ -232,8 +238,14 @@ export class Jobs {
         await putJobBack(database, key).catch(() => undefined);
         throw error;
       }
-      log(`unexpected: ${(error as Error).stack ?? error}`);
-      await refuse(refused('unexpected').body);
+      await this.fail(key, error);
     }
+  }
+
+  /** Gives up on a work that goes wrong on our side each time. */
+  private async fail(key: JobKey, error: unknown): Promise<void> {
+    const { database, log } = this.of;
+    log(`unexpected: ${(error as Error).stack ?? error}`);
+    await endJob(database.source.manager, key, { state: 'refused', refusal: refused('unexpected').body });
   }
 }
