@@ -72,25 +72,25 @@ const places: [string, () => string, string][] = [
   ['a client’s sheet by a link that is over', () => '/sheet', 'This link opens nothing'],
 ];
 
-/** What the rules for accessibility find on the page as it stands; the component library's tabs, whose list holds the button for those that do not fit, aside. */
+/** What the rules for accessibility find on the page as it stands. */
 async function remarks(): Promise<string[]> {
   await person.driver.executeScript(axe);
   return (await person.driver.executeAsyncScript(
-    'const done=arguments[0];window.axe.run(document,{runOnly:["wcag2a","wcag2aa","wcag21a","wcag21aa"]}).then(r=>done(r.violations.filter(v=>!(v.id==="aria-required-children"&&v.nodes.every(n=>n.html.includes("ant-tabs-nav")))).map(v=>v.id+": "+v.nodes.map(n=>n.target.join(" ")+" "+n.html.slice(0,120)).slice(0,3).join(" | "))))',
+    'const done=arguments[0];window.axe.run(document,{runOnly:["wcag2a","wcag2aa","wcag21a","wcag21aa"]}).then(r=>done(r.violations.map(v=>v.id+": "+v.nodes.map(n=>n.target.join(" ")+" "+n.html.slice(0,120)).slice(0,3).join(" | "))))',
   )) as string[];
 }
 
 /** What can be pressed and is lower than a thumb: links within a line, and what lies in something pressed, aside. */
 const lowTargets = `
-  const pressed = 'button, a, summary, [role=tab], .ant-tabs-tab, .ant-checkbox-wrapper, .ant-select, .ant-input, .ant-input-affix-wrapper';
+  const pressed = 'button, a, summary, [role=tab], .ant-checkbox-wrapper, .ant-select, .ant-input, .ant-input-affix-wrapper';
   return [...document.querySelectorAll(pressed)]
     .filter((one) => {
       const { width, height } = one.getBoundingClientRect();
       const style = getComputedStyle(one);
       const isHidden = width === 0 || height === 0 || style.visibility === 'hidden' || one.disabled === true
-        || one.closest('.visually-hidden, [aria-hidden=true], .ant-tabs-nav-operations') !== null;
+        || one.closest('.visually-hidden, [aria-hidden=true]') !== null;
       const isInLine = one.closest('[data-inline]') !== null || (one.tagName === 'A' && style.display === 'inline');
-      const isWithin = one.parentElement.closest('.ant-tabs-tab, .ant-select, .ant-input-affix-wrapper') !== null;
+      const isWithin = one.parentElement.closest('.ant-select, .ant-input-affix-wrapper') !== null;
       return !isHidden && !isInLine && !isWithin && Math.round(height) < 44;
     })
     .map((one) => one.tagName + ' ' + (one.getAttribute('aria-label') ?? one.textContent).slice(0, 40) + ', ' + Math.round(one.getBoundingClientRect().height) + ' px');

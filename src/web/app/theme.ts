@@ -36,6 +36,5 @@ export const theme: ThemeConfig = {
     Button: { fontWeight: 600, defaultBorderColor: look.ink, primaryShadow: 'none', defaultShadow: 'none' },
     Form: { itemMarginBottom: 14, verticalLabelPadding: '0 0 3px' },
     Modal: { titleFontSize: 18 },
-    Tabs: { titleFontSize: 14, itemColor: look['ink-2'], inkBarColor: look.tape, horizontalItemPadding: '8px 0' },
   },
 };
