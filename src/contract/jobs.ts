@@ -86,5 +86,6 @@ const jobSchema = z.object({
 });
 export const jobAnswer = jobSchema.extend({ result: z.unknown() });
 export const jobsAnswer = z.object({ jobs: z.array(jobSchema) });
+export type JobsAnswer = z.infer<typeof jobsAnswer>;
 export type JobSeen = z.infer<typeof jobSchema>;
 export type JobAnswer = z.infer<typeof jobAnswer>;

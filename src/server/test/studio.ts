@@ -1,8 +1,8 @@
 import { randomUUID } from 'node:crypto';
 import type { Command } from '@contract/command';
-import { errorCodes } from '@contract/errors';
+import { type ErrorCode, errorCodes } from '@contract/errors';
 import { hasEnded } from '@contract/jobState';
-import type { JobAnswer, JobKindName, jobAsks } from '@contract/jobs';
+import type { JobKindName, jobAsks } from '@contract/jobs';
 import type { ActKind, PayloadOf } from '@core/acts';
 import { labFromHex } from '@core/color/lab';
 import { stated } from '@core/kernel/price';
@@ -124,12 +124,11 @@ export function studioApp(
       await new Promise((done) => setTimeout(done, 20));
       seen = await send('GET', `/api/jobs/${id}`);
     }
-    const { refusal, result } = seen.json as JobAnswer;
+    const { refusal, result } = seen.json;
     return {
       ...seen,
-      status: refusal === null ? 200 : errorCodes[refusal.code].status,
-      // biome-ignore lint/suspicious/noExplicitAny: answers are looked into field by field; the any ends in the tests
-      json: (refusal ?? result) as any,
+      status: refusal === null ? 200 : errorCodes[refusal.code as ErrorCode].status,
+      json: refusal ?? result,
     };
   };
   return { app, studioId, send, command, rows, work };

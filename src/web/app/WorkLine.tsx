@@ -1,6 +1,7 @@
 import type { JobSeen } from '@contract/jobs';
 import { useQueryClient } from '@tanstack/react-query';
 import { Button } from 'antd';
+import { useState } from 'react';
 import { giveUp } from './longWork';
 import shell from './shell.module.css';
 
@@ -8,6 +9,7 @@ import shell from './shell.module.css';
 export function WorkLine(props: { work: JobSeen; what: string; unit?: string }) {
   const { work, what, unit = '' } = props;
   const client = useQueryClient();
+  const [problem, setProblem] = useState('');
   return (
     <div role="status" className={shell.work}>
       <span>
@@ -20,9 +22,10 @@ export function WorkLine(props: { work: JobSeen; what: string; unit?: string }) 
         <span className="muted">This page may be closed meanwhile.</span>
       </span>
       {work.of > 0 ? <progress value={work.done} max={work.of} aria-label={what} /> : <progress aria-label={what} />}
-      <Button size="small" onClick={() => void giveUp(client, work.id)}>
+      <Button size="small" onClick={() => giveUp(client, work.id).catch((error: Error) => setProblem(error.message))}>
         Cancel
       </Button>
+      {problem !== '' && <span role="alert">{problem}</span>}
     </div>
   );
 }

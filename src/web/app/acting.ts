@@ -11,7 +11,7 @@ let here: Acting | null = null;
 let coming: Promise<Acting> | null = null;
 
 /** Brings what acts need; asked again for as long as it takes, since what was typed waits for it. */
-export function bringActing(): Promise<Acting> {
+function bringActing(): Promise<Acting> {
   const ask = async (): Promise<Acting> => {
     for (;;)
       try {

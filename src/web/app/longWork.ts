@@ -1,9 +1,11 @@
 import { hasEnded } from '@contract/jobState';
-import type { JobAsk, JobKindName, JobResults, JobSeen } from '@contract/jobs';
-import { type QueryClient, useQuery } from '@tanstack/react-query';
+import type { JobAsk, JobKindName, JobResults, JobSeen, JobsAnswer } from '@contract/jobs';
+import { type QueryClient, useQuery, useQueryClient } from '@tanstack/react-query';
 import { ApiError, api } from './api';
 
 const LIST = ['jobs'];
+/** What long work may have written. */
+const WRITTEN = [['projects'], ['house']];
 /** How soon it is looked again, ms: soon at first, later less often. */
 const FIRST_LOOK_MS = 200;
 const LAST_LOOK_MS = 2000;
@@ -59,9 +61,18 @@ export function useWorks(kind: JobKindName): readonly JobSeen[] {
 
 /** The latest long works of the studio, ended ones too. */
 export function useLatestWorks(): readonly JobSeen[] {
+  const client = useQueryClient();
   const { data } = useQuery({
     queryKey: LIST,
-    queryFn: api.jobs,
+    queryFn: async () => {
+      const before = client.getQueryData<JobsAnswer>(LIST)?.jobs.filter(({ state }) => !hasEnded(state)) ?? [];
+      const now = await api.jobs();
+      const ended = new Set(now.jobs.filter(({ state }) => hasEnded(state)).map(({ id }) => id));
+      // What was brought in is there from now on, whichever visit began it.
+      if (before.some(({ id }) => ended.has(id)))
+        for (const queryKey of WRITTEN) void client.invalidateQueries({ queryKey });
+      return now;
+    },
     retry: false,
     refetchInterval: ({ state }) => (state.data?.jobs.some((job) => !hasEnded(job.state)) ? LAST_LOOK_MS : false),
   });

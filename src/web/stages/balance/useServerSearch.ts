@@ -1,10 +1,11 @@
 import { hasEnded } from '@contract/jobState';
-import type { BalanceJobAsk } from '@contract/jobs';
+import type { BalanceJobAsk, JobSeen } from '@contract/jobs';
 import type { BalanceAsk } from '@core/balance/ask';
 import type { ToldAnswer } from '@core/balance/toldPlan';
 import { sameValue } from '@core/kernel/sameValue';
+import { MS_PER_DAY } from '@core/kernel/units';
 import { useQueryClient } from '@tanstack/react-query';
-import { useCallback, useState } from 'react';
+import { useState } from 'react';
 import type { Snapshot } from '../../app/api';
 import { beginWork, useLatestWorks, useWork } from '../../app/longWork';
 import { usePlan } from '../../app/projectStore';
@@ -25,7 +26,7 @@ const askOf = (
 /** A search on the server, of the plan and the question as they are now. */
 export interface ServerSearch {
   /** The one that goes on; it may be of another question, or begun on another device. */
-  goesOn: ReturnType<typeof useLatestWorks>[number] | null;
+  goesOn: JobSeen | null;
   /** What the last one found, where it is of just this plan and question. */
   answer: ToldAnswer | null;
   /** Whether the last one is of the plan as it was, or of another question. */
@@ -37,20 +38,22 @@ export interface ServerSearch {
 /** Searches longer than a page would, on the server, where it goes on when the page is closed. */
 export function useServerSearch(ask: BalanceAsk): ServerSearch {
   const client = useQueryClient();
-  const { project } = usePlan().rows;
+  const { rows, asOfMs } = usePlan();
+  const { project } = rows;
   const works = useLatestWorks().filter(({ kind, projectId }) => kind === 'balance' && projectId === project.id);
   const goesOn = works.find(({ state }) => !hasEnded(state)) ?? null;
-  const last = works.find(({ state }) => state === 'done') ?? null;
+  // What was searched for days ago is of no use any more.
+  const last = works.find(({ state, startedAtMs }) => state === 'done' && asOfMs - startedAtMs < MS_PER_DAY) ?? null;
   const found = useWork('balance', last?.id ?? null)?.result ?? null;
   const asked = askOf(project.id, ask);
   const tag = client.getQueryData<Snapshot>(['project', project.id])?.tag ?? '';
   const isOfThis = found !== null && found.tag === tag && sameValue(found.asked, asked);
   const [problem, setProblem] = useState('');
-  const begin = useCallback(() => {
+  const begin = () => {
     setProblem('');
     beginWork(client, { id: crypto.randomUUID(), kind: 'balance', title: project.name, asked }).catch((error: Error) =>
       setProblem(error.message),
     );
-  }, [client, project.name, asked]);
+  };
   return { goesOn, answer: isOfThis ? found.answer : null, isOfBefore: found !== null && !isOfThis, problem, begin };
 }

@@ -2,7 +2,7 @@ import type { ProjectListAnswer, RefusedAnswer } from '@contract/answers';
 import type { JobSeen } from '@contract/jobs';
 import { useQueryClient } from '@tanstack/react-query';
 import { Button } from 'antd';
-import { lazy, Suspense, useEffect, useRef, useState } from 'react';
+import { lazy, Suspense, useRef, useState } from 'react';
 import { useNavigate } from 'react-router';
 import { ApiError } from '../../app/api';
 import { doneWork, useWorks } from '../../app/longWork';
@@ -22,10 +22,6 @@ export function ImportButton(props: { studioId: string }) {
   /** What is being brought in from here, as far as it is known. */
   const [work, setWork] = useState<JobSeen | null>(null);
   const others = useWorks('importProject').filter(({ id }) => id !== work?.id);
-  const goOn = others.length;
-  // One that another visit began came to its end: its project is in the list.
-  // biome-ignore lint/correctness/useExhaustiveDependencies: how many go on is what tells
-  useEffect(() => void client.invalidateQueries({ queryKey: ['projects'] }), [client, goOn]);
 
   // One id for one intent: the same file chosen once more after a failure is the same intent.
   const intent = useRef<{ file: unknown; mode: string; key: string } | null>(null);
