@@ -130,13 +130,14 @@ describe('a porch of our own', () => {
     await person.press('Buy new: Garden bench');
     await person.press('As found: Lantern');
     await person.seeText('over');
+    // What helps comes under the purse a moment later, and moves what stands below it.
+    await person.seeText('This closes it: Bench: Pine bench, as found instead of Garden bench, bought new');
     // The chips tell what taking another would change.
     await person.press('Against what is chosen');
     await person.seeText('−$50.00');
     await person.press('Against what is chosen');
     await person.notText('−$50.00');
-    // What helps most stands under the purse wherever one is, and one key takes it.
-    await person.seeText('This closes it: Bench: Pine bench, as found instead of Garden bench, bought new');
+    // It stands there wherever one is, and one key takes it.
     await person.key('f');
     await person.notText('This closes it');
     await person.saved();

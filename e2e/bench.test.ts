@@ -219,7 +219,7 @@ describe('the plan, at the desk', () => {
     await second.goto(bench);
     await second.seeText('Drying line');
     await second.notText('Stop looking');
-    await second.click('//div[@role="tab" and normalize-space(.)="Day by day"]');
+    await second.click('//*[@role="tab" and normalize-space(.)="Day by day"]');
     await second.click('(//ol//button[normalize-space(.)="Move"])[last()]');
     await second.click('//*[@aria-label="Move to"]/ancestor::*[contains(@class,"ant-select")][1]');
     await second.click('(//*[contains(@class,"ant-select-item-option-content")])[6]');
