@@ -27,6 +27,7 @@ const coreOrder = [
   'balance',
   'schedule',
   'arrange',
+  'closing',
   'words',
   'acts',
   'proposals',

@@ -26,6 +26,9 @@ import { keepFunction } from './brief/keepFunction';
 import { removeInspiration } from './brief/removeInspiration';
 import { removePhoto } from './brief/removePhoto';
 import { setPalette } from './brief/setPalette';
+import { freezePlan } from './closing/freezePlan';
+import { removeFreeze } from './closing/removeFreeze';
+import { settleLooseEnd } from './closing/settleLooseEnd';
 import { removeArtwork } from './cutting/removeArtwork';
 import { saveArtwork } from './cutting/saveArtwork';
 import { saveLayout } from './cutting/saveLayout';
@@ -142,6 +145,10 @@ const listed = [
   reopenStep,
   editRow('editLogEntry', 'logEntries', 'Line of the log changed'),
   forgetFactor,
+  freezePlan,
+  removeFreeze,
+  settleLooseEnd,
+  removeRow('removeLooseEnd', 'looseEnds', 'Task removed'),
   addLook,
   editRow('editLook', 'looks', 'Look changed'),
   removeLook,

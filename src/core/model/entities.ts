@@ -13,6 +13,7 @@ import { ledgerLine } from './entities/ledgerLine';
 import { logEntry } from './entities/logEntry';
 import { look } from './entities/look';
 import { lookPiece } from './entities/lookPiece';
+import { looseEnd } from './entities/looseEnd';
 import { namedPlan } from './entities/namedPlan';
 import { offer } from './entities/offer';
 import { option } from './entities/option';
@@ -21,6 +22,7 @@ import { pack } from './entities/pack';
 import { pattern } from './entities/pattern';
 import { photo } from './entities/photo';
 import { piece } from './entities/piece';
+import { planFreeze } from './entities/planFreeze';
 import { priceNote } from './entities/priceNote';
 import { project } from './entities/project';
 import { receipt } from './entities/receipt';
@@ -80,6 +82,8 @@ const listed = [
   look,
   lookPiece,
   hole,
+  planFreeze,
+  looseEnd,
 ] as const;
 
 type Listed = (typeof listed)[number];

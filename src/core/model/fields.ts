@@ -9,6 +9,8 @@ export interface FieldFacts {
   column?: 'uuid' | 'date' | 'bigint' | 'lab' | 'subject';
   /** The table that this id points into. */
   refersTo?: string;
+  /** The table that this id pointed into when it was noted: what it names may be gone by now, and nothing is kept for it. */
+  onceReferredTo?: string;
   /** Ids that stand inside a text: into which tables, and how they are read. */
   idsIn?: { tables: readonly string[]; read(text: string): readonly { table: string; id: string }[] };
 }
@@ -30,6 +32,16 @@ export const UUID_PATTERN = '[0-9a-f]{8}-[0-9a-f]{4}-[0-9a-f]{4}-[0-9a-f]{4}-[0-
 /** An id that points to a row of another table; the table is checked when the entities are put together. */
 export function refersTo(table: string) {
   return z.uuid({ error: 'an id made by the device (UUID)' }).register(fieldFacts, { column: 'uuid', refersTo: table });
+}
+
+/**
+ * An id of a row that may be gone: what is kept of a day speaks of what there was. Nobody checks that the row is there, it
+ * comes along nowhere for this, and is not kept for it; a copy that gives the row a new id says that one.
+ */
+export function onceReferredTo(table: string) {
+  return z
+    .uuid({ error: 'an id made by the device (UUID)' })
+    .register(fieldFacts, { column: 'uuid', onceReferredTo: table });
 }
 
 /** A NUL, or half of a character that takes two: nothing can keep or show such a text. */

@@ -41,6 +41,8 @@ export type LogEntryRow = RowOf<'logEntries'>;
 export type LookRow = RowOf<'looks'>;
 export type LookPieceRow = RowOf<'lookPieces'>;
 export type HoleRow = RowOf<'holes'>;
+export type PlanFreezeRow = RowOf<'planFreezes'>;
+export type LooseEndRow = RowOf<'looseEnds'>;
 
 /** Rows of the studio that all its projects share. */
 export type HouseRows = { [T in HouseTable]: RowOf<T>[] };

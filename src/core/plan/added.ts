@@ -59,17 +59,18 @@ export function alone(of: RestOfPlan): RestOfPlan {
  * cancel.
  * @param rest the plan without the slot, or nothing beside the fills: {@link alone}
  * @param fills all of one slot
+ * @param view `toGo` for what is neither paid nor ordered yet; `full` for what it costs, paid or not
  * @returns figures with the lines that they are the sums of; no fills add nothing
  * @example two pieces painted from one can of $24: each adds $0 of it to a plan with the other, and $24 alone
  */
-export function addedBy(rest: RestOfPlan, fills: readonly PlannedFill[]): Added {
+export function addedBy(rest: RestOfPlan, fills: readonly PlannedFill[], view: CashView = 'toGo'): Added {
   const lines: AddedLine[] = [];
   let cash = nothing;
   let [stashMicro, handsMicro] = [0, 0];
   const add = (draw: Draw, before: Total, after: Total) => {
     const pool = rest.poolOf(draw);
     if (!pool) return;
-    const [a, b] = [poolCost(pool, after), poolCost(pool, before)];
+    const [a, b] = [poolCost(pool, after, view), poolCost(pool, before, view)];
     const line = {
       draw,
       pool,

@@ -9,7 +9,7 @@ import { type Added, addedBy, type PlanSums, type RestOfPlan, sumsOf } from './a
 import { DrawTotals } from './drawTotals';
 import { type Cutter, cutInFull } from './model/cutPurchase';
 import { PlanModel, type PlannedFill } from './model/planModel';
-import { tripsPulled } from './model/poolCost';
+import { type CashView, tripsPulled } from './model/poolCost';
 import { type Draw, totalDrawn } from './model/pools';
 import { optionDates } from './optionDates';
 import { findingsOfOption } from './optionFindings';
@@ -82,8 +82,11 @@ export class Plan {
     return this.slot(slotId ?? '')?.options.find((option) => option.option.id === optionId);
   }
 
-  /** What a choice adds to the plan as its slot's only fill: the figures of its cell, without those beside it. */
-  addedByChoice(fill: PlannedFill): Added {
+  /**
+   * What a choice adds to the plan as its slot's only fill: the figures of its cell, without those beside it.
+   * @param view `full` for what it costs whether or not it is paid already
+   */
+  addedByChoice(fill: PlannedFill, view: CashView = 'toGo'): Added {
     const { model, totals } = this;
     const slotId = fill.model.slot.id;
     const drawnFrom = (draw: Draw) => totals.without(slotId, draw);
@@ -97,7 +100,7 @@ export class Plan {
       drawnFrom,
       tripsPulled: (except) => new Set(tripsOf(except)),
     };
-    return addedBy(rest, [fill]);
+    return addedBy(rest, [fill], view);
   }
 
   /** P of the definitions: what everything chosen costs, paid or not. */
@@ -159,7 +162,7 @@ export class Plan {
 }
 
 /** Person-minutes of a step that is done: by its line of the log, else by its stretches. */
-function workedMinutes(run: StepRunRow, lines: ReadonlyMap<string, number>): number {
+export function workedMinutes(run: StepRunRow, lines: ReadonlyMap<string, number>): number {
   const logged = run.logId === null ? undefined : lines.get(run.logId);
   if (logged !== undefined) return logged;
   const ms = run.stretches.reduce((sum, { startMs, endMs }) => sum + ((endMs ?? startMs) - startMs), 0);

@@ -54,6 +54,13 @@ export function logOfStep(
   };
 }
 
+/** What is learned by a task of the bench, as the log calls it: its rate in the tables, else its kind of step. */
+export function workKeyOf(plan: Plan, job: Pick<BenchJob, 'step' | 'subject'>): string {
+  const recipe = job.subject?.recipeId ? plan.model.recipe(job.subject.recipeId) : undefined;
+  const rate = recipe && job.step ? ratesOfStep(recipe, job.step)[0]?.key : undefined;
+  return rate ?? `step.${workOf(job)}`;
+}
+
 /** What a step is expected to take of coatings, without what the log has taught: what a line compares with. */
 export function expectedAmounts(plan: Plan, job: BenchJob): { kindId: string; supplyKey: string; expected: number }[] {
   return (job.step?.supplies ?? []).slice(0, MOST_AMOUNTS).flatMap(({ supplyKey, amount }) => {

@@ -58,6 +58,8 @@ function nextSeason(file: ProjectFile): ProjectFile {
     photos: [],
     weatherDays: [],
     benchPlans: [],
+    planFreezes: [],
+    looseEnds: [],
     stepRuns: [],
     logEntries: [],
   };

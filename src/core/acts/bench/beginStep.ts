@@ -4,6 +4,7 @@ import { id, moment } from '../../model/fields';
 import { benchSubject } from '../../model/values/benchSubject';
 import { projectAct, refuse } from '../act';
 import { insert, update } from '../changes';
+import { planAsWorkBegan, workBegan } from '../closing/workBegan';
 import { alreadyDone, runOf } from './stepSubject';
 
 const { what, people, by } = stepRun.fields;
@@ -13,8 +14,8 @@ export const beginStep = projectAct({
   kind: 'beginStep',
   title: 'Step begun',
   titleFor: (payload) => `Begun: ${payload.what}`,
-  payload: z.strictObject({ id, ...benchSubject, what, people, by, atMs: moment }),
-  decide: (rows, { atMs, ...run }) => {
+  payload: z.strictObject({ id, ...benchSubject, what, people, by, atMs: moment, freeze: planAsWorkBegan }),
+  decide: (rows, { atMs, freeze, ...run }) => {
     const known = runOf(rows, run);
     if (!known)
       return [
@@ -26,6 +27,7 @@ export const beginStep = projectAct({
           wrong: null,
           logId: null,
         }),
+        ...workBegan(rows, freeze),
       ];
     if (known.state === 'done') return alreadyDone(known);
     if (known.state === 'running')

@@ -7,6 +7,7 @@ import type { ProjectRows, StepRunRow } from '../../model/rows';
 import { type BenchSubject, benchSubject } from '../../model/values/benchSubject';
 import { projectAct } from '../act';
 import { insert, type RowChange, update } from '../changes';
+import { planAsWorkBegan, workBegan } from '../closing/workBegan';
 import { alreadyDone, endedAt, runOf } from './stepSubject';
 
 const { what, people, by } = stepRun.fields;
@@ -28,8 +29,9 @@ export const finishStep = projectAct({
     atMs: moment,
     /** Its line of the log; null where nothing is logged of it. */
     entry: rowSchema('logEntries').nullable(),
+    freeze: planAsWorkBegan,
   }),
-  decide: (rows, { atMs, entry, ...run }) => {
+  decide: (rows, { atMs, entry, freeze, ...run }) => {
     const known = runOf(rows, run);
     if (known?.state === 'done') return alreadyDone(known);
     // What was said to have gone wrong on the way is not lost when its line does not say it.
@@ -48,7 +50,7 @@ export const finishStep = projectAct({
         ? update('stepRuns', known.id, { ...done, stretches: endedAt(known, atMs) })
         : insert('stepRuns', { ...run, ...done, stretches: toldAfterwards(atMs, entry, run) }),
     );
-    return [...changes, ...spotTask(rows, run, true)];
+    return [...changes, ...spotTask(rows, run, true), ...workBegan(rows, freeze)];
   },
 });
 

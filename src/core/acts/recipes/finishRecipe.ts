@@ -6,6 +6,7 @@ import { recipeBodySchema } from '../../model/values/recipeBody';
 import { lab, sheen } from '../../model/values/surface';
 import { projectAct, refuse } from '../act';
 import { insert, type RowChange, update } from '../changes';
+import { planAsWorkBegan, workBegan } from '../closing/workBegan';
 import { afterCutting } from '../supplies/afterCutting';
 
 /** Marks a recipe as done: the supplies that it used leave the stash, with a record of what they were used on. */
@@ -22,6 +23,7 @@ export const finishRecipe = projectAct({
       .array(z.strictObject({ id, finishId: registered(substrates), sheen, color: lab.nullable() }))
       .max(30, 'at most 30 pieces')
       .default([]),
+    freeze: planAsWorkBegan,
   }),
   decide: (rows, payload) => {
     const recipe = rows.recipes.find((row) => row.id === payload.recipeId);
@@ -62,6 +64,7 @@ export const finishRecipe = projectAct({
     }
     return [
       ...changes,
+      ...workBegan(rows, payload.freeze),
       update('recipes', recipe.id, {
         doneOn: payload.doneOn,
         uses,

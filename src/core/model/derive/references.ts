@@ -11,6 +11,8 @@ export interface Reference {
   /** The table that it points into; `photoBytes` are no rows. */
   table: string;
   id: string;
+  /** Whether the row need not be there any more. */
+  isOnce?: true;
 }
 
 /** What stands in a reference's place: another id, or null where the form allows nothing. */
@@ -47,6 +49,11 @@ function walkerOf(given: z.core.$ZodType): Walker | null {
       if (wanted === null && !nullable) throw new Error(`${path.join('.')} cannot be left empty`);
       return wanted;
     };
+  }
+  if (facts?.onceReferredTo !== undefined) {
+    const table = facts.onceReferredTo;
+    return (value, path, change) =>
+      typeof value === 'string' ? (change({ path, table, id: value, isOnce: true }) ?? value) : value;
   }
   if (facts?.idsIn !== undefined) {
     const { idsIn } = facts;
@@ -132,12 +139,12 @@ function fieldWalkers(entity: Entity): readonly [string, Walker][] {
   return made;
 }
 
-/** Every reference of a row, its own id's among them where that points elsewhere. */
+/** Every reference of a row that has to lead somewhere, its own id's among them where that points elsewhere. */
 export function referencesOf(table: ChangedTable, row: Readonly<Record<string, unknown>>): Reference[] {
   const entity = entityOf(table);
   const found: Reference[] = [];
   const take: Change = (reference) => {
-    found.push(reference);
+    if (reference.isOnce !== true) found.push(reference);
     return reference.id;
   };
   if (entity.idRefersTo !== null) found.push({ path: ['id'], table: entity.idRefersTo, id: String(row.id) });
@@ -177,13 +184,14 @@ export function referenceFields(entity: Entity): ReferenceField[] {
   });
 }
 
-/** Every table that a form's references can point into. */
+/** Every table that a form's references can point into, but for those that need not be there. */
 function tablesIn(given: z.core.$ZodType): string[] {
   const { schema } = bareSchema(given);
   const facts = fieldFacts.get(schema);
   if (facts?.refersTo !== undefined) return [facts.refersTo];
   if (facts?.idsIn !== undefined) return [...facts.idsIn.tables];
   const def = schema._zod.def as unknown as Def;
+  if (facts?.onceReferredTo !== undefined) return [];
   const parts = [...Object.values(def.shape ?? {}), ...(def.options ?? []), def.element, def.valueType];
   return parts.flatMap((part) => (part ? tablesIn(part) : []));
 }
@@ -194,7 +202,8 @@ export function nestedReferenceFields(entity: Entity): { field: string; tables: 
   return fieldWalkers(entity)
     .map(([field]) => field)
     .filter((field) => !whole.has(field))
-    .map((field) => ({ field, tables: new Set(tablesIn(entity.fields[field] as z.core.$ZodType)) }));
+    .map((field) => ({ field, tables: new Set(tablesIn(entity.fields[field] as z.core.$ZodType)) }))
+    .filter(({ tables }) => tables.size > 0);
 }
 
 /** Tables in an order in which every foreign key points to an earlier one; a table may point to itself. */

@@ -22,6 +22,7 @@ import { CutOuts1766000000000 } from './1766000000000-cut-outs';
 import { People1766100000000 } from './1766100000000-people';
 import { Links1766200000000 } from './1766200000000-links';
 import { LongJobs1766300000000 } from './1766300000000-long-jobs';
+import { Closing1766400000000 } from './1766400000000-closing';
 
 /** All migrations, oldest first. */
 export const migrations = [
@@ -49,4 +50,5 @@ export const migrations = [
   People1766100000000,
   Links1766200000000,
   LongJobs1766300000000,
+  Closing1766400000000,
 ];

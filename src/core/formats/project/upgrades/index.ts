@@ -3,6 +3,7 @@ import { balance } from './balance';
 import { bench } from './bench';
 import { briefAndSketch } from './briefAndSketch';
 import { briefFelt } from './briefFelt';
+import { closing } from './closing';
 import { cutOuts } from './cutOuts';
 import { cutting } from './cutting';
 import { house } from './house';
@@ -37,6 +38,7 @@ export const fileUpgrades: readonly FileUpgrade[] = [
   toldAtTheBench,
   looks,
   cutOuts,
+  closing,
 ];
 
 /** Brings an older file to the present shape, step by step; a file without a known version is given back as it is. */
