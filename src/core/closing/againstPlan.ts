@@ -52,10 +52,11 @@ function sideBySide<K extends string>(
 }
 
 /**
- * A frozen plan beside what it came to. Actual is what was paid, ordered and worked and what of the plan is still open;
+ * A frozen plan beside what it came to; without one, what it came to alone. Actual is what was paid, ordered and worked and what of the plan is still open;
  * weeks have only what was really done and paid in them.
  */
-export function againstPlan(plan: Plan, frozen: FrozenPlan, reckoning: Reckoning): AgainstPlan {
+export function againstPlan(plan: Plan, given: FrozenPlan | null, reckoning: Reckoning): AgainstPlan {
+  const frozen = given ?? nothingPlanned;
   const works = workByKind(plan).map(({ work, done, toGo }) => [work, done + toGo] as const);
   return {
     slots: slotsAgainst(frozen, reckoning),
@@ -77,7 +78,11 @@ export function againstPlan(plan: Plan, frozen: FrozenPlan, reckoning: Reckoning
   };
 }
 
-function slotsAgainst(frozen: FrozenPlan, reckoning: Reckoning): SlotAgainstPlan[] {
+type Planned = Pick<FrozenPlan, 'slots' | 'byKind' | 'bySource' | 'byWork' | 'byWeek'>;
+
+const nothingPlanned: Planned = { slots: [], byKind: [], bySource: [], byWork: [], byWeek: [] };
+
+function slotsAgainst(frozen: Planned, reckoning: Reckoning): SlotAgainstPlan[] {
   const planned = new Map(frozen.slots.map((slot) => [slot.slotId, slot]));
   const now = reckoning.slots.map((of): SlotAgainstPlan => {
     const was = planned.get(of.slot.id);
@@ -115,7 +120,7 @@ function slotsAgainst(frozen: FrozenPlan, reckoning: Reckoning): SlotAgainstPlan
   return [...now, ...gone];
 }
 
-function weeksAgainst(plan: Plan, frozen: FrozenPlan): AgainstPlan['weeks'] {
+function weeksAgainst(plan: Plan, frozen: Planned): AgainstPlan['weeks'] {
   const paid = grouped(ledgerEntries(plan.rows), ({ line }) =>
     mondayOf(localDate(line.atMs, plan.rows.project.timeZone)),
   );

@@ -206,7 +206,7 @@ describe('what a project came to', () => {
             rowSchema('planFreezes').safeParse(freezeOf(plan, { id: uuid(1), why: 'byHand', note: '' })).error,
           ).toBe(undefined);
           const saved = savedAgainstNew(plan, reckon(plan));
-          const shares = originShares(reckon(plan), saved);
+          const shares = originShares(plan, reckon(plan), saved);
           const filled = plan.chosen.reduce((sum, { count }) => sum + count, 0);
           const starred = state.slots
             .filter(({ id, star }) => star !== null && !plan.chosen.some(({ model }) => model.slot.id === id))
@@ -260,9 +260,9 @@ describe('saved against new', () => {
     const of = done({ fills: [fill('s1', 'bought'), fill('s2', 'over too')] });
     const plan = planOf(of);
     const reckoning = reckon(plan);
-    const shares = originShares(reckoning, savedAgainstNew(plan, reckoning));
+    const shares = originShares(plan, reckoning, savedAgainstNew(plan, reckoning));
     expect(shares.map(({ origin, count, worth }) => [origin, count, worth])).toEqual([
-      ['made', 1, 15_000],
+      ['thrifted', 1, 15_000],
       ['new', 1, 8840],
     ]);
     const [per] = costsPer(reckon(planOf(done())));

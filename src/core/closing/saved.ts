@@ -1,7 +1,7 @@
-import type { OptionKind } from '../model/rows';
 import type { Plan, PlannedFill } from '../plan/computePlan';
 import { SAME_TIME_MINUTES } from '../plan/makeOrBuy';
 import { namesOfOptions } from '../plan/nameOfOption';
+import { type OriginKind, originKinds, originOf } from '../sourcing/origins';
 import { addedInAll } from './moneyEntries';
 import { costOfAll, minutesOf, type Reckoning, type SlotReckoning } from './reckon';
 import { workDone } from './workEntries';
@@ -86,31 +86,9 @@ export function yardstickOfFills(
   return { name, ...addedInAll(plan, { model: option.model, count }) };
 }
 
-/** Where what fills the slots came from. */
-export const origins = ['owned', 'lent', 'thrifted', 'made', 'new'] as const;
-export type Origin = (typeof origins)[number];
-
-export const originNames: Readonly<Record<Origin, string>> = {
-  owned: 'Owned',
-  lent: 'Borrowed, rented',
-  thrifted: 'Found, as it was',
-  made: 'Made over, made',
-  new: 'Bought new',
-};
-
-const originOf: Readonly<Record<OptionKind, Origin>> = {
-  own: 'owned',
-  borrow: 'lent',
-  rent: 'lent',
-  asFound: 'thrifted',
-  makeover: 'made',
-  make: 'made',
-  buyNew: 'new',
-};
-
 /** How much of what fills the slots came from where: by count, by what it came to, by what it stands for. Minor units. */
 export interface OriginShare {
-  origin: Origin;
+  origin: OriginKind;
   count: number;
   /** Cash and stash. */
   cost: number;
@@ -119,13 +97,13 @@ export interface OriginShare {
 }
 
 /**
- * Owned, thrifted, made and new. All shares together are all that fills slots, and all that it came to; what is starred as
+ * Owned, thrifted, made and new: a piece that is made over came from where it was found. All shares together are all that fills slots, and all that it came to; what is starred as
  * ours counts, too. Origins that nothing came from are left out.
  */
-export function originShares(reckoning: Reckoning, saved: Saved): OriginShare[] {
+export function originShares(plan: Plan, reckoning: Reckoning, saved: Saved): OriginShare[] {
   const yardsticks = new Map(saved.slots.map(({ of, yardstick }) => [of.slot.id, yardstick]));
-  const shares = new Map<Origin, OriginShare>();
-  const add = (origin: Origin, count: number, cost: number, worth: number) => {
+  const shares = new Map<OriginKind, OriginShare>();
+  const add = (origin: OriginKind, count: number, cost: number, worth: number) => {
     const known = shares.get(origin) ?? { origin, count: 0, cost: 0, worth: 0 };
     shares.set(origin, {
       origin,
@@ -141,10 +119,10 @@ export function originShares(reckoning: Reckoning, saved: Saved): OriginShare[] 
     for (const part of of.fills) {
       const cost = costOfAll(part);
       const worth = yardstick ? (yardstick.cost * part.fill.count) / filled : cost;
-      add(originOf[part.fill.model.option.kind], part.fill.count, cost, worth);
+      add(originOf(plan, part.fill), part.fill.count, cost, worth);
     }
   }
-  return origins.flatMap((origin) => {
+  return originKinds.flatMap((origin) => {
     const share = shares.get(origin);
     return share ? [{ ...share, worth: Math.round(share.worth) }] : [];
   });

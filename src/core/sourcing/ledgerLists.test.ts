@@ -285,7 +285,7 @@ describe('where it all came from', () => {
     const plan = computePlan(
       rows({
         project: project(),
-        slots: ['1', '2', '3', '4'].map((id) => slot(id)),
+        slots: ['1', '2', '3', '4', '5', '6'].map((id) => slot(id, { quantity: 2 })),
         pieces: [house],
         finds,
         offers: [offer('n', 8840)],
@@ -294,16 +294,20 @@ describe('where it all came from', () => {
           option('b', '2', 'asFound', part('thrift')),
           option('c', '3', 'asFound', part('curb')),
           option('d', '4', 'buyNew', part(null, 'n')),
+          option('e', '5', 'make'),
+          option('f', '6', 'borrow', part(own.id)),
         ],
-        fills: ['a', 'b', 'c', 'd'].map((id, n) => fill(String(n + 1), id)),
+        fills: ['a', 'b', 'c', 'd', 'e', 'f'].map((id, n) => fill(String(n + 1), id, id === 'e' ? 2 : 1)),
         ledger: [paid('l', { kind: 'piece', id: pieceIdOf('thrift') }, 1300)],
       }),
       AS_OF,
     );
     expect(origins(plan)).toEqual([
       { kind: 'owned', count: 1, value: 4000 },
+      { kind: 'lent', count: 1, value: 0 },
       { kind: 'thrifted', count: 1, value: 1300 },
       { kind: 'free', count: 1, value: 0 },
+      { kind: 'made', count: 2, value: 0 },
       { kind: 'new', count: 1, value: 8840 },
     ]);
   });

@@ -105,6 +105,14 @@ export const stages: readonly Stage[] = [
     about: 'Arrange: looks to scale',
     figure: ({ looks }) => count(looks.length, 'look', 'looks'),
   },
+  {
+    path: 'wrap',
+    load: async () => (await import('../stages/wrap/WrapPage')).WrapPage,
+    name: 'Wrap',
+    key: 'e',
+    about: 'Wrap, the end: what it came to, what is left to do',
+    figure: () => '',
+  },
 ];
 
 /** Pages of a project that belong to a stage and have an address of their own. */

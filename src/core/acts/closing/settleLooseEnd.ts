@@ -1,9 +1,10 @@
 import { z } from 'zod';
-import { looseEnd } from '../../model/entities/looseEnd';
+import { type EndWay, looseEnd } from '../../model/entities/looseEnd';
 import { id } from '../../model/fields';
 import type { LooseEndRow, ProjectRows } from '../../model/rows';
-import { projectAct } from '../act';
-import { insert, update } from '../changes';
+import { isRefusal, projectAct, refuse } from '../act';
+import { insert, type RowChange, update } from '../changes';
+import { withoutFind } from '../finds/findOptions';
 
 const { about, what, dueOn, doneOn, way, note } = looseEnd.fields;
 
@@ -14,7 +15,13 @@ function saidBefore(rows: ProjectRows, rowId: string, of: LooseEndRow['about']):
   );
 }
 
-/** Says something of what is left to do: its day, what becomes of it, that it is done. What is not said stays as it was. */
+/** Ways in which a thing leaves for nothing. */
+const leavesForNothing: ReadonlySet<EndWay | null> = new Set<EndWay>(['give', 'away']);
+
+/**
+ * Says something of what is left to do: its day, what becomes of it, that it is done. What is not said stays as it was. A
+ * find that was given away, or thrown away, is put away: what was paid for it stays in the books.
+ */
 export const settleLooseEnd = projectAct({
   kind: 'settleLooseEnd',
   title: 'Noted',
@@ -28,8 +35,17 @@ export const settleLooseEnd = projectAct({
   }),
   decide: (rows, payload) => {
     const known = saidBefore(rows, payload.id, payload.about);
-    if (known) return [update('looseEnds', known.id, payload.values)];
     const nothing = { what: '', dueOn: null, doneOn: null, way: null, note: '' };
-    return [insert('looseEnds', { id: payload.id, about: payload.about, ...nothing, ...payload.values })];
+    const changes: RowChange[] = [
+      known
+        ? update('looseEnds', known.id, payload.values)
+        : insert('looseEnds', { id: payload.id, about: payload.about, ...nothing, ...payload.values }),
+    ];
+    const { about: of, values } = payload;
+    if (of.kind !== 'misfit' || !values.doneOn || !leavesForNothing.has(values.way ?? null)) return changes;
+    const find = rows.finds.find((row) => row.id === of.id);
+    if (!find) return refuse('about', of.id, 'a find that is still there');
+    const gone = withoutFind(rows, find, true);
+    return isRefusal(gone) ? gone : [...changes, ...gone, update('sightings', find.id, { archived: true })];
   },
 });

@@ -1,12 +1,13 @@
 import { MS_PER_MINUTE } from '@core/kernel/units';
-import type { LogEntryRow, StepRunRow } from '@core/model/rows';
+import type { LogEntryRow, PlanFreezeRow, StepRunRow } from '@core/model/rows';
 import type { BenchJob } from '@core/schedule/benchJobs';
 import { taskIdOf } from '@core/schedule/benchJobs';
 import type { BenchSchedule } from '@core/schedule/benchProblem';
 import { logOfStep } from '@core/schedule/logOfStep';
-import { useMemo } from 'react';
+import { useMemo, useRef } from 'react';
 import { useCommands, usePlan, useRows } from '../../app/projectStore';
 import { serverNow } from '../../app/serverClock';
+import { planAsWorkBegins } from '../../app/workBegins';
 import { workedMs } from './stepMinutes';
 import { whoIsAtIt } from './whoIsAtIt';
 
@@ -24,7 +25,17 @@ export function useSteps(schedule: BenchSchedule) {
   const plan = usePlan();
   const { run } = useCommands();
   const runs = useMemo(() => new Map(rows.stepRuns.map((one) => [taskIdOf(one), one])), [rows.stepRuns]);
+  const asked = useRef(new Set<string>());
   return useMemo(() => {
+    // The first work of all brings the plan along that it is held against; a second press meanwhile is the same one.
+    const once = (job: BenchJob, act: (freeze: PlanFreezeRow | null) => void) => {
+      const { id } = job.task;
+      if (asked.current.has(id)) return;
+      asked.current.add(id);
+      void planAsWorkBegins(plan)
+        .then(act)
+        .finally(() => asked.current.delete(id));
+    };
     const named = (job: BenchJob, people: number) => {
       const { subject } = job;
       return subject && { ...subject, id: crypto.randomUUID(), what: job.title, people, by: whoIsAtIt() };
@@ -33,7 +44,8 @@ export function useSteps(schedule: BenchSchedule) {
       runOf: (taskId: string): StepRunRow | undefined => runs.get(taskId),
       begin(job: BenchJob, people: number): void {
         const step = named(job, people);
-        if (step) run('beginStep', { ...step, atMs: serverNow() });
+        const atMs = serverNow();
+        if (step) once(job, (freeze) => run('beginStep', { ...step, atMs, freeze }));
       },
       pause(stepRun: StepRunRow): void {
         run('pauseStep', { runId: stepRun.id, atMs: serverNow() });
@@ -50,7 +62,7 @@ export function useSteps(schedule: BenchSchedule) {
           ...logOfStep(plan, job, { id: crypto.randomUUID(), atMs, minutes, people: told.people, session }),
           ...more,
         };
-        run('finishStep', { ...step, atMs, entry });
+        once(job, (freeze) => run('finishStep', { ...step, atMs, entry, freeze }));
       },
       tell(stepRun: StepRunRow, values: Partial<Pick<StepRunRow, 'people' | 'by'>>): void {
         run('tellStep', { runId: stepRun.id, values });

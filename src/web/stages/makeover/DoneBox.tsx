@@ -6,9 +6,12 @@ import { finishedSurface, withFoundSurfaces } from '@core/recipe/finished';
 import type { RecipeBody } from '@core/recipe/recipeBody';
 import { workpieceId } from '@core/recipe/workpiece';
 import { Button } from 'antd';
+import { useId } from 'react';
 import { localToday } from '../../app/houseStore';
 import { useCommands, useLocale, usePlan, useRows } from '../../app/projectStore';
 import { dateWords, supplyWords } from '../../app/words';
+import { planAsWorkBegins } from '../../app/workBegins';
+import { isSamePress } from '../../ui/samePress';
 import styles from './makeover.module.css';
 
 /** A makeover that is done takes what it used off the shelf, and is remembered with each can. */
@@ -17,6 +20,7 @@ export function DoneBox(props: { recipe: RecipeRow; computed: RecipePlan; made: 
   const plan = usePlan();
   const { run } = useCommands();
   const locale = useLocale();
+  const box = useId();
   const { recipe } = props;
   if (recipe.doneOn !== null)
     return (
@@ -47,7 +51,8 @@ export function DoneBox(props: { recipe: RecipeRow; computed: RecipePlan; made: 
   return (
     <p className={styles.done}>
       <Button
-        onClick={() =>
+        onClick={async (event) => {
+          if (isSamePress(box, event.nativeEvent)) return;
           run('finishRecipe', {
             recipeId: recipe.id,
             doneOn: today,
@@ -62,8 +67,9 @@ export function DoneBox(props: { recipe: RecipeRow; computed: RecipePlan; made: 
               onDate: today,
               cut,
             })),
-          })
-        }
+            freeze: await planAsWorkBegins(plan),
+          });
+        }}
       >
         It is done
       </Button>{' '}

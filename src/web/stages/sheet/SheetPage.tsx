@@ -9,7 +9,14 @@ import { Empty } from '../../ui/basics';
 import { SpotThumbnail } from '../../ui/SpotThumbnail';
 import styles from './sheet.module.css';
 
-const fromWords = { owned: 'yours', thrifted: 'found second-hand', free: 'free', new: 'new' } as const;
+const fromWords = {
+  owned: 'yours',
+  lent: 'borrowed or rented',
+  thrifted: 'found second-hand',
+  free: 'free',
+  made: 'made for here',
+  new: 'new',
+} as const;
 
 /** What a client sees by a link: the looks, the colors, the pieces; costs only where the link shows them. */
 export function SheetPage() {

@@ -14,9 +14,9 @@ import { Button, Checkbox } from 'antd';
 import { useState } from 'react';
 import { Link } from 'react-router';
 import { useCommands, useLocale, usePlan, useRows } from '../../../app/projectStore';
+import { TakeBackBox } from '../../../app/TakeBackBox';
 import hunt from '../hunt.module.css';
 import styles from './money.module.css';
-import { TakeBackBox } from './TakeBackBox';
 
 /** What was over lately is still shown, so that one sees that it is over. */
 const GRACE_DAYS = 14;

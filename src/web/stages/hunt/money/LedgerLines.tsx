@@ -9,11 +9,11 @@ import { useState } from 'react';
 import { Link } from 'react-router';
 import { PaidLine } from '../../../app/PaidLine';
 import { useCommands, useLocale, usePlan, useRows } from '../../../app/projectStore';
+import { TakeBackBox } from '../../../app/TakeBackBox';
 import { photoAddress } from '../../../ui/photoAddress';
 import { AddPicture } from '../AddPicture';
 import hunt from '../hunt.module.css';
 import styles from './money.module.css';
-import { TakeBackBox } from './TakeBackBox';
 
 /** So many lines are drawn at once; more are a press away. */
 const PAGE = 60;

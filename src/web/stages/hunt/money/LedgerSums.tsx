@@ -1,6 +1,6 @@
 import { formatMoney } from '@core/kernel/formatMoney';
 import { type LedgerGrouping, ledgerGroupings, ledgerGroups } from '@core/sourcing/ledgerLists';
-import { type OriginKind, origins } from '@core/sourcing/origins';
+import { originNames, origins } from '@core/sourcing/origins';
 import { type RegretKind, regrets } from '@core/sourcing/regrets';
 import { useState } from 'react';
 import { useLocale, usePlan, useRows } from '../../../app/projectStore';
@@ -13,7 +13,6 @@ const groupingWords: Record<LedgerGrouping, string> = {
   kind: 'kind of place',
   month: 'month',
 };
-const originWords: Record<OriginKind, string> = { owned: 'Owned', thrifted: 'Thrifted', free: 'Free', new: 'New' };
 const regretWords: Record<RegretKind, string> = {
   unused: 'bought and not used',
   broken: 'broken, or better left',
@@ -79,7 +78,7 @@ export function LedgerSums() {
             <tbody>
               {from.map(({ kind, count, value }) => (
                 <tr key={kind}>
-                  <th scope="row">{originWords[kind]}</th>
+                  <th scope="row">{originNames[kind]}</th>
                   <td>{count}</td>
                   <td>{money(value)}</td>
                 </tr>

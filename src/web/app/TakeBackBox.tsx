@@ -7,10 +7,10 @@ import { paidFor, refundOf } from '@core/pricing/returns';
 import { boughtAmount } from '@core/sourcing/boughtAmount';
 import { Button } from 'antd';
 import { useId, useState } from 'react';
-import { useLocale, useRows } from '../../../app/projectStore';
-import { MoneyField, NumberField } from '../../../ui/fields';
-import { isSamePress } from '../../../ui/samePress';
-import styles from './money.module.css';
+import { MoneyField, NumberField } from '../ui/fields';
+import { isSamePress } from '../ui/samePress';
+import { useLocale, useRows } from './projectStore';
+import styles from './shell.module.css';
 
 /** What came back for a payment: all of it, or some of its pieces; the sum is proposed and can be set right. */
 export function TakeBackBox(props: {
@@ -73,7 +73,7 @@ export function TakeBackBox(props: {
         />
       )}
       <MoneyField label="What came back" value={refund} currency={currency} onCommit={setTyped} />
-      <span className={styles.acts}>
+      <span className={styles.actsInLine}>
         <Button type="primary" onClick={done}>
           {formatMoney(refund, currency)} came back
         </Button>
