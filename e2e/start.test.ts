@@ -22,7 +22,7 @@ const names = async (euporia: Euporia) =>
   ((await euporia.json('/api/projects')) as { projects: { name: string }[] }).projects
     .map((project) => project.name)
     .sort();
-const demo = ['Attic bedroom', 'Dining nook and pantry', 'Market stall counter'];
+const demo = ['Attic bedroom', 'Dining nook and pantry', 'Hall console', 'Market stall counter'];
 
 async function removeFirst(euporia: Euporia): Promise<void> {
   const { projects } = (await euporia.json('/api/projects')) as { projects: { id: string; name: string }[] };

@@ -1,5 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import { perform } from '../acts/perform';
+import { sourceKinds } from '../catalog/sourceKinds';
 import { uuid } from '../fixtures/following';
 import {
   AS_OF,
@@ -23,7 +24,7 @@ import { looseEndTitle } from './closingWords';
 import { looseEnds } from './looseEnds';
 
 const shop = {
-  ...newSource(uuid(40), 'The Penny Shelf', 'dollarStore'),
+  ...newSource(uuid(40), 'The Penny Shelf', sourceKinds.get('dollar')),
   version: 1,
   returns: { state: 'within' as const, days: 30, restockingThousandths: 0 },
 };

@@ -11,12 +11,12 @@ import { type Cutter, cutInFull } from './model/cutPurchase';
 import { PlanModel, type PlannedFill } from './model/planModel';
 import { type CashView, tripsPulled } from './model/poolCost';
 import { type Draw, totalDrawn } from './model/pools';
-import { optionDates } from './optionDates';
 import { findingsOfOption } from './optionFindings';
 import type { OptionFinding } from './optionSentences';
 import { type Purse, purseOf } from './purse';
 import { type SharedSupply, sharedSupplies } from './sharedSupplies';
 import { figuresOfSlot, type OptionPlan, SlotPlan } from './slotPlan';
+import { usableMsOf } from './usableSince';
 
 export type { PlannedFill } from './model/planModel';
 export type { OptionPlan, SlotPlan } from './slotPlan';
@@ -139,11 +139,12 @@ export class Plan {
     return this.known.findings;
   }
 
-  /** When the last of what is chosen is usable; null with nothing chosen. */
+  /** When the last of what is chosen is usable, or was once all is done; null with nothing chosen. */
   private lastUsableMs(): number | null {
     const { model, asOfMs } = this;
-    const ends = this.chosen.map((fill) => optionDates(model, fill.model, fill.count, asOfMs).usableMs);
-    return ends.length === 0 ? null : Math.max(...ends);
+    if (this.chosen.length === 0) return null;
+    const ends = this.chosen.flatMap((fill) => usableMsOf(model, fill, asOfMs) ?? []);
+    return ends.length === 0 ? asOfMs : Math.max(...ends);
   }
 
   /**

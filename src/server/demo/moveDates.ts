@@ -27,7 +27,26 @@ export function moveDates(file: unknown, nowMs: number): unknown {
     ...demo,
     ...(JSON.parse(moveDays(tables, days)) as typeof demo),
     trips: JSON.parse(moveDays(JSON.stringify(trips), wholeWeeks)) as typeof trips,
-    project: { ...demo.project, revealDate: moved, brief: { ...demo.project.brief, weeks } },
+    project: {
+      ...demo.project,
+      revealDate: moved,
+      standsUntil:
+        demo.project.standsUntil === null ? null : moveDays(JSON.stringify(demo.project.standsUntil), days).slice(1, -1),
+      brief: { ...demo.project.brief, weeks },
+    },
+    // What was done long ago stays as long ago: the day it stands until, what it took off the shelf, the plan it began with.
+    ...(JSON.parse(
+      moveDays(
+        JSON.stringify({
+          supplies: demo.supplies,
+          supplyUses: demo.supplyUses,
+          recipes: demo.recipes,
+          looseEnds: demo.looseEnds,
+          planFreezes: demo.planFreezes.map((freeze) => ({ ...freeze, atMs: freeze.atMs + days * MS_PER_DAY })),
+        }),
+        days,
+      ),
+    ) as Pick<typeof demo, 'supplies' | 'supplyUses' | 'recipes' | 'looseEnds' | 'planFreezes'>),
     ledger: demo.ledger.map((line) => ({ ...line, atMs: line.atMs + days * MS_PER_DAY })),
     logEntries: demo.logEntries.map((entry) => ({ ...entry, atMs: entry.atMs + days * MS_PER_DAY })),
     stepRuns: demo.stepRuns.map(({ stretches, doneMs, ...run }) => ({

@@ -7,7 +7,7 @@ import { ownHandsOf } from '../model/optionModel';
 import { packWords } from '../model/packWords';
 import { purchaseOf } from '../model/poolCost';
 import { nameOfOption } from '../nameOfOption';
-import { optionDates } from '../optionDates';
+import { usableMsOf } from '../usableSince';
 import { sessionsLabel } from './explainHours';
 import { explainLedger } from './explainLedger';
 import { wayName } from './wayName';
@@ -133,10 +133,10 @@ function explainHands(plan: Plan): Explained {
 
 function explainDays(plan: Plan): Explained {
   const { toReveal } = plan.purse.days;
-  const ends = plan.chosen.map(({ model, count }) => ({
-    name: model.slot.name,
-    usableMs: optionDates(plan.model, model, count, plan.asOfMs).usableMs,
-  }));
+  const ends = plan.chosen.flatMap((fill) => {
+    const usableMs = usableMsOf(plan.model, fill, plan.asOfMs);
+    return usableMs === null ? [] : [{ name: fill.model.slot.name, usableMs }];
+  });
   return explain('Days to the reveal', toReveal ?? 'no date set', toReveal === null ? 'text' : 'days', {
     source: fromYou,
     because: ends
