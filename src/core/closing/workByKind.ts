@@ -1,6 +1,7 @@
 import { dateAfter } from '../calendar/localDates';
 import { weekdayOf } from '../calendar/recurrence';
 import { localDate } from '../calendar/zonedTime';
+import { fromMicro } from '../kernel/micro';
 import { MS_PER_MINUTE } from '../kernel/units';
 import { learnFactors } from '../log/learnFactors';
 import { workName } from '../log/logSummary';
@@ -51,12 +52,29 @@ export function workByKind(plan: Plan): WorkOfKind[] {
   const { doneMinutes, planned } = plan.purse.hands;
   if (doneMinutes - logged > 0.5) of(UNLOGGED).done += doneMinutes - logged;
   let toGo = 0;
-  for (const job of bench.jobs.values()) {
-    if (job.doneAt !== null || job.subject === null || job.task.runMinutes <= 0) continue;
-    of(workKeyOf(plan, job)).toGo += job.task.runMinutes;
-    toGo += job.task.runMinutes;
+  const add = (work: string, more: number) => {
+    of(work).toGo += more;
+    toGo += more;
+  };
+  const open = [...bench.jobs.values()].filter(
+    ({ doneAt, subject, task }) => doneAt === null && subject !== null && task.runMinutes > 0,
+  );
+  for (const job of open) add(workKeyOf(plan, job), job.task.runMinutes);
+  // Setting up and cleaning up goes with what it is for, as it does in the log.
+  for (const { pool, draw, cost } of plan.sums.lines) {
+    const own =
+      pool.kind === 'session'
+        ? open.filter(
+            ({ task, step }) => task.batch !== null && step?.supplies.some((one) => one.supplyKey === draw.key),
+          )
+        : [];
+    const run = own.reduce((sum, { task }) => sum + task.runMinutes, 0);
+    for (const job of own)
+      add(workKeyOf(plan, job), (fromMicro(cost.handsMicro) * job.task.runMinutes) / Math.max(run, 1e-9));
   }
-  if (planned.likely - toGo > 0.5) of(BESIDES).toGo += planned.likely - toGo;
+  // The bench works in whole minutes: what that makes too much comes off everything.
+  if (toGo > planned.likely) for (const kind of kinds.values()) kind.toGo *= planned.likely / toGo;
+  else if (planned.likely - toGo > 0.5) of(BESIDES).toGo += planned.likely - toGo;
   return [...kinds.values()].sort((a, b) => b.done + b.toGo - a.done - a.toGo || (a.work < b.work ? -1 : 1));
 }
 

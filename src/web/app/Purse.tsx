@@ -110,15 +110,17 @@ export function Purse(props: { plan: Plan; onWhy: (figure: PurseFigure) => void 
         <span className="visually-hidden">Why? </span>
         <span className={styles.head}>
           <span className={late ? styles.atDesk : ''}>
-            <b>{reveal === null ? 'no date' : `${reveal} ${reveal === 1 ? 'day' : 'days'}`}</b>{' '}
-            <span className={styles.atDesk}>{reveal === null ? '' : 'to the reveal'}</span>
+            <b>{reveal === null ? 'no date' : daysOf(Math.abs(reveal))}</b>{' '}
+            <span className={styles.atDesk}>
+              {reveal === null ? '' : reveal < 0 ? 'since the reveal' : 'to the reveal'}
+            </span>
           </span>
           <span className={`${styles.say} ${late ? styles.over : styles.atDesk}`}>
             {days.lastUsableMs === null
               ? 'nothing chosen yet'
               : late
-                ? `${-(days.inHand ?? 0)} ${days.inHand === -1 ? 'day' : 'days'} late`
-                : `soonest ${dayWords(days.lastUsableMs, asOfMs, timeZone)}`}
+                ? `${daysOf(-(days.inHand ?? 0))} late`
+                : `${days.lastUsableMs < asOfMs ? 'ready since' : 'soonest'} ${dayWords(days.lastUsableMs, asOfMs, timeZone)}`}
           </span>
         </span>
         <span className={styles.bar} aria-hidden="true">
@@ -131,7 +133,8 @@ export function Purse(props: { plan: Plan; onWhy: (figure: PurseFigure) => void 
           <span>{revealDate ? dateWords(revealDate) : 'set a reveal date in the brief'}</span>
           {days.inHand !== null && days.inHand >= 0 && days.lastUsableMs !== null && (
             <span>
-              at best {days.inHand} {days.inHand === 1 ? 'day' : 'days'} in hand
+              {days.lastUsableMs < asOfMs ? '' : 'at best '}
+              {daysOf(days.inHand)} in hand
             </span>
           )}
         </span>
@@ -139,3 +142,5 @@ export function Purse(props: { plan: Plan; onWhy: (figure: PurseFigure) => void 
     </section>
   );
 }
+
+const daysOf = (days: number) => `${days} ${days === 1 ? 'day' : 'days'}`;

@@ -59,7 +59,8 @@ export function CameTo() {
   const against = useMemo(() => againstPlan(plan, frozen, reckoning), [plan, frozen, reckoning]);
   const { all } = reckoning;
   const money = (minor: number) => formatMoney(minor, currency, { cents: 'auto' });
-  const readyOn = readyDay(plan, timeZone);
+  const { lastUsableMs } = plan.purse.days;
+  const readyOn = lastUsableMs === null ? null : localDate(lastUsableMs, timeZone);
   const missed = frozen === null ? [] : missSentences(against, taught, frozen, currency);
   const trees: Readonly<Record<Why, () => Parameters<typeof WhyTree>[0]['tree']>> = {
     money: () => explainCameTo(reckoning),
@@ -159,15 +160,6 @@ const whyTitles: Readonly<Record<Why, string>> = {
   saved: 'Why this was saved',
   perHour: 'Why an hour earned this',
 };
-
-/** The day on which the last of it was done, or will be usable while something is still to do; null with nothing of either. */
-function readyDay(plan: ReturnType<typeof usePlan>, timeZone: string): string | null {
-  const { lastUsableMs } = plan.purse.days;
-  const isOpen = plan.sums.minutes.likely >= 1 || plan.sums.cash.likely > 0;
-  const done = plan.rows.stepRuns.flatMap(({ doneMs }) => doneMs ?? []);
-  if (!isOpen && done.length > 0) return localDate(Math.max(...done), timeZone);
-  return lastUsableMs === null ? null : localDate(lastUsableMs, timeZone);
-}
 
 function timeSentence({ weeks }: ReturnType<typeof againstPlan>, currency: string): string {
   const worked = weeks.filter(({ minutes }) => (minutes.actual ?? 0) > 0);
