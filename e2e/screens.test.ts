@@ -66,6 +66,8 @@ const places: [string, () => string, string][] = [
     () => `${project}/arrange/photo?spot=${spotId('Bed wall')}`,
     'Take or choose the picture',
   ],
+  ['what it came to', () => `${project}/wrap`, 'Where it came from'],
+  ['loose ends', () => `${project}/wrap?tab=ends`, 'are left to do'],
   ['assumptions', () => `${project}/assumptions`, 'Assumptions'],
   ['what waits on the device', () => '/waiting', 'Everything is sent'],
   ['devices and people', () => '/devices', 'Only this machine reaches Euporia'],

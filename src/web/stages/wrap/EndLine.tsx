@@ -52,6 +52,10 @@ export function EndLine(props: { end: LooseEnd; today: string }) {
     end.about.kind === 'sale' && end.money > 0 ? `thought to be worth ${formatMoney(end.money, currency)}` : '',
     end.note,
   ].filter((words) => words !== '');
+  const dayWords =
+    end.dueOn === null
+      ? 'no day'
+      : `${end.daysLeft !== null && end.daysLeft < 0 ? 'was due ' : ''}${sayDay(end.dueOn, today)}`;
   const soon = end.daysLeft !== null && end.daysLeft <= 3;
   return (
     <li className={styles.end}>
@@ -61,12 +65,10 @@ export function EndLine(props: { end: LooseEnd; today: string }) {
           type="button"
           data-inline
           className={soon ? styles.soon : styles.day}
-          aria-label={`By when: ${end.name}`}
+          aria-label={`${dayWords}: another day for ${end.name}`}
           onClick={() => setOpened(opened === 'day' ? null : 'day')}
         >
-          {end.dueOn === null
-            ? 'no day'
-            : `${end.daysLeft !== null && end.daysLeft < 0 ? 'was due ' : ''}${sayDay(end.dueOn, today)}`}
+          {dayWords}
         </button>
         {end.isUsualDay && <span className="muted small">usual</span>}
         {facts.map((words) => (

@@ -121,12 +121,21 @@ export function OverTimeChart(props: { weeks: AgainstPlan['weeks']; currency: st
     return { week: monthDay(week.monday), cash, done, planned };
   });
   const hasPlan = planned > 0;
+  // Where nothing was paid yet, hours stand alone.
+  const hasCash = rows.some((row) => row.cash !== 0);
   return (
     <ResponsiveContainer width="100%" height={260}>
       <ComposedChart data={rows} margin={{ left: 0, right: 0, top: 8 }} accessibilityLayer={false}>
         <CartesianGrid vertical={false} stroke={look.line} />
         <XAxis dataKey="week" stroke={look['ink-3']} fontSize={12} />
-        <YAxis yAxisId="cash" tickFormatter={whole(props.currency)} stroke={look['ink-3']} fontSize={12} width={64} />
+        <YAxis
+          yAxisId="cash"
+          hide={!hasCash}
+          tickFormatter={whole(props.currency)}
+          stroke={look['ink-3']}
+          fontSize={12}
+          width={64}
+        />
         <YAxis
           yAxisId="hours"
           orientation="right"
@@ -136,14 +145,16 @@ export function OverTimeChart(props: { weeks: AgainstPlan['weeks']; currency: st
           width={50}
         />
         <Legend formatter={inInk} />
-        <Bar
-          yAxisId="cash"
-          dataKey="cash"
-          name="money so far"
-          barSize={28}
-          fill={look['line-deep']}
-          isAnimationActive={false}
-        />
+        {hasCash && (
+          <Bar
+            yAxisId="cash"
+            dataKey="cash"
+            name="money so far"
+            barSize={28}
+            fill={look['line-deep']}
+            isAnimationActive={false}
+          />
+        )}
         {hasPlan && (
           <Line
             yAxisId="hours"

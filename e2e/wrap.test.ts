@@ -1,0 +1,163 @@
+import { cameToSentence, cashAgainst, savedSentence } from '@core/closing/closingWords';
+import { cashOf, reckon } from '@core/closing/reckon';
+import { savedAgainstNew } from '@core/closing/saved';
+import { withFinds } from '@core/model/finds';
+import type { StoredRows } from '@core/model/rows';
+import { computePlan } from '@core/plan/computePlan';
+import ICAL from 'ical.js';
+import { describe, expect, it } from 'vitest';
+import { demoAndPerson } from './lib/demo';
+
+/** The end of a project: the reckoning and the loose ends, in the demo that is finished and in a project of one's own. */
+const { euporia, person } = await demoAndPerson();
+const { projects } = (await euporia.json('/api/projects')) as { projects: { id: string; name: string }[] };
+const hall = projects.find(({ name }) => name === 'Hall console')?.id ?? '';
+const rowsOf = async (id: string) => (await euporia.json(`/api/projects/${id}/snapshot`)) as StoredRows;
+
+describe('the hall that is finished', () => {
+  it('says what it came to against the plan and against new, as the plan itself comes to', async () => {
+    await person.goto(`${euporia.address}/p/${hall}/wrap`);
+    const plan = computePlan(withFinds(await rowsOf(hall)), Date.now());
+    const reckoning = reckon(plan);
+    const frozen = plan.rows.planFreezes[0]?.plan ?? null;
+    await person.seeText(cameToSentence(reckoning, frozen, 'USD'));
+    await person.seeText(savedSentence(savedAgainstNew(plan, reckoning), 'USD'));
+    await person.seeText(cashAgainst({ planned: frozen?.cash.likely ?? 0, actual: cashOf(reckoning.all) }, 'USD'));
+    await person.seeText('Held against the plan when work began');
+    // What is done stands as done: nobody is told that it is late.
+    await person.seeText('since the reveal');
+    await person.notText('late');
+  });
+
+  it('gives its reasons at each figure, and each chart as a table', async () => {
+    await person.press('Your hour earned');
+    await person.seeText('Why an hour earned this');
+    await person.seeText('Hours that new ones would have taken');
+    await person.press('Close');
+    await person.notText('Hours that new ones would have taken');
+    for (const title of ['Where it came from', 'Money and hours over time', 'Planned and actual, slot by slot']) {
+      await person.press(`As a table: ${title}`);
+      await person.see(`//section[.//h3[normalize-space(.)="${title}"]]//table`);
+    }
+    await person.seeText('New, it would be');
+  });
+
+  it('has its loose ends with their days, which a calendar takes', async () => {
+    await person.press('Loose ends');
+    await person.seeText('things are left to do');
+    await person.seeText('Give back Fern on a stand');
+    await person.seeText('Put away what is left: Chalk-type paint, Bottle green');
+    const calendar = new ICAL.Component(ICAL.parse(await person.download('Days as a calendar file')));
+    const titles = calendar
+      .getAllSubcomponents('vevent')
+      .map((event) => String(event.getFirstPropertyValue('summary')));
+    expect(titles).toContain('Give back Fern on a stand');
+    expect(titles).toContain('Bring the step ladder back to the boat shed');
+  });
+
+  it('settles them in place, each with one press, and takes that back', async () => {
+    const before = person.interactions;
+    await person.press('Given back: Fern on a stand');
+    await person.press('On the shelf: Chalk-type paint');
+    await person.press('Given away: Brass candlesticks');
+    await person.press('Done: Bring the step ladder');
+    expect(person.interactions - before).toBe(4);
+    await person.seeText('Settled, 2');
+    await person.notText('Give back Fern on a stand');
+    await person.saved();
+    const { looseEnds, pieces, supplies, sightings } = await rowsOf(hall);
+    expect(
+      looseEnds
+        .filter(({ doneOn }) => doneOn !== null)
+        .map(({ what }) => what)
+        .sort(),
+    ).toEqual(['Brass candlesticks', 'Bring the step ladder back to the boat shed']);
+    expect(pieces.find(({ name }) => name === 'Fern on a stand')?.inHouse).toBe(false);
+    expect(supplies.some(({ kindId, checkedOn }) => kindId === 'chalk' && checkedOn !== null)).toBe(true);
+    expect(sightings.some(({ archived }) => archived)).toBe(true);
+    await person.key('u');
+    await person.seeText('Bring the step ladder back to the boat shed');
+    await person.saved();
+  });
+});
+
+describe('a shelf of our own', () => {
+  let own = '';
+
+  it('freezes its plan when the first work begins, whatever is changed afterwards', async () => {
+    await person.goto(euporia.address);
+    await person.press('New project');
+    await person.fill('Name', 'Shelf in the study');
+    await person.fill('Budget', '120');
+    await person.press('Make the project');
+    await person.stage('Wrap');
+    await person.seeText('Nothing to reckon yet');
+    await person.stage('Sketch');
+    await person.fill('Name of the new spot', 'Shelf', 'enter');
+    for (const slot of ['Basket', 'Bust']) await person.fill('Name of the new slot', slot, 'enter');
+    await person.stage('Compare');
+    const add = async (kind: string, slot: string, what: string, cost: string) => {
+      await person.press(`+ ${kind} for ${slot}`);
+      await person.fill('What is it?', what);
+      await person.fill('What does it cost?', cost, 'enter');
+      await person.saved();
+    };
+    await add('as found', 'Basket', 'willow basket', '8');
+    await add('buy new', 'Basket', 'new basket', '30');
+    await add('as found', 'Bust', 'plaster bust', '15');
+    await person.press('As found: Willow basket');
+    await person.press('As found: Plaster bust');
+    await person.saved();
+    own = new URL(await person.driver.getCurrentUrl()).pathname.split('/')[2] ?? '';
+    await person.stage('Wrap');
+    await person.seeText('The plan is frozen by itself when the first step is begun');
+    await person.stage('Bench');
+    await person.seeText('The bench,');
+    await person.click('(//section[@aria-label="What is next"]//button[starts-with(@aria-label, "Start: ")])[1]');
+    await person.see('//*[@role="timer"]');
+    await person.press('It is done already');
+    await person.fill('It took, minutes', '25');
+    await person.press('Log it');
+    await person.seeText('Logged: 25 min');
+    await person.saved();
+    const { planFreezes } = await rowsOf(own);
+    expect(planFreezes).toHaveLength(1);
+    expect(planFreezes[0]).toMatchObject({ why: 'workBegan', plan: { cash: { likely: 2300 } } });
+    // The basket costs more than was thought, and the bust is left out.
+    await person.stage('Hunt');
+    await person.press('Willow basket');
+    await person.fill('Tag price', '11');
+    await person.saved();
+    expect(JSON.stringify((await rowsOf(own)).planFreezes)).toBe(JSON.stringify(planFreezes));
+    await person.stage('Wrap');
+    await person.seeText('$3 more than planned');
+  });
+
+  it('keeps a second freeze beside the first, to be held against instead, and takes it away again', async () => {
+    await person.press('Freeze the plan as it is now');
+    await person.seeText('Plan frozen as it is');
+    await person.saved();
+    const { planFreezes } = await rowsOf(own);
+    expect(planFreezes.map(({ why }) => why).sort()).toEqual(['byHand', 'workBegan']);
+    const today = new Intl.DateTimeFormat('en-US', { year: 'numeric', month: 'short', day: 'numeric' }).format();
+    await person.choose('Held against the plan', `as it was, ${today}`);
+    await person.seeText(', as planned');
+    await person.press('Remove this one');
+    await person.seeText('Held against the plan when work began');
+    await person.saved();
+  });
+
+  it('takes a task of our own with its day, and says what is no day', async () => {
+    await person.press('Loose ends');
+    await person.fill('What is to be done', 'Bring the drill back');
+    await person.fill('By when', 'soon');
+    await person.seeText('By when: “soon”; accepted: a date like 2026-06-20, or nothing');
+    await person.fill('By when', '2031-03-01');
+    await person.press('Add it');
+    await person.seeText('Bring the drill back');
+    await person.seeText('Mar 1');
+    await person.saved();
+    await person.driver.navigate().refresh();
+    await person.seeText('Bring the drill back');
+  });
+});
