@@ -43,6 +43,8 @@ export const pieceQuerySchema = z.object({
   unusedSince: localDate.optional(),
   /** Standing at just this place, in whatever case. */
   standsAt: z.string().max(120, 'at most 120 characters').optional(),
+  /** Lying in just this box, in whatever case. */
+  box: z.string().max(60, 'at most 60 characters').optional(),
   only: oneOf(['unsorted', 'borrowed', 'fragile', 'standing', 'stored']).optional(),
   sort: oneOf(['sleeping', 'name', 'newest', 'tallest']).optional(),
 });
@@ -134,6 +136,8 @@ export const housePanelsAnswer = z.object({
   value: valueByCurrency,
   sleeping: z.object({ count: z.number(), value: valueByCurrency, pieces: z.array(rowSchema('pieces')) }),
   borrowed: z.array(rowSchema('pieces')),
+  /** What lies in each box that pieces name: kinds, things, and how many of them break. */
+  boxes: z.array(z.object({ name: z.string(), pieces: z.number(), things: z.number(), fragile: z.number() })),
   /** What the chosen ways of all projects need of each supply, for all that nobody has made yet. */
   needs: z.array(
     z.object({

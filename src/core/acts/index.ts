@@ -26,9 +26,11 @@ import { keepFunction } from './brief/keepFunction';
 import { removeInspiration } from './brief/removeInspiration';
 import { removePhoto } from './brief/removePhoto';
 import { setPalette } from './brief/setPalette';
+import { editBox } from './closing/editBox';
 import { freezePlan } from './closing/freezePlan';
 import { removeFreeze } from './closing/removeFreeze';
 import { settleLooseEnd } from './closing/settleLooseEnd';
+import { storePieces } from './closing/storePieces';
 import { removeArtwork } from './cutting/removeArtwork';
 import { saveArtwork } from './cutting/saveArtwork';
 import { saveLayout } from './cutting/saveLayout';
@@ -149,6 +151,10 @@ const listed = [
   removeFreeze,
   settleLooseEnd,
   removeRow('removeLooseEnd', 'looseEnds', 'Task removed'),
+  storePieces,
+  addRow('addBox', 'boxes', 'Box added'),
+  editBox,
+  removeRow('removeBox', 'boxes', 'Box removed'),
   addLook,
   editRow('editLook', 'looks', 'Look changed'),
   removeLook,

@@ -162,6 +162,7 @@ export function looseEndTitle({ about, name, way }: Pick<LooseEnd, 'about' | 'na
     case 'hole':
       return `Fill: ${name}`;
     case 'own':
+    case 'stored':
       return name;
     default:
       return about satisfies never;

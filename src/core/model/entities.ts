@@ -3,6 +3,7 @@ import { acknowledgment } from './entities/acknowledgment';
 import { ad } from './entities/ad';
 import { artwork } from './entities/artwork';
 import { benchPlan } from './entities/benchPlan';
+import { box } from './entities/box';
 import { colorCard } from './entities/colorCard';
 import { fill } from './entities/fill';
 import { gap } from './entities/gap';
@@ -84,6 +85,7 @@ const listed = [
   hole,
   planFreeze,
   looseEnd,
+  box,
 ] as const;
 
 type Listed = (typeof listed)[number];

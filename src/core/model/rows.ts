@@ -43,6 +43,7 @@ export type LookPieceRow = RowOf<'lookPieces'>;
 export type HoleRow = RowOf<'holes'>;
 export type PlanFreezeRow = RowOf<'planFreezes'>;
 export type LooseEndRow = RowOf<'looseEnds'>;
+export type BoxRow = RowOf<'boxes'>;
 
 /** Rows of the studio that all its projects share. */
 export type HouseRows = { [T in HouseTable]: RowOf<T>[] };

@@ -31,7 +31,9 @@ export function moveDates(file: unknown, nowMs: number): unknown {
       ...demo.project,
       revealDate: moved,
       standsUntil:
-        demo.project.standsUntil === null ? null : moveDays(JSON.stringify(demo.project.standsUntil), days).slice(1, -1),
+        demo.project.standsUntil === null
+          ? null
+          : moveDays(JSON.stringify(demo.project.standsUntil), days).slice(1, -1),
       brief: { ...demo.project.brief, weeks },
     },
     // What was done long ago stays as long ago: the day it stands until, what it took off the shelf, the plan it began with.

@@ -65,6 +65,8 @@ function found(transaction: Transaction, query: PieceQuery): Pieces {
   }
   if (query.standsAt !== undefined)
     pieces.andWhere('lower(btrim(t.standsAt)) = lower(btrim(:standsAt))', { standsAt: query.standsAt });
+  if (query.box !== undefined)
+    pieces.andWhere("t.standsAt = '' and lower(btrim(t.box)) = lower(btrim(:box))", { box: query.box });
   if (query.only !== undefined) pieces.andWhere(choices[query.only]);
   return pieces;
 }
@@ -189,3 +191,18 @@ export async function houseCounts(transaction: Transaction, asleepSince: string)
   if (!counts) throw new Error('a count has no row');
   return { ...counts, value };
 }
+
+/** What lies in each box, as the pieces name them; by name. */
+export const boxCounts = (
+  transaction: Transaction,
+): Promise<{ name: string; pieces: number; things: number; fragile: number }[]> =>
+  inHouse(transaction)
+    .andWhere("t.box <> '' and t.standsAt = ''")
+    .select('min(t.box)', 'name')
+    .addSelect('cast(count(*) as int)', 'pieces')
+    .addSelect('cast(coalesce(sum(t.count), 0) as int)', 'things')
+    .addSelect('cast(count(*) filter (where t.fragile) as int)', 'fragile')
+    .groupBy('lower(btrim(t.box))')
+    .orderBy('lower(btrim(t.box))')
+    .limit(1000)
+    .getRawMany();

@@ -18,7 +18,7 @@ import { fitNeed } from '@core/sourcing/fitNeed';
 import { explainFit, rankPieces, SLEEPS_AFTER_DAYS } from '@core/sourcing/fitRanking';
 import { type Placement, placementClash } from '@core/sourcing/placements';
 import { riserCombinations } from '@core/sourcing/risers';
-import { allPieces, houseCounts, pieceColors, piecePage, piecesById, risersOf } from '../persistence/pieces';
+import { allPieces, boxCounts, houseCounts, pieceColors, piecePage, piecesById, risersOf } from '../persistence/pieces';
 import { placements } from '../persistence/placements';
 import { projectSummaries } from '../persistence/projects';
 import type { Transaction } from '../persistence/scope';
@@ -170,6 +170,7 @@ export async function housePanels(transaction: Transaction, nowMs: number): Prom
       pieces: sleepers.pieces,
     },
     borrowed: borrowed.pieces.sort((a, b) => (a.backBy ?? '9').localeCompare(b.backBy ?? '9')),
+    boxes: await boxCounts(transaction),
     needs: projects.flatMap(({ id, name, summary }) =>
       summary.supplies.map((supply) => ({ projectId: id, projectName: name, ...supply })),
     ),

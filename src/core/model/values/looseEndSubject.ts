@@ -12,6 +12,7 @@ const subjects = {
   sale: 'pieces',
   leftover: 'supplies',
   hole: 'holes',
+  stored: 'options',
 } as const;
 export type LooseEndKind = keyof typeof subjects | 'own';
 export const looseEndKinds: readonly LooseEndKind[] = [...(Object.keys(subjects) as (keyof typeof subjects)[]), 'own'];
@@ -32,6 +33,7 @@ export const looseEndSubject = z.discriminatedUnion(
     of('sale'),
     of('leftover'),
     of('hole'),
+    of('stored'),
     z.strictObject({ kind: z.literal('own') }),
   ],
   { error: `something that is left to do: ${looseEndKinds.join(', ')}` },

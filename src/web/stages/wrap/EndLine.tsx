@@ -2,6 +2,7 @@ import { sayDay } from '@core/calendar/sayDay';
 import { supplyKind } from '@core/catalog/supplyKinds';
 import { looseEndTitle } from '@core/closing/closingWords';
 import type { LooseEnd } from '@core/closing/looseEnds';
+import { storageNoteOfSupply } from '@core/closing/packing';
 import { formatMoney } from '@core/kernel/formatMoney';
 import type { EndWay } from '@core/model/entities/looseEnd';
 import { Button } from 'antd';
@@ -48,7 +49,7 @@ export function EndLine(props: { end: LooseEnd; today: string }) {
     end.delivery?.source ?? '',
     end.supply === null
       ? ''
-      : `about ${supplyWords(end.supply.stash.amount, supplyKind(end.supply.kindId)?.unit ?? 'piece', units)} left; close it well, label the lid`,
+      : `about ${supplyWords(end.supply.stash.amount, supplyKind(end.supply.kindId)?.unit ?? 'piece', units)} left; close it well, label the lid${storageNoteOfSupply(end.supply.kindId) === '' ? '' : `; ${storageNoteOfSupply(end.supply.kindId)}`}`,
     end.about.kind === 'sale' && end.money > 0 ? `thought to be worth ${formatMoney(end.money, currency)}` : '',
     end.note,
   ].filter((words) => words !== '');
@@ -198,6 +199,8 @@ function EndActs(props: {
           {press('Remove', () => end.said && run('removeLooseEnd', { id: end.said.id }))}
         </>
       );
+    case 'stored':
+      return null;
     default:
       return about satisfies never;
   }

@@ -1,0 +1,96 @@
+import type { Hazard } from '../catalog/coating';
+import { coatings } from '../catalog/coatings';
+import type { PieceRow } from '../model/rows';
+
+/** How easily a thing is crushed: what carries others, what bends, what breaks. */
+export const crushRisks = ['carries', 'soft', 'bends', 'breaks'] as const;
+export type CrushRisk = (typeof crushRisks)[number];
+
+export const crushWords: Readonly<Record<CrushRisk, string>> = {
+  carries: 'carries others',
+  soft: 'soft: fills the gaps',
+  bends: 'is crushed: nothing on it',
+  breaks: 'breaks: on top, wrapped',
+};
+
+/** By what a thing is made of; everything else carries others. Common practice, no source. */
+const riskOfMaterial: Readonly<Record<string, CrushRisk>> = {
+  glass: 'breaks',
+  glazedCeramic: 'breaks',
+  terracotta: 'breaks',
+  candleWax: 'bends',
+  paper: 'bends',
+  inkjetPrint: 'bends',
+  realLeaf: 'bends',
+  fauxLeaf: 'bends',
+  polystyreneFoam: 'bends',
+  wicker: 'bends',
+  fabric: 'soft',
+  leather: 'soft',
+};
+
+/** How easily a piece is crushed; one that is noted as fragile breaks, whatever it is made of. */
+export const crushRiskOf = ({ materialId, fragile }: Pick<PieceRow, 'materialId' | 'fragile'>): CrushRisk =>
+  fragile ? 'breaks' : (riskOfMaterial[materialId] ?? 'carries');
+
+/** How heavy a thing is taken to be for packing: its weight in g, else by its size in liters; 0 where nothing is known. */
+function heaviness({ weightG, widthMm, depthMm, heightMm }: PieceRow): number {
+  if (weightG !== null) return weightG;
+  const [w, d, h] = [widthMm ?? 0, depthMm ?? 0, heightMm ?? 0];
+  // A thing of a house weighs some hundred grams a liter, air in it counted: for the order only.
+  return ((w * d * h) / 1e6) * 150;
+}
+
+/**
+ * The order in which things go into a box: what carries others first, the heaviest of it at the bottom; soft things
+ * around; what is crushed then; what breaks on top. Of the same, by name.
+ */
+export function packingOrder<P extends PieceRow>(pieces: readonly P[]): P[] {
+  const at = (piece: P) => crushRisks.indexOf(crushRiskOf(piece));
+  return [...pieces].sort(
+    (a, b) => at(a) - at(b) || heaviness(b) - heaviness(a) || a.name.localeCompare(b.name) || (a.id < b.id ? -1 : 1),
+  );
+}
+
+/** What a thing must not be stored by, and how it is put away. Common practice, no source. */
+const notes: readonly { holds(piece: PieceRow): boolean; text: string }[] = [
+  {
+    holds: ({ materialId, kind }) => kind === 'candle' || materialId === 'candleWax',
+    text: 'no attic in summer, no car: wax bends in heat; apart from cloth and paper',
+  },
+  {
+    holds: ({ kind, templateId }) => kind === 'lamp' || templateId === 'lampBase',
+    text: 'bulb out and wrapped by itself, cord loosely coiled',
+  },
+  { holds: ({ materialId }) => materialId === 'fabric', text: 'washed and quite dry, in a closed bag against moths' },
+  { holds: ({ materialId }) => materialId === 'paper' || materialId === 'inkjetPrint', text: 'flat, dry and dark' },
+  { holds: ({ materialId }) => materialId === 'fauxLeaf', text: 'stems laid straight, apart from heat' },
+  {
+    holds: ({ materialId }) => materialId === 'realLeaf',
+    text: 'dried only, airy, away from flames; what is fresh is composted',
+  },
+  { holds: ({ materialId }) => materialId === 'wicker', text: 'dry, or it molds' },
+  { holds: ({ materialId }) => materialId === 'ferrousMetal', text: 'dry, or it rusts' },
+  { holds: ({ materialId }) => materialId === 'terracotta', text: 'emptied, dry and out of the frost, or it splits' },
+];
+
+/** What is to be minded when a piece is put away. */
+export const storageNotes = (piece: PieceRow): string[] =>
+  notes.filter(({ holds }) => holds(piece)).map(({ text }) => text);
+
+const notesOfHazards: Readonly<Partial<Record<Hazard, string>>> = {
+  waterborne: 'keep from frost',
+  aerosol: 'never above 50 °C / 122 °F, never in a car',
+  spirit: 'cool, away from flames',
+  oil: 'cool, away from flames',
+  wax: 'cool, away from flames',
+};
+
+/**
+ * Where the rest of a coating must not stand: what holds water is spoilt by frost (labels of waterborne paints), what is
+ * under pressure bursts in heat (class words of pressurized containers, GHS H229). Empty for what stands anywhere.
+ */
+export function storageNoteOfSupply(kindId: string): string {
+  const hazard = coatings.find(kindId)?.hazard;
+  return (hazard && notesOfHazards[hazard]) ?? '';
+}
