@@ -5,6 +5,8 @@ import { withFinds } from '@core/model/finds';
 import type { StoredRows } from '@core/model/rows';
 import { computePlan } from '@core/plan/computePlan';
 import ICAL from 'ical.js';
+import jsQR from 'jsqr';
+import sharp from 'sharp';
 import { describe, expect, it } from 'vitest';
 import { demoAndPerson } from './lib/demo';
 
@@ -12,6 +14,10 @@ import { demoAndPerson } from './lib/demo';
 const { euporia, person } = await demoAndPerson();
 const { projects } = (await euporia.json('/api/projects')) as { projects: { id: string; name: string }[] };
 const hall = projects.find(({ name }) => name === 'Hall console')?.id ?? '';
+const inBox = async (name: string) =>
+  ((await euporia.json(`/api/house/pieces?box=${name}`)) as { pieces: { name: string }[] }).pieces
+    .map((piece) => piece.name)
+    .sort();
 const rowsOf = async (id: string) => (await euporia.json(`/api/projects/${id}/snapshot`)) as StoredRows;
 
 describe('the hall that is finished', () => {
@@ -78,6 +84,66 @@ describe('the hall that is finished', () => {
     await person.key('u');
     await person.seeText('Bring the step ladder back to the boat shed');
     await person.saved();
+  });
+});
+
+describe('what is put away', () => {
+  it('lies in a box in a handful of presses, in the order of packing, and is taken back as one act', async () => {
+    await person.goto(`${euporia.address}/p/${hall}/wrap?tab=store`);
+    await person.seeText('have no place yet');
+    const before = person.interactions;
+    await person.fill('Box, as its label says', 'Box 40', 'stay');
+    await person.fill('Shelf', 'attic, left');
+    await person.press('5 things into Box 40');
+    expect(person.interactions - before).toBeLessThanOrEqual(4);
+    await person.seeText('5 things into Box 40');
+    await person.saved();
+    const { boxes } = await rowsOf(hall);
+    expect(boxes.find(({ name }) => name === '40')).toMatchObject({ shelf: 'attic, left' });
+    // What was bought new is a piece of the house by now, like all the others.
+    expect(await inBox('40')).toEqual([
+      'Pair of frames',
+      'Seagrass basket',
+      'Small stoneware bowl',
+      'Turned wooden lamp',
+      'Wire letter tray',
+    ]);
+    await person.press('Take it back');
+    await person.seeText('5 things into Box 40');
+    await person.saved();
+    expect(await inBox('40')).toEqual([]);
+  });
+
+  it('is found by the code on its box, as another library reads it', async () => {
+    await person.fill('Box, as its label says', '40', 'stay');
+    await person.press('5 things into Box 40');
+    await person.saved();
+    await person.goto(`${euporia.address}/house?tab=boxes&labels=1`);
+    const code = await person.see('//img[@alt="Code of Box 40"]');
+    const svg = decodeURIComponent(((await code.getAttribute('src')) ?? '').replace(/^data:image\/svg\+xml;utf8,/, ''));
+    const { data, info } = await sharp(Buffer.from(svg))
+      .resize(600)
+      .flatten({ background: 'white' })
+      .ensureAlpha()
+      .raw()
+      .toBuffer({ resolveWithObject: true });
+    const address = jsQR(new Uint8ClampedArray(data), info.width, info.height)?.data ?? '';
+    expect(new URL(address).origin).toBe(euporia.address);
+    await person.goto(address);
+    await person.seeText('What lies in Box 40');
+    await person.seeText('5 pieces found');
+    await person.seeText('Seagrass basket');
+  });
+
+  it('has boxes with their place and their next look', async () => {
+    await person.goto(`${euporia.address}/house?tab=boxes`);
+    await person.fill('A new box', 'Box 41', 'stay');
+    await person.press('Add it');
+    await person.see('//h3[normalize-space(.)="Box 41"]');
+    await person.fill('A new box', '41');
+    await person.seeText('it is there already');
+    await person.press('Remove Box 41');
+    await person.seeText('Box removed');
   });
 });
 

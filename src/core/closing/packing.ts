@@ -1,6 +1,7 @@
 import type { Hazard } from '../catalog/coating';
 import { coatings } from '../catalog/coatings';
 import type { PieceRow } from '../model/rows';
+import { overallSize } from '../plan/fitFindings';
 
 /** How easily a thing is crushed: what carries others, what bends, what breaks. */
 export const crushRisks = ['carries', 'soft', 'bends', 'breaks'] as const;
@@ -33,12 +34,24 @@ const riskOfMaterial: Readonly<Record<string, CrushRisk>> = {
 export const crushRiskOf = ({ materialId, fragile }: Pick<PieceRow, 'materialId' | 'fragile'>): CrushRisk =>
   fragile ? 'breaks' : (riskOfMaterial[materialId] ?? 'carries');
 
-/** How heavy a thing is taken to be for packing: its weight in g, else by its size in liters; 0 where nothing is known. */
-function heaviness({ weightG, widthMm, depthMm, heightMm }: PieceRow): number {
-  if (weightG !== null) return weightG;
-  const [w, d, h] = [widthMm ?? 0, depthMm ?? 0, heightMm ?? 0];
+/** Its overall size, as it was measured, else as its kind is; mm, 0 where nothing is known. */
+function sizeOf({ templateId, measures, widthMm, depthMm, heightMm }: PieceRow): [number, number, number] {
+  const usual = overallSize(templateId, measures);
+  return [widthMm ?? usual.width ?? 0, depthMm ?? usual.depth ?? 0, heightMm ?? usual.height ?? 0];
+}
+
+/** What is longer than this goes into no box of a house, mm; common practice, no source. */
+const LONGEST_IN_A_BOX = 750;
+
+/** Whether a piece stands by itself, since no box takes it. */
+export const isTooLarge = (piece: PieceRow): boolean => Math.max(...sizeOf(piece)) > LONGEST_IN_A_BOX;
+
+/** How heavy a thing is taken to be for packing: its weight in g, else by its size; 0 where nothing is known. */
+function heaviness(piece: PieceRow): number {
+  if (piece.weightG !== null) return piece.weightG;
+  const [width, depth, height] = sizeOf(piece);
   // A thing of a house weighs some hundred grams a liter, air in it counted: for the order only.
-  return ((w * d * h) / 1e6) * 150;
+  return ((width * Math.max(depth, 10) * height) / 1e6) * 150;
 }
 
 /**

@@ -1,3 +1,4 @@
+import { boxWords } from '@core/sourcing/boxNames';
 import { useVirtualizer } from '@tanstack/react-virtual';
 import { Button } from 'antd';
 import { useEffect, useRef, useState } from 'react';
@@ -126,6 +127,7 @@ export function Pieces() {
       <div className={styles.middle}>
         <QuickPieces onAdded={select} />
         <Words value={query.words ?? ''} onChange={(words) => set({ words })} />
+        {query.box !== undefined && <InBox name={query.box} />}
         <div className={styles.listHead}>
           <span role="status">
             {stash.total === null
@@ -222,5 +224,22 @@ export function Pieces() {
         )}
       </div>
     </Workbench>
+  );
+}
+
+/** Which box is looked into, and where it stands. */
+function InBox(props: { name: string }) {
+  const { rows } = useHouse();
+  const { set } = usePieceQuery();
+  const box = rows.boxes.find(({ name }) => name.toLowerCase() === props.name.trim().toLowerCase());
+  const facts = [box?.shelf ?? '', box?.protection ?? '', box?.note ?? ''].filter((words) => words !== '');
+  return (
+    <p>
+      What lies in <b>{boxWords(box?.name ?? props.name)}</b>
+      {facts.length > 0 ? `: ${facts.join(', ')}` : ''}{' '}
+      <Button size="small" type="text" onClick={() => set({ box: undefined })}>
+        Look everywhere
+      </Button>
+    </p>
   );
 }

@@ -93,6 +93,7 @@ function AddEnd() {
     .filter(({ id, inHouse, borrowedFrom }) => inHouse && borrowedFrom === '' && !marked.has(id))
     .sort((a, b) => a.name.localeCompare(b.name));
   const add = () => {
+    if (pieceId === '' && what.trim() === '') return;
     const id = crypto.randomUUID();
     if (pieceId !== '') {
       const name = ours.find((piece) => piece.id === pieceId)?.name ?? '';
@@ -102,7 +103,7 @@ function AddEnd() {
         title: `To be sold: ${name}`.slice(0, 200),
         values: { dueOn },
       });
-    } else if (what.trim() !== '')
+    } else
       run('settleLooseEnd', {
         id,
         about: { kind: 'own' },
@@ -132,9 +133,8 @@ function AddEnd() {
           value={dueOn}
           onCommit={setDueOn}
         />
-        <Button disabled={pieceId === '' && what.trim() === ''} onClick={add}>
-          Add it
-        </Button>
+        {/* Never locked: what is being typed counts only once the field is left, by this very press. */}
+        <Button onClick={add}>Add it</Button>
       </div>
     </section>
   );

@@ -6,8 +6,9 @@ import { Empty, LinkButton } from '../../ui/basics';
 import { type Part, TabbedParts } from '../../ui/TabbedParts';
 import { CameTo } from './CameTo';
 import { LooseEndsList } from './LooseEndsList';
+import { Store } from './Store';
 
-type PartId = 'cameTo' | 'ends';
+type PartId = 'cameTo' | 'ends' | 'store';
 
 /** The end of a project: what it came to, and what is left to do. */
 export function WrapPage() {
@@ -17,6 +18,7 @@ export function WrapPage() {
   const parts: readonly Part<PartId>[] = [
     { id: 'cameTo', name: 'What it came to', content: () => <CameTo /> },
     { id: 'ends', name: left === 0 ? 'Loose ends' : `Loose ends, ${left}`, content: () => <LooseEndsList /> },
+    { id: 'store', name: 'Put away', content: () => <Store /> },
   ];
   const open = parts.find(({ id }) => id === search.get('tab'))?.id ?? 'cameTo';
   return (
