@@ -8,10 +8,12 @@ import ICAL from 'ical.js';
 import jsQR from 'jsqr';
 import sharp from 'sharp';
 import { describe, expect, it } from 'vitest';
+import { Key } from './lib/browser';
 import { demoAndPerson } from './lib/demo';
+import { landingPicture } from './lib/picture';
 
 /** The end of a project: the reckoning and the loose ends, in the demo that is finished and in a project of one's own. */
-const { euporia, person } = await demoAndPerson();
+const { euporia, person, attic } = await demoAndPerson();
 const { projects } = (await euporia.json('/api/projects')) as { projects: { id: string; name: string }[] };
 const hall = projects.find(({ name }) => name === 'Hall console')?.id ?? '';
 const inBox = async (name: string) =>
@@ -87,6 +89,40 @@ describe('the hall that is finished', () => {
   });
 });
 
+describe('before and after', () => {
+  it('holds an after photo against the before one, lined up by keys and sliders, and keeps that', async () => {
+    await person.goto(`${euporia.address}/p/${attic}/wrap?tab=pictures`);
+    await person.give('Add after photos', await landingPicture('landing-after.jpg'));
+    await person.see('//button[starts-with(@aria-label, "Line it up")]');
+    await person.saved();
+    await person.press('Line it up');
+    await person.see('//*[starts-with(@aria-label, "Push the after photo")]');
+    await person.key(Key.ARROW_RIGHT, Key.ARROW_RIGHT, Key.ARROW_DOWN);
+    await person.press('So they meet');
+    await person.saved();
+    const { photos } = await rowsOf(attic);
+    const after = photos.find(({ kind }) => kind === 'after');
+    expect(after?.pair).toEqual({
+      beforeId: photos.find(({ kind }) => kind === 'before')?.id,
+      xPercent: 1,
+      yPercent: 0.5,
+      zoom: 1,
+      turnDegrees: 0,
+    });
+    // The edge between the two goes by keys.
+    const edge = await person.see('//*[@role="slider"][@aria-label="From before to after"]');
+    await edge.sendKeys(Key.ARROW_RIGHT);
+    expect(await edge.getAttribute('aria-valuenow')).toBe('51');
+    await person.driver.navigate().refresh();
+    await person.see('//img[@alt="After"][contains(@style, "translate(1%, 0.5%)")]');
+  });
+
+  it('says what is missing where there is no before photo', async () => {
+    await person.goto(`${euporia.address}/p/${hall}/wrap?tab=pictures`);
+    await person.seeText('There is no before photo to hold them against');
+  });
+});
+
 describe('what is put away', () => {
   it('lies in a box in a handful of presses, in the order of packing, and is taken back as one act', async () => {
     await person.goto(`${euporia.address}/p/${hall}/wrap?tab=store`);
@@ -142,7 +178,7 @@ describe('what is put away', () => {
     await person.see('//h3[normalize-space(.)="Box 41"]');
     await person.fill('A new box', '41');
     await person.seeText('it is there already');
-    await person.press('Remove Box 41');
+    await person.press('Remove it: Box 41');
     await person.seeText('Box removed');
   });
 });

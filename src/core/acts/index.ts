@@ -28,6 +28,7 @@ import { removePhoto } from './brief/removePhoto';
 import { setPalette } from './brief/setPalette';
 import { editBox } from './closing/editBox';
 import { freezePlan } from './closing/freezePlan';
+import { pairPhotos } from './closing/pairPhotos';
 import { removeFreeze } from './closing/removeFreeze';
 import { settleLooseEnd } from './closing/settleLooseEnd';
 import { storePieces } from './closing/storePieces';
@@ -152,6 +153,7 @@ const listed = [
   settleLooseEnd,
   removeRow('removeLooseEnd', 'looseEnds', 'Task removed'),
   storePieces,
+  pairPhotos,
   addRow('addBox', 'boxes', 'Box added'),
   editBox,
   removeRow('removeBox', 'boxes', 'Box removed'),

@@ -161,7 +161,7 @@ describe('the acts that are thrown', () => {
         // Begin and end a project, or take an act back: the machines do these themselves.
         ...['createProject', 'removeProject', 'undo'],
         // A picture needs its bytes first, which come by another road: the server's tests send both.
-        ...['addPhoto', 'removePhoto'],
+        ...['addPhoto', 'removePhoto', 'pairPhotos'],
       ].sort(),
     );
   });

@@ -50,7 +50,15 @@ export async function withDemoPictures(
     if (picture.before !== undefined) {
       const { widthPx, heightPx, content } = photo;
       const size = { widthPx, heightPx, sizeBytes: content.length };
-      const row = { id: picture.id, version: 1, kind: 'before' as const, name: picture.before, shows: null, ...size };
+      const row = {
+        id: picture.id,
+        version: 1,
+        kind: 'before' as const,
+        name: picture.before,
+        shows: null,
+        pair: null,
+        ...size,
+      };
       photos = [...photos, { ...row, atMs: nowMs }];
     }
     looks = looks.map((look) =>

@@ -47,7 +47,7 @@ export function usePhotoQueue(kind: PhotoKind): PhotoQueue {
     // A step that was done away with while its picture was on the way leaves the picture.
     const isOfStep = of === 'step' && rows.stepRuns.some((one) => one.id === about);
     const shows = isOfStep && about !== null ? { stepRunId: about } : null;
-    const photo: PhotoRow = { id, version: 1, kind: of, name, atMs, shows, widthPx, heightPx, sizeBytes };
+    const photo: PhotoRow = { id, version: 1, kind: of, name, atMs, shows, pair: null, widthPx, heightPx, sizeBytes };
     const inspiration =
       of === 'inspiration' ? { id: crypto.randomUUID(), version: 1, photoId: id, seenAt: '', taken: '' } : null;
     const find = of === 'find' && about === null ? seenFind(atMs, locale, shopOfDay(rows.project.id)) : null;

@@ -81,6 +81,7 @@ async function opened() {
     name: `${n}.jpg`,
     atMs: n,
     shows: null,
+    pair: null,
     widthPx: 1,
     heightPx: 1,
     sizeBytes: 1,

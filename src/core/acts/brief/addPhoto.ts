@@ -16,8 +16,11 @@ export const addPhoto = projectAct({
   kind: 'addPhoto',
   title: 'Photo added',
   payload: z.strictObject({
-    // A picture that was put in the queue before pictures of steps were known says nothing of one.
-    photo: rowSchema('photos').extend({ shows: photo.fields.shows.default(null) }),
+    // A picture that was put in the queue before steps and pairs were known says nothing of them.
+    photo: rowSchema('photos').extend({
+      shows: photo.fields.shows.default(null),
+      pair: photo.fields.pair.default(null),
+    }),
     inspiration: rowSchema('inspirations').nullable(),
     aboutId: id.nullable().optional(),
     find: findSchema.nullable().optional(),

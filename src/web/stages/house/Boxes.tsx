@@ -115,7 +115,7 @@ function Box(props: { box: BoxView }) {
         <h3>{boxWords(box.name)}</h3>
         <Button
           size="small"
-          aria-label={`What lies in ${boxWords(box.name)}`}
+          aria-label={`${thingWords(box)}: what lies in ${boxWords(box.name)}`}
           onClick={() =>
             update((next) => {
               next.set('tab', 'pieces');
@@ -129,7 +129,7 @@ function Box(props: { box: BoxView }) {
       {row === null ? (
         <Button
           size="small"
-          aria-label={`Note where ${boxWords(box.name)} stands`}
+          aria-label={`Note where it stands: ${boxWords(box.name)}`}
           onClick={() => run('addBox', { row: blankBox(box.name.trim(), today) })}
         >
           Note where it stands
@@ -173,7 +173,7 @@ function Box(props: { box: BoxView }) {
             <Button
               size="small"
               type="text"
-              aria-label={`Remove ${boxWords(box.name)}`}
+              aria-label={`Remove it: ${boxWords(box.name)}`}
               onClick={() => run('removeBox', { id: row.id })}
             >
               Remove it

@@ -4,11 +4,12 @@ import shell from '../../app/shell.module.css';
 import { useSearchState } from '../../app/useSearchState';
 import { Empty, LinkButton } from '../../ui/basics';
 import { type Part, TabbedParts } from '../../ui/TabbedParts';
+import { BeforeAfter } from './BeforeAfter';
 import { CameTo } from './CameTo';
 import { LooseEndsList } from './LooseEndsList';
 import { Store } from './Store';
 
-type PartId = 'cameTo' | 'ends' | 'store';
+type PartId = 'cameTo' | 'ends' | 'pictures' | 'store';
 
 /** The end of a project: what it came to, and what is left to do. */
 export function WrapPage() {
@@ -18,6 +19,7 @@ export function WrapPage() {
   const parts: readonly Part<PartId>[] = [
     { id: 'cameTo', name: 'What it came to', content: () => <CameTo /> },
     { id: 'ends', name: left === 0 ? 'Loose ends' : `Loose ends, ${left}`, content: () => <LooseEndsList /> },
+    { id: 'pictures', name: 'Before and after', content: () => <BeforeAfter /> },
     { id: 'store', name: 'Put away', content: () => <Store /> },
   ];
   const open = parts.find(({ id }) => id === search.get('tab'))?.id ?? 'cameTo';
