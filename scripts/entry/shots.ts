@@ -22,6 +22,7 @@ try {
   };
   const spotId = (name: string) => snapshot.spots.find((spot) => spot.name === name)?.id;
   const recipe = snapshot.recipes.find((entry) => entry.name === 'Oak nightstand in teal')?.id;
+  const hall = `/p/${projects.find((project) => project.name === 'Hall console')?.id}`;
   const nook = `/p/${projects.find((project) => project.name === 'Dining nook and pantry')?.id}`;
   const take = async (name: string, path: string, text: string, prepare?: () => Promise<void>) => {
     if (!wants(name)) return;
@@ -74,8 +75,9 @@ try {
     await person.see('//*[local-name()="image"][starts-with(@href, "blob:")]');
     await person.driver.sleep(600);
   });
-  await take('arrange-above', `${attic}/arrange?spot=${spotId('Reading corner')}`, 'How it stands', async () => {
-    await person.driver.sleep(600);
+  await take('wrap', `${hall}/wrap`, 'Where it came from', async () => {
+    await person.see('//*[contains(@class,"recharts-bar")]');
+    await person.driver.executeScript('window.scrollTo(0, 0)');
   });
   await take('start', '/', 'Dining nook and pantry', async () => {
     await person.driver.sleep(600);

@@ -6,7 +6,7 @@ import { AS_OF, fill, find, offer, option, paid, pieceIdOf, project, rows, slot 
 import type { PieceRow, ProjectRows } from '../model/rows';
 import { computePlan } from '../plan/computePlan';
 import { unknownPiece } from '../sourcing/newPiece';
-import { crushRiskOf, crushRisks, packingOrder, storageNoteOfSupply, storageNotes } from './packing';
+import { crushRiskOf, crushRisks, isTooLarge, packingOrder, storageNoteOfSupply, storageNotes } from './packing';
 import { thingsToStore } from './toStore';
 
 const piece = (name: string, change: Partial<PieceRow> = {}): PieceRow => ({
@@ -23,7 +23,7 @@ describe('packing', () => {
       piece('Crate', { materialId: 'pine', weightG: 4000 }),
       piece('Wreath', { materialId: 'fauxLeaf' }),
       piece('Riser', { materialId: 'pine', weightG: 700 }),
-      piece('Bird', { materialId: 'resin', fragile: true }),
+      piece('Bird', { materialId: 'resin', fragile: true, weightG: 300 }),
     ]);
     expect(packed.map(({ name }) => name)).toEqual(['Crate', 'Riser', 'Runner', 'Wreath', 'Jar', 'Bird']);
   });
@@ -43,6 +43,12 @@ describe('packing', () => {
         expect(ranks).toEqual([...ranks].sort((a, b) => a - b));
       }),
     );
+  });
+
+  it('knows what no box takes by its size, measured or usual of its kind', () => {
+    expect(isTooLarge(piece('Board', { widthMm: 1200, depthMm: 20, heightMm: 200 }))).toBe(true);
+    expect(isTooLarge(piece('Console', { templateId: 'consoleTable' }))).toBe(true);
+    expect(isTooLarge(piece('Jar', { templateId: 'jar' }))).toBe(false);
   });
 
   it('keeps wax out of the heat, waterborne paint out of the frost, what is under pressure out of cars', () => {
@@ -93,8 +99,8 @@ const thingsOf = (of: ProjectRows) => {
 describe('what is put away', () => {
   it('is what is ours, in the order of packing: also what was bought new, not what goes back to somebody', () => {
     expect(thingsOf(corner()).map(({ piece: { name }, slotName, isNew }) => [name, slotName, isNew])).toEqual([
-      ['Floor lamp', 'Slot 7', true],
       ['Oak stool', '', false],
+      ['Floor lamp', 'Slot 7', true],
       ['Blue vase', 'Slot 5', false],
     ]);
     // What is not paid yet is not here.
