@@ -140,6 +140,7 @@ export function largeProject(seed: number, slotCount = 100): ProjectRows {
       hourValue: 1_500,
       revealDate: '2026-09-01',
       standsUntil: null,
+      archivedOn: null,
       school: 'untilHidden',
       eye: 'ordinary',
       household: { ...emptyHousehold, youngestChildYears: 4 },

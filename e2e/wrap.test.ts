@@ -263,3 +263,23 @@ describe('a shelf of our own', () => {
     await person.seeText('Bring the drill back');
   });
 });
+
+describe('a project that is done with', () => {
+  it('is put into the archive, stands apart on the start page, and is brought back', async () => {
+    await person.goto(`${euporia.address}/p/${hall}/brief`);
+    await person.press('Archive it');
+    await person.seeText('Archived');
+    await person.saved();
+    await person.goto(euporia.address);
+    await person.see('//h2[normalize-space(.)="Attic bedroom"]');
+    await person.notText('Entry hall');
+    await person.click('//summary[normalize-space(.)="Archived, 1"]');
+    await person.press('Hall console');
+    await person.stage('Brief');
+    await person.press('Bring it back from the archive');
+    await person.saved();
+    await person.goto(euporia.address);
+    await person.see('//h2[normalize-space(.)="Hall console"]');
+    await person.notText('Archived, 1');
+  });
+});

@@ -133,6 +133,7 @@ export const projectListAnswer = z.object({
       currency: z.string(),
       units: z.string(),
       revealDate: z.string().nullable(),
+      archivedOn: z.string().nullable().default(null),
       updatedAt: z.string(),
       /** Null while it was never computed. */
       summary: projectSummary.nullable(),

@@ -116,6 +116,7 @@ export interface ProjectListEntry {
   currency: string;
   units: string;
   revealDate: string | null;
+  archivedOn: string | null;
   updatedAt: string;
   summary: ProjectSummary | null;
   isStale: boolean;
@@ -139,6 +140,7 @@ export async function projectList(
         currency: true,
         units: true,
         revealDate: true,
+        archivedOn: true,
         updatedAt: true,
         revision: true,
         summary: true,
@@ -156,6 +158,7 @@ export async function projectList(
     currency: project.currency,
     units: project.units,
     revealDate: project.revealDate,
+    archivedOn: project.archivedOn,
     updatedAt: project.updatedAt.toISOString(),
     summary: readSummary(project.summary),
     isStale: isStale(project, revision),

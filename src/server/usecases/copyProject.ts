@@ -29,6 +29,7 @@ function nextSeason(file: ProjectFile): ProjectFile {
       ...file.project,
       revealDate: file.project.brief.comesAgain ? aYearLater(file.project.revealDate) : null,
       standsUntil: null,
+      archivedOn: null,
       workshop: { ...file.project.workshop, exceptions: [] },
       brief: {
         ...file.project.brief,

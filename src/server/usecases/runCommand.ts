@@ -138,7 +138,10 @@ async function make(at: Work): Promise<Answer> {
   const { act } = acts.get('createProject');
   const payload = command.payload as PayloadOf<'createProject'>;
   const given = payload?.project;
-  const rows = { ...emptyProject(given), ...(await houseRows(transaction, mentionedIds(payload))) };
+  const rows = {
+    ...emptyProject({ ...given, archivedOn: given?.archivedOn ?? null }),
+    ...(await houseRows(transaction, mentionedIds(payload))),
+  };
   const outcome = perform(rows, 'createProject', payload);
   if (!outcome.ok) throw new Refusal(refused('fields.refused', { fields: outcome.problems }));
   if (given.id !== command.projectId)

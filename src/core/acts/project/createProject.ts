@@ -8,7 +8,11 @@ import { insert } from '../changes';
 export const createProject = projectAct({
   kind: 'createProject',
   title: 'Project made',
-  payload: z.strictObject({ project: project.row, spot: rowSchema('spots').nullable() }),
+  payload: z.strictObject({
+    // A device that waits since before there was an archive says nothing of it.
+    project: project.row.extend({ archivedOn: project.fields.archivedOn.default(null) }),
+    spot: rowSchema('spots').nullable(),
+  }),
   decide: (_rows, payload) => [
     { table: 'project', op: 'insert', row: { ...payload.project, version: 1 } },
     ...(payload.spot ? [insert('spots', payload.spot)] : []),

@@ -8,6 +8,12 @@ import { updateProject } from '../changes';
 export const editProject = projectAct({
   kind: 'editProject',
   title: 'Brief changed',
+  titleFor: ({ values }) =>
+    values.archivedOn === undefined
+      ? 'Brief changed'
+      : values.archivedOn === null
+        ? 'Back from the archive'
+        : 'Archived',
   payload: z.strictObject({ id, values: z.strictObject(project.fields).partial() }),
   decide: (rows, payload) =>
     payload.id === rows.project.id

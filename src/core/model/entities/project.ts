@@ -98,6 +98,8 @@ export const project = defineEntity({
     revealDate: localDate.nullable(),
     /** Local date until which the look stays up, or null when it is not known: pieces are spoken for until then. */
     standsUntil: localDate.nullable(),
+    /** When it was put into the archive; null while it is worked on. */
+    archivedOn: localDate.nullable(),
     school: oneOf(coatSchools),
     eye: keyOf(hidingThresholds),
     household,

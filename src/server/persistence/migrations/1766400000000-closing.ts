@@ -12,6 +12,7 @@ const statements = [
   `CREATE UNIQUE INDEX "uq_box_name" ON "box" ("studio_id", "name") WHERE deleted_at IS NULL`,
   `ALTER TABLE "box" ADD CONSTRAINT "fk_box_studio_id" FOREIGN KEY ("studio_id") REFERENCES "studio"("id") ON DELETE NO ACTION ON UPDATE NO ACTION`,
   `ALTER TABLE "photo" ADD "pair" jsonb`,
+  `ALTER TABLE "project" ADD "archived_on" date`,
   `ALTER TABLE "plan_freeze" ADD CONSTRAINT "fk_plan_freeze_studio_id" FOREIGN KEY ("studio_id") REFERENCES "studio"("id") ON DELETE NO ACTION ON UPDATE NO ACTION`,
   `ALTER TABLE "loose_end" ADD CONSTRAINT "fk_loose_end_studio_id" FOREIGN KEY ("studio_id") REFERENCES "studio"("id") ON DELETE NO ACTION ON UPDATE NO ACTION`,
   `ALTER TABLE "plan_freeze" ADD CONSTRAINT "fk_plan_freeze_project_id" FOREIGN KEY ("studio_id", "project_id") REFERENCES "project"("studio_id","id") ON DELETE NO ACTION ON UPDATE NO ACTION`,

@@ -2,12 +2,15 @@ import { Button } from 'antd';
 import { useState } from 'react';
 import { useNavigate } from 'react-router';
 import { api } from '../../app/api';
-import { useRows } from '../../app/projectStore';
+import { localToday } from '../../app/houseStore';
+import { useCommands, useRows } from '../../app/projectStore';
+import { dateWords } from '../../app/words';
 import styles from './brief.module.css';
 
 /** The project as a whole: copied, or copied for the next season with the same spots and its slots open again. */
 export function ThisProject() {
   const rows = useRows();
+  const { run } = useCommands();
   const navigate = useNavigate();
   const [busy, setBusy] = useState(false);
   const [problem, setProblem] = useState<string | null>(null);
@@ -24,6 +27,7 @@ export function ThisProject() {
       setBusy(false);
     }
   };
+  const archive = (archivedOn: string | null) => run('editProject', { id: rows.project.id, values: { archivedOn } });
   const remove = async () => {
     setBusy(true);
     try {
@@ -52,6 +56,18 @@ export function ThisProject() {
           Copy for the next season
         </Button>
         <span className="muted small">the same spots and palette, every slot open again</span>
+      </p>
+      <p className={styles.row}>
+        {rows.project.archivedOn === null ? (
+          <Button onClick={() => archive(localToday(rows.project.timeZone))}>Archive it</Button>
+        ) : (
+          <Button onClick={() => archive(null)}>Bring it back from the archive</Button>
+        )}
+        <span className="muted small">
+          {rows.project.archivedOn === null
+            ? 'it stays whole, and stands apart on the start page'
+            : `archived ${dateWords(rows.project.archivedOn)}`}
+        </span>
       </p>
       <p className={styles.row}>
         <Button type="text" onClick={() => void remove()} disabled={busy}>

@@ -24,6 +24,7 @@ export function defaultProject(
     hourValue: 1500,
     revealDate: null,
     standsUntil: null,
+    archivedOn: null,
     school: 'untilHidden',
     eye: 'ordinary',
     household: emptyHousehold,

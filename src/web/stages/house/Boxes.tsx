@@ -195,7 +195,7 @@ function Labels(props: { boxes: readonly BoxView[]; onBack: () => void }) {
         </Button>{' '}
         <Button onClick={props.onBack}>Back to the boxes</Button>
       </p>
-      <Cards leastWidth={280} label="Labels" className={styles.labels}>
+      <Cards leastWidth={280} label="Labels">
         {props.boxes.map((box) => (
           <li key={box.name} className={styles.label}>
             <Code address={addressOf(box.name)} name={box.name} />

@@ -93,17 +93,37 @@ export function ProjectsPage() {
         )}
         <WaitingNote waiting={waiting} />
         <Removed />
-        <Cards leastWidth={320}>
-          {query.data?.projects.map((project) => (
-            <li key={project.id}>
-              <ProjectCard project={project} />
-            </li>
-          ))}
-        </Cards>
+        <ProjectCards projects={query.data?.projects.filter(({ archivedOn }) => archivedOn === null) ?? []} />
+        <Archived projects={query.data?.projects.filter(({ archivedOn }) => archivedOn !== null) ?? []} />
         <PlainNote />
         <Studios isSomethingLeft={waiting.lanes.length > 0} />
       </main>
     </>
+  );
+}
+
+function ProjectCards(props: { projects: readonly Entry[] }) {
+  return (
+    <Cards leastWidth={320}>
+      {props.projects.map((project) => (
+        <li key={project.id}>
+          <ProjectCard project={project} />
+        </li>
+      ))}
+    </Cards>
+  );
+}
+
+/** Projects that are done with, whole and apart. */
+function Archived(props: { projects: readonly Entry[] }) {
+  const [open, setOpen] = useState(false);
+  const { projects } = props;
+  if (projects.length === 0) return null;
+  return (
+    <details className={styles.archived} onToggle={(event) => setOpen(event.currentTarget.open)}>
+      <summary>Archived, {projects.length}</summary>
+      {open && <ProjectCards projects={projects} />}
+    </details>
   );
 }
 

@@ -1,7 +1,14 @@
 import type { FileUpgrade } from './index';
+import { isObject } from './loose';
 
 /** Version 16 kept no frozen plans, nothing of what is left to do afterwards, and no boxes. */
 export const closing: FileUpgrade = {
   from: 16,
-  upgrade: (file) => ({ ...file, planFreezes: [], looseEnds: [], boxes: [] }),
+  upgrade: (file) => ({
+    ...file,
+    ...(isObject(file.project) ? { project: { archivedOn: null, ...file.project } } : {}),
+    planFreezes: [],
+    looseEnds: [],
+    boxes: [],
+  }),
 };
