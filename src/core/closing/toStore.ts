@@ -4,7 +4,7 @@ import type { Plan, PlannedFill } from '../plan/computePlan';
 import { nameOfOption } from '../plan/nameOfOption';
 import { usableMsOf } from '../plan/usableSince';
 import { standingSettlements } from '../pricing/ledger';
-import { unknownPiece } from '../sourcing/newPiece';
+import { newPiece } from '../sourcing/newPiece';
 import { originOf } from '../sourcing/origins';
 import { packingOrder, storageNotes } from './packing';
 
@@ -22,6 +22,8 @@ export interface ThingToStore {
   notes: string[];
   /** Local date before which it is not wrapped, since its finish still cures; null where nothing does. */
   curesUntil: string | null;
+  /** Whether it is still to be worked on, beyond setting it in its place. */
+  isUnfinished: boolean;
 }
 
 /**
@@ -40,6 +42,7 @@ export function thingsToStore(plan: Plan, newId: () => string): ThingToStore[] {
   const spotName = (spotId: string) => rows.spots.find(({ id }) => id === spotId)?.name ?? '';
   const add = (piece: PieceRow, fill: PlannedFill | null, optionId: string | null) => {
     const usableMs = fill === null ? null : usableMsOf(plan.model, fill, asOfMs);
+    const usableOn = usableMs === null ? null : localDate(usableMs, timeZone);
     things.set(piece.id, {
       piece,
       isNew: optionId !== null,
@@ -47,7 +50,8 @@ export function thingsToStore(plan: Plan, newId: () => string): ThingToStore[] {
       slotName: fill?.model.slot.name ?? '',
       spotName: fill === null ? '' : spotName(fill.model.slot.spotId),
       notes: storageNotes(piece),
-      curesUntil: usableMs !== null && usableMs > asOfMs ? localDate(usableMs, timeZone) : null,
+      curesUntil: usableOn !== null && usableOn > today ? usableOn : null,
+      isUnfinished: fill !== null && fill.model.recipe !== null && fill.model.hands.work.likely > 0,
     });
   };
   for (const fill of plan.chosen) {
@@ -58,8 +62,11 @@ export function thingsToStore(plan: Plan, newId: () => string): ThingToStore[] {
       if (piece && isOurs(piece, state) && !isAway(piece)) add(piece, fill, null);
     }
     if (model.finds.length > 0 || stored.has(model.option.id) || !isHere(rows, fill)) continue;
-    const base = unknownPiece(newId(), nameOfOption(model), { units, currency, today });
-    add({ ...base, ...shapeOf(fill), count: Math.max(1, count), sorted: true }, fill, model.option.id);
+    const name = nameOfOption(model);
+    // What it is of is read from its name, as for anything that is noted by a line.
+    const named = newPiece(newId(), name, { units, currency, today });
+    const own = { name, count: Math.max(1, count), standsAt: '', box: '', shelf: '', sorted: true };
+    add({ ...named, version: 1, ...shapeOf(fill), ...own }, fill, model.option.id);
   }
   for (const find of rows.finds) {
     const piece = pieces.get(find.pieceId);
@@ -92,7 +99,7 @@ function shapeOf({ model }: PlannedFill): Partial<PieceRow> {
   const [first] = model.offers;
   if (first) {
     const { templateId, measures, color } = first.offer;
-    return { templateId, measures, color };
+    return templateId === 'freeBox' ? { color } : { templateId, measures, color };
   }
   const [made] = model.recipe?.built ?? [];
   return made ? { templateId: made.piece.templateId, measures: made.piece.measures } : {};

@@ -30,8 +30,9 @@ export function Store() {
     });
   }, [plan]);
   const [said, setSaid] = useState<ReadonlyMap<string, boolean>>(new Map());
-  // What no box takes is not ticked by itself.
-  const isTicked = ({ piece }: ThingToStore) => said.get(piece.id) ?? !isTooLarge(piece);
+  // What no box takes, and what is still worked on, is not ticked by itself.
+  const isTicked = ({ piece, isUnfinished }: ThingToStore) =>
+    said.get(piece.id) ?? !(isTooLarge(piece) || isUnfinished);
   const [box, setBox] = useState('');
   const [shelf, setShelf] = useState('');
   const [protection, setProtection] = useState('');
@@ -73,7 +74,7 @@ export function Store() {
   const intoBox = () => ({ box: known?.name ?? name, standsAt: '' });
   const whereItStands = ({ spotName }: ThingToStore) => ({ box: '', standsAt: spotName });
   const count = (of: readonly ThingToStore[]) => `${of.length} ${of.length === 1 ? 'thing' : 'things'}`;
-  const curing = ticked.filter(({ curesUntil }) => curesUntil !== null);
+  const curing = ticked.filter(({ curesUntil, isUnfinished }) => curesUntil !== null && !isUnfinished);
   const standing = ticked.filter(({ spotName }) => spotName !== '');
   const isReady = ticked.length > 0 && (name !== '' || shelf !== '');
   return (
@@ -119,8 +120,9 @@ export function Store() {
                       ...thing.notes,
                     ].join(' · ')}
                   </small>
-                  {thing.curesUntil !== null && (
-                    <small className={styles.soon}>still cures: not wrapped before {dayOf(thing.curesUntil)}</small>
+                  {thing.isUnfinished && <small className={styles.warned}>still to be worked on</small>}
+                  {thing.curesUntil !== null && !thing.isUnfinished && (
+                    <small className={styles.warned}>still cures: not wrapped before {dayOf(thing.curesUntil)}</small>
                   )}
                 </div>
               </li>
@@ -170,7 +172,7 @@ export function Store() {
             </Button>
           </p>
           {curing.length > 0 && name !== '' && (
-            <p role="note" className={styles.soon}>
+            <p role="note" className={styles.warned}>
               {curing.map(({ piece }) => piece.name).join(', ')}: wrapped now, what lies on the finish sticks to it.
             </p>
           )}
