@@ -81,7 +81,7 @@ describe('what a page brings before it can be used', () => {
   it('is without what only a few look at: the solver, documents, charts, what acts need', () => {
     for (const path of ['brief/BriefPage', 'hunt/card/CardPage', 'bench/StepPage']) {
       const files = [...filesOf(stage(path))].join(' ');
-      for (const name of ['highs', 'writePdf', 'Chart', 'ArtworkEditor', 'typed', 'worker'])
+      for (const name of ['highs', 'writePdf', 'Chart', 'ArtworkEditor', 'typed', 'worker-'])
         expect(files, `${path} brings ${name}`).not.toContain(`/${name}`);
     }
   });
