@@ -178,6 +178,14 @@ describe('what a project came to', () => {
     expect(byKind.find(({ kind }) => kind === 'fees')).toMatchObject({ paid: 500, toGo: 0 });
   });
 
+  it('tells no money for what came back whole, or was free', () => {
+    const stool = find('stool', 700, { state: 'bought' });
+    const back = { ...paid('l6', { kind: 'piece', id: pieceIdOf('stool') }, 700, 'refund'), refundsId: 'l4' };
+    const free = paid('l7', { kind: 'fee', id: 'project' }, 0);
+    const ledger = [...bedroom().ledger, paid('l4', { kind: 'piece', id: pieceIdOf('stool') }, 700), back, free];
+    expect(reckon(planOf(bedroom({ finds: [stand, chest, stool], ledger }))).rest.money).toEqual([]);
+  });
+
   it('is the purse to the cent after whatever acts', () => {
     fc.assert(
       fc.property(

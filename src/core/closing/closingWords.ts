@@ -14,44 +14,49 @@ import { nameOfWork, type TaughtFactor } from './workByKind';
 /** Less than so many minutes is no difference. */
 const SAME_MINUTES = 5;
 
+const AS_PLANNED = 'as planned';
+
 const money = (minor: number, currency: string) => formatMoney(minor, currency, { cents: 'auto' });
 
 /** A difference in money as one says it: "$12 more than planned", "as planned". */
 export function cashAgainst({ planned, actual }: SideBySide, currency: string): string {
   if (planned === null || actual === null) return '';
   const more = actual - planned;
-  return more === 0 ? 'as planned' : `${money(Math.abs(more), currency)} ${more > 0 ? 'more' : 'less'} than planned`;
+  return more === 0 ? AS_PLANNED : `${money(Math.abs(more), currency)} ${more > 0 ? 'more' : 'less'} than planned`;
 }
 
 /** The same in hours: "2 h 10 more than planned". */
 export function minutesAgainst({ planned, actual }: SideBySide): string {
   if (planned === null || actual === null) return '';
   const more = actual - planned;
-  if (Math.abs(more) < SAME_MINUTES) return 'as planned';
+  if (Math.abs(more) < SAME_MINUTES) return AS_PLANNED;
   return `${formatMinutes(Math.abs(more))} ${more > 0 ? 'more' : 'less'} than planned`;
 }
 
 /** What a project came to, in one sentence; what is still planned of it is said. */
 export function cameToSentence({ all }: Reckoning, frozen: FrozenPlan | null, currency: string): string {
-  const least = all.atLeast ? 'at least ' : '';
-  const hours = formatMinutes(all.doneMinutes + all.toGoMinutes);
-  const stash = all.stash > 0 ? `, ${money(all.stash, currency)} off the shelf` : '';
-  const head = `It ${all.cashToGo === 0 && all.toGoMinutes < 1 ? 'came' : 'comes'} to ${least}${money(cashOf(all), currency)}${stash} and ${hours}`;
+  const minutes = all.doneMinutes + all.toGoMinutes;
+  const parts = [
+    `${all.atLeast ? 'at least ' : ''}${money(cashOf(all), currency)}`,
+    all.stash > 0 ? `${money(all.stash, currency)} off the shelf` : '',
+    formatMinutes(minutes),
+  ].filter((words) => words !== '');
+  const planned = [
+    all.cashToGo === 0 ? '' : money(all.cashToGo, currency),
+    all.toGoMinutes < 1 ? '' : formatMinutes(all.toGoMinutes),
+  ].filter((words) => words !== '');
   const open =
-    all.cashToGo === 0 && all.toGoMinutes < 1
-      ? ''
-      : `; ${listed(
-          [
-            all.cashToGo === 0 ? '' : money(all.cashToGo, currency),
-            all.toGoMinutes < 1 ? '' : formatMinutes(all.toGoMinutes),
-          ].filter((words) => words !== ''),
-        )} of that ${all.cashToGo !== 0 && all.toGoMinutes >= 1 ? 'are' : 'is'} still planned`;
+    planned.length === 0 ? '' : `; ${listed(planned)} of that ${planned.length === 1 ? 'is' : 'are'} still planned`;
+  const head = `It ${planned.length === 0 ? 'came' : 'comes'} to ${listed(parts)}`;
   if (frozen === null) return `${head}${open}.`;
   const ofMoney = cashAgainst({ planned: frozen.cash.likely, actual: cashOf(all) }, currency);
-  const ofHours = minutesAgainst({ planned: frozen.minutes.likely, actual: all.doneMinutes + all.toGoMinutes });
-  return ofMoney === 'as planned' && ofHours === 'as planned'
-    ? `${head}, as planned${open}.`
-    : `${head}: ${ofMoney === 'as planned' ? 'the money as planned' : ofMoney}, ${ofHours === 'as planned' ? 'the hours as planned' : ofHours}${open}.`;
+  const ofHours = minutesAgainst({ planned: frozen.minutes.likely, actual: minutes });
+  if (ofMoney === AS_PLANNED && ofHours === AS_PLANNED) return `${head}, ${AS_PLANNED}${open}.`;
+  const against = [
+    ofMoney === AS_PLANNED ? `the money ${AS_PLANNED}` : ofMoney,
+    ofHours === AS_PLANNED ? `the hours ${AS_PLANNED}` : ofHours,
+  ];
+  return `${head}: ${against.join(', ')}${open}.`;
 }
 
 /** What was saved against new, in one sentence; what nothing is held against is named. */

@@ -1,7 +1,10 @@
+import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { perform } from '../acts/perform';
 import { sourceKinds } from '../catalog/sourceKinds';
 import { uuid } from '../fixtures/following';
+import { furnishedRoom } from '../fixtures/furnishedRoom';
+import { playActs } from '../fixtures/playActs';
 import {
   AS_OF,
   fill,
@@ -20,8 +23,10 @@ import { calendarFile } from '../formats/calendar/write';
 import type { LooseEndRow, ProjectRows } from '../model/rows';
 import { computePlan } from '../plan/computePlan';
 import { newSource } from '../plan/newSource';
+import { emptyBrief, emptyHousehold } from '../state/brief';
 import { looseEndTitle } from './closingWords';
 import { looseEnds } from './looseEnds';
+import { thingsToStore } from './toStore';
 
 const shop = {
   ...newSource(uuid(40), 'The Penny Shelf', sourceKinds.get('dollar')),
@@ -181,5 +186,62 @@ describe('what is left to do', () => {
     const file = calendarFile('Landing', days, AS_OF);
     expect(file).toContain('DTSTART;VALUE=DATE:20260701');
     expect(file).toContain('DTEND;VALUE=DATE:20260702');
+  });
+});
+
+describe('after whatever acts', () => {
+  it('every end is told once and named, what is put away is ours and in no box yet', () => {
+    fc.assert(
+      fc.property(
+        fc.array(fc.array(fc.nat(9999), { minLength: 6, maxLength: 12 }), { minLength: 1, maxLength: 40 }),
+        (throws) => {
+          let made = 5000;
+          const newId = () => {
+            made += 1;
+            return uuid(made);
+          };
+          const state = playActs(furnishedRoom(), throws, newId).at(-1) ?? furnishedRoom();
+          const plan = computePlan(state, AS_OF);
+          const { open, done } = looseEnds(plan);
+          const keys = open.map(({ key }) => key);
+          expect(new Set(keys).size).toBe(keys.length);
+          for (const end of open) expect(looseEndTitle(end).trim()).not.toBe('');
+          // What has a day stands in the order of its days, what has none at the end.
+          const days = open.map(({ dueOn }) => dueOn ?? '9');
+          expect(days).toEqual([...days].sort());
+          expect(done.every(({ doneOn }) => doneOn !== null)).toBe(true);
+          const things = thingsToStore(plan, newId);
+          expect(new Set(things.map(({ piece }) => piece.id)).size).toBe(things.length);
+          for (const { piece } of things) {
+            expect(piece.borrowedFrom).toBe('');
+            expect(piece.inHouse && piece.box !== '').toBe(false);
+          }
+        },
+      ),
+      { numRuns: 40 },
+    );
+  });
+
+  it('says nothing of holes elsewhere, and of those here only where somebody moves out', () => {
+    const hole = (n: number, place: string) => ({
+      id: uuid(n),
+      version: 1,
+      place,
+      edge: 'the door',
+      fromEdgeMm: 300,
+      heightMm: 1500,
+      what: 'mirror',
+      madeOn: '2026-06-02',
+      filled: false,
+    });
+    const holes = [hole(70, 'Landing, Bed wall'), hole(71, 'Hall, Other wall')];
+    const moving = project({
+      household: { ...emptyHousehold, rented: true },
+      brief: { ...emptyBrief, leavingDate: '2026-08-31' },
+    });
+    expect(told(landing({ finds: [jug], holes, project: moving }))).toEqual([
+      ['Fill: Landing, Bed wall: mirror', '2026-08-31', false],
+    ]);
+    expect(told(landing({ finds: [jug], holes }))).toEqual([]);
   });
 });

@@ -231,7 +231,8 @@ function leftoversOf({ rows, sums }: Plan): SupplyRow[] {
   });
 }
 
-/** Holes that whoever moves out has to fill. */
-function holesToFill({ project, holes }: ProjectRows): ProjectRows['holes'] {
-  return project.household.rented && project.brief.leavingDate !== null ? holes.filter(({ filled }) => !filled) : [];
+/** Holes at the spots of a rented place that whoever moves out has to fill. */
+function holesToFill({ project, spots, holes }: ProjectRows): ProjectRows['holes'] {
+  if (!project.household.rented || project.brief.leavingDate === null) return [];
+  return holes.filter(({ filled, place }) => !filled && spots.some(({ name }) => place.endsWith(name)));
 }

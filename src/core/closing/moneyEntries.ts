@@ -175,7 +175,8 @@ function paidEntries(rows: ProjectRows, shares: FillShares): MoneyEntry[] {
     known.atLeast ||= atLeast && direction[kind] > 0;
     entries.set(key, known);
   }
-  return [...entries.values()];
+  // What came back whole, and what was free, moved no money.
+  return [...entries.values()].filter(({ paid, atLeast }) => paid !== 0 || atLeast);
 }
 
 function entriesToGo(plan: Plan, shares: FillShares): MoneyEntry[] {

@@ -106,7 +106,7 @@ export function CameTo() {
           said={[
             saved.slots.length === 0
               ? 'nothing to hold it against'
-              : `${saved.slots.length} of ${saved.slots.length + saved.without.length} slots held against new`,
+              : `${saved.slots.length} of ${saved.slots.length + saved.without.length} filled slots have a yardstick`,
           ]}
           {...(saved.slots.length > 0 ? { onWhy: () => setWhy('saved') } : {})}
         />

@@ -140,6 +140,9 @@ function AddEnd() {
   );
 }
 
+/** What is open again once its mark is taken off; of all else the thing itself tells. */
+const opensAgain: ReadonlySet<string> = new Set(['own', 'return']);
+
 /** What is settled, with the way back. */
 function Done(props: { done: readonly LooseEndRow[]; today: string }) {
   const rows = useRows();
@@ -163,7 +166,7 @@ function Done(props: { done: readonly LooseEndRow[]; today: string }) {
                 {row.doneOn ? sayDay(row.doneOn, props.today) : ''}
               </small>
             </span>
-            {row.about.kind !== 'misfit' && (
+            {opensAgain.has(row.about.kind) && (
               <Button
                 size="small"
                 type="text"
