@@ -70,6 +70,7 @@ const places: [string, () => string, string][] = [
   ['loose ends', () => `${project}/wrap?tab=ends`, 'are left to do'],
   ['what is put away', () => `${project}/wrap?tab=store`, 'have no place yet'],
   ['before and after', () => `${project}/wrap?tab=pictures`, 'from where the before photo was taken'],
+  ['the next season', () => `${project}/wrap?tab=again`, 'Start the next season'],
   ['boxes', () => '/house?tab=boxes', 'Labels to print'],
   ['labels of boxes', () => '/house?tab=boxes&labels=1', 'Back to the boxes'],
   ['assumptions', () => `${project}/assumptions`, 'Assumptions'],

@@ -4,12 +4,13 @@ import shell from '../../app/shell.module.css';
 import { useSearchState } from '../../app/useSearchState';
 import { Empty, LinkButton } from '../../ui/basics';
 import { type Part, TabbedParts } from '../../ui/TabbedParts';
+import { Again } from './Again';
 import { BeforeAfter } from './BeforeAfter';
 import { CameTo } from './CameTo';
 import { LooseEndsList } from './LooseEndsList';
 import { Store } from './Store';
 
-type PartId = 'cameTo' | 'ends' | 'pictures' | 'store';
+type PartId = 'cameTo' | 'ends' | 'pictures' | 'store' | 'again';
 
 /** The end of a project: what it came to, and what is left to do. */
 export function WrapPage() {
@@ -21,6 +22,7 @@ export function WrapPage() {
     { id: 'ends', name: left === 0 ? 'Loose ends' : `Loose ends, ${left}`, content: () => <LooseEndsList /> },
     { id: 'pictures', name: 'Before and after', content: () => <BeforeAfter /> },
     { id: 'store', name: 'Put away', content: () => <Store /> },
+    { id: 'again', name: 'Next season', content: () => <Again /> },
   ];
   const open = parts.find(({ id }) => id === search.get('tab'))?.id ?? 'cameTo';
   return (

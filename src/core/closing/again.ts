@@ -1,0 +1,68 @@
+import type { PieceRow, SlotRow } from '../model/rows';
+import type { Plan } from '../plan/computePlan';
+import { boxWords } from '../sourcing/boxNames';
+import { filledWith } from './freezePlan';
+
+/** A slot with what filled it, and whether the same can fill it again. */
+export interface SlotAgain {
+  slot: SlotRow;
+  /** What filled it, by name; empty where it was open or left out. */
+  filledWith: string;
+  /** The piece of the house that can fill it again, how many of it, and where it is now; null where there is none. */
+  piece: PieceRow | null;
+  count: number;
+  place: string;
+  /** Why it cannot; empty where it can. */
+  because: string;
+}
+
+/** Where a piece is, as one says it; empty where nobody noted it. */
+export function placeWords({ standsAt, box, shelf }: Pick<PieceRow, 'standsAt' | 'box' | 'shelf'>): string {
+  if (standsAt !== '') return `stands at ${standsAt}`;
+  return [box === '' ? '' : boxWords(box), shelf].filter((words) => words !== '').join(', ');
+}
+
+/**
+ * The slots of a project for its next season: what filled each, where that is now, and whether it can fill it again. A slot
+ * that one piece of the house filled is filled by it again; what is made of several pieces, borrowed, bought new or not in
+ * the house yet is chosen anew.
+ */
+export function slotsAgain(plan: Plan): SlotAgain[] {
+  const pieces = new Map(plan.rows.pieces.map((piece) => [piece.id, piece]));
+  return plan.slots.map(({ slot }): SlotAgain => {
+    const fills = plan.chosen.filter(({ model }) => model.slot.id === slot.id);
+    const [fill, ...more] = fills;
+    const open = { slot, filledWith: filledWith(fills.map(({ model }) => model)), piece: null, count: 0, place: '' };
+    if (!fill) return { ...open, because: 'nothing filled it' };
+    const [find, ...others] = fill.model.finds;
+    if (more.length > 0 || others.length > 0 || (find && fill.model.offers.length > 0))
+      return { ...open, because: 'several things filled it' };
+    if (!find) return { ...open, because: 'it was bought new, or made' };
+    const piece = pieces.get(find.pieceId);
+    if (!piece || find.borrowedFrom !== '') return { ...open, because: 'it was borrowed' };
+    if (!piece.inHouse) return { ...open, because: 'it was not put away in the house' };
+    return { ...open, piece, count: fill.count, place: placeWords(piece), because: '' };
+  });
+}
+
+/** What is fetched from one place. */
+export interface Fetched {
+  place: string;
+  names: string[];
+}
+
+/** What is to be fetched from where, for the slots that are filled again; places in the order in which a person counts. */
+export function fetchList(slots: readonly SlotAgain[], isKept: (slot: SlotAgain) => boolean): Fetched[] {
+  const places = new Map<string, string[]>();
+  for (const one of slots) {
+    if (!one.piece || !isKept(one)) continue;
+    const place = one.place || 'no place noted';
+    places.set(place, [
+      ...(places.get(place) ?? []),
+      one.count > 1 ? `${one.count} × ${one.piece.name}` : one.piece.name,
+    ]);
+  }
+  return [...places]
+    .map(([place, names]) => ({ place, names }))
+    .sort((a, b) => a.place.localeCompare(b.place, 'en', { numeric: true }));
+}
