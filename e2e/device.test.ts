@@ -160,13 +160,13 @@ describe('buying', () => {
 describe('taking back', () => {
   it('by the key, in the house, takes the house’s act back, and in the project the project’s', async () => {
     const person = await at(`/p/${attic}/house?tab=pieces`);
-    await person.seeText('62 pieces');
+    await person.seeText('64 pieces');
     await person.fill('A piece in one line', '2 tin trays, 12 in x 8 in, box 9', 'stay');
     await person.press('Note it');
-    await person.seeText('63 pieces');
+    await person.seeText('65 pieces');
     await person.driver.executeScript('document.activeElement.blur()');
     await person.key('u');
-    await person.seeText('62 pieces');
+    await person.seeText('64 pieces');
     const before = await storedRoom();
     await person.stage('Brief');
     await person.fill('Room', 'Another name');
