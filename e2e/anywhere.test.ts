@@ -128,7 +128,8 @@ describe('a new version of the app', () => {
       await person.devtools('Network.setBlockedURLs', { urls: [] });
       await person.saved();
       await update();
-      await person.seeText('A new version is here');
+      // All of the app is brought anew before it is offered: that takes as long as it takes.
+      await person.driver.wait(async () => (await person.text()).includes('A new version is here'), 60_000);
       await person.press('Load it');
       await person.seeValue('Room', 'Typed before the new version');
       expect(await isHere()).toBe(false);
