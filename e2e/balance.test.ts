@@ -3,6 +3,7 @@ import type { StoredRows } from '@core/model/rows';
 import { computePlan } from '@core/plan/computePlan';
 import { describe, expect, it } from 'vitest';
 import { demoAndPerson } from './lib/demo';
+import { addWay, beginProject, sketchSpot } from './lib/ownProject';
 
 /** Balance, in the real page: the demo, and a porch of our own that is over in money from the start. */
 const { euporia, person, attic } = await demoAndPerson();
@@ -107,23 +108,12 @@ describe('the attic of the demo', () => {
 
 describe('a porch of our own', () => {
   it('that is over in money is closed by one change, in a handful of presses', async () => {
-    await person.goto(euporia.address);
-    await person.press('New project');
-    await person.fill('Name', 'Porch');
-    await person.fill('Budget', '100');
-    await person.press('Make the project');
-    await person.stage('Sketch');
-    await person.fill('Name of the new spot', 'Porch', 'enter');
-    for (const slot of ['Bench', 'Lantern']) await person.fill('Name of the new slot', slot, 'enter');
+    await beginProject(person, euporia.address, 'Porch', '100');
+    await sketchSpot(person, 'Porch', ['Bench', 'Lantern']);
     await person.stage('Balance');
     await person.seeText('Nothing to balance yet');
     await person.stage('Compare');
-    const add = async (kind: string, slot: string, what: string, cost: string) => {
-      await person.press(`+ ${kind} for ${slot}`);
-      await person.fill('What is it?', what);
-      await person.fill('What does it cost?', cost, 'enter');
-      await person.saved();
-    };
+    const add = (kind: string, slot: string, what: string, cost: string) => addWay(person, kind, slot, what, cost);
     await add('as found', 'Bench', 'pine bench', '40');
     await add('buy new', 'Bench', 'garden bench', '90');
     await add('as found', 'Lantern', 'lantern', '12');

@@ -10,6 +10,7 @@ import sharp from 'sharp';
 import { describe, expect, it } from 'vitest';
 import { Key } from './lib/browser';
 import { demoAndPerson } from './lib/demo';
+import { addWay, beginProject, sketchSpot } from './lib/ownProject';
 import { landingPicture } from './lib/picture';
 
 /** The end of a project: the reckoning and the loose ends, in the demo that is finished and in a project of one's own. */
@@ -214,23 +215,12 @@ describe('a shelf of our own', () => {
   let own = '';
 
   it('freezes its plan when the first work begins, whatever is changed afterwards', async () => {
-    await person.goto(euporia.address);
-    await person.press('New project');
-    await person.fill('Name', 'Shelf in the study');
-    await person.fill('Budget', '120');
-    await person.press('Make the project');
+    await beginProject(person, euporia.address, 'Shelf in the study', '120');
     await person.stage('Wrap');
     await person.seeText('Nothing to reckon yet');
-    await person.stage('Sketch');
-    await person.fill('Name of the new spot', 'Shelf', 'enter');
-    for (const slot of ['Basket', 'Bust']) await person.fill('Name of the new slot', slot, 'enter');
+    await sketchSpot(person, 'Shelf', ['Basket', 'Bust']);
     await person.stage('Compare');
-    const add = async (kind: string, slot: string, what: string, cost: string) => {
-      await person.press(`+ ${kind} for ${slot}`);
-      await person.fill('What is it?', what);
-      await person.fill('What does it cost?', cost, 'enter');
-      await person.saved();
-    };
+    const add = (kind: string, slot: string, what: string, cost: string) => addWay(person, kind, slot, what, cost);
     await add('as found', 'Basket', 'willow basket', '8');
     await add('buy new', 'Basket', 'new basket', '30');
     await add('as found', 'Bust', 'plaster bust', '15');

@@ -4,6 +4,7 @@ import { listed } from '../kernel/listed';
 import { factorWords } from '../log/logSummary';
 import type { EndWay } from '../model/entities/looseEnd';
 import type { FrozenPlan } from '../model/values/frozenPlan';
+import { upperFirst } from '../schedule/benchWords';
 import { type OriginKind, originNames } from '../sourcing/origins';
 import type { AgainstPlan, SideBySide } from './againstPlan';
 import type { LooseEnd } from './looseEnds';
@@ -95,7 +96,7 @@ export function originSentence(shares: readonly OriginShare[]): string {
 }
 
 /** What the estimates missed most. */
-export interface Miss {
+interface Miss {
   text: string;
   /** How far off it was beside the whole, for the order. */
   weight: number;
@@ -135,7 +136,7 @@ export function missSentences(
     if (!factor || actual === null) continue;
     const off = Math.abs(actual - (planned ?? 0)) / allMinutes;
     misses.push({
-      text: `${sentenceCase(nameOfWork(work))}: it learned from this and reckons ${factorWords(factor.after)} from now on${Math.abs(factor.after - factor.before) < 0.005 ? '' : `, before it was ${factorWords(factor.before)}`}.`,
+      text: `${upperFirst(nameOfWork(work))}: it learned from this and reckons ${factorWords(factor.after)} from now on${Math.abs(factor.after - factor.before) < 0.005 ? '' : `, before it was ${factorWords(factor.before)}`}.`,
       weight: Math.max(off, Math.abs(Math.log(factor.after / factor.before))),
     });
   }
@@ -182,5 +183,3 @@ const misfitTitles: Readonly<Record<EndWay, (name: string) => string>> = {
   return: (name) => `Return ${name}`,
   away: (name) => `Throw away ${name}`,
 };
-
-const sentenceCase = (text: string) => text.charAt(0).toUpperCase() + text.slice(1);

@@ -14,6 +14,7 @@ import {
   type ReturnDue,
   returnsDue,
 } from '../sourcing/ledgerLists';
+import { keyOfSupply } from './moneyEntries';
 
 /**
  * So many days after the reveal something is to be settled while nobody says another day: common practice, no source. What
@@ -185,9 +186,7 @@ function servesHere({ rows, chosen, model }: Plan, { line }: ReturnDue): boolean
         chosen.flatMap((fill) => model.asIfUntouched(fill.model).draws.map(({ poolId }) => poolId)),
       );
       const supply = rows.supplies.find(({ id }) => id === subjectId);
-      return (
-        supply === undefined || taken.has(`supply ${supply.kindId}|${supply.colorCardId ?? ''}|${supply.sheen ?? ''}`)
-      );
+      return supply === undefined || taken.has(`supply ${keyOfSupply(supply)}`);
     }
     case 'tool':
     case 'delivery':
@@ -226,8 +225,7 @@ function leftoversOf({ rows, sums }: Plan): SupplyRow[] {
   return rows.supplies.filter((supply) => {
     const last = touched.get(supply.id);
     const isLeft = (supply.stash.state === 'exact' || supply.stash.state === 'about') && supply.stash.amount > 0;
-    const key = `${supply.kindId}|${supply.colorCardId ?? ''}|${supply.sheen ?? ''}`;
-    return last !== undefined && isLeft && !wanted.has(key) && (supply.checkedOn ?? '') < last;
+    return last !== undefined && isLeft && !wanted.has(keyOfSupply(supply)) && (supply.checkedOn ?? '') < last;
   });
 }
 

@@ -54,7 +54,8 @@ const kindOfPool: Readonly<Record<PoolKind, MoneyKind>> = {
   trip: 'trips',
 };
 
-const keyOf = (supply: SupplyRow) => supplyKey(supply.kindId, supply.colorCardId, supply.sheen);
+/** The key of a supply that is noted. */
+export const keyOfSupply = (supply: SupplyRow): string => supplyKey(supply.kindId, supply.colorCardId, supply.sheen);
 
 /** Who has how much of what: the draws of the chosen fills, as if nothing of them were done yet. */
 export class FillShares {
@@ -124,7 +125,7 @@ export class FillShares {
         return this.ofPool(`order ${id}`);
       case 'supply': {
         const row = supplies.find((supply) => supply.id === id);
-        return row ? this.ofSupply(keyOf(row)) : this.none;
+        return row ? this.ofSupply(keyOfSupply(row)) : this.none;
       }
       case 'tool': {
         const row = tools.find((tool) => tool.id === id);
@@ -142,7 +143,7 @@ export class FillShares {
 /** How much of a supply some uses took, in its unit. */
 function amountUsed(rows: ProjectRows, uses: readonly string[], key: string): number {
   const own = new Set(uses);
-  const ids = new Set(rows.supplies.filter((supply) => keyOf(supply) === key).map(({ id }) => id));
+  const ids = new Set(rows.supplies.filter((supply) => keyOfSupply(supply) === key).map(({ id }) => id));
   return rows.supplyUses.reduce((sum, use) => sum + (own.has(use.id) && ids.has(use.supplyId) ? use.amount : 0), 0);
 }
 
@@ -240,23 +241,16 @@ export function stashEntries(plan: Plan, shares: FillShares = new FillShares(pla
     const use = uses.get(id);
     const supply = supplies.get(use?.supplyId ?? '');
     if (!use || !supply) continue;
-    const cost = model.supply(keyOf(supply)).unitCost;
-    add(keyOf(supply), (use.amount * (cost?.millionths ?? 0)) / UNIT_PRICE_SCALE);
+    const cost = model.supply(keyOfSupply(supply)).unitCost;
+    add(keyOfSupply(supply), (use.amount * (cost?.millionths ?? 0)) / UNIT_PRICE_SCALE);
   }
   const paid = new Map<string, number>();
   for (const { kind, amount, subject } of linesInForce(rows.ledger)) {
     const supply = subject.kind === 'supply' ? supplies.get(subject.id) : undefined;
-    if (supply) paid.set(keyOf(supply), (paid.get(keyOf(supply)) ?? 0) + direction[kind] * amount);
+    if (supply) paid.set(keyOfSupply(supply), (paid.get(keyOfSupply(supply)) ?? 0) + direction[kind] * amount);
   }
   return [...worth].flatMap(([key, minor]): StashEntry[] => {
     const beyond = Math.round(minor - Math.max(0, paid.get(key) ?? 0));
     return beyond > 0 ? [{ name: model.supply(key).name, worth: beyond, weights: shares.ofSupply(key) }] : [];
   });
-}
-
-/** What filling a slot in one way adds to all the others, paid or not: P and S of the definitions. Minor units and minutes. */
-export function addedInAll(plan: Plan, fill: PlannedFill): { cost: number; minutes: number; atLeast: boolean } {
-  const untouched = { ...fill, model: plan.model.asIfUntouched(fill.model) };
-  const { cash, stash, minutes } = plan.addedByChoice(untouched, 'full');
-  return { cost: cash.likely + stash, minutes: minutes.likely, atLeast: cash.atLeast };
 }

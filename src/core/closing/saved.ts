@@ -1,8 +1,8 @@
 import type { Plan, PlannedFill } from '../plan/computePlan';
 import { SAME_TIME_MINUTES } from '../plan/makeOrBuy';
 import { namesOfOptions } from '../plan/nameOfOption';
+import { type CostPer, costPerLasts } from '../plan/optionFacts';
 import { type OriginKind, originKinds, originOf } from '../sourcing/origins';
-import { addedInAll } from './moneyEntries';
 import { costOfAll, minutesOf, type Reckoning, type SlotReckoning } from './reckon';
 import { workDone } from './workEntries';
 
@@ -129,35 +129,36 @@ export function originShares(plan: Plan, reckoning: Reckoning, saved: Saved): Or
 }
 
 /** A fill with what it came to for each use, look and year that it is thought to be good for; minor units. */
-export interface CostPerUse {
+export interface CostPerUse extends CostPer {
   fill: PlannedFill;
   name: string;
   slotName: string;
   cost: number;
-  use: number | null;
-  look: number | null;
-  year: number | null;
 }
 
 /** What the fills come to for each use, look and year; only those of which somebody said how long they last. */
 export function costsPer(reckoning: Reckoning): CostPerUse[] {
   return reckoning.slots.flatMap(({ slot, fills }) =>
     fills.flatMap((part): CostPerUse[] => {
-      const { uses, looks, years } = part.fill.model.option.lasts;
-      if (uses === null && looks === null && years === null) return [];
       const cost = costOfAll(part);
-      const per = (times: number | null) => (times === null ? null : Math.round(cost / times));
+      const per = costPerLasts(part.fill.model.option.lasts, cost);
+      if (Object.values(per).every((minor) => minor === null)) return [];
       return [
         {
           fill: part.fill,
           name: namesOfOptions([part.fill.model]).get(part.fill.model.option.id) ?? '',
           slotName: slot.name,
           cost,
-          use: per(uses),
-          look: per(looks),
-          year: per(years),
+          ...per,
         },
       ];
     }),
   );
+}
+
+/** What filling a slot in one way adds to all the others, paid or not: P and S of the definitions. Minor units and minutes. */
+function addedInAll(plan: Plan, fill: PlannedFill): { cost: number; minutes: number; atLeast: boolean } {
+  const untouched = { ...fill, model: plan.model.asIfUntouched(fill.model) };
+  const { cash, stash, minutes } = plan.addedByChoice(untouched, 'full');
+  return { cost: cash.likely + stash, minutes: minutes.likely, atLeast: cash.atLeast };
 }

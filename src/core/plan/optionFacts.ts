@@ -1,3 +1,4 @@
+import type { OptionRow } from '../model/rows';
 import type { OptionPlan, Plan } from './computePlan';
 import { overallSize } from './fitFindings';
 import type { OptionModel } from './model/optionModel';
@@ -71,8 +72,12 @@ export interface CostPer {
 
 /** Its cost (cash added and stash used) ÷ planned uses, looks and years; unknown prices count as their least. */
 export function costPerOf(option: Pick<OptionPlan, 'option' | 'cashAdded' | 'stashUsed'>): CostPer {
-  const { uses, looks, years } = option.option.lasts;
-  const per = (times: number | null) => (times === null ? null : Math.round(costOf(option) / times));
+  return costPerLasts(option.option.lasts, costOf(option));
+}
+
+/** A cost in minor units for each use, look and year that something is thought to last. */
+export function costPerLasts({ uses, looks, years }: OptionRow['lasts'], cost: number): CostPer {
+  const per = (times: number | null) => (times === null ? null : Math.round(cost / times));
   return { use: per(uses), look: per(looks), year: per(years) };
 }
 

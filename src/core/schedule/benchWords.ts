@@ -61,6 +61,9 @@ export const handsWords = (minutes: number): string =>
   minutes < 60 ? `${Math.round(minutes)} min` : formatMinutes(minutes);
 
 /** A title within a sentence: only its first letter is small, names and numbers of sorts stay as they are. */
+/** The first letter large, as at the beginning of a sentence. */
+export const upperFirst = (text: string): string => `${text.charAt(0).toUpperCase()}${text.slice(1)}`;
+
 export const lowerFirst = (title: string): string => `${title.charAt(0).toLowerCase()}${title.slice(1)}`;
 
 /** What a task of the deciding chain waits for, to be read after its name. */

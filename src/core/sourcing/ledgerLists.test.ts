@@ -310,5 +310,8 @@ describe('where it all came from', () => {
       { kind: 'made', count: 2, value: 0 },
       { kind: 'new', count: 1, value: 8840 },
     ]);
+    // Once it is paid, what is new came to what was paid for it.
+    const rowsPaid = { ...plan.rows, ledger: [...plan.rows.ledger, paid('n1', { kind: 'offer', id: 'n' }, 8000)] };
+    expect(origins(computePlan(rowsPaid, AS_OF)).find(({ kind }) => kind === 'new')?.value).toBe(8000);
   });
 });

@@ -56,7 +56,9 @@ export function origins(plan: Plan): Origin[] {
     const value = Math.max(0, plan.addedByChoice(fill).cash.likely);
     const kind = originOf(plan, fill);
     if (!find) {
-      add(kind, count, model.offers.length > 0 || kind === 'made' ? value : 0);
+      // What was ordered and paid costs nothing more: it came to what it cost.
+      const booked = model.offers.reduce((sum, { offer }) => sum + (paidFor.get(offer.id) ?? 0), 0);
+      add(kind, count, model.offers.length > 0 || kind === 'made' ? value + booked : 0);
       continue;
     }
     const piece = pieces.get(find.pieceId);

@@ -7,6 +7,14 @@ import { tellingWords } from './fitNeed';
 export const regretKinds = ['unused', 'broken', 'wrong', 'twice'] as const;
 export type RegretKind = (typeof regretKinds)[number];
 
+/** What each is called. */
+export const regretNames: Readonly<Record<RegretKind, string>> = {
+  unused: 'bought and not used',
+  broken: 'broken, or better left',
+  wrong: 'not what it was bought for',
+  twice: 'bought twice',
+};
+
 /** Something that was paid for and serves nobody, with what it cost; minor units. */
 export interface Regret {
   kind: RegretKind;

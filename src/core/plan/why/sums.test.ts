@@ -1,6 +1,5 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { uuid } from '../../fixtures/following';
 import { furnishedRoom } from '../../fixtures/furnishedRoom';
 import { playActs } from '../../fixtures/playActs';
 import {
@@ -18,6 +17,7 @@ import {
   slot,
   supply,
 } from '../../fixtures/projectRows';
+import { idsAfter, throwsUpTo } from '../../fixtures/throws';
 import type { Explained } from '../../kernel/explained';
 import type { FindRow, ProjectRows } from '../../model/rows';
 import { computePlan, type OptionPlan, type Plan } from '../computePlan';
@@ -88,15 +88,8 @@ function check(plan: Plan): number {
 }
 
 const START = furnishedRoom();
-const throws = (most: number) =>
-  fc.array(fc.array(fc.nat(9999), { minLength: 6, maxLength: 12 }), { minLength: 1, maxLength: most, size: 'max' });
-const ids = () => {
-  let made = 100;
-  return () => {
-    made += 1;
-    return uuid(made);
-  };
-};
+const throws = throwsUpTo;
+const ids = () => idsAfter(100);
 const runs = Number(process.env.EUPORIA_PLANS ?? 50);
 /** A long run takes its time: half a second for each project at the very most. */
 const patienceMs = 30_000 + runs * 500;

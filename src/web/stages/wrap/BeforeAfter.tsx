@@ -130,10 +130,16 @@ function Pushed(props: { photo: PhotoRow; before: PhotoRow; pair: PhotoPair }) {
         </span>
       </div>
       <div className={styles.printed} aria-hidden="true">
-        <img src={photoAddress(before.id, 'full')} alt="" />
-        <div className={styles.window} style={frameOf(before)}>
-          <img src={photoAddress(photo.id, 'full')} alt="" style={placed(pair)} />
-        </div>
+        <figure>
+          <img src={photoAddress(before.id, 'full')} alt="" />
+          <figcaption>Before</figcaption>
+        </figure>
+        <figure>
+          <div className={styles.window} style={frameOf(before)}>
+            <img src={photoAddress(photo.id, 'full')} alt="" style={placed(pair)} />
+          </div>
+          <figcaption>After</figcaption>
+        </figure>
       </div>
       <div className={styles.noPrint}>
         <Slider
@@ -157,7 +163,7 @@ function LineUp(props: {
 }) {
   const { photo, before } = props;
   const [pair, setPair] = useState(props.pair);
-  const frame = useRef<HTMLDivElement>(null);
+  const frame = useRef<HTMLButtonElement>(null);
   const from = useRef<{ x: number; y: number; pair: PhotoPair } | null>(null);
   useEffect(() => frame.current?.focus(), []);
   const held = (value: number) => Math.min(100, Math.max(-100, Math.round(value * 100) / 100));
@@ -171,12 +177,9 @@ function LineUp(props: {
   };
   return (
     <>
-      {/* biome-ignore lint/a11y/useSemanticElements: a picture that is pushed about is no fieldset */}
-      <div
+      <button
         ref={frame}
-        role="group"
-        // biome-ignore lint/a11y/noNoninteractiveTabindex: it is pushed by arrows, too
-        tabIndex={0}
+        type="button"
         aria-label="Push the after photo over the before photo; arrows push it, too"
         className={`${styles.frame} ${styles.pushed}`}
         style={frameOf(before)}
@@ -208,7 +211,7 @@ function LineUp(props: {
             draggable={false}
           />
         </div>
-      </div>
+      </button>
       <div className={styles.fields}>
         <span>Size</span>
         <Slider

@@ -15,6 +15,7 @@ import { originShares, savedAgainstNew } from '@core/closing/saved';
 import { taughtFactors } from '@core/closing/workByKind';
 import { formatMinutes } from '@core/kernel/formatMinutes';
 import { formatMoney } from '@core/kernel/formatMoney';
+import { upperFirst } from '@core/schedule/benchWords';
 import { regrets } from '@core/sourcing/regrets';
 import { Drawer } from 'antd';
 import { lazy, type ReactNode, useMemo, useState } from 'react';
@@ -178,10 +179,8 @@ function slotsSentence({ slots }: ReturnType<typeof againstPlan>): string {
     others === 0 ? '' : `${others} ${others === 1 ? 'slot is' : 'slots are'} filled otherwise than planned`,
     open === 0 ? '' : `of ${open} something is still planned`,
   ].filter((words) => words !== '');
-  return parts.length === 0 ? 'Every slot is filled as it was planned, and done.' : `${capital(parts.join('; '))}.`;
+  return parts.length === 0 ? 'Every slot is filled as it was planned, and done.' : `${upperFirst(parts.join('; '))}.`;
 }
-
-const capital = (text: string) => text.charAt(0).toUpperCase() + text.slice(1);
 
 /** One figure of the reckoning with what is said of it; the figure itself leads to its reasons. */
 function Figure(props: { name: string; value: string; said: readonly string[]; onWhy?: () => void }) {

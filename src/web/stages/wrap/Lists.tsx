@@ -5,17 +5,11 @@ import { costsPer } from '@core/closing/saved';
 import { nameOfWork } from '@core/closing/workByKind';
 import { formatMinutes } from '@core/kernel/formatMinutes';
 import { formatMoney } from '@core/kernel/formatMoney';
-import type { Regret, RegretKind } from '@core/sourcing/regrets';
+import type { Regret } from '@core/sourcing/regrets';
 import { Link } from 'react-router';
 import { useLocale } from '../../app/projectStore';
+import { RegretList } from '../../app/RegretList';
 import styles from './wrap.module.css';
-
-const regretWords: Readonly<Record<RegretKind, string>> = {
-  unused: 'bought and not used',
-  broken: 'broken, or better left',
-  wrong: 'not what it was bought for',
-  twice: 'bought twice',
-};
 
 /** The rest of the reckoning: what the estimates missed, by what and by whom money and hours went, what was for nothing. */
 export function Lists(props: {
@@ -29,7 +23,6 @@ export function Lists(props: {
   const { currency } = useLocale();
   const money = (minor: number) => formatMoney(minor, currency);
   const per = costsPer(reckoning);
-  const lost = wasted.reduce((sum, { cost }) => sum + cost, 0);
   return (
     <div className={styles.lists}>
       {hasPlan && (
@@ -87,26 +80,9 @@ export function Lists(props: {
       )}
       <section aria-label="Waste and regret">
         <h3>Waste and regret</h3>
-        {wasted.length === 0 ? (
-          <p className="muted">Nothing was bought for nothing.</p>
-        ) : (
-          <>
-            <p>
-              {money(lost)} for {wasted.length} {wasted.length === 1 ? 'thing' : 'things'} that nobody uses. What
-              becomes of them stands with the loose ends.
-            </p>
-            <ul className={styles.sums}>
-              {wasted.map(({ find, kind, cost }) => (
-                <li key={find.id}>
-                  <span>
-                    {find.name} <small className="muted">{regretWords[kind]}</small>
-                  </span>
-                  <b>{money(cost)}</b>
-                </li>
-              ))}
-            </ul>
-          </>
-        )}
+        <RegretList regrets={wasted} currency={currency}>
+          What becomes of them stands with the loose ends.
+        </RegretList>
       </section>
       {per.length > 0 && (
         <section aria-label="For each use">

@@ -5,6 +5,7 @@ import { looseEndTitle } from '@core/closing/closingWords';
 import { type LooseEnd, looseEnds } from '@core/closing/looseEnds';
 import { looseEndDays } from '@core/formats/calendar/looseEndDays';
 import type { LooseEndRow } from '@core/model/rows';
+import { lowerFirst } from '@core/schedule/benchWords';
 import { Button } from 'antd';
 import { useState } from 'react';
 import { useCommands, useLocale, usePlan, useRows } from '../../app/projectStore';
@@ -76,10 +77,8 @@ function headWords(open: readonly LooseEnd[], today: string): string {
   const back = open.length === 1 ? 'One thing is left to do' : `${open.length} things are left to do`;
   if (!first?.dueOn) return `${back}.`;
   const late = daysBetween(today, first.dueOn) < 0;
-  return `${back}, the first ${late ? 'was due ' : ''}${sayDay(first.dueOn, today)}: ${lower(looseEndTitle(first))}.`;
+  return `${back}, the first ${late ? 'was due ' : ''}${sayDay(first.dueOn, today)}: ${lowerFirst(looseEndTitle(first))}.`;
 }
-
-const lower = (text: string) => text.charAt(0).toLowerCase() + text.slice(1);
 
 /** Adds a task of one's own, or something of ours that is to be sold. */
 function AddEnd() {

@@ -1,14 +1,17 @@
 import { looseEnds } from '@core/closing/looseEnds';
+import { lazy } from 'react';
 import { usePlan } from '../../app/projectStore';
 import shell from '../../app/shell.module.css';
 import { useSearchState } from '../../app/useSearchState';
 import { Empty, LinkButton } from '../../ui/basics';
 import { type Part, TabbedParts } from '../../ui/TabbedParts';
-import { Again } from './Again';
-import { BeforeAfter } from './BeforeAfter';
 import { CameTo } from './CameTo';
-import { LooseEndsList } from './LooseEndsList';
-import { Store } from './Store';
+
+// Each part but the first comes when it is opened.
+const LooseEndsList = lazy(async () => ({ default: (await import('./LooseEndsList')).LooseEndsList }));
+const BeforeAfter = lazy(async () => ({ default: (await import('./BeforeAfter')).BeforeAfter }));
+const Store = lazy(async () => ({ default: (await import('./Store')).Store }));
+const Again = lazy(async () => ({ default: (await import('./Again')).Again }));
 
 type PartId = 'cameTo' | 'ends' | 'pictures' | 'store' | 'again';
 

@@ -1,9 +1,10 @@
 import { formatMoney } from '@core/kernel/formatMoney';
 import { type LedgerGrouping, ledgerGroupings, ledgerGroups } from '@core/sourcing/ledgerLists';
 import { originNames, origins } from '@core/sourcing/origins';
-import { type RegretKind, regrets } from '@core/sourcing/regrets';
+import { regrets } from '@core/sourcing/regrets';
 import { useState } from 'react';
 import { useLocale, usePlan, useRows } from '../../../app/projectStore';
+import { RegretList } from '../../../app/RegretList';
 import { Choice } from '../../../ui/fields';
 import styles from './money.module.css';
 
@@ -13,13 +14,6 @@ const groupingWords: Record<LedgerGrouping, string> = {
   kind: 'kind of place',
   month: 'month',
 };
-const regretWords: Record<RegretKind, string> = {
-  unused: 'bought and not used',
-  broken: 'broken, or better left',
-  wrong: 'not what it was bought for',
-  twice: 'bought twice',
-};
-
 /** What it comes to: by slot, place, kind or month; owned, thrifted, free and new; and what it cost to be wrong. */
 export function LedgerSums() {
   const rows = useRows();
@@ -28,8 +22,6 @@ export function LedgerSums() {
   const [by, setBy] = useState<LedgerGrouping>('slot');
   const groups = ledgerGroups(rows, by);
   const from = origins(plan).filter(({ count }) => count > 0);
-  const wasted = regrets(plan);
-  const lost = wasted.reduce((sum, { cost }) => sum + cost, 0);
   const money = (minor: number) => formatMoney(minor, currency);
   return (
     <div className={styles.lists}>
@@ -89,24 +81,7 @@ export function LedgerSums() {
       </section>
       <section aria-label="Waste and regret">
         <h3>Waste and regret</h3>
-        {wasted.length === 0 ? (
-          <p className="muted">Nothing was bought for nothing.</p>
-        ) : (
-          <>
-            <p>
-              {money(lost)} for {wasted.length} {wasted.length === 1 ? 'thing' : 'things'} that nobody uses:
-            </p>
-            <ul className={styles.lines}>
-              {wasted.map(({ kind, find, cost }) => (
-                <li key={find.id} className={styles.line}>
-                  <b>{find.name}</b>
-                  <span>{money(cost)}</span>
-                  <small>{regretWords[kind]}</small>
-                </li>
-              ))}
-            </ul>
-          </>
-        )}
+        <RegretList regrets={regrets(plan)} currency={currency} />
       </section>
     </div>
   );
