@@ -120,18 +120,19 @@ export function AddThing(props: {
       <ul className={styles.addList} aria-label="Pieces of the house">
         {(house.data?.pieces ?? []).slice(0, MOST_SHOWN).map((piece) => {
           const [rival] = placementClash(wanted(piece.id), house.data?.placements ?? [], mostOf(piece));
+          const promised = rival === undefined ? '' : ` promised: ${placementWords(rival)}`;
           return (
             <li key={piece.id}>
               <button
                 type="button"
-                aria-label={`Put in: ${piece.name}`}
+                aria-label={`Put in: ${piece.name}${promised}`}
                 disabled={rival !== undefined}
                 onClick={() => add({ pieceId: piece.id }, [piece])}
               >
                 <PieceFace piece={piece} size={32} />
                 <span>
                   {piece.name}
-                  {rival && <small className="muted"> promised: {placementWords(rival)}</small>}
+                  {rival && <small className="muted">{promised}</small>}
                 </span>
               </button>
             </li>
