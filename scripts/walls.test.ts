@@ -29,6 +29,7 @@ const coreOrder = [
   'arrange',
   'closing',
   'words',
+  'sheets',
   'acts',
   'proposals',
   'formats',
@@ -46,7 +47,7 @@ const corePackages: Record<string, readonly string[]> = {
   // A row's form, an act's payload and a file's form are schemas.
   model: ['zod'],
   acts: ['zod'],
-  formats: ['zod', 'papaparse', 'fflate', 'pdf-lib', 'ical-generator', 'saxes'],
+  formats: ['zod', 'papaparse', 'fflate', 'pdf-lib', '@pdf-lib/fontkit', 'ical-generator', 'saxes'],
 };
 
 interface Import {

@@ -13,6 +13,7 @@ import { computePlan } from '@core/plan/computePlan';
 import { describe, expect, it } from 'vitest';
 import { throwAct } from '../core/fixtures/randomActs';
 import { seededRandom } from '../core/kernel/seededRandom';
+import { billSeries } from '../core/model/values/bill';
 import { expectedVersions } from '../web/sync/foreseen';
 import { withAnswer, withPieces } from '../web/sync/rowsAfter';
 import { attic, freshStudio } from './test/studio';
@@ -187,6 +188,11 @@ async function work(seed: number): Promise<Tally> {
   expect(broken(one.project)).toEqual([]);
   expect(broken(one.house)).toEqual([]);
   expect(withFinds(one.project).finds).toHaveLength(one.project.sightings.length);
+  // Whatever was refused, retried or taken back: bills are numbered without a gap.
+  for (const series of billSeries) {
+    const numbers = one.project.bills.filter((bill) => bill.series === series).map(({ number }) => number);
+    expect(numbers.sort((a, b) => (a ?? 0) - (b ?? 0))).toEqual(numbers.map((_, n) => n + 1));
+  }
   return tally;
 }
 

@@ -20,6 +20,9 @@ import { pauseStep } from './bench/pauseStep';
 import { reopenStep } from './bench/reopenStep';
 import { setWeather } from './bench/setWeather';
 import { tellStep } from './bench/tellStep';
+import { cancelBill } from './bills/cancelBill';
+import { issueBill } from './bills/issueBill';
+import { saveLetterhead } from './bills/saveLetterhead';
 import { addInspiration } from './brief/addInspiration';
 import { addPhoto } from './brief/addPhoto';
 import { keepFunction } from './brief/keepFunction';
@@ -157,6 +160,18 @@ const listed = [
   addRow('addBox', 'boxes', 'Box added'),
   editBox,
   removeRow('removeBox', 'boxes', 'Box removed'),
+  saveLetterhead,
+  addRow('addBillDraft', 'billDrafts', 'Draft begun'),
+  editRow('editBillDraft', 'billDrafts', 'Draft changed'),
+  removeRow('removeBillDraft', 'billDrafts', 'Draft thrown away'),
+  issueBill,
+  cancelBill,
+  addRow('addClientPayment', 'clientPayments', 'Payment of the client noted'),
+  editRow('editClientPayment', 'clientPayments', 'Payment of the client changed'),
+  removeRow('removeClientPayment', 'clientPayments', 'Payment of the client removed'),
+  addRow('addWish', 'wishes', 'Wish noted'),
+  editRow('editWish', 'wishes', 'Wish changed'),
+  removeRow('removeWish', 'wishes', 'Wish removed'),
   addLook,
   editRow('editLook', 'looks', 'Look changed'),
   removeLook,

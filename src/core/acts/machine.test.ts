@@ -53,8 +53,11 @@ const contents = (rows: ProjectRows, booked: ReadonlySet<string>) =>
       ]),
   );
 
-/** Performs what the dice say, one after the other; what is refused changes nothing. */
-function play(throws: readonly (readonly number[])[]) {
+/**
+ * Performs what the dice say, one after the other; what is refused changes nothing.
+ * @param without acts that are not thrown here
+ */
+function play(throws: readonly (readonly number[])[], without: (kind: ActKind) => boolean = () => false) {
   let made = 100;
   const newId = () => {
     made += 1;
@@ -65,7 +68,7 @@ function play(throws: readonly (readonly number[])[]) {
   const refused: string[] = [];
   for (const dice of throws) {
     const thrown = throwAct(rows, dice, newId, [uuid(1), uuid(2), uuid(101)]);
-    if (!thrown) continue;
+    if (!thrown || without(thrown.kind)) continue;
     const before = rows;
     const outcome = perform(rows, thrown.kind, thrown.payload);
     if (!outcome.ok) {
@@ -82,6 +85,9 @@ function play(throws: readonly (readonly number[])[]) {
 
 /** Breaches that an act can bring about: a piece that broke while it was promised is a fact, not an act. */
 const broken = (rows: ProjectRows) => breachesOf(rows).filter((breach) => breach.weightIn === undefined);
+
+/** Acts whose outcome stays: they are not taken back, nor what they were made of. */
+const staysForGood = (kind: ActKind) => acts.get(kind).act.isForGood === true;
 
 describe('any acts, one after the other', () => {
   it('leave a workspace that holds together and can be planned', () => {
@@ -101,7 +107,7 @@ describe('any acts, one after the other', () => {
   it('are taken back one by one to where they began, and the ledger comes to nothing', () => {
     fc.assert(
       fc.property(throws(), (thrown) => {
-        const { rows, acts, newId } = play(thrown);
+        const { rows, acts, newId } = play(thrown, staysForGood);
         let present = rows;
         for (const { act, before } of [...acts].reverse()) {
           const removed = new Map<string, AnyRow>(
@@ -143,13 +149,31 @@ describe('any acts, one after the other', () => {
           expect(broken(result.after).length).toBeLessThanOrEqual(broken(rows).length);
         } else {
           refusals += 1;
-          expect(result.obstacles.length).toBeGreaterThan(0);
+          expect(result.obstacles.length + result.problems.length).toBeGreaterThan(0);
         }
       }),
       { numRuns: 120, seed: 13 },
     );
     // Both happen, so neither half of the test is idle.
     expect(Math.min(refusals, undone)).toBeGreaterThan(5);
+  });
+});
+
+describe('acts for good', () => {
+  it('are refused to be taken back, whatever else was done, and say why', () => {
+    let met = 0;
+    fc.assert(
+      fc.property(throws(), (thrown) => {
+        const { rows, acts: done, newId } = play(thrown);
+        for (const { act } of done.filter((one) => staysForGood(one.kind as ActKind))) {
+          met += 1;
+          const undone = undoChanges(rows, [act], new Map(), [newId()], 1);
+          expect(undone).toMatchObject({ ok: false, problems: [{ field: 'bill' }] });
+        }
+      }),
+      { numRuns: 120, seed: 14 },
+    );
+    expect(met).toBeGreaterThan(5);
   });
 });
 

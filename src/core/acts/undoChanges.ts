@@ -150,6 +150,13 @@ export function undoChanges<W extends Workspace>(
         }
         continue;
       }
+      // A record stays: what speaks against it is another record.
+      if (entityOf(table).record)
+        return {
+          ok: false,
+          obstacles: [],
+          problems: [{ field: entityOf(table).noun, value: id, accepted: 'to stay: what is sent is never taken away' }],
+        };
       switch (done.op) {
         case 'insert':
         case 'restore':

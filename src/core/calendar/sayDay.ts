@@ -21,3 +21,7 @@ export function sayDay(date: string, today: string): string {
   const weekday = weekdayNames[weekdayOf(date) - 1] ?? '';
   return away > 1 && away < 7 ? weekday : `${weekday.slice(0, 3)}, ${shortDate(date, today)}`;
 }
+
+/** A local date in full, as it stands on paper: "June 20, 2026". */
+export const longDate = (date: string): string =>
+  `${monthNames[Number(date.slice(5, 7)) - 1] ?? ''} ${Number(date.slice(8, 10))}, ${date.slice(0, 4)}`;

@@ -3,7 +3,10 @@ import { acknowledgment } from './entities/acknowledgment';
 import { ad } from './entities/ad';
 import { artwork } from './entities/artwork';
 import { benchPlan } from './entities/benchPlan';
+import { bill } from './entities/bill';
+import { billDraft } from './entities/billDraft';
 import { box } from './entities/box';
+import { clientPayment } from './entities/clientPayment';
 import { colorCard } from './entities/colorCard';
 import { fill } from './entities/fill';
 import { gap } from './entities/gap';
@@ -11,6 +14,7 @@ import { hole } from './entities/hole';
 import { inspiration } from './entities/inspiration';
 import { layout } from './entities/layout';
 import { ledgerLine } from './entities/ledgerLine';
+import { letterhead } from './entities/letterhead';
 import { logEntry } from './entities/logEntry';
 import { look } from './entities/look';
 import { lookPiece } from './entities/lookPiece';
@@ -41,6 +45,7 @@ import { supplyUse } from './entities/supplyUse';
 import { tool } from './entities/tool';
 import { trip } from './entities/trip';
 import { weatherDay } from './entities/weatherDay';
+import { wish } from './entities/wish';
 import type { Entity, Row } from './entity';
 
 /** Every kind of row. Snapshots and files list the tables in this order. */
@@ -86,6 +91,11 @@ const listed = [
   planFreeze,
   looseEnd,
   box,
+  letterhead,
+  billDraft,
+  bill,
+  clientPayment,
+  wish,
 ] as const;
 
 type Listed = (typeof listed)[number];

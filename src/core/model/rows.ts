@@ -44,6 +44,11 @@ export type HoleRow = RowOf<'holes'>;
 export type PlanFreezeRow = RowOf<'planFreezes'>;
 export type LooseEndRow = RowOf<'looseEnds'>;
 export type BoxRow = RowOf<'boxes'>;
+export type LetterheadRow = RowOf<'letterheads'>;
+export type BillDraftRow = RowOf<'billDrafts'>;
+export type BillRow = RowOf<'bills'>;
+export type ClientPaymentRow = RowOf<'clientPayments'>;
+export type WishRow = RowOf<'wishes'>;
 
 /** Rows of the studio that all its projects share. */
 export type HouseRows = { [T in HouseTable]: RowOf<T>[] };

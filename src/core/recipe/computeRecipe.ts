@@ -3,6 +3,7 @@ import type { Step } from '../state/step';
 import type { ZoneUse } from '../surface/zone';
 import { buildSteps } from './buildSteps';
 import { type Difficulty, difficultyOf } from './difficulty';
+import type { Exposed } from './exposed';
 import { partsToCut } from './partsToCut';
 import { amountTerm, type PieceDemand, type SupplyTerm, type WorkTerm } from './pieceDemand';
 import { type PlannedBuild, plannedBuilds, termsOfBuild } from './plannedBuilds';
@@ -24,6 +25,8 @@ export interface RecipePlan {
   layers: PlannedLayer[];
   works: PlannedWork[];
   stacks: Map<string, StackEntry[]>;
+  /** What lies open of each zone once all is laid. */
+  exposed: ReadonlyMap<string, Exposed>;
   steps: Step[];
   /** What it makes, part by part. */
   built: readonly PlannedBuild[];
@@ -104,6 +107,7 @@ export function computeRecipe(recipeId: string, body: RecipeBody, context: Recip
     layers: stacked.layers,
     works: stacked.works,
     stacks: stacked.stacks,
+    exposed: stacked.exposed,
     steps: built.steps,
     built: making.built,
     demands,

@@ -6,6 +6,7 @@ import { isFilm, type SheetDemand } from '../technique/sheetWork';
 import type { QuantityInput, Technique } from '../technique/technique';
 import type { Candidate, CandidateWork } from './candidates';
 import type { CoatCount } from './coatCount';
+import type { Exposed } from './exposed';
 import type { RecipeFinding } from './recipeSentences';
 
 /** A layer of the plan: chosen by the stylist, or proposed because a joint or a use asks for it. */
@@ -46,6 +47,8 @@ export interface ZoneStacks {
   layers: PlannedLayer[];
   works: PlannedWork[];
   stacks: Map<string, StackEntry[]>;
+  /** What lies open of each zone at the end. */
+  exposed: Map<string, Exposed>;
   /** What there is to say of them; gathered when it is asked for. */
   findings(): RecipeFinding[];
 }

@@ -1,4 +1,5 @@
 import { chosenCandidates, coversZone } from './candidates';
+import type { Exposed } from './exposed';
 import type { RecipeBody } from './recipeBody';
 import type { RecipeContext } from './recipeContext';
 import type { RecipeFinding } from './recipeSentences';
@@ -19,6 +20,7 @@ export function zoneStacksOf(body: RecipeBody, zones: readonly ZonePlan[], conte
     remarks: findings.map((finding) => () => finding),
   };
   const stacks = new Map<string, StackEntry[]>();
+  const exposed = new Map<string, Exposed>();
   for (const zone of zones) {
     if (!zone.zone.included || zone.projectedAreaM2 <= 0) continue;
     const stacker = new ZoneStacker(zone, body, context, shared);
@@ -30,11 +32,13 @@ export function zoneStacksOf(body: RecipeBody, zones: readonly ZonePlan[], conte
     stacker.protect();
     stacker.speakOfFood();
     stacks.set(zone.key, stacker.entries);
+    exposed.set(zone.key, stacker.exposed);
   }
   return {
     layers: [...shared.layers.values()].sort((a, b) => a.order - b.order || (a.id < b.id ? -1 : 1)),
     works: [...shared.works.values()],
     stacks,
+    exposed,
     findings: () =>
       saidOnce(
         [...shared.remarks.flatMap((remark) => remark() ?? []), ...stillShowing(shared.layers, stacks)],

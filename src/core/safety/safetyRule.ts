@@ -13,6 +13,8 @@ export interface Caution {
 export interface SafetyRule {
   id: string;
   text: string;
+  /** What stays true once the work is over: it goes along with the piece, to whoever lives with it. */
+  afterwards?: string;
   /** For refusals: the nearest thing that works. */
   instead: string | null;
   source: Source;

@@ -22,6 +22,7 @@ import type { Environment } from './environment';
 import type { Known } from './known';
 import { type ChangedPieces, changedPieces } from './knownPieces';
 import { newlyShared, type PlacedRow, withShared } from './newlyShared';
+import { numberedBills } from './numberedBills';
 import { onceByKey } from './onceByKey';
 import { placementConflicts } from './placementConflicts';
 import { stillUsed } from './stillUsed';
@@ -115,7 +116,7 @@ async function work(at: Work): Promise<Answer> {
     if (conflicts.length > 0) throw new Refusal(refused('conflict', { conflicts }));
     // The house is not locked as a whole: what is touched is, and decided anew if it changed on the way.
     if (!(await isStillSo(transaction, rows, outcome.changes)) && tries < MOST_TRIES) continue;
-    return finish(at, rows, outcome, outcome.title, [], tag);
+    return finish(at, rows, await numberedBills(transaction, outcome), outcome.title, [], tag);
   }
 }
 

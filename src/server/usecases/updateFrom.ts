@@ -4,7 +4,7 @@ import type { ProjectFile } from '@core/formats/project/projectFile';
 import { sameValue } from '@core/kernel/sameValue';
 import { withReferences, writeOrder } from '@core/model/derive/references';
 import { withWhatStayedBehind } from '@core/model/derive/travel';
-import { type ChangedTable, isHouseTable, type TableName, tableNames } from '@core/model/entities';
+import { type ChangedTable, entityOf, isHouseTable, type TableName, tableNames } from '@core/model/entities';
 import type { ProjectRows } from '@core/model/rows';
 import { recordAct } from '../persistence/acts';
 import { lockProject, raiseRevision } from '../persistence/projects';
@@ -58,6 +58,9 @@ function withWhatIsKnown(table: ChangedTable, wanted: AnyRow, present: AnyRow | 
   return table === 'recipes' ? { ...row, doneOn: present?.doneOn ?? null, uses: present?.uses ?? [] } : row;
 }
 
+/** Whether rows of a table are in no file: what this project has of them stays. */
+const stays = (table: TableName): boolean => !isHouseTable(table) && entityOf(table).travels === 'never';
+
 /** What brings a project to what a file says of it. */
 async function changesFor(
   transaction: Transaction,
@@ -80,14 +83,14 @@ async function changesFor(
   // What goes goes first, from what points to what is pointed to.
   const paid = new Set(rows.ledger.map((line) => line.subject.id));
   for (const table of [...order].reverse()) {
-    if (isHouseTable(table) || table === 'ledger' || table === 'photos') continue;
+    if (isHouseTable(table) || entityOf(table).record || stays(table)) continue;
     const kept = new Set((wanted[table] ?? []).map((row) => row.id));
     for (const row of rowsOf(rows, table))
       if (!kept.has(row.id) && !paid.has(row.id) && !paid.has(String(row.pieceId)))
         changes.push({ table, op: 'remove', id: row.id });
   }
   for (const table of order) {
-    if (table === 'photos') continue;
+    if (stays(table)) continue;
     const list = wanted[table] ?? [];
     const removed = new Map(
       (
@@ -105,7 +108,7 @@ async function changesFor(
       const known = withWhatIsKnown(table, row, here ?? gone ?? null);
       if (here) {
         // The ledger is a record, and the house belongs to all projects: a file adds to them and changes nothing there.
-        if (table !== 'ledger' && !isHouseTable(table)) edit(table, here, known);
+        if (!entityOf(table).record && !isHouseTable(table)) edit(table, here, known);
       } else if (gone) {
         changes.push({ table, op: 'restore', row: { ...gone, version: gone.version + 1 } });
         if (!isHouseTable(table)) edit(table, gone, known);

@@ -1,13 +1,13 @@
 import { localDay } from '@core/calendar/zonedTime';
-import type { SupplyUnit } from '@core/catalog/consumables';
 import type { Amount } from '@core/kernel/amount';
 import type { Explained, Unit } from '@core/kernel/explained';
 import { formatLength } from '@core/kernel/formatLength';
 import { formatMinutes } from '@core/kernel/formatMinutes';
 import { formatMoney } from '@core/kernel/formatMoney';
-import { isQuantity, quantityUnit, shownQuantity } from '@core/kernel/quantities';
-import { M_PER_MILE, M2_PER_SQUARE_FOOT, ML_PER_US_FLUID_OUNCE, type UnitSystem } from '@core/kernel/units';
+import { quantityUnit, shownQuantity } from '@core/kernel/quantities';
+import { M_PER_MILE, M2_PER_SQUARE_FOOT, type UnitSystem } from '@core/kernel/units';
 import type { Placement } from '@core/sourcing/placements';
+import { supplyWords } from '@core/words/supplyWords';
 
 /** How the page shows figures: the project's units, currency and time zone. */
 export interface ProjectLocale {
@@ -79,31 +79,6 @@ export function dayOf(date: string): string {
 /** An area in the project's units. */
 export function areaWords(m2: number, units: UnitSystem): string {
   return units === 'us' ? `${(m2 / M2_PER_SQUARE_FOOT).toFixed(1)} ft²` : `${m2.toFixed(2)} m²`;
-}
-
-const unitNames: Record<Exclude<SupplyUnit, 'mL' | 'm' | 'boardM' | 'g'>, [one: string, many: string]> = {
-  can: ['can', 'cans'],
-  sheet: ['sheet', 'sheets'],
-  piece: ['piece', 'pieces'],
-};
-
-/** What a supply is counted in, as it is shown. */
-export function supplyUnitWords(unit: SupplyUnit, units: UnitSystem, many = true): string {
-  if (isQuantity(unit)) return quantityUnit(unit, units);
-  return unitNames[unit][many ? 1 : 0];
-}
-
-/** How much of a supply's own unit one of the shown unit is. */
-export function perShownUnit(unit: SupplyUnit, units: UnitSystem): number {
-  return isQuantity(unit) ? 1 / shownQuantity(1, unit, units) : 1;
-}
-
-/** An amount of a supply in words. */
-export function supplyWords(amount: number, unit: SupplyUnit, units: UnitSystem): string {
-  if (unit === 'mL')
-    return units === 'us' ? `${(amount / ML_PER_US_FLUID_OUNCE).toFixed(1)} fl oz` : `${Math.round(amount)} ml`;
-  const count = Math.round((amount / perShownUnit(unit, units)) * 10) / 10;
-  return `${count} ${supplyUnitWords(unit, units, count !== 1)}`;
 }
 
 const trimmed = (value: number, digits: number) => String(Math.round(value * 10 ** digits) / 10 ** digits);

@@ -7,6 +7,8 @@ const CHILD_YEARS = 6;
 export const buttonCells: SafetyRule = {
   id: 'cells.swallowed',
   text: 'A swallowed button cell burns through within hours: only candles whose battery lid is screwed shut, spare and empty cells locked away. Swallowed, or perhaps swallowed: emergency care at once.',
+  afterwards:
+    'Battery lids stay screwed shut, spare and empty cells locked away. A cell that was swallowed, or perhaps swallowed: emergency care at once.',
   instead: null,
   source: { kind: 'common practice', memory: true },
   check: (facts) => {

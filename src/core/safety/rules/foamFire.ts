@@ -4,6 +4,7 @@ import { type SafetyRule, stepsOf } from '../safetyRule';
 export const foamFire: SafetyRule = {
   id: 'foam.fire',
   text: 'Plastic foam and faux leaves burn fast and drip: nowhere near a flame, a candle or a hot bulb.',
+  afterwards: 'Plastic foam and faux leaves burn fast and drip: nowhere near a flame, a candle or a hot bulb.',
   instead: null,
   source: { kind: 'reference', document: 'fire-safety guidance on plastics', memory: true },
   check: (facts) => {

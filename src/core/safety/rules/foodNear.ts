@@ -4,6 +4,7 @@ import { type SafetyRule, stepsOf } from '../safetyRule';
 export const foodNear: SafetyRule = {
   id: 'place.food',
   text: 'Food is near this place: spray and sand elsewhere, let it cure before it moves in, and keep food on plates, not on the finish.',
+  afterwards: 'Keep food on plates, not on the finish.',
   instead: null,
   source: { kind: 'common practice', memory: true },
   check: (facts) => {

@@ -4,6 +4,7 @@ import { type SafetyRule, stepsOf } from '../safetyRule';
 export const heatNear: SafetyRule = {
   id: 'place.heat',
   text: 'Heat or flame is near this place: keep painted, papered and dried things 90 cm (3 ft) from heaters and fires, and do not hang them above a hob or a lit fireplace.',
+  afterwards: 'Keep it 90 cm (3 ft) from heaters and fires, and not above a hob or a lit fireplace.',
   instead: null,
   source: { kind: 'reference', document: 'fire-safety guidance on combustibles', memory: true },
   check: (facts) => {

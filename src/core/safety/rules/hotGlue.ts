@@ -7,6 +7,7 @@ const CHILD_YEARS = 10;
 export const hotGlue: SafetyRule = {
   id: 'glue.hot',
   text: 'Hot glue at about 190 °C (380 °F) burns deep and sticks: cold water at hand, a stick or a silicone finger to press with, the gun on its stand and unplugged when you leave. It softens again from 60 °C (140 °F): not in a hot car, on a lamp, or under load. With children, a low-temperature gun, and a grown-up holds it.',
+  afterwards: 'Its glue softens from 60 °C (140 °F): not in a hot car, on a lamp, or under load.',
   instead: null,
   source: { kind: 'common practice', memory: true },
   check: (facts) => {

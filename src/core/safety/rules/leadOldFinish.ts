@@ -7,6 +7,8 @@ const disturbing = new Set(['scuff', 'sandBack', 'strip', 'removeRust', 'work'])
 export const leadOldFinish: SafetyRule = {
   id: 'lead.oldFinish',
   text: 'Old paint or clear coat of unknown age may hold lead (sold until 1978 in the US, 1992 in the UK). Test first. Until then: no sanding, scuffing, scraping or heat; wet clean only. Local rules and certified people come first.',
+  afterwards:
+    'Beneath its coat lies old paint that may hold lead: no sanding, scraping or heat before it is tested, and no child chews it.',
   instead: null,
   source: { kind: 'standard', document: '16 CFR 1303; 40 CFR 745', memory: true },
   check: (facts) => {

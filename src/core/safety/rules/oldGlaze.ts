@@ -4,6 +4,7 @@ import type { SafetyRule } from '../safetyRule';
 export const oldGlaze: SafetyRule = {
   id: 'food.oldGlaze',
   text: 'An old, crystal or unknown glaze may give off lead: for display only.',
+  afterwards: 'An old, crystal or unknown glaze may give off lead: for display only.',
   instead: null,
   source: { kind: 'standard', document: 'ISO 6486', memory: true },
   check: (facts) => {

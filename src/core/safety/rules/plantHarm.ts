@@ -7,6 +7,8 @@ const INFANT_YEARS = 3;
 export const plantHarm: SafetyRule = {
   id: 'plants.chewed',
   text: 'Chewed, this plant makes animals and small children ill: hang it out of their reach, sweep up what falls, or take faux stems. Ask a vet or a poison center when some was eaten.',
+  afterwards:
+    'Chewed, this plant makes animals and small children ill: out of their reach, and sweep up what falls. Ask a vet or a poison center when some was eaten.',
   instead: 'faux stems',
   source: { kind: 'reference', document: 'lists of plants that poison animals', memory: true },
   check: (facts) => {

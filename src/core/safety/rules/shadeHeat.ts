@@ -4,6 +4,8 @@ import { type SafetyRule, stepsOf } from '../safetyRule';
 export const shadeHeat: SafetyRule = {
   id: 'shade.heat',
   text: 'A painted or papered shade takes a cool LED only, within what the fitting allows, 50 mm (2 in) from the bulb at least. Other bulbs scorch it.',
+  afterwards:
+    'A painted or papered shade takes a cool LED only, within what the fitting allows, 50 mm (2 in) from the bulb at least.',
   instead: null,
   source: { kind: 'common practice', memory: true },
   check: (facts) => {

@@ -4,6 +4,8 @@ import { type SafetyRule, stepsOf } from '../safetyRule';
 export const tipOver: SafetyRule = {
   id: 'furniture.tipOver',
   text: 'Storage from 27 in (686 mm) tips when drawers are pulled or climbed on: anchor it to a stud, never two drawers open at once. New legs or casters undo its stability.',
+  afterwards:
+    'It tips when drawers are pulled or climbed on: keep it anchored to a stud, never two drawers open at once.',
   instead: null,
   source: { kind: 'standard', document: 'ASTM F2057-23; 16 CFR 1261', memory: true },
   check: (facts) => {

@@ -23,6 +23,7 @@ import { People1766100000000 } from './1766100000000-people';
 import { Links1766200000000 } from './1766200000000-links';
 import { LongJobs1766300000000 } from './1766300000000-long-jobs';
 import { Closing1766400000000 } from './1766400000000-closing';
+import { Bills1766500000000 } from './1766500000000-bills';
 
 /** All migrations, oldest first. */
 export const migrations = [
@@ -51,4 +52,5 @@ export const migrations = [
   Links1766200000000,
   LongJobs1766300000000,
   Closing1766400000000,
+  Bills1766500000000,
 ];

@@ -1,3 +1,4 @@
+import { rowEntities } from '@core/model/entities';
 import type { Database } from '../database';
 import { allEntities } from '../entities';
 import { statement } from './statement';
@@ -10,7 +11,7 @@ import { statement } from './statement';
 export const APP_ROLE = 'euporia_app';
 
 /** Tables whose rows are written once and then only read. */
-const records = new Set(['act', 'ledger_line', 'photo_bytes']);
+const records = new Set(['act', 'photo_bytes', ...rowEntities.filter(({ record }) => record).map(({ name }) => name)]);
 /** Tables whose rows also change; none is ever deleted from, as rows are only marked as removed. */
 const changing = allEntities.map((entity) => entity.options.tableName ?? entity.options.name);
 

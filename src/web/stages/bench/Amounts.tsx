@@ -1,7 +1,7 @@
 import type { BenchJob } from '@core/schedule/benchJobs';
 import { expectedAmounts } from '@core/schedule/logOfStep';
+import { supplyWords } from '@core/words/supplyWords';
 import { useCommands, useLocale, usePlan, useRows } from '../../app/projectStore';
-import { supplyWords } from '../../app/words';
 import { SupplyAmountField } from '../../ui/fields';
 
 /** How much was used of what, beside what was expected. */

@@ -1,9 +1,10 @@
 import { formatMoney } from '@core/kernel/formatMoney';
 import type { Plan } from '@core/plan/computePlan';
 import { shortWords } from '@core/pricing/chanceShort';
+import { supplyWords } from '@core/words/supplyWords';
 import { memo } from 'react';
 import { useLocale } from '../../app/projectStore';
-import { amountWords, supplyWords } from '../../app/words';
+import { amountWords } from '../../app/words';
 import styles from './compare.module.css';
 
 /** What chosen options have in common, told once: cells do not add up to the purse. */

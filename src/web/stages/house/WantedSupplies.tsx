@@ -3,8 +3,8 @@ import { unitOfKind } from '@core/catalog/supplyKinds';
 import type { SupplyRow } from '@core/model/rows';
 import { newSupply } from '@core/plan/newRows';
 import { supplyKey } from '@core/recipe/supplyKey';
+import { supplyWords } from '@core/words/supplyWords';
 import { useHouse } from '../../app/houseStore';
-import { supplyWords } from '../../app/words';
 import styles from './house.module.css';
 import { usePanels } from './Panels';
 

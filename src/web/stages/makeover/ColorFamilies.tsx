@@ -1,9 +1,10 @@
 import { colorFamilies } from '@core/plan/colorFamilies';
 import { packWords } from '@core/plan/model/packWords';
+import { supplyWords } from '@core/words/supplyWords';
 import { useMemo } from 'react';
 import { Link } from 'react-router';
 import { useLocale, usePlan } from '../../app/projectStore';
-import { amountWords, supplyWords } from '../../app/words';
+import { amountWords } from '../../app/words';
 import { Swatch } from '../../ui/basics';
 import { Cards } from '../../ui/layout';
 import styles from './makeover.module.css';

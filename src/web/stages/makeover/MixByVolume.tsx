@@ -1,8 +1,8 @@
 import { mixOf } from '@core/technique/mix';
 import type { Technique, TechniqueValues } from '@core/technique/technique';
+import { supplyWords } from '@core/words/supplyWords';
 import { useState } from 'react';
 import { useLocale } from '../../app/projectStore';
-import { supplyWords } from '../../app/words';
 import { QuantityField } from '../../ui/fields';
 
 const MOST_ML = 20_000;

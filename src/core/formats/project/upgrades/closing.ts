@@ -1,7 +1,7 @@
 import type { FileUpgrade } from './index';
 import { isObject } from './loose';
 
-/** Version 16 kept no frozen plans, nothing of what is left to do afterwards, and no boxes. */
+/** Version 16 kept no frozen plans, nothing of what is left to do afterwards, no boxes, no bills and no wishes. */
 export const closing: FileUpgrade = {
   from: 16,
   upgrade: (file) => ({
@@ -10,5 +10,10 @@ export const closing: FileUpgrade = {
     planFreezes: [],
     looseEnds: [],
     boxes: [],
+    letterheads: [],
+    billDrafts: [],
+    bills: [],
+    clientPayments: [],
+    wishes: [],
   }),
 };
