@@ -1,5 +1,7 @@
+import { randomUUID } from 'node:crypto';
 import { readFileSync } from 'node:fs';
 import { createRequire } from 'node:module';
+import { billBody } from '@core/fixtures/bills';
 import { describe, expect, it } from 'vitest';
 import { demoAndPerson } from './lib/demo';
 
@@ -14,6 +16,42 @@ const recipe = snapshot.recipes.find((entry) => entry.name === 'Oak nightstand i
 const spotId = (of: string) => snapshot.spots.find(({ name }) => name === of)?.id ?? '';
 const landing = spotId('Landing console');
 const thinking = snapshot.sightings.find(({ thinkUntil }) => thinkUntil !== null)?.id ?? '';
+
+// Bills are nothing of the demo: two are made here, as a person would.
+const [draft, toSend, bill] = [randomUUID(), randomUUID(), randomUUID()];
+const bills = [
+  ...[draft, toSend].map((id) => ({
+    kind: 'addBillDraft',
+    payload: {
+      row: {
+        id,
+        version: 1,
+        kind: 'invoice',
+        body: billBody({
+          lines: [
+            {
+              id: randomUUID(),
+              what: 'Hands-on',
+              quantityThousandths: 2500,
+              unit: 'h',
+              unitPrice: 3800,
+              taxThousandths: 0,
+            },
+          ],
+        }),
+      },
+    },
+  })),
+  { kind: 'issueBill', payload: { draftId: toSend, billId: bill, issuedOn: '2026-06-01', doneOn: null } },
+];
+for (const command of bills) {
+  const answer = await fetch(`${euporia.address}/api/commands`, {
+    method: 'POST',
+    headers: { 'content-type': 'application/json', 'x-device': 'screens' },
+    body: JSON.stringify({ key: randomUUID(), projectId: attic, expect: {}, ...command }),
+  });
+  if (!answer.ok) throw new Error(await answer.text());
+}
 
 const axe = readFileSync(createRequire(import.meta.url).resolve('axe-core/axe.min.js'), 'utf8');
 
@@ -70,6 +108,12 @@ const places: [string, () => string, string][] = [
   ['loose ends', () => `${project}/wrap?tab=ends`, 'are left to do'],
   ['what is put away', () => `${project}/wrap?tab=store`, 'have no place yet'],
   ['before and after', () => `${project}/wrap?tab=pictures`, 'from where the before photo was taken'],
+  ['sheets and bills', () => `${project}/wrap?tab=sheets`, 'On all your bills'],
+  ['the client’s sheet', () => `${project}/wrap/sheet/client?costs=1`, 'Living with it'],
+  ['the makers’ sheet', () => `${project}/wrap/sheet/makers`, 'how it was made'],
+  ['the shopping record', () => `${project}/wrap/sheet/bought`, 'what was bought'],
+  ['a bill while it is written', () => `${project}/wrap/bill/${draft}`, 'How it will look'],
+  ['a bill that was made out', () => `${project}/wrap/bill/${bill}`, 'Take it back'],
   ['the next season', () => `${project}/wrap?tab=again`, 'Start the next season'],
   ['boxes', () => '/house?tab=boxes', 'Labels to print'],
   ['labels of boxes', () => '/house?tab=boxes&labels=1', 'Back to the boxes'],

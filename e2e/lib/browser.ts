@@ -213,7 +213,7 @@ export class Person {
   }
 
   private field(label: string): string {
-    return `//input[@aria-label=${quoted(label)}] | //label[.//span[normalize-space(.)=${quoted(label)}]]//input | //input[@id=//label[normalize-space(.)=${quoted(label)}]/@for] | //textarea[@aria-label=${quoted(label)}]`;
+    return `//input[@aria-label=${quoted(label)}] | //label[.//span[normalize-space(.)=${quoted(label)}]]//*[self::input or self::textarea] | //input[@id=//label[normalize-space(.)=${quoted(label)}]/@for] | //textarea[@aria-label=${quoted(label)}]`;
   }
 
   async valueOf(label: string): Promise<string> {

@@ -1,3 +1,4 @@
+import type { ClientSheet } from '@core/sheets/clientSheet';
 import { originKinds } from '@core/sourcing/origins';
 import { z } from 'zod';
 import { spotPicture } from './answers';
@@ -25,31 +26,47 @@ export const sharedAnswer = linksAnswer.extend({ id: z.uuid(), secret: z.string(
 
 export const sheetSchema = z.strictObject({ secret: z.string({ error: 'the end of the link' }).min(1).max(100) });
 
-/** What whoever has a link sees of a project: what it will look like and what of; what it costs only where that was meant. */
+const localDate = z.string();
+
+/** What whoever has a link sees of a project: what it will look like, what of and how to live with it; costs only where that was meant. */
 export const sheetAnswer = z.object({
-  name: z.string(),
-  room: z.string(),
-  revealDate: z.string().nullable(),
   untilMs: z.number(),
-  palette: z.array(z.object({ name: z.string(), hex: z.string() })),
-  spots: z.array(
-    z.object({
-      name: z.string(),
-      picture: spotPicture.nullable(),
-      pieces: z.array(
-        z.object({
-          slot: z.string(),
-          what: z.string(),
-          count: z.number(),
-          from: z.enum(originKinds),
-          /** Minor units; null where the link shows no costs. */
-          cost: z.number().nullable(),
-        }),
-      ),
-      /** Slots that nothing fills yet. */
-      open: z.array(z.string()),
-    }),
-  ),
-  costs: z.object({ currency: z.string(), budget: z.number(), planned: z.number() }).nullable(),
+  /** The local date on which it is read, where the project is. */
+  today: localDate,
+  sheet: z.object({
+    name: z.string(),
+    room: z.string(),
+    revealDate: localDate.nullable(),
+    palette: z.array(z.object({ name: z.string(), hex: z.string() })),
+    spots: z.array(
+      z.object({
+        id: z.uuid(),
+        name: z.string(),
+        pieces: z.array(
+          z.object({
+            slot: z.string(),
+            what: z.string(),
+            count: z.number(),
+            from: z.enum(originKinds),
+            /** Minor units; null where the link shows no costs. */
+            cost: z.number().nullable(),
+            care: z.object({
+              notes: z.array(z.string()),
+              cautions: z.array(z.string()),
+              usableOn: localDate.nullable(),
+              hardOn: localDate.nullable(),
+            }),
+          }),
+        ),
+        /** Slots that nothing fills yet. */
+        open: z.array(z.string()),
+      }),
+    ),
+    costs: z
+      .object({ currency: z.string(), budget: z.number(), cameTo: z.number(), isSettled: z.boolean() })
+      .nullable(),
+  }) satisfies z.ZodType<ClientSheet>,
+  /** What each spot looks like, by its id. */
+  pictures: z.record(z.string(), spotPicture),
 });
 export type SheetAnswer = z.output<typeof sheetAnswer>;

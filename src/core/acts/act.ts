@@ -29,8 +29,6 @@ export interface Act<K extends string = string, S extends z.ZodType = z.ZodType,
   /** The same where it depends on what was said: "Bought: oak bench". */
   titleFor?(payload: z.output<S>): string;
   place: P;
-  /** What it makes stays: it is not offered to be taken back, and what takes it back is refused. */
-  isForGood?: true;
   payload: S;
   decide(rows: P extends 'project' ? ProjectRows : HouseRows, payload: z.output<S>): Decision;
 }

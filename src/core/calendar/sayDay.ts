@@ -25,3 +25,7 @@ export function sayDay(date: string, today: string): string {
 /** A local date in full, as it stands on paper: "June 20, 2026". */
 export const longDate = (date: string): string =>
   `${monthNames[Number(date.slice(5, 7)) - 1] ?? ''} ${Number(date.slice(8, 10))}, ${date.slice(0, 4)}`;
+
+/** The same where there is less room: "Jun 20, 2026". */
+export const mediumDate = (date: string): string =>
+  `${monthNames[Number(date.slice(5, 7)) - 1]?.slice(0, 3) ?? ''} ${Number(date.slice(8, 10))}, ${date.slice(0, 4)}`;

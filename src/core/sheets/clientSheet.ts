@@ -1,8 +1,8 @@
 import { longDate } from '../calendar/sayDay';
 import { reckon } from '../closing/reckon';
 import { hexFromLab } from '../color/lab';
+import { currencyExponent } from '../kernel/currencies.data';
 import { formatMoney } from '../kernel/formatMoney';
-import type { ProjectRows } from '../model/rows';
 import type { Plan } from '../plan/computePlan';
 import { nameOfOption } from '../plan/nameOfOption';
 import { type OriginKind, originOf } from '../sourcing/origins';
@@ -65,7 +65,7 @@ export function clientSheetOf(plan: Plan, { showsCosts }: { showsCosts: boolean 
     name: project.name,
     room: project.room,
     revealDate: project.revealDate,
-    palette: paletteOf(plan.rows),
+    palette: paletteOf(plan),
     spots: [...spots]
       .sort((a, b) => a.position - b.position)
       .map((spot) => {
@@ -98,12 +98,16 @@ export function clientSheetOf(plan: Plan, { showsCosts }: { showsCosts: boolean 
   };
 }
 
-/** The colors of a project's palette, in their order. */
-export const paletteOf = ({ project, colorCards }: Pick<ProjectRows, 'project' | 'colorCards'>): SheetSwatch[] =>
-  project.brief.palette.flatMap(({ colorCardId }) => {
-    const card = colorCards.find(({ id }) => id === colorCardId);
+/** The colors of a project: those of its palette in their order, then what else was really laid. */
+export function paletteOf(plan: Pick<Plan, 'rows' | 'chosen'>): SheetSwatch[] {
+  const { project, colorCards } = plan.rows;
+  const laid = plan.chosen.flatMap(({ model }) => (model.recipe?.layers ?? []).map(({ colorCardId }) => colorCardId));
+  const ids = new Set([...project.brief.palette.map(({ colorCardId }) => colorCardId), ...laid]);
+  return [...ids].flatMap((cardId) => {
+    const card = colorCards.find(({ id }) => id === cardId);
     return card ? [{ name: card.name, hex: hexFromLab(card.lab) }] : [];
   });
+}
 
 /** How many of what: "2 × Brass lamp". */
 export const countedWords = ({ count, what }: Pick<ClientPiece, 'count' | 'what'>): string =>
@@ -160,6 +164,27 @@ export function clientSheetDocument(sheet: ClientSheet, pictures: ClientPictures
       ...sheet.spots.flatMap((spot) => spotBlocks(spot, pictures, costs?.currency ?? null)),
       ...careBlocks(sheet, today),
     ],
+  };
+}
+
+/** The pieces of a sheet as rows for a spreadsheet. */
+export function clientSheetTable(sheet: ClientSheet): { fields: string[]; rows: string[][] } {
+  const exponent = currencyExponent(sheet.costs?.currency ?? 'USD');
+  const cost = (minor: number | null) => (minor === null ? '' : (minor / 10 ** exponent).toFixed(exponent));
+  return {
+    fields: [
+      ...['Spot', 'For', 'What', 'Count', 'From where'],
+      ...(sheet.costs === null ? [] : [`Cost (${sheet.costs.currency})`]),
+      ...['Usable on', 'Hard on', 'Mind', 'Care'],
+    ],
+    rows: sheet.spots.flatMap(({ name, pieces }) =>
+      pieces.map((piece) => [
+        ...[name, piece.slot, piece.what, String(piece.count), clientOriginNames[piece.from]],
+        ...(sheet.costs === null ? [] : [cost(piece.cost)]),
+        ...[piece.care.usableOn ?? '', piece.care.hardOn ?? ''],
+        ...[piece.care.cautions.join(' '), piece.care.notes.join(' ')],
+      ]),
+    ),
   };
 }
 

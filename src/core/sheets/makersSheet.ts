@@ -1,4 +1,4 @@
-import { longDate } from '../calendar/sayDay';
+import { longDate, mediumDate } from '../calendar/sayDay';
 import { localDate } from '../calendar/zonedTime';
 import { supplyKind, unitOfKind } from '../catalog/supplyKinds';
 import { tools } from '../catalog/tools';
@@ -11,6 +11,7 @@ import { type Plan, workedMinutes } from '../plan/computePlan';
 import type { RecipePlan } from '../recipe/computeRecipe';
 import type { PlannedLayer } from '../recipe/stack';
 import { wrongName } from '../recipe/wentWrong';
+import { lowerFirst } from '../schedule/benchWords';
 import type { Step } from '../state/step';
 import { supplyWords } from '../words/supplyWords';
 import { type SheetBlock, type SheetDocument, type SheetSwatch, under } from './sheetDocument';
@@ -130,7 +131,7 @@ function settingsOf({ technique, values }: Pick<PlannedLayer, 'technique' | 'val
           : parameter.kind === 'length'
             ? formatLength(value, units)
             : String(Math.round(value * 100) / 100);
-      return [`${parameter.label.charAt(0).toLowerCase()}${parameter.label.slice(1)}: ${words}`];
+      return [`${lowerFirst(parameter.label)}: ${words}`];
     })
     .join('; ');
 }
@@ -159,7 +160,7 @@ function madeStep(
       ? workedMinutes(run, new Map(entry ? [[entry.id, entry.minutes]] : []))
       : step.setUpMinutes + step.runMinutes + step.cleanUpMinutes,
     isLogged: run !== undefined,
-    took: took.map(([name, amount, unit]) => `${supplyWords(amount, unit, units)} ${name.toLowerCase()}`),
+    took: took.map(([name, amount, unit]) => `${supplyWords(amount, unit, units)} ${lowerFirst(name)}`),
     mix:
       mix === null
         ? ''
@@ -182,6 +183,17 @@ export function makersSheetDocument(projectName: string, recipes: readonly MadeR
     ],
   };
 }
+
+/** The steps of all makeovers as rows for a spreadsheet. */
+export const makersTable = (recipes: readonly MadeRecipe[]): { fields: string[]; rows: string[][] } => ({
+  fields: ['Makeover', 'Step', 'Done on', 'Minutes', 'Logged', 'Took', 'Mixed', 'Went wrong', 'Note'],
+  rows: recipes.flatMap(({ name, steps }) =>
+    steps.map((step) => [
+      ...[name, step.what, step.doneOn ?? '', String(Math.round(step.minutes)), step.isLogged ? 'yes' : 'no'],
+      ...[step.took.join('; '), step.mix, step.wrong, step.note],
+    ]),
+  ),
+});
 
 function recipeBlocks(recipe: MadeRecipe): SheetBlock[] {
   const isLogged = recipe.steps.some((step) => step.isLogged);
@@ -249,7 +261,7 @@ function stepTable({ name, steps }: MadeRecipe): SheetBlock[] {
       ],
       rows: steps.map((step) => [
         [step.what, ...more(step)].join('\n'),
-        step.doneOn === null ? '' : longDate(step.doneOn),
+        step.doneOn === null ? '' : mediumDate(step.doneOn),
         `${step.isLogged ? '' : 'about '}${formatMinutes(step.minutes)}`,
         step.took.join('\n'),
       ]),

@@ -14,9 +14,11 @@ export function ActToast(props: { queue: Pick<CommandQueue, 'lastAct' | 'undo' |
   return (
     <div className={`${styles.toast} ${styles.inTape}`} role="status">
       <span title={shown.title}>{shown.title}</span>
-      <Button size="small" ghost onClick={shown.taken ? bringBack : undo}>
-        {shown.taken ? 'Bring it back' : 'Take it back'}
-      </Button>
+      {!shown.stays && (
+        <Button size="small" ghost onClick={shown.taken ? bringBack : undo}>
+          {shown.taken ? 'Bring it back' : 'Take it back'}
+        </Button>
+      )}
       <Button
         size="small"
         type="text"

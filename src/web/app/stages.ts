@@ -139,5 +139,7 @@ export const furtherPages: readonly Page[] = [
   { path: 'arrange/choose', load: async () => (await import('../stages/arrange/ChoosePage')).ChoosePage },
   { path: 'arrange/photo', load: async () => (await import('../stages/arrange/PhotoPage')).PhotoPage },
   { path: 'arrange/hang', load: async () => (await import('../stages/arrange/HangPage')).HangPage },
+  { path: 'wrap/sheet/:which', load: async () => (await import('../stages/wrap/sheets/SheetsPage')).SheetsPage },
+  { path: 'wrap/bill/:billId', load: async () => (await import('../stages/wrap/sheets/BillPage')).BillPage },
   { path: 'assumptions', load: async () => (await import('../stages/assumptions/AssumptionsPage')).AssumptionsPage },
 ];

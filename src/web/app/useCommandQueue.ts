@@ -1,6 +1,7 @@
 import type { DoneAnswer } from '@contract/answers';
 import type { ActKind, PayloadOf } from '@core/acts';
 import type { Workspace } from '@core/acts/changes';
+import { actsForGood } from '@core/acts/forGood';
 import type { PieceRow } from '@core/model/rows';
 import { useCallback, useEffect, useMemo, useRef, useState } from 'react';
 import type { Decision } from '../sync/decisions';
@@ -16,6 +17,8 @@ export interface DoneAct {
   actId: string;
   title: string;
   taken: boolean;
+  /** Whether it stays: nothing takes it back. */
+  stays: boolean;
 }
 
 /** The commands of one scope (a project, or the house): shown at once, sent in order, taken back. */
@@ -78,8 +81,10 @@ export function useCommandQueue<W extends Workspace>(
           const undone = entry.command.kind === 'undo' ? (entry.command.payload as PayloadOf<'undo'>).actId : null;
           const taken = undone !== null && !takenBack.current.has(undone);
           const title = taken ? 'Taken back' : undone === null ? answer.title : 'Brought back';
-          const act = { actId: answer.actId, title, taken };
-          if (taken) takenBack.current.add(answer.actId);
+          const stays = actsForGood.has(entry.command.kind);
+          const act = { actId: answer.actId, title, taken, stays };
+          if (stays) acts.current = [];
+          else if (taken) takenBack.current.add(answer.actId);
           else acts.current.push(act);
           setLastAct(act);
           if (undoAfter.current === entry.command.key) {
@@ -154,7 +159,7 @@ export function useCommandQueue<W extends Workspace>(
   useEffect(() => offerUndo({ touchedAt: () => touched.current, undo }), [undo]);
   const noteAct = useCallback((actId: string, title: string) => {
     touched.current = performance.now();
-    const act = { actId, title, taken: false };
+    const act = { actId, title, taken: false, stays: false };
     acts.current.push(act);
     setLastAct(act);
   }, []);

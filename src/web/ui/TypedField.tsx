@@ -1,4 +1,5 @@
 import { Input, type InputRef } from 'antd';
+import type { TextAreaRef } from 'antd/es/input/TextArea';
 import { type ReactNode, useEffect, useId, useRef, useState } from 'react';
 import { draftOf, dropDraft, keepDraft } from './draft';
 import styles from './ui.module.css';
@@ -25,6 +26,8 @@ export function TypedField<T>(props: {
   inputMode?: 'decimal' | 'text' | 'numeric';
   /** On a touch screen, keys for fractions and foot and inch marks stand below while the field is written in. */
   fractions?: boolean;
+  /** How many lines it shows, where a text may have several; Enter then begins the next. */
+  lines?: number;
   /** Texts that are offered while one types; one that is picked is taken at once. */
   known?: readonly string[];
 }) {
@@ -39,21 +42,23 @@ export function TypedField<T>(props: {
     setError(null);
   }, [shown]);
   const input = useRef<InputRef>(null);
+  const area = useRef<TextAreaRef>(null);
+  const elementOf = () => input.current?.input ?? area.current?.resizableTextArea?.textArea ?? null;
   // A page that was loaded again gives back what was being typed when it went.
   // biome-ignore lint/correctness/useExhaustiveDependencies: only once, when the field comes
   useEffect(() => {
     const frame = requestAnimationFrame(() => {
-      const element = input.current?.input;
+      const element = elementOf();
       const draft = element ? draftOf(props.label, element, shown) : null;
       if (draft === null) return;
       setText(draft);
-      input.current?.focus();
+      element?.focus();
     });
     return () => cancelAnimationFrame(frame);
   }, []);
   const type = (next: string) => {
     setText(next);
-    const element = input.current?.input;
+    const element = elementOf();
     if (element) keepDraft(props.label, element, shown, next);
     // A text that comes whole was picked from the list, not typed.
     if (props.known?.includes(next) && Math.abs(next.length - text.length) > 1) commit(next);
@@ -69,30 +74,37 @@ export function TypedField<T>(props: {
     setText(props.show(reading.value));
   };
   const problem = error ?? props.error ?? null;
+  const written = {
+    id,
+    value: text,
+    'data-field': props.label,
+    onChange: (event: { target: { value: string } }) => type(event.target.value),
+    onBlur: () => {
+      setWriting(false);
+      commit();
+    },
+    onFocus: () => setWriting(true),
+    ...(problem ? { status: 'error' as const } : {}),
+    ...(props.autoFocus ? { autoFocus: true } : {}),
+    'aria-invalid': problem !== null,
+    'aria-describedby': problem ? `${id}-error` : undefined,
+    autoComplete: 'off',
+  };
   return (
     <label className={styles.field} htmlFor={id} style={{ width: props.width }}>
       <span className={props.hideLabel ? 'visually-hidden' : undefined}>{props.label}</span>
-      <Input
-        id={id}
-        value={text}
-        ref={input}
-        data-field={props.label}
-        onChange={(event) => type(event.target.value)}
-        onBlur={() => {
-          setWriting(false);
-          commit();
-        }}
-        onPressEnter={() => commit()}
-        {...(props.known ? { list: `${id}-known` } : {})}
-        {...(problem ? { status: 'error' as const } : {})}
-        {...(props.suffix ? { suffix: props.suffix } : {})}
-        {...(props.autoFocus ? { autoFocus: true } : {})}
-        aria-invalid={problem !== null}
-        aria-describedby={problem ? `${id}-error` : undefined}
-        inputMode={props.inputMode ?? 'text'}
-        autoComplete="off"
-        onFocus={() => setWriting(true)}
-      />
+      {props.lines === undefined ? (
+        <Input
+          {...written}
+          ref={input}
+          onPressEnter={() => commit()}
+          {...(props.known ? { list: `${id}-known` } : {})}
+          {...(props.suffix ? { suffix: props.suffix } : {})}
+          inputMode={props.inputMode ?? 'text'}
+        />
+      ) : (
+        <Input.TextArea {...written} ref={area} rows={props.lines} />
+      )}
       {props.known && (
         <datalist id={`${id}-known`}>
           {props.known.map((text) => (

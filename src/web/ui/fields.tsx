@@ -50,7 +50,7 @@ export function DateField(props: Common & { value: string | null; onCommit: (val
 
 /** Text of limited length. */
 export function TextField(
-  props: Common & { value: string; onCommit: (value: string) => void; least?: number; most?: number },
+  props: Common & { value: string; onCommit: (value: string) => void; least?: number; most?: number; lines?: number },
 ) {
   const { least = 0, most = 120 } = props;
   return (

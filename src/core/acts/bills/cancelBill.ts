@@ -11,7 +11,6 @@ import { insert, update } from '../changes';
 export const cancelBill = projectAct({
   kind: 'cancelBill',
   title: 'Invoice taken back',
-  isForGood: true,
   payload: z.strictObject({ billId: id, creditNoteId: id, issuedOn: localDate, draftId: id.nullable() }),
   decide: (rows, { billId, creditNoteId, issuedOn, draftId }) => {
     const bill = rows.bills.find((row) => row.id === billId);

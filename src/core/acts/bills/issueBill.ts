@@ -11,7 +11,6 @@ import { insert, remove, update } from '../changes';
 export const issueBill = projectAct({
   kind: 'issueBill',
   title: 'Bill made out',
-  isForGood: true,
   payload: z.strictObject({ draftId: id, billId: id, issuedOn: localDate, doneOn: localDate.nullable() }),
   decide: (rows, { draftId, billId, issuedOn, doneOn }) => {
     const draft = rows.billDrafts.find((row) => row.id === draftId);

@@ -49,7 +49,7 @@ const LEADING = 1.38;
 /** How much of a page must be left for what comes with a heading. */
 const KEEP_WITH_HEADING = 60;
 const PICTURE_MOST = 105 * PT_PER_MM;
-const CELL_GAP = 8;
+const CELL_GAP = 11;
 
 /**
  * A sheet as a PDF: its text can be selected and searched, its fonts are embedded, as far as they are used. Headings stay

@@ -4,6 +4,8 @@ import { type SafetyRule, stepsOf } from '../safetyRule';
 export const leadChild: SafetyRule = {
   id: 'lead.child',
   text: 'A child under six or a pregnancy in the house, and this finish may hold lead: keep them away from the work and the piece; if dust was made, ask a doctor.',
+  afterwards:
+    'A child under six or a pregnancy in the house, and lead may lie beneath its coat: keep them from chewing or scraping it; if it chips or dust was made, ask a doctor.',
   instead: null,
   source: { kind: 'standard', document: '40 CFR 745', memory: true },
   check: (facts) => {

@@ -1,22 +1,13 @@
 import type { SheetAnswer } from '@contract/sheet';
-import { formatMoney } from '@core/kernel/formatMoney';
+import { clientSheetDocument, lookKey } from '@core/sheets/clientSheet';
 import { useQuery } from '@tanstack/react-query';
 import { Button } from 'antd';
 import { ApiError, api } from '../../app/api';
 import shell from '../../app/shell.module.css';
-import { dateWords } from '../../app/words';
 import { Empty } from '../../ui/basics';
+import { SheetView } from '../../ui/SheetView';
 import { SpotThumbnail } from '../../ui/SpotThumbnail';
 import styles from './sheet.module.css';
-
-const fromWords = {
-  owned: 'yours',
-  lent: 'borrowed or rented',
-  thrifted: 'found second-hand',
-  free: 'free',
-  made: 'made for here',
-  new: 'new',
-} as const;
 
 /** What a client sees by a link: the looks, the colors, the pieces; costs only where the link shows them. */
 export function SheetPage() {
@@ -38,7 +29,7 @@ export function SheetPage() {
       </header>
       <main className={styles.sheet}>
         {sheet.data ? (
-          <Sheet sheet={sheet.data} />
+          <Sheet answer={sheet.data} />
         ) : isOver ? (
           <Empty title="This link opens nothing">
             <p>Its time is over, or it was ended. Ask whoever sent it for another one.</p>
@@ -56,63 +47,20 @@ export function SheetPage() {
   );
 }
 
-function Sheet(props: { sheet: SheetAnswer }) {
-  const { name, room, revealDate, untilMs, palette, spots, costs } = props.sheet;
-  const money = (minor: number) => formatMoney(minor, costs?.currency ?? 'USD', { cents: 'auto' });
+function Sheet(props: { answer: SheetAnswer }) {
+  const { sheet, pictures, today, untilMs } = props.answer;
+  const looks = new Set(Object.keys(pictures));
+  const keys = new Map([...looks].map((spotId) => [lookKey(spotId), spotId]));
   return (
     <>
-      <h1>{name}</h1>
-      <p className="muted">
-        {[room, revealDate ? `ready ${dateWords(revealDate)}` : ''].filter((part) => part !== '').join(' · ')}
-      </p>
-      {costs && (
-        <p>
-          Planned <b>{money(costs.planned)}</b> of a budget of {money(costs.budget)}.
-        </p>
-      )}
-      {palette.length > 0 && (
-        <ul className={styles.palette} aria-label="Colors">
-          {palette.map((color) => (
-            <li key={`${color.name} ${color.hex}`}>
-              <i style={{ background: color.hex }} />
-              <span className="small">{color.name}</span>
-            </li>
-          ))}
-        </ul>
-      )}
-      {spots.map((spot) => (
-        <section key={spot.name} className={styles.spot} aria-label={spot.name}>
-          <h2>{spot.name}</h2>
-          {spot.picture && <SpotThumbnail spot={spot.picture} />}
-          {spot.pieces.length > 0 && (
-            <table>
-              <thead>
-                <tr>
-                  <th>For</th>
-                  <th>What</th>
-                  <th>From where</th>
-                  {costs && <th>Cost</th>}
-                </tr>
-              </thead>
-              <tbody>
-                {spot.pieces.map((piece, n) => (
-                  <tr key={n}>
-                    <td>{piece.slot}</td>
-                    <td>
-                      {piece.count > 1 && `${piece.count} × `}
-                      {piece.what}
-                    </td>
-                    <td>{fromWords[piece.from]}</td>
-                    {costs && <td>{piece.cost === null ? '' : money(piece.cost)}</td>}
-                  </tr>
-                ))}
-              </tbody>
-            </table>
-          )}
-          {spot.open.length > 0 && <p className="muted">Not decided yet: {spot.open.join(', ')}.</p>}
-        </section>
-      ))}
-      <p className="muted small">
+      <SheetView
+        sheet={clientSheetDocument(sheet, { room: [], looks }, today)}
+        picture={(key) => {
+          const spot = pictures[keys.get(key) ?? ''];
+          return spot && <SpotThumbnail spot={spot} />;
+        }}
+      />
+      <p className={`muted small ${styles.until}`}>
         This page can be read until {new Intl.DateTimeFormat('en-US', { dateStyle: 'long' }).format(untilMs)}.{' '}
         <Button size="small" onClick={() => window.print()}>
           Print

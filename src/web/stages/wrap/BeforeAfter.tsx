@@ -1,3 +1,4 @@
+import { asItIs, type PairedPhotos, photoPairs, photosOf } from '@core/closing/photoPairs';
 import type { PhotoPair } from '@core/model/entities/photo';
 import type { PhotoRow } from '@core/model/rows';
 import { Button, Slider } from 'antd';
@@ -12,14 +13,12 @@ import { photoAddress } from '../../ui/photoAddress';
 import styles from './beforeAfter.module.css';
 import wrap from './wrap.module.css';
 
-const asItIs = (beforeId: string): PhotoPair => ({ beforeId, xPercent: 0, yPercent: 0, zoom: 1, turnDegrees: 0 });
-
 /** After photos beside the before ones: lined up once, then pushed from one to the other; all of them on one sheet. */
 export function BeforeAfter() {
   const { photos, project } = useRows();
   const queue = usePhotoQueue('after');
-  const of = (kind: PhotoRow['kind']) => photos.filter((photo) => photo.kind === kind).sort((a, b) => a.atMs - b.atMs);
-  const [before, after] = [of('before'), of('after')];
+  const before = photosOf(photos, 'before');
+  const pairs = photoPairs(photos);
   return (
     <div className={wrap.page}>
       <div className={styles.noPrint}>
@@ -34,7 +33,7 @@ export function BeforeAfter() {
             <Link to="../brief">brief</Link>.
           </p>
         )}
-        {after.length > 0 && before.length > 0 && (
+        {pairs.length > 0 && before.length > 0 && (
           <p>
             <Button onClick={() => window.print()}>Print the sheet</Button>
           </p>
@@ -44,21 +43,19 @@ export function BeforeAfter() {
         <h1>{project.name}</h1>
         <p>{project.room}</p>
       </header>
-      {after.map((photo) => (
-        <Pair key={photo.id} photo={photo} before={before} />
+      {pairs.map((paired) => (
+        <Pair key={paired.after.id} paired={paired} before={before} />
       ))}
     </div>
   );
 }
 
 /** One after photo with the before photo that it is held against. */
-function Pair(props: { photo: PhotoRow; before: readonly PhotoRow[] }) {
-  const { photo, before } = props;
+function Pair(props: { paired: PairedPhotos; before: readonly PhotoRow[] }) {
+  const { before } = props;
+  const { after: photo, before: beforeOf, pair } = props.paired;
   const { run } = useCommands();
   const [isLiningUp, setLiningUp] = useState(false);
-  const beforeOf = before.find(({ id }) => id === photo.pair?.beforeId) ?? before[0] ?? null;
-  // Until it is lined up, it is held against the first before photo as it is.
-  const pair = beforeOf && (photo.pair?.beforeId === beforeOf.id ? photo.pair : asItIs(beforeOf.id));
   const name = photo.name || 'after';
   const keep = (next: PhotoPair) => run('pairPhotos', { afterId: photo.id, pair: next });
   return (

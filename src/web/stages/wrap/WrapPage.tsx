@@ -10,10 +10,11 @@ import { CameTo } from './CameTo';
 // Each part but the first comes when it is opened.
 const LooseEndsList = lazy(async () => ({ default: (await import('./LooseEndsList')).LooseEndsList }));
 const BeforeAfter = lazy(async () => ({ default: (await import('./BeforeAfter')).BeforeAfter }));
+const SheetsTab = lazy(async () => ({ default: (await import('./sheets/SheetsTab')).SheetsTab }));
 const Store = lazy(async () => ({ default: (await import('./Store')).Store }));
 const Again = lazy(async () => ({ default: (await import('./Again')).Again }));
 
-type PartId = 'cameTo' | 'ends' | 'pictures' | 'store' | 'again';
+type PartId = 'cameTo' | 'ends' | 'pictures' | 'sheets' | 'store' | 'again';
 
 /** The end of a project: what it came to, and what is left to do. */
 export function WrapPage() {
@@ -24,6 +25,7 @@ export function WrapPage() {
     { id: 'cameTo', name: 'What it came to', content: () => <CameTo /> },
     { id: 'ends', name: left === 0 ? 'Loose ends' : `Loose ends, ${left}`, content: () => <LooseEndsList /> },
     { id: 'pictures', name: 'Before and after', content: () => <BeforeAfter /> },
+    { id: 'sheets', name: 'Sheets and bills', content: () => <SheetsTab /> },
     { id: 'store', name: 'Put away', content: () => <Store /> },
     { id: 'again', name: 'Next season', content: () => <Again /> },
   ];
