@@ -43,6 +43,7 @@ export const addresses = {
   listJobs: { method: 'get', path: '/api/jobs' },
   readJob: { method: 'get', path: '/api/jobs/{jobId}' },
   cancelJob: { method: 'post', path: '/api/jobs/{jobId}/cancel' },
+  listBills: { method: 'get', path: '/api/bills' },
   exportHouse: { method: 'get', path: '/api/house/file/{kind}' },
 } as const;
 

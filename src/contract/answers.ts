@@ -1,4 +1,6 @@
+import { closingStates, type ProjectClosing } from '@core/closing/projectClosing';
 import { isHouseTable, rowLists, rowSchema, tableNames } from '@core/model/entities';
+import { originKinds } from '@core/sourcing/origins';
 import { z } from 'zod';
 import { errorCodes } from './errors';
 
@@ -119,6 +121,25 @@ export const projectSummary = z.object({
     .default({ filled: 0, fromHouse: 0, value: 0, fromHouseValue: 0 }),
   /** The first spot in small; null where nothing is called for yet. */
   firstSpot: spotPicture.nullable().default(null),
+  /** What it came to, for the history; null in a summary from before there was one, which is computed anew. */
+  closing: z
+    .object({
+      state: z.enum(closingStates),
+      beganOn: z.string().nullable(),
+      lastOn: z.string().nullable(),
+      cash: z.number(),
+      stash: z.number(),
+      minutes: z.number(),
+      atLeast: z.boolean(),
+      saved: z.number().nullable(),
+      savedMinutes: z.number(),
+      slots: z.object({ all: z.number(), filled: z.number() }),
+      byOrigin: z.array(z.object({ origin: z.enum(originKinds), count: z.number() })),
+      planned: z.object({ cash: z.number(), minutes: z.number() }).nullable(),
+      works: z.array(z.object({ work: z.string(), minutes: z.number(), steps: z.number() })),
+    })
+    .nullable()
+    .default(null) satisfies z.ZodType<ProjectClosing | null>,
 });
 
 export type ProjectSummary = z.infer<typeof projectSummary>;

@@ -10,6 +10,7 @@ import {
   snapshotAnswer,
   studiosAnswer,
 } from './answers';
+import { billsAnswer } from './bills';
 import { commandSchema } from './command';
 import {
   fitAnswer,
@@ -52,6 +53,10 @@ export interface Endpoint {
   /** Says its state (ETag), and nothing else to who has that state already. */
   unchanged?: true;
 }
+
+/** How a project is copied: whole; its spots for the next season; its spots for another room. */
+export const copyKinds = ['duplicate', 'nextSeason', 'pattern'] as const;
+export type CopyKind = (typeof copyKinds)[number];
 
 const projectId = z.uuid({ error: 'the id of a project' });
 const jobId = z.uuid({ error: 'the id of a long work' });
@@ -134,10 +139,17 @@ export const endpoints = {
     places: z.object({ projectId }),
     body: z.strictObject({
       id: z.uuid({ error: 'an id made by the device (UUID)' }),
-      kind: z.enum(['duplicate', 'nextSeason'], { error: 'duplicate or nextSeason' }),
+      kind: z.enum(copyKinds, { error: `one of ${copyKinds.join(', ')}` }),
       name: z.string({ error: name }).trim().min(1, name).max(120, name),
+      /** The room that it is for, where it is another. */
+      room: z.string({ error: 'text of at most 120 characters' }).trim().max(120).optional(),
     }),
     answer: importedAnswer,
+  },
+  listBills: {
+    says: 'The bills of all projects, the latest first',
+    query: pageSchema,
+    answer: billsAnswer,
   },
   shareProject: {
     says: 'A link to the project’s sheet, told once',

@@ -3,7 +3,7 @@ import { houseTables } from '@core/formats/house/planImport';
 import { currencyCodes } from '@core/kernel/currencies.data';
 import { rowSchema } from '@core/model/entities';
 import { outlines } from '@core/model/entities/piece';
-import { localDate, oneOf, registered } from '@core/model/fields';
+import { localDate, oneOf, registered, UUID_PATTERN } from '@core/model/fields';
 import { seasons, slotRoles } from '@core/model/rows';
 import { fitAspects } from '@core/sourcing/fitRanking';
 import { furnitureTemplates } from '@core/surface/templates';
@@ -45,6 +45,11 @@ export const pieceQuerySchema = z.object({
   standsAt: z.string().max(120, 'at most 120 characters').optional(),
   /** Lying in just this box, in whatever case. */
   box: z.string().max(60, 'at most 60 characters').optional(),
+  /** Just these, parted by commas. */
+  ids: z
+    .string()
+    .regex(new RegExp(`^${UUID_PATTERN}(,${UUID_PATTERN}){0,199}$`), 'up to 200 ids, parted by commas')
+    .optional(),
   only: oneOf(['unsorted', 'borrowed', 'fragile', 'standing', 'stored']).optional(),
   sort: oneOf(['sleeping', 'name', 'newest', 'tallest']).optional(),
 });

@@ -60,6 +60,7 @@ export const permissions: Readonly<Record<EndpointName, Permission>> = {
   listJobs: { for: stylists },
   readJob: { for: stylists },
   cancelJob: { for: stylists },
+  listBills: { for: stylists },
   exportHouse: { for: stylists, confirmed: true },
 };
 

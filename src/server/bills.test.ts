@@ -90,6 +90,23 @@ describe('the numbers of bills', () => {
   });
 });
 
+describe('the bills of all projects', () => {
+  it('are listed with what is paid, those of removed projects among them', async () => {
+    const { projectId } = await attic(studio);
+    const billId = randomUUID();
+    await issue(projectId, await draft(projectId), billId);
+    const payment = { id: randomUUID(), version: 1, onDate: '2026-06-03', amount: 4000, what: '', billId };
+    await studio.command(projectId, 'addClientPayment', { row: payment });
+    await studio.command(projectId, 'removeProject', { id: projectId });
+    const { json } = await studio.send('GET', '/api/bills?limit=200');
+    const found = json.bills.find(({ bill }: { bill: BillRow }) => bill.id === billId);
+    expect(found).toMatchObject({ paid: 4000, isRemoved: true, isTakenBack: false, projectId });
+    expect(json.total).toBe(json.bills.length);
+    const first = await studio.send('GET', '/api/bills?limit=1');
+    expect([first.json.bills.length, first.json.total]).toEqual([1, json.total]);
+  });
+});
+
 describe('a bill that was made out', () => {
   it('is never changed: no undo, no edit; a credit note takes it back once, and what was paid counts for the next', async () => {
     const { projectId } = await attic(studio);

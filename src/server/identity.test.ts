@@ -351,22 +351,23 @@ describe('a link for a client', () => {
     expect(address).toBe('https://192.168.4.7:4810');
     const { status, json, set } = await opened(secret);
     expect([status, set]).toEqual([200, null]);
-    expect(json).toMatchObject({ name: 'Attic bedroom', costs: null });
-    expect(json.spots.length).toBeGreaterThan(0);
+    expect(json.sheet).toMatchObject({ name: 'Attic bedroom', costs: null });
+    expect(json.sheet.spots.length).toBeGreaterThan(0);
     // The colors of the project, not all cards of the studio.
-    const brief = (await owner.send('readSnapshot', undefined, at)).json.project.brief;
-    expect(json.palette).toHaveLength(brief.palette.length);
+    const own = (await owner.send('readSnapshot', undefined, at)).json;
+    expect(json.sheet.palette.length).toBeGreaterThanOrEqual(own.project.brief.palette.length);
+    expect(json.sheet.palette.length).toBeLessThan(own.colorCards.length + 1);
     // Nothing in it is money, a place where things are bought, or a note.
     const said = JSON.stringify(json);
     expect(
-      json.spots
+      json.sheet.spots
         .flatMap(({ pieces }: { pieces: { cost: number | null }[] }) => pieces)
         .every(({ cost }: { cost: number | null }) => cost === null),
     ).toBe(true);
     for (const word of ['"ledger"', '"sources"', '"note"', '"price"', place.projectId])
       expect(said).not.toContain(word);
     const withCosts = (await opened((await link(true)).secret)).json;
-    expect(withCosts.costs).toMatchObject({ currency: 'USD' });
+    expect(withCosts.sheet.costs).toMatchObject({ currency: 'USD' });
   });
 
   it('opens nothing else: who has it is a stranger everywhere', async () => {

@@ -242,6 +242,31 @@ describe('a copy of a project', () => {
     expect(again.project).toMatchObject({ revealDate: '2029-02-28', brief: { comesAgain: true, leavingDate: null } });
   });
 
+  it('as a pattern for another room keeps spots and slots; days, occasion and what is damp or hot stay here', async () => {
+    const { projectId } = await attic(studio);
+    const { project } = await studio.rows(projectId);
+    await studio.command(projectId, 'editProject', {
+      id: projectId,
+      values: {
+        revealDate: '2028-02-20',
+        household: { ...project.household, damp: true, youngestChildYears: 3 },
+        brief: { ...project.brief, occasion: 'a visit' },
+      },
+    });
+    const id = randomUUID();
+    const { json } = await studio.send('POST', `/api/projects/${projectId}/copy`, {
+      id,
+      kind: 'pattern',
+      name: 'Guest room',
+      room: 'Guest room',
+    });
+    const made = await studio.rows(json.projectId);
+    expect(made.project).toMatchObject({ name: 'Guest room', room: 'Guest room', revealDate: null });
+    expect(made.project.household).toMatchObject({ damp: false, youngestChildYears: 3 });
+    expect(made.project.brief.occasion).toBe('');
+    expect([made.spots.length, made.slots.length, made.fills.length]).toEqual([1, 1, 0]);
+  });
+
   it('of nothing, or of an unknown kind, is refused', async () => {
     expect((await copy(randomUUID(), 'duplicate')).status).toBe(404);
     const { projectId } = await attic(studio);

@@ -77,6 +77,12 @@ const router = createBrowserRouter([
         HydrateFallback: () => null,
       },
       {
+        path: '/history',
+        lazy: async () => ({ Component: (await import('./stages/history/HistoryPage')).HistoryPage }),
+        ErrorBoundary: RouteError,
+        HydrateFallback: () => null,
+      },
+      {
         path: '/p/:projectId',
         lazy: async () => ({ Component: (await import('./app/ProjectShell')).ProjectShell }),
         ErrorBoundary: RouteError,

@@ -45,9 +45,21 @@ describe('the next season', () => {
       ['a', 'vase', ''],
       ['b', 'stool', ''],
       ['c', null, 'it was borrowed'],
-      ['d', null, 'it was bought new, or made'],
+      ['d', null, 'it was bought new, or made, and not put away'],
       ['e', null, 'nothing filled it'],
     ]);
+  });
+
+  it('is filled again by what a new thing became when it was put away, as long as it is in the house', () => {
+    const lamp = ours('new lamp', { box: '4', shelf: 'attic', inHouse: true });
+    const about = { kind: 'stored', id: 'o4', pieceId: lamp.id } as const;
+    const put = { id: 'e1', version: 1, about, what: '', dueOn: null, doneOn: null, way: null, note: '' };
+    const plan = computePlan({ ...mantel(), looseEnds: [put] }, AS_OF);
+    const filled = (piece: PieceRow | null) =>
+      slotsAgain(plan, new Map(piece ? [[piece.id, piece]] : [])).find(({ slot: { id } }) => id === 'd');
+    expect(filled(lamp)).toMatchObject({ piece: lamp, place: 'Box 4, attic', because: '' });
+    for (const gone of [null, { ...lamp, inHouse: false }])
+      expect(filled(gone)).toMatchObject({ piece: null, because: 'it is not in the house any more' });
   });
 
   it('is fetched place by place', () => {

@@ -1,4 +1,4 @@
-import type { PieceRow, SlotRow } from '../model/rows';
+import type { PieceRow, ProjectRows, SlotRow } from '../model/rows';
 import type { Plan } from '../plan/computePlan';
 import { boxWords } from '../sourcing/boxNames';
 import { filledWith } from './freezePlan';
@@ -24,11 +24,13 @@ export function placeWords({ standsAt, box, shelf }: Pick<PieceRow, 'standsAt' |
 
 /**
  * The slots of a project for its next season: what filled each, where that is now, and whether it can fill it again. A slot
- * that one piece of the house filled is filled by it again; what is made of several pieces, borrowed, bought new or not in
- * the house yet is chosen anew.
+ * that one piece of the house filled is filled by it again, and so is one whose new or made thing became a piece when it was
+ * put away; what is made of several pieces, borrowed or not in the house is chosen anew.
+ * @param became the pieces that new and made things became, by id
  */
-export function slotsAgain(plan: Plan): SlotAgain[] {
+export function slotsAgain(plan: Plan, became: ReadonlyMap<string, PieceRow> = new Map()): SlotAgain[] {
   const pieces = new Map(plan.rows.pieces.map((piece) => [piece.id, piece]));
+  const stored = storedPieceIds(plan.rows);
   return plan.slots.map(({ slot }): SlotAgain => {
     const fills = plan.chosen.filter(({ model }) => model.slot.id === slot.id);
     const [fill, ...more] = fills;
@@ -37,13 +39,26 @@ export function slotsAgain(plan: Plan): SlotAgain[] {
     const [find, ...others] = fill.model.finds;
     if (more.length > 0 || others.length > 0 || (find && fill.model.offers.length > 0))
       return { ...open, because: 'several things filled it' };
-    if (!find) return { ...open, because: 'it was bought new, or made' };
+    if (!find) {
+      const pieceId = stored.get(fill.model.option.id);
+      const piece = became.get(pieceId ?? '');
+      if (piece?.inHouse) return { ...open, piece, count: fill.count, place: placeWords(piece), because: '' };
+      return {
+        ...open,
+        because:
+          pieceId === undefined ? 'it was bought new, or made, and not put away' : 'it is not in the house any more',
+      };
+    }
     const piece = pieces.get(find.pieceId);
     if (!piece || find.borrowedFrom !== '') return { ...open, because: 'it was borrowed' };
     if (!piece.inHouse) return { ...open, because: 'it was not put away in the house' };
     return { ...open, piece, count: fill.count, place: placeWords(piece), because: '' };
   });
 }
+
+/** The pieces of the house that new and made things became when they were put away, by the option that they filled. */
+export const storedPieceIds = ({ looseEnds }: Pick<ProjectRows, 'looseEnds'>): ReadonlyMap<string, string> =>
+  new Map(looseEnds.flatMap(({ about }) => (about.kind === 'stored' ? [[about.id, about.pieceId] as const] : [])));
 
 /** What is fetched from one place. */
 export interface Fetched {

@@ -1,4 +1,5 @@
 import type { OpenAPIHono } from '@hono/zod-openapi';
+import { billsOfStudio } from '../persistence/bills';
 import { projectList, snapshotTag } from '../persistence/projects';
 import { snapshotText } from '../persistence/snapshots';
 import { doneOrRefused, Refusal, refused } from '../usecases/answer';
@@ -16,6 +17,8 @@ export function projectHandlers(app: OpenAPIHono<Found>, handling: HandlerContex
     await freshen(transaction);
     return { studioId: transaction.scope.studioId, projects: await projectList(transaction, limit, offset) };
   });
+
+  serve(app, 'listBills', async ({ query, sender }) => billsOfStudio(readingFor(handling, sender), query));
 
   serve(app, 'readSnapshot', async ({ places: { projectId }, sender, context }) => {
     const transaction = readingFor(handling, sender);

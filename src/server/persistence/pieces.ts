@@ -65,6 +65,7 @@ function found(transaction: Transaction, query: PieceQuery): Pieces {
   }
   if (query.standsAt !== undefined)
     pieces.andWhere('lower(btrim(t.standsAt)) = lower(btrim(:standsAt))', { standsAt: query.standsAt });
+  if (query.ids !== undefined) pieces.andWhere('t.id = any(:ids)', { ids: query.ids.split(',') });
   if (query.box !== undefined)
     pieces.andWhere("t.standsAt = '' and lower(btrim(t.box)) = lower(btrim(:box))", { box: query.box });
   if (query.only !== undefined) pieces.andWhere(choices[query.only]);

@@ -173,11 +173,14 @@ function readSummary(stored: unknown): ProjectSummary | null {
 
 /** Whether a project's summary was computed before the project, or the studio's shared rows, changed last. */
 const isStale = ({ summary, revision }: Pick<Stored<'project'>, 'summary' | 'revision'>, ofStudio: number): boolean =>
-  summary === null || summary.revision !== revision || summary.studioRevision !== ofStudio;
+  summary === null ||
+  summary.revision !== revision ||
+  summary.studioRevision !== ofStudio ||
+  (summary.closing ?? null) === null;
 
 /** The same, as a condition of a query. */
 const IS_STALE =
-  "(cast(p.summary ->> 'revision' as int) is distinct from p.revision or cast(p.summary ->> 'studioRevision' as int) is distinct from s.revision)";
+  "(cast(p.summary ->> 'revision' as int) is distinct from p.revision or cast(p.summary ->> 'studioRevision' as int) is distinct from s.revision or p.summary ->> 'closing' is null)";
 
 /**
  * The project whose summary is stale and that was touched last; null when all are up to date.

@@ -1,4 +1,5 @@
 import { createHash } from 'node:crypto';
+import type { CopyKind } from '@contract/endpoints';
 import type { ProjectFile } from '@core/formats/project/projectFile';
 import { writeProjectFile } from '@core/formats/project/write';
 import { withFinds } from '@core/model/finds';
@@ -11,8 +12,6 @@ import { copyFrom } from './copyFrom';
 import type { Environment } from './environment';
 import type { ImportAnswer } from './importProject';
 import { onceByKey } from './onceByKey';
-
-export type CopyKind = 'duplicate' | 'nextSeason';
 
 /** The same day of the next year; the last day of February for a leap day. */
 function aYearLater(date: string | null): string | null {
@@ -66,6 +65,37 @@ function nextSeason(file: ProjectFile): ProjectFile {
   };
 }
 
+/** The same for another room: what holds of this one alone stays here: its days, its occasion, its damp and its heat. */
+function pattern(file: ProjectFile, room: string): ProjectFile {
+  const season = nextSeason(file);
+  const { household, brief } = season.project;
+  return {
+    ...season,
+    project: {
+      ...season.project,
+      room,
+      revealDate: null,
+      household: {
+        ...household,
+        outdoors: false,
+        damp: false,
+        heatNear: false,
+        foodNear: false,
+        buildingWorks: false,
+        cordReachMm: null,
+      },
+      brief: { ...brief, occasion: '', comesAgain: false },
+    },
+  };
+}
+
+/** How each kind of copy is made. */
+const copied: Readonly<Record<CopyKind, (file: ProjectFile, rows: ProjectRows, room: string) => ProjectFile>> = {
+  duplicate: (file, rows) => withPhotos(file, rows),
+  nextSeason: (file) => nextSeason(file),
+  pattern: (file, _rows, room) => pattern(file, room),
+};
+
 /** What a duplicate keeps beyond a project file: its photos and what refers to them. */
 function withPhotos(file: ProjectFile, rows: ProjectRows): ProjectFile {
   return {
@@ -84,7 +114,7 @@ export async function copyProject(
   database: Database,
   scope: StudioScope,
   projectId: string,
-  request: { id: string; kind: CopyKind; name: string },
+  request: { id: string; kind: CopyKind; name: string; room?: string | undefined },
   environment: Environment,
 ): Promise<ImportAnswer> {
   const bodyHash = createHash('sha256')
@@ -94,7 +124,7 @@ export async function copyProject(
     const rows = await projectRows(transaction, projectId);
     if (!rows) throw new Refusal(refused('notFound'));
     const file = withFinds(writeProjectFile(rows, new Date(environment.nowMs()).toISOString(), scope.studioId));
-    const copy = request.kind === 'duplicate' ? withPhotos(file, rows) : nextSeason(file);
+    const copy = copied[request.kind](file, rows, request.room ?? '');
     return copyFrom(
       transaction,
       { ...copy, project: { ...copy.project, name: request.name } },

@@ -1,5 +1,6 @@
 import type { ProjectSummary } from '@contract/answers';
 import { lookSummary } from '@core/arrange/look/lookSummary';
+import { closingOf } from '@core/closing/projectClosing';
 import type { Memo } from '@core/kernel/memo';
 import type { ProjectRows } from '@core/model/rows';
 import { Plan } from '@core/plan/computePlan';
@@ -40,6 +41,7 @@ export function summaryOf(
       fromHouseValue: share.fromHouseValue,
     },
     firstSpot: firstSpotOf(plan),
+    closing: closingOf(plan),
     slots: { all: plan.slots.length, settled: plan.slots.filter((slot) => slot.open === 0).length },
   };
 }

@@ -245,6 +245,7 @@ export const api = {
       { places: { photoId }, query: { name: name.slice(0, 200) } },
       { picture, headers: { 'content-type': picture.type || 'image/jpeg' }, limitMs: FILE_LIMIT_MS, studioId },
     ),
+  bills: () => orLast('bills', () => call('listBills', { query: { limit: 200 } })),
   /** Copies a project: as it is, or for the next season with its slots open again. */
   copyProject: (projectId: string, body: Request<'copyProject'>['body']) =>
     call('copyProject', { places: { projectId }, body }),

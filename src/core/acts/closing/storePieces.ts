@@ -53,7 +53,7 @@ export const storePieces = projectAct({
           insert('pieces', { ...fresh.row, id: pieceId, inHouse: true, ...place, ...used }),
           insert('looseEnds', {
             id: fresh.endId,
-            about: { kind: 'stored', id: fresh.optionId },
+            about: { kind: 'stored', id: fresh.optionId, pieceId },
             what: fresh.row.name,
             dueOn: null,
             doneOn: usedOn ?? fresh.row.seenOn,

@@ -17,7 +17,12 @@ export const looseEndSubject = z.discriminatedUnion(
     of('sale', 'pieces'),
     of('leftover', 'supplies'),
     of('hole', 'holes'),
-    of('stored', 'options'),
+    // What was bought new or made, and the piece of the house that it became.
+    z.strictObject({
+      kind: z.literal('stored'),
+      id: onceReferredTo('options'),
+      pieceId: onceReferredTo('pieces'),
+    }),
     z.strictObject({ kind: z.literal('own') }),
   ],
   { error: 'something that is left to do, or was put away' },

@@ -16,15 +16,17 @@ const Fits = lazy(async () => ({ default: (await import('./Fits')).Fits }));
 const Pieces = lazy(async () => ({ default: (await import('./Pieces')).Pieces }));
 const Supplies = lazy(async () => ({ default: (await import('./Supplies')).Supplies }));
 const Boxes = lazy(async () => ({ default: (await import('./Boxes')).Boxes }));
+const Wishes = lazy(async () => ({ default: (await import('./Wishes')).Wishes }));
 const Prices = lazy(async () => ({ default: (await import('./Prices')).Prices }));
 const Files = lazy(async () => ({ default: (await import('./Files')).Files }));
 
-const parts: readonly Part<'fits' | 'pieces' | 'boxes' | 'supplies' | 'prices' | 'files'>[] = [
+const parts: readonly Part<'fits' | 'pieces' | 'boxes' | 'supplies' | 'prices' | 'wishes' | 'files'>[] = [
   { id: 'fits', name: 'What fits', content: () => <Fits /> },
   { id: 'pieces', name: 'Pieces', content: () => <Pieces /> },
   { id: 'boxes', name: 'Boxes', content: () => <Boxes /> },
   { id: 'supplies', name: 'Supplies', content: () => <Supplies /> },
   { id: 'prices', name: 'Price book', content: () => <Prices /> },
+  { id: 'wishes', name: 'Wish list', content: () => <Wishes /> },
   { id: 'files', name: 'Files', content: () => <Files /> },
 ];
 

@@ -60,6 +60,7 @@ export function ProjectsPage() {
               <Suspense fallback={<Button disabled>Import a project file</Button>}>
                 <ImportButton studioId={query.data?.studioId ?? ''} />
               </Suspense>
+              <LinkButton to="/history">History</LinkButton>
               <LinkButton to="/house">The house</LinkButton>
               <LinkButton to="/new" primary>
                 New project

@@ -1,4 +1,5 @@
-import { fetchList, type SlotAgain, slotsAgain } from '@core/closing/again';
+import { fetchList, type SlotAgain, slotsAgain, storedPieceIds } from '@core/closing/again';
+import { useQuery } from '@tanstack/react-query';
 import { Button, Checkbox } from 'antd';
 import { useMemo, useState } from 'react';
 import { useNavigate } from 'react-router';
@@ -7,6 +8,7 @@ import { fillWithPiece } from '../../app/fillWithPiece';
 import { localToday } from '../../app/houseStore';
 import { usePlan } from '../../app/projectStore';
 import { LinkButton } from '../../ui/basics';
+import { AsPattern } from './AsPattern';
 import styles from './wrap.module.css';
 
 /** What became of a start: the new project, what fills its slots again, and what does not, with why. */
@@ -20,7 +22,16 @@ interface Started {
 export function Again() {
   const plan = usePlan();
   const navigate = useNavigate();
-  const slots = useMemo(() => slotsAgain(plan), [plan]);
+  const ids = [...new Set(storedPieceIds(plan.rows).values())].sort().join(',');
+  const became = useQuery({
+    queryKey: ['pieces', 'became', ids],
+    queryFn: () => api.pieces({ ids, limit: 200 }),
+    enabled: ids !== '',
+  });
+  const slots = useMemo(
+    () => slotsAgain(plan, new Map((became.data?.pieces ?? []).map((piece) => [piece.id, piece]))),
+    [plan, became.data],
+  );
   const [said, setSaid] = useState<ReadonlyMap<string, boolean>>(new Map());
   const [busy, setBusy] = useState<string | null>(null);
   const [problem, setProblem] = useState<string | null>(null);
@@ -117,6 +128,7 @@ export function Again() {
         </Button>
         <LinkButton to="../brief">Copy it in another way, or archive it</LinkButton>
       </p>
+      <AsPattern />
       {busy !== null && <p role="status">{busy}</p>}
       {problem && (
         <p role="alert" className={styles.warned}>

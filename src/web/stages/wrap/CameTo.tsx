@@ -23,7 +23,7 @@ import { useLocale, usePlan } from '../../app/projectStore';
 import { useSearchState } from '../../app/useSearchState';
 import { WhyTree } from '../../app/WhyTree';
 import { dayOf } from '../../app/words';
-import { Charted } from './Charted';
+import { Charted } from '../../ui/Charted';
 import { Freezes } from './Freezes';
 import { Lists } from './Lists';
 import { OriginsTable, OverTimeTable, SlotsTable } from './tables';

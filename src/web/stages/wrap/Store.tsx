@@ -10,6 +10,7 @@ import { dayOf } from '../../app/words';
 import { Empty } from '../../ui/basics';
 import { TextField } from '../../ui/fields';
 import { PieceFace } from '../../ui/PieceFace';
+import { Asleep } from './Asleep';
 import styles from './wrap.module.css';
 
 /** Where things of the project sleep: ticked, into a box, in the order of packing; or they stay where they stand. */
@@ -178,6 +179,7 @@ export function Store() {
           )}
         </section>
       )}
+      <Asleep />
     </div>
   );
 }

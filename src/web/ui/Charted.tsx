@@ -1,22 +1,24 @@
 import { Button } from 'antd';
 import { type ReactNode, Suspense, useId, useState } from 'react';
-import styles from './wrap.module.css';
+import styles from './charted.module.css';
 
 /** A chart with its sentence, and the table that says the same, one of the two at a time. */
 export function Charted(props: {
   title: string;
   sentence: string;
   isEmpty: boolean;
-  chart: ReactNode;
+  /** Null where a picture would say nothing: then the table stands there. */
+  chart: ReactNode | null;
   table: ReactNode;
 }) {
-  const [isTable, setTable] = useState(false);
+  const [wantsTable, setTable] = useState(false);
+  const isTable = wantsTable || props.chart === null;
   const id = useId();
   return (
     <section className={styles.charted} aria-labelledby={id}>
       <div className={styles.chartHead}>
         <h3 id={id}>{props.title}</h3>
-        {!props.isEmpty && (
+        {!props.isEmpty && props.chart !== null && (
           <Button
             size="small"
             aria-label={`${isTable ? 'As a chart' : 'As a table'}: ${props.title}`}
