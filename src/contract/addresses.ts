@@ -21,6 +21,8 @@ export const addresses = {
   listStudios: { method: 'get', path: '/api/studios' },
   beginEmpty: { method: 'post', path: '/api/studios/begin' },
   openStudio: { method: 'post', path: '/api/studios/{studioId}/open' },
+  exportStudio: { method: 'get', path: '/api/studio/file' },
+  importStudio: { method: 'put', path: '/api/studios/file' },
   listProjects: { method: 'get', path: '/api/projects' },
   readSnapshot: { method: 'get', path: '/api/projects/{projectId}/snapshot' },
   watchProject: { method: 'get', path: '/api/projects/{projectId}/watch' },

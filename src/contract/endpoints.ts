@@ -48,6 +48,8 @@ export interface Endpoint {
   body?: z.ZodType;
   /** A picture is sent, as it is. */
   picture?: true;
+  /** An archive is sent, as it is. */
+  archive?: true;
   /** The form of a good answer; none where it is no JSON. */
   answer?: z.ZodType;
   /** Says its state (ETag), and nothing else to who has that state already. */
@@ -113,6 +115,12 @@ export const endpoints = {
     says: 'That studio is open',
     places: z.object({ studioId: z.uuid({ error: 'the id of a studio' }) }),
     body: z.strictObject({}),
+    answer: studiosAnswer,
+  },
+  exportStudio: { says: 'All of the studio as one file: a ZIP archive of JSON and pictures' },
+  importStudio: {
+    says: 'Brought in as a studio of its own, which is open now',
+    archive: true,
     answer: studiosAnswer,
   },
   listProjects: {

@@ -37,6 +37,9 @@ export const permissions: Readonly<Record<EndpointName, Permission>> = {
   // Who comes in from outside stays in the studio that they were let into.
   beginEmpty: { for: [] },
   openStudio: { for: [] },
+  // All there is, clients' addresses and bills among it.
+  exportStudio: { for: owner, confirmed: true },
+  importStudio: { for: [] },
   listProjects: { for: all },
   readSnapshot: { for: all },
   watchProject: { for: all },

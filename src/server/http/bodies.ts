@@ -11,6 +11,7 @@ const limits: readonly (readonly [string, number])[] = [
   ['/api/jobs', PROJECT_FILE_LIMIT + 1024],
   ['/api/house/import', HOUSE_FILE_LIMIT * 2],
   ['/api/photos/', 10 * MEGABYTE],
+  ['/api/studios/file', 4096 * MEGABYTE],
   ['/api/', 2 * MEGABYTE],
 ];
 const limiters = limits.map(

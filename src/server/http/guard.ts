@@ -63,7 +63,8 @@ export function guard(allowedHosts: ReadonlySet<string>): MiddlewareHandler {
     if (!reads) {
       const type = (context.req.header('content-type') ?? '').split(';')[0]?.trim().toLowerCase();
       const picture = method === 'PUT' && path.startsWith('/api/photos/') && type?.startsWith('image/');
-      if (type !== 'application/json' && !picture) return errorAnswer(context, 'request.contentType');
+      const archive = method === 'PUT' && path === '/api/studios/file' && type === 'application/zip';
+      if (type !== 'application/json' && !picture && !archive) return errorAnswer(context, 'request.contentType');
     }
     return next();
   };

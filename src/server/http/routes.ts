@@ -27,12 +27,14 @@ const gate =
 
 /** An endpoint as the router and the OpenAPI document want it. */
 function routeOf(name: EndpointName): RouteConfig {
-  const { says, places, query, body, picture, answer, unchanged }: Endpoint = endpoints[name];
+  const { says, places, query, body, picture, archive, answer, unchanged }: Endpoint = endpoints[name];
   const content = body
     ? { 'application/json': { schema: body } }
     : picture
       ? { 'image/*': { schema: { type: 'string' as const, format: 'binary' } } }
-      : null;
+      : archive
+        ? { 'application/zip': { schema: { type: 'string' as const, format: 'binary' } } }
+        : null;
   return {
     ...addresses[name],
     middleware: [gate(name)],

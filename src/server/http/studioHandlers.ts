@@ -1,6 +1,8 @@
 import type { OpenAPIHono } from '@hono/zod-openapi';
 import type { MiddlewareHandler } from 'hono';
 import { Refusal, refused } from '../usecases/answer';
+import { exportStudio } from '../usecases/exportStudio';
+import { importStudio } from '../usecases/importStudio';
 import type { Studios } from '../usecases/studios';
 import type { HandlerContext } from './handlerContext';
 import { type Found, serve } from './routes';
@@ -26,7 +28,8 @@ export function studioOfPage(studios: Studios): MiddlewareHandler<Found> {
 const isId = (text: string) => /^[0-9a-f]{8}(-[0-9a-f]{4}){3}-[0-9a-f]{12}$/i.test(text);
 
 /** Studios: which there are, opening another, beginning with an empty one. */
-export function studioHandlers(app: OpenAPIHono<Found>, { studios, actor, write }: HandlerContext): void {
+export function studioHandlers(app: OpenAPIHono<Found>, handling: HandlerContext): void {
+  const { studios, actor, write, database, environment } = handling;
   const answer = async (openId = studios.openId, isOnly = false) => ({
     studios: (await studios.list(openId))
       .filter(({ id }) => !isOnly || id === openId)
@@ -41,6 +44,25 @@ export function studioHandlers(app: OpenAPIHono<Found>, { studios, actor, write 
   serve(app, 'openStudio', async ({ places: { studioId }, sender }) => {
     const isThere = await write(actor(sender), 'studios', () => studios.open(studioId));
     if (!isThere) throw new Refusal(refused('notFound'));
+    return answer();
+  });
+  serve(app, 'exportStudio', async ({ sender, context }) => {
+    const { name, stream } = await exportStudio(database, actor(sender), environment);
+    const called =
+      name
+        .replace(/[^\p{L}\p{N}]+/gu, '-')
+        .replace(/^-|-$/g, '')
+        .toLowerCase() || 'studio';
+    context.header('Content-Type', 'application/zip');
+    context.header('Content-Disposition', `attachment; filename*=UTF-8''${encodeURIComponent(called)}.studio.zip`);
+    return context.body(stream);
+  });
+  serve(app, 'importStudio', async ({ sender, context }) => {
+    const { body } = context.req.raw;
+    if (!body) throw new Refusal(refused('request.malformed'));
+    const { device } = actor(sender);
+    const studioId = await write(actor(sender), 'studios', () => importStudio(database, body, device, environment));
+    await studios.open(studioId);
     return answer();
   });
 }

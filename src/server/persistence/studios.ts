@@ -26,6 +26,21 @@ export async function addStudio({ source }: Database, id: string, name: string):
   return id;
 }
 
+/** Makes the studio of a transaction's scope, with nothing in it yet. */
+export async function addStudioIn({ scope, manager }: Transaction, name: string): Promise<void> {
+  await manager.insert(studioEntity, { id: scope.studioId, name });
+}
+
+/** What the studios of this installation are called. */
+export async function studioNames({ manager }: Transaction): Promise<ReadonlySet<string>> {
+  return new Set((await manager.find(studioEntity)).map(({ name }) => name));
+}
+
+/** What the studio of a scope is called. */
+export async function studioName({ scope, manager }: Transaction): Promise<string> {
+  return (await manager.findOneByOrFail(studioEntity, { id: scope.studioId })).name;
+}
+
 /** Gives a studio another name. */
 export async function nameStudio({ source }: Database, id: string, name: string): Promise<void> {
   await source.manager.update(studioEntity, { id }, { name });

@@ -13,8 +13,13 @@ export type AcceptedPhoto = { ok: true; photo: StoredPhoto } | { ok: false; erro
 /**
  * Makes an uploaded picture fit to keep: turned upright by its orientation tag, every tag (location too) left behind,
  * sized, as JPEG, with a thumbnail. What is no picture, is cut off or of a kind that cannot be decoded is refused by name.
+ * @param keepsJpeg whether a JPEG that is as it would be kept stays byte by byte: a picture that was saved is not saved anew
  */
-export async function acceptPhoto(name: string, bytes: Buffer): Promise<AcceptedPhoto> {
+export async function acceptPhoto(
+  name: string,
+  bytes: Buffer,
+  { keepsJpeg = false }: { keepsJpeg?: boolean } = {},
+): Promise<AcceptedPhoto> {
   const refuse = (why: string): AcceptedPhoto => ({
     ok: false,
     error: { field: name || 'photo', value: why, accepted: ACCEPTED },
@@ -22,7 +27,8 @@ export async function acceptPhoto(name: string, bytes: Buffer): Promise<Accepted
   if (bytes.length === 0) return refuse('nothing in it');
   try {
     const open = () => sharp(bytes, { failOn: 'error', limitInputPixels: 120_000_000 });
-    const { format, compression } = await open().metadata();
+    const facts = await open().metadata();
+    const { format, compression } = facts;
     // AVIF is the one kind of its container that can be decoded here; the telephones' HEIC is another.
     const isAvif = format === 'heif' && compression === 'av1';
     if (!format || !(KINDS.has(format) || isAvif))
@@ -36,11 +42,14 @@ export async function acceptPhoto(name: string, bytes: Buffer): Promise<Accepted
       .resize({ width: THUMBNAIL_PX, height: THUMBNAIL_PX, fit: 'inside', withoutEnlargement: true })
       .jpeg({ quality: 74 })
       .toBuffer();
+    const { exif, xmp, iptc, icc, orientation = 1, width = 0, height = 0 } = facts;
+    const isPlain = format === 'jpeg' && !exif && !xmp && !iptc && !icc && orientation === 1;
+    const isSized = width === full.info.width && height === full.info.height;
     return {
       ok: true,
       photo: {
         mime: 'image/jpeg',
-        content: full.data,
+        content: keepsJpeg && isPlain && isSized ? bytes : full.data,
         thumbnail,
         widthPx: full.info.width,
         heightPx: full.info.height,

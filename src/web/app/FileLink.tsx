@@ -6,7 +6,7 @@ import { api } from './api';
 import { problemOf } from './gate/problemOf';
 
 /** A link to a file that the server makes; where the pass phrase is wanted for it, that is asked for first. */
-export function FileLink<N extends 'exportProject' | 'exportHouse'>(props: {
+export function FileLink<N extends 'exportProject' | 'exportHouse' | 'exportStudio'>(props: {
   name: N;
   asked: Request<N>;
   children: ReactNode;

@@ -58,6 +58,8 @@ function adoptStudio(said: string | null, askedIn: string | null): void {
 const READ_LIMIT_MS = 20_000;
 const WRITE_LIMIT_MS = 60_000;
 /** Files and photos take their time. */
+/** A studio with thousands of pictures takes its time, milliseconds. */
+const STUDIO_LIMIT_MS = 30 * 60_000;
 const FILE_LIMIT_MS = 600_000;
 
 const answered = new Set<() => void>();
@@ -197,7 +199,10 @@ export const api = {
   inviteAgain: (personId: string) => call('inviteAgain', { places: { personId }, body: {} }),
   removePerson: (personId: string) => call('removePerson', { places: { personId }, body: {} }),
   /** Saves a file that the server makes, where the pass phrase may be asked for first. */
-  async saveExport<N extends 'exportProject' | 'exportHouse'>(name: N, asked: Request<N>): Promise<void> {
+  async saveExport<N extends 'exportProject' | 'exportHouse' | 'exportStudio'>(
+    name: N,
+    asked: Request<N>,
+  ): Promise<void> {
     const response = await send(name, asked, { limitMs: FILE_LIMIT_MS });
     const said = response.headers.get('content-disposition') ?? '';
     const [, coded, plain] = /filename\*=UTF-8''(\S+)|filename="([^"]+)"/.exec(said) ?? [];
@@ -215,6 +220,17 @@ export const api = {
       studioId === null
         ? await call('beginEmpty', { body: {} })
         : await call('openStudio', { places: { studioId }, body: {} });
+    const open = studios.find(({ isOpen }) => isOpen);
+    if (open) putTabInto(open.id);
+    window.location.assign('/');
+  },
+  /** Brings a file in as a studio of its own, and begins anew in it. */
+  async bringStudio(file: Blob): Promise<void> {
+    const { studios } = await call(
+      'importStudio',
+      {},
+      { picture: file, headers: { 'content-type': 'application/zip' }, limitMs: STUDIO_LIMIT_MS },
+    );
     const open = studios.find(({ isOpen }) => isOpen);
     if (open) putTabInto(open.id);
     window.location.assign('/');
