@@ -115,6 +115,8 @@ const places: [string, () => string, string][] = [
   ['a bill while it is written', () => `${project}/wrap/bill/${draft}`, 'How it will look'],
   ['a bill that was made out', () => `${project}/wrap/bill/${bill}`, 'Take it back'],
   ['the next season', () => `${project}/wrap?tab=again`, 'Start the next season'],
+  ['wishes', () => '/house?tab=wishes', 'Nothing is wished for'],
+  ['history', () => '/history', 'Project by project'],
   ['boxes', () => '/house?tab=boxes', 'Labels to print'],
   ['labels of boxes', () => '/house?tab=boxes&labels=1', 'Back to the boxes'],
   ['assumptions', () => `${project}/assumptions`, 'Assumptions'],

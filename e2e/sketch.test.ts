@@ -222,7 +222,9 @@ describe('the brief', () => {
 
   it('removes a project, and brings it back from the message that says so', async () => {
     await person.stage('Brief');
-    await person.press('Remove this project');
+    await person.press('Remove this project …');
+    expect(JSON.parse(await person.download('Save its file first')).format).toBe('euporia.project');
+    await person.press('Remove it for good');
     await person.seeText('Hall, next season removed');
     await person.press('Bring it back');
     await person.see('//a[.//*[normalize-space(.)="Hall, next season"]]');

@@ -52,11 +52,6 @@ try {
   await take('balance', `${attic}/balance`, 'No plan costs less, however long it takes.', async () => {
     await person.notText('Finer steps follow');
   });
-  await take('shopping-list', `${attic}/balance/list`, 'or Waterborne polyurethane', async () => {
-    await person.press('Not there: Water-clear topcoat');
-    await person.driver.executeScript('window.scrollTo(0, 240)');
-    await person.driver.sleep(400);
-  });
   await take('bench', `${attic}/bench`, 'Drying line', async () => {
     await person.notText('Stop looking');
     await person.seeText('What would help');
@@ -79,6 +74,15 @@ try {
     await person.see('//*[contains(@class,"recharts-bar")]');
     await person.driver.executeScript('window.scrollTo(0, 0)');
   });
+  await takeSheets(hall);
+  await take('boxes', '/house?tab=boxes&labels=1', 'Back to the boxes', async () => {
+    await person.driver.sleep(500);
+  });
+  await take('history', '/history', 'Project by project', async () => {
+    await person.notText('Still adding up');
+    await person.see('//*[contains(@class,"recharts-bar")]');
+    await person.driver.sleep(600);
+  });
   await take('start', '/', 'Dining nook and pantry', async () => {
     await person.driver.sleep(600);
   });
@@ -86,16 +90,6 @@ try {
   await take('tonight-phone', `${attic}/bench`, 'The bench,', async () => {
     await person.notText('Stop looking');
     await person.driver.executeScript('document.querySelector(\'[aria-label="What is next"]\').scrollIntoView()');
-    await person.driver.sleep(400);
-  });
-  const layer = snapshot.recipes.find((entry) => entry.id === recipe)?.body.layers[0]?.id;
-  const coat = encodeURIComponent(`step ${recipe} coat:${layer}:1`);
-  await take('step-phone', `${attic}/bench/step?task=${coat}`, 'Lay out', async () => {
-    await person.see('//*[@role="timer"]');
-    await person.driver.sleep(600);
-  });
-  await take('ladder-phone', `${attic}/arrange/hang?spot=${spotId('Bed wall')}`, 'Before drilling', async () => {
-    await person.driver.executeScript("document.querySelector('ol').scrollIntoView({ block: 'center' })");
     await person.driver.sleep(400);
   });
   await take('card-phone', `${attic}/hunt/card`, 'Where are you', async () => {
@@ -107,6 +101,56 @@ try {
 } finally {
   await person.close();
   await euporia.remove();
+}
+
+/** The first pages of the client's sheet and of an invoice, as a PDF library draws them, side by side. */
+async function takeSheets(hall: string) {
+  if (!wants('sheets')) return;
+  await person.size(1280, 800);
+  await person.goto(`${euporia.address}${hall}/wrap/sheet/client`);
+  await person.seeText('Living with it');
+  const client = await pageOf(await person.downloadBytes('Save as PDF'));
+  await person.press('All sheets');
+  await person.fill('Your name and address', 'Ada Quill\n12 Sample Lane\nNewtown');
+  await person.fill('Your hour', '38');
+  await person.fill('Tax is called', 'Sales tax');
+  await person.fill('Tax', '6');
+  await person.press('Write an invoice');
+  await person.fill('Whoever pays: name and address', 'Bo Ferry\n3 Quay Street\nNewtown');
+  await person.saved();
+  await person.press('Make out the invoice');
+  await person.see('//h1[.="Invoice 1"]');
+  const invoice = await pageOf(await person.downloadBytes('Save as PDF'));
+  const { default: sharp } = await import('sharp');
+  const page = (bytes: Buffer) =>
+    sharp(bytes)
+      .resize({ height: 780 })
+      .extend({ top: 10, bottom: 10, left: 10, right: 10, background: '#d8d4cc' })
+      .png()
+      .toBuffer();
+  const [left, right] = [await page(client), await page(invoice)];
+  const wide = (await sharp(left).metadata()).width ?? 0;
+  await sharp({ create: { width: 2 * wide, height: 800, channels: 3, background: '#d8d4cc' } })
+    .composite([
+      { input: left, left: 0, top: 0 },
+      { input: right, left: wide, top: 0 },
+    ])
+    .png()
+    .toFile(`${folder}/sheets.png`);
+}
+
+/** The first page of a PDF as a PNG. */
+async function pageOf(bytes: Buffer): Promise<Buffer> {
+  const { getDocument } = await import('pdfjs-dist/legacy/build/pdf.mjs');
+  const pdf = await getDocument({ data: new Uint8Array(bytes), useSystemFonts: false }).promise;
+  const page = await pdf.getPage(1);
+  const viewport = page.getViewport({ scale: 1.6 });
+  const factory = pdf.canvasFactory as {
+    create(width: number, height: number): { canvas: { toBuffer(type: string): Buffer }; context: object };
+  };
+  const { canvas, context } = factory.create(viewport.width, viewport.height);
+  await page.render({ canvasContext: context as CanvasRenderingContext2D, viewport }).promise;
+  return canvas.toBuffer('image/png');
 }
 
 /** A phone that came back: what waits, and both versions of what the desk changed meanwhile. Last, since it changes the demo. */

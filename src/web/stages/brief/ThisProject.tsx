@@ -1,7 +1,8 @@
 import { Button } from 'antd';
 import { useState } from 'react';
-import { useNavigate } from 'react-router';
+import { Link, useNavigate } from 'react-router';
 import { api } from '../../app/api';
+import { FileLink } from '../../app/FileLink';
 import { localToday } from '../../app/houseStore';
 import { useCommands, useRows } from '../../app/projectStore';
 import { dateWords } from '../../app/words';
@@ -13,6 +14,7 @@ export function ThisProject() {
   const { run } = useCommands();
   const navigate = useNavigate();
   const [busy, setBusy] = useState(false);
+  const [isAsking, setAsking] = useState(false);
   const [problem, setProblem] = useState<string | null>(null);
   const copy = async (kind: 'duplicate' | 'nextSeason') => {
     setBusy(true);
@@ -69,12 +71,30 @@ export function ThisProject() {
             : `archived ${dateWords(rows.project.archivedOn)}`}
         </span>
       </p>
-      <p className={styles.row}>
-        <Button type="text" onClick={() => void remove()} disabled={busy}>
-          Remove this project
-        </Button>
-        <span className="muted small">it can be brought back from the message that says so</span>
-      </p>
+      {isAsking ? (
+        <div className={styles.row} role="group" aria-label="Remove this project">
+          <p>
+            All of it goes: spots, finds, recipes, what was paid in it. Bills that were sent stay in the{' '}
+            <Link to="/history">history</Link>. Brought back it can be only from the message that says that it is gone,
+            and later from its file.
+          </p>
+          <FileLink name="exportProject" asked={{ places: { projectId: rows.project.id } }}>
+            Save its file first
+          </FileLink>
+          <Button onClick={() => void remove()} disabled={busy}>
+            Remove it for good
+          </Button>
+          <Button type="text" onClick={() => setAsking(false)}>
+            Keep it
+          </Button>
+        </div>
+      ) : (
+        <p className={styles.row}>
+          <Button type="text" onClick={() => setAsking(true)} disabled={busy}>
+            Remove this project …
+          </Button>
+        </p>
+      )}
       {problem && (
         <p role="alert" className={styles.remind}>
           {problem}
