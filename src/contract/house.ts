@@ -141,8 +141,16 @@ export const housePanelsAnswer = z.object({
   value: valueByCurrency,
   sleeping: z.object({ count: z.number(), value: valueByCurrency, pieces: z.array(rowSchema('pieces')) }),
   borrowed: z.array(rowSchema('pieces')),
-  /** What lies in each box that pieces name: kinds, things, and how many of them break. */
-  boxes: z.array(z.object({ name: z.string(), pieces: z.number(), things: z.number(), fragile: z.number() })),
+  /** What lies in each box that pieces name: kinds, things, how many of them break, and the first names, what breaks before the rest. */
+  boxes: z.array(
+    z.object({
+      name: z.string(),
+      pieces: z.number(),
+      things: z.number(),
+      fragile: z.number(),
+      names: z.array(z.string()).default([]),
+    }),
+  ),
   /** What the chosen ways of all projects need of each supply, for all that nobody has made yet. */
   needs: z.array(
     z.object({

@@ -3,7 +3,7 @@ import { AS_OF, fill, find, offer, option, pieceIdOf, project, rows, slot } from
 import type { PieceRow, ProjectRows } from '../model/rows';
 import { computePlan } from '../plan/computePlan';
 import { unknownPiece } from '../sourcing/newPiece';
-import { fetchList, placeWords, slotsAgain } from './again';
+import { fetchList, placeWords, slotsAgain, wornWords } from './again';
 
 const parts = (findId: string | null, offerId: string | null = null) => [{ findId, offerId, pieces: 1 }];
 const ours = (id: string, change: Partial<PieceRow>): PieceRow => ({
@@ -60,6 +60,16 @@ describe('the next season', () => {
     expect(filled(lamp)).toMatchObject({ piece: lamp, place: 'Box 4, attic', because: '' });
     for (const gone of [null, { ...lamp, inHouse: false }])
       expect(filled(gone)).toMatchObject({ piece: null, because: 'it is not in the house any more' });
+  });
+
+  it('says what is likely to be worn out, by what somebody said it is good for', () => {
+    const of = (uses: number, seenOn: string | null, lasts: { uses: number | null; years: number | null }) =>
+      wornWords({ uses, seenOn }, lasts, '2026-06-01');
+    expect(of(10, null, { uses: 10, years: null })).toBe('used 10 times, good for 10: look at it first');
+    expect(of(9, null, { uses: 10, years: null })).toBe('');
+    expect(of(0, '2021-05-01', { uses: null, years: 5 })).toBe('5 years old, good for 5: look at it first');
+    expect(of(0, '2021-07-01', { uses: null, years: 5 })).toBe('');
+    expect(of(99, '1990-01-01', { uses: null, years: null })).toBe('');
   });
 
   it('is fetched place by place', () => {

@@ -1,7 +1,11 @@
-import type { PieceRow, ProjectRows, SlotRow } from '../model/rows';
-import type { Plan } from '../plan/computePlan';
+import { daysBetween } from '../calendar/localDates';
+import { localDate } from '../calendar/zonedTime';
+import type { OptionRow, PieceRow, ProjectRows, SlotRow } from '../model/rows';
+import type { Plan, PlannedFill } from '../plan/computePlan';
 import { boxWords } from '../sourcing/boxNames';
 import { filledWith } from './freezePlan';
+
+const DAYS_OF_A_YEAR = 365.2425;
 
 /** A slot with what filled it, and whether the same can fill it again. */
 export interface SlotAgain {
@@ -14,6 +18,8 @@ export interface SlotAgain {
   place: string;
   /** Why it cannot; empty where it can. */
   because: string;
+  /** Why it is likely to be worn out; empty where nothing says so. */
+  worn: string;
 }
 
 /** Where a piece is, as one says it; empty where nobody noted it. */
@@ -34,7 +40,14 @@ export function slotsAgain(plan: Plan, became: ReadonlyMap<string, PieceRow> = n
   return plan.slots.map(({ slot }): SlotAgain => {
     const fills = plan.chosen.filter(({ model }) => model.slot.id === slot.id);
     const [fill, ...more] = fills;
-    const open = { slot, filledWith: filledWith(fills.map(({ model }) => model)), piece: null, count: 0, place: '' };
+    const open = {
+      slot,
+      filledWith: filledWith(fills.map(({ model }) => model)),
+      piece: null,
+      count: 0,
+      place: '',
+      worn: '',
+    };
     if (!fill) return { ...open, because: 'nothing filled it' };
     const [find, ...others] = fill.model.finds;
     if (more.length > 0 || others.length > 0 || (find && fill.model.offers.length > 0))
@@ -42,7 +55,7 @@ export function slotsAgain(plan: Plan, became: ReadonlyMap<string, PieceRow> = n
     if (!find) {
       const pieceId = stored.get(fill.model.option.id);
       const piece = became.get(pieceId ?? '');
-      if (piece?.inHouse) return { ...open, piece, count: fill.count, place: placeWords(piece), because: '' };
+      if (piece?.inHouse) return { ...open, ...asBefore(plan, fill, piece) };
       return {
         ...open,
         because:
@@ -52,8 +65,29 @@ export function slotsAgain(plan: Plan, became: ReadonlyMap<string, PieceRow> = n
     const piece = pieces.get(find.pieceId);
     if (!piece || find.borrowedFrom !== '') return { ...open, because: 'it was borrowed' };
     if (!piece.inHouse) return { ...open, because: 'it was not put away in the house' };
-    return { ...open, piece, count: fill.count, place: placeWords(piece), because: '' };
+    return { ...open, ...asBefore(plan, fill, piece) };
   });
+}
+
+/** A slot that can be filled by the piece as before. */
+const asBefore = (plan: Plan, { model, count }: PlannedFill, piece: PieceRow) => ({
+  piece,
+  count,
+  place: placeWords(piece),
+  because: '',
+  worn: wornWords(piece, model.option.lasts, localDate(plan.asOfMs, plan.rows.project.timeZone)),
+});
+
+/** Why a piece is likely to be worn out, by what somebody said it is good for; empty where it is not, or nobody said. */
+export function wornWords(
+  { uses, seenOn }: Pick<PieceRow, 'uses' | 'seenOn'>,
+  lasts: Pick<OptionRow['lasts'], 'uses' | 'years'>,
+  today: string,
+): string {
+  if (lasts.uses !== null && uses >= lasts.uses) return `used ${uses} times, good for ${lasts.uses}: look at it first`;
+  if (lasts.years === null || seenOn === null) return '';
+  const years = Math.floor(daysBetween(seenOn, today) / DAYS_OF_A_YEAR);
+  return years >= lasts.years ? `${years} years old, good for ${lasts.years}: look at it first` : '';
 }
 
 /** The pieces of the house that new and made things became when they were put away, by the option that they filled. */

@@ -193,16 +193,24 @@ export async function houseCounts(transaction: Transaction, asleepSince: string)
   return { ...counts, value };
 }
 
+/** So many names of what lies in a box are told; a label has no room for more. */
+const MOST_NAMES = 12;
+
 /** What lies in each box, as the pieces name them; by name. */
 export const boxCounts = (
   transaction: Transaction,
-): Promise<{ name: string; pieces: number; things: number; fragile: number }[]> =>
+): Promise<{ name: string; pieces: number; things: number; fragile: number; names: string[] }[]> =>
   inHouse(transaction)
     .andWhere("t.box <> '' and t.standsAt = ''")
     .select('min(t.box)', 'name')
     .addSelect('cast(count(*) as int)', 'pieces')
     .addSelect('cast(coalesce(sum(t.count), 0) as int)', 'things')
     .addSelect('cast(count(*) filter (where t.fragile) as int)', 'fragile')
+    // What breaks is named first: it lies on top.
+    .addSelect(
+      `(array_agg(case when t.count > 1 then t.count || ' × ' || t.name else t.name end order by t.fragile desc, t.name))[1:${MOST_NAMES}]`,
+      'names',
+    )
     .groupBy('lower(btrim(t.box))')
     .orderBy('lower(btrim(t.box))')
     .limit(1000)

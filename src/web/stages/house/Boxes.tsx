@@ -19,8 +19,11 @@ interface BoxView {
   name: string;
   /** What is noted of it; null where only the pieces name it. */
   row: BoxRow | null;
+  pieces: number;
   things: number;
   fragile: number;
+  /** The first of what lies in it. */
+  names: readonly string[];
 }
 
 /** Every box, noted or only named by a piece, by name as a person counts: Box 2 before Box 10. */
@@ -28,10 +31,18 @@ function useBoxes(): BoxView[] {
   const { rows } = useHouse();
   const counts = usePanels().data?.boxes ?? [];
   const views = new Map<string, BoxView>();
-  for (const row of rows.boxes) views.set(row.name.toLowerCase(), { name: row.name, row, things: 0, fragile: 0 });
-  for (const { name, things, fragile } of counts) {
-    const known = views.get(name.trim().toLowerCase()) ?? { name, row: null, things: 0, fragile: 0 };
-    views.set(name.trim().toLowerCase(), { ...known, things, fragile });
+  for (const row of rows.boxes)
+    views.set(row.name.toLowerCase(), { name: row.name, row, pieces: 0, things: 0, fragile: 0, names: [] });
+  for (const { name, pieces, things, fragile, names } of counts) {
+    const known = views.get(name.trim().toLowerCase()) ?? {
+      name,
+      row: null,
+      pieces: 0,
+      things: 0,
+      fragile: 0,
+      names: [],
+    };
+    views.set(name.trim().toLowerCase(), { ...known, pieces, things, fragile, names });
   }
   return [...views.values()].sort((a, b) => a.name.localeCompare(b.name, undefined, { numeric: true }));
 }
@@ -185,7 +196,7 @@ function Box(props: { box: BoxView }) {
   );
 }
 
-/** Labels for all boxes: name, place, what breaks, and a code that leads to what lies in it. */
+/** Labels for all boxes: name, look, place, what lies in it and what of it breaks, and a code that leads there. */
 function Labels(props: { boxes: readonly BoxView[]; onBack: () => void }) {
   return (
     <>
@@ -201,10 +212,19 @@ function Labels(props: { boxes: readonly BoxView[]; onBack: () => void }) {
             <Code address={addressOf(box.name)} name={box.name} />
             <div>
               <h3>{boxWords(box.name)}</h3>
-              <p>{thingWords(box)}</p>
-              {box.row?.shelf && <p>{box.row.shelf}</p>}
+              <p>
+                {[box.row?.note.split('\n')[0] ?? '', box.row?.shelf ?? '', thingWords(box)]
+                  .filter((words) => words !== '')
+                  .join(' · ')}
+              </p>
               {box.fragile > 0 && <p className={styles.fragile}>FRAGILE, this side up</p>}
             </div>
+            {box.names.length > 0 && (
+              <p className={styles.contents}>
+                {box.names.join(', ')}
+                {box.names.length < box.pieces ? ' …' : ''}
+              </p>
+            )}
           </li>
         ))}
       </Cards>

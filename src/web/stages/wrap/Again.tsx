@@ -36,7 +36,7 @@ export function Again() {
   const [busy, setBusy] = useState<string | null>(null);
   const [problem, setProblem] = useState<string | null>(null);
   const [started, setStarted] = useState<Started | null>(null);
-  const isKept = (one: SlotAgain) => one.piece !== null && (said.get(one.slot.id) ?? true);
+  const isKept = (one: SlotAgain) => one.piece !== null && (said.get(one.slot.id) ?? one.worn === '');
   const kept = slots.filter(isKept);
   const swaps = slots.filter((one) => !isKept(one));
   const { project } = plan.rows;
@@ -97,7 +97,11 @@ export function Again() {
                     {one.slot.number} {one.slot.name}
                   </b>
                   <small>
-                    {[one.filledWith, one.because === '' ? (isKept(one) ? one.place : 'something else') : one.because]
+                    {[
+                      one.filledWith,
+                      one.worn,
+                      one.because === '' ? (isKept(one) ? one.place : 'something else') : one.because,
+                    ]
                       .filter((words) => words !== '')
                       .join(' · ')}
                   </small>

@@ -51,7 +51,8 @@ export function Store() {
             name,
             shelf,
             protection,
-            note: '',
+            // Its label says what it is of.
+            note: rows.project.name,
             checkedOn: today,
             lookAgainOn: null,
           }
