@@ -72,7 +72,7 @@ export function ThisProject() {
         </span>
       </p>
       {isAsking ? (
-        <div className={styles.row} role="group" aria-label="Remove this project">
+        <section className={styles.row} aria-label="Remove this project">
           <p>
             All of it goes: spots, finds, recipes, what was paid in it. Bills that were sent stay in the{' '}
             <Link to="/history">history</Link>. Brought back it can be only from the message that says that it is gone,
@@ -87,7 +87,7 @@ export function ThisProject() {
           <Button type="text" onClick={() => setAsking(false)}>
             Keep it
           </Button>
-        </div>
+        </section>
       ) : (
         <p className={styles.row}>
           <Button type="text" onClick={() => setAsking(true)} disabled={busy}>

@@ -17,63 +17,18 @@ import {
 } from 'recharts';
 import { look } from '../../app/look';
 
-const ROW_HEIGHT = 38;
 const MOST_NAME = 24;
 const shortened = (name: string) => (name.length > MOST_NAME ? `${name.slice(0, MOST_NAME - 1)}…` : name);
 const inInk = (name: string) => <span style={{ color: look['ink-2'] }}>{name}</span>;
 
-/** What an hour earned in each project; two currencies are two bars that nobody compares by their length. */
-export function HoursEarnedChart(props: { projects: readonly PastProject[] }) {
-  const rows = props.projects.flatMap(({ name, currency, closing }) => {
-    const perHour = perHourOf(closing);
-    if (perHour === null) return [];
-    return [
-      {
-        name,
-        perHour: perHour / 10 ** currencyExponent(currency),
-        label: formatMoney(perHour, currency, { cents: 'auto' }),
-      },
-    ];
-  });
+/** A bar for each of some things, with what it stands for beside it. */
+function NamedBars(props: { bars: readonly { name: string; value: number; label: string }[]; height: number }) {
   return (
-    <ResponsiveContainer width="100%" height={rows.length * ROW_HEIGHT + 40}>
+    <ResponsiveContainer width="100%" height={props.bars.length * props.height + 40}>
       <BarChart
-        data={rows}
+        data={props.bars}
         layout="vertical"
         margin={{ left: 0, right: 70 }}
-        barCategoryGap="30%"
-        accessibilityLayer={false}
-      >
-        <XAxis type="number" hide />
-        <YAxis
-          type="category"
-          dataKey="name"
-          width={160}
-          stroke={look['ink-2']}
-          fontSize={12}
-          tickFormatter={shortened}
-        />
-        <ReferenceLine x={0} stroke={look['ink-3']} />
-        <Bar dataKey="perHour" name="an hour earned" fill={look.blueprint} isAnimationActive={false}>
-          <LabelList dataKey="label" position="right" fontSize={12} />
-        </Bar>
-      </BarChart>
-    </ResponsiveContainer>
-  );
-}
-
-/** Hours by kind of work. */
-export function WorksChart(props: { works: readonly FavoriteWork[] }) {
-  const rows = props.works.map(({ work, minutes }) => ({
-    name: workName(work),
-    hours: Math.round(minutes / 6) / 10,
-  }));
-  return (
-    <ResponsiveContainer width="100%" height={rows.length * 30 + 40}>
-      <BarChart
-        data={rows}
-        layout="vertical"
-        margin={{ left: 0, right: 50 }}
         barCategoryGap="30%"
         accessibilityLayer={false}
       >
@@ -86,12 +41,33 @@ export function WorksChart(props: { works: readonly FavoriteWork[] }) {
           fontSize={12}
           tickFormatter={shortened}
         />
-        <Bar dataKey="hours" name="hours" fill={look.blueprint} isAnimationActive={false}>
-          <LabelList dataKey="hours" position="right" formatter={(value) => `${value} h`} fontSize={12} />
+        <ReferenceLine x={0} stroke={look['ink-3']} />
+        <Bar dataKey="value" fill={look.blueprint} isAnimationActive={false}>
+          <LabelList dataKey="label" position="right" fontSize={12} />
         </Bar>
       </BarChart>
     </ResponsiveContainer>
   );
+}
+
+/** What an hour earned in each project; of two currencies nobody compares the bars by their length. */
+export function HoursEarnedChart(props: { projects: readonly PastProject[] }) {
+  const bars = props.projects.flatMap(({ name, currency, closing }) => {
+    const perHour = perHourOf(closing);
+    if (perHour === null) return [];
+    const value = perHour / 10 ** currencyExponent(currency);
+    return [{ name, value, label: formatMoney(perHour, currency, { cents: 'auto' }) }];
+  });
+  return <NamedBars bars={bars} height={38} />;
+}
+
+/** Hours by kind of work. */
+export function WorksChart(props: { works: readonly FavoriteWork[] }) {
+  const bars = props.works.map(({ work, minutes }) => {
+    const value = Math.round(minutes / 6) / 10;
+    return { name: workName(work), value, label: `${value} h` };
+  });
+  return <NamedBars bars={bars} height={30} />;
 }
 
 /** Strokes that are told apart without their color. */

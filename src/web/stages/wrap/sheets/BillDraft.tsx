@@ -6,7 +6,7 @@ import type { BillDraftRow, BillRow } from '@core/model/rows';
 import { type BillBody, MOST_LINES, seriesOf, type WrittenLine } from '@core/model/values/bill';
 import { QUANTITY_SCALE } from '@core/pricing/bill';
 import { billDocument, billKindNames, sumsOfBill } from '@core/sheets/billSheet';
-import { Button, Checkbox } from 'antd';
+import { Button } from 'antd';
 import { useState } from 'react';
 import { Link, useNavigate } from 'react-router';
 import { useCommands, useLocale, usePlan, useRows } from '../../../app/projectStore';
@@ -15,6 +15,7 @@ import { DateField, MoneyField, NumberField, TextField } from '../../../ui/field
 import { SheetView } from '../../../ui/SheetView';
 import { isSamePress } from '../../../ui/samePress';
 import styles from './sheets.module.css';
+import { FromField, TermsFields } from './TermsFields';
 
 /** A bill while it is written: everything on it, and how it will look. */
 export function BillDraft(props: { draft: BillDraftRow }) {
@@ -75,15 +76,7 @@ export function BillDraft(props: { draft: BillDraftRow }) {
         </p>
         <h1>{billKindNames[kind]}, not sent yet</h1>
         <div className={styles.fields}>
-          <div className={styles.wide}>
-            <TextField
-              label="Your name and address"
-              lines={3}
-              most={600}
-              value={body.from}
-              onCommit={(from) => set({ from })}
-            />
-          </div>
+          <FromField said={body} set={set} />
           <div className={styles.wide}>
             <TextField
               label="Whoever pays: name and address"
@@ -136,38 +129,7 @@ export function BillDraft(props: { draft: BillDraftRow }) {
           </Button>
         </div>
         <div className={styles.fields}>
-          <NumberField
-            label={kind === 'quote' ? 'Holds for' : 'To be paid within'}
-            suffix="days"
-            whole
-            least={0}
-            most={365}
-            value={body.payWithinDays}
-            onCommit={(payWithinDays) => set({ payWithinDays })}
-          />
-          <TextField label="Tax is called" most={30} value={body.taxName} onCommit={(taxName) => set({ taxName })} />
-          <TextField label="Tax number" most={60} value={body.taxId} onCommit={(taxId) => set({ taxId })} />
-          <Checkbox checked={body.isTaxIncluded} onChange={(event) => set({ isTaxIncluded: event.target.checked })}>
-            Prices include the tax
-          </Checkbox>
-          <div className={styles.wide}>
-            <TextField
-              label="Where to pay"
-              lines={2}
-              most={400}
-              value={body.payTo}
-              onCommit={(payTo) => set({ payTo })}
-            />
-          </div>
-          <div className={styles.wide}>
-            <TextField
-              label="A word at the end"
-              lines={2}
-              most={1000}
-              value={body.note}
-              onCommit={(note) => set({ note })}
-            />
-          </div>
+          <TermsFields said={body} set={set} {...(kind === 'quote' ? { days: 'Holds for' } : {})} />
         </div>
         <p className={styles.due}>
           {formatMoney(total, body.currency)}
