@@ -263,11 +263,11 @@ describe('the command', () => {
 
   it('keeps and restores by a file’s name from where one stands, and tells what was in it', async () => {
     const kept = run(first.url, 'backup', 'by-name.dump');
-    expect(kept.said).toMatch(/by-name\.dump .*projects: 4, pieces: \d+, pictures: \d/);
+    expect(kept.said).toMatch(/by-name\.dump .*projects: 5, pieces: \d+, pictures: \d/);
     expect(kept.code).toBe(0);
     const empty = await own({ migrate: false });
     const restored = run(empty.url, 'restore', 'by-name.dump');
-    expect(restored.said).toMatch(/projects: 4, .*\n.*signs in anew/);
+    expect(restored.said).toMatch(/projects: 5, .*\n.*signs in anew/);
     expect(restored.said).not.toMatch(/is kept:/);
     // What it prints and where it writes never tells the password.
     const { password } = new URL(first.url);

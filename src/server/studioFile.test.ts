@@ -115,7 +115,7 @@ describe('a studio as a file', () => {
   it('has the house, every project and every picture, under names that anybody understands', async () => {
     const names = first.archive.names;
     expect(names.slice(0, 2)).toEqual(['studio.json', 'house.json']);
-    expect(names.filter((name) => name.startsWith('projects/'))).toHaveLength(6);
+    expect(names.filter((name) => name.startsWith('projects/'))).toHaveLength(7);
     expect(names.filter((name) => name.startsWith('photos/')).length).toBeGreaterThan(0);
     expect(await json(first.archive, 'studio.json')).toMatchObject({ format: 'euporia.studio', name: 'Studio' });
     const house = await json(first.archive, 'house.json');

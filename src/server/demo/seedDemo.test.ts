@@ -27,8 +27,8 @@ describe('the demo', async () => {
   const attic = projects.find(({ name }) => name === 'Attic bedroom');
   const rows = await studio.rows(attic?.id ?? '');
 
-  it('has four projects, dated from now', () => {
-    expect(projects).toHaveLength(4);
+  it('has five projects, dated from now', () => {
+    expect(projects).toHaveLength(5);
     expect(Date.parse(rows.project.revealDate ?? '')).toBeGreaterThan(NOW);
   });
 
