@@ -22,7 +22,7 @@ const names = async (euporia: Euporia) =>
   ((await euporia.json('/api/projects')) as { projects: { name: string }[] }).projects
     .map((project) => project.name)
     .sort();
-const demo = ['Attic bedroom', 'Dining nook and pantry', 'Hall console', 'Market stall counter'];
+const demo = ['Attic bedroom', 'Dining nook and pantry', 'Hall console', 'Hall, next spring', 'Market stall counter'];
 /** What is there once the second of them is removed. */
 const left = demo.filter((_, n) => n !== 1);
 
