@@ -1,4 +1,5 @@
 import type { ActKind } from '@core/acts';
+import type { TableName } from '@core/model/entities';
 import type { EndpointName } from './addresses';
 
 /** What somebody may be in a studio: its owner, a stylist who works in all of it, a helper at hunt and bench. */
@@ -92,6 +93,12 @@ const helperActs: ReadonlySet<string> = new Set<ActKind>([
   'editLogEntry',
   'undo',
 ]);
+
+/** What a helper is not shown: what is billed to whom. */
+const hiddenFromHelpers: readonly TableName[] = ['letterheads', 'billDrafts', 'bills', 'clientPayments'];
+
+/** The tables that somebody of a role is not shown; nobody is asked who they are where the role is null. */
+export const hiddenTables = (role: Role | null): readonly TableName[] => (role === 'helper' ? hiddenFromHelpers : []);
 
 /** Pages of a project that a helper works on, by the beginning of their address: the hunt, what is wanted, the bench. */
 const helperPages: readonly string[] = ['hunt', 'list', 'balance/list', 'bench'];

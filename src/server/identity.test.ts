@@ -1,8 +1,10 @@
 import { randomUUID } from 'node:crypto';
 import { addresses, addressOf, type EndpointName, type PlacesOf } from '@contract/addresses';
 import { permissions, type Role, roles } from '@contract/permissions';
+import { usualTerms } from '@core/closing/proposedBill';
 import { newSlot } from '@core/plan/newRows';
 import { beforeAll, describe, expect, it } from 'vitest';
+import { billBody } from '../core/fixtures/bills';
 import { statement } from './persistence/sql/statement';
 import { attic, freshStudio, studioApp } from './test/studio';
 
@@ -196,6 +198,25 @@ describe('further people', () => {
     expect((await owner.send('addPerson', { name: 'Second', role: 'owner' })).status).toBe(422);
     expect((await of('stylist').send('addPerson', { name: 'Friend', role: 'helper' })).json.code).toBe('forbidden');
     expect((await of('helper').send('listPeople')).json.code).toBe('forbidden');
+  });
+
+  it('are shown what is theirs: a helper sees nothing of what is billed to whom', async () => {
+    const row = { id: randomUUID(), version: 1, kind: 'invoice', body: billBody({ to: 'Bo Ferry' }) };
+    expect((await command(owner, 'addBillDraft', { row })).status).toBe(200);
+    const values = { ...usualTerms('USD'), from: 'Ada Quill' };
+    expect((await command(owner, 'saveLetterhead', { id: randomUUID(), values })).status).toBe(200);
+    const at = { projectId: place.projectId };
+    const seen = async (who: typeof owner) => ({
+      project: (await who.send('readSnapshot', undefined, at)).json,
+      house: (await who.send('readHouse')).json,
+    });
+    const [own, theirs] = [await seen(of('stylist')), await seen(of('helper'))];
+    expect([own.project.billDrafts.length, own.house.letterheads.length]).toEqual([1, 1]);
+    expect(JSON.stringify(theirs)).not.toMatch(/Bo Ferry|Ada Quill/);
+    expect({ ...theirs.project, billDrafts: own.project.billDrafts, letterheads: own.project.letterheads }).toEqual(
+      own.project,
+    );
+    expect((await of('helper').send('listBills')).json.code).toBe('forbidden');
   });
 
   it('do what their part is: a helper hunts and works at the bench, and plans nothing', async () => {

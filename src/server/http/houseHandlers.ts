@@ -1,7 +1,8 @@
+import { hiddenTables } from '@contract/permissions';
 import { localDate } from '@core/calendar/zonedTime';
 import type { OpenAPIHono } from '@hono/zod-openapi';
 import { houseTag } from '../persistence/projects';
-import { houseText } from '../persistence/snapshots';
+import { houseText, withoutTables } from '../persistence/snapshots';
 import { studioTimeZone } from '../persistence/studios';
 import { Refusal, refused } from '../usecases/answer';
 import { findRisers, houseFile, housePanels, rankForSlot, searchPieces } from '../usecases/house';
@@ -16,7 +17,7 @@ export function houseHandlers(app: OpenAPIHono<Found>, handling: HandlerContext)
     const transaction = readingFor(handling, sender);
     const state = knownState(context);
     if (state !== undefined && state === (await houseTag(transaction))) return context.body(null, 304);
-    return stateText(context, await houseText(transaction));
+    return stateText(context, withoutTables(await houseText(transaction), hiddenTables(transaction.scope.role)));
   });
 
   serve(app, 'listPieces', async ({ query: { limit, offset, ...query }, sender }) =>

@@ -1,7 +1,8 @@
+import { hiddenTables } from '@contract/permissions';
 import type { OpenAPIHono } from '@hono/zod-openapi';
 import { billsOfStudio } from '../persistence/bills';
 import { projectList, snapshotTag } from '../persistence/projects';
-import { snapshotText } from '../persistence/snapshots';
+import { snapshotText, withoutTables } from '../persistence/snapshots';
 import { doneOrRefused, Refusal, refused } from '../usecases/answer';
 import { copyProject } from '../usecases/copyProject';
 import { exportProject } from '../usecases/exportProject';
@@ -26,11 +27,13 @@ export function projectHandlers(app: OpenAPIHono<Found>, handling: HandlerContex
     const tag = await snapshotTag(transaction, projectId);
     if (tag === null) throw new Refusal(refused('notFound'));
     if (state === tag) return context.body(null, 304);
-    const read = () => snapshotText(transaction, projectId);
+    const { studioId, role } = transaction.scope;
+    const hidden = hiddenTables(role);
+    const read = async () => withoutTables(await snapshotText(transaction, projectId), hidden);
     // As every browser asks for it, packed; and as text for whoever does not.
     const isPacked = acceptsPacked(context);
     const found = isPacked
-      ? await known.snapshots.take(`${transaction.scope.studioId} ${projectId}`, tag, read)
+      ? await known.snapshots.take(`${studioId} ${projectId} ${hidden.join(' ')}`, tag, read)
       : await read();
     if (!found) throw new Refusal(refused('notFound'));
     return 'bytes' in found ? statePacked(context, found) : stateText(context, found);

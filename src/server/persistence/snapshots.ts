@@ -1,4 +1,5 @@
 import { presentRows } from '@core/formats/project/presentRows';
+import type { TableName } from '@core/model/entities';
 import type { HouseRows, ProjectRows, SlotRow, StoredRows } from '@core/model/rows';
 import { entityFor } from './entities';
 import type { Transaction } from './scope';
@@ -59,6 +60,14 @@ export async function snapshotText(
     removedToo,
   ]);
   return row ? { body: row.body, tag: projectTag(row) } : null;
+}
+
+/** The same without the rows of some tables: those that whoever asks is not shown. */
+export function withoutTables<T extends SnapshotText | null>(text: T, tables: readonly TableName[]): T {
+  if (text === null || tables.length === 0) return text;
+  const rows = JSON.parse(text.body) as Record<string, unknown>;
+  for (const table of tables) if (table in rows) rows[table] = [];
+  return { ...text, body: JSON.stringify(rows) };
 }
 
 /** A project's rows, parsed, with their finds; and the tag of the state that they are of. */
