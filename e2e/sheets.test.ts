@@ -81,7 +81,11 @@ describe('work for pay, in a project of our own', () => {
     await person.press('Make out the quote');
     await person.see('//h1[.="Quote 1"]');
     expect((await savedPdf()).text).toContain('This offer holds until');
-    await person.press('All sheets');
+    // What was offered becomes an invoice with the same lines; here it is thrown away again.
+    await person.press('Write the invoice of it');
+    await person.seeValue('What, line 1', 'Bench: pieces and materials');
+    await person.press('Throw it away');
+    await person.seeText('On all your bills');
     await person.press('Note the payment');
     await person.seeText('Amount: nothing yet');
     await person.fill('Amount', '40');

@@ -247,6 +247,19 @@ describe('a bill as it is printed', () => {
     expect(cells.at(-1)?.at(-1)).toBe((sumsOfBill(bill).due / 100).toFixed(2));
   });
 
+  it('is refused where a line comes to more than can be reckoned with', () => {
+    const draft = (quantityThousandths: number, unitPrice: number) => ({
+      id: uuid(1),
+      version: 1,
+      kind: 'invoice',
+      body: billBody({ lines: [line('x', quantityThousandths, unitPrice, 0)] }),
+    });
+    const { success, error } = rowSchema('billDrafts').safeParse(draft(100_000_000, 100_000_000_000));
+    expect(success).toBe(false);
+    expect(error?.issues[0]?.path.join('.')).toBe('body.lines.0.unitPrice');
+    expect(rowSchema('billDrafts').safeParse(draft(1000, 100_000_000_000)).success).toBe(true);
+  });
+
   it('stands open until it is paid, and no more once it is taken back', () => {
     const bill = billRow(uuid(1), { body });
     const { total } = sumsOfBill(bill);

@@ -1,5 +1,6 @@
 import { z } from 'zod';
 import { currencyCodes } from '../../kernel/currencies.data';
+import { QUANTITY_SCALE } from '../../pricing/bill';
 import {
   id,
   line,
@@ -32,16 +33,25 @@ export const MOST_LINES = 200;
 const quantity = wholeNumber(-100_000_000, 100_000_000, 'a quantity in thousandths');
 const percent = percentThousandths(100_000);
 
-const billLine = z.strictObject({
-  id,
-  what: line(1, 200),
-  quantityThousandths: quantity,
-  /** What it is counted in: h, pieces; empty where it is one. */
-  unit: line(0, 20),
-  /** Minor units for one; less than nothing for a discount. */
-  unitPrice: wholeNumber(-MOST_MONEY, MOST_MONEY, 'an amount in minor units'),
-  taxThousandths: percent,
-});
+/** A line that comes to more than one amount of money may be cannot be reckoned with. */
+const isReckonable = ({ quantityThousandths, unitPrice }: { quantityThousandths: number; unitPrice: number }) =>
+  Math.abs((quantityThousandths * unitPrice) / QUANTITY_SCALE) <= MOST_MONEY;
+
+const billLine = z
+  .strictObject({
+    id,
+    what: line(1, 200),
+    quantityThousandths: quantity,
+    /** What it is counted in: h, pieces; empty where it is one. */
+    unit: line(0, 20),
+    /** Minor units for one; less than nothing for a discount. */
+    unitPrice: wholeNumber(-MOST_MONEY, MOST_MONEY, 'an amount in minor units'),
+    taxThousandths: percent,
+  })
+  .refine(isReckonable, {
+    error: `a price at which the line comes to at most ${MOST_MONEY} minor units`,
+    path: ['unitPrice'],
+  });
 export type WrittenLine = z.output<typeof billLine>;
 
 /** Who bills, as it stands at the head of a bill. */

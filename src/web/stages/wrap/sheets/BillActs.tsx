@@ -34,6 +34,22 @@ export function BillActs(props: { bill: BillRow }) {
           Its number is given as soon as it is sent from this device. Wait for it before you pass it on.
         </p>
       )}
+      {bill.kind === 'quote' && (
+        <div className={styles.buttons}>
+          <Button
+            onClick={() => {
+              const draftId = crypto.randomUUID();
+              const terms = rows.letterheads[0];
+              // A quote holds for so many days; an invoice is paid within those of all invoices.
+              const body = { ...bill.body, payWithinDays: terms?.payWithinDays ?? bill.body.payWithinDays };
+              run('addBillDraft', { row: { id: draftId, version: 1, kind: 'invoice', body } });
+              void navigate(`../wrap/bill/${draftId}`);
+            }}
+          >
+            Write the invoice of it
+          </Button>
+        </div>
+      )}
       {bill.kind === 'invoice' && state !== 'takenBack' && (
         <div className={styles.buttons}>
           {open > 0 && (
