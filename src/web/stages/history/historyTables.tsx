@@ -6,6 +6,7 @@ import { factorWords, workName } from '@core/log/logSummary';
 import { Link } from 'react-router';
 import { dayOf } from '../../app/words';
 import table from '../../ui/table.module.css';
+import styles from './history.module.css';
 
 const stateNames = { planned: 'planned', atWork: 'at work', finished: 'finished' } as const;
 
@@ -13,7 +14,7 @@ const stateNames = { planned: 'planned', atWork: 'at work', finished: 'finished'
 export function ProjectsTable(props: { projects: readonly PastProject[] }) {
   const rows = [...props.projects].sort((a, b) => ((a.closing.lastOn ?? '') < (b.closing.lastOn ?? '') ? 1 : -1));
   return (
-    <table className={table.table}>
+    <table className={`${table.table} ${styles.stacked}`}>
       <caption className="visually-hidden">Projects by what they came to</caption>
       <thead>
         <tr>
@@ -39,19 +40,21 @@ export function ProjectsTable(props: { projects: readonly PastProject[] }) {
                   {stateNames[closing.state]}, {closing.slots.filled} of {closing.slots.all} slots filled
                 </small>
               </th>
-              <td>{closing.lastOn === null ? '' : dayOf(closing.lastOn)}</td>
-              <td>
+              <td data-name="Last touched">{closing.lastOn === null ? '' : dayOf(closing.lastOn)}</td>
+              <td data-name="Money">
                 {closing.atLeast && 'at least '}
                 {money(closing.cash)}
                 {planned && <small>planned {money(planned.cash)}</small>}
               </td>
-              <td>{closing.stash === 0 ? '' : money(closing.stash)}</td>
-              <td>
+              <td data-name="Off the shelf">{closing.stash === 0 ? '' : money(closing.stash)}</td>
+              <td data-name="Hours">
                 {formatMinutes(closing.minutes)}
                 {planned && <small>planned {formatMinutes(planned.minutes)}</small>}
               </td>
-              <td>{closing.saved === null ? 'nothing to hold it against' : money(closing.saved)}</td>
-              <td>{perHour === null ? '' : money(perHour)}</td>
+              <td data-name="Saved against new">
+                {closing.saved === null ? 'nothing to hold it against' : money(closing.saved)}
+              </td>
+              <td data-name="Your hour earned">{perHour === null ? '' : money(perHour)}</td>
             </tr>
           );
         })}

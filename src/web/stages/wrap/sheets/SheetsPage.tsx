@@ -13,7 +13,7 @@ import { madeRecipes, makersSheetDocument, makersTable } from '@core/sheets/make
 import { shoppingRecordDocument, shoppingRecordOf, shoppingRecordTable } from '@core/sheets/shoppingRecord';
 import { Checkbox } from 'antd';
 import { useMemo } from 'react';
-import { Navigate, useParams } from 'react-router';
+import { Link, Navigate, useParams } from 'react-router';
 import { useLocale, usePlan, useRows } from '../../../app/projectStore';
 import { useSearchState } from '../../../app/useSearchState';
 import { photoAddress } from '../../../ui/photoAddress';
@@ -77,6 +77,10 @@ function ClientPaper() {
             Show the photos
           </Checkbox>
         )}
+      </p>
+      <p className="small">
+        To be sent as it is, saved as a PDF; or as a page that ends by itself, by a{' '}
+        <Link to="../brief">link from the brief</Link>.
       </p>
     </Paper>
   );
