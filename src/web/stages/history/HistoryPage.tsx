@@ -87,12 +87,15 @@ function History() {
   const begun = projects.filter(({ closing }) => closing.state !== 'planned');
   if (begun.length === 0)
     return (
-      <Empty title="No history yet">
-        <p>
-          Once something is paid or worked in a project, it is listed here with its money, its hours and what an hour
-          earned.
-        </p>
-      </Empty>
+      <div className={styles.page}>
+        <Empty title="No history yet">
+          <p>
+            Once something is paid or worked in a project, it is listed here with its money, its hours and what an hour
+            earned.
+          </p>
+        </Empty>
+        <AllBills />
+      </div>
     );
   const sums = historySums(projects);
   const works = favoriteWorks(projects);
