@@ -16,7 +16,8 @@ import { rowSchema } from '../model/entities';
 import { computePlan } from '../plan/computePlan';
 import { lineAmount } from '../pricing/bill';
 import { billDocument, billTable, sumsOfBill } from './billSheet';
-import { type ClientSheet, clientSheetDocument, clientSheetOf } from './clientSheet';
+import { type ClientSheet, clientSheetDocument } from './clientSheet';
+import { clientSheetOf } from './clientSheetOf';
 import { madeRecipes, makersSheetDocument } from './makersSheet';
 import { shoppingRecordDocument, shoppingRecordOf, shoppingRecordTable } from './shoppingRecord';
 

@@ -4,7 +4,7 @@ import { localDate } from '@core/calendar/zonedTime';
 import { Memo } from '@core/kernel/memo';
 import type { ProjectRows } from '@core/model/rows';
 import { Plan } from '@core/plan/computePlan';
-import { clientSheetOf } from '@core/sheets/clientSheet';
+import { clientSheetOf } from '@core/sheets/clientSheetOf';
 
 /** What a link shows of a project: the client's sheet, with what each spot looks like. */
 export function sheetOf(rows: ProjectRows, nowMs: number, link: { showsCosts: boolean; expiresAt: Date }): SheetAnswer {

@@ -4,11 +4,11 @@ import { photoPairs } from '@core/closing/photoPairs';
 import {
   type ClientPictures,
   clientSheetDocument,
-  clientSheetOf,
   clientSheetTable,
   lookKey,
   photoKey,
 } from '@core/sheets/clientSheet';
+import { clientSheetOf } from '@core/sheets/clientSheetOf';
 import { madeRecipes, makersSheetDocument, makersTable } from '@core/sheets/makersSheet';
 import { shoppingRecordDocument, shoppingRecordOf, shoppingRecordTable } from '@core/sheets/shoppingRecord';
 import { Checkbox } from 'antd';
