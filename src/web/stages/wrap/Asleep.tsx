@@ -1,9 +1,9 @@
 import { useQuery } from '@tanstack/react-query';
 import { Button } from 'antd';
-import { Link } from 'react-router';
 import { api } from '../../app/api';
 import { useCommands, useRows } from '../../app/projectStore';
 import { dayOf } from '../../app/words';
+import { LinkButton } from '../../ui/basics';
 import { PieceFace } from '../../ui/PieceFace';
 import styles from './wrap.module.css';
 
@@ -52,7 +52,9 @@ export function Asleep() {
                 </small>
               </div>
               <span className={styles.asleepActs}>
-                <Link to={`../house?tab=pieces&words=${encodeURIComponent(piece.name)}`}>For a makeover</Link>
+                <LinkButton to={`../house?tab=pieces&words=${encodeURIComponent(piece.name)}`}>
+                  For a makeover
+                </LinkButton>
                 {!noted &&
                   ways.map(({ name, what }) => (
                     <Button key={name} size="small" aria-label={`${name}: ${piece.name}`} onClick={() => task(what)}>
