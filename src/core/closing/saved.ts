@@ -54,8 +54,8 @@ export function savedAgainstNew(plan: Plan, reckoning: Reckoning): Saved {
   const yardstickMinutes = slots.reduce((sum, { yardstick }) => sum + yardstick.minutes, 0);
   const minutes = minutesOf(reckoning.all);
   const elsewhere = without.reduce((sum, of) => sum + minutesOf(of), 0);
-  const perHour = perHourOf(saved, minutes - yardstickMinutes);
-  const ofThese = perHourOf(saved, minutes - elsewhere - yardstickMinutes);
+  const perHour = earnedPerHour(saved, minutes - yardstickMinutes);
+  const ofThese = earnedPerHour(saved, minutes - elsewhere - yardstickMinutes);
   return {
     slots,
     without,
@@ -70,7 +70,8 @@ export function savedAgainstNew(plan: Plan, reckoning: Reckoning): Saved {
   };
 }
 
-const perHourOf = (saved: number, minutes: number): number | null =>
+/** What an hour earned; null where it took no longer than the other way, up to what counts as the same time. */
+export const earnedPerHour = (saved: number, minutes: number): number | null =>
   minutes > SAME_TIME_MINUTES ? Math.round((saved * 60) / minutes) : null;
 
 /** What the slot's yardstick costs at the count that is filled, paid or not, beside the rest of the plan. */

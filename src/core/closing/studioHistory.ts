@@ -4,9 +4,9 @@ import { formatMoney } from '../kernel/formatMoney';
 import { listed } from '../kernel/listed';
 import { learnFactors } from '../log/learnFactors';
 import type { LogEntryRow } from '../model/rows';
-import { SAME_TIME_MINUTES } from '../plan/makeOrBuy';
 import { type OriginKind, originKinds } from '../sourcing/origins';
 import type { ProjectClosing } from './projectClosing';
+import { earnedPerHour } from './saved';
 
 /** A project with what it came to. */
 export interface PastProject {
@@ -18,7 +18,7 @@ export interface PastProject {
 
 /** What an hour of a project earned against buying new, minor units; null where it took no longer, or nothing is held against it. */
 export const perHourOf = ({ saved, savedMinutes }: Pick<ProjectClosing, 'saved' | 'savedMinutes'>): number | null =>
-  saved === null || savedMinutes <= SAME_TIME_MINUTES ? null : Math.round((saved * 60) / savedMinutes);
+  saved === null ? null : earnedPerHour(saved, savedMinutes);
 
 /** What the finished projects in one currency came to together. Minor units and minutes. */
 export interface HistorySums {

@@ -12,6 +12,15 @@ export function formatMoney(minor: number, currency: string, options: { cents?: 
   return text.replace('-', '−');
 }
 
+/**
+ * Money as a plain decimal number, as a field and a spreadsheet want it; nothing for an amount that is not known.
+ * @example decimalMoney(-5207, 'USD') // '-52.07'
+ */
+export function decimalMoney(minor: number | null, currency: string): string {
+  const exponent = currencyExponent(currency);
+  return minor === null ? '' : (minor / 10 ** exponent).toFixed(exponent);
+}
+
 const moneyFormats = new Map<string, Intl.NumberFormat>();
 function moneyFormat(currency: string, decimals: number): Intl.NumberFormat {
   const key = `${currency}${decimals}`;

@@ -1,7 +1,6 @@
 import { dateAfter } from '../calendar/localDates';
 import { longDate } from '../calendar/sayDay';
-import { currencyExponent } from '../kernel/currencies.data';
-import { formatMoney } from '../kernel/formatMoney';
+import { decimalMoney, formatMoney } from '../kernel/formatMoney';
 import type { BillRow } from '../model/rows';
 import type { BillKind } from '../model/values/bill';
 import { type BillSums, billSums, QUANTITY_SCALE } from '../pricing/bill';
@@ -136,8 +135,7 @@ function endBlocks({ kind, body, issuedOn }: BillRow): SheetBlock[] {
 /** The lines of a bill as rows for a spreadsheet, with what they come to. */
 export function billTable(bill: BillRow): { fields: string[]; rows: string[][] } {
   const { body } = bill;
-  const exponent = currencyExponent(body.currency);
-  const money = (minor: number) => (minor / 10 ** exponent).toFixed(exponent);
+  const money = (minor: number) => decimalMoney(minor, body.currency);
   const sums = sumsOfBill(bill);
   const sum = (what: string, minor: number) => [what, '', '', '', '', money(minor)];
   return {

@@ -5,6 +5,7 @@ import { uuid } from '../fixtures/following';
 import { AS_OF, card, fill, find, option, project, recipe, rows, slot } from '../fixtures/projectRows';
 import { foundSurface } from '../fixtures/recipes';
 import type { ProjectRows } from '../model/rows';
+import { acknowledgmentTrigger } from '../plan/acknowledgment';
 import { computePlan } from '../plan/computePlan';
 import { safetyRules } from '../safety/cautions';
 import { emptyHousehold } from '../state/brief';
@@ -96,19 +97,21 @@ describe('what whoever lives with a piece is told', () => {
       ...row,
       body: { ...row.body, stepEdits: Object.fromEntries(steps.map(({ id }) => [id, { skipped: true }])) },
     };
-    const acknowledged = (plan.recipes.get('r')?.findings ?? []).map(({ code }, n) => ({
+    // As the page notes it: each caution by what triggers it.
+    const acknowledgments = (plan.recipes.get('r')?.findings ?? []).map((finding, n) => ({
       id: uuid(50 + n),
       version: 1,
       recipeId: 'r',
-      code,
-      place: '',
-      figures: {},
-      reason: 'I know',
+      trigger: acknowledgmentTrigger(finding),
+      by: 'me',
+      atMs: AS_OF,
     }));
-    const other = careIn('chalk', old, { recipes: [skipped], acknowledgments: acknowledged as never });
-    expect(other.cautions.filter((text) => text.includes('lead'))).toEqual(
-      plain.cautions.filter((text) => text.includes('lead')),
-    );
+    expect(acknowledgments.length).toBeGreaterThan(0);
+    expect(careIn('chalk', old, { acknowledgments }).cautions).toEqual(plain.cautions);
+    const ofLead = plain.cautions.filter((text) => text.includes('lead'));
+    expect(ofLead.length).toBeGreaterThan(0);
+    const other = careIn('chalk', old, { recipes: [skipped], acknowledgments });
+    expect(other.cautions.filter((text) => text.includes('lead'))).toEqual(ofLead);
   });
 
   it('of a child in the house who climbs: the caution stays, whoever is told', () => {

@@ -1,6 +1,5 @@
 import { longDate } from '../calendar/sayDay';
-import { currencyExponent } from '../kernel/currencies.data';
-import { formatMoney } from '../kernel/formatMoney';
+import { decimalMoney, formatMoney } from '../kernel/formatMoney';
 import type { OriginKind } from '../sourcing/origins';
 import type { Care } from './care';
 import { type SheetBlock, type SheetDocument, type SheetSwatch, under } from './sheetDocument';
@@ -105,8 +104,6 @@ export function clientSheetDocument(sheet: ClientSheet, pictures: ClientPictures
 
 /** The pieces of a sheet as rows for a spreadsheet. */
 export function clientSheetTable(sheet: ClientSheet): { fields: string[]; rows: string[][] } {
-  const exponent = currencyExponent(sheet.costs?.currency ?? 'USD');
-  const cost = (minor: number | null) => (minor === null ? '' : (minor / 10 ** exponent).toFixed(exponent));
   return {
     fields: [
       ...['Spot', 'For', 'What', 'Count', 'From where'],
@@ -116,7 +113,7 @@ export function clientSheetTable(sheet: ClientSheet): { fields: string[]; rows: 
     rows: sheet.spots.flatMap(({ name, pieces }) =>
       pieces.map((piece) => [
         ...[name, piece.slot, piece.what, String(piece.count), clientOriginNames[piece.from]],
-        ...(sheet.costs === null ? [] : [cost(piece.cost)]),
+        ...(sheet.costs === null ? [] : [decimalMoney(piece.cost, sheet.costs.currency)]),
         ...[piece.care.usableOn ?? '', piece.care.hardOn ?? ''],
         ...[piece.care.cautions.join(' '), piece.care.notes.join(' ')],
       ]),

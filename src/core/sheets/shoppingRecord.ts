@@ -1,6 +1,5 @@
 import { longDate } from '../calendar/sayDay';
-import { currencyExponent } from '../kernel/currencies.data';
-import { formatMoney } from '../kernel/formatMoney';
+import { decimalMoney, formatMoney } from '../kernel/formatMoney';
 import type { ProjectRows } from '../model/rows';
 import type { LedgerKind } from '../pricing/ledger';
 import { ledgerEntries } from '../sourcing/ledgerLists';
@@ -104,7 +103,6 @@ export function shoppingRecordTable(
   currency: string,
   lines: readonly BoughtLine[],
 ): { fields: string[]; rows: string[][] } {
-  const exponent = currencyExponent(currency);
   return {
     fields: ['Date', 'Where', 'What', 'Kind', `Amount (${currency})`, 'How sure', 'Paid in other money'],
     rows: lines.map((line) => [
@@ -112,7 +110,7 @@ export function shoppingRecordTable(
       line.where,
       line.what,
       kindNames[line.kind],
-      (line.amount / 10 ** exponent).toFixed(exponent),
+      decimalMoney(line.amount, currency),
       line.atLeast ? 'at least' : line.isGuess ? 'about' : 'exact',
       line.foreign,
     ]),

@@ -7,7 +7,7 @@ import { statement } from './sql/statement';
 import { fromStored, specOf, tableSpecs, toStored } from './tables';
 
 /** Conditions over a table of which more is known than that it keeps rows. */
-const where = (conditions: Readonly<Record<string, unknown>>) => conditions as FindOptionsWhere<StoredRow>;
+export const where = (conditions: Readonly<Record<string, unknown>>) => conditions as FindOptionsWhere<StoredRow>;
 
 /** A row as it stands, deleted or not; null when it never was. */
 export async function readRow(

@@ -2,6 +2,7 @@ import type { AnyRow } from '@core/acts/changes';
 import type { TableName } from '@core/model/entities';
 import { In, IsNull } from 'typeorm';
 import { anyEntity, entityFor, photoBytesEntity } from './entities';
+import { where } from './rowStore';
 import type { Transaction } from './scope';
 import { fromStored, specOf } from './tables';
 
@@ -13,7 +14,11 @@ export async function rowsOfTable(
 ): Promise<AnyRow[]> {
   const spec = specOf(table);
   const stored = await manager.find(anyEntity(table), {
-    where: { studioId: scope.studioId, deletedAt: IsNull(), ...(projectId === null ? {} : { projectId }) } as never,
+    where: where({
+      studioId: scope.studioId,
+      deletedAt: IsNull(),
+      ...(projectId === null ? {} : { projectId }),
+    }),
     order: { createdAt: 'asc', id: 'asc' },
   });
   return stored.map((row) => fromStored(spec, row));

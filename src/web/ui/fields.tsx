@@ -1,6 +1,6 @@
 import type { SupplyUnit } from '@core/catalog/consumables';
-import { currencyExponent } from '@core/kernel/currencies.data';
 import { formatLength } from '@core/kernel/formatLength';
+import { decimalMoney } from '@core/kernel/formatMoney';
 import { parseLength } from '@core/kernel/parseLength';
 import { parseMoney } from '@core/kernel/parseMoney';
 import { parsePrice } from '@core/kernel/parsePrice';
@@ -70,13 +70,12 @@ export function TextField(
 export function MoneyField<T extends number | null>(
   props: Common & { value: T; currency: string; onCommit: (value: T) => void; nullable?: boolean },
 ) {
-  const exponent = currencyExponent(props.currency);
   return (
     <TypedField<T>
       {...props}
       inputMode="decimal"
       suffix={props.currency}
-      show={(value) => (value === null ? '' : ((value as number) / 10 ** exponent).toFixed(exponent))}
+      show={(value) => decimalMoney(value, props.currency)}
       read={(text) => {
         if (text === '' && props.nullable) return { ok: true, value: null as T };
         return readingOf(parseMoney(text, props.currency), { units: 'us', currency: props.currency }) as Reading<T>;
@@ -103,8 +102,7 @@ export function PriceField(
 
 /** A price as it would be typed. */
 function priceText(price: Price, currency: string): string {
-  const exponent = currencyExponent(currency);
-  const money = (minor: number) => (minor / 10 ** exponent).toFixed(exponent);
+  const money = (minor: number) => decimalMoney(minor, currency);
   switch (price.state) {
     case 'stated':
       return price.low === price.high

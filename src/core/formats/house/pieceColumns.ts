@@ -1,5 +1,5 @@
 import { materials, oldFinishes } from '../../catalog/substrates';
-import { currencyExponent } from '../../kernel/currencies.data';
+import { decimalMoney } from '../../kernel/formatMoney';
 import { parseQuantity, quantityUnit, shownQuantity } from '../../kernel/quantities';
 import { outlines } from '../../model/entities/piece';
 import { type PieceRow, seasons, slotRoles } from '../../model/rows';
@@ -124,10 +124,7 @@ export const pieceColumns: readonly Column<Draft>[] = [
   moneyColumn(
     { id: 'value', heading: 'Value', words: ['worth', 'price', 'cost'] },
     (of, locale) => of.currency || locale.currency,
-    (from) => {
-      const exponent = currencyExponent(from.currency || 'USD');
-      return from.value === null ? '' : (from.value / 10 ** exponent).toFixed(exponent);
-    },
+    (from) => decimalMoney(from.value, from.currency || 'USD'),
   ),
   currencyColumn(),
   textColumn({ id: 'story', heading: 'Story', words: ['note', 'notes', 'history'], most: 2000 }),

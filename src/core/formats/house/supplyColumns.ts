@@ -1,7 +1,7 @@
 import { supplyKind, supplyKinds } from '../../catalog/supplyKinds';
 import { tools } from '../../catalog/tools';
 import type { Lab } from '../../color/lab';
-import { currencyExponent } from '../../kernel/currencies.data';
+import { decimalMoney } from '../../kernel/formatMoney';
 import { parseNumber } from '../../kernel/parseNumber';
 import { isQuantity, parseQuantity, quantityUnit, shownQuantity } from '../../kernel/quantities';
 import type { UnitSystem } from '../../kernel/units';
@@ -128,10 +128,7 @@ export const priceColumns: readonly Column<PriceLineDraft>[] = [
   moneyColumn(
     { id: 'price', heading: 'Price', words: ['shelf price', 'cost'] },
     (of, locale) => of.currency || locale.currency,
-    (from) => {
-      const exponent = currencyExponent(from.currency || 'USD');
-      return from.price === null ? '' : (from.price / 10 ** exponent).toFixed(exponent);
-    },
+    (from) => decimalMoney(from.price, from.currency || 'USD'),
   ),
   currencyColumn(),
   textColumn({ id: 'source', heading: 'Source', words: ['shop', 'store', 'where', 'seen at'], most: 120 }),

@@ -1,6 +1,5 @@
-import { currencyExponent } from '../../kernel/currencies.data';
 import { formatLength } from '../../kernel/formatLength';
-import { formatMoney } from '../../kernel/formatMoney';
+import { decimalMoney, formatMoney } from '../../kernel/formatMoney';
 import type { UnitSystem } from '../../kernel/units';
 import type { HuntingLine } from '../../sourcing/huntingList';
 import { writeTable } from '../table/writeTable';
@@ -42,11 +41,10 @@ export function huntingListText(lines: readonly HuntingLine[], locale: ListLocal
  * The list as CSV. Money as a decimal number of the currency, lengths in inches or centimeters.
  */
 export function huntingListCsv(lines: readonly HuntingLine[], locale: ListLocale): string {
-  const exponent = currencyExponent(locale.currency);
   const unit = locale.units === 'us' ? 'in' : 'cm';
   const length = (mm: number | null) =>
     mm === null ? '' : String(Math.round((mm / (locale.units === 'us' ? 25.4 : 10)) * 100) / 100);
-  const money = (minor: number) => (minor / 10 ** exponent).toFixed(exponent);
+  const money = (minor: number) => decimalMoney(minor, locale.currency);
   return writeTable(
     [
       'Number',

@@ -1,7 +1,6 @@
 import type { ShoppingLine, ShoppingPlace } from '../../balance/shoppingList';
 import type { Amount } from '../../kernel/amount';
-import { currencyExponent } from '../../kernel/currencies.data';
-import { formatMoney } from '../../kernel/formatMoney';
+import { decimalMoney, formatMoney } from '../../kernel/formatMoney';
 import { writeTable } from '../table/writeTable';
 
 /** A place as it is called on the list. */
@@ -48,8 +47,7 @@ export function shoppingListCsv(
   { currency }: { currency: string },
   alikeOf: AlikeOf = nothingAlike,
 ): string {
-  const exponent = currencyExponent(currency);
-  const money = (minor: number) => (minor / 10 ** exponent).toFixed(exponent);
+  const money = (minor: number) => decimalMoney(minor, currency);
   return writeTable(
     [
       'Where',

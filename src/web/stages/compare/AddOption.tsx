@@ -1,3 +1,4 @@
+import { decimalMoney } from '@core/kernel/formatMoney';
 import { parseMoney } from '@core/kernel/parseMoney';
 import { stated } from '@core/kernel/price';
 import { mostOf } from '@core/model/finds';
@@ -19,7 +20,7 @@ import { ColorCardPicker } from '../../ui/ColorCardPicker';
 import styles from '../../ui/ui.module.css';
 import { FromPriceBook } from './FromPriceBook';
 import { MakeFromScratch } from './MakeFromScratch';
-import { emptyForm, type OptionForm, plainMoney } from './optionForm';
+import { emptyForm, type OptionForm } from './optionForm';
 import { PieceFields } from './PieceFields';
 import { ProposedWays } from './ProposedWays';
 import type { Proposal } from './proposals';
@@ -88,7 +89,7 @@ export function AddOption(props: { slot: SlotRow | null; kind: AddableKind; onCl
   /** Whether the piece is described here, and no piece that is known already. */
   const isDescribed = isFromShop || kind === 'borrow' || (known === null && ours === null);
   /** What the line itself says it costs. */
-  const saidCost = line.tag?.state === 'stated' ? plainMoney(line.tag.low * line.quantity, locale.currency) : '';
+  const saidCost = line.tag?.state === 'stated' ? decimalMoney(line.tag.low * line.quantity, locale.currency) : '';
 
   const add = () => {
     if (isFromShop) {

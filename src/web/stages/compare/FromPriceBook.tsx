@@ -1,11 +1,9 @@
-import { formatMoney } from '@core/kernel/formatMoney';
+import { decimalMoney, formatMoney } from '@core/kernel/formatMoney';
 import { amountOfPrice } from '@core/kernel/price';
 import { pricesOfPieces } from '@core/sourcing/pricesOfPieces';
 import { Button } from 'antd';
 import { useLocale, useRows } from '../../app/projectStore';
 import styles from '../../ui/ui.module.css';
-import { plainMoney } from './optionForm';
-
 /** Prices that were seen of things sold new: one press takes the name and the price. */
 export function FromPriceBook(props: { onPick: (taken: { what: string; cost: string }) => void }) {
   const rows = useRows();
@@ -22,7 +20,7 @@ export function FromPriceBook(props: { onPick: (taken: { what: string; cost: str
           onClick={() =>
             props.onPick({
               what: note.name,
-              cost: plainMoney(amountOfPrice(note.price).likely, locale.currency),
+              cost: decimalMoney(amountOfPrice(note.price).likely, locale.currency),
             })
           }
         >

@@ -1,4 +1,3 @@
-import { currencyExponent } from '@core/kernel/currencies.data';
 import type { ColorCardRow, PieceRow } from '@core/model/rows';
 
 /** What was answered so far of a new option. */
@@ -29,7 +28,3 @@ export const emptyForm: OptionForm = {
   ours: null,
   card: null,
 };
-
-/** An amount as it is typed, without its currency. */
-export const plainMoney = (minor: number, currency: string) =>
-  (minor / 10 ** currencyExponent(currency)).toFixed(currencyExponent(currency));

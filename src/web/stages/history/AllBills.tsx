@@ -1,7 +1,6 @@
 import type { BillOfStudio } from '@contract/bills';
 import { writeTable } from '@core/formats/table/writeTable';
-import { currencyExponent } from '@core/kernel/currencies.data';
-import { formatMoney } from '@core/kernel/formatMoney';
+import { decimalMoney, formatMoney } from '@core/kernel/formatMoney';
 import { billKindNames, billNumber, sumsOfBill } from '@core/sheets/billSheet';
 import { useQuery } from '@tanstack/react-query';
 import { Button } from 'antd';
@@ -88,8 +87,7 @@ function billsTable(bills: readonly BillOfStudio[]): { fields: string[]; rows: s
     rows: bills.map((of) => {
       const { bill, paid, projectName } = of;
       const { currency } = bill.body;
-      const exponent = currencyExponent(currency);
-      const money = (minor: number) => (minor / 10 ** exponent).toFixed(exponent);
+      const money = (minor: number) => decimalMoney(minor, currency);
       const sums = sumsOfBill(bill);
       return [
         ...[billNumber(bill), billKindNames[bill.kind], bill.issuedOn, bill.body.to.split('\n')[0] ?? '', projectName],

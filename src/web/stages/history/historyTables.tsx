@@ -1,7 +1,6 @@
 import { type FactorAt, type FavoriteWork, type PastProject, perHourOf } from '@core/closing/studioHistory';
-import { currencyExponent } from '@core/kernel/currencies.data';
 import { formatMinutes } from '@core/kernel/formatMinutes';
-import { formatMoney } from '@core/kernel/formatMoney';
+import { decimalMoney, formatMoney } from '@core/kernel/formatMoney';
 import { factorWords, workName } from '@core/log/logSummary';
 import { Link } from 'react-router';
 import { dayOf } from '../../app/words';
@@ -71,8 +70,7 @@ export function projectsTable(projects: readonly PastProject[]): { fields: strin
       ...['Planned money', 'Planned hours', 'Saved against new', 'Your hour earned'],
     ],
     rows: projects.map(({ name, currency, closing }) => {
-      const exponent = currencyExponent(currency);
-      const money = (minor: number | null) => (minor === null ? '' : (minor / 10 ** exponent).toFixed(exponent));
+      const money = (minor: number | null) => decimalMoney(minor, currency);
       const hours = (minutes: number) => (minutes / 60).toFixed(2);
       const { planned } = closing;
       return [
