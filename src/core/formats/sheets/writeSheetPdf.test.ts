@@ -2,10 +2,11 @@ import { readFileSync } from 'node:fs';
 import { createRequire } from 'node:module';
 import { getDocument } from 'pdfjs-dist/legacy/build/pdf.mjs';
 import { describe, expect, it } from 'vitest';
+import { textsOf } from '../../fixtures/sheetTexts';
 import type { SheetBlock, SheetDocument } from '../../sheets/sheetDocument';
 import { printPapers } from '../cutting/writePdf';
 import { sheetFonts } from './sheetFonts.data';
-import { type PictureBytes, textsOf, writeSheetPdf } from './writeSheetPdf';
+import { type PictureBytes, writeSheetPdf } from './writeSheetPdf';
 
 const { resolve } = createRequire(import.meta.url);
 const fonts = sheetFonts((file) => new Uint8Array(readFileSync(resolve(file))));
