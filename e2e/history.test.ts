@@ -1,6 +1,7 @@
 import { writeFileSync } from 'node:fs';
 import { join } from 'node:path';
-import { historySentence, historySums, type PastProject } from '@core/closing/studioHistory';
+import { historySentence } from '@core/closing/historyWords';
+import { historySums, type PastProject } from '@core/closing/studioHistory';
 import ICAL from 'ical.js';
 import Papa from 'papaparse';
 import { describe, expect, it } from 'vitest';

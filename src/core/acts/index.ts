@@ -167,7 +167,6 @@ const listed = [
   issueBill,
   cancelBill,
   addRow('addClientPayment', 'clientPayments', 'Payment of the client noted'),
-  editRow('editClientPayment', 'clientPayments', 'Payment of the client changed'),
   removeRow('removeClientPayment', 'clientPayments', 'Payment of the client removed'),
   addRow('addWish', 'wishes', 'Wish noted'),
   editRow('editWish', 'wishes', 'Wish changed'),

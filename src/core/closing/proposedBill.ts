@@ -108,19 +108,3 @@ export function proposedBill(rows: ProjectRows, reckoning: Reckoning, kind: Draf
     note: terms.note,
   };
 }
-
-/** How a bill stands: what it comes to is paid, in part, not at all, or it was taken back. */
-export type BillState = 'quote' | 'open' | 'paidInPart' | 'paid' | 'takenBack' | 'creditNote';
-
-/** What of a bill is still to be paid, and how it stands. Minor units. */
-export function standingOf(
-  bill: BillRow,
-  total: number,
-  { bills, clientPayments }: Pick<ProjectRows, 'bills' | 'clientPayments'>,
-): { state: BillState; paid: number; open: number } {
-  const paid = clientPayments.filter(({ billId }) => billId === bill.id).reduce((sum, { amount }) => sum + amount, 0);
-  if (bill.kind !== 'invoice') return { state: bill.kind, paid: 0, open: 0 };
-  if (bills.some(({ cancelsId }) => cancelsId === bill.id)) return { state: 'takenBack', paid, open: 0 };
-  const open = total - paid;
-  return { state: open <= 0 ? 'paid' : paid > 0 ? 'paidInPart' : 'open', paid, open: Math.max(0, open) };
-}

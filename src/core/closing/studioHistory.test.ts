@@ -7,16 +7,10 @@ import { AS_OF } from '../fixtures/projectRows';
 import { idsAfter, throwsUpTo } from '../fixtures/throws';
 import { computePlan } from '../plan/computePlan';
 import { originKinds } from '../sourcing/origins';
+import { cameFromSentence, earnedSentence, factorsSentence, historySentence, worksSentence } from './historyWords';
 import { closingOf, type ProjectClosing } from './projectClosing';
 import { cashOf, minutesOf, reckon } from './reckon';
-import {
-  factorsOverTime,
-  favoriteWorks,
-  historySentence,
-  historySums,
-  type PastProject,
-  perHourOf,
-} from './studioHistory';
+import { factorsOverTime, favoriteWorks, historySums, type PastProject, perHourOf } from './studioHistory';
 
 const closing = (change: Partial<ProjectClosing> = {}): ProjectClosing => ({
   state: 'finished',
@@ -127,6 +121,33 @@ describe('what was worked most', () => {
       { work: 'x', minutes: 50, steps: 3, projects: 2 },
       { work: 'y', minutes: 40, steps: 1, projects: 1 },
     ]);
+  });
+});
+
+describe('the history in words', () => {
+  it('names what has nothing to be held against, what was worked most and where pieces came from', () => {
+    expect(earnedSentence([past('a')])).toBe('Against buying new, project by project.');
+    expect(earnedSentence([past('a'), past('b', { saved: null })])).toBe(
+      'Against buying new, project by project; b has nothing to be held against.',
+    );
+    expect(earnedSentence([past('a', { saved: null })])).toContain('put a “buy new”');
+    expect(worksSentence([])).toBe('Nothing is logged yet.');
+    expect(worksSentence([{ work: 'step.own', minutes: 90, steps: 2, projects: 2 }])).toBe(
+      'Most of all steps of your own: 1 h 30 in 2 projects.',
+    );
+    expect(factorsSentence([])).toContain('third line');
+    expect(factorsSentence([{ month: '2026-05', factors: { 'step.own': 1.12 } }])).toBe(
+      'By 2026-05: steps of your own 12 % longer.',
+    );
+    expect(
+      cameFromSentence({
+        byOrigin: [
+          { origin: 'owned', count: 1 },
+          { origin: 'new', count: 3 },
+        ],
+      }),
+    ).toBe('owned 1 of 4 (25 %) and new 3 of 4 (75 %).');
+    expect(cameFromSentence({ byOrigin: [] })).toBe('Nothing fills a slot.');
   });
 });
 

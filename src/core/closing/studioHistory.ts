@@ -1,7 +1,4 @@
 import { localDate } from '../calendar/zonedTime';
-import { formatMinutes } from '../kernel/formatMinutes';
-import { formatMoney } from '../kernel/formatMoney';
-import { listed } from '../kernel/listed';
 import { learnFactors } from '../log/learnFactors';
 import type { LogEntryRow } from '../model/rows';
 import { type OriginKind, originKinds } from '../sourcing/origins';
@@ -75,30 +72,6 @@ export function historySums(projects: readonly PastProject[]): HistorySums[] {
       };
     })
     .sort((a, b) => b.projects - a.projects || (a.currency < b.currency ? -1 : 1));
-}
-
-const share = (ratio: number) => {
-  const percent = Math.round((ratio - 1) * 100);
-  return percent === 0 ? 'as planned' : `${Math.abs(percent)} % ${percent > 0 ? 'more' : 'less'} than planned`;
-};
-
-/** The same in sentences. */
-export function historySentence(sums: HistorySums): string {
-  const { currency, projects } = sums;
-  const money = (minor: number) => formatMoney(minor, currency, { cents: 'auto' });
-  const shelf = sums.stash === 0 ? '' : `, ${money(sums.stash)} off the shelf`;
-  const head = `${projects === 1 ? 'One project' : `${projects} projects`} finished: ${money(sums.cash)}${shelf} and ${formatMinutes(sums.minutes)}.`;
-  const missed = [
-    sums.cashAgainstPlan === null ? '' : `money ${share(sums.cashAgainstPlan)}`,
-    sums.minutesAgainstPlan === null ? '' : `hours ${share(sums.minutesAgainstPlan)}`,
-  ].filter((words) => words !== '');
-  const against =
-    sums.withYardstick === 0
-      ? ' Nothing was held against new.'
-      : ` Buying new would have cost ${money(Math.abs(sums.saved))} ${sums.saved >= 0 ? 'more' : 'less'}${
-          sums.perHour === null ? '' : `; an hour of yours earned ${money(sums.perHour)}`
-        }.`;
-  return `${head}${against}${missed.length === 0 ? '' : ` Against the plans when work began: ${listed(missed)}.`}`;
 }
 
 /** A kind of work that was done often: how long in all, in how many projects, how often. */

@@ -2,6 +2,7 @@ import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { currencyCodes, currencyExponent } from './currencies.data';
 import { formatLength } from './formatLength';
+import { decimalMoney } from './formatMoney';
 import { multiplyDivideRound, percentOf, splitAmount } from './money';
 import { parseLength } from './parseLength';
 import { parseMoney } from './parseMoney';
@@ -165,5 +166,15 @@ describe('registry and seed', () => {
     expect(draws(7)).toEqual(draws(7));
     expect(draws(7)).not.toEqual(draws(8));
     expect(draws(7).every((n) => n >= 0 && n < 1)).toBe(true);
+  });
+});
+
+describe('money as a plain number', () => {
+  it('has the decimals of its currency, and is empty where nothing is known', () => {
+    expect(decimalMoney(-5207, 'USD')).toBe('-52.07');
+    expect(decimalMoney(5207, 'JPY')).toBe('5207');
+    expect(decimalMoney(5, 'KWD')).toBe('0.005');
+    expect(decimalMoney(0, 'USD')).toBe('0.00');
+    expect(decimalMoney(null, 'USD')).toBe('');
   });
 });

@@ -2,7 +2,8 @@ import { readFileSync } from 'node:fs';
 import { fileURLToPath } from 'node:url';
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { proposedBill, proposedLines, standingOf, usualTerms } from '../closing/proposedBill';
+import { afterwardsOf, standingOf, standingWords } from '../closing/billStanding';
+import { proposedBill, proposedLines, usualTerms } from '../closing/proposedBill';
 import { reckon } from '../closing/reckon';
 import { billBody, billRow } from '../fixtures/bills';
 import { uuid } from '../fixtures/following';
@@ -273,10 +274,11 @@ describe('a bill as it is printed', () => {
       billId: bill.id,
     });
     const state = (clientPayments: ReturnType<typeof pay>[], bills = [bill]) =>
-      standingOf(bill, total, { bills, clientPayments });
-    expect(state([])).toEqual({ state: 'open', paid: 0, open: total });
+      standingOf(bill, afterwardsOf(bill, { bills, clientPayments }));
+    expect(state([])).toEqual({ state: 'open', total, open: total });
     expect(state([pay(1000)])).toMatchObject({ state: 'paidInPart', open: total - 1000 });
     expect(state([pay(total)]).state).toBe('paid');
+    expect(standingWords(state([pay(total - 100)]), 'USD')).toBe('paid in part, $1.00 open');
     const note = billRow(uuid(2), { kind: 'creditNote', cancelsId: bill.id });
     expect(state([], [bill, note])).toMatchObject({ state: 'takenBack', open: 0 });
   });

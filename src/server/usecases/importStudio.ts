@@ -6,7 +6,6 @@ import { Readable } from 'node:stream';
 import { pipeline } from 'node:stream/promises';
 import type { ReadableStream as NodeReadableStream } from 'node:stream/web';
 import type { Problem } from '@core/acts/act';
-import { isProject } from '@core/acts/changes';
 import { breachesOf, problemsOf } from '@core/acts/invariants';
 import { problemsOfSchema } from '@core/acts/problems';
 import {
@@ -162,7 +161,7 @@ async function judge(transaction: Transaction, house: Tables, projects: StudioPa
     const full = await overLimits(transaction, filled(tables), project.id);
     if (full.length > 0) throw refuse(full);
     const rows = await projectRows(transaction, project.id);
-    if (!rows || !isProject(rows)) throw refuse([{ field: 'project', value: project.id, accepted: 'a whole project' }]);
+    if (!rows) throw refuse([{ field: 'project', value: project.id, accepted: 'a whole project' }]);
     // A piece that broke while it was promised is a fact: only what an act can bring about is refused.
     const broken = breachesOf(rows).filter(({ weightIn }) => weightIn === undefined);
     if (broken.length > 0) throw refuse(problemsOf(broken).slice(0, 20));

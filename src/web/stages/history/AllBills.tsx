@@ -1,4 +1,5 @@
 import type { BillOfStudio } from '@contract/bills';
+import { standingOf, standingWords } from '@core/closing/billStanding';
 import { writeTable } from '@core/formats/table/writeTable';
 import { decimalMoney, formatMoney } from '@core/kernel/formatMoney';
 import { billKindNames, billNumber, sumsOfBill } from '@core/sheets/billSheet';
@@ -39,7 +40,7 @@ export function AllBills() {
               <th scope="col">Bill</th>
               <th scope="col">Date</th>
               <th scope="col">Total</th>
-              <th scope="col">Open</th>
+              <th scope="col">State</th>
             </tr>
           </thead>
           <tbody>
@@ -57,7 +58,7 @@ export function AllBills() {
                   </th>
                   <td>{dayOf(bill.issuedOn)}</td>
                   <td>{formatMoney(sumsOfBill(bill).total, bill.body.currency)}</td>
-                  <td>{openWords(of)}</td>
+                  <td>{stateOf(of)}</td>
                 </tr>
               );
             })}
@@ -73,13 +74,8 @@ export function AllBills() {
   );
 }
 
-/** What of a bill is open, in words. */
-function openWords({ bill, paid, isTakenBack }: BillOfStudio): string {
-  if (bill.kind !== 'invoice') return '';
-  if (isTakenBack) return 'taken back';
-  const open = sumsOfBill(bill).total - paid;
-  return open <= 0 ? 'paid' : formatMoney(open, bill.body.currency);
-}
+/** How a bill stands, in words. */
+const stateOf = (of: BillOfStudio): string => standingWords(standingOf(of.bill, of), of.bill.body.currency);
 
 function billsTable(bills: readonly BillOfStudio[]): { fields: string[]; rows: string[][] } {
   return {
@@ -91,7 +87,7 @@ function billsTable(bills: readonly BillOfStudio[]): { fields: string[]; rows: s
       const sums = sumsOfBill(bill);
       return [
         ...[billNumber(bill), billKindNames[bill.kind], bill.issuedOn, bill.body.to.split('\n')[0] ?? '', projectName],
-        ...[currency, money(sums.net), money(sums.tax), money(sums.total), money(paid), openWords(of)],
+        ...[currency, money(sums.net), money(sums.tax), money(sums.total), money(paid), stateOf(of)],
       ];
     }),
   };

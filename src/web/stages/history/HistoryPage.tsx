@@ -1,15 +1,12 @@
 import {
-  factorsOverTime,
-  favoriteWorks,
+  cameFromSentence,
+  earnedSentence,
+  factorsSentence,
   historySentence,
-  historySums,
-  type PastProject,
-} from '@core/closing/studioHistory';
+  worksSentence,
+} from '@core/closing/historyWords';
+import { factorsOverTime, favoriteWorks, historySums, type PastProject } from '@core/closing/studioHistory';
 import { writeTable } from '@core/formats/table/writeTable';
-import { formatMinutes } from '@core/kernel/formatMinutes';
-import { listed } from '@core/kernel/listed';
-import { factorWords, workName } from '@core/log/logSummary';
-import { originNames } from '@core/sourcing/origins';
 import { useQuery } from '@tanstack/react-query';
 import { Button } from 'antd';
 import { lazy } from 'react';
@@ -101,7 +98,6 @@ function History() {
   const works = favoriteWorks(projects);
   const top = works.slice(0, MOST_WORKS).map(({ work }) => work);
   const factors = factorsOverTime(rows.logEntries, top, locale.timeZone);
-  const last = factors.at(-1);
   const earned = begun.filter(({ closing }) => closing.saved !== null);
   return (
     <div className={styles.page}>
@@ -135,54 +131,33 @@ function History() {
       <div className={styles.charts}>
         <Charted
           title="What an hour earned"
-          sentence={
-            earned.length === 0
-              ? 'Nothing is held against new yet: put a “buy new” beside what you make on the board.'
-              : `Against buying new, project by project${earned.length < begun.length ? `; ${listed(begun.filter(({ closing }) => closing.saved === null).map(({ name }) => name))} ${begun.length - earned.length === 1 ? 'has' : 'have'} nothing to be held against` : ''}.`
-          }
+          sentence={earnedSentence(begun)}
           isEmpty={earned.length === 0}
           chart={<HoursEarnedChart projects={earned} />}
           table={<ProjectsTable projects={earned} />}
         />
         <Charted
           title="What was worked most"
-          sentence={
-            works[0] === undefined
-              ? 'Nothing is logged yet.'
-              : `Most of all ${workName(works[0].work)}: ${formatMinutes(works[0].minutes)} in ${works[0].projects === 1 ? 'one project' : `${works[0].projects} projects`}.`
-          }
+          sentence={worksSentence(works)}
           isEmpty={works.length === 0}
           chart={<WorksChart works={works.slice(0, 10)} />}
           table={<WorksTable works={works} />}
         />
         <Charted
           title="How your factors went"
-          sentence={
-            last === undefined
-              ? 'From the third line of a kind of work on, the log teaches how long you take for it.'
-              : `By ${last.month}: ${listed(Object.entries(last.factors).map(([work, factor]) => `${workName(work)} ${factorWords(factor)}`))}.`
-          }
+          sentence={factorsSentence(factors)}
           isEmpty={factors.length === 0}
           chart={factors.length < 2 ? null : <FactorsChart months={factors} works={top} />}
           table={<FactorsTable months={factors} works={top} />}
         />
         <section className={styles.box} aria-label="Where it came from">
           <h3>Where it came from</h3>
-          {sums.map(({ currency, byOrigin }) => {
-            const all = byOrigin.reduce((sum, { count }) => sum + count, 0);
-            return (
-              <p key={currency}>
-                {sums.length > 1 && `${currency}: `}
-                {listed(
-                  byOrigin.map(
-                    ({ origin, count }) =>
-                      `${originNames[origin].toLowerCase()} ${count} of ${all} (${Math.round((count / all) * 100)} %)`,
-                  ),
-                )}
-                .
-              </p>
-            );
-          })}
+          {sums.map((of) => (
+            <p key={of.currency}>
+              {sums.length > 1 && `${of.currency}: `}
+              {cameFromSentence(of)}
+            </p>
+          ))}
           {sums.length === 0 && <p className="muted">Told once a project is finished.</p>}
         </section>
       </div>

@@ -120,6 +120,7 @@ function Wish(props: { wish: WishRow }) {
         <DateField label="On sale from" value={wish.saleOn} onCommit={(saleOn) => set({ saleOn })} />
         <TextField label="For" value={wish.use} onCommit={(use) => set({ use })} />
       </SideBySide>
+      <TextField label="Note" most={1000} value={wish.note} onCommit={(note) => set({ note })} />
       <p>
         <Button size="small" onClick={() => set({ gotOn: today })} aria-label={`Got it: ${wish.what}`}>
           Got it

@@ -51,6 +51,8 @@ export function Again() {
       setBusy(null);
     }
   };
+  // Whether what was bought new is in the house is not known yet: nothing is said of it too soon.
+  if (became.isLoading) return <p aria-busy="true">Looking what lies in the house …</p>;
   if (started)
     return (
       <section className={styles.page} aria-label="Started">

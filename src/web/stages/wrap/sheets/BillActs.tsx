@@ -1,8 +1,8 @@
 import { localDate } from '@core/calendar/zonedTime';
-import { standingOf } from '@core/closing/proposedBill';
+import { afterwardsOf, standingOf } from '@core/closing/billStanding';
 import { formatMoney } from '@core/kernel/formatMoney';
 import type { BillRow } from '@core/model/rows';
-import { billNumber, sumsOfBill } from '@core/sheets/billSheet';
+import { billNumber } from '@core/sheets/billSheet';
 import { Button } from 'antd';
 import { useState } from 'react';
 import { Link, useNavigate } from 'react-router';
@@ -17,8 +17,7 @@ export function BillActs(props: { bill: BillRow }) {
   const { run } = useCommands();
   const navigate = useNavigate();
   const [isAsking, setAsking] = useState(false);
-  const { total } = sumsOfBill(bill);
-  const { state, open } = standingOf(bill, total, rows);
+  const { state, open } = standingOf(bill, afterwardsOf(bill, rows));
   const today = () => localDate(Date.now(), timeZone);
   const note = rows.bills.find(({ cancelsId }) => cancelsId === bill.id);
   const takeBack = (isWrittenAnew: boolean) => {

@@ -1,21 +1,12 @@
 import { shortDate } from '@core/calendar/sayDay';
 import { localDate } from '@core/calendar/zonedTime';
-import { type BillState, standingOf } from '@core/closing/proposedBill';
+import { afterwardsOf, standingOf, standingWords } from '@core/closing/billStanding';
 import { formatMoney } from '@core/kernel/formatMoney';
 import { billSums } from '@core/pricing/bill';
-import { billKindNames, billNumber, sumsOfBill } from '@core/sheets/billSheet';
+import { billKindNames, billNumber } from '@core/sheets/billSheet';
 import { Link } from 'react-router';
 import { useLocale, usePlan, useRows } from '../../../app/projectStore';
 import styles from './sheets.module.css';
-
-const stateWords: Readonly<Record<BillState, string>> = {
-  quote: 'offered',
-  open: 'open',
-  paidInPart: 'paid in part',
-  paid: 'paid',
-  takenBack: 'taken back',
-  creditNote: 'credit note',
-};
 
 /** What was written and what was sent, the latest first. */
 export function BillList() {
@@ -38,19 +29,17 @@ export function BillList() {
         </li>
       ))}
       {sent.map((bill) => {
-        const { total } = sumsOfBill(bill);
-        const { state, open } = standingOf(bill, total, rows);
-        const left = state === 'paidInPart' ? `, ${formatMoney(open, bill.body.currency)} open` : '';
+        const standing = standingOf(bill, afterwardsOf(bill, rows));
         return (
           <li key={bill.id}>
             <span>
               <Link to={`../wrap/bill/${bill.id}`}>{`${billKindNames[bill.kind]} ${billNumber(bill)}`}</Link>
               <small>
-                {bill.body.to.split('\n')[0]} · {shortDate(bill.issuedOn, today)} · {stateWords[state]}
-                {left}
+                {bill.body.to.split('\n')[0]} · {shortDate(bill.issuedOn, today)} ·{' '}
+                {standingWords(standing, bill.body.currency)}
               </small>
             </span>
-            <b>{formatMoney(total, bill.body.currency)}</b>
+            <b>{formatMoney(standing.total, bill.body.currency)}</b>
           </li>
         );
       })}

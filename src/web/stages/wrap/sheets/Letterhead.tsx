@@ -1,4 +1,5 @@
 import { usualTerms } from '@core/closing/proposedBill';
+import { formatMoney } from '@core/kernel/formatMoney';
 import type { LetterheadRow } from '@core/model/rows';
 import { Checkbox } from 'antd';
 import { useCommands, useLocale, useRows } from '../../../app/projectStore';
@@ -15,6 +16,7 @@ export function Letterhead() {
   const { run } = useCommands();
   const [present] = letterheads;
   const { id: _id, version: _version, ...said } = present ?? { id: '', version: 1, ...usualTerms(currency) };
+  const isOurs = said.currency === currency;
   const keep = (change: Partial<Terms>) =>
     run('saveLetterhead', { id: crypto.randomUUID(), values: { ...said, ...change } });
   return (
@@ -26,10 +28,14 @@ export function Letterhead() {
         <MoneyField
           label="Your hour"
           nullable
-          currency={said.currency}
-          value={said.hourRate}
-          hint={said.currency === currency ? 'empty: hours are not billed' : `in ${said.currency}: not billed here`}
-          onCommit={(hourRate) => keep({ hourRate })}
+          currency={currency}
+          value={isOurs ? said.hourRate : null}
+          hint={
+            isOurs || said.hourRate === null
+              ? 'empty: hours are not billed'
+              : `it is ${formatMoney(said.hourRate, said.currency)}; said here, it counts in ${currency} from now on`
+          }
+          onCommit={(hourRate) => keep({ hourRate, currency })}
         />
         <div>
           <NumberField

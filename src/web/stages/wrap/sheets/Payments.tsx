@@ -1,8 +1,8 @@
 import { shortDate } from '@core/calendar/sayDay';
 import { localDate } from '@core/calendar/zonedTime';
-import { standingOf } from '@core/closing/proposedBill';
+import { afterwardsOf, standingOf } from '@core/closing/billStanding';
 import { formatMoney } from '@core/kernel/formatMoney';
-import { billNumber, sumsOfBill } from '@core/sheets/billSheet';
+import { billNumber } from '@core/sheets/billSheet';
 import { Button } from 'antd';
 import { useState } from 'react';
 import { useCommands, useLocale, usePlan, useRows } from '../../../app/projectStore';
@@ -22,8 +22,8 @@ export function Payments() {
   const [billId, setBillId] = useState('');
   const [problem, setProblem] = useState('');
   const open = rows.bills.flatMap((bill) => {
-    const standing = standingOf(bill, sumsOfBill(bill).total, rows);
-    return bill.kind === 'invoice' && standing.open > 0 ? [{ bill, left: standing.open }] : [];
+    const { open: left } = standingOf(bill, afterwardsOf(bill, rows));
+    return left > 0 ? [{ bill, left }] : [];
   });
   const forBill = open.find(({ bill }) => bill.id === billId);
   const note = () => {

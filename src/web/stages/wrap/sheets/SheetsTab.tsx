@@ -64,7 +64,7 @@ export function SheetsTab() {
           For work that is paid. Lines are proposed from what the project comes to: a quote has all of it, an invoice
           what was paid and done.
         </p>
-        {terms.hourRate === null && (
+        {(terms.hourRate === null || terms.currency !== project.currency) && (
           <p className="small">No rate for your hour is said below: hours are left out until there is one.</p>
         )}
         <div className={styles.buttons}>

@@ -1,0 +1,55 @@
+import { formatMoney } from '../kernel/formatMoney';
+import type { BillRow, ProjectRows } from '../model/rows';
+import { billSums } from '../pricing/bill';
+
+/** How a bill stands: what it comes to is paid, in part, not at all, or it was taken back. */
+export type BillState = 'quote' | 'open' | 'paidInPart' | 'paid' | 'takenBack' | 'creditNote';
+
+/** What became of a bill after it was sent. */
+export interface BillAfterwards {
+  /** What the client paid for it, deposits that it names among it; minor units. */
+  paid: number;
+  /** Whether a credit note took it back. */
+  isTakenBack: boolean;
+}
+
+export interface BillStanding {
+  state: BillState;
+  total: number;
+  /** What is still to be paid, never less than nothing. */
+  open: number;
+}
+
+/** What became of a bill, by the rows of its project. */
+export const afterwardsOf = (
+  { id }: Pick<BillRow, 'id'>,
+  { bills, clientPayments }: Pick<ProjectRows, 'bills' | 'clientPayments'>,
+): BillAfterwards => ({
+  paid: clientPayments.filter(({ billId }) => billId === id).reduce((sum, { amount }) => sum + amount, 0),
+  isTakenBack: bills.some(({ cancelsId }) => cancelsId === id),
+});
+
+/** What of a bill is still to be paid, and how it stands. */
+export function standingOf(
+  { kind, body }: Pick<BillRow, 'kind' | 'body'>,
+  { paid, isTakenBack }: BillAfterwards,
+): BillStanding {
+  const { total } = billSums(body.lines, body.isTaxIncluded);
+  if (kind !== 'invoice') return { state: kind, total, open: 0 };
+  if (isTakenBack) return { state: 'takenBack', total, open: 0 };
+  const open = total - paid;
+  return { state: open <= 0 ? 'paid' : paid > 0 ? 'paidInPart' : 'open', total, open: Math.max(0, open) };
+}
+
+const stateWords: Readonly<Record<BillState, string>> = {
+  quote: 'offered',
+  open: 'open',
+  paidInPart: 'paid in part',
+  paid: 'paid',
+  takenBack: 'taken back',
+  creditNote: 'credit note',
+};
+
+/** How a bill stands, in words: "paid", "paid in part, $40.00 open". */
+export const standingWords = ({ state, open }: BillStanding, currency: string): string =>
+  state === 'paidInPart' ? `${stateWords[state]}, ${formatMoney(open, currency)} open` : stateWords[state];
