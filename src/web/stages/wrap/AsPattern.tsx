@@ -32,11 +32,11 @@ export function AsPattern() {
       <h3>For another room</h3>
       <p className="muted small">
         Its spots, slots, colors and looks as a pattern; what was found, chosen and bought stays here, and what holds of
-        this room alone is asked anew.
+        this room alone is asked anew. Without a name it is called by this project’s and the room.
       </p>
       <div className={styles.addFields}>
         <TextField label="Room" value={room} onCommit={setRoom} />
-        <TextField label="Name" hint="empty: this project’s name with the room" value={name} onCommit={setName} />
+        <TextField label="Name" value={name} onCommit={setName} />
         <Button loading={isBusy} onClick={() => void begin()}>
           Begin it there
         </Button>
