@@ -210,7 +210,7 @@ const waitingIn = (entries: readonly { state: string }[]) =>
   entries.filter((entry) => entry.state === 'waiting').length;
 
 function SavedMark() {
-  const { offline, entries } = useStatus();
+  const { offline, entries, isMaking } = useStatus();
   const waiting = waitingIn(entries);
   if (offline && waiting > 0)
     return (
@@ -218,7 +218,9 @@ function SavedMark() {
         <NavLink to="/waiting">Kept here, {waiting} to send</NavLink>
       </span>
     );
-  return <span role="status">{offline ? 'Not connected' : waiting > 0 ? 'Saving …' : 'Saved'}</span>;
+  return (
+    <span role="status">{isMaking ? 'Saving …' : offline ? 'Not connected' : waiting > 0 ? 'Saving …' : 'Saved'}</span>
+  );
 }
 
 const PurseWhy = lazy(async () => ({ default: (await import('../stages/compare')).PurseWhy }));

@@ -28,10 +28,13 @@ function bringActing(): Promise<Acting> {
 /**
  * Does something with what acts need: at once where it is here, else when it comes, in the order in which it was asked
  * for.
+ *
+ * @returns null where it was done at once, else what is done when it was
  */
-export function whenActing(act: (acting: Acting) => void): void {
-  if (here) act(here);
-  else void bringActing().then(act);
+export function whenActing(act: (acting: Acting) => void): Promise<void> | null {
+  if (!here) return bringActing().then(act);
+  act(here);
+  return null;
 }
 
 /** What acts need, once it is here; a page is shown without it, and brings it as soon as it stands there. */

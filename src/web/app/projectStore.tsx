@@ -17,20 +17,17 @@ import {
 import { get, set } from '../sync/deviceStore';
 import { withAnswer } from '../sync/rowsAfter';
 import { ApiError, api, type Snapshot } from './api';
-import { type CommandQueue, useCommandQueue } from './useCommandQueue';
+import { type CommandQueue, type QueueCommands, useCommandQueue } from './useCommandQueue';
 import { useCutter } from './useCutter';
 import { useWarmed } from './useWarmed';
 import { useWatch } from './useWatch';
 import type { ProjectLocale } from './words';
 
 /** What can be done to a project; the same functions as long as it is open. */
-export type ProjectCommands = Pick<
-  CommandQueue,
-  'run' | 'undo' | 'undoWith' | 'bringBack' | 'resolve' | 'retry' | 'noteAct'
-> & { dismissNews(): void };
+export type ProjectCommands = QueueCommands & { dismissNews(): void };
 
 /** How saving goes, and what happened elsewhere. */
-export interface ProjectStatus extends Pick<CommandQueue, 'entries' | 'offline' | 'notKept' | 'lastAct'> {
+export interface ProjectStatus extends Pick<CommandQueue, 'entries' | 'isMaking' | 'offline' | 'notKept' | 'lastAct'> {
   /** Who changed the project since this page last wrote, on another tab or device; cleared by `dismissNews`. */
   news: string | null;
   /** Whether layouts are still being searched: what is shown of them is the first, quick one. */
@@ -152,7 +149,7 @@ export function ProjectProvider(props: {
     stuck: () => void client.invalidateQueries({ queryKey }),
   });
 
-  const { rows, run, undo, undoWith, bringBack, resolve, retry, noteAct, entries, notKept, lastAct } = queue;
+  const { rows, commands: ofQueue, entries, isMaking, notKept, lastAct } = queue;
   const memo = useMemo(() => new Memo(), []);
   const { cutter, isLaying } = useCutter();
   const isWarm = useWarmed(rows, memo, cutter);
@@ -160,15 +157,12 @@ export function ProjectProvider(props: {
     () => (rows && isWarm ? new Plan(rows, now, memo, cutter) : null),
     [rows, isWarm, now, memo, cutter],
   );
-  const commands = useMemo<ProjectCommands>(
-    () => ({ run, undo, undoWith, bringBack, resolve, retry, noteAct, dismissNews: () => setNews(null) }),
-    [run, undo, undoWith, bringBack, resolve, retry, noteAct],
-  );
+  const commands = useMemo<ProjectCommands>(() => ({ ...ofQueue, dismissNews: () => setNews(null) }), [ofQueue]);
   const offline =
     queue.offline || (query.isError && query.error instanceof ApiError && query.error.gone && !query.error.busy);
   const status = useMemo<ProjectStatus>(
-    () => ({ entries, offline, notKept, lastAct, news, isLaying }),
-    [entries, offline, notKept, lastAct, news, isLaying],
+    () => ({ entries, isMaking, offline, notKept, lastAct, news, isLaying }),
+    [entries, isMaking, offline, notKept, lastAct, news, isLaying],
   );
   const units = rows?.project.units ?? null;
   const currency = rows?.project.currency ?? '';

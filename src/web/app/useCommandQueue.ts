@@ -21,10 +21,8 @@ export interface DoneAct {
   stays: boolean;
 }
 
-/** The commands of one scope (a project, or the house): shown at once, sent in order, taken back. */
-export interface CommandQueue<W extends Workspace = Workspace> {
-  /** What the server has, with what is on its way. */
-  rows: W | null;
+/** What can be done in one scope (a project, or the house); the same functions as long as it is open. */
+export interface QueueCommands {
   /** Queues a command; the page shows it at once. */
   run<K extends ActKind>(
     kind: K,
@@ -32,22 +30,37 @@ export interface CommandQueue<W extends Workspace = Workspace> {
     along?: readonly PieceRow[],
     picture?: OutboxEntry['picture'],
   ): void;
+  /**
+   * Does an act as soon as what it brings along is made. Until it is queued the page says that it is being saved, and
+   * not that all is.
+   */
+  runWhenMade<T>(made: Promise<T>, act: (made: T) => void): void;
+  /** Takes the latest act back, then the one before, and so on; an act still on its way is awaited first. */
+  undo(): void;
+  /** Takes an act back together with those that built on it. */
+  undoWith(key: string, also: readonly string[]): void;
+  /** Brings back what was taken back last. */
+  bringBack(): void;
+  resolve(key: string, decision: Decision): void;
+  retry(): void;
+  /** Notes an act that went another way than through the queue (an import), so that it can be taken back too. */
+  noteAct(actId: string, title: string): void;
+}
+
+/** The commands of one scope: shown at once, sent in order, taken back. */
+export interface CommandQueue<W extends Workspace = Workspace> extends QueueCommands {
+  /** The commands alone: what only acts is not drawn anew with what waits. */
+  commands: QueueCommands;
+  /** What the server has, with what is on its way. */
+  rows: W | null;
+  /** Whether something was asked for that is not queued yet. */
+  isMaking: boolean;
   entries: readonly OutboxEntry[];
   offline: boolean;
   /** What was done last, for the message; `taken` when it was an act taken back. */
   lastAct: DoneAct | null;
-  /** Takes the latest act back, then the one before, and so on; an act still on its way is awaited first. */
-  undo(): void;
-  /** Brings back what was taken back last. */
-  bringBack(): void;
-  resolve(key: string, decision: Decision): void;
-  /** Takes an act back together with those that built on it. */
-  undoWith(key: string, also: readonly string[]): void;
   /** Whether what is typed is not kept on this device: it is gone when the tab is closed before it is sent. */
   notKept: boolean;
-  retry(): void;
-  /** Notes an act that went another way than through the queue (an import), so that it can be taken back too. */
-  noteAct(actId: string, title: string): void;
 }
 
 /**
@@ -109,6 +122,12 @@ export function useCommandQueue<W extends Workspace>(
   const latest = useLatest(rows);
   const server = useLatest(serverRows);
 
+  const [making, setMaking] = useState(0);
+  const awaited = useCallback((work: Promise<void>) => {
+    setMaking((n) => n + 1);
+    void work.finally(() => setMaking((n) => n - 1));
+  }, []);
+  const runWhenMade = useCallback<CommandQueue['runWhenMade']>((made, act) => awaited(made.then(act)), [awaited]);
   const run = useCallback(
     <K extends ActKind>(
       kind: K,
@@ -117,15 +136,16 @@ export function useCommandQueue<W extends Workspace>(
       picture?: OutboxEntry['picture'],
     ) => {
       touched.current = performance.now();
-      whenActing(({ typeAct, withWaiting }) => {
+      const coming = whenActing(({ typeAct, withWaiting }) => {
         // Several commands in one breath each see what the one before did.
         const seen = latest.current;
         if (!seen) return;
         const entry = typeAct(syncEngine, scopeId, kind, payload, seen, along, picture);
         latest.current = withWaiting(seen, [entry]);
       });
+      if (coming) awaited(coming);
     },
-    [scopeId],
+    [scopeId, awaited],
   );
   const takeBack = useCallback(
     (actId: string) => {
@@ -173,8 +193,13 @@ export function useCommandQueue<W extends Workspace>(
   const [offline, setOffline] = useState(syncEngine.isOffline);
   useEffect(() => syncEngine.watch(() => setOffline(syncEngine.isOffline)), []);
 
+  const isMaking = making > 0;
+  const commands = useMemo<QueueCommands>(
+    () => ({ run, runWhenMade, undo, undoWith, bringBack, resolve, retry, noteAct }),
+    [run, runWhenMade, undo, undoWith, bringBack, resolve, retry, noteAct],
+  );
   return useMemo(
-    () => ({ rows, run, entries, offline, notKept, lastAct, undo, undoWith, bringBack, resolve, retry, noteAct }),
-    [rows, run, entries, offline, notKept, lastAct, undo, undoWith, bringBack, resolve, retry, noteAct],
+    () => ({ ...commands, commands, rows, isMaking, entries, offline, notKept, lastAct }),
+    [commands, rows, isMaking, entries, offline, notKept, lastAct],
   );
 }

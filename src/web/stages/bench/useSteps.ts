@@ -23,7 +23,7 @@ export function sessionMinutesOf(schedule: BenchSchedule, taskId: string): numbe
 export function useSteps(schedule: BenchSchedule) {
   const rows = useRows();
   const plan = usePlan();
-  const { run } = useCommands();
+  const { run, runWhenMade } = useCommands();
   const runs = useMemo(() => new Map(rows.stepRuns.map((one) => [taskIdOf(one), one])), [rows.stepRuns]);
   const asked = useRef(new Set<string>());
   return useMemo(() => {
@@ -32,9 +32,10 @@ export function useSteps(schedule: BenchSchedule) {
       const { id } = job.task;
       if (asked.current.has(id)) return;
       asked.current.add(id);
-      void planAsWorkBegins(plan)
-        .then(act)
-        .finally(() => asked.current.delete(id));
+      runWhenMade(planAsWorkBegins(plan), (freeze) => {
+        asked.current.delete(id);
+        act(freeze);
+      });
     };
     const named = (job: BenchJob, people: number) => {
       const { subject } = job;
@@ -71,5 +72,5 @@ export function useSteps(schedule: BenchSchedule) {
         run('reopenStep', { runId: stepRun.id });
       },
     };
-  }, [runs, plan, run, schedule]);
+  }, [runs, plan, run, runWhenMade, schedule]);
 }

@@ -94,7 +94,7 @@ function Rooms() {
       <div className={styles.head}>
         <h1>The house</h1>
         <span role="status" aria-label="The house is" className="muted small">
-          {house.offline ? 'Not connected' : waiting > 0 ? 'Keeping …' : 'Kept'}
+          {house.isMaking ? 'Keeping …' : house.offline ? 'Not connected' : waiting > 0 ? 'Keeping …' : 'Kept'}
         </span>
       </div>
       {house.offline && (

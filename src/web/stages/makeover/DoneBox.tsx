@@ -19,7 +19,7 @@ import styles from './makeover.module.css';
 export function DoneBox(props: { recipe: RecipeRow; computed: RecipePlan; made: RecipeBody }) {
   const rows = useRows();
   const plan = usePlan();
-  const { run } = useCommands();
+  const { run, runWhenMade } = useCommands();
   const locale = useLocale();
   const box = useId();
   const { recipe } = props;
@@ -52,24 +52,26 @@ export function DoneBox(props: { recipe: RecipeRow; computed: RecipePlan; made: 
   return (
     <p className={styles.done}>
       <Button
-        onClick={async (event) => {
+        onClick={(event) => {
           if (isSamePress(box, event.nativeEvent)) return;
-          run('finishRecipe', {
-            recipeId: recipe.id,
-            doneOn: today,
-            body: withFoundSurfaces(recipe.body, props.computed),
-            pieces,
-            uses: used.map(({ row, amount, cut }) => ({
-              id: crypto.randomUUID(),
-              version: 1,
-              supplyId: row.id,
-              what: `${recipe.name}, ${rows.project.name}`.slice(0, 200),
-              amount,
-              onDate: today,
-              cut,
-            })),
-            freeze: await planAsWorkBegins(plan),
-          });
+          runWhenMade(planAsWorkBegins(plan), (freeze) =>
+            run('finishRecipe', {
+              recipeId: recipe.id,
+              doneOn: today,
+              body: withFoundSurfaces(recipe.body, props.computed),
+              pieces,
+              uses: used.map(({ row, amount, cut }) => ({
+                id: crypto.randomUUID(),
+                version: 1,
+                supplyId: row.id,
+                what: `${recipe.name}, ${rows.project.name}`.slice(0, 200),
+                amount,
+                onDate: today,
+                cut,
+              })),
+              freeze,
+            }),
+          );
         }}
       >
         It is done
