@@ -42,6 +42,8 @@ export function Store() {
   const today = localDate(plan.asOfMs, timeZone);
   const name = boxNameOf(box);
   const known = rows.boxes.find((row) => row.name.toLowerCase() === name.toLowerCase());
+  // Once its name is typed in full nothing is left to offer, and no list lies over the button below.
+  const offered = known ? [] : rows.boxes.filter((row) => row.name.toLowerCase().includes(name.toLowerCase()));
   const store = (where: (thing: ThingToStore) => { box: string; standsAt: string }, said: string) => {
     const newBox =
       name !== '' && !known && where === intoBox
@@ -136,7 +138,7 @@ export function Store() {
               <AutoComplete
                 id={field}
                 value={box}
-                options={rows.boxes.map((row) => ({ value: row.name, label: boxWords(row.name) }))}
+                options={offered.map((row) => ({ value: row.name, label: boxWords(row.name) }))}
                 onChange={(text: string) => setBox(text.slice(0, 60))}
                 placeholder="4"
               />
