@@ -32,6 +32,9 @@ export default defineConfig({
     manifest: 'page.json',
     target: 'es2022',
     chunkSizeWarningLimit: 900,
+    rolldownOptions: {
+      treeshake: { moduleSideEffects: [{ test: /node_modules\/@(rc-component|ant-design)\//, sideEffects: false }] },
+    },
   },
   server: {
     host: '127.0.0.1',

@@ -1,4 +1,5 @@
-import { closingStates, type ProjectClosing } from '@core/closing/projectClosing';
+import { closingStates } from '@core/closing/closingStates';
+import type { ProjectClosing } from '@core/closing/projectClosing';
 import { isHouseTable, rowLists, rowSchema, tableNames } from '@core/model/entities';
 import { originKinds } from '@core/sourcing/origins';
 import { z } from 'zod';

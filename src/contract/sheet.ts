@@ -2,9 +2,8 @@ import type { ClientSheet } from '@core/sheets/clientSheet';
 import { originKinds } from '@core/sourcing/origins';
 import { z } from 'zod';
 import { spotPicture } from './answers';
+import { LONGEST_LINK_DAYS } from './linkDays';
 
-/** How long a link may be good for, days. */
-export const LONGEST_LINK_DAYS = 90;
 const daysWords = `1 to ${LONGEST_LINK_DAYS} days`;
 
 /** A link to one project's sheet, for somebody who is not of the studio. */

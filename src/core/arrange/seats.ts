@@ -1,6 +1,6 @@
 import { spotMeasure } from '../catalog/spotKind';
 import { spotKindOf } from '../catalog/spotKinds';
-import { MOST_QUANTITY } from '../model/entities/slot';
+import { MOST_QUANTITY } from '../model/mostQuantity';
 import type { SlotRow, SpotRow } from '../model/rows';
 
 /** Seats of a spot: as counted, else as usual for its kind; 0 where nobody sits. */

@@ -1,6 +1,7 @@
 import { localDate } from '../calendar/zonedTime';
 import { grouped } from '../kernel/grouped';
-import type { FrozenPlan, MoneyKind } from '../model/values/frozenPlan';
+import type { MoneyKind } from '../model/moneyKinds';
+import type { FrozenPlan } from '../model/values/frozenPlan';
 import type { Plan } from '../plan/computePlan';
 import { ledgerEntries } from '../sourcing/ledgerLists';
 import { filledWith } from './freezePlan';

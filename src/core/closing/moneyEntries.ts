@@ -1,8 +1,8 @@
 import { fromMicro, MICRO } from '../kernel/micro';
 import { UNIT_PRICE_SCALE } from '../kernel/money';
+import type { MoneyKind } from '../model/moneyKinds';
 import type { LedgerRow, ProjectRows, SupplyRow } from '../model/rows';
 import { sourceName } from '../model/sourceName';
-import type { MoneyKind } from '../model/values/frozenPlan';
 import type { Plan, PlannedFill } from '../plan/computePlan';
 import { neededMicro, purchaseOf } from '../plan/model/poolCost';
 import { drawnBy, type Pool, type PoolKind, totalDrawn } from '../plan/model/pools';

@@ -1,4 +1,4 @@
-import type { MoneyKind } from '../model/values/frozenPlan';
+import type { MoneyKind } from '../model/moneyKinds';
 
 /** What money goes to, as it is called. */
 export const moneyKindNames: Readonly<Record<MoneyKind, string>> = {

@@ -2,13 +2,10 @@ import { localDate } from '../calendar/zonedTime';
 import type { Plan } from '../plan/computePlan';
 import { linesInForce } from '../pricing/ledger';
 import type { OriginKind } from '../sourcing/origins';
+import type { ClosingState } from './closingStates';
 import { cashOf, minutesOf, reckon } from './reckon';
 import { originShares, savedAgainstNew } from './saved';
 import { workDone } from './workEntries';
-
-/** How far a project is: nothing was done yet, at work, or nothing is left to buy and to do. */
-export const closingStates = ['planned', 'atWork', 'finished'] as const;
-export type ClosingState = (typeof closingStates)[number];
 
 /** What a project came to, in few figures, for the history of the studio. Minor units and minutes. */
 export interface ProjectClosing {

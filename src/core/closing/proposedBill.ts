@@ -1,7 +1,7 @@
 import { percentOf } from '../kernel/money';
+import type { MoneyKind } from '../model/moneyKinds';
 import type { BillDraftRow, BillRow, LetterheadRow, ProjectRows } from '../model/rows';
 import { type BillBody, type DraftKind, MOST_LINES, type WrittenLine } from '../model/values/bill';
-import type { MoneyKind } from '../model/values/frozenPlan';
 import { QUANTITY_SCALE } from '../pricing/bill';
 import { type CameTo, cashOf, minutesOf, type Reckoning } from './reckon';
 

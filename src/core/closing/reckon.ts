@@ -1,6 +1,6 @@
 import { splitAmount } from '../kernel/money';
+import { type MoneyKind, moneyKinds } from '../model/moneyKinds';
 import type { SlotRow } from '../model/rows';
-import { type MoneyKind, moneyKinds } from '../model/values/frozenPlan';
 import type { Plan, PlannedFill } from '../plan/computePlan';
 import { FillShares, type MoneyEntry, moneyEntries, type StashEntry, stashEntries } from './moneyEntries';
 import { type WorkEntry, workEntries } from './workEntries';

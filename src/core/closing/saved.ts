@@ -1,8 +1,8 @@
 import type { Plan, PlannedFill } from '../plan/computePlan';
-import { SAME_TIME_MINUTES } from '../plan/makeOrBuy';
 import { namesOfOptions } from '../plan/nameOfOption';
 import { type CostPer, costPerLasts } from '../plan/optionFacts';
 import { type OriginKind, originKinds, originOf } from '../sourcing/origins';
+import { earnedPerHour } from './earnedPerHour';
 import { costOfAll, minutesOf, type Reckoning, type SlotReckoning } from './reckon';
 import { workDone } from './workEntries';
 
@@ -69,10 +69,6 @@ export function savedAgainstNew(plan: Plan, reckoning: Reckoning): Saved {
     perHourOfThese: ofThese === perHour ? null : ofThese,
   };
 }
-
-/** What an hour earned; null where it took no longer than the other way, up to what counts as the same time. */
-export const earnedPerHour = (saved: number, minutes: number): number | null =>
-  minutes > SAME_TIME_MINUTES ? Math.round((saved * 60) / minutes) : null;
 
 /** What the slot's yardstick costs at the count that is filled, paid or not, beside the rest of the plan. */
 export function yardstickOfFills(

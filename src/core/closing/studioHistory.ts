@@ -2,8 +2,8 @@ import { localDate } from '../calendar/zonedTime';
 import { learnFactors } from '../log/learnFactors';
 import type { LogEntryRow } from '../model/rows';
 import { type OriginKind, originKinds } from '../sourcing/origins';
+import { earnedPerHour } from './earnedPerHour';
 import type { ProjectClosing } from './projectClosing';
-import { earnedPerHour } from './saved';
 
 /** A project with what it came to. */
 export interface PastProject {

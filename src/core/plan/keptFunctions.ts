@@ -1,9 +1,10 @@
-import type { SlotRow } from '../model/rows';
-import type { Plan } from './computePlan';
+import type { ProjectRows, SlotRow } from '../model/rows';
 
 /** What the place must keep doing, each with the slots that take it over; none while it is open. */
-export function keptFunctions(plan: Plan): { words: string; slots: SlotRow[] }[] {
-  const { project, slots } = plan.rows;
+export function keptFunctions({
+  project,
+  slots,
+}: Pick<ProjectRows, 'project' | 'slots'>): { words: string; slots: SlotRow[] }[] {
   return project.brief.functions.map((words) => ({
     words,
     slots: slots.filter((slot) => !slot.leftOut && slot.keeps.includes(words)),

@@ -1,6 +1,7 @@
 import { sketchSentences } from '../arrange/sketchSentences';
 import type { Finding, SentenceLocale } from '../kernel/finding';
 import { inputSentences } from '../kernel/inputSentences';
+import { sayerOf } from '../kernel/sayerOf';
 import { optionSentences } from '../plan/optionSentences';
 import { priceSentences } from '../pricing/priceSentences';
 import { recipeSentences } from '../recipe/recipeSentences';
@@ -9,12 +10,10 @@ import { safetyRules } from '../safety/cautions';
 /** Every area's sentences; each stands with the findings that it is about. */
 const areas = [inputSentences, priceSentences, recipeSentences, optionSentences, sketchSentences];
 
-type Sentence = (figures: Finding['figures'], locale: SentenceLocale) => string;
-// A code leads to the sentence that takes its figures: the areas' types say so where findings are made.
-const sentences = new Map(areas.flatMap((area) => Object.entries(area)) as [string, Sentence][]);
+const say = sayerOf(areas);
 
 /** Codes that have a sentence, without cautions. */
-export const sentenceCodes: readonly string[] = [...sentences.keys()];
+export const sentenceCodes: readonly string[] = [...new Set(areas.flatMap((area) => Object.keys(area)))];
 
 /**
  * A finding in English; cautions bring their own text from their rule. An unknown code (from a newer file) is shown as
@@ -26,5 +25,5 @@ export function sentenceFor(finding: Finding, locale: SentenceLocale): string {
     const rule = safetyRules.find(finding.code.slice('caution.'.length));
     if (rule) return rule.instead ? `${rule.text} ${rule.instead}` : rule.text;
   }
-  return sentences.get(finding.code)?.(finding.figures, locale) ?? finding.code;
+  return say(finding, locale) ?? finding.code;
 }

@@ -11,8 +11,9 @@ import { isTyping } from './isTyping';
 import { NewVersionNote } from './NewVersionNote';
 import { NotSaved } from './NotSaved';
 import { OwnPart } from './OwnPart';
+import { ProjectProvider } from './ProjectProvider';
 import { Purse } from './Purse';
-import { ProjectProvider, useCommands, usePlan, useRows, useStatus } from './projectStore';
+import { useCommands, usePlan, usePlanIfThere, useRows, useStatus } from './projectStore';
 import styles from './shell.module.css';
 import { stages } from './stages';
 import { useUndoKey } from './undoKey';
@@ -49,11 +50,21 @@ function Skeleton() {
         <Mark />
         <span className="muted">Opening the project …</span>
       </header>
-      <div className={styles.purse} style={{ height: 74 }} />
+      <PurseToCome />
       <div className={styles.stageBar} />
     </div>
   );
 }
+
+/** Where the purse will be: what stands below stays where it is when it comes. */
+const PurseToCome = () => <div className={styles.purse} style={{ height: 74 }} aria-busy="true" />;
+
+/** What is shown of a page that is all about the plan, until the plan is there. */
+const PartToCome = () => (
+  <main className={styles.page} aria-busy="true">
+    <p className="muted">Working out the plan …</p>
+  </main>
+);
 
 function Failed(props: { error: unknown; retry: () => void }) {
   // An address that is no project's is refused as a field; a project that is gone is not found.
@@ -106,13 +117,19 @@ function Frame() {
   return (
     <>
       <TopBar onKeys={openKeys} />
-      <PurseBar />
+      <Suspense fallback={<PurseToCome />}>
+        <PurseBar />
+      </Suspense>
       <StageBar />
-      <BriefStrip />
-      <Remedy />
+      <Suspense fallback={null}>
+        <BriefStrip />
+        <Remedy />
+      </Suspense>
       <Bell />
       <Banners />
-      <OwnPart />
+      <Suspense fallback={<PartToCome />}>
+        <OwnPart />
+      </Suspense>
       <SavingNotes />
       <StageKeys onKeys={openKeys} />
       {wereShown && (
@@ -245,7 +262,7 @@ function PurseBar() {
 /** The stages with a word on how far each is. On a phone the bar is longer than the screen. */
 function StageBar() {
   const rows = useRows();
-  const plan = usePlan();
+  const plan = usePlanIfThere();
   const worksAt = useWorksAt();
   const { noteAct } = useCommands();
   const navigate = useNavigate();

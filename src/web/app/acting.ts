@@ -1,27 +1,19 @@
 import { useEffect, useState } from 'react';
+import { persistently } from './persistently';
 
 /** All that acts need: what they decide and what must hold after them, as large as much of a stage. */
 const load = async () => ({ ...(await import('../sync/typed')), ...(await import('../sync/foreseen')) });
 export type Acting = Awaited<ReturnType<typeof load>>;
 
-/** It is asked for again after so long where it could not be brought, ms. */
-const AGAIN_MS = 1000;
-
 let here: Acting | null = null;
 let coming: Promise<Acting> | null = null;
 
-/** Brings what acts need; asked again for as long as it takes, since what was typed waits for it. */
+/** Brings what acts need; what was typed waits for it. */
 function bringActing(): Promise<Acting> {
-  const ask = async (): Promise<Acting> => {
-    for (;;)
-      try {
-        here = await load();
-        return here;
-      } catch {
-        await new Promise((done) => setTimeout(done, AGAIN_MS));
-      }
-  };
-  coming ??= ask();
+  coming ??= persistently(load).then((acting) => {
+    here = acting;
+    return acting;
+  });
   return coming;
 }
 

@@ -1,10 +1,10 @@
-import { localDate } from '@core/calendar/zonedTime';
 import type { HouseRows, PieceRow } from '@core/model/rows';
 import { type QueryClient, useQuery, useQueryClient } from '@tanstack/react-query';
 import { createContext, type ReactNode, useCallback, useContext, useMemo } from 'react';
 import { withAnswer } from '../sync/rowsAfter';
 import { api, type HouseSnapshot } from './api';
 import { useOpenRows } from './projectStore';
+import { useToday } from './today';
 import { type CommandQueue, useCommandQueue } from './useCommandQueue';
 import type { ProjectLocale } from './words';
 
@@ -49,11 +49,6 @@ export function notePieces(client: QueryClient, seen: readonly PieceRow[]): void
   client.setQueryData<HouseSnapshot>(HOUSE_KEY, (present) =>
     present ? { ...present, rows: withPiecesSeen(present.rows, seen) } : present,
   );
-}
-
-/** A local date of a time zone. */
-export function localToday(timeZone: string): string {
-  return localDate(Date.now(), timeZone);
 }
 
 /** Loads the house and keeps its outbox. */
@@ -109,7 +104,7 @@ function LoadedHouse(props: { snapshot: HouseSnapshot; children: ReactNode }) {
     () => (open ? { units: open.units, currency: open.currency, timeZone: open.timeZone } : snapshot.locale),
     [open, snapshot.locale],
   );
-  const today = localToday(locale.timeZone);
+  const today = useToday(locale.timeZone);
   const access = useMemo<HouseAccess>(
     () => ({ ...queue, rows, locale, studioId, today, pieceOf }),
     [queue, rows, locale, studioId, today, pieceOf],

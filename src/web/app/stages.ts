@@ -16,8 +16,8 @@ interface Stage extends Page {
   /** The key that goes there, and what the key sheet says of it. */
   key: string;
   about: string;
-  /** How far it is, in a word or two beside its name; empty while there is nothing to say. */
-  figure(rows: ProjectRows, plan: Plan): string;
+  /** How far it is, in a word or two beside its name; empty while there is nothing to say, or no plan yet that says it. */
+  figure(rows: ProjectRows, plan: Plan | null): string;
 }
 
 /** The stages of a project, from the first thought to the plan that fits. */
@@ -72,8 +72,8 @@ export const stages: readonly Stage[] = [
     name: 'Compare',
     key: 'c',
     about: 'Compare: the board',
-    figure: (_rows, { slots }) =>
-      slots.length > 0 ? `${slots.filter((slot) => slot.open === 0).length}/${slots.length}` : '',
+    figure: (_rows, plan) =>
+      plan && plan.slots.length > 0 ? `${plan.slots.filter(({ open }) => open === 0).length}/${plan.slots.length}` : '',
   },
   {
     path: 'balance',
@@ -81,7 +81,9 @@ export const stages: readonly Stage[] = [
     name: 'Balance',
     key: 'l',
     about: 'Balance: what fits money, hours and days',
-    figure: (_rows, { purse }) => {
+    figure: (_rows, plan) => {
+      if (!plan) return '';
+      const { purse } = plan;
       const short = purse.money.free.likely < 0 || (purse.hands.freeMinutes ?? 0) < 0 || (purse.days.inHand ?? 0) < 0;
       return short ? 'over' : '';
     },

@@ -1,7 +1,6 @@
 import type { DoneAnswer, RefusedAnswer } from '@contract/answers';
 import type { Command } from '@contract/command';
 import { type AnyRow, isProject, type Workspace } from '@core/acts/changes';
-import { isTable } from '@core/model/entities';
 import { withFinds } from '@core/model/finds';
 import type { PieceRow } from '@core/model/rows';
 
@@ -37,12 +36,16 @@ export function withPieces<W extends Workspace>(rows: W, along: readonly PieceRo
   return missing.length === 0 ? rows : { ...rows, pieces: [...rows.pieces, ...missing] };
 }
 
-/** Server rows after an answer: rows as they are now replace or join, removed ones go. */
+/**
+ * Server rows after an answer: rows as they are now replace or join, removed ones go. Of a table that these rows do not
+ * hold (another scope's, or one that a newer server knows) nothing is taken. Tables are known by the rows themselves:
+ * the entities would bring all their schemas along.
+ */
 export function withAnswer<W extends Workspace>(rows: W, answer: DoneAnswer): W {
   const result = { ...rows } as W;
   const tables = result as unknown as Record<string, readonly AnyRow[]>;
   for (const { table, row } of answer.rows) {
-    if (!isTable(table)) continue;
+    if (!(table in tables)) continue;
     if (table === 'project') {
       if (isProject(result)) result.project = row as unknown as typeof result.project;
       continue;
@@ -54,6 +57,6 @@ export function withAnswer<W extends Workspace>(rows: W, answer: DoneAnswer): W 
       : [...list, row as AnyRow];
   }
   for (const { table, id } of answer.removed)
-    if (table !== 'project' && isTable(table)) tables[table] = (tables[table] ?? []).filter((row) => row.id !== id);
+    if (table !== 'project' && table in tables) tables[table] = (tables[table] ?? []).filter((row) => row.id !== id);
   return isProject(result) ? (withFinds(result) as W) : result;
 }

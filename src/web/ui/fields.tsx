@@ -1,15 +1,16 @@
 import type { SupplyUnit } from '@core/catalog/consumables';
 import { formatLength } from '@core/kernel/formatLength';
 import { decimalMoney } from '@core/kernel/formatMoney';
+import { inputSentences } from '@core/kernel/inputSentences';
 import { parseLength } from '@core/kernel/parseLength';
 import { parseMoney } from '@core/kernel/parseMoney';
 import { parsePrice } from '@core/kernel/parsePrice';
 import type { Price } from '@core/kernel/price';
 import { isQuantity, parseQuantity, type QuantityKind, quantityUnit, shownQuantity } from '@core/kernel/quantities';
 import type { Result } from '@core/kernel/result';
+import { sayerOf } from '@core/kernel/sayerOf';
 import { type KnownThing, parseSizeRange, type SizeInWords } from '@core/kernel/sizeWords';
 import type { UnitSystem } from '@core/kernel/units';
-import { sentenceFor } from '@core/words/sentences';
 import { Select } from 'antd';
 import { type ReactNode, useId } from 'react';
 import { type Reading, TypedField } from './TypedField';
@@ -24,9 +25,14 @@ type Common = {
   error?: string | null;
 };
 
+// The sentences of all findings would come along with every page that has a field.
+const say = sayerOf([inputSentences]);
+
 /** What the core read of a text, its first finding as the reason where it read nothing. */
 function readingOf<T>(read: Result<T>, locale: { units: UnitSystem; currency: string }): Reading<T> {
-  return read.ok ? read : { ok: false, reason: sentenceFor(read.findings[0], locale) };
+  if (read.ok) return read;
+  const [finding] = read.findings;
+  return { ok: false, reason: say(finding, locale) ?? finding.code };
 }
 
 /** A calendar date as ISO writes it, or nothing. */

@@ -1,6 +1,6 @@
 import { defineEntity } from '../entity';
 import { refersTo, wholeNumber } from '../fields';
-import { MOST_QUANTITY } from './slot';
+import { MOST_QUANTITY } from '../mostQuantity';
 
 /** How many of a slot's quantity an option covers. */
 export const fillCount = wholeNumber(1, MOST_QUANTITY, 'a count');

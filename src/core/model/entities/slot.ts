@@ -1,6 +1,7 @@
 import { z } from 'zod';
 import { defineEntity } from '../entity';
 import { line, oneOf, paragraph, percentThousandths, refersTo, wholeNumber, yesNo } from '../fields';
+import { MOST_QUANTITY } from '../mostQuantity';
 import { lengthMm, placeMm } from '../values/surface';
 
 export const importances = ['must', 'wanted', 'nice'] as const;
@@ -20,9 +21,6 @@ export const slotRoles = [
   'filler',
 ] as const;
 export type SlotRole = (typeof slotRoles)[number];
-
-/** The most that a slot may ask for, typed or by its spot's seats. */
-export const MOST_QUANTITY = 2_000;
 
 /** A wished size in mm; an open end is null. */
 const sizeRange = z

@@ -1,10 +1,7 @@
 import { z } from 'zod';
 import { currencyCodes } from '../../kernel/currencies.data';
 import { line, localDate, number, onceReferredTo, oneOf, registered, wholeNumber, yesNo } from '../fields';
-
-/** What money goes to, in the order in which it is told. */
-export const moneyKinds = ['pieces', 'supplies', 'tools', 'delivery', 'trips', 'fees', 'deposits', 'sold'] as const;
-export type MoneyKind = (typeof moneyKinds)[number];
+import { moneyKinds } from '../moneyKinds';
 
 /** Minor units, with what came back as less than nothing. */
 const money = z.int({ error: 'whole minor units' }).min(-9_000_000_000_000).max(9_000_000_000_000);

@@ -1,8 +1,8 @@
 import type { PieceRow } from '@core/model/rows';
 import { PiecePicture } from '../../app/cutOut/PiecePicture';
-import { localToday } from '../../app/houseStore';
 import { usePiecePhotos } from '../../app/piecePhotos';
 import { useCommands, useLocale, useStatus } from '../../app/projectStore';
+import { localToday } from '../../app/today';
 
 /** The picture of a piece of the look. */
 export function ThingPicture({ piece, photoId }: { piece: PieceRow; photoId: string | null }) {

@@ -2,6 +2,7 @@ import { currencyCodes } from '@core/kernel/currencies.data';
 import type { ProjectRow } from '@core/model/rows';
 import type { Brief } from '@core/state/brief';
 import { Checkbox } from 'antd';
+import { Suspense } from 'react';
 import { useCommands, useRows } from '../../app/projectStore';
 import { Choice, DateField, HoursField, MoneyField, NumberField, TextField } from '../../ui/fields';
 import { SideBySide } from '../../ui/layout';
@@ -136,7 +137,9 @@ export function BriefPage() {
           />
         </SideBySide>
         <Weeks />
-        <UntilDeadline />
+        <Suspense fallback={null}>
+          <UntilDeadline />
+        </Suspense>
       </section>
       <section className={styles.sheet}>
         <h2>Schools</h2>

@@ -1,6 +1,6 @@
 import { keptFunctions } from '@core/plan/keptFunctions';
 import { Select } from 'antd';
-import { useCommands, usePlan, useRows } from '../../app/projectStore';
+import { useCommands, useRows } from '../../app/projectStore';
 import styles from './brief.module.css';
 
 const MOST = 30;
@@ -8,11 +8,10 @@ const MOST = 30;
 /** What the place must keep doing: typed here, and each closed by a slot that takes it over. */
 export function Functions() {
   const rows = useRows();
-  const plan = usePlan();
   const { run } = useCommands();
   const { project, slots } = rows;
   const { brief } = project;
-  const kept = keptFunctions(plan);
+  const kept = keptFunctions(rows);
   return (
     <div className={styles.field}>
       <label htmlFor="functions">What the place must keep doing</label>

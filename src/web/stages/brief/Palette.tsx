@@ -5,7 +5,7 @@ import { type PaletteRole, paletteRoles } from '@core/state/brief';
 import { Button } from 'antd';
 import { lazy, Suspense, useState } from 'react';
 import { newColorCard } from '../../app/newOption';
-import { useCommands, usePlan, useRows } from '../../app/projectStore';
+import { useCommands, usePlanIfThere, useRows } from '../../app/projectStore';
 import { ColorCardPicker } from '../../ui/ColorCardPicker';
 import { Choice, TextField } from '../../ui/fields';
 import styles from './brief.module.css';
@@ -17,12 +17,12 @@ const roleOptions = paletteRoles.map((role) => ({ value: role, label: role }));
 /** The palette with its roles, and how much of what is chosen shows each of its colors. */
 export function Palette() {
   const rows = useRows();
-  const plan = usePlan();
+  const plan = usePlanIfThere();
   const { run } = useCommands();
   const { palette } = rows.project.brief;
   const [fromPhoto, setFromPhoto] = useState(false);
   const cards = new Map(rows.colorCards.map((card) => [card.id, card]));
-  const { shares, otherM2 } = paletteShares(plan);
+  const { shares, otherM2 } = plan ? paletteShares(plan) : { shares: [], otherM2: 0 };
   const total = shares.reduce((sum, share) => sum + share.areaM2, 0) + otherM2;
   const set = (next: typeof palette, fresh: { id: string; version: number; name: string; lab: Lab }[] = []) =>
     run('setPalette', { palette: next, cards: fresh });

@@ -4,7 +4,7 @@ import { type Household, type PetKind, petKinds } from '@core/state/brief';
 import { Checkbox, Select } from 'antd';
 import { Link } from 'react-router';
 import { demands } from '../../app/demands';
-import { useCommands, useLocale, usePlan, useRows } from '../../app/projectStore';
+import { useCommands, useLocale, usePlanIfThere, useRows } from '../../app/projectStore';
 import { amountWords } from '../../app/words';
 import { LengthField, NumberField } from '../../ui/fields';
 import { SideBySide } from '../../ui/layout';
@@ -21,17 +21,17 @@ const petWords: Record<PetKind, string> = {
 /** Who lives there and what the place demands; each entry says which warnings it feeds, and how many now. */
 export function Place() {
   const rows = useRows();
-  const plan = usePlan();
+  const plan = usePlanIfThere();
   const { run } = useCommands();
   const { project } = rows;
   const { household } = project;
-  const feeds = briefFeeds(plan);
-  const behind = leftBehind(plan);
+  const feeds = plan && briefFeeds(plan);
+  const behind = plan ? leftBehind(plan) : [];
   const locale = useLocale();
   const set = (values: Partial<Household>) =>
     run('editProject', { id: project.id, values: { household: { ...household, ...values } } });
   const feed = (entry: keyof Household) =>
-    feeds[entry] > 0 ? (
+    feeds && feeds[entry] > 0 ? (
       <Link to="../compare" className={styles.feeds}>
         warns of {feeds[entry]} {feeds[entry] === 1 ? 'way' : 'ways'} now
       </Link>

@@ -1,4 +1,4 @@
-import { LONGEST_LINK_DAYS } from '@contract/sheet';
+import { LONGEST_LINK_DAYS } from '@contract/linkDays';
 import { useQuery, useQueryClient } from '@tanstack/react-query';
 import { Button, Checkbox, Select } from 'antd';
 import { useState } from 'react';

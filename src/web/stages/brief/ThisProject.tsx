@@ -3,8 +3,8 @@ import { useState } from 'react';
 import { Link, useNavigate } from 'react-router';
 import { api } from '../../app/api';
 import { FileLink } from '../../app/FileLink';
-import { localToday } from '../../app/houseStore';
 import { useCommands, useRows } from '../../app/projectStore';
+import { localToday } from '../../app/today';
 import { dateWords } from '../../app/words';
 import styles from './brief.module.css';
 

@@ -2,7 +2,7 @@ import { localDate, zonedMoment } from '@core/calendar/zonedTime';
 import { formatMinutes } from '@core/kernel/formatMinutes';
 import { MS_PER_DAY } from '@core/kernel/units';
 import { Button } from 'antd';
-import { useCommands, usePlan, useRows } from '../../app/projectStore';
+import { useCommands, useRows } from '../../app/projectStore';
 import { dateWords } from '../../app/words';
 import { HoursField } from '../../ui/fields';
 import styles from './brief.module.css';
@@ -20,7 +20,6 @@ function mondayOf(ms: number, timeZone: string): string {
 /** Hours week by week until the reveal; their sum becomes the hours on hand. */
 export function Weeks() {
   const rows = useRows();
-  const plan = usePlan();
   const { run } = useCommands();
   const { project } = rows;
   const { weeks } = project.brief;
@@ -33,8 +32,9 @@ export function Weeks() {
       },
     });
   const plannedWeeks = () => {
-    const from = mondayOf(plan.asOfMs, project.timeZone);
-    const until = project.revealDate ?? localDate(plan.asOfMs + 4 * WEEK_MS, project.timeZone);
+    const nowMs = Date.now();
+    const from = mondayOf(nowMs, project.timeZone);
+    const until = project.revealDate ?? localDate(nowMs + 4 * WEEK_MS, project.timeZone);
     const mondays: string[] = [];
     for (let at = Date.parse(`${from}T00:00:00Z`); mondays.length < 26; at += WEEK_MS) {
       const monday = new Date(at).toISOString().slice(0, 10);

@@ -19,8 +19,8 @@ import styles from './compare.module.css';
 import { moveOnBoard } from './moveOnBoard';
 import { SharedSupplies } from './SharedSupplies';
 import { useFirstFew } from './useFirstFew';
-import { WhyPanel } from './WhyPanel';
 
+const WhyPanel = lazy(async () => ({ default: (await import('./WhyPanel')).WhyPanel }));
 const AddOption = lazy(async () => ({ default: (await import('./AddOption')).AddOption }));
 
 /** The board: slots down, ways across; one press chooses, the purse moves, the reasons are beside. */
@@ -108,7 +108,9 @@ export function ComparePage() {
         <WorthMeasuring />
       </section>
       {looked ? (
-        <WhyPanel option={looked} onChoose={choose} sheetOpen={sheetOpen} onClose={closeSheet} />
+        <Suspense fallback={<aside className={styles.why} />}>
+          <WhyPanel option={looked} onChoose={choose} sheetOpen={sheetOpen} onClose={closeSheet} />
+        </Suspense>
       ) : (
         <aside className={styles.why}>
           <h2>Why?</h2>

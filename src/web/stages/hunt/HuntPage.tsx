@@ -4,20 +4,21 @@ import { sourceName, taxAt } from '@core/model/sourceName';
 import { standingSettlements } from '@core/pricing/ledger';
 import { receiptOf } from '@core/pricing/receipt';
 import { Button } from 'antd';
-import { useState } from 'react';
+import { lazy, Suspense, useState } from 'react';
 import { useSearchParams } from 'react-router';
 import { useLocale, useRows } from '../../app/projectStore';
 import shell from '../../app/shell.module.css';
 import { amountWords } from '../../app/words';
 import { Empty } from '../../ui/basics';
 import { Workbench } from '../../ui/layout';
-import { FindSheet } from './FindSheet';
 import { HuntNav } from './HuntNav';
 import styles from './hunt.module.css';
 import { QuickEntry } from './QuickEntry';
-import { Receipt } from './Receipt';
 import { SeenToday } from './SeenToday';
 import { UseFor } from './UseFor';
+
+const FindSheet = lazy(async () => ({ default: (await import('./FindSheet')).FindSheet }));
+const Receipt = lazy(async () => ({ default: (await import('./Receipt')).Receipt }));
 
 /** Finds: in by the quick line, refined beside their receipt, sent to a slot. */
 export function HuntPage() {
@@ -90,9 +91,13 @@ export function HuntPage() {
               </Button>
             )}
           </div>
-          {selected && <FindSheet key={selected.id} find={selected} />}
           {selected && (
-            <div>
+            <Suspense fallback={null}>
+              <FindSheet key={selected.id} find={selected} />
+            </Suspense>
+          )}
+          {selected && (
+            <Suspense fallback={null}>
               <Receipt
                 title={selected.name}
                 sourceId={selected.sourceId}
@@ -100,7 +105,7 @@ export function HuntPage() {
                 usable={selected.count}
               />
               {!selected.archived && <UseFor key={selected.id} find={selected} wantedSlot={wantedSlot} />}
-            </div>
+            </Suspense>
           )}
         </Workbench>
       )}

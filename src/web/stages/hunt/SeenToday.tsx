@@ -1,8 +1,8 @@
 import { sayDay } from '@core/calendar/sayDay';
-import { localDate } from '@core/calendar/zonedTime';
 import type { FindRow } from '@core/model/rows';
 import { usePhotoQueue } from '../../app/photoQueue';
-import { useLocale, usePlan, useRows } from '../../app/projectStore';
+import { useLocale, useRows } from '../../app/projectStore';
+import { useToday } from '../../app/today';
 import { PhotoQueueDrop } from '../../ui/PhotoDrop';
 import { photoAddress } from '../../ui/photoAddress';
 import hunt from './hunt.module.css';
@@ -10,10 +10,9 @@ import hunt from './hunt.module.css';
 /** An inbox of what was only photographed in a shop; each is sorted out at home, with one line. */
 export function SeenToday(props: { onOpen: (id: string) => void }) {
   const rows = useRows();
-  const plan = usePlan();
   const { timeZone } = useLocale();
   const queue = usePhotoQueue('find');
-  const today = localDate(plan.asOfMs, timeZone);
+  const today = useToday(timeZone);
   const unsorted = rows.finds.filter(({ sorted, archived }) => !sorted && !archived);
   const when = ({ seenOn }: FindRow) => (seenOn === null ? '' : sayDay(seenOn, today));
   return (

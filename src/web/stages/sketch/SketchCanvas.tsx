@@ -1,19 +1,23 @@
 import { type PlacedSlot, sketchBoxes } from '@core/arrange/sketchBoxes';
 import { checkSketch } from '@core/arrange/sketchChecks';
+import { sketchSentences } from '@core/arrange/sketchSentences';
 import { spotScenery } from '@core/catalog/spotBoards';
 import { sketchRoom } from '@core/catalog/spotKind';
 import { spotKindOf } from '@core/catalog/spotKinds';
 import { formatLength } from '@core/kernel/formatLength';
+import { sayerOf } from '@core/kernel/sayerOf';
 import type { SlotRow, SpotRow } from '@core/model/rows';
 import { starOf } from '@core/plan/starOf';
-import { sentenceFor } from '@core/words/sentences';
 import { Grid } from 'antd';
-import { useMemo, useRef } from 'react';
+import { lazy, Suspense, useMemo, useRef } from 'react';
 import { useCommands, useLocale, useRows } from '../../app/projectStore';
 import { Dimension, Scenery, SnapLines } from './SketchParts';
-import { SlotBoxDrawing } from './SlotBoxDrawing';
 import styles from './sketch.module.css';
 import { useBoxDrag } from './useBoxDrag';
+
+const SlotBoxDrawing = lazy(async () => ({ default: (await import('./SlotBoxDrawing')).SlotBoxDrawing }));
+
+const say = sayerOf([sketchSentences]);
 
 /** The spot to scale with its slots as numbered boxes: drag, size by the corner, snap, or move by arrow keys. */
 export function SketchCanvas(props: {
@@ -88,23 +92,25 @@ export function SketchCanvas(props: {
             />
           </g>
         ))}
-        {shown.map((entry) => (
-          <SlotBoxDrawing
-            key={entry.slot.id}
-            entry={entry}
-            room={room}
-            unit={unit}
-            units={locale.units}
-            isPlan={isPlan}
-            color={entry.slot.colorCardIds.map((id) => cards.get(id)).find((card) => card !== undefined)}
-            selected={entry.slot.id === props.selectedId}
-            isStarred={starOf(rows, entry.slot) !== null}
-            isTroubled={troubled.has(entry.slot.id)}
-            onSelect={() => props.onSelect(entry.slot.id)}
-            onDrag={(event, how) => begin(event, entry, how)}
-            onKey={(event) => onKey(event, entry)}
-          />
-        ))}
+        <Suspense fallback={null}>
+          {shown.map((entry) => (
+            <SlotBoxDrawing
+              key={entry.slot.id}
+              entry={entry}
+              room={room}
+              unit={unit}
+              units={locale.units}
+              isPlan={isPlan}
+              color={entry.slot.colorCardIds.map((id) => cards.get(id)).find((card) => card !== undefined)}
+              selected={entry.slot.id === props.selectedId}
+              isStarred={starOf(rows, entry.slot) !== null}
+              isTroubled={troubled.has(entry.slot.id)}
+              onSelect={() => props.onSelect(entry.slot.id)}
+              onDrag={(event, how) => begin(event, entry, how)}
+              onKey={(event) => onKey(event, entry)}
+            />
+          ))}
+        </Suspense>
         {marked
           .filter((feature) => wide || feature.widthMm > 50 * unit)
           .map((feature) => (
@@ -141,7 +147,7 @@ export function SketchCanvas(props: {
           {findings.map((finding, n) => (
             <li key={n} className={finding.severity === 'warn' ? styles.warn : undefined}>
               {finding.severity === 'warn' ? 'Look again: ' : ''}
-              {sentenceFor(finding, locale)}
+              {say(finding, locale) ?? finding.code}
             </li>
           ))}
         </ul>

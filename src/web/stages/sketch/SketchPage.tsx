@@ -3,7 +3,7 @@ import { keptFunctions } from '@core/plan/keptFunctions';
 import { newSpot } from '@core/plan/newRows';
 import { huntingList } from '@core/sourcing/huntingList';
 import { Button, Input, Select } from 'antd';
-import { useState } from 'react';
+import { Suspense, useState } from 'react';
 import { Link, useSearchParams } from 'react-router';
 import { useCommands, usePlan, useRows } from '../../app/projectStore';
 import shell from '../../app/shell.module.css';
@@ -15,11 +15,9 @@ import styles from './sketch.module.css';
 /** Spots to scale, and the numbered slots each of them calls for. */
 export function SketchPage() {
   const rows = useRows();
-  const plan = usePlan();
   const [search, setSearch] = useSearchParams();
   const spots = [...rows.spots].sort((a, b) => a.position - b.position);
   const spot = spots.find((entry) => entry.id === search.get('spot')) ?? spots[0] ?? null;
-  const toFind = huntingList(plan).length;
   return (
     <main className={shell.page}>
       <div className={styles.head}>
@@ -27,14 +25,17 @@ export function SketchPage() {
         <p className="muted">Number what each spot calls for; hunt only for what stands here.</p>
         {rows.slots.length > 0 && (
           <Link to="../list" className={styles.listLink}>
-            Hunting list: {toFind === 0 ? 'nothing left to find' : `${toFind} to find`}
+            Hunting list
+            <Suspense fallback={null}>
+              <ToFind />
+            </Suspense>
           </Link>
         )}
       </div>
       {rows.project.brief.functions.length > 0 && (
         <p className={styles.hint}>
           Must keep:{' '}
-          {keptFunctions(plan)
+          {keptFunctions(rows)
             .map(({ words, slots }) => `${words} (${slots.map(({ name }) => name).join(', ') || 'no slot yet'})`)
             .join(' · ')}
         </p>
@@ -65,6 +66,12 @@ export function SketchPage() {
       <AddSpot position={spots.length} first={spots.length === 0} onAdded={(id) => setSearch({ spot: id })} />
     </main>
   );
+}
+
+/** How many slots still want something. */
+function ToFind() {
+  const toFind = huntingList(usePlan()).length;
+  return <>: {toFind === 0 ? 'nothing left to find' : `${toFind} to find`}</>;
 }
 
 function AddSpot(props: { position: number; first: boolean; onAdded: (id: string) => void }) {

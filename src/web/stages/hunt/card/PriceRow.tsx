@@ -8,7 +8,8 @@ import { useLocale } from '../../../app/projectStore';
 import { amountWords } from '../../../app/words';
 import { MoneyField, NumberField } from '../../../ui/fields';
 import styles from './card.module.css';
-import type { CardDraft, DiscountChip } from './cardDraft';
+import type { CardDraft } from './cardDraft';
+import type { DiscountChip } from './findOnCard';
 
 const quickPercents = [25, 50];
 

@@ -4,7 +4,7 @@ import type { CutQuestion } from '@core/cutting/question';
 import { Button, Progress } from 'antd';
 import { proxy } from 'comlink';
 import { useEffect, useRef, useState } from 'react';
-import { cuttingWorker } from '../../../app/useCutter';
+import { cuttingWorker } from '../../../app/layoutSearch';
 import styles from './cut.module.css';
 
 /** Orders that a long search tries: about as long as one waits at a cutting table. */

@@ -1,68 +1,26 @@
 import { PROJECT_FILE_VERSION } from '@core/formats/project/fileVersion';
-import { Memo } from '@core/kernel/memo';
 import type { ProjectRows } from '@core/model/rows';
-import { Plan } from '@core/plan/computePlan';
+import type { Plan } from '@core/plan/computePlan';
 import { useQuery, useQueryClient } from '@tanstack/react-query';
-import {
-  type Context,
-  createContext,
-  type ReactNode,
-  useContext,
-  useDeferredValue,
-  useEffect,
-  useMemo,
-  useRef,
-  useState,
-} from 'react';
+import { type ReactNode, useDeferredValue, useEffect, useMemo, useRef, useState } from 'react';
 import { get, set } from '../sync/deviceStore';
 import { withAnswer } from '../sync/rowsAfter';
 import { ApiError, api, type Snapshot } from './api';
-import { type CommandQueue, type QueueCommands, useCommandQueue } from './useCommandQueue';
-import { useCutter } from './useCutter';
-import { useWarmed } from './useWarmed';
+import {
+  type ComingPlan,
+  CommandsContext,
+  LocaleContext,
+  PlanContext,
+  type ProjectCommands,
+  type ProjectStatus,
+  RowsContext,
+  StatusContext,
+} from './projectStore';
+import { useNow } from './today';
+import { useCommandQueue } from './useCommandQueue';
+import { usePlanOf } from './usePlanOf';
 import { useWatch } from './useWatch';
 import type { ProjectLocale } from './words';
-
-/** What can be done to a project; the same functions as long as it is open. */
-export type ProjectCommands = QueueCommands & { dismissNews(): void };
-
-/** How saving goes, and what happened elsewhere. */
-export interface ProjectStatus extends Pick<CommandQueue, 'entries' | 'isMaking' | 'offline' | 'notKept' | 'lastAct'> {
-  /** Who changed the project since this page last wrote, on another tab or device; cleared by `dismissNews`. */
-  news: string | null;
-  /** Whether layouts are still being searched: what is shown of them is the first, quick one. */
-  isLaying: boolean;
-}
-
-// One provider for each concern, so that only what shows a change is drawn anew.
-const CommandsContext = createContext<ProjectCommands | null>(null);
-const RowsContext = createContext<ProjectRows | null>(null);
-const PlanContext = createContext<Plan | null>(null);
-const StatusContext = createContext<ProjectStatus | null>(null);
-const LocaleContext = createContext<ProjectLocale | null>(null);
-
-/** What a context holds; only inside the project's routes. */
-function useOpen<T>(context: Context<T | null>): T {
-  const value = useContext(context);
-  if (value === null) throw new Error('this part of a project is used outside of one');
-  return value;
-}
-
-/** What can be done to the open project. */
-export const useCommands = (): ProjectCommands => useOpen(CommandsContext);
-/** The rows of the open project, with what is on its way. */
-export const useRows = (): ProjectRows => useOpen(RowsContext);
-/** The plan of the open project, as of this minute. */
-export const usePlan = (): Plan => useOpen(PlanContext);
-/** How saving goes in the open project. */
-export const useStatus = (): ProjectStatus => useOpen(StatusContext);
-/** The open project's units, currency and time zone. */
-export const useLocale = (): ProjectLocale => useOpen(LocaleContext);
-
-/** The rows of the open project, or null where none is open: the house is used with and without one. */
-export const useOpenRows = (): ProjectRows | null => useContext(RowsContext);
-/** What can be done to the open project, or null where none is open. */
-export const useOpenCommands = (): ProjectCommands | null => useContext(CommandsContext);
 
 /** Changes are asked for so often, and more rarely while they are told of. */
 const REFRESH_MS = 4000;
@@ -71,16 +29,20 @@ const HEARD_REFRESH_MS = 20_000;
 const OWN_ANSWER_MS = 400;
 /** Whoever changed something where nobody is asked who they are. */
 const SOMEBODY = 'Another tab or device';
-const CLOCK_MS = 60_000;
 
-/** The present moment, moving once a minute so that dates stay true on an open page. */
-function useNow(): number {
-  const [now, setNow] = useState(() => Date.now());
+/** A plan with the promise that it comes, for what waits for it. */
+function useComing(plan: Plan | null): ComingPlan {
+  const [{ isThere, told }] = useState(() => {
+    let told = () => {};
+    const isThere = new Promise<void>((resolve) => {
+      told = resolve;
+    });
+    return { isThere, told };
+  });
   useEffect(() => {
-    const timer = setInterval(() => setNow(Date.now()), CLOCK_MS);
-    return () => clearInterval(timer);
-  }, []);
-  return now;
+    if (plan) told();
+  }, [plan, told]);
+  return useMemo(() => ({ plan, isThere }), [plan, isThere]);
 }
 
 /** Loads a project, keeps its outbox, and gives both to its stages. */
@@ -150,19 +112,13 @@ export function ProjectProvider(props: {
   });
 
   const { rows, commands: ofQueue, entries, isMaking, notKept, lastAct } = queue;
-  const memo = useMemo(() => new Memo(), []);
-  const { cutter, isLaying } = useCutter();
-  const isWarm = useWarmed(rows, memo, cutter);
-  const plan = useMemo(
-    () => (rows && isWarm ? new Plan(rows, now, memo, cutter) : null),
-    [rows, isWarm, now, memo, cutter],
-  );
+  const plan = useComing(usePlanOf(rows, now));
   const commands = useMemo<ProjectCommands>(() => ({ ...ofQueue, dismissNews: () => setNews(null) }), [ofQueue]);
   const offline =
     queue.offline || (query.isError && query.error instanceof ApiError && query.error.gone && !query.error.busy);
   const status = useMemo<ProjectStatus>(
-    () => ({ entries, isMaking, offline, notKept, lastAct, news, isLaying }),
-    [entries, isMaking, offline, notKept, lastAct, news, isLaying],
+    () => ({ entries, isMaking, offline, notKept, lastAct, news }),
+    [entries, isMaking, offline, notKept, lastAct, news],
   );
   const units = rows?.project.units ?? null;
   const currency = rows?.project.currency ?? '';
@@ -172,10 +128,10 @@ export function ProjectProvider(props: {
     [units, currency, timeZone],
   );
 
-  // What comes first is the plan; the page around it is drawn after that, bit by bit, so that it never stands still.
-  const isReady = useDeferredValue(plan !== null, false);
+  // The page is drawn bit by bit, so that it never stands still.
+  const isReady = useDeferredValue(rows !== null, false);
 
-  if (rows && plan && locale && isReady)
+  if (rows && locale && isReady)
     return (
       <CommandsContext.Provider value={commands}>
         <LocaleContext.Provider value={locale}>

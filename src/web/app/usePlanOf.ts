@@ -1,0 +1,27 @@
+import type { ProjectRows } from '@core/model/rows';
+import type { Plan } from '@core/plan/computePlan';
+import { useEffect, useMemo, useState } from 'react';
+import { persistently } from './persistently';
+import type { Planner, PlanOf } from './planner';
+
+const bringPlanner = () => persistently(() => import('./planner'));
+
+/**
+ * The plan of rows as of a moment; null until what computes it is here and has computed what is chosen. It is always the
+ * plan of these very rows, never of those before.
+ */
+export function usePlanOf(rows: ProjectRows | null, nowMs: number): Plan | null {
+  const [planner, setPlanner] = useState<Planner | null>(null);
+  const [planOf, setPlanOf] = useState<PlanOf | null>(null);
+  useEffect(() => {
+    let isOpen = true;
+    void bringPlanner().then((part) => {
+      if (isOpen) setPlanner(new part.Planner((made) => setPlanOf(() => made)));
+    });
+    return () => {
+      isOpen = false;
+    };
+  }, []);
+  useEffect(() => (planner && rows ? planner.begin(rows) : undefined), [planner, rows]);
+  return useMemo(() => (planOf && rows ? planOf(rows, nowMs) : null), [planOf, rows, nowMs]);
+}
