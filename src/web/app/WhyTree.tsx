@@ -5,9 +5,9 @@ import { Button } from 'antd';
 import { useState } from 'react';
 import { AssumptionField, figureUnit, shownFigure } from '../ui/AssumptionField';
 import { SourceTag } from '../ui/basics';
+import { explainedWords } from './explainedWords';
 import { useCommands, useLocale, usePlan, useRows } from './projectStore';
 import styles from './why.module.css';
-import { explainedWords } from './words';
 
 /** A figure's sum, line by line, like a till receipt: reasons first, then the figure; what is told beside it comes below. */
 export function WhyTree(props: { tree: Explained }) {

@@ -1,13 +1,8 @@
 import { localDay } from '@core/calendar/zonedTime';
 import type { Amount } from '@core/kernel/amount';
-import type { Explained, Unit } from '@core/kernel/explained';
-import { formatLength } from '@core/kernel/formatLength';
-import { formatMinutes } from '@core/kernel/formatMinutes';
 import { formatMoney } from '@core/kernel/formatMoney';
-import { quantityUnit, shownQuantity } from '@core/kernel/quantities';
 import { M_PER_MILE, M2_PER_SQUARE_FOOT, type UnitSystem } from '@core/kernel/units';
 import type { Placement } from '@core/sourcing/placements';
-import { supplyWords } from '@core/words/supplyWords';
 
 /** How the page shows figures: the project's units, currency and time zone. */
 export interface ProjectLocale {
@@ -76,83 +71,21 @@ export function dayOf(date: string): string {
   );
 }
 
+/** A day with its hour. */
+export const momentWords = (ms: number, timeZone: string): string =>
+  dateFormat({ timeZone, ...weekdayForm, hour: 'numeric', minute: '2-digit' }).format(ms);
+
 /** An area in the project's units. */
 export function areaWords(m2: number, units: UnitSystem): string {
   return units === 'us' ? `${(m2 / M2_PER_SQUARE_FOOT).toFixed(1)} ft²` : `${m2.toFixed(2)} m²`;
 }
 
-const trimmed = (value: number, digits: number) => String(Math.round(value * 10 ** digits) / 10 ** digits);
+/** A figure with at most so many digits behind the point. */
+export const trimmed = (value: number, digits: number) => String(Math.round(value * 10 ** digits) / 10 ** digits);
 
 /** A temperature as the project's people say it: °F in US units, °C else. */
 export function temperatureWords(celsius: number, units: UnitSystem): string {
   return units === 'us' ? `${trimmed(celsius * 1.8 + 32, 0)} °F` : `${trimmed(celsius, 1)} °C`;
-}
-
-function unitWords(value: number, unit: Unit, locale: ProjectLocale): string {
-  switch (unit) {
-    case 'money':
-      return formatMoney(value, locale.currency);
-    case 'moneyPerHour':
-      return `${formatMoney(value, locale.currency)} an hour`;
-    case 'minutes':
-      return formatMinutes(value);
-    case 'hours':
-      return `${trimmed(value, 2)} h`;
-    case 'days':
-      return `${trimmed(value, 1)} ${value === 1 ? 'day' : 'days'}`;
-    case 'instant':
-      return dateFormat({
-        timeZone: locale.timeZone,
-        ...weekdayForm,
-        hour: 'numeric',
-        minute: '2-digit',
-      }).format(value);
-    case 'm2':
-      return areaWords(value, locale.units);
-    case 'mm':
-      return formatLength(value, locale.units);
-    case 'mL':
-      return supplyWords(value, 'mL', locale.units);
-    case 'can':
-      return supplyWords(value, 'can', locale.units);
-    case 'm2PerL':
-      return `${trimmed(shownQuantity(value, unit, locale.units), locale.units === 'us' ? 0 : 2)} ${quantityUnit(unit, locale.units)}`;
-    case 'm2PerCan':
-      return `${trimmed(shownQuantity(value, unit, locale.units), locale.units === 'us' ? 1 : 2)} ${quantityUnit(unit, locale.units)} a can`;
-    case 'minPerM2':
-      return `${trimmed(shownQuantity(value, unit, locale.units), locale.units === 'us' ? 2 : 1)} ${quantityUnit(unit, locale.units)}`;
-    case 'celsius':
-      return temperatureWords(value, locale.units);
-    case 'percent':
-      return `${trimmed(value, 2)} %`;
-    case 'ratio':
-      return `× ${trimmed(value, 3)}`;
-    case 'coats':
-      return `${value} ${value === 1 ? 'coat' : 'coats'}`;
-    case 'deltaE':
-      return trimmed(value, 1);
-    case 'each':
-      return trimmed(value, 2);
-    case 'text':
-      return String(value);
-    default:
-      return unit satisfies never;
-  }
-}
-
-/** The value of an explained line in words; its range where it has one and is no changeable assumption. */
-export function explainedWords(line: Explained, locale: ProjectLocale): string {
-  if (typeof line.value === 'string') return line.value;
-  const words = unitWords(line.value, line.unit, locale);
-  const least = line.atLeast ? 'at least ' : '';
-  if (
-    line.assumption ||
-    line.low === undefined ||
-    line.high === undefined ||
-    unitWords(line.low, line.unit, locale) === unitWords(line.high, line.unit, locale)
-  )
-    return `${least}${words}`;
-  return `${least}${words} (${unitWords(line.low, line.unit, locale)} to ${unitWords(line.high, line.unit, locale)})`;
 }
 
 /** What a recipe asks of a hand, by its level. */

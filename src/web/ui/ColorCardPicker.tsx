@@ -2,7 +2,7 @@ import { hexFromLab, labFromHex } from '@core/color/lab';
 import type { ColorCardRow } from '@core/model/rows';
 import { Button, Input, Select } from 'antd';
 import { useId, useState } from 'react';
-import { Swatch } from './basics';
+import { Swatch } from './Swatch';
 import styles from './ui.module.css';
 
 /** Picks a color card, or makes one from a name and a color. */

@@ -1,4 +1,3 @@
-import { hexFromLab, type Lab } from '@core/color/lab';
 import { memo, type ReactNode } from 'react';
 import { Link } from 'react-router';
 import styles from './ui.module.css';
@@ -7,11 +6,6 @@ import styles from './ui.module.css';
 export const StitchedNumber = memo(function StitchedNumber(props: { children: ReactNode }) {
   return <span className={styles.number}>{props.children}</span>;
 });
-
-/** A small square in a color. */
-export function Swatch(props: { color: Lab }) {
-  return <span className={styles.swatch} style={{ background: hexFromLab(props.color) }} aria-hidden="true" />;
-}
 
 /** The little card that tells where a figure comes from. */
 export function SourceTag(props: { children: ReactNode }) {

@@ -5,8 +5,8 @@ import type { PhotoPlane } from '@core/model/entities/look';
 import { Button } from 'antd';
 import { useState } from 'react';
 import { useRows } from '../../app/projectStore';
-import { Swatch } from '../../ui/basics';
 import { Choice } from '../../ui/fields';
+import { Swatch } from '../../ui/Swatch';
 import styles from './photo.module.css';
 import layout from './side.module.css';
 

@@ -3,7 +3,7 @@ import { handsWords } from '@core/schedule/benchWords';
 import type { BenchBlock } from '@core/schedule/eveningsOf';
 import { Button, Select } from 'antd';
 import { useMemo, useState } from 'react';
-import { Swatch } from '../../ui/basics';
+import { Swatch } from '../../ui/Swatch';
 import styles from './bench.module.css';
 import type { BenchState } from './useBench';
 import { useMoments } from './useMoments';

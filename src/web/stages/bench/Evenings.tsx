@@ -5,7 +5,7 @@ import type { BenchBlock, BenchDay } from '@core/schedule/eveningsOf';
 import { useState } from 'react';
 import { useLocale, useRows } from '../../app/projectStore';
 import { dateWords } from '../../app/words';
-import { Swatch } from '../../ui/basics';
+import { Swatch } from '../../ui/Swatch';
 import styles from './bench.module.css';
 import { clock } from './benchTimes';
 

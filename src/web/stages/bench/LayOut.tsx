@@ -4,7 +4,7 @@ import { waitWords } from '@core/schedule/benchWords';
 import { toFetch } from '@core/schedule/toFetch';
 import { supplyWords } from '@core/words/supplyWords';
 import { useLocale, usePlan } from '../../app/projectStore';
-import { Swatch } from '../../ui/basics';
+import { Swatch } from '../../ui/Swatch';
 import { missingWords } from './Missing';
 import styles from './step.module.css';
 

@@ -7,7 +7,7 @@ import { useMemo } from 'react';
 import { useLocale, usePlan, useRows } from '../../app/projectStore';
 import { useTick } from '../../app/useTick';
 import { dayWords, temperatureWords } from '../../app/words';
-import { Swatch } from '../../ui/basics';
+import { Swatch } from '../../ui/Swatch';
 import styles from './bench.module.css';
 import { clock } from './benchTimes';
 import { missingWords } from './Missing';

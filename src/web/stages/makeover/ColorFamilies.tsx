@@ -5,8 +5,8 @@ import { useMemo } from 'react';
 import { Link } from 'react-router';
 import { useLocale, usePlan } from '../../app/projectStore';
 import { amountWords } from '../../app/words';
-import { Swatch } from '../../ui/basics';
 import { Cards } from '../../ui/layout';
+import { Swatch } from '../../ui/Swatch';
 import styles from './makeover.module.css';
 
 /** Pieces of one color across the project: one can, what it serves, what one more would cost. */

@@ -9,8 +9,9 @@ import { useLocale, usePlan, useRows } from '../../app/projectStore';
 import shell from '../../app/shell.module.css';
 import { localToday } from '../../app/today';
 import { dateWords } from '../../app/words';
-import { Empty, Swatch } from '../../ui/basics';
+import { Empty } from '../../ui/basics';
 import { Cards } from '../../ui/layout';
+import { Swatch } from '../../ui/Swatch';
 import styles from './makeover.module.css';
 
 /** Labels to print: lids of cans, bags of hardware, numbered parts. */

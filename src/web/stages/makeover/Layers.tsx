@@ -6,7 +6,7 @@ import { techniques } from '@core/technique';
 import { Button, Select } from 'antd';
 import { useState } from 'react';
 import { useRows } from '../../app/projectStore';
-import { Swatch } from '../../ui/basics';
+import { Swatch } from '../../ui/Swatch';
 import { coatingsFor, techniqueGroups } from './choices';
 import { LayerEditor } from './LayerEditor';
 import { isLaidInMedium } from './layerFacts';

@@ -8,9 +8,10 @@ import { starOf } from '@core/plan/starOf';
 import { Button, Checkbox, Select } from 'antd';
 import { Link } from 'react-router';
 import { useCommands, useLocale, useRows } from '../../app/projectStore';
-import { StitchedNumber, Swatch } from '../../ui/basics';
+import { StitchedNumber } from '../../ui/basics';
 import { Choice, LengthField, NumberField, SizeField, TextField } from '../../ui/fields';
 import { SideBySide } from '../../ui/layout';
+import { Swatch } from '../../ui/Swatch';
 import styles from './sketch.module.css';
 import { roleWords, sizeText } from './words';
 
