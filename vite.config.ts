@@ -1,6 +1,7 @@
 import { fileURLToPath } from 'node:url';
 import react from '@vitejs/plugin-react';
 import { defineConfig, type Plugin } from 'vite';
+import { pageParts } from './scripts/lib/pageParts.ts';
 import { look, lookSheet } from './src/web/app/look.ts';
 
 const at = (path: string) => fileURLToPath(new URL(path, import.meta.url));
@@ -13,6 +14,8 @@ const withLook: Plugin = {
     { tag: 'meta', attrs: { name: 'theme-color', content: look.plaster }, injectTo: 'head' },
   ],
 };
+
+const partOf = pageParts(at('./src/web/').replaceAll('\\', '/'));
 
 export default defineConfig({
   root: at('./src/web'),
@@ -33,7 +36,21 @@ export default defineConfig({
     target: 'es2022',
     chunkSizeWarningLimit: 900,
     rolldownOptions: {
-      treeshake: { moduleSideEffects: [{ test: /node_modules\/@(rc-component|ant-design)\//, sideEffects: false }] },
+      // These do nothing when they are imported: what is not used of them need not come along.
+      treeshake: {
+        moduleSideEffects: [{ test: /node_modules[\\/]@(rc-component|ant-design)[\\/]/, sideEffects: false }],
+      },
+      output: {
+        codeSplitting: {
+          includeDependenciesRecursively: false,
+          groups: [
+            {
+              test: /[\\/]src[\\/]/,
+              name: (id, modules) => partOf(id, (of) => modules.getModuleInfo(of)?.importedIds ?? []),
+            },
+          ],
+        },
+      },
     },
   },
   server: {

@@ -75,7 +75,13 @@ export function buildWeb(root) {
     root,
     'page',
     [...shared, 'src/web'],
-    ['package-lock.json', 'vite.config.ts', 'scripts/lib/packed.mjs', 'scripts/lib/serviceWorker.mjs'],
+    [
+      'package-lock.json',
+      'vite.config.ts',
+      'scripts/lib/packed.mjs',
+      'scripts/lib/pageParts.ts',
+      'scripts/lib/serviceWorker.mjs',
+    ],
     async () => {
       // Whatever called us (a test runner says "test"), what is served is the production build.
       process.env.NODE_ENV = 'production';

@@ -13,7 +13,10 @@ const bringPlanner = () => persistently(() => import('./planner'));
 export function usePlanOf(rows: ProjectRows | null, nowMs: number): Plan | null {
   const [planner, setPlanner] = useState<Planner | null>(null);
   const [planOf, setPlanOf] = useState<PlanOf | null>(null);
+  // What one came for comes first: what computes the plan is asked for when the rows are here.
+  const isHere = rows !== null;
   useEffect(() => {
+    if (!isHere) return;
     let isOpen = true;
     void bringPlanner().then((part) => {
       if (isOpen) setPlanner(new part.Planner((made) => setPlanOf(() => made)));
@@ -21,7 +24,7 @@ export function usePlanOf(rows: ProjectRows | null, nowMs: number): Plan | null 
     return () => {
       isOpen = false;
     };
-  }, []);
+  }, [isHere]);
   useEffect(() => (planner && rows ? planner.begin(rows) : undefined), [planner, rows]);
   return useMemo(() => (planOf && rows ? planOf(rows, nowMs) : null), [planOf, rows, nowMs]);
 }
