@@ -15,7 +15,7 @@ export const EARLY_PAGES = [
 ];
 
 /** Those of them that stand outside of a project too: they take the little that they need of it, and not all. */
-const OUTSIDE_PAGES = ['history/HistoryPage', 'sheet/SheetPage'];
+export const OUTSIDE_PAGES = ['history/HistoryPage', 'sheet/SheetPage'];
 
 /** Modules of our own that some modules bring along, themselves among them; style sheets and packages are not followed. */
 function broughtBy(roots: readonly string[], importsOf: ImportsOf): Set<string> {

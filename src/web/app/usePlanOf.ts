@@ -1,6 +1,6 @@
 import type { ProjectRows } from '@core/model/rows';
 import type { Plan } from '@core/plan/computePlan';
-import { useEffect, useMemo, useState } from 'react';
+import { startTransition, useEffect, useMemo, useState } from 'react';
 import { persistently } from './persistently';
 import type { Planner, PlanOf } from './planner';
 
@@ -19,7 +19,8 @@ export function usePlanOf(rows: ProjectRows | null, nowMs: number): Plan | null 
     if (!isHere) return;
     let isOpen = true;
     void bringPlanner().then((part) => {
-      if (isOpen) setPlanner(new part.Planner((made) => setPlanOf(() => made)));
+      // All that waits for the plan is drawn bit by bit when it comes: the page never stands still.
+      if (isOpen) setPlanner(new part.Planner((made) => startTransition(() => setPlanOf(() => made))));
     });
     return () => {
       isOpen = false;
