@@ -3,7 +3,7 @@ import { labFromHex } from '@core/color/lab';
 import { blankOption } from '@core/model/blankOption';
 import type { PieceRow } from '@core/model/rows';
 import { findFromPiece } from '@core/plan/stashPieces';
-import { unknownPiece } from '@core/sourcing/newPiece';
+import { unknownPiece } from '@core/sourcing/unknownPiece';
 import { describe, expect, it } from 'vitest';
 import type { HouseTable } from '../core/formats/house/planImport';
 import { newSlot, newSupply } from '../core/plan/newRows';

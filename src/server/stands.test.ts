@@ -6,7 +6,7 @@ import fc from 'fast-check';
 import sharp from 'sharp';
 import { describe, expect, it } from 'vitest';
 import { newSlot, newSupply } from '../core/plan/newRows';
-import { unknownPiece } from '../core/sourcing/newPiece';
+import { unknownPiece } from '../core/sourcing/unknownPiece';
 import { createApp } from './http/app';
 import { prepareQueue } from './jobs';
 import { openDatabase } from './persistence/database';

@@ -5,7 +5,8 @@ import { rowProblems } from '../formats/project/read';
 import type { PieceRow, ProjectRows } from '../model/rows';
 import { newSpot } from '../plan/newRows';
 import { findFromPiece } from '../plan/stashPieces';
-import { keptFields, unknownPiece } from '../sourcing/newPiece';
+import { keptFields } from '../sourcing/newPiece';
+import { unknownPiece } from '../sourcing/unknownPiece';
 import { acts } from '.';
 
 const [SPOT, SLOT, FIND, OPTION, RECIPE, CARD, SUPPLY, PIECE] = Array.from({ length: 8 }, (_, n) => uuid(n + 1)) as [

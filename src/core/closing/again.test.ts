@@ -2,7 +2,7 @@ import { describe, expect, it } from 'vitest';
 import { AS_OF, fill, find, offer, option, pieceIdOf, project, rows, slot } from '../fixtures/projectRows';
 import type { PieceRow, ProjectRows } from '../model/rows';
 import { computePlan } from '../plan/computePlan';
-import { unknownPiece } from '../sourcing/newPiece';
+import { unknownPiece } from '../sourcing/unknownPiece';
 import { fetchList, placeWords, slotsAgain, wornWords } from './again';
 
 const parts = (findId: string | null, offerId: string | null = null) => [{ findId, offerId, pieces: 1 }];

@@ -5,7 +5,7 @@ import { uuid } from '../fixtures/following';
 import { AS_OF, fill, find, offer, option, paid, pieceIdOf, project, rows, slot } from '../fixtures/projectRows';
 import type { PieceRow, ProjectRows } from '../model/rows';
 import { computePlan } from '../plan/computePlan';
-import { unknownPiece } from '../sourcing/newPiece';
+import { unknownPiece } from '../sourcing/unknownPiece';
 import { crushRiskOf, crushRisks, isTooLarge, packingOrder, storageNoteOfSupply, storageNotes } from './packing';
 import { thingsToStore } from './toStore';
 

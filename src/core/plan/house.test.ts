@@ -3,7 +3,7 @@ import { breachesOf } from '../acts/invariants';
 import { AS_OF, card, fill, find, option, pack, project, recipe, rows, slot, supply } from '../fixtures/projectRows';
 import { stated } from '../kernel/price';
 import type { PieceRow } from '../model/rows';
-import { unknownPiece } from '../sourcing/newPiece';
+import { unknownPiece } from '../sourcing/unknownPiece';
 import { sentenceFor } from '../words/sentences';
 import { budgetShares } from './budgetShares';
 import { ASK_AGAIN_AFTER_DAYS, canGauge, wantsLook } from './canGauge';

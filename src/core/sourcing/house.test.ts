@@ -7,11 +7,12 @@ import type { PieceRow } from '../model/rows';
 import { findFromPiece } from '../plan/stashPieces';
 import { fitNeed, seasonOf } from './fitNeed';
 import { explainFit, fitPiece, fitScore, rankPieces } from './fitRanking';
-import { newPiece, unknownPiece } from './newPiece';
+import { newPiece } from './newPiece';
 import { pieceKindOf } from './pieceKindOf';
 import { mostInUse, overlaps, type Placement, placementClash } from './placements';
 import { RankedPieces } from './rankedPieces';
 import { type Footprint, type Riser, riserCombinations } from './risers';
+import { unknownPiece } from './unknownPiece';
 
 const locale = { units: 'us', currency: 'USD', today: '2026-06-01' } as const;
 const piece = (name: string, change: Partial<PieceRow> = {}): PieceRow => ({

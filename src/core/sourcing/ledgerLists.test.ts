@@ -19,9 +19,9 @@ import {
   missingPrices,
   returnsDue,
 } from './ledgerLists';
-import { unknownPiece } from './newPiece';
 import { origins } from './origins';
 import { regrets } from './regrets';
+import { unknownPiece } from './unknownPiece';
 
 const PENNY = uuid(1);
 const within = (days: number, restockingThousandths = 0): SourceRow => ({

@@ -7,6 +7,7 @@ import type { PriceLine } from '../pricing/priceStory';
 import type { Sheen } from '../state/surfaceState';
 import type { Measures } from '../surface/furnitureTemplate';
 import { furnitureTemplates } from '../surface/templates';
+import { emptyQuickLine } from './emptyQuickLine';
 import { type LineMoney, moneyIn } from './lineMoney';
 import { numberOf, numberWords, pluralsOf } from './lineNumbers';
 import {
@@ -112,27 +113,7 @@ function saidRow<Row extends { words: readonly string[] }>(rows: readonly Row[],
  * @param units in which a bare size is meant
  */
 export function readQuickLine(line: string, currency: string, units: UnitSystem): QuickLine {
-  const result: QuickLine = {
-    name: '',
-    templateId: null,
-    kindId: null,
-    tag: null,
-    lines: [],
-    quantity: 1,
-    pieces: 1,
-    usable: 1,
-    counted: true,
-    materialId: null,
-    finishId: null,
-    sheen: null,
-    measures: {},
-    repairMinutes: 0,
-    freshDays: usualFreshness(line),
-    leadDays: null,
-    tiers: saidTiers(line),
-    note: '',
-    understood: [],
-  };
+  const result: QuickLine = { ...emptyQuickLine(), freshDays: usualFreshness(line), tiers: saidTiers(line) };
   const notes: string[] = [];
   let count: number | null = null;
   let usable: number | null = null;

@@ -3,7 +3,7 @@ import type { Substrate } from '@core/catalog/substrate';
 import { materials, oldFinishes } from '@core/catalog/substrates';
 import { Select } from 'antd';
 import { useId } from 'react';
-import { Choice } from '../ui/fields';
+import { Choice } from '../ui/Choice';
 import styles from '../ui/ui.module.css';
 
 /** The precise name, and beside it what somebody sees who does not know it. */

@@ -1,4 +1,4 @@
-import { unknownPiece } from '@core/sourcing/newPiece';
+import { unknownPiece } from '@core/sourcing/unknownPiece';
 import type { OutboxEntry } from '../sync/rowsAfter';
 import { colorsOfPhoto } from './photoColors';
 import { type PhotoQueue, type TakenPhoto, useOldPhotos, useTaking } from './photoQueue';

@@ -1,8 +1,8 @@
 import { clockWords } from '@core/calendar/openingHours';
 import { localDate, zonedMoment } from '@core/calendar/zonedTime';
 import type { FindRow } from '@core/model/rows';
+import { emptyQuickLine } from '@core/sourcing/emptyQuickLine';
 import { newFind } from '@core/sourcing/newFind';
-import { readQuickLine } from '@core/sourcing/quickLine';
 import type { ProjectLocale } from './words';
 
 /**
@@ -11,9 +11,8 @@ import type { ProjectLocale } from './words';
  */
 export function seenFind(atMs: number, locale: ProjectLocale, sourceId: string | null): FindRow {
   const { hour, minute } = zonedMoment(atMs, locale.timeZone);
-  const line = readQuickLine('', locale.currency, locale.units);
   return {
-    ...newFind(crypto.randomUUID(), crypto.randomUUID(), line, locale.units),
+    ...newFind(crypto.randomUUID(), crypto.randomUUID(), emptyQuickLine(), locale.units),
     version: 1,
     name: `Seen at ${clockWords(hour * 60 + minute)}`,
     sourceId,

@@ -11,10 +11,8 @@ import type { Result } from '@core/kernel/result';
 import { sayerOf } from '@core/kernel/sayerOf';
 import { type KnownThing, parseSizeRange, type SizeInWords } from '@core/kernel/sizeWords';
 import type { UnitSystem } from '@core/kernel/units';
-import { Select } from 'antd';
-import { type ReactNode, useId } from 'react';
+import type { ReactNode } from 'react';
 import { type Reading, TypedField } from './TypedField';
-import styles from './ui.module.css';
 
 type Common = {
   label: string;
@@ -303,37 +301,5 @@ export function HoursField<T extends number | null>(
           : { ok: false, reason: `${props.label}: “${text}”; accepted: hours like 26, 2:30 or 2.5` };
       }}
     />
-  );
-}
-
-/** A closed list as a labeled select. */
-export function Choice<T extends string>(props: {
-  label: string;
-  value: T;
-  options: readonly { value: T; label: ReactNode }[];
-  onChange: (value: T) => void;
-  width?: number | string;
-  hint?: ReactNode;
-  hideLabel?: boolean;
-}) {
-  const id = useId();
-  return (
-    <div className={styles.field} style={{ width: props.width }}>
-      <span className={props.hideLabel ? 'visually-hidden' : undefined}>
-        <label htmlFor={id}>{props.label}</label>
-      </span>
-      <Select
-        id={id}
-        aria-label={props.label}
-        value={props.value}
-        options={[...props.options]}
-        onChange={props.onChange}
-        style={{ width: '100%' }}
-        popupMatchSelectWidth={false}
-        // Every entry is in the page, for whoever reads it by ear.
-        virtual={false}
-      />
-      {props.hint && <span className={styles.hint}>{props.hint}</span>}
-    </div>
   );
 }

@@ -4,7 +4,7 @@ import { sighting } from '../../model/entities/sighting';
 import { id, oneOf, version } from '../../model/fields';
 import { findStates, pieceFields } from '../../model/finds';
 import type { PieceRow, SightingRow } from '../../model/rows';
-import { unknownPiece } from '../../sourcing/newPiece';
+import { unknownPiece } from '../../sourcing/unknownPiece';
 
 type PieceField = (typeof pieceFields)[number];
 

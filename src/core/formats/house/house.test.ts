@@ -2,7 +2,7 @@ import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { card, pack, rows as projectRows, supply } from '../../fixtures/projectRows';
 import type { PackRow, PieceRow } from '../../model/rows';
-import { unknownPiece } from '../../sourcing/newPiece';
+import { unknownPiece } from '../../sourcing/unknownPiece';
 import { readTable } from '../table/readTable';
 import type { FileLocale } from './column';
 import { type HouseTable, type PresentHouse, pieceFingerprint, planImport } from './planImport';

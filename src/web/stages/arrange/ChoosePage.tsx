@@ -10,7 +10,8 @@ import { useCommands, useLocale, usePlan, useRows } from '../../app/projectStore
 import { fileName, saveBlob } from '../../app/saveFile';
 import shell from '../../app/shell.module.css';
 import { BigChoice, Empty, LinkButton } from '../../ui/basics';
-import { Choice, TextField } from '../../ui/fields';
+import { Choice } from '../../ui/Choice';
+import { TextField } from '../../ui/fields';
 import { choiceImage } from './choiceImage';
 import styles from './choose.module.css';
 import { LookPicture } from './LookPicture';

@@ -12,7 +12,8 @@ import type { SpotRow } from '@core/model/rows';
 import { Button, Checkbox } from 'antd';
 import { useState } from 'react';
 import { useCommands, useLocale } from '../../app/projectStore';
-import { Choice, LengthField } from '../../ui/fields';
+import { Choice } from '../../ui/Choice';
+import { LengthField } from '../../ui/fields';
 import styles from './hang.module.css';
 import layout from './side.module.css';
 

@@ -9,16 +9,16 @@ import { Segmented } from 'antd';
 import { lazy, Suspense, useDeferredValue, useMemo, useState } from 'react';
 import { Link } from 'react-router';
 import { useCommands, usePlan } from '../../app/projectStore';
-import { Choice } from '../../ui/fields';
+import { Choice } from '../../ui/Choice';
 import styles from './arrange.module.css';
 import { Changes } from './Changes';
 import { Checks } from './Checks';
 import { LookBar } from './LookBar';
 import { LookCanvas } from './LookCanvas';
-import { ThingPanel } from './ThingPanel';
 import { Tray } from './Tray';
 
 // What knows how large things are and where they belong comes after the look itself.
+const ThingPanel = lazy(async () => ({ default: (await import('./ThingPanel')).ThingPanel }));
 const AddThing = lazy(async () => ({ default: (await import('./AddThing')).AddThing }));
 
 const NOTHING: readonly Place[] = [];
@@ -136,15 +136,17 @@ export function LookSheet(props: {
       </div>
       <aside className={styles.aside} aria-label="About this look">
         {selected && (
-          <ThingPanel
-            key={selected.id}
-            thing={selected}
-            things={things}
-            spot={spot}
-            baseMm={baseMm}
-            onTakeAway={() => takeAway([selected.id])}
-            onClose={() => setSelectedId(null)}
-          />
+          <Suspense fallback={null}>
+            <ThingPanel
+              key={selected.id}
+              thing={selected}
+              things={things}
+              spot={spot}
+              baseMm={baseMm}
+              onTakeAway={() => takeAway([selected.id])}
+              onClose={() => setSelectedId(null)}
+            />
+          </Suspense>
         )}
         <Checks look={look} things={things} verdicts={verdicts} onSelect={select} spot={spot} />
         <Suspense fallback={null}>

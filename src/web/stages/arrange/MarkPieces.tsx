@@ -5,7 +5,7 @@ import type { PhotoPlane } from '@core/model/entities/look';
 import { Button } from 'antd';
 import { useState } from 'react';
 import { useRows } from '../../app/projectStore';
-import { Choice } from '../../ui/fields';
+import { Choice } from '../../ui/Choice';
 import { Swatch } from '../../ui/Swatch';
 import styles from './photo.module.css';
 import layout from './side.module.css';

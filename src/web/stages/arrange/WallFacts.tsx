@@ -3,7 +3,8 @@ import type { SpotRow } from '@core/model/rows';
 import type { SpotWall } from '@core/model/values/wall';
 import { Checkbox } from 'antd';
 import { useCommands, useLocale } from '../../app/projectStore';
-import { Choice, DateField, LengthField, TextField } from '../../ui/fields';
+import { Choice } from '../../ui/Choice';
+import { DateField, LengthField, TextField } from '../../ui/fields';
 import layout from './side.module.css';
 
 const unknownWall: SpotWall = {

@@ -4,12 +4,13 @@ import type { ToldChange, ToldPlan } from '@core/balance/toldPlan';
 import { formatMinutes } from '@core/kernel/formatMinutes';
 import { formatMoney } from '@core/kernel/formatMoney';
 import { MICRO } from '@core/kernel/micro';
-import { Button, Progress } from 'antd';
+import { Button } from 'antd';
 import type { ReactNode } from 'react';
 import { Link } from 'react-router';
 import { useLocale, usePlan } from '../../app/projectStore';
 import { WorkLine } from '../../app/WorkLine';
 import { Empty } from '../../ui/basics';
+import { WorkShare } from '../../ui/WorkShare';
 import styles from './balance.module.css';
 import { canGainWords, lookWords, oddsWords, wayOutWords } from './balanceWords';
 import { Change } from './Change';
@@ -121,14 +122,7 @@ function Search(props: { balance: BalanceState & { stop: () => void; again: () =
   if (isSearching)
     return (
       <div className={styles.search}>
-        <Progress
-          percent={100}
-          status="active"
-          size="small"
-          showInfo={false}
-          style={{ width: 120 }}
-          aria-label="Searching"
-        />
+        <WorkShare label="Searching" share={null} />
         <span role="status">
           {progress && plan ? `A good plan so far${gainOf(progress, locale)}` : 'Looking through the ways'}
         </span>

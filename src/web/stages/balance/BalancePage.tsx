@@ -3,7 +3,7 @@ import type { Exclusion } from '@core/balance/exclusions';
 import { lookOfFills } from '@core/balance/program';
 import { type ToldAnswer, type ToldChange, takenSlots } from '@core/balance/toldPlan';
 import { Button } from 'antd';
-import { useCallback, useMemo, useState } from 'react';
+import { lazy, Suspense, useCallback, useMemo, useState } from 'react';
 import { Link } from 'react-router';
 import { useCommands, useLocale, usePlan } from '../../app/projectStore';
 import shell from '../../app/shell.module.css';
@@ -16,12 +16,13 @@ import { goalWords, lookWords } from './balanceWords';
 import { KeptSlots } from './KeptSlots';
 import { Remedies } from './Remedies';
 import { Sureness } from './Sureness';
-import { Trades } from './Trades';
 import { useBalance } from './useBalance';
 import { useServerSearch } from './useServerSearch';
 import { WaysOut } from './WaysOut';
 import { Without } from './Without';
 import { WorthMeasuringNext } from './WorthMeasuringNext';
+
+const Trades = lazy(async () => ({ default: (await import('./Trades')).Trades }));
 
 /** What the stylist asks for other than the brief says; null where it follows the brief. */
 interface OwnLimits {
@@ -153,7 +154,9 @@ export function BalancePage() {
       </section>
       <div className={styles.right}>
         <Answer balance={balance} server={server} limits={ask.limits} onTake={take} onKeep={keep} />
-        <Trades ask={ask} waits={balance.isSearching} onTake={take} />
+        <Suspense fallback={null}>
+          <Trades ask={ask} waits={balance.isSearching} onTake={take} />
+        </Suspense>
       </div>
     </main>
   );

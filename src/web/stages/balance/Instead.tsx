@@ -12,7 +12,8 @@ import { Button } from 'antd';
 import { useState } from 'react';
 import { useCommands, useLocale, usePlan, useRows } from '../../app/projectStore';
 import { SourceField } from '../../app/SourceField';
-import { Choice, MoneyField } from '../../ui/fields';
+import { Choice } from '../../ui/Choice';
+import { MoneyField } from '../../ui/fields';
 import { SideBySide } from '../../ui/layout';
 import styles from './balance.module.css';
 

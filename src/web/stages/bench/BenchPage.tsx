@@ -1,8 +1,8 @@
 import { decidingChain } from '@core/schedule/decidingChain';
 import { blocksOf, daysOf } from '@core/schedule/eveningsOf';
 import { readyMoments } from '@core/schedule/scoreOf';
-import { Button, Progress } from 'antd';
-import { useMemo, useState } from 'react';
+import { Button } from 'antd';
+import { lazy, Suspense, useMemo, useState } from 'react';
 import { Link } from 'react-router';
 import { useLocale, usePlan } from '../../app/projectStore';
 import { saveFile } from '../../app/saveFile';
@@ -10,8 +10,8 @@ import shell from '../../app/shell.module.css';
 import { dateWords } from '../../app/words';
 import { Empty, LinkButton } from '../../ui/basics';
 import { TabbedParts } from '../../ui/TabbedParts';
+import { WorkShare } from '../../ui/WorkShare';
 import { AtHand } from './AtHand';
-import { BlockSheet } from './BlockSheet';
 import styles from './bench.module.css';
 import { Chain } from './Chain';
 import { DryingLine, type RowWords } from './DryingLine';
@@ -27,6 +27,8 @@ import { useMoments } from './useMoments';
 import { WetDays } from './WetDays';
 
 type Part = 'line' | 'evenings' | 'why';
+const BlockSheet = lazy(async () => ({ default: (await import('./BlockSheet')).BlockSheet }));
+
 /** On a phone the days come first; the line is wide. */
 const NARROW = '(max-width: 760px)';
 
@@ -124,12 +126,7 @@ export function BenchPage() {
           </span>
           {state.progress !== null && (
             <span className={styles.search} role="status">
-              <Progress
-                percent={Math.round(state.progress * 100)}
-                size="small"
-                showInfo={false}
-                aria-label="How far a better plan is looked for"
-              />
+              <WorkShare label="How far a better plan is looked for" share={state.progress} />
               <Button size="small" type="text" onClick={state.stop}>
                 Stop looking
               </Button>
@@ -191,12 +188,14 @@ export function BenchPage() {
       <aside className={styles.side}>
         <Notices state={state} movedWords={acts.movedWords} onTake={acts.takeBetter} onPutAway={acts.putAway} />
         {selectedId && (
-          <BlockSheet
-            block={blocks.find(({ id }) => id === selectedId) ?? null}
-            state={state}
-            onMove={acts.move}
-            onClose={() => setSelectedId(null)}
-          />
+          <Suspense fallback={null}>
+            <BlockSheet
+              block={blocks.find(({ id }) => id === selectedId) ?? null}
+              state={state}
+              onMove={acts.move}
+              onClose={() => setSelectedId(null)}
+            />
+          </Suspense>
         )}
         <AtHand state={state} onOpen={acts.open} />
         <Tonight state={state} days={days} onOpen={acts.open} />

@@ -5,8 +5,7 @@ import { endOf, type Minute, type Stretch, startOf } from '@core/schedule/benchP
 import { handsWords } from '@core/schedule/benchWords';
 import type { BenchBlock } from '@core/schedule/eveningsOf';
 import { minuteOf } from '@core/schedule/workerWindows';
-import { Fragment, memo, useMemo } from 'react';
-import { OptionPicture } from '../../app/OptionPicture';
+import { Fragment, lazy, memo, Suspense, useMemo } from 'react';
 import { useLocale, usePlan } from '../../app/projectStore';
 import styles from './bench.module.css';
 import { clock, dayName } from './benchTimes';
@@ -14,6 +13,8 @@ import { type LineScale, lineScale } from './lineScale';
 import { Outdoors } from './Outdoors';
 import type { BenchState } from './useBench';
 import { type DragHandlers, useBlockDrag } from './useBlockDrag';
+
+const OptionPicture = lazy(async () => ({ default: (await import('../../app/OptionPicture')).OptionPicture }));
 
 const DAY_WIDTH = 92;
 const ROW_HEIGHT = 46;
@@ -65,7 +66,11 @@ export function DryingLine(props: {
         {rows.map(({ row, words, model }) => (
           <div key={row.id} className={styles.rowName} style={{ height: ROW_HEIGHT }}>
             <span className={styles.rowPicture}>
-              {model && <OptionPicture plan={plan} model={model} size={PICTURE_SIZE} />}
+              {model && (
+                <Suspense fallback={null}>
+                  <OptionPicture plan={plan} model={model} size={PICTURE_SIZE} />
+                </Suspense>
+              )}
             </span>
             <span className={styles.rowWords}>
               <b title={row.name}>{row.name}</b>

@@ -4,7 +4,7 @@ import type { BenchSchedule } from '@core/schedule/benchProblem';
 import type { Drying } from '@core/schedule/dryingNow';
 import { blocksOf } from '@core/schedule/eveningsOf';
 import { Button } from 'antd';
-import { useMemo, useState } from 'react';
+import { lazy, Suspense, useMemo, useState } from 'react';
 import { Link, useSearchParams } from 'react-router';
 import { useRows } from '../../app/projectStore';
 import shell from '../../app/shell.module.css';
@@ -15,7 +15,6 @@ import { SideBySide } from '../../ui/layout';
 import { Swatch } from '../../ui/Swatch';
 import { Amounts } from './Amounts';
 import { LayOut } from './LayOut';
-import { LogLine } from './LogLine';
 import { StepCautions, useStepCautions } from './StepCautions';
 import { StepPictures } from './StepPictures';
 import { MOST_PEOPLE, StepWho } from './StepWho';
@@ -27,6 +26,8 @@ import { useDrying } from './useDrying';
 import { useMoments } from './useMoments';
 import { useSteps } from './useSteps';
 import { WentWrong } from './WentWrong';
+
+const LogLine = lazy(async () => ({ default: (await import('./LogLine')).LogLine }));
 
 /** One step fills the screen: what to lay out, what to mind, a timer, and three buttons that a painted thumb hits. */
 export function StepPage() {
@@ -95,12 +96,14 @@ function Runner(props: { bench: Bench; schedule: BenchSchedule; job: BenchJob })
       </p>
       {isDone && <Dries own={drying.find(({ taskId }) => taskId === job.task.id)} now={bench.problem.now} />}
       {isDone && entry && (
-        <LogLine
-          entry={entry}
-          amounts={<Amounts job={job} entryId={entry.id} />}
-          isOpen
-          hasCoats={job.step?.kind === 'coat'}
-        />
+        <Suspense fallback={null}>
+          <LogLine
+            entry={entry}
+            amounts={<Amounts job={job} entryId={entry.id} />}
+            isOpen
+            hasCoats={job.step?.kind === 'coat'}
+          />
+        </Suspense>
       )}
       {!isDone && (rows.project.workshop.helpers.length > 0 || people > 1 || stepRun?.by) && (
         <StepWho

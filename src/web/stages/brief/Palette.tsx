@@ -6,8 +6,9 @@ import { Button } from 'antd';
 import { lazy, Suspense, useState } from 'react';
 import { newColorCard } from '../../app/newOption';
 import { useCommands, usePlanIfThere, useRows } from '../../app/projectStore';
+import { Choice } from '../../ui/Choice';
 import { ColorCardPicker } from '../../ui/ColorCardPicker';
-import { Choice, TextField } from '../../ui/fields';
+import { TextField } from '../../ui/fields';
 import styles from './brief.module.css';
 
 const PaletteFromPhoto = lazy(async () => ({ default: (await import('./PaletteFromPhoto')).PaletteFromPhoto }));

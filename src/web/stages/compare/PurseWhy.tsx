@@ -1,10 +1,10 @@
 import { formatMinutes } from '@core/kernel/formatMinutes';
 import { hoursByWeek } from '@core/plan/hoursByWeek';
 import { explainPurse, type PurseFigure } from '@core/plan/why/explainPurse';
-import { Drawer } from 'antd';
 import { memo } from 'react';
 import { Link } from 'react-router';
 import { usePlan } from '../../app/projectStore';
+import { ReasonsDrawer } from '../../app/ReasonsDrawer';
 import { WhyTree } from '../../app/WhyTree';
 import { dateWords } from '../../app/words';
 import styles from './compare.module.css';
@@ -18,14 +18,13 @@ const titles: Record<PurseFigure, string> = {
 /** The reasons of a gauge of the purse, from the right. */
 export const PurseWhy = memo(function PurseWhy(props: { figure: PurseFigure | null; onClose: () => void }) {
   return (
-    <Drawer
+    <ReasonsDrawer
       open={props.figure !== null}
       onClose={props.onClose}
       title={props.figure ? titles[props.figure] : ''}
-      size={380}
     >
       {props.figure && <Reasons figure={props.figure} />}
-    </Drawer>
+    </ReasonsDrawer>
   );
 });
 

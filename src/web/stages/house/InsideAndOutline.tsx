@@ -1,5 +1,6 @@
 import type { PieceRow } from '@core/model/rows';
-import { Choice, NumberField } from '../../ui/fields';
+import { Choice } from '../../ui/Choice';
+import { NumberField } from '../../ui/fields';
 import { SideBySide } from '../../ui/layout';
 import { PieceLengths } from './PieceLengths';
 

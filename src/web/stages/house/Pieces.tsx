@@ -6,7 +6,7 @@ import { useHouse } from '../../app/houseStore';
 import { useOpenRows } from '../../app/projectStore';
 import { useSearchState } from '../../app/useSearchState';
 import { Empty } from '../../ui/basics';
-import { Choice } from '../../ui/fields';
+import { Choice } from '../../ui/Choice';
 import { Workbench } from '../../ui/layout';
 import { PieceFace } from '../../ui/PieceFace';
 import { Filters } from './Filters';

@@ -1,7 +1,7 @@
 import { tools } from '@core/catalog/tools';
 import { Checkbox } from 'antd';
 import { useHouse } from '../../app/houseStore';
-import { Choice } from '../../ui/fields';
+import { Choice } from '../../ui/Choice';
 import styles from './house.module.css';
 
 /** Tools that recipes ask for: owned or not, and how much life is in them. */

@@ -1,7 +1,8 @@
 import { type PriceLine, type PriceStory, piecesBought, type Tax } from '@core/pricing/priceStory';
 import { Button, Checkbox, Dropdown } from 'antd';
 import { useLocale } from '../../app/projectStore';
-import { Choice, MoneyField, NumberField, PriceField } from '../../ui/fields';
+import { Choice } from '../../ui/Choice';
+import { MoneyField, NumberField, PriceField } from '../../ui/fields';
 import { SideBySide } from '../../ui/layout';
 import styles from './hunt.module.css';
 import { MixedPack } from './MixedPack';

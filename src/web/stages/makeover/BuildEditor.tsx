@@ -7,8 +7,9 @@ import type { RecipePiece } from '@core/recipe/recipeBody';
 import { Link } from 'react-router';
 import { newColorCard } from '../../app/newOption';
 import { useCommands, useLocale, useRows } from '../../app/projectStore';
+import { Choice } from '../../ui/Choice';
 import { ColorCardPicker } from '../../ui/ColorCardPicker';
-import { Choice, LengthField, NumberField } from '../../ui/fields';
+import { LengthField, NumberField } from '../../ui/fields';
 import { SideBySide } from '../../ui/layout';
 import type { RecipeAccess } from './useRecipe';
 

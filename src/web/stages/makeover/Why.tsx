@@ -1,8 +1,9 @@
 import type { Explained } from '@core/kernel/explained';
-import { Drawer } from 'antd';
-import { type ReactNode, useState } from 'react';
-import { WhyTree } from '../../app/WhyTree';
+import { lazy, type ReactNode, useState } from 'react';
+import { ReasonsDrawer } from '../../app/ReasonsDrawer';
 import styles from './makeover.module.css';
+
+const WhyTree = lazy(async () => ({ default: (await import('../../app/WhyTree')).WhyTree }));
 
 /** A figure that answers "why?": pressed, its sum opens at the right, line by line. */
 export function Why(props: { label: string; explain: () => Explained; children: ReactNode }) {
@@ -13,9 +14,9 @@ export function Why(props: { label: string; explain: () => Explained; children: 
         {props.children}
         <span className="visually-hidden">, why: {props.label}</span>
       </button>
-      <Drawer open={open} onClose={() => setOpen(false)} title={`Why: ${props.label}`} size={380} destroyOnHidden>
+      <ReasonsDrawer open={open} onClose={() => setOpen(false)} title={`Why: ${props.label}`}>
         {open && <WhyTree tree={props.explain()} />}
-      </Drawer>
+      </ReasonsDrawer>
     </>
   );
 }

@@ -6,7 +6,8 @@ import { formatLength } from '@core/kernel/formatLength';
 import type { SpotFeature, SpotRow } from '@core/model/rows';
 import { Button, Checkbox } from 'antd';
 import { useCommands, useLocale } from '../../app/projectStore';
-import { Choice, LengthField, NumberField, TextField } from '../../ui/fields';
+import { Choice } from '../../ui/Choice';
+import { LengthField, NumberField, TextField } from '../../ui/fields';
 import styles from './sketch.module.css';
 
 /** What a spot measures, by its kind; what nobody measured is drawn as usual. */

@@ -7,7 +7,7 @@ import { Link } from 'react-router';
 import { usePhotoQueue } from '../../app/photoQueue';
 import { useCommands, useRows } from '../../app/projectStore';
 import { arrowWay } from '../../ui/arrowWay';
-import { Choice } from '../../ui/fields';
+import { Choice } from '../../ui/Choice';
 import { PhotoQueueDrop } from '../../ui/PhotoDrop';
 import { photoAddress } from '../../ui/photoAddress';
 import styles from './beforeAfter.module.css';

@@ -17,11 +17,10 @@ import { formatMinutes } from '@core/kernel/formatMinutes';
 import { formatMoney } from '@core/kernel/formatMoney';
 import { upperFirst } from '@core/schedule/benchWords';
 import { regrets } from '@core/sourcing/regrets';
-import { Drawer } from 'antd';
 import { lazy, type ReactNode, useMemo, useState } from 'react';
 import { useLocale, usePlan } from '../../app/projectStore';
+import { ReasonsDrawer } from '../../app/ReasonsDrawer';
 import { useSearchState } from '../../app/useSearchState';
-import { WhyTree } from '../../app/WhyTree';
 import { dayOf } from '../../app/words';
 import { Charted } from '../../ui/Charted';
 import { Freezes } from './Freezes';
@@ -29,6 +28,7 @@ import { Lists } from './Lists';
 import { OriginsTable, OverTimeTable, SlotsTable } from './tables';
 import styles from './wrap.module.css';
 
+const WhyTree = lazy(async () => ({ default: (await import('../../app/WhyTree')).WhyTree }));
 const OriginsChart = lazy(async () => ({ default: (await import('./charts')).OriginsChart }));
 const SlotsChart = lazy(async () => ({ default: (await import('./charts')).SlotsChart }));
 const OverTimeChart = lazy(async () => ({ default: (await import('./charts')).OverTimeChart }));
@@ -148,9 +148,9 @@ export function CameTo() {
         table={<SlotsTable slots={against.slots} saved={saved} currency={currency} />}
       />
       <Lists against={against} reckoning={reckoning} missed={missed} wasted={wasted} hasPlan={frozen !== null} />
-      <Drawer open={why !== null} onClose={() => setWhy(null)} title={why ? whyTitles[why] : ''} size={380}>
+      <ReasonsDrawer open={why !== null} onClose={() => setWhy(null)} title={why ? whyTitles[why] : ''}>
         {why && <WhyTree tree={trees[why]()} />}
-      </Drawer>
+      </ReasonsDrawer>
     </div>
   );
 }

@@ -5,7 +5,7 @@ import { Button } from 'antd';
 import { useCommands, useLocale, usePlan, useRows } from '../../app/projectStore';
 import { useSearchState } from '../../app/useSearchState';
 import { dayOf } from '../../app/words';
-import { Choice } from '../../ui/fields';
+import { Choice } from '../../ui/Choice';
 import styles from './wrap.module.css';
 
 /** Which frozen plan all is held against, and freezing the plan as it is now. */

@@ -11,7 +11,8 @@ import { useState } from 'react';
 import { useCommands, useLocale, usePlan, useRows } from '../../app/projectStore';
 import { saveFile } from '../../app/saveFile';
 import { Empty } from '../../ui/basics';
-import { Choice, DateField, TextField } from '../../ui/fields';
+import { Choice } from '../../ui/Choice';
+import { DateField, TextField } from '../../ui/fields';
 import { EndLine } from './EndLine';
 import styles from './wrap.module.css';
 

@@ -1,7 +1,8 @@
 import { formatMoney } from '@core/kernel/formatMoney';
 import type { ReckonedDiscount, SlipDiscount, SlipOffer } from '@core/pricing/slip';
 import { Button, Dropdown, Select } from 'antd';
-import { Choice, MoneyField, NumberField } from '../../../ui/fields';
+import { Choice } from '../../../ui/Choice';
+import { MoneyField, NumberField } from '../../../ui/fields';
 import styles from './money.module.css';
 import type { DraftLine } from './receiptDraft';
 

@@ -5,7 +5,7 @@ import { regrets } from '@core/sourcing/regrets';
 import { useState } from 'react';
 import { useLocale, usePlan, useRows } from '../../../app/projectStore';
 import { RegretList } from '../../../app/RegretList';
-import { Choice } from '../../../ui/fields';
+import { Choice } from '../../../ui/Choice';
 import styles from './money.module.css';
 
 const groupingWords: Record<LedgerGrouping, string> = {

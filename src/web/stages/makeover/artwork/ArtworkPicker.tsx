@@ -5,7 +5,7 @@ import type { ChosenLayer } from '@core/recipe/recipeBody';
 import { Button, Select } from 'antd';
 import { lazy, Suspense, useState } from 'react';
 import { useRows } from '../../../app/projectStore';
-import { Choice } from '../../../ui/fields';
+import { Choice } from '../../../ui/Choice';
 import styles from '../makeover.module.css';
 import type { RecipeAccess } from '../useRecipe';
 

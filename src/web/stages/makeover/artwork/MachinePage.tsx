@@ -1,14 +1,15 @@
 import { usualMachine } from '@core/cutting/machine/bladePath';
 import { formatLength } from '@core/kernel/formatLength';
 import { MM_PER_INCH } from '@core/kernel/units';
-import { Button, Progress } from 'antd';
+import { Button } from 'antd';
 import { proxy } from 'comlink';
 import { useEffect, useId, useState } from 'react';
 import { Link } from 'react-router';
 import { useLocale } from '../../../app/projectStore';
 import shell from '../../../app/shell.module.css';
-import { Choice } from '../../../ui/fields';
+import { Choice } from '../../../ui/Choice';
 import ui from '../../../ui/ui.module.css';
+import { WorkShare } from '../../../ui/WorkShare';
 import type { Cutting } from '../../../workers/artwork.worker';
 import styles from './artwork.module.css';
 import { artworkWorker } from './artworkWorker';
@@ -120,9 +121,7 @@ export function MachinePage() {
             options={mats.map(({ value, label }) => ({ value, label }))}
             onChange={setMatId}
           />
-          {share !== null && (
-            <Progress percent={Math.round(share * 100)} size="small" aria-label="Looking for a short way" />
-          )}
+          {share !== null && <WorkShare label="Looking for a short way" share={share} />}
           {cutting && !cutting.ok && (
             <p role="alert">
               {file?.name} cannot be cut: {cutting.reason}
@@ -164,9 +163,7 @@ export function MachinePage() {
                 <Button type="primary" onClick={() => setIsCutting(!isCutting)}>
                   {isCutting ? 'Stop' : 'Cut it'}
                 </Button>
-                {isCutting && (
-                  <Progress percent={Math.round(cut * 100)} size="small" style={{ width: 160 }} aria-label="Cutting" />
-                )}
+                {isCutting && <WorkShare label="Cutting" share={cut} />}
               </div>
             </>
           )}

@@ -5,7 +5,8 @@ import type { Lettering } from '@core/artwork/lettering';
 import { Input } from 'antd';
 import { useId } from 'react';
 import { useLocale } from '../../../app/projectStore';
-import { Choice, LengthField, NumberField } from '../../../ui/fields';
+import { Choice } from '../../../ui/Choice';
+import { LengthField, NumberField } from '../../../ui/fields';
 import { SideBySide } from '../../../ui/layout';
 import ui from '../../../ui/ui.module.css';
 

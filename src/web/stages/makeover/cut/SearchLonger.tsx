@@ -1,10 +1,11 @@
 import { isBetter } from '@core/cutting/cutStock';
 import { type CutLayout, wasteOf } from '@core/cutting/layout';
 import type { CutQuestion } from '@core/cutting/question';
-import { Button, Progress } from 'antd';
+import { Button } from 'antd';
 import { proxy } from 'comlink';
 import { useEffect, useRef, useState } from 'react';
 import { cuttingWorker } from '../../../app/layoutSearch';
+import { WorkShare } from '../../../ui/WorkShare';
 import styles from './cut.module.css';
 
 /** Orders that a long search tries: about as long as one waits at a cutting table. */
@@ -51,7 +52,7 @@ export function SearchLonger(props: { question: CutQuestion; layout: CutLayout; 
   if (share !== null)
     return (
       <div className={styles.tools}>
-        <Progress percent={Math.round(share * 100)} size="small" style={{ width: 180 }} aria-label="Searching" />
+        <WorkShare label="Searching" share={share} />
         <Button size="small" onClick={() => void cuttingWorker().stop()}>
           Stop
         </Button>

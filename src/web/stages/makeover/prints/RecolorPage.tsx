@@ -1,6 +1,6 @@
 import { asItIs, croppedTo, type Recolor } from '@core/color/recolor';
 import { MM_PER_INCH } from '@core/kernel/units';
-import { Button, Progress, Slider } from 'antd';
+import { Button, Slider } from 'antd';
 import { proxy, type Remote, transfer, wrap } from 'comlink';
 import { useEffect, useId, useRef, useState } from 'react';
 import { endWithPage } from '../../../app/endWithPage';
@@ -10,6 +10,7 @@ import shell from '../../../app/shell.module.css';
 import { LengthField } from '../../../ui/fields';
 import { SideBySide } from '../../../ui/layout';
 import ui from '../../../ui/ui.module.css';
+import { WorkShare } from '../../../ui/WorkShare';
 import type { RecolorWork } from '../../../workers/recolor.worker';
 import styles from './recolor.module.css';
 
@@ -197,14 +198,7 @@ export function RecolorPage() {
                 <Button disabled={how === asItIs} onClick={() => setHow(asItIs)}>
                   As it was
                 </Button>
-                {share !== null && (
-                  <Progress
-                    percent={Math.round(share * 100)}
-                    size="small"
-                    style={{ width: 160 }}
-                    aria-label="Recoloring"
-                  />
-                )}
+                {share !== null && <WorkShare label="Recoloring" share={share} />}
               </div>
             </>
           )}

@@ -8,7 +8,7 @@ import { Link } from 'react-router';
 import { useLocale } from '../../../app/projectStore';
 import { fileName, saveBlob, saveFile } from '../../../app/saveFile';
 import shell from '../../../app/shell.module.css';
-import { Choice } from '../../../ui/fields';
+import { Choice } from '../../../ui/Choice';
 import { SheetView } from '../../../ui/SheetView';
 import styles from './sheets.module.css';
 import { pdfOf } from './sheetWriter';

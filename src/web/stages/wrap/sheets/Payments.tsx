@@ -6,7 +6,8 @@ import { billNumber } from '@core/sheets/billSheet';
 import { Button } from 'antd';
 import { useState } from 'react';
 import { useCommands, useLocale, usePlan, useRows } from '../../../app/projectStore';
-import { Choice, DateField, MoneyField, TextField } from '../../../ui/fields';
+import { Choice } from '../../../ui/Choice';
+import { DateField, MoneyField, TextField } from '../../../ui/fields';
 import styles from './sheets.module.css';
 
 /** What the client paid: deposits beforehand, and for invoices. */
