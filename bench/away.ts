@@ -61,10 +61,12 @@ async function manyUsers(name: string, servers: readonly Euporia[], projectId: s
 
 /** A phone's line, slow: 1.6 megabits a second down, 0.75 up, 150 ms there and back. */
 const SLOW_LINE = { offline: false, latency: 150, downloadThroughput: 200_000, uploadThroughput: 94_000 };
-/** What somebody would press or write first, on the start page and on the card. */
+/** What somebody would press or write first, on the start page and on the card; and what waits for the plan. */
 const FIRST = {
   'start page': ['/', '//main//a[normalize-space(.)="New project"]'],
   card: ['/hunt/card', '//main//input[not(@type="file")]'],
+  'card with its verdict': ['/hunt/card', '//main//button[contains(., "Buy")]'],
+  board: ['/compare', '//main//button[normalize-space(.)="why"]'],
 } as const;
 
 /** Until what is wanted first can be pressed, on a phone that has nothing of the app yet, over a slow line. */

@@ -59,12 +59,28 @@ function Skeleton() {
 /** Where the purse will be: what stands below stays where it is when it comes. */
 const PurseToCome = () => <div className={styles.purse} style={{ height: 74 }} aria-busy="true" />;
 
+/** After so long it is said that a page may be loaded again, ms: not every browser asks anew for a part that failed. */
+const LONG_MS = 15_000;
+
 /** What is shown of a page that is all about the plan, until the plan is there. */
-const PartToCome = () => (
-  <main className={styles.page} aria-busy="true">
-    <p className="muted">Working out the plan …</p>
-  </main>
-);
+function PartToCome() {
+  const [isLong, setLong] = useState(false);
+  useEffect(() => {
+    const timer = setTimeout(() => setLong(true), LONG_MS);
+    return () => clearTimeout(timer);
+  }, []);
+  return (
+    <main className={styles.page} aria-busy="true">
+      <p className="muted">Working out the plan …</p>
+      {isLong && (
+        <p>
+          This takes longer than it should.{' '}
+          <Button onClick={() => window.location.reload()}>Load the page again</Button> What you typed is kept.
+        </p>
+      )}
+    </main>
+  );
+}
 
 function Failed(props: { error: unknown; retry: () => void }) {
   // An address that is no project's is refused as a field; a project that is gone is not found.

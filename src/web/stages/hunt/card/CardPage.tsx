@@ -13,7 +13,7 @@ import { useToday } from '../../../app/today';
 import { HuntNav } from '../HuntNav';
 import { CardPhoto } from './CardPhoto';
 import styles from './card.module.css';
-import { type CardDraft, dropDraft, emptyDraft, loadDraft, saveDraft } from './cardDraft';
+import { type CardDraft, dropDraft, emptyDraft, isNamedOn, loadDraft, saveDraft } from './cardDraft';
 import { SeenBefore, ThinkAgain } from './SeenBefore';
 
 const CardAnswer = lazy(async () => ({ default: (await import('./CardAnswer')).CardAnswer }));
@@ -81,7 +81,7 @@ function Card(props: { known: FindRow | null; onOpen: (id: string) => void; onNe
     input.current?.focus();
     window.scrollTo({ top: 0 });
   };
-  const isNamed = known !== null || draft.line.trim() !== '';
+  const isNamed = isNamedOn(draft, known !== null);
   const inForce = source ? discountsOn(source.patterns, today) : [];
   return (
     <div className={styles.card}>

@@ -38,6 +38,9 @@ export interface CardDraft {
   reason: string;
 }
 
+/** Whether there is a piece on the card: one that it lies over, or one that somebody began to name. */
+export const isNamedOn = (draft: CardDraft, isKnown: boolean): boolean => isKnown || draft.line.trim() !== '';
+
 /** An empty card. */
 export const emptyDraft = (): CardDraft => ({
   findId: crypto.randomUUID(),

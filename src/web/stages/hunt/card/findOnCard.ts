@@ -11,7 +11,7 @@ import { usualMeasures } from '@core/surface/furnitureTemplate';
 import { furnitureTemplates } from '@core/surface/templates';
 import type { ProjectLocale } from '../../../app/words';
 import { inspectedOf } from '../InspectionChecks';
-import type { CardDraft } from './cardDraft';
+import { type CardDraft, isNamedOn } from './cardDraft';
 
 /** A discount of the shop as a chip: whether it is taken off now. */
 export interface DiscountChip {
@@ -76,7 +76,7 @@ export function findOnCard(
   return {
     find: { ...find, story: { ...find.story, lines: [...taken, ...plain.story.lines, ...draft.extra] } },
     chips,
-    isNamed: known !== null || draft.line.trim() !== '',
+    isNamed: isNamedOn(draft, known !== null),
     said: line.understood,
   };
 }
