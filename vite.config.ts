@@ -45,7 +45,6 @@ export default defineConfig({
           includeDependenciesRecursively: false,
           groups: [
             {
-              test: /[\\/]src[\\/]/,
               name: (id, modules) => partOf(id, (of) => modules.getModuleInfo(of)?.importedIds ?? []),
             },
           ],

@@ -15,7 +15,12 @@ for (const path of [...EARLY_PAGES, 'compare/ComparePage', 'projects/ProjectsPag
 
 /** What imports what: a made-up page with one module of each kind. */
 const imports: Record<string, string[]> = {
-  [`${web}main.tsx`]: ['core/money', '/node_modules/react/index.js', `${web}tokens.css`],
+  [`${web}main.tsx`]: [
+    'core/money',
+    '/node_modules/react/index.js',
+    '/node_modules/antd/es/index.js',
+    `${web}tokens.css`,
+  ],
   [`${web}app/ProjectShell.tsx`]: ['core/money', 'core/purse', 'core/pictures'],
   [`${web}app/planner.ts`]: ['core/plan', 'core/catalog'],
   'core/plan': ['core/catalog', 'core/purse', 'core/steps'],
@@ -23,14 +28,23 @@ const imports: Record<string, string[]> = {
   [page('hunt/card/CardPage')]: ['core/catalog', 'core/quickLine'],
   [page('sheet/SheetPage')]: ['core/pictures'],
   [page('compare/ComparePage')]: ['core/steps', 'core/newRow'],
+  '/node_modules/antd/es/index.js': ['/node_modules/antd/es/table/index.js'],
   '/node_modules/react/index.js': ['/node_modules/react/cjs.js'],
 };
 const partOf = pageParts(web);
 const of = (id: string) => partOf(id, (module) => imports[module] ?? []);
 
 describe('the parts of the page', () => {
+  it('begin with the packages that every page begins with, and what brings parts later', () => {
+    expect(of('/node_modules/react/cjs.js')).toBe('first');
+    expect(of('\0vite/preload-helper.js')).toBe('first');
+    // All of the components of a package stand in its barrel; nobody takes them all.
+    expect(of('/node_modules/antd/es/table/index.js')).toBeNull();
+  });
+
   it('are what the start page brings, what a project adds, what computes a plan, what acts need', () => {
     expect(of('core/money')).toBe('frame');
+    expect(of(`${web}tokens.css`)).toBe('frame');
     expect(of('core/purse')).toBe('project');
     expect(of('core/plan')).toBe('plan');
     expect(of('core/steps')).toBe('plan');
@@ -43,12 +57,10 @@ describe('the parts of the page', () => {
     expect(of('core/pictures')).toBe(`project-${OUTSIDE_PAGES.indexOf('sheet/SheetPage')}`);
   });
 
-  it('leave to the bundler what one page has alone, what a page shares with acts, packages, style sheets and entries', () => {
+  it('leave to the bundler what one page has alone, what a page shares with acts, and entries', () => {
     for (const id of [
       'core/quickLine',
       'core/newRow',
-      '/node_modules/react/cjs.js',
-      `${web}tokens.css`,
       `${web}main.tsx`,
       `${web}app/planner.ts`,
       page('hunt/card/CardPage'),

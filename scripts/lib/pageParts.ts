@@ -17,12 +17,16 @@ export const EARLY_PAGES = [
 /** Those of them that stand outside of a project too: they take the little that they need of it, and not all. */
 export const OUTSIDE_PAGES = ['history/HistoryPage', 'sheet/SheetPage'];
 
-/** Modules of our own that some modules bring along, themselves among them; style sheets and packages are not followed. */
-function broughtBy(roots: readonly string[], importsOf: ImportsOf): Set<string> {
+/** All of a package at once: whoever imports it takes what it names, and not what stands there. */
+const isBarrel = (id: string) => /[\\/]antd[\\/]es[\\/]index\.js$/.test(id);
+const isOfPackage = (id: string) => id.includes('node_modules');
+
+/** Modules that some modules bring along, themselves among them, as far as they are followed. */
+function broughtBy(roots: readonly string[], importsOf: ImportsOf, isFollowed: (id: string) => boolean): Set<string> {
   const seen = new Set<string>();
   const open = [...roots];
   for (let id = open.pop(); id !== undefined; id = open.pop()) {
-    if (seen.has(id) || id.includes('node_modules') || id.endsWith('.css')) continue;
+    if (seen.has(id) || !isFollowed(id)) continue;
     seen.add(id);
     open.push(...importsOf(id));
   }
@@ -30,9 +34,11 @@ function broughtBy(roots: readonly string[], importsOf: ImportsOf): Set<string> 
 }
 
 /**
- * Packs modules that always come together into one file, where each of hundreds would be asked for by itself: what the
- * start page brings, what an open project adds to it, what computes a plan, what acts need and no page shows. What a page
- * takes of a part without the rest of it is a file for each set of pages that does. No part imports from a later one.
+ * Packs modules that always come together into one file, where each of hundreds would be asked for by itself: packages
+ * that every page begins with, what the start page brings, what an open project adds to it, what computes a plan, what
+ * acts need and no page shows. What a page takes of a part without the rest of it is a file for each set of pages that
+ * does. No part imports from a later one, and none from the page's entry: files that import each other in a circle would
+ * run before what they use.
  * @param web folder of the page's source, with a slash at its end
  * @returns the part of a module; null for what is left to the bundler, and for the roots themselves
  */
@@ -47,23 +53,28 @@ export function pageParts(web: string): (id: string, importsOf: ImportsOf) => st
     acts: [`${web}sync/typed.ts`, `${web}sync/foreseen.ts`],
   };
   const entries = new Set([...pages, ...Object.values(roots).flat()]);
-  let known: Record<keyof typeof roots | 'pages', Set<string>> & Record<'outside' | 'early', Set<string>[]>;
+  let known: Record<keyof typeof roots | 'pages' | 'first', Set<string>> & Record<'outside' | 'early', Set<string>[]>;
   const pathOf = (page: string) => `${web}stages/${page}.tsx`;
   const look = (importsOf: ImportsOf) => {
+    const own = (of: readonly string[]) => broughtBy(of, importsOf, (id) => !isOfPackage(id));
     known ??= {
-      frame: broughtBy(roots.frame, importsOf),
-      project: broughtBy(roots.project, importsOf),
-      plan: broughtBy(roots.plan, importsOf),
-      acts: broughtBy(roots.acts, importsOf),
-      pages: broughtBy(pages, importsOf),
-      outside: OUTSIDE_PAGES.map((page) => broughtBy([pathOf(page)], importsOf)),
-      early: EARLY_PAGES.map((page) => broughtBy([pathOf(page)], importsOf)),
+      first: broughtBy([`${web}main.tsx`], importsOf, (id) => !isBarrel(id)),
+      frame: own(roots.frame),
+      project: own(roots.project),
+      plan: own(roots.plan),
+      acts: own(roots.acts),
+      pages: own(pages),
+      outside: OUTSIDE_PAGES.map((page) => own([pathOf(page)])),
+      early: EARLY_PAGES.map((page) => own([pathOf(page)])),
     };
     return known;
   };
   return (id, importsOf) => {
     if (entries.has(id)) return null;
-    const { frame, project, outside, plan, acts, pages: shown, early } = look(importsOf);
+    const { first, frame, project, outside, plan, acts, pages: shown, early } = look(importsOf);
+    // What brings parts later is made by the bundler, and used by all.
+    if (id.includes('vite/preload-helper')) return 'first';
+    if (isOfPackage(id)) return first.has(id) ? 'first' : null;
     if (frame.has(id)) return 'frame';
     // A file for each set of pages that takes it without the rest.
     const taken = (part: string, by: readonly Set<string>[]) =>
