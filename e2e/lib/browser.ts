@@ -141,10 +141,10 @@ export class Person {
     return found as unknown as WebElement;
   }
 
-  /** Waits until some text stands on the page. */
-  async seeText(text: string): Promise<void> {
+  /** Waits until some text stands on the page; longer than one waits for a press where a search of its own limit comes first. */
+  async seeText(text: string, patienceMs = PATIENCE_MS): Promise<void> {
     await this.driver
-      .wait(async () => (await this.text()).includes(text), PATIENCE_MS)
+      .wait(async () => (await this.text()).includes(text), patienceMs)
       .catch(async () => {
         await this.lastLook();
         throw new Error(`the page never says “${text}”; it says: ${(await this.text()).slice(0, 1500)}`);
