@@ -21,6 +21,7 @@ const imports: Record<string, string[]> = {
     '/node_modules/antd/es/index.js',
     `${web}tokens.css`,
   ],
+  [page('projects/ProjectsPage')]: ['core/money', 'core/cover'],
   [`${web}app/ProjectShell.tsx`]: ['core/money', 'core/purse', 'core/pictures'],
   [`${web}app/planner.ts`]: ['core/plan', 'core/catalog'],
   'core/plan': ['core/catalog', 'core/purse', 'core/steps'],
@@ -42,9 +43,10 @@ describe('the parts of the page', () => {
     expect(of('/node_modules/antd/es/table/index.js')).toBeNull();
   });
 
-  it('are what the start page brings, what a project adds, what computes a plan, what acts need', () => {
+  it('are the frame, what the start page brings, what a project adds, what computes a plan, what acts need', () => {
     expect(of('core/money')).toBe('frame');
     expect(of(`${web}tokens.css`)).toBe('frame');
+    expect(of('core/cover')).toBe('start');
     expect(of('core/purse')).toBe('project');
     expect(of('core/plan')).toBe('plan');
     expect(of('core/steps')).toBe('plan');

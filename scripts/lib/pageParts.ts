@@ -35,7 +35,7 @@ function broughtBy(roots: readonly string[], importsOf: ImportsOf, isFollowed: (
 
 /**
  * Packs modules that always come together into one file, where each of hundreds would be asked for by itself: packages
- * that every page begins with, what the start page brings, what an open project adds to it, what computes a plan, what
+ * that every page begins with, the frame around all pages, what the start page brings, what an open project adds to it, what computes a plan, what
  * acts need and no page shows. What a page takes of a part without the rest of it is a file for each set of pages that
  * does. No part imports from a later one, and none from the page's entry: files that import each other in a circle would
  * run before what they use.
@@ -47,19 +47,22 @@ export function pageParts(web: string): (id: string, importsOf: ImportsOf) => st
     .filter((path) => path.endsWith('Page.tsx'))
     .map((path) => `${web}stages/${path.replaceAll('\\', '/')}`);
   const roots = {
-    frame: [`${web}main.tsx`, `${web}stages/projects/ProjectsPage.tsx`],
+    frame: [`${web}main.tsx`],
+    start: [`${web}stages/projects/ProjectsPage.tsx`],
     project: [`${web}app/ProjectShell.tsx`],
     plan: [`${web}app/planner.ts`],
     acts: [`${web}sync/typed.ts`, `${web}sync/foreseen.ts`],
   };
   const entries = new Set([...pages, ...Object.values(roots).flat()]);
-  let known: Record<keyof typeof roots | 'pages' | 'first', Set<string>> & Record<'outside' | 'early', Set<string>[]>;
+  type Known = Record<keyof typeof roots | 'pages' | 'first', Set<string>> & Record<'outside' | 'early', Set<string>[]>;
+  let known: Known | null = null;
   const pathOf = (page: string) => `${web}stages/${page}.tsx`;
-  const look = (importsOf: ImportsOf) => {
+  const look = (importsOf: ImportsOf): Known => {
     const own = (of: readonly string[]) => broughtBy(of, importsOf, (id) => !isOfPackage(id));
     known ??= {
       first: broughtBy([`${web}main.tsx`], importsOf, (id) => !isBarrel(id)),
       frame: own(roots.frame),
+      start: own(roots.start),
       project: own(roots.project),
       plan: own(roots.plan),
       acts: own(roots.acts),
@@ -71,7 +74,7 @@ export function pageParts(web: string): (id: string, importsOf: ImportsOf) => st
   };
   return (id, importsOf) => {
     if (entries.has(id)) return null;
-    const { first, frame, project, outside, plan, acts, pages: shown, early } = look(importsOf);
+    const { first, frame, start, project, outside, plan, acts, pages: shown, early } = look(importsOf);
     // What brings parts later is made by the bundler, and used by all.
     if (id.includes('vite/preload-helper')) return 'first';
     if (isOfPackage(id)) return first.has(id) ? 'first' : null;
@@ -79,6 +82,7 @@ export function pageParts(web: string): (id: string, importsOf: ImportsOf) => st
     // A file for each set of pages that takes it without the rest.
     const taken = (part: string, by: readonly Set<string>[]) =>
       [part, ...by.flatMap((brought, n) => (brought.has(id) ? [n] : []))].join('-');
+    if (start.has(id)) return taken('start', outside);
     if (project.has(id)) return taken('project', outside);
     if (plan.has(id)) return taken('plan', early);
     return acts.has(id) && !shown.has(id) ? 'acts' : null;

@@ -1,19 +1,19 @@
 import type { PurseFigure } from '@core/plan/why/explainPurse';
-import { useQuery } from '@tanstack/react-query';
 import { Button } from 'antd';
-import { lazy, memo, Suspense, useCallback, useEffect, useRef, useState } from 'react';
-import { Link, NavLink, useLocation, useNavigate, useParams } from 'react-router';
-import { ActToast } from './ActToast';
-import { ApiError, api } from './api';
+import { lazy, Suspense, useCallback, useEffect, useState } from 'react';
+import { NavLink, useLocation, useNavigate, useParams } from 'react-router';
 import { BriefStrip } from './BriefStrip';
 import { FileLink } from './FileLink';
+import { howSaving, waitingIn } from './howSaving';
 import { isTyping } from './isTyping';
 import { NewVersionNote } from './NewVersionNote';
 import { NotSaved } from './NotSaved';
 import { OwnPart } from './OwnPart';
 import { ProjectProvider } from './ProjectProvider';
+import { Failed, Mark, PartToCome, PurseToCome, Skeleton } from './ProjectToCome';
 import { Purse } from './Purse';
-import { useCommands, usePlan, usePlanIfThere, useRows, useStatus } from './projectStore';
+import { useCommands, usePlan, useRows, useStatus } from './projectStore';
+import { StageBar } from './StageBar';
 import styles from './shell.module.css';
 import { stages } from './stages';
 import { useUndoKey } from './undoKey';
@@ -32,94 +32,6 @@ export function ProjectShell() {
     >
       <Frame />
     </ProjectProvider>
-  );
-}
-
-function Mark() {
-  return (
-    <Link to="/" className={styles.mark} aria-label="Euporia, all projects">
-      <i>Eu</i>poria
-    </Link>
-  );
-}
-
-function Skeleton() {
-  return (
-    <div aria-busy="true">
-      <header className={styles.top}>
-        <Mark />
-        <span className="muted">Opening the project …</span>
-      </header>
-      <PurseToCome />
-      <div className={styles.stageBar} />
-    </div>
-  );
-}
-
-/** Where the purse will be: what stands below stays where it is when it comes. */
-const PurseToCome = () => <div className={styles.purse} style={{ height: 74 }} aria-busy="true" />;
-
-/** After so long it is said that a page may be loaded again, ms: not every browser asks anew for a part that failed. */
-const LONG_MS = 15_000;
-
-/** What is shown of a page that is all about the plan, until the plan is there. */
-function PartToCome() {
-  const [isLong, setLong] = useState(false);
-  useEffect(() => {
-    const timer = setTimeout(() => setLong(true), LONG_MS);
-    return () => clearTimeout(timer);
-  }, []);
-  return (
-    <main className={styles.page} aria-busy="true">
-      <p className="muted">Working out the plan …</p>
-      {isLong && (
-        <p>
-          This takes longer than it should.{' '}
-          <Button onClick={() => window.location.reload()}>Load the page again</Button> What you typed is kept.
-        </p>
-      )}
-    </main>
-  );
-}
-
-function Failed(props: { error: unknown; retry: () => void }) {
-  // An address that is no project's is refused as a field; a project that is gone is not found.
-  const missing = props.error instanceof ApiError && ['notFound', 'fields.refused'].includes(props.error.answer.code);
-  return (
-    <div>
-      <header className={styles.top}>
-        <Mark />
-      </header>
-      <main className={styles.page} role="alert">
-        <h1>{missing ? 'This project is not here' : 'The project cannot be opened just now'}</h1>
-        <p>
-          {missing
-            ? 'No project has this address; it may have been removed.'
-            : props.error instanceof Error
-              ? props.error.message
-              : 'Something went wrong.'}
-        </p>
-        {missing && <OtherStudios />}
-        {!missing && <Button onClick={props.retry}>Try again</Button>} <Link to="/">All projects</Link>
-      </main>
-    </div>
-  );
-}
-
-/** A project may be of another studio than this tab is in: it is looked for there with one press. */
-function OtherStudios() {
-  const query = useQuery({ queryKey: ['studios'], queryFn: api.studios });
-  const others = (query.data?.studios ?? []).filter(({ isOpen }) => !isOpen);
-  if (others.length === 0) return null;
-  return (
-    <p>
-      It may be in another studio:{' '}
-      {others.map((studio) => (
-        <Button key={studio.id} onClick={() => api.lookInStudio(studio.id)}>
-          Look in {studio.name}
-        </Button>
-      ))}
-    </p>
   );
 }
 
@@ -239,22 +151,19 @@ function TopBar(props: { onKeys: () => void }) {
   );
 }
 
-const waitingIn = (entries: readonly { state: string }[]) =>
-  entries.filter((entry) => entry.state === 'waiting').length;
-
 function SavedMark() {
-  const { offline, entries, isMaking } = useStatus();
-  const waiting = waitingIn(entries);
-  if (offline && waiting > 0)
+  const status = useStatus();
+  const saving = howSaving(status);
+  if (saving === 'keptHere')
     return (
       <span role="status">
-        <NavLink to="/waiting">Kept here, {waiting} to send</NavLink>
+        <NavLink to="/waiting">Kept here, {waitingIn(status.entries)} to send</NavLink>
       </span>
     );
-  return (
-    <span role="status">{isMaking ? 'Saving …' : offline ? 'Not connected' : waiting > 0 ? 'Saving …' : 'Saved'}</span>
-  );
+  return <span role="status">{savingWords[saving]}</span>;
 }
+
+const savingWords = { underWay: 'Saving …', offline: 'Not connected', done: 'Saved' } as const;
 
 const PurseWhy = lazy(async () => ({ default: (await import('../stages/compare')).PurseWhy }));
 
@@ -274,53 +183,6 @@ function PurseBar() {
     </>
   );
 }
-
-/** The stages with a word on how far each is. On a phone the bar is longer than the screen. */
-function StageBar() {
-  const rows = useRows();
-  const plan = usePlanIfThere();
-  const worksAt = useWorksAt();
-  const { noteAct } = useCommands();
-  const navigate = useNavigate();
-  const { pathname, state } = useLocation() as {
-    pathname: string;
-    state: { act?: { actId: string; title: string } | null } | null;
-  };
-  // An act that another page did to this project (a file over it) can be taken back from here.
-  const act = state?.act ?? null;
-  useEffect(() => {
-    if (!act) return;
-    noteAct(act.actId, act.title);
-    void navigate(pathname, { replace: true, state: null });
-  }, [act, noteAct, navigate, pathname]);
-  const bar = useRef<HTMLElement>(null);
-  // The present stage is brought into view.
-  useEffect(() => {
-    const here = bar.current?.querySelector<HTMLElement>(`a[href^="${pathname.split('/').slice(0, 4).join('/')}"]`);
-    if (here && bar.current) bar.current.scrollLeft = here.offsetLeft - 40;
-  }, [pathname]);
-  return (
-    <div className={styles.stageBar}>
-      <nav aria-label="Stages" ref={bar}>
-        {stages
-          .filter(({ path }) => worksAt(path))
-          .map(({ path, name, figure }) => (
-            <StageLink key={path} to={`/p/${rows.project.id}/${path}`} name={name} figure={figure(rows, plan)} />
-          ))}
-      </nav>
-      <LastAct />
-    </div>
-  );
-}
-
-const StageLink = memo(function StageLink(props: { to: string; name: string; figure: string }) {
-  return (
-    <NavLink to={props.to}>
-      {props.name}
-      {props.figure && <small>{props.figure}</small>}
-    </NavLink>
-  );
-});
 
 /** What everybody needs to know: no connection, nothing kept, changed elsewhere. */
 function Banners() {
@@ -362,11 +224,4 @@ function SavingNotes() {
   const { entries } = useStatus();
   const { resolve, undoWith } = useCommands();
   return <NotSaved entries={entries} resolve={resolve} undoWith={undoWith} />;
-}
-
-/** What was done last, at the free end of the tape, where it covers nothing. */
-function LastAct() {
-  const { lastAct } = useStatus();
-  const { undo, bringBack } = useCommands();
-  return <ActToast queue={{ lastAct, undo, bringBack }} />;
 }

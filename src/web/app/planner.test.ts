@@ -26,7 +26,7 @@ afterEach(() => {
 });
 
 describe('the planner of an open project', () => {
-  it('tells how plans are made once what is chosen was computed, and makes the same plan as anybody else', async () => {
+  it('tells how plans are made once what is chosen was computed, and makes the plan that everybody makes', async () => {
     const ready = vi.fn<(planOf: PlanOf) => void>();
     const planner = new Planner(ready);
     planner.begin(rows);

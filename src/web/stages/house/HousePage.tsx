@@ -3,6 +3,7 @@ import { lazy } from 'react';
 import { Link } from 'react-router';
 import { ActToast } from '../../app/ActToast';
 import { HouseProvider, useHouse } from '../../app/houseStore';
+import { howSaving, waitingIn } from '../../app/howSaving';
 import { NotSaved } from '../../app/NotSaved';
 import { useOpenRows } from '../../app/projectStore';
 import shell from '../../app/shell.module.css';
@@ -81,6 +82,13 @@ function House() {
   );
 }
 
+const keepingWords = {
+  underWay: 'Keeping …',
+  keptHere: 'Not connected',
+  offline: 'Not connected',
+  done: 'Kept',
+} as const;
+
 function Rooms() {
   const house = useHouse();
   const open = useOpenRows();
@@ -88,13 +96,13 @@ function Rooms() {
   const shown = parts.filter(({ id }) => id !== 'fits' || open !== null);
   const first = open && open.slots.length > 0 ? 'fits' : 'pieces';
   const part = shown.find(({ id }) => id === search.get('tab'))?.id ?? first;
-  const waiting = house.entries.filter((entry) => entry.state === 'waiting').length;
+  const waiting = waitingIn(house.entries);
   return (
     <>
       <div className={styles.head}>
         <h1>The house</h1>
         <span role="status" aria-label="The house is" className="muted small">
-          {house.isMaking ? 'Keeping …' : house.offline ? 'Not connected' : waiting > 0 ? 'Keeping …' : 'Kept'}
+          {keepingWords[howSaving(house)]}
         </span>
       </div>
       {house.offline && (

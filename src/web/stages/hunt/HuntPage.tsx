@@ -92,20 +92,22 @@ export function HuntPage() {
             )}
           </div>
           {selected && (
-            <Suspense fallback={null}>
+            <Suspense fallback={<div />}>
               <FindSheet key={selected.id} find={selected} />
             </Suspense>
           )}
           {selected && (
-            <Suspense fallback={null}>
-              <Receipt
-                title={selected.name}
-                sourceId={selected.sourceId}
-                story={selected.story}
-                usable={selected.count}
-              />
+            <div>
+              <Suspense fallback={null}>
+                <Receipt
+                  title={selected.name}
+                  sourceId={selected.sourceId}
+                  story={selected.story}
+                  usable={selected.count}
+                />
+              </Suspense>
               {!selected.archived && <UseFor key={selected.id} find={selected} wantedSlot={wantedSlot} />}
-            </Suspense>
+            </div>
           )}
         </Workbench>
       )}

@@ -1,4 +1,3 @@
-import { localDate } from '@core/calendar/zonedTime';
 import { afterwardsOf, standingOf } from '@core/closing/billStanding';
 import { formatMoney } from '@core/kernel/formatMoney';
 import type { BillRow } from '@core/model/rows';
@@ -7,6 +6,7 @@ import { Button } from 'antd';
 import { useState } from 'react';
 import { Link, useNavigate } from 'react-router';
 import { useCommands, useLocale, useRows } from '../../../app/projectStore';
+import { localToday } from '../../../app/today';
 import styles from './sheets.module.css';
 
 /** What can be done with a bill that was sent: note that it was paid, or take it back. */
@@ -18,7 +18,7 @@ export function BillActs(props: { bill: BillRow }) {
   const navigate = useNavigate();
   const [isAsking, setAsking] = useState(false);
   const { state, open } = standingOf(bill, afterwardsOf(bill, rows));
-  const today = () => localDate(Date.now(), timeZone);
+  const today = () => localToday(timeZone);
   const note = rows.bills.find(({ cancelsId }) => cancelsId === bill.id);
   const takeBack = (isWrittenAnew: boolean) => {
     const draftId = isWrittenAnew ? crypto.randomUUID() : null;
