@@ -23,12 +23,16 @@ try {
   const spotId = (name: string) => snapshot.spots.find((spot) => spot.name === name)?.id;
   const recipe = snapshot.recipes.find((entry) => entry.name === 'Oak nightstand in teal')?.id;
   const hall = `/p/${projects.find((project) => project.name === 'Hall console')?.id}`;
-  const nook = `/p/${projects.find((project) => project.name === 'Dining nook and pantry')?.id}`;
   const take = async (name: string, path: string, text: string, prepare?: () => Promise<void>) => {
     if (!wants(name)) return;
     await person.goto(`${euporia.address}${path}`);
     await person.seeText(text);
     await prepare?.();
+    // Drawings come after their page.
+    await person.driver.wait(
+      () => person.driver.executeScript('return !document.querySelector("[data-to-come]")'),
+      20_000,
+    );
     await person.picture(`${folder}/${name}.png`);
   };
   await person.size(1280, 800);
@@ -57,10 +61,6 @@ try {
     await person.seeText('What would help');
     await person.driver.executeScript('window.scrollTo(0, 90)');
     await person.driver.sleep(400);
-  });
-  await take('log', `${nook}/bench/log`, 'What it teaches', async () => {
-    await person.see('//*[contains(@class,"recharts-bar")]');
-    await person.driver.sleep(600);
   });
   await take('arrange', `${attic}/arrange?spot=${spotId('Bed wall')}`, 'How it stands', async () => {
     await person.see('//*[@data-thing][starts-with(@aria-label, "Pine toy chest")]//*[local-name()="image"]');

@@ -4,7 +4,7 @@ import type { ProjectRow } from '@core/model/rows';
 import { type Pace, paceOf } from '@core/plan/untilDeadline';
 import { Link, useLocation } from 'react-router';
 import { demands } from './demands';
-import { usePlan, useRows } from './projectStore';
+import { usePlanIfThere, useRows } from './projectStore';
 import styles from './shell.module.css';
 import { useWorksAt } from './useWorksAt';
 import { dayOf } from './words';
@@ -33,7 +33,7 @@ function constraintWords({ household, brief }: ProjectRow): string[] {
 /** The brief in one line at the head of every stage: anchor, palette, what the place demands, how the time stands. */
 export function BriefStrip() {
   const rows = useRows();
-  const plan = usePlan();
+  const plan = usePlanIfThere();
   const worksAt = useWorksAt();
   const { pathname } = useLocation();
   const { project } = rows;
@@ -43,7 +43,7 @@ export function BriefStrip() {
     return card ? [{ card, role }] : [];
   });
   const constraints = constraintWords(project);
-  const pace = paceWords[paceOf(plan.purse.days)];
+  const pace = plan ? paceWords[paceOf(plan.purse.days)] : '';
   const nothing = !anchor && cards.length === 0 && constraints.length === 0 && !splurge && pace === '';
   if (nothing || pathname.endsWith('/brief')) return null;
   return (

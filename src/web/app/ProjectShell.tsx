@@ -49,8 +49,8 @@ function Frame() {
         <PurseBar />
       </Suspense>
       <StageBar />
+      <BriefStrip />
       <Suspense fallback={null}>
-        <BriefStrip />
         <Remedy />
       </Suspense>
       <Bell />

@@ -27,7 +27,7 @@ const DrawnPiece = lazy(async () => ({ default: (await import('./DrawnPiece')).D
  */
 export function PieceDrawing(props: DrawnPieceAsked) {
   return (
-    <Suspense fallback={<svg width={props.size} height={props.size} aria-hidden="true" />}>
+    <Suspense fallback={<svg width={props.size} height={props.size} aria-hidden="true" data-to-come />}>
       <DrawnPiece {...props} />
     </Suspense>
   );
