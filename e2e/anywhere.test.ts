@@ -21,7 +21,7 @@ afterEach(async () => {
 afterAll(() => euporia?.remove());
 
 async function at(page: string, width = 1280): Promise<Person> {
-  const person = await Person.open({ width, height: width < 600 ? 844 : 800 });
+  const person = await Person.open({ width, height: width < 600 ? 844 : 800, lineTo: euporia.port });
   people.push(person);
   await person.goto(`${euporia.address}${page}`);
   return person;

@@ -11,7 +11,7 @@ import { Euporia } from './lib/euporia';
  */
 const euporia = await Euporia.start({ env: { EUPORIA_SIGN_IN: '1' } });
 const desk = await Person.open();
-const phone = await Person.open({ width: 390, height: 844 });
+const phone = await Person.open({ width: 390, height: 844, lineTo: euporia.port });
 const folder = temporaryFolder('euporia-away');
 afterAll(async () => {
   for (const who of [desk, phone]) await who.close();

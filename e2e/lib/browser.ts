@@ -4,6 +4,7 @@ import { dirname, join } from 'node:path';
 import { fileURLToPath } from 'node:url';
 import { Builder, By, Key, until, type WebDriver, type WebElement } from 'selenium-webdriver';
 import chrome from 'selenium-webdriver/chrome.js';
+import { Line } from './line';
 
 const CHROMIUM =
   ['/usr/bin/chromium', '/usr/bin/chromium-browser'].find((path) => existsSync(path)) ?? '/usr/bin/chromium';
@@ -25,15 +26,18 @@ export class Person {
   interactions = 0;
   readonly driver: WebDriver;
   private readonly profile: string;
+  private readonly line: Line | null;
 
-  private constructor(driver: WebDriver, profile: string) {
+  private constructor(driver: WebDriver, profile: string, line: Line | null) {
     this.driver = driver;
     this.profile = profile;
+    this.line = line;
   }
 
   /**
    * @param fixedNow when given, the page's clock stands at that moment (ISO 8601)
    * @param names names of hosts that lead to this machine, as a name server would say
+   * @param lineTo port of a server that is reached by a line of this browser's own, which goes with its connection
    * @param keepsNothing the browser refuses to keep a database for the page, as some private windows do
    */
   static async open(
@@ -43,6 +47,7 @@ export class Person {
       fixedNow?: string;
       keepsNothing?: boolean;
       names?: readonly string[];
+      lineTo?: number;
     } = {},
   ): Promise<Person> {
     process.env.SE_OFFLINE = 'true';
@@ -50,15 +55,16 @@ export class Person {
     const settings = new chrome.Options();
     settings.setChromeBinaryPath(CHROMIUM);
     settings.addArguments(...FLAGS, `--user-data-dir=${profile}`);
-    const { names = [] } = options;
-    if (names.length > 0)
-      settings.addArguments(`--host-resolver-rules=${names.map((name) => `MAP ${name} 127.0.0.1`).join(',')}`);
+    const line = options.lineTo === undefined ? null : await Line.to(options.lineTo);
+    const rules = (options.names ?? []).map((name) => `MAP ${name} 127.0.0.1`);
+    if (line) rules.push(`MAP 127.0.0.1 127.0.0.1:${line.port}`);
+    if (rules.length > 0) settings.addArguments(`--host-resolver-rules=${rules.join(',')}`);
     const driver = await new Builder()
       .forBrowser('chrome')
       .setChromeOptions(settings)
       .setChromeService(new chrome.ServiceBuilder('/usr/bin/chromedriver'))
       .build();
-    const person = new Person(driver, profile);
+    const person = new Person(driver, profile, line);
     await person.size(options.width ?? 1280, options.height ?? 800);
     if (options.fixedNow) {
       const at = Date.parse(options.fixedNow);
@@ -81,6 +87,8 @@ export class Person {
 
   /** Takes the connection of this browser away, or gives it back. */
   async offline(gone: boolean): Promise<void> {
+    if (gone) this.line?.cut();
+    else this.line?.mend();
     await this.devtools('Network.enable', {});
     await this.devtools('Network.emulateNetworkConditions', {
       offline: gone,
@@ -110,6 +118,7 @@ export class Person {
 
   async close(): Promise<void> {
     await this.driver.quit();
+    await this.line?.close();
     rmSync(this.profile, { recursive: true, force: true, maxRetries: 5 });
   }
 
