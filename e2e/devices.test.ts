@@ -2,6 +2,7 @@ import jsQR from 'jsqr';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { Person } from './lib/browser';
 import { Euporia } from './lib/euporia';
+import { landingPicture } from './lib/picture';
 
 /** A studio that other devices reach: its owner sets it up, lets a phone in by a code, a helper by another, and out again. */
 const PHRASE = 'kelp lantern seven oars';
@@ -166,7 +167,15 @@ describe('a studio that other devices reach', () => {
 
   it('shows a client one sheet by a link, without costs, and nothing once the link is ended', async () => {
     await desk.stage('Brief');
+    await desk.give('Add before photos', await landingPicture('landing-before.jpg'));
+    await desk.stage('Wrap');
+    await desk.press('Before and after');
+    await desk.give('Add after photos', await landingPicture('landing-after.jpg'));
+    await desk.see('//button[starts-with(@aria-label, "Line it up")]');
+    await desk.saved();
+    await desk.stage('Brief');
     await desk.see('//h2[normalize-space(.)="For the client"]');
+    await desk.click('//label[normalize-space(.)="With the photos, before and after"]');
     await desk.press('Make a link');
     await desk.driver.wait(
       async () =>
@@ -187,6 +196,10 @@ describe('a studio that other devices reach', () => {
       await client.see('//h1[normalize-space(.)="Attic bedroom"]');
       await client.see('//table[./caption="Landing console"]');
       expect(await client.text()).not.toMatch(/[$€]\s?\d/);
+      for (const name of ['The room before', 'The room after']) {
+        const photo = await client.see(`//img[@alt="${name}"]`);
+        expect(await client.driver.executeScript('return arguments[0].naturalWidth', photo)).toBe(1600);
+      }
       expect(
         await client.driver.executeScript('return document.documentElement.scrollWidth - innerWidth'),
       ).toBeLessThanOrEqual(0);

@@ -32,6 +32,7 @@ export const addresses = {
   listLinks: { method: 'get', path: '/api/projects/{projectId}/links' },
   endLink: { method: 'post', path: '/api/projects/{projectId}/links/{linkId}/end' },
   readSheet: { method: 'post', path: '/api/sheet' },
+  readSheetPhoto: { method: 'post', path: '/api/sheet/photo' },
   runCommand: { method: 'post', path: '/api/commands' },
   putPhoto: { method: 'put', path: '/api/photos/{photoId}' },
   readPhoto: { method: 'get', path: '/api/photos/{photoId}/{size}' },

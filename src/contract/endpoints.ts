@@ -37,7 +37,7 @@ import {
   whoAnswer,
 } from './identity';
 import { jobAnswer, jobsAnswer, startJobSchema } from './jobs';
-import { linksAnswer, sharedAnswer, shareSchema, sheetAnswer, sheetSchema } from './sheet';
+import { linksAnswer, sharedAnswer, shareSchema, sheetAnswer, sheetPhotoSchema, sheetSchema } from './sheet';
 
 /** What is asked and answered at one address. Refusals are the same everywhere. */
 export interface Endpoint {
@@ -177,6 +177,7 @@ export const endpoints = {
     answer: linksAnswer,
   },
   readSheet: { says: 'What the link shows: one project, nothing else', body: sheetSchema, answer: sheetAnswer },
+  readSheetPhoto: { says: 'A photo that the link shows', body: sheetPhotoSchema },
   runCommand: { says: 'Done; rows as they are now', body: commandSchema, answer: doneAnswer },
   putPhoto: {
     says: 'Kept upright, without tags, with a thumbnail',

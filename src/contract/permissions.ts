@@ -51,6 +51,7 @@ export const permissions: Readonly<Record<EndpointName, Permission>> = {
   listLinks: { for: stylists },
   endLink: { for: stylists },
   readSheet: { for: 'anyone' },
+  readSheetPhoto: { for: 'anyone' },
   runCommand: { for: all },
   putPhoto: { for: all },
   readPhoto: { for: all },

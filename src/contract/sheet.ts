@@ -10,11 +10,13 @@ const daysWords = `1 to ${LONGEST_LINK_DAYS} days`;
 export const shareSchema = z.strictObject({
   days: z.number({ error: daysWords }).int(daysWords).min(1, daysWords).max(LONGEST_LINK_DAYS, daysWords),
   showsCosts: z.boolean({ error: 'whether it shows what it costs' }),
+  showsPhotos: z.boolean({ error: 'whether it shows the photos' }),
 });
 const link = z.object({
   id: z.uuid(),
   by: z.string(),
   showsCosts: z.boolean(),
+  showsPhotos: z.boolean(),
   sinceMs: z.number(),
   untilMs: z.number(),
 });
@@ -23,7 +25,10 @@ export const linksAnswer = z.object({ links: z.array(link) });
 /** The secret of a link is told once; nobody can read it again. */
 export const sharedAnswer = linksAnswer.extend({ id: z.uuid(), secret: z.string(), address: z.url().nullable() });
 
-export const sheetSchema = z.strictObject({ secret: z.string({ error: 'the end of the link' }).min(1).max(100) });
+const secret = z.string({ error: 'the end of the link' }).min(1).max(100);
+export const sheetSchema = z.strictObject({ secret });
+/** One of the photos that a link shows. The secret stands in no address: addresses are noted in many places. */
+export const sheetPhotoSchema = z.strictObject({ secret, photoId: z.uuid('the id of a photo') });
 
 const localDate = z.string();
 
@@ -65,6 +70,8 @@ export const sheetAnswer = z.object({
       .object({ currency: z.string(), budget: z.number(), cameTo: z.number(), isSettled: z.boolean() })
       .nullable(),
   }) satisfies z.ZodType<ClientSheet>,
+  /** Photos of the room, each with the one before; none where the link shows none. */
+  room: z.array(z.object({ before: z.uuid().nullable(), after: z.uuid() })),
   /** What each spot looks like, by its id. */
   pictures: z.record(z.string(), spotPicture),
 });

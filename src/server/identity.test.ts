@@ -3,10 +3,11 @@ import { addresses, addressOf, type EndpointName, type PlacesOf } from '@contrac
 import { permissions, type Role, roles } from '@contract/permissions';
 import { usualTerms } from '@core/closing/proposedBill';
 import { newSlot } from '@core/plan/newRows';
+import sharp from 'sharp';
 import { beforeAll, describe, expect, it } from 'vitest';
 import { billBody } from '../core/fixtures/bills';
 import { statement } from './persistence/sql/statement';
-import { attic, freshStudio, studioApp } from './test/studio';
+import { attic, freshStudio, HOST, studioApp } from './test/studio';
 
 /** Who may come in, and what they may do: against a real database, asked by requests as devices send them. */
 const PHRASE = 'four plain words here';
@@ -359,12 +360,33 @@ describe('further people', () => {
 
 describe('a link for a client', () => {
   const at = { projectId: place.projectId };
-  const link = async (showsCosts: boolean, days = 7) => {
-    const made = await owner.send('shareProject', { days, showsCosts }, at);
+  const link = async (showsCosts: boolean, days = 7, showsPhotos = false) => {
+    const made = await owner.send('shareProject', { days, showsCosts, showsPhotos }, at);
     expect(made.status).toBe(200);
     return made.json as { id: string; secret: string; address: string };
   };
   const opened = (secret: string) => device().send('readSheet', { secret });
+  /** A photo of the project, as the studio keeps it. */
+  const photo = async (kind: 'before' | 'after' | 'inspiration', atMs: number): Promise<string> => {
+    const id = randomUUID();
+    const bytes = await sharp({ create: { width: 8, height: 6, channels: 3, background: '#889' } })
+      .jpeg()
+      .toBuffer();
+    const put = await local.app.request(`http://${HOST}${addressOf('putPhoto', { photoId: id })}`, {
+      method: 'PUT',
+      headers: { host: HOST, 'content-type': 'image/jpeg' },
+      body: bytes as BodyInit,
+    });
+    const size = (await put.json()) as { widthPx: number; heightPx: number; sizeBytes: number };
+    const row = { id, version: 1, kind, name: `${kind}.jpg`, atMs, ...size };
+    const about = { id: randomUUID(), version: 1, photoId: id, seenAt: 'a window', taken: 'the blue' };
+    const added = await local.command(place.projectId, 'addPhoto', {
+      photo: row,
+      inspiration: kind === 'inspiration' ? about : null,
+    });
+    expect(added.status).toBe(200);
+    return id;
+  };
 
   it('shows one project’s sheet without what it costs, unless that was meant', async () => {
     await owner.send('confirm', { passPhrase: PHRASE });
@@ -389,6 +411,31 @@ describe('a link for a client', () => {
       expect(said).not.toContain(word);
     const withCosts = (await opened((await link(true)).secret)).json;
     expect(withCosts.sheet.costs).toMatchObject({ currency: 'USD' });
+  });
+
+  it('shows the photos of the room where that was meant, as they are then, and no other picture', async () => {
+    const [before, after] = [await photo('before', 1), await photo('after', 3)];
+    const inspiration = await photo('inspiration', 2);
+    const looked = async (secret: string, photoId: string) => {
+      const { status, headers } = await device().send('readSheetPhoto', { secret, photoId });
+      return status === 200 ? headers.get('content-type') : status;
+    };
+    const without = (await link(false)).secret;
+    expect((await opened(without)).json.room).toEqual([]);
+    expect(await looked(without, after)).toBe(404);
+
+    const { secret } = await link(false, 7, true);
+    expect((await opened(secret)).json.room).toEqual([{ before, after }]);
+    expect([await looked(secret, before), await looked(secret, after)]).toEqual(['image/jpeg', 'image/jpeg']);
+    expect([await looked(secret, inspiration), await looked(secret, randomUUID())]).toEqual([404, 404]);
+    expect(await looked('made up', after)).toBe(404);
+    // Whoever asks for what is not there with a good link guesses at nothing, and is not shut out.
+    for (let n = 0; n < 12; n += 1) await looked(secret, randomUUID());
+    expect(await looked(secret, after)).toBe('image/jpeg');
+    // What the studio takes away is gone here, too.
+    await local.command(place.projectId, 'removePhoto', { id: after });
+    expect((await opened(secret)).json.room).toEqual([]);
+    expect([await looked(secret, after), await looked(secret, before)]).toEqual([404, 404]);
   });
 
   it('opens nothing else: who has it is a stranger everywhere', async () => {
@@ -421,11 +468,10 @@ describe('a link for a client', () => {
   });
 
   it('is of a project that is there, for so many days', async () => {
+    const shows = { showsCosts: false, showsPhotos: false };
     await owner.send('confirm', { passPhrase: PHRASE });
-    expect((await owner.send('shareProject', { days: 7, showsCosts: false }, { projectId: randomUUID() })).status).toBe(
-      404,
-    );
-    const long = await owner.send('shareProject', { days: 400, showsCosts: false }, at);
+    expect((await owner.send('shareProject', { ...shows, days: 7 }, { projectId: randomUUID() })).status).toBe(404);
+    const long = await owner.send('shareProject', { ...shows, days: 400 }, at);
     expect(long.json.fields[0]).toMatchObject({ field: 'days', accepted: '1 to 90 days' });
   });
 });

@@ -4,7 +4,7 @@ import { deleteCookie, getCookie, setCookie } from 'hono/cookie';
 import type { Session } from '../persistence/people';
 import { Refusal, refused } from '../usecases/answer';
 import { type Identity, type LetIn, SESSION_MS } from '../usecases/identity';
-import { sharedLinks, shareProject, sheetBySecret, unshare } from '../usecases/share';
+import { photoBySecret, sharedLinks, shareProject, sheetBySecret, unshare } from '../usecases/share';
 import { type HandlerContext, readingFor } from './handlerContext';
 import { type Found, type Sender, serve } from './routes';
 
@@ -113,6 +113,11 @@ export function identityHandlers(
   serve(app, 'readSheet', ({ body, context }) =>
     identity.opened(fromOf(context, cookies), () => sheetBySecret(database, body.secret, environment)),
   );
+  serve(app, 'readSheetPhoto', async ({ body, context }) => {
+    const photo = await identity.opened(fromOf(context, cookies), () => photoBySecret(database, body, environment));
+    context.header('Content-Type', photo.mime);
+    return context.body(new Uint8Array(photo.content));
+  });
   serve(app, 'removePerson', async ({ places: { personId }, sender }) => {
     const { studioId } = sessionOf(sender).person;
     await identity.remove(studioId, personId);

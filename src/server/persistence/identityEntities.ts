@@ -75,6 +75,7 @@ export interface StoredLink {
   tokenHash: string;
   madeBy: string;
   showsCosts: boolean;
+  showsPhotos: boolean;
   createdAt: Date;
   expiresAt: Date;
   endedAt: Date | null;
@@ -89,6 +90,7 @@ export const linkEntity = new EntitySchema<StoredLink>({
     tokenHash: { name: 'token_hash', type: 'text' },
     madeBy: { name: 'made_by', type: 'text' },
     showsCosts: { name: 'shows_costs', type: 'boolean' },
+    showsPhotos: { name: 'shows_photos', type: 'boolean', default: false },
     createdAt: moment('created_at'),
     expiresAt: { name: 'expires_at', type: 'timestamptz' },
     endedAt: { name: 'ended_at', type: 'timestamptz', nullable: true },

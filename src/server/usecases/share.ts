@@ -1,20 +1,23 @@
 import type { SharedLink, SheetAnswer } from '@contract/sheet';
+import type { ProjectRows } from '@core/model/rows';
 import { kept, newToken } from '../identity/secrets';
 import type { Database } from '../persistence/database';
 import { addLink, endLink, type Link, linkBySecret, linksOf, MOST_LINKS } from '../persistence/links';
+import { readPhoto } from '../persistence/photoBytes';
 import { snapshotTag } from '../persistence/projects';
 import { reading, studioScope, type Transaction } from '../persistence/scope';
 import { taggedRows } from '../persistence/snapshots';
 import { Refusal, refused } from './answer';
 import type { Environment } from './environment';
-import { sheetOf } from './sheet';
+import { sheetOf, shownPhotos } from './sheet';
 
 const DAY_MS = 86_400_000;
 
-const told = ({ id, madeBy, showsCosts, createdAt, expiresAt }: Link): SharedLink => ({
+const told = ({ id, madeBy, showsCosts, showsPhotos, createdAt, expiresAt }: Link): SharedLink => ({
   id,
   by: madeBy,
   showsCosts,
+  showsPhotos,
   sinceMs: createdAt.getTime(),
   untilMs: expiresAt.getTime(),
 });
@@ -33,7 +36,7 @@ export async function sharedLinks(
 export async function shareProject(
   transaction: Transaction,
   projectId: string,
-  { days, showsCosts, by }: { days: number; showsCosts: boolean; by: string },
+  { days, by, ...shows }: { days: number; showsCosts: boolean; showsPhotos: boolean; by: string },
   environment: Environment,
 ): Promise<{ id: string; links: SharedLink[]; secret: string }> {
   const { links } = await sharedLinks(transaction, projectId, environment);
@@ -53,7 +56,7 @@ export async function shareProject(
     projectId,
     tokenHash: kept(secret),
     madeBy: by,
-    showsCosts,
+    ...shows,
     createdAt: new Date(now),
     expiresAt: new Date(now + days * DAY_MS),
   });
@@ -79,8 +82,39 @@ export async function sheetBySecret(
   { nowMs }: Environment,
 ): Promise<SheetAnswer | null> {
   const now = nowMs();
-  const link = await linkBySecret(database, kept(secret), new Date(now));
+  const linked = await linkedProject(database, secret, now);
+  return linked && sheetOf(linked.rows, now, linked.link);
+}
+
+/**
+ * A photo that a link shows: one of its own project's, where it shows any.
+ * @returns null where the secret opens nothing
+ * @throws Refusal where the link shows no such photo
+ */
+export async function photoBySecret(
+  database: Database,
+  { secret, photoId }: { secret: string; photoId: string },
+  { nowMs }: Environment,
+): Promise<{ mime: string; content: Buffer } | null> {
+  const linked = await linkedProject(database, secret, nowMs());
+  if (!linked) return null;
+  const isShown = shownPhotos(linked.rows, linked.link).some(
+    ({ before, after }) => before === photoId || after === photoId,
+  );
+  const photo = isShown ? await readPhoto(linked.transaction, photoId, 'full') : null;
+  if (!photo) throw new Refusal(refused('notFound'));
+  return photo;
+}
+
+/** The link that a secret belongs to, with its project as it is now; null where it opens nothing any more. */
+async function linkedProject(
+  database: Database,
+  secret: string,
+  nowMs: number,
+): Promise<{ link: Link; rows: ProjectRows; transaction: Transaction } | null> {
+  const link = await linkBySecret(database, kept(secret), new Date(nowMs));
   if (!link) return null;
-  const state = await taggedRows(reading(database, studioScope(link.studioId, 'a link')), link.projectId);
-  return state && sheetOf(state.rows, now, link);
+  const transaction = reading(database, studioScope(link.studioId, 'a link'));
+  const state = await taggedRows(transaction, link.projectId);
+  return state && { link, rows: state.rows, transaction };
 }

@@ -1,13 +1,26 @@
 import type { SheetAnswer } from '@contract/sheet';
 import { spotSummary } from '@core/arrange/look/lookSummary';
 import { localDate } from '@core/calendar/zonedTime';
+import { photoPairs } from '@core/closing/photoPairs';
 import { Memo } from '@core/kernel/memo';
 import type { ProjectRows } from '@core/model/rows';
 import { Plan } from '@core/plan/computePlan';
 import { clientSheetOf } from '@core/sheets/clientSheetOf';
 
+/** What whoever made a link lets it show. */
+interface Shows {
+  showsCosts: boolean;
+  showsPhotos: boolean;
+}
+
+/** The photos that a link shows: those of the room as it is now, each with the one before. */
+export const shownPhotos = (rows: ProjectRows, { showsPhotos }: Pick<Shows, 'showsPhotos'>): SheetAnswer['room'] =>
+  showsPhotos
+    ? photoPairs(rows.photos).map(({ before, after }) => ({ before: before?.id ?? null, after: after.id }))
+    : [];
+
 /** What a link shows of a project: the client's sheet, with what each spot looks like. */
-export function sheetOf(rows: ProjectRows, nowMs: number, link: { showsCosts: boolean; expiresAt: Date }): SheetAnswer {
+export function sheetOf(rows: ProjectRows, nowMs: number, link: Shows & { expiresAt: Date }): SheetAnswer {
   const plan = new Plan(rows, nowMs, new Memo());
   const pictures = rows.spots.flatMap((spot) => {
     const picture = spotSummary(plan, spot);
@@ -19,6 +32,7 @@ export function sheetOf(rows: ProjectRows, nowMs: number, link: { showsCosts: bo
     untilMs: link.expiresAt.getTime(),
     today: localDate(nowMs, rows.project.timeZone),
     sheet: clientSheetOf(plan, link),
+    room: shownPhotos(rows, link),
     pictures: Object.fromEntries(pictures),
   };
 }

@@ -213,6 +213,8 @@ export const api = {
     call('shareProject', { places: { projectId }, body }),
   endLink: (projectId: string, linkId: string) => call('endLink', { places: { projectId, linkId }, body: {} }),
   sheet: (secret: string) => call('readSheet', { body: { secret } }),
+  sheetPhoto: async (secret: string, photoId: string) =>
+    (await send('readSheetPhoto', { body: { secret, photoId } })).blob(),
   studios: () => call('listStudios', {}),
   /** Opens another studio, or an empty one, and begins anew in it: all that the page knows is of the one it leaves. */
   async enterStudio(studioId: string | null): Promise<void> {

@@ -24,6 +24,7 @@ import { Links1766200000000 } from './1766200000000-links';
 import { LongJobs1766300000000 } from './1766300000000-long-jobs';
 import { Closing1766400000000 } from './1766400000000-closing';
 import { Bills1766500000000 } from './1766500000000-bills';
+import { PhotosByLink1766600000000 } from './1766600000000-photos-by-link';
 
 /** All migrations, oldest first. */
 export const migrations = [
@@ -53,4 +54,5 @@ export const migrations = [
   LongJobs1766300000000,
   Closing1766400000000,
   Bills1766500000000,
+  PhotosByLink1766600000000,
 ];

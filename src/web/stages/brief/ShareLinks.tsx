@@ -22,6 +22,7 @@ export function ShareLinks() {
   const links = useQuery({ queryKey, queryFn: () => api.links(project.id), enabled: isShown, retry: false });
   const [days, setDays] = useState(30);
   const [showsCosts, setShowsCosts] = useState(false);
+  const [showsPhotos, setShowsPhotos] = useState(false);
   const [made, setMade] = useState<string | null>(null);
   const [said, setSaid] = useState('');
   if (!isShown) return null;
@@ -35,7 +36,7 @@ export function ShareLinks() {
   };
   const make = () =>
     attempt(async () => {
-      const { secret, address, links: present } = await api.share(project.id, { days, showsCosts });
+      const { secret, address, links: present } = await api.share(project.id, { days, showsCosts, showsPhotos });
       client.setQueryData(queryKey, { links: present });
       setMade(`${address ?? location.origin}/sheet#${secret}`);
     });
@@ -61,6 +62,9 @@ export function ShareLinks() {
         <Checkbox checked={showsCosts} onChange={(event) => setShowsCosts(event.target.checked)}>
           With what it costs
         </Checkbox>
+        <Checkbox checked={showsPhotos} onChange={(event) => setShowsPhotos(event.target.checked)}>
+          With the photos, before and after
+        </Checkbox>
         <Button type="primary" onClick={() => void make()}>
           Make a link
         </Button>
@@ -85,6 +89,7 @@ export function ShareLinks() {
             <li key={link.id}>
               <span>
                 Until {dateOf(link.untilMs)}, {link.showsCosts ? 'with costs' : 'without costs'}
+                {link.showsPhotos ? ', with photos' : ''}
                 {link.by && `, by ${link.by}`}
               </span>
               <Button

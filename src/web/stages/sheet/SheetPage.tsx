@@ -1,5 +1,5 @@
 import type { SheetAnswer } from '@contract/sheet';
-import { clientSheetDocument, lookKey } from '@core/sheets/clientSheet';
+import { clientSheetDocument, lookKey, photoKey } from '@core/sheets/clientSheet';
 import { useQuery } from '@tanstack/react-query';
 import { Button } from 'antd';
 import { ApiError, api } from '../../app/api';
@@ -29,7 +29,7 @@ export function SheetPage() {
       </header>
       <main className={styles.sheet}>
         {sheet.data ? (
-          <Sheet answer={sheet.data} />
+          <Sheet answer={sheet.data} secret={secret} />
         ) : isOver ? (
           <Empty title="This link opens nothing">
             <p>Its time is over, or it was ended. Ask whoever sent it for another one.</p>
@@ -47,17 +47,25 @@ export function SheetPage() {
   );
 }
 
-function Sheet(props: { answer: SheetAnswer }) {
-  const { sheet, pictures, today, untilMs } = props.answer;
+function Sheet(props: { answer: SheetAnswer; secret: string }) {
+  const { secret } = props;
+  const { sheet, room, pictures, today, untilMs } = props.answer;
   const looks = new Set(Object.keys(pictures));
   const keys = new Map([...looks].map((spotId) => [lookKey(spotId), spotId]));
+  const photos = new Map<string, { id: string; name: string }>();
+  for (const { before, after } of room) {
+    if (before !== null) photos.set(photoKey(before), { id: before, name: 'The room before' });
+    photos.set(photoKey(after), { id: after, name: 'The room after' });
+  }
   return (
     <>
       <SheetView
-        sheet={clientSheetDocument(sheet, { room: [], looks }, today)}
+        sheet={clientSheetDocument(sheet, { room, looks }, today)}
         picture={(key) => {
           const spot = pictures[keys.get(key) ?? ''];
-          return spot && <SpotThumbnail spot={spot} />;
+          if (spot) return <SpotThumbnail spot={spot} />;
+          const photo = photos.get(key);
+          return photo && <SheetPhoto secret={secret} {...photo} />;
         }}
       />
       <p className={`muted small ${styles.until}`}>
@@ -67,5 +75,28 @@ function Sheet(props: { answer: SheetAnswer }) {
         </Button>
       </p>
     </>
+  );
+}
+
+/** A photo by the link: asked for with its secret, so that no address of it is of use to anybody else. */
+function SheetPhoto(props: { secret: string; id: string; name: string }) {
+  const { secret, id, name } = props;
+  const photo = useQuery({
+    queryKey: ['sheet photo', secret, id],
+    // What is shown stays good as long as the page is open.
+    queryFn: async () => URL.createObjectURL(await api.sheetPhoto(secret, id)),
+    retry: false,
+    staleTime: Number.POSITIVE_INFINITY,
+    gcTime: Number.POSITIVE_INFINITY,
+  });
+  if (photo.data !== undefined) return <img src={photo.data} alt={name} />;
+  if (!photo.isError) return <p aria-busy="true">The photo comes …</p>;
+  return (
+    <p>
+      {name} cannot be shown now.{' '}
+      <Button size="small" onClick={() => void photo.refetch()}>
+        Try again
+      </Button>
+    </p>
   );
 }
