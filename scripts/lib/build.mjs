@@ -57,6 +57,7 @@ export function buildServer(root) {
   const input = {
     main: join(root, 'src/server/main.ts'),
     searchThread: join(root, 'src/server/jobs/searchThread.ts'),
+    planningThread: join(root, 'src/server/planning/planningThread.ts'),
     plan: join(root, 'scripts/entry/plan.ts'),
   };
   return whenChanged(root, 'server', [...shared, 'src/server', 'scripts/entry'], ['package-lock.json'], () =>

@@ -12,6 +12,7 @@ import { studioScope } from './persistence/scope';
 import { pruneOld } from './persistence/sql/prune';
 import { ensureAppRole } from './persistence/sql/roles';
 import { addStudio, allStudios, ensureLocalStudio, hasProjects, nameStudio } from './persistence/studios';
+import { planningInThread } from './planning/planningInThread';
 
 /**
  * The server as a process. Settings come by environment: DATABASE_URL, HOST, PORT, EUPORIA_WEB (built page),
@@ -98,6 +99,7 @@ const app = createApp({
   log: say,
   signIn,
   search: searchInThread(new URL('./searchThread.js', import.meta.url)),
+  plan: planningInThread(new URL('./planningThread.js', import.meta.url)),
   onSetUp: (code) => say(`Nobody owns this studio yet. To set it up, open it and give this code: ${code}`),
 });
 // What an earlier server left undone goes on.

@@ -8,6 +8,7 @@ import { HTTPException } from 'hono/http-exception';
 import { type Search, searchHere } from '../jobs';
 import type { Database } from '../persistence/database';
 import { isAlive } from '../persistence/studios';
+import { type Planning, planningHere } from '../planning/planning';
 import { Refusal, refused } from '../usecases/answer';
 import type { Environment } from '../usecases/environment';
 import { bodies } from './bodies';
@@ -39,6 +40,8 @@ export interface AppSettings {
   log?: (line: string) => void;
   /** Who searches for the best plans; on the spot where nobody is named. */
   search?: Search;
+  /** Who plans projects for the start page and for clients; on the spot where nobody is named. */
+  plan?: Planning;
   /** Whether whoever asks has to say who they are: as soon as other machines reach the server. */
   signIn?: { isSecure: boolean; trustsProxy?: boolean; address?: string | null } | undefined;
   /** Told the code by which the owner sets the studio up, where nobody owns it yet. */
@@ -61,6 +64,7 @@ export function createApp(settings: AppSettings) {
     summaryGatherMs: settings.summaryGatherMs,
     isAsked: settings.signIn !== undefined,
     search: settings.search ?? searchHere,
+    plan: settings.plan ?? planningHere(),
     log,
   });
   const { identity } = context;

@@ -2,6 +2,7 @@ import { Jobs, type Search } from '../jobs';
 import type { Database } from '../persistence/database';
 import { staleSummary } from '../persistence/projects';
 import { reading, type StudioScope, studioScope, type Transaction } from '../persistence/scope';
+import type { Planning } from '../planning/planning';
 import type { Environment } from '../usecases/environment';
 import { Identity } from '../usecases/identity';
 import { type Known, nothingKnown } from '../usecases/known';
@@ -21,6 +22,7 @@ export interface HandlerContext {
   identity: Identity;
   known: Known;
   jobs: Jobs;
+  plan: Planning;
   log(line: string): void;
   /** Whose rows a request may touch. */
   actor(sender: Sender): StudioScope;
@@ -51,11 +53,12 @@ export function handlerContext(of: {
   summaryGatherMs: number | undefined;
   isAsked: boolean;
   search: Search;
+  plan: Planning;
   log: (line: string) => void;
 }): HandlerContext {
   const { database, environment, log } = of;
   const known = nothingKnown();
-  const summaries = new SummaryJob(database, environment, known.projects, of.summaryGatherMs, log);
+  const summaries = new SummaryJob(database, environment, known.projects, of.plan, of.summaryGatherMs, log);
   const studios = new Studios(database, environment, of.studioId, of.retiredStudios);
   const turns = new Turns(WRITES_AT_ONCE);
   const write: HandlerContext['write'] = async (scope, place, work) => {
@@ -71,6 +74,7 @@ export function handlerContext(of: {
     studios,
     identity: new Identity(database, environment, of.isAsked, log),
     known,
+    plan: of.plan,
     log,
     // The one place that says who acts: whoever is signed in, in their studio; where nobody is asked, whoever has the page.
     actor: ({ device, studioId, asker }) =>

@@ -53,7 +53,7 @@ export function identityHandlers(
   app: OpenAPIHono<Found>,
   handling: HandlerContext & { cookies: Cookies; address: string | null },
 ): void {
-  const { identity, studios, cookies, address, database, environment } = handling;
+  const { identity, studios, cookies, address, database, environment, plan } = handling;
   const keep = (context: Context, { token, session }: LetIn) => {
     context.header('x-person', session.person.id);
     setCookie(context, nameOf(cookies), token, { ...cookieOf(cookies), maxAge: SESSION_MS / 1000 });
@@ -111,7 +111,7 @@ export function identityHandlers(
     unshare(readingFor(handling, sender), projectId, linkId, environment),
   );
   serve(app, 'readSheet', ({ body, context }) =>
-    identity.opened(fromOf(context, cookies), () => sheetBySecret(database, body.secret, environment)),
+    identity.opened(fromOf(context, cookies), () => sheetBySecret(database, body.secret, environment, plan)),
   );
   serve(app, 'readSheetPhoto', async ({ body, context }) => {
     const photo = await identity.opened(fromOf(context, cookies), () => photoBySecret(database, body, environment));

@@ -1,4 +1,3 @@
-import { Memo } from '@core/kernel/memo';
 import type { ProjectRows } from '@core/model/rows';
 
 /** Projects that are worked on at the same time on one server, at most so many of them are remembered. */
@@ -7,8 +6,6 @@ const MOST_KNOWN = 16;
 interface Known {
   tag: string;
   rows: ProjectRows;
-  /** What was computed from its rows before, for the next summary. */
-  memo: Memo;
 }
 
 /**
@@ -27,16 +24,10 @@ export class KnownProjects {
 
   /** Remembers a state that is committed. */
   keep(projectId: string, tag: string, rows: ProjectRows): void {
-    const memo = this.known.get(projectId)?.memo ?? new Memo();
     // The last touched stands last; the first is the one to be forgotten.
     this.known.delete(projectId);
-    this.known.set(projectId, { tag, rows, memo });
+    this.known.set(projectId, { tag, rows });
     const [oldest] = this.known.keys();
     if (this.known.size > MOST_KNOWN && oldest !== undefined) this.known.delete(oldest);
-  }
-
-  /** What may be taken over when the project is computed again. */
-  memoOf(projectId: string): Memo {
-    return this.known.get(projectId)?.memo ?? new Memo();
   }
 }

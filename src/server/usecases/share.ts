@@ -7,9 +7,10 @@ import { readPhoto } from '../persistence/photoBytes';
 import { snapshotTag } from '../persistence/projects';
 import { reading, studioScope, type Transaction } from '../persistence/scope';
 import { taggedRows } from '../persistence/snapshots';
+import type { Planning } from '../planning/planning';
+import { shownPhotos } from '../planning/sheet';
 import { Refusal, refused } from './answer';
 import type { Environment } from './environment';
-import { sheetOf, shownPhotos } from './sheet';
 
 const DAY_MS = 86_400_000;
 
@@ -80,10 +81,13 @@ export async function sheetBySecret(
   database: Database,
   secret: string,
   { nowMs }: Environment,
+  plan: Planning,
 ): Promise<SheetAnswer | null> {
   const now = nowMs();
   const linked = await linkedProject(database, secret, now);
-  return linked && sheetOf(linked.rows, now, linked.link);
+  if (!linked) return null;
+  const { showsCosts, showsPhotos, expiresAt } = linked.link;
+  return plan('sheet', linked.rows, now, { showsCosts, showsPhotos, expiresAt });
 }
 
 /**

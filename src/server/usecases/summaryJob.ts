@@ -3,9 +3,9 @@ import type { Database } from '../persistence/database';
 import { snapshotTag, staleSummary, storeSummary } from '../persistence/projects';
 import { reading, type StudioScope, type Transaction } from '../persistence/scope';
 import { taggedRows } from '../persistence/snapshots';
+import type { Planning } from '../planning/planning';
 import type { Environment } from './environment';
 import type { KnownProjects } from './knownProjects';
-import { summaryOf } from './summary';
 
 /** Between two summings up there is at least so much more time than the first took. */
 const REST_FACTOR = 4;
@@ -21,6 +21,7 @@ export class SummaryJob {
   private readonly database: Database;
   private readonly environment: Environment;
   private readonly known: KnownProjects;
+  private readonly plan: Planning;
   private readonly gatherMs: number;
   /** How long the last summing up took. */
   private lastMs = 0;
@@ -34,11 +35,13 @@ export class SummaryJob {
     database: Database,
     environment: Environment,
     known: KnownProjects,
+    plan: Planning,
     gatherMs: number = GATHER_MS,
     log: (line: string) => void = () => {},
   ) {
     this.gatherMs = gatherMs;
     this.known = known;
+    this.plan = plan;
     this.database = database;
     this.environment = environment;
     this.log = log;
@@ -86,7 +89,7 @@ export class SummaryJob {
     const rows = known.take(projectId, tag);
     const state = rows ? { rows, tag } : await taggedRows(transaction, projectId);
     if (!state) return;
-    const summary = summaryOf(state.rows, this.environment.nowMs(), known.memoOf(projectId));
+    const summary = await this.plan('summary', state.rows, this.environment.nowMs());
     await storeSummary(transaction, projectId, summary, state.tag);
   }
 

@@ -1,20 +1,13 @@
 import type { ProjectSummary } from '@contract/answers';
 import { lookSummary } from '@core/arrange/look/lookSummary';
 import { closingOf } from '@core/closing/projectClosing';
-import type { Memo } from '@core/kernel/memo';
-import type { ProjectRows } from '@core/model/rows';
-import { Plan } from '@core/plan/computePlan';
+import type { Plan } from '@core/plan/computePlan';
 import { ownedShare } from '@core/plan/ownedShare';
 import { CORE_VERSION } from '@core/plan/version';
 import { partsOfSupplyKey } from '@core/recipe/supplyKey';
 
 /** What the start page shows of a project. */
-export function summaryOf(
-  rows: ProjectRows,
-  nowMs: number,
-  memo: Memo,
-): Omit<ProjectSummary, 'revision' | 'studioRevision'> {
-  const plan = new Plan(rows, nowMs, memo);
+export function summaryOf(plan: Plan): Omit<ProjectSummary, 'revision' | 'studioRevision'> {
   const { money, hands, days } = plan.purse;
   const share = ownedShare(plan);
   return {
