@@ -2,7 +2,7 @@ import { join } from 'node:path';
 import ical from 'ical.js';
 import { By } from 'selenium-webdriver';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
-import { Person } from './lib/browser';
+import { BACK_MS, Person } from './lib/browser';
 import { Euporia } from './lib/euporia';
 import { picture } from './lib/picture';
 
@@ -81,7 +81,7 @@ describe('in the shop, on a phone', () => {
     console.info(`the card: ${took} taps, ${Math.round((performance.now() - began) / 100) / 10} s from tag to bought`);
     process.kill(euporia.pid, 'SIGKILL');
     await euporia.again();
-    await person.saved();
+    await person.saved(BACK_MS);
     expect(took).toBeLessThanOrEqual(12);
     expect((await linesOf('Music stand')).map(({ kind, amount }) => [kind, amount])).toEqual([['payment', 1272]]);
   });

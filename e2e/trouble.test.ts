@@ -3,7 +3,7 @@ import { join } from 'node:path';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { freePort, type LocalCluster, startLocalCluster } from '../scripts/lib/postgres.mjs';
 import { temporaryFolder } from '../scripts/lib/temporary.mjs';
-import { Person } from './lib/browser';
+import { BACK_MS, Person } from './lib/browser';
 import { Euporia, ROOT } from './lib/euporia';
 
 let euporia: Euporia;
@@ -71,7 +71,7 @@ describe('the database goes away', () => {
       await person.seeText('Not connected.');
       await person.seeValue('Room', 'Under the roof');
       await startDatabase();
-      await person.saved();
+      await person.saved(BACK_MS);
       await person.notText('Not connected.');
       await person.driver.navigate().refresh();
       await person.seeValue('Room', 'Under the roof');

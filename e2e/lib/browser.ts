@@ -20,6 +20,8 @@ const FLAGS = [
   '--lang=en-US',
 ];
 const PATIENCE_MS = 15_000;
+/** Longer than a page ever rests between two tries to reach a server that did not answer. */
+export const BACK_MS = 75_000;
 
 /** A browser used as a person would: by role, label and text; it counts every click, key and filled field. */
 export class Person {
@@ -127,7 +129,7 @@ export class Person {
   }
 
   /** The first visible element of an XPath, waited for. */
-  async see(xpath: string): Promise<WebElement> {
+  async see(xpath: string, patienceMs = PATIENCE_MS): Promise<WebElement> {
     let found: WebElement | null = null;
     await this.driver
       .wait(
@@ -140,7 +142,7 @@ export class Person {
           }
           return false;
         },
-        PATIENCE_MS,
+        patienceMs,
         `nothing visible at ${xpath}`,
       )
       .catch(async (error: Error) => {
@@ -307,9 +309,9 @@ export class Person {
     writeFileSync(path, await this.driver.takeScreenshot(), 'base64');
   }
 
-  /** Waits for everything to be saved. */
-  async saved(): Promise<void> {
-    await this.see('//*[@role="status"][normalize-space(.)="Saved"]');
+  /** Waits for everything to be saved; longer where a server was away meanwhile. */
+  async saved(patienceMs = PATIENCE_MS): Promise<void> {
+    await this.see('//*[@role="status"][normalize-space(.)="Saved"]', patienceMs);
   }
 }
 
