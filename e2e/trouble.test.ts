@@ -81,6 +81,31 @@ describe('the database goes away', () => {
   });
 });
 
+describe('the server goes away', () => {
+  it('what was typed goes out as soon as its line is open again, not only when it would be tried next', async () => {
+    const person = await atBrief();
+    try {
+      // Nothing is tried again by itself, nor asked for: only the line by which changes are heard of opens anew.
+      await person.devtools('Page.addScriptToEvaluateOnNewDocument', {
+        source:
+          '{const soon = setTimeout; window.setTimeout = (what, ms, ...more) => soon(what, ms >= 2000 ? 1e9 : ms, ...more);}',
+      });
+      await person.driver.navigate().refresh();
+      await person.see('//h1[normalize-space(.)="Brief"]');
+      await person.saved();
+      await person.devtools('Network.enable', {});
+      await person.devtools('Network.setBlockedURLs', { urls: ['*/snapshot*'] });
+      await euporia.interrupt();
+      await person.fill('Room', 'Typed while the server was away');
+      await person.seeText('Not connected.');
+      await euporia.again();
+      await person.saved();
+    } finally {
+      await person.close();
+    }
+  });
+});
+
 describe('what cannot be shown', () => {
   it('has a way back: no such page, no such project', async () => {
     const person = await Person.open();

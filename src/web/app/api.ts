@@ -58,15 +58,19 @@ function adoptStudio(said: string | null, askedIn: string | null): void {
 const READ_LIMIT_MS = 20_000;
 const WRITE_LIMIT_MS = 60_000;
 /** Files and photos take their time. */
-/** A studio with thousands of pictures takes its time, milliseconds. */
-const STUDIO_LIMIT_MS = 30 * 60_000;
 const FILE_LIMIT_MS = 600_000;
+/** A studio with thousands of pictures takes more of it. */
+const STUDIO_LIMIT_MS = 30 * 60_000;
 
 const answered = new Set<() => void>();
-/** Tells whenever the server gave what it was asked for. */
+/** Tells whenever the server gave what it was asked for, or opened a line. */
 export function onAnswered(listener: () => void): () => void {
   answered.add(listener);
   return () => answered.delete(listener);
+}
+/** The server is there: it answered, or opened a line to hear of changes by. */
+export function serverIsThere(): void {
+  for (const listener of answered) listener();
 }
 
 /** How a call is made, beside what it asks. */
@@ -112,7 +116,7 @@ async function send<N extends EndpointName>(name: N, asked: Request<N>, options:
   if (person !== null) putPersonHere(person);
   noteServerClock(response.headers.get('x-now'), askedMs, Date.now());
   if (response.ok || response.status === 304) {
-    for (const listener of answered) listener();
+    serverIsThere();
     return response;
   }
   let answer = silence;

@@ -2,6 +2,7 @@ import { addressOf } from '@contract/addresses';
 import type { ChangeEvent } from '@contract/answers';
 import { useEffect, useState } from 'react';
 import { inTabStudio } from '../ui/tabStudio';
+import { serverIsThere } from './api';
 import { useLatest } from './useLatest';
 
 /** A line that was refused is asked for again after so long. */
@@ -27,7 +28,11 @@ export function useWatch(projectId: string, onChange: (event: ChangeEvent | null
     const open = () => {
       if (source || document.hidden) return;
       source = new EventSource(inTabStudio(addressOf('watchProject', { projectId })));
-      source.addEventListener('open', () => setHears(true));
+      source.addEventListener('open', () => {
+        setHears(true);
+        // Nothing is asked for from now on: what waits would wait until it is tried again by itself.
+        serverIsThere();
+      });
       // It tries again by itself, but for a refusal; until then changes are asked for.
       source.addEventListener('error', () => {
         const isRefused = source?.readyState === EventSource.CLOSED;
