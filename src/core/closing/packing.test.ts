@@ -107,6 +107,31 @@ describe('what is put away', () => {
     expect(thingsOf(corner({ ledger: [] })).some(({ isNew }) => isNew)).toBe(false);
   });
 
+  it('asks for the id of a new piece by what it comes of, whatever else is there', () => {
+    const shade = offer(uuid(8), 2000, { name: 'Paper shade' });
+    const both = corner({
+      finds: [],
+      offers: [lamp, shade],
+      options: [
+        option(uuid(15), uuid(5), 'buyNew', { parts: parts(null, shade.id) }),
+        option(uuid(17), uuid(7), 'buyNew', { parts: parts(null, lamp.id) }),
+      ],
+      fills: [15, 17].map((n) => ({ ...fill(uuid(n - 10), uuid(n)), id: uuid(n + 10) })),
+      ledger: [lamp, shade].map(({ id }, n) => paid(uuid(34 + n), { kind: 'offer', id }, 2000)),
+    });
+    const idsOf = (of: ProjectRows) =>
+      thingsToStore(computePlan(of, AS_OF), (optionId) => `of ${optionId}`).map(({ piece: { name, id } }) => [
+        name,
+        id,
+      ]);
+    const expected = [
+      ['Floor lamp', `of ${uuid(17)}`],
+      ['Paper shade', `of ${uuid(15)}`],
+    ];
+    expect(idsOf(both).sort()).toEqual(expected);
+    expect(idsOf({ ...both, ledger: both.ledger.slice(0, 1) })).toEqual(expected.slice(0, 1));
+  });
+
   it('lies in its box afterwards as a piece of the house, once, used once more where it served', () => {
     const start = corner();
     const payload = {

@@ -30,9 +30,9 @@ export interface ThingToStore {
  * All that can be put away, in the order in which it is packed: what fills the slots and is ours, what was bought and
  * serves nowhere, what was bought new and what was made, which become pieces of the house. What is borrowed goes back, and
  * what was put away already is not told again.
- * @param newId makes the ids of new pieces; the same option is given a new one each time
+ * @param newId the id of the new piece that an option becomes, asked once for each
  */
-export function thingsToStore(plan: Plan, newId: () => string): ThingToStore[] {
+export function thingsToStore(plan: Plan, newId: (optionId: string) => string): ThingToStore[] {
   const { rows, asOfMs } = plan;
   const { timeZone, units, currency } = rows.project;
   const today = localDate(asOfMs, timeZone);
@@ -64,7 +64,7 @@ export function thingsToStore(plan: Plan, newId: () => string): ThingToStore[] {
     if (model.finds.length > 0 || stored.has(model.option.id) || !isHere(rows, fill)) continue;
     const name = nameOfOption(model);
     // What it is of is read from its name, as for anything that is noted by a line.
-    const named = newPiece(newId(), name, { units, currency, today });
+    const named = newPiece(newId(model.option.id), name, { units, currency, today });
     const own = { name, count: Math.max(1, count), standsAt: '', box: '', shelf: '', sorted: true };
     add({ ...named, version: 1, ...shapeOf(fill), ...own }, fill, model.option.id);
   }

@@ -20,16 +20,16 @@ export function Store() {
   const { run } = useCommands();
   const { timeZone } = useLocale();
   const newIds = useRef(new Map<string, string>());
-  const things = useMemo(() => {
-    // A new piece keeps its id while the page is open, however often the list is made.
-    let n = 0;
-    return thingsToStore(plan, () => {
-      n += 1;
-      const known = newIds.current.get(`${n}`) ?? crypto.randomUUID();
-      newIds.current.set(`${n}`, known);
-      return known;
-    });
-  }, [plan]);
+  const things = useMemo(
+    () =>
+      // A new piece keeps its id while the page is open, however often the list is made and whatever else is on it.
+      thingsToStore(plan, (optionId) => {
+        const known = newIds.current.get(optionId) ?? crypto.randomUUID();
+        newIds.current.set(optionId, known);
+        return known;
+      }),
+    [plan],
+  );
   const [said, setSaid] = useState<ReadonlyMap<string, boolean>>(new Map());
   // What no box takes, and what is still worked on, is not ticked by itself.
   const isTicked = ({ piece, isUnfinished }: ThingToStore) =>
