@@ -167,6 +167,29 @@ describe('what is left to do', () => {
     expect(told({ ...of, supplies: [{ ...can, stash: { state: 'none' as const, amount: 0 } }] })).toEqual([]);
   });
 
+  it('is each receipt of what was bought twice and is not wanted, until its own day', () => {
+    const can = supply(uuid(33), 'chalk', null, 'matt', { stash: { state: 'none', amount: 0 } });
+    const bought = (n: number, atMs: number) => ({
+      ...paid(uuid(n), { kind: 'supply', id: can.id }, 2400),
+      sourceId: shop.id,
+      atMs,
+    });
+    const dayMs = 86_400_000;
+    const ledger = [...landing().ledger.slice(0, 1), bought(25, AS_OF), bought(26, AS_OF - 3 * dayMs)];
+    const of = landing({ finds: [jug], supplies: [can], ledger });
+    expect(told(of).map(([, day]) => day)).toEqual(['2026-06-28', '2026-07-01']);
+    expect(new Set(endsOf(of).open.map(({ key }) => key)).size).toBe(2);
+    // One of them is kept: the other is still open.
+    const [first] = endsOf(of).open;
+    const kept = perform(of, 'settleLooseEnd', {
+      id: uuid(61),
+      about: first?.about,
+      values: { way: 'keep', doneOn: '2026-06-10' },
+    });
+    if (!kept.ok) throw new Error(JSON.stringify(kept.problems));
+    expect(told(kept.after).map(([, day]) => day)).toEqual(['2026-07-01']);
+  });
+
   it('is whatever the stylist adds; what is done is told with its day', () => {
     const own = said({ what: 'Bring the ladder back', dueOn: '2026-06-15' });
     const of = landing({ finds: [jug], looseEnds: [own, said({ id: uuid(51), what: 'Key', doneOn: '2026-06-01' })] });

@@ -20,7 +20,7 @@ import { keyOfSupply } from './moneyEntries';
  * So many days after the reveal something is to be settled while nobody says another day: common practice, no source. What
  * has a day of its own (a shop's last day, the owner's) takes that.
  */
-const USUAL_DAYS = { misfit: 14, leftover: 7, sale: 28, own: 14, deposit: 7 } as const;
+export const USUAL_DAYS = { misfit: 14, leftover: 7, sale: 28, own: 14, deposit: 7 } as const;
 
 /** Something that is left to do after the work. */
 export interface LooseEnd {
@@ -99,16 +99,17 @@ export function looseEnds(plan: Plan): LooseEnds {
       said: row,
     };
   };
-  const returns = new Map(returnsDue(rows, asOfMs).map((due) => [due.line.subject.id, due]));
+  const returns = returnsDue(rows, asOfMs);
   const misfits = misfitsOf(plan);
   const ofMisfits = new Set(misfits.map((find) => find.pieceId));
   const ends: LooseEnd[] = [
     ...misfits.map((find) => {
-      const due = returns.get(find.pieceId) ?? null;
+      const due = returns.find(({ line }) => line.subject.id === find.pieceId) ?? null;
       const dueOn = due?.lastDay ?? null;
       return end({ kind: 'misfit', id: find.id }, find.name, { dueOn, due, find, money: due?.refund ?? 0 }, 'misfit');
     }),
-    ...[...returns.values()]
+    // What was bought twice goes back by two receipts, each until its own day.
+    ...returns
       .filter((due) => !ofMisfits.has(due.line.subject.id) && !servesHere(plan, due))
       .map((due) => end({ kind: 'return', id: due.line.id }, due.what, { dueOn: due.lastDay, due, money: due.refund })),
     ...giveBacks(rows).map((giveBack) =>

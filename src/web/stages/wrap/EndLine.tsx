@@ -109,7 +109,8 @@ export function EndLine(props: { end: LooseEnd; today: string }) {
       )}
       {opened === 'sell' && (
         <SellBox
-          proposed={end.find?.story === undefined ? end.money : null}
+          // What nobody put a worth on is not thought to bring nothing.
+          proposed={end.find === null && end.money > 0 ? end.money : null}
           onLeave={() => setOpened(null)}
           onSold={(income) => {
             const pieceId = end.find?.pieceId ?? ('id' in end.about ? end.about.id : '');

@@ -2,7 +2,7 @@ import { daysBetween } from '@core/calendar/localDates';
 import { sayDay } from '@core/calendar/sayDay';
 import { localDate } from '@core/calendar/zonedTime';
 import { looseEndTitle } from '@core/closing/closingWords';
-import { type LooseEnd, looseEnds } from '@core/closing/looseEnds';
+import { type LooseEnd, looseEnds, USUAL_DAYS } from '@core/closing/looseEnds';
 import { looseEndDays } from '@core/formats/calendar/looseEndDays';
 import type { LooseEndRow } from '@core/model/rows';
 import { lowerFirst } from '@core/schedule/benchWords';
@@ -129,7 +129,7 @@ function AddEnd() {
         {pieceId === '' && <TextField label="What is to be done" value={what} most={200} onCommit={setWhat} />}
         <DateField
           label="By when"
-          hint="a date like 2026-06-20; empty: two weeks after the reveal"
+          hint={`a date like 2026-06-20; empty: ${USUAL_DAYS[pieceId === '' ? 'own' : 'sale'] / DAYS_OF_A_WEEK} weeks after the reveal`}
           value={dueOn}
           onCommit={setDueOn}
         />
