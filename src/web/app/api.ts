@@ -34,7 +34,7 @@ export class ApiError extends Error {
 
 const silence: RefusedAnswer = {
   code: 'database.gone',
-  sentence: 'Euporia does not answer. What you typed is kept here and goes on when it is back.',
+  sentence: 'Euporia does not answer just now. Try it again in a moment.',
 };
 
 /** This device's name for the record of acts. */

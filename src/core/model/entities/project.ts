@@ -3,6 +3,7 @@ import { isTimeZone } from '../../calendar/zonedTime';
 import { skillFactors } from '../../catalog/labor.data';
 import { hidingThresholds } from '../../color/coatsUntilHidden';
 import { currencyCodes } from '../../kernel/currencies.data';
+import { MOST_NAME } from '../../kernel/nextName';
 import {
   amountSchools,
   arrangingSchools,
@@ -82,7 +83,7 @@ export const project = defineEntity({
   travels: 'always',
   most: { count: 200, per: 'studio' },
   fields: {
-    name: line(1, 120),
+    name: line(1, MOST_NAME),
     room: line(0, 120),
     currency: registered({ ids: currencyCodes }),
     units: oneOf(['us', 'metric']),

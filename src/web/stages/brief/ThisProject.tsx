@@ -1,7 +1,9 @@
+import { nextName } from '@core/kernel/nextName';
 import { Button } from 'antd';
 import { useState } from 'react';
 import { Link, useNavigate } from 'react-router';
 import { api } from '../../app/api';
+import { copyOnce } from '../../app/copyOnce';
 import { FileLink } from '../../app/FileLink';
 import { useCommands, useRows } from '../../app/projectStore';
 import { localToday } from '../../app/today';
@@ -20,8 +22,8 @@ export function ThisProject() {
     setBusy(true);
     setProblem(null);
     try {
-      const name = `${rows.project.name}, ${kind === 'duplicate' ? 'copy' : 'next season'}`.slice(0, 120);
-      const made = await api.copyProject(rows.project.id, { id: crypto.randomUUID(), kind, name });
+      const name = nextName(rows.project.name, kind === 'duplicate' ? 'copy' : 'next season');
+      const made = await copyOnce(rows.project.id, { kind, name });
       void navigate(`/p/${made.projectId}/brief`);
     } catch (error) {
       setProblem(error instanceof Error ? error.message : 'It could not be copied.');

@@ -1,9 +1,12 @@
+import type { Command } from '@contract/command';
 import { fetchList, type SlotAgain, slotsAgain, storedPieceIds } from '@core/closing/again';
+import { nextName } from '@core/kernel/nextName';
 import { useQuery } from '@tanstack/react-query';
 import { Button, Checkbox } from 'antd';
 import { useMemo, useState } from 'react';
 import { useNavigate } from 'react-router';
-import { api } from '../../app/api';
+import { ApiError, api } from '../../app/api';
+import { copyOnce } from '../../app/copyOnce';
 import { fillWithPiece } from '../../app/fillWithPiece';
 import { usePlan } from '../../app/projectStore';
 import { localToday } from '../../app/today';
@@ -44,7 +47,7 @@ export function Again() {
     setProblem(null);
     setBusy('Copying the spots …');
     try {
-      setStarted(await startAgain(project.id, `${project.name}, next season`.slice(0, 120), kept, setBusy));
+      setStarted(await startAgain(project.id, nextName(project.name, 'next season'), kept, setBusy));
     } catch (error) {
       setProblem(error instanceof Error ? error.message : 'It could not be started.');
     } finally {
@@ -145,6 +148,23 @@ export function Again() {
   );
 }
 
+/** So often a command is sent until somebody answers, with a pause before each further time, ms. */
+const MOST_TRIES = 4;
+const PAUSE_MS = 1500;
+
+/** Has a command done, once: where nobody answers it is sent again under its key. */
+async function answered(command: Command): Promise<void> {
+  for (let tries = 1; ; tries += 1) {
+    try {
+      await api.command(command);
+      return;
+    } catch (error) {
+      if (tries === MOST_TRIES || !(error instanceof ApiError && error.gone)) throw error;
+      await new Promise((done) => setTimeout(done, PAUSE_MS));
+    }
+  }
+}
+
 /**
  * Copies a project for its next season and fills the slots that stay as they were, one after the other; a piece that is
  * promised elsewhere then leaves its slot open, and why is told.
@@ -155,7 +175,7 @@ async function startAgain(
   kept: readonly SlotAgain[],
   say: (words: string) => void,
 ): Promise<Started> {
-  const made = await api.copyProject(projectId, { id: crypto.randomUUID(), kind: 'nextSeason', name });
+  const made = await copyOnce(projectId, { kind: 'nextSeason', name });
   const snapshot = await api.snapshot(made.projectId, null);
   const open: { name: string; because: string }[] = [];
   let filled = 0;
@@ -168,7 +188,7 @@ async function startAgain(
       continue;
     }
     try {
-      await api.command({
+      await answered({
         key: crypto.randomUUID(),
         projectId: made.projectId,
         kind: 'usePiece',

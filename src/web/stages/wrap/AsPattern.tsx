@@ -1,7 +1,8 @@
+import { MOST_NAME } from '@core/kernel/nextName';
 import { Button } from 'antd';
 import { useState } from 'react';
 import { useNavigate } from 'react-router';
-import { api } from '../../app/api';
+import { copyOnce } from '../../app/copyOnce';
 import { useRows } from '../../app/projectStore';
 import { TextField } from '../../ui/fields';
 import styles from './wrap.module.css';
@@ -19,8 +20,8 @@ export function AsPattern() {
     setProblem('');
     setBusy(true);
     try {
-      const called = (name || `${project.name}, ${room}`).slice(0, 120);
-      const made = await api.copyProject(project.id, { id: crypto.randomUUID(), kind: 'pattern', name: called, room });
+      const called = (name || `${project.name}, ${room}`).slice(0, MOST_NAME);
+      const made = await copyOnce(project.id, { kind: 'pattern', name: called, room });
       void navigate(`/p/${made.projectId}/brief`);
     } catch (error) {
       setProblem(error instanceof Error ? error.message : 'It could not be begun.');
