@@ -54,6 +54,15 @@ describe('packing', () => {
   it('keeps wax out of the heat, waterborne paint out of the frost, what is under pressure out of cars', () => {
     expect(storageNotes(piece('Candle', { kind: 'candle' })).join()).toContain('heat');
     expect(storageNotes(piece('Crate', { materialId: 'pine' }))).toEqual([]);
+    // What only looks like wax keeps in an attic; what is in it does not keep.
+    const flameless = storageNotes(piece('LED pillar candle', { kind: 'candle' })).join();
+    expect(flameless).not.toContain('wax');
+    for (const name of ['LED pillar candle', 'Wall clock', 'Fairy lights', 'Battery fairy lights', 'Flameless lantern'])
+      expect(storageNotes(piece(name)).filter((note) => note.includes('batteries'))).toHaveLength(1);
+    expect(storageNotes(piece('Oil lamp')).join()).not.toContain('batteries');
+    expect(storageNotes(piece('Flameless candle', { kind: 'candle', materialId: 'candleWax' })).join()).toContain(
+      'wax',
+    );
     expect(storageNoteOfSupply('chalk')).toBe('keep from frost');
     expect(storageNoteOfSupply('aerosolEnamel')).toContain('50 °C');
     expect(storageNoteOfSupply('sandpaper')).toBe('');

@@ -1,3 +1,4 @@
+import { thingKindsOf } from '../arrange/look/thingKinds';
 import type { Hazard } from '../catalog/coating';
 import { coatings } from '../catalog/coatings';
 import type { PieceRow } from '../model/rows';
@@ -65,15 +66,30 @@ export function packingOrder<P extends PieceRow>(pieces: readonly P[]): P[] {
   );
 }
 
+/** Whether it shines without a flame, as its name says. */
+const isFlameless = ({ name }: Pick<PieceRow, 'name'>): boolean => thingKindsOf(name, null).has('flameless');
+
+/** Whether batteries may be in it, as its name says. */
+const mayHaveCells = ({ name }: Pick<PieceRow, 'name'>): boolean =>
+  isFlameless({ name }) || thingKindsOf(name, null).has('stringLights') || /\bclocks?\b/i.test(name);
+
 /** What a thing must not be stored by, and how it is put away. Common practice, no source. */
 const notes: readonly { holds(piece: PieceRow): boolean; text: string }[] = [
   {
-    holds: ({ materialId, kind }) => kind === 'candle' || materialId === 'candleWax',
+    holds: (piece) => piece.materialId === 'candleWax' || (piece.kind === 'candle' && !isFlameless(piece)),
     text: 'no attic in summer, no car: wax bends in heat; apart from cloth and paper',
   },
   {
     holds: ({ kind, templateId }) => kind === 'lamp' || templateId === 'lampBase',
     text: 'bulb out and wrapped by itself, cord loosely coiled',
+  },
+  {
+    holds: ({ name }) => thingKindsOf(name, null).has('stringLights'),
+    text: 'wound loosely around a card',
+  },
+  {
+    holds: (piece) => mayHaveCells(piece),
+    text: 'batteries out, where it has any: they leak; button cells where no child reaches',
   },
   { holds: ({ materialId }) => materialId === 'fabric', text: 'washed and quite dry, in a closed bag against moths' },
   { holds: ({ materialId }) => materialId === 'paper' || materialId === 'inkjetPrint', text: 'flat, dry and dark' },
