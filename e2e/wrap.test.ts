@@ -166,6 +166,8 @@ describe('what is put away', () => {
       .toBuffer({ resolveWithObject: true });
     const address = jsQR(new Uint8ClampedArray(data), info.width, info.height)?.data ?? '';
     expect(new URL(address).origin).toBe(euporia.address);
+    // Nobody else finds this machine under that name: it is said before the labels are on the boxes.
+    await person.seeText('Only this machine finds the address in these codes');
     await person.goto(address);
     await person.seeText('What lies in Box 40');
     await person.seeText('5 pieces found');

@@ -37,6 +37,8 @@ export const whoAnswer = z.object({
   person: personAnswer.nullable(),
   hasPassPhrase: z.boolean(),
   studio: z.string().nullable(),
+  /** Where other devices reach the studio; null where the server was not told, and for strangers. */
+  address: z.url().nullable(),
 });
 export type WhoAnswer = z.output<typeof whoAnswer>;
 

@@ -57,7 +57,13 @@ beforeAll(async () => {
 
 describe('setting a studio up', () => {
   it('asks strangers to do it first, and lets them see nothing', async () => {
-    expect((await device().send('whoAmI')).json).toMatchObject({ access: 'setUp', person: null, studio: null });
+    expect((await device().send('whoAmI')).json).toEqual({
+      access: 'setUp',
+      person: null,
+      hasPassPhrase: false,
+      studio: null,
+      address: null,
+    });
     expect((await device().send('listProjects')).status).toBe(401);
   });
 
@@ -71,6 +77,8 @@ describe('setting a studio up', () => {
       access: 'signedIn',
       person: { name: 'Mara', role: 'owner' },
       hasPassPhrase: true,
+      // Codes on boxes lead to where other devices reach it, wherever they are printed.
+      address: 'https://192.168.4.7:4810',
     });
   });
 
@@ -483,6 +491,7 @@ describe('a server that only this machine reaches', () => {
       person: null,
       hasPassPhrase: false,
       studio: null,
+      address: null,
     });
     expect((await local.send('GET', '/api/projects')).status).toBe(200);
     // There is nobody whose devices could be told.

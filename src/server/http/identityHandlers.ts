@@ -1,9 +1,10 @@
+import type { WhoAnswer } from '@contract/identity';
 import type { OpenAPIHono } from '@hono/zod-openapi';
 import type { Context, MiddlewareHandler } from 'hono';
 import { deleteCookie, getCookie, setCookie } from 'hono/cookie';
 import type { Session } from '../persistence/people';
 import { Refusal, refused } from '../usecases/answer';
-import { type Identity, type LetIn, SESSION_MS } from '../usecases/identity';
+import { type Asker, type Identity, type LetIn, SESSION_MS } from '../usecases/identity';
 import { photoBySecret, sharedLinks, shareProject, sheetBySecret, unshare } from '../usecases/share';
 import { type HandlerContext, readingFor } from './handlerContext';
 import { type Found, type Sender, serve } from './routes';
@@ -54,14 +55,18 @@ export function identityHandlers(
   handling: HandlerContext & { cookies: Cookies; address: string | null },
 ): void {
   const { identity, studios, cookies, address, database, environment, plan } = handling;
+  const who = async (asker: Asker): Promise<WhoAnswer> => ({
+    ...(await identity.who(asker)),
+    address: asker.kind === 'stranger' ? null : address,
+  });
   const keep = (context: Context, { token, session }: LetIn) => {
     context.header('x-person', session.person.id);
     setCookie(context, nameOf(cookies), token, { ...cookieOf(cookies), maxAge: SESSION_MS / 1000 });
-    return identity.who({ kind: 'person', session });
+    return who({ kind: 'person', session });
   };
   /** A code is told with where it is given. */
   const withAddress = async <T extends object>(told: Promise<T>) => ({ ...(await told), address });
-  serve(app, 'whoAmI', ({ sender }) => identity.who(sender.asker));
+  serve(app, 'whoAmI', ({ sender }) => who(sender.asker));
   serve(app, 'setUp', async ({ body, context }) =>
     keep(context, await identity.setUp(studios.openId, { ...body, from: fromOf(context, cookies) })),
   );
@@ -75,15 +80,15 @@ export function identityHandlers(
     const session = sessionOf(sender);
     await identity.endSession(session, session.id);
     deleteCookie(context, nameOf(cookies), cookieOf(cookies));
-    return identity.who({ kind: 'stranger' });
+    return who({ kind: 'stranger' });
   });
   serve(app, 'confirm', async ({ body, sender }) => {
     await identity.confirm(sessionOf(sender), body.passPhrase);
-    return identity.who(sender.asker);
+    return who(sender.asker);
   });
   serve(app, 'setPassPhrase', async ({ body, sender }) => {
     await identity.setPassPhrase(sessionOf(sender), body.passPhrase, body.present);
-    return { ...(await identity.who(sender.asker)), hasPassPhrase: true };
+    return { ...(await who(sender.asker)), hasPassPhrase: true };
   });
   serve(app, 'makeCode', ({ sender }) => withAddress(identity.makeCode(sessionOf(sender).person)));
   serve(app, 'listSessions', async ({ sender }) => ({ sessions: await identity.sessions(sessionOf(sender)) }));

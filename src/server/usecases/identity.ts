@@ -122,7 +122,7 @@ export class Identity {
   }
 
   /** Who asks, in words for the page. */
-  async who(asker: Asker): Promise<WhoAnswer> {
+  async who(asker: Asker): Promise<Omit<WhoAnswer, 'address'>> {
     if (asker.kind === 'person') {
       const { id, name, role, passHash } = asker.session.person;
       const { studio } = asker.session;

@@ -6,6 +6,7 @@ import { api } from '../../app/api';
 import { problemOf } from '../../app/gate/problemOf';
 import { copied } from '../../app/plainHttp';
 import { useRows } from '../../app/projectStore';
+import { placeOf } from '../../app/reach';
 import { useMe } from '../../app/useMe';
 import styles from './brief.module.css';
 
@@ -38,7 +39,7 @@ export function ShareLinks() {
     attempt(async () => {
       const { secret, address, links: present } = await api.share(project.id, { days, showsCosts, showsPhotos });
       client.setQueryData(queryKey, { links: present });
-      setMade(`${address ?? location.origin}/sheet#${secret}`);
+      setMade(`${placeOf(address)}/sheet#${secret}`);
     });
   const end = (linkId: string) =>
     attempt(async () => {

@@ -1,5 +1,6 @@
 import { useQuery } from '@tanstack/react-query';
 import QRCode from 'qrcode';
+import { isHereOnly, placeOf } from '../../app/reach';
 import { useTick } from '../../app/useTick';
 import styles from './devices.module.css';
 
@@ -14,16 +15,13 @@ function leftWords(leftMs: number): string {
   return minutes > 0 ? `for ${minutes} min` : `for ${Math.ceil(leftMs / 1000)} s`;
 }
 
-/** Addresses by which a machine reaches nobody but itself. */
-const isLoopback = (hostname: string) => ['localhost', '127.0.0.1', '[::1]'].includes(hostname);
-
 /** A code to be typed or photographed on the other device; good for one use. */
 export function CodeCard(props: { code: string; untilMs: number; address: string | null; name: string }) {
   const { code, untilMs } = props;
   const now = useTick(true);
-  const place = props.address ?? window.location.origin;
+  const place = placeOf(props.address);
   const address = `${place}/enter#${code}`;
-  const { hostname, host } = new URL(place);
+  const { host } = new URL(place);
   const drawn = useQuery({
     queryKey: ['qr', address],
     queryFn: () => QRCode.toString(address, { type: 'svg', margin: 1, errorCorrectionLevel: 'M' }),
@@ -43,7 +41,7 @@ export function CodeCard(props: { code: string; untilMs: number; address: string
         {!isOver && (
           <p className="small">
             Photograph it with the other device, or open {host} there and type it.
-            {isLoopback(hostname) && (
+            {isHereOnly(place) && (
               <>
                 {' '}
                 Only this machine finds that address: for a phone, start Euporia with{' '}

@@ -7,6 +7,8 @@ import { Button } from 'antd';
 import QRCode from 'qrcode';
 import { useState } from 'react';
 import { useHouse } from '../../app/houseStore';
+import { isHereOnly, placeOf } from '../../app/reach';
+import { useMe } from '../../app/useMe';
 import { useSearchState } from '../../app/useSearchState';
 import { Empty } from '../../ui/basics';
 import { DateField, TextField } from '../../ui/fields';
@@ -48,7 +50,7 @@ function useBoxes(): BoxView[] {
 }
 
 /** The address that the code on a box leads to: what lies in it. */
-const addressOf = (name: string) => `${window.location.origin}/house?tab=pieces&box=${encodeURIComponent(name)}`;
+const addressOf = (place: string, name: string) => `${place}/house?tab=pieces&box=${encodeURIComponent(name)}`;
 
 /** Boxes: what lies where, when they were looked into, and their labels. */
 export function Boxes() {
@@ -198,8 +200,15 @@ function Box(props: { box: BoxView }) {
 
 /** Labels for all boxes: name, look, place, what lies in it and what of it breaks, and a code that leads there. */
 function Labels(props: { boxes: readonly BoxView[]; onBack: () => void }) {
+  const place = placeOf(useMe()?.address);
   return (
     <>
+      {isHereOnly(place) && (
+        <p role="note" className={styles.labelActs}>
+          Only this machine finds the address in these codes. Before you print them for good, start Euporia with{' '}
+          <code>npm start -- --lan</code>: then a phone that photographs one gets to what lies in the box.
+        </p>
+      )}
       <p className={styles.labelActs}>
         <Button type="primary" onClick={() => window.print()}>
           Print
@@ -209,7 +218,7 @@ function Labels(props: { boxes: readonly BoxView[]; onBack: () => void }) {
       <Cards leastWidth={280} label="Labels">
         {props.boxes.map((box) => (
           <li key={box.name} className={styles.label}>
-            <Code address={addressOf(box.name)} name={box.name} />
+            <Code address={addressOf(place, box.name)} name={box.name} />
             <div>
               <h3>{boxWords(box.name)}</h3>
               <p>
