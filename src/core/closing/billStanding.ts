@@ -18,6 +18,8 @@ export interface BillStanding {
   total: number;
   /** What is still to be paid, never less than nothing. */
   open: number;
+  /** What was paid beyond what it comes to: it goes back. */
+  beyond: number;
 }
 
 /** What became of a bill, by the rows of its project. */
@@ -29,16 +31,26 @@ export const afterwardsOf = (
   isTakenBack: bills.some(({ cancelsId }) => cancelsId === id),
 });
 
+/** Bills in the order in which they were sent: by day, of the same day by number; what has none yet comes last. */
+export const billsInOrder = (bills: readonly BillRow[]): BillRow[] =>
+  [...bills].sort(
+    (a, b) =>
+      a.issuedOn.localeCompare(b.issuedOn) ||
+      (a.number ?? Number.MAX_SAFE_INTEGER) - (b.number ?? Number.MAX_SAFE_INTEGER) ||
+      (a.id < b.id ? -1 : 1),
+  );
+
 /** What of a bill is still to be paid, and how it stands. */
 export function standingOf(
   { kind, body }: Pick<BillRow, 'kind' | 'body'>,
   { paid, isTakenBack }: BillAfterwards,
 ): BillStanding {
   const { total } = billSums(body.lines, body.isTaxIncluded);
-  if (kind !== 'invoice') return { state: kind, total, open: 0 };
-  if (isTakenBack) return { state: 'takenBack', total, open: 0 };
+  if (kind !== 'invoice') return { state: kind, total, open: 0, beyond: 0 };
+  if (isTakenBack) return { state: 'takenBack', total, open: 0, beyond: 0 };
   const open = total - paid;
-  return { state: open <= 0 ? 'paid' : paid > 0 ? 'paidInPart' : 'open', total, open: Math.max(0, open) };
+  const state = open <= 0 ? 'paid' : paid > 0 ? 'paidInPart' : 'open';
+  return { state, total, open: Math.max(0, open), beyond: Math.max(0, -open) };
 }
 
 const stateWords: Readonly<Record<BillState, string>> = {
@@ -50,6 +62,8 @@ const stateWords: Readonly<Record<BillState, string>> = {
   creditNote: 'credit note',
 };
 
-/** How a bill stands, in words: "paid", "paid in part, $40.00 open". */
-export const standingWords = ({ state, open }: BillStanding, currency: string): string =>
-  state === 'paidInPart' ? `${stateWords[state]}, ${formatMoney(open, currency)} open` : stateWords[state];
+/** How a bill stands, in words: "paid", "paid in part, $40.00 open", "paid, $5.00 too much". */
+export function standingWords({ state, open, beyond }: BillStanding, currency: string): string {
+  if (state === 'paidInPart') return `${stateWords[state]}, ${formatMoney(open, currency)} open`;
+  return beyond > 0 ? `${stateWords[state]}, ${formatMoney(beyond, currency)} too much` : stateWords[state];
+}

@@ -3,6 +3,7 @@ import type { MoneyKind } from '../model/moneyKinds';
 import type { BillDraftRow, BillRow, LetterheadRow, ProjectRows } from '../model/rows';
 import { type BillBody, type DraftKind, MOST_LINES, type WrittenLine } from '../model/values/bill';
 import { QUANTITY_SCALE } from '../pricing/bill';
+import { billsInOrder } from './billStanding';
 import { type CameTo, cashOf, minutesOf, type Reckoning } from './reckon';
 
 /** What bills go by before the stylist said anything. */
@@ -86,7 +87,7 @@ export function proposedLines(
 /** The name and address that the last bill of a project was made out to. */
 function lastPayer({ bills, billDrafts }: Pick<ProjectRows, 'bills' | 'billDrafts'>): string {
   const said = (of: readonly (BillRow | BillDraftRow)[]) => of.findLast(({ body }) => body.to !== '')?.body.to;
-  return said(billDrafts) ?? said([...bills].sort((a, b) => (a.issuedOn < b.issuedOn ? -1 : 1))) ?? '';
+  return said(billDrafts) ?? said(billsInOrder(bills)) ?? '';
 }
 
 /** A bill as it is proposed; all of it can be said otherwise before it is sent. */

@@ -118,16 +118,25 @@ function lineBlocks(bill: BillRow): SheetBlock[] {
 }
 
 /** Until when, and where to pay. */
-function endBlocks({ kind, body, issuedOn }: BillRow): SheetBlock[] {
+function endBlocks(bill: BillRow): SheetBlock[] {
+  const { kind, body, issuedOn } = bill;
   const until = longDate(dateAfter(issuedOn, body.payWithinDays));
+  const { due } = sumsOfBill(bill);
   const said: Readonly<Record<BillKind, string>> = {
     quote: `This offer holds until ${until}.`,
-    invoice: body.payWithinDays === 0 ? 'To be paid at once.' : `To be paid by ${until}.`,
+    invoice:
+      due < 0
+        ? 'Paid already; what was paid beyond it comes back.'
+        : due === 0
+          ? 'Nothing is left to be paid.'
+          : body.payWithinDays === 0
+            ? 'To be paid at once.'
+            : `To be paid by ${until}.`,
     creditNote: '',
   };
   return [
     ...(said[kind] === '' ? [] : [{ kind: 'text' as const, text: said[kind] }]),
-    ...(kind === 'invoice' && body.payTo !== '' ? [{ kind: 'text' as const, text: body.payTo }] : []),
+    ...(kind === 'invoice' && due > 0 && body.payTo !== '' ? [{ kind: 'text' as const, text: body.payTo }] : []),
     ...(body.note === '' ? [] : [{ kind: 'text' as const, text: body.note }]),
   ];
 }

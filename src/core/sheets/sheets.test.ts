@@ -2,7 +2,7 @@ import { readFileSync } from 'node:fs';
 import { fileURLToPath } from 'node:url';
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { afterwardsOf, standingOf, standingWords } from '../closing/billStanding';
+import { afterwardsOf, billsInOrder, standingOf, standingWords } from '../closing/billStanding';
 import { proposedBill, proposedLines, usualTerms } from '../closing/proposedBill';
 import { reckon } from '../closing/reckon';
 import { billBody, billRow } from '../fixtures/bills';
@@ -233,6 +233,35 @@ describe('a bill as it is printed', () => {
       expect(shown).toContain(text);
   });
 
+  it.each([
+    [12599, 'Nothing is left to be paid.', '$0.00'],
+    [15000, 'Paid already; what was paid beyond it comes back.', '$24.01'],
+  ])('paid beforehand with %d cents it asks for nothing more', (amount, said, left) => {
+    const deposits = [{ onDate: '2026-05-20', amount, what: '' }];
+    const shown = words(billDocument(billRow(uuid(1), { body, deposits }), null));
+    expect(shown).toContain(said);
+    expect(shown).toContain(left);
+    expect(shown).not.toContain('To be paid by');
+    // Where to pay is not said where nothing is to be paid.
+    expect(shown).not.toContain('Account 1');
+  });
+
+  it('stands in the order in which it was sent: by day, then by number, what has none yet at the end', () => {
+    const sent = (n: number, issuedOn: string, number: number | null) => billRow(uuid(n), { issuedOn, number });
+    const bills = [
+      sent(1, '2026-06-01', 9),
+      sent(2, '2026-06-02', null),
+      sent(3, '2026-06-01', 8),
+      sent(4, '2026-05-30', 7),
+    ];
+    const expected = [7, 8, 9, null];
+    fc.assert(
+      fc.property(fc.shuffledSubarray(bills, { minLength: bills.length }), (shuffled) => {
+        expect(billsInOrder(shuffled).map(({ number }) => number)).toEqual(expected);
+      }),
+    );
+  });
+
   it('a credit note names what it takes back; a quote says until when it holds', () => {
     const taken = billRow(uuid(1), { prefix: 'A-', number: 7, body });
     const note = billRow(uuid(2), { kind: 'creditNote', number: 8, cancelsId: uuid(1), body });
@@ -275,10 +304,11 @@ describe('a bill as it is printed', () => {
     });
     const state = (clientPayments: ReturnType<typeof pay>[], bills = [bill]) =>
       standingOf(bill, afterwardsOf(bill, { bills, clientPayments }));
-    expect(state([])).toEqual({ state: 'open', total, open: total });
+    expect(state([])).toEqual({ state: 'open', total, open: total, beyond: 0 });
     expect(state([pay(1000)])).toMatchObject({ state: 'paidInPart', open: total - 1000 });
     expect(state([pay(total)]).state).toBe('paid');
     expect(standingWords(state([pay(total - 100)]), 'USD')).toBe('paid in part, $1.00 open');
+    expect(standingWords(state([pay(total), { ...pay(500), id: uuid(10) }]), 'USD')).toBe('paid, $5.00 too much');
     const note = billRow(uuid(2), { kind: 'creditNote', cancelsId: bill.id });
     expect(state([], [bill, note])).toMatchObject({ state: 'takenBack', open: 0 });
   });

@@ -11,7 +11,9 @@ export function HoleList(props: { spot: SpotRow }) {
   const { units } = useLocale();
   const { run } = useCommands();
   const here = ({ place }: HoleRow) => place.endsWith(props.spot.name);
-  const holes = [...rows.holes].sort((a, b) => Number(here(b)) - Number(here(a)) || (a.madeOn < b.madeOn ? 1 : -1));
+  const holes = [...rows.holes].sort(
+    (a, b) => Number(here(b)) - Number(here(a)) || b.madeOn.localeCompare(a.madeOn) || (a.id < b.id ? -1 : 1),
+  );
   if (holes.length === 0) return null;
   return (
     <section className={layout.panel} aria-label="Holes that are there">

@@ -11,7 +11,9 @@ const stateNames = { planned: 'planned', atWork: 'at work', finished: 'finished'
 
 /** Projects with what they came to, the latest first. */
 export function ProjectsTable(props: { projects: readonly PastProject[] }) {
-  const rows = [...props.projects].sort((a, b) => ((a.closing.lastOn ?? '') < (b.closing.lastOn ?? '') ? 1 : -1));
+  const rows = [...props.projects].sort(
+    (a, b) => (b.closing.lastOn ?? '').localeCompare(a.closing.lastOn ?? '') || (a.id < b.id ? -1 : 1),
+  );
   return (
     <table className={`${table.table} ${styles.stacked}`}>
       <caption className="visually-hidden">Projects by what they came to</caption>

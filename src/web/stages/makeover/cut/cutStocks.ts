@@ -30,7 +30,7 @@ export function cutStockView(plan: Plan, key: string, total: Total): CutStockVie
 export function chosenStocks(plan: Plan): CutStockView[] {
   return plan.sums.lines
     .flatMap(({ pool, drawn }) => (pool.kind === 'supply' ? (cutStockView(plan, pool.key, drawn) ?? []) : []))
-    .sort((a, b) => (a.supply.name < b.supply.name ? -1 : 1));
+    .sort((a, b) => a.supply.name.localeCompare(b.supply.name) || (a.supply.key < b.supply.key ? -1 : 1));
 }
 
 /** What one recipe cuts from a stock by itself. */

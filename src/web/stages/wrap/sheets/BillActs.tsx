@@ -1,6 +1,7 @@
-import { afterwardsOf, standingOf } from '@core/closing/billStanding';
+import { afterwardsOf, standingOf, standingWords } from '@core/closing/billStanding';
 import { formatMoney } from '@core/kernel/formatMoney';
 import type { BillRow } from '@core/model/rows';
+import { upperFirst } from '@core/schedule/benchWords';
 import { billNumber } from '@core/sheets/billSheet';
 import { Button } from 'antd';
 import { useState } from 'react';
@@ -17,7 +18,8 @@ export function BillActs(props: { bill: BillRow }) {
   const { run } = useCommands();
   const navigate = useNavigate();
   const [isAsking, setAsking] = useState(false);
-  const { state, open } = standingOf(bill, afterwardsOf(bill, rows));
+  const standing = standingOf(bill, afterwardsOf(bill, rows));
+  const { state, open } = standing;
   const today = () => localToday(timeZone);
   const note = rows.bills.find(({ cancelsId }) => cancelsId === bill.id);
   const takeBack = (isWrittenAnew: boolean) => {
@@ -69,7 +71,7 @@ export function BillActs(props: { bill: BillRow }) {
               Paid today: {formatMoney(open, bill.body.currency)}
             </Button>
           )}
-          {open === 0 && <p>Paid.</p>}
+          {open === 0 && <p>{upperFirst(standingWords(standing, bill.body.currency))}.</p>}
           {!isAsking && <Button onClick={() => setAsking(true)}>Take it back …</Button>}
         </div>
       )}

@@ -1,6 +1,6 @@
 import { shortDate } from '@core/calendar/sayDay';
 import { localDate } from '@core/calendar/zonedTime';
-import { afterwardsOf, standingOf, standingWords } from '@core/closing/billStanding';
+import { afterwardsOf, billsInOrder, standingOf, standingWords } from '@core/closing/billStanding';
 import { formatMoney } from '@core/kernel/formatMoney';
 import { billSums } from '@core/pricing/bill';
 import { billKindNames, billNumber } from '@core/sheets/billSheet';
@@ -16,7 +16,7 @@ export function BillList() {
   const today = localDate(asOfMs, timeZone);
   const { billDrafts, bills } = rows;
   if (billDrafts.length + bills.length === 0) return null;
-  const sent = [...bills].sort((a, b) => (a.issuedOn < b.issuedOn ? 1 : -1) || (b.number ?? 0) - (a.number ?? 0));
+  const sent = billsInOrder(bills).reverse();
   return (
     <ul className={styles.bills} aria-label="Bills">
       {billDrafts.map(({ id, kind, body }) => (

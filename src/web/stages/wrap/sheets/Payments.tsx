@@ -42,7 +42,7 @@ export function Payments() {
     const bill = rows.bills.find((one) => one.id === id);
     return bill ? `for invoice ${billNumber(bill)}` : 'for what is billed next';
   };
-  const paid = [...rows.clientPayments].sort((a, b) => (a.onDate < b.onDate ? 1 : -1));
+  const paid = [...rows.clientPayments].sort((a, b) => b.onDate.localeCompare(a.onDate) || (a.id < b.id ? -1 : 1));
   return (
     <section className={styles.box} aria-labelledby="payments">
       <h3 id="payments">What the client paid</h3>
