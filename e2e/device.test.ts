@@ -140,10 +140,11 @@ describe('buying', () => {
     const bought = '//button[starts-with(normalize-space(.), "Bought for")]';
     const boxes = await person.count(bought);
     const button = await person.see(bought);
-    await person.driver.executeScript('arguments[0].scrollIntoView({block: "center"})', button);
-    const { x, y, width, height } = await button.getRect();
-    const [left, top] = (await person.driver.executeScript('return [scrollX, scrollY]')) as [number, number];
-    const place = { x: Math.round(x - left + width / 2), y: Math.round(y - top + height / 2) };
+    // Where it is seen, asked at once: what comes above it moves it on the page, and the browser scrolls with it.
+    const place = (await person.driver.executeScript(
+      'arguments[0].scrollIntoView({block: "center"}); const { x, y, width, height } = arguments[0].getBoundingClientRect(); return { x: Math.round(x + width / 2), y: Math.round(y + height / 2) };',
+      button,
+    )) as { x: number; y: number };
     const hand = person.driver.actions();
     await hand.move(place).perform();
     for (const _ of [1, 2, 3]) await person.driver.actions().press().release().perform();
