@@ -11,8 +11,7 @@ import styles from './gate.module.css';
 import { problemOf } from './problemOf';
 
 /** The code that somebody followed here: it stands behind the # of the address, which no server is told. */
-const codeOfAddress = (): string =>
-  window.location.pathname === '/enter' ? window.location.hash.slice(1) : '';
+const codeOfAddress = (): string => (window.location.pathname === '/enter' ? window.location.hash.slice(1) : '');
 
 /** Signing in: by name and pass phrase, by a code from another device, or as the owner of a studio that nobody owns yet. */
 export function SignIn() {
