@@ -1,4 +1,4 @@
-import { thingKindsOf } from '../arrange/look/thingKinds';
+import { type ThingKind, thingKindsOf } from '../arrange/look/thingKinds';
 import type { Hazard } from '../catalog/coating';
 import { coatings } from '../catalog/coatings';
 import type { PieceRow } from '../model/rows';
@@ -69,9 +69,8 @@ export function packingOrder<P extends PieceRow>(pieces: readonly P[]): P[] {
 /** Whether it shines without a flame, as its name says. */
 const isFlameless = ({ name }: Pick<PieceRow, 'name'>): boolean => thingKindsOf(name, null).has('flameless');
 
-/** Whether batteries may be in it, as its name says. */
-const mayHaveCells = ({ name }: Pick<PieceRow, 'name'>): boolean =>
-  isFlameless({ name }) || thingKindsOf(name, null).has('stringLights') || /\bclocks?\b/i.test(name);
+/** What batteries may be in. */
+const withCells = ['flameless', 'stringLights', 'clock'] as const satisfies readonly ThingKind[];
 
 /** What a thing must not be stored by, and how it is put away. Common practice, no source. */
 const notes: readonly { holds(piece: PieceRow): boolean; text: string }[] = [
@@ -88,7 +87,7 @@ const notes: readonly { holds(piece: PieceRow): boolean; text: string }[] = [
     text: 'wound loosely around a card',
   },
   {
-    holds: (piece) => mayHaveCells(piece),
+    holds: ({ name }) => withCells.some((kind) => thingKindsOf(name, null).has(kind)),
     text: 'batteries out, where it has any: they leak; button cells where no child reaches',
   },
   { holds: ({ materialId }) => materialId === 'fabric', text: 'washed and quite dry, in a closed bag against moths' },

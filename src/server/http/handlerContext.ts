@@ -58,7 +58,7 @@ export function handlerContext(of: {
 }): HandlerContext {
   const { database, environment, log } = of;
   const known = nothingKnown();
-  const summaries = new SummaryJob(database, environment, known.projects, of.plan, of.summaryGatherMs, log);
+  const summaries = new SummaryJob({ database, environment, known, plan: of.plan, gatherMs: of.summaryGatherMs, log });
   const studios = new Studios(database, environment, of.studioId, of.retiredStudios);
   const turns = new Turns(WRITES_AT_ONCE);
   const write: HandlerContext['write'] = async (scope, place, work) => {

@@ -54,7 +54,7 @@ export function identityHandlers(
   app: OpenAPIHono<Found>,
   handling: HandlerContext & { cookies: Cookies; address: string | null },
 ): void {
-  const { identity, studios, cookies, address, database, environment, plan } = handling;
+  const { identity, studios, cookies, address, environment, plan } = handling;
   const who = async (asker: Asker): Promise<WhoAnswer> => ({
     ...(await identity.who(asker)),
     address: asker.kind === 'stranger' ? null : address,
@@ -116,10 +116,10 @@ export function identityHandlers(
     unshare(readingFor(handling, sender), projectId, linkId, environment),
   );
   serve(app, 'readSheet', ({ body, context }) =>
-    identity.opened(fromOf(context, cookies), () => sheetBySecret(database, body.secret, environment, plan)),
+    identity.opened(fromOf(context, cookies), () => sheetBySecret(handling, body.secret, plan)),
   );
   serve(app, 'readSheetPhoto', async ({ body, context }) => {
-    const photo = await identity.opened(fromOf(context, cookies), () => photoBySecret(database, body, environment));
+    const photo = await identity.opened(fromOf(context, cookies), () => photoBySecret(handling, body));
     context.header('Content-Type', photo.mime);
     return context.body(new Uint8Array(photo.content));
   });

@@ -1,4 +1,5 @@
 import { Memo } from '@core/kernel/memo';
+import { Recent } from '@core/kernel/recent';
 import type { ProjectRows } from '@core/model/rows';
 import { Plan } from '@core/plan/computePlan';
 import { type ComputationName, type Computations, computations, type Wanted } from './computations';
@@ -23,17 +24,13 @@ const MOST_KNOWN = 16;
  * say the same.
  */
 export function planningHere(): Planning {
-  const known = new Map<string, { rows: ProjectRows; memo: Memo }>();
+  const known = new Recent<string, { rows: ProjectRows; memo: Memo }>(MOST_KNOWN);
   const planOf = (now: ProjectRows, nowMs: number): Plan => {
     const { id } = now.project;
     const before = known.get(id);
     const rows = before ? keptRows(before.rows, now) : now;
     const memo = before?.memo ?? new Memo();
-    // The last touched stands last; the first is the one to be forgotten.
-    known.delete(id);
-    known.set(id, { rows, memo });
-    const [oldest] = known.keys();
-    if (known.size > MOST_KNOWN && oldest !== undefined) known.delete(oldest);
+    known.keep(id, { rows, memo });
     return new Plan(rows, nowMs, memo);
   };
   return async (name, rows, nowMs, ...wanted) => {

@@ -4,6 +4,7 @@ import { pathToFileURL } from 'node:url';
 import { describe, expect, it } from 'vitest';
 import { temporaryFolder } from '../../../scripts/lib/temporary.mjs';
 import { furnishedRoom } from '../../core/fixtures/furnishedRoom';
+import type { Planning } from './planning';
 import { planningInThread } from './planningInThread';
 
 /** A thread that does what it is asked by the time: answers late, fails, or ends. What it really computes has tests of its own. */
@@ -20,6 +21,11 @@ writeFileSync(
 const rows = furnishedRoom();
 const link = { showsCosts: false, showsPhotos: false, expiresAt: new Date(5) };
 const planned = () => planningInThread(pathToFileURL(program));
+/** Which thread answers. */
+async function threadOf(plan: Planning): Promise<unknown> {
+  const told: object = await plan('summary', rows, 1);
+  return 'threadId' in told ? told.threadId : null;
+}
 
 describe('planning in a thread', () => {
   it('gives each who asks their own answer, in whatever order they come', async () => {
@@ -45,17 +51,18 @@ describe('planning in a thread', () => {
 
   it('fails what was asked of a thread that ends, and goes on in another', async () => {
     const plan = planned();
-    const first = (await plan('summary', rows, 1)) as unknown as { threadId: number };
+    const first = await threadOf(plan);
     const all = await Promise.allSettled([plan('summary', rows, 10_000), plan('summary', rows, -1)]);
     expect(all.map(({ status }) => status)).toEqual(['rejected', 'rejected']);
     expect(all[0]).toMatchObject({ reason: { message: 'what plans ended with 3' } });
-    const next = (await plan('summary', rows, 1)) as unknown as { threadId: number };
-    expect(next.threadId).not.toBe(first.threadId);
+    const next = await threadOf(plan);
+    expect([typeof first, typeof next]).toEqual(['number', 'number']);
+    expect(next).not.toBe(first);
   });
 
   it('refuses what cannot be handed over, and goes on', async () => {
     const plan = planned();
-    const odd = { ...rows, spots: [() => 1] } as unknown as typeof rows;
+    const odd = Object.assign({ ...rows }, { spots: [() => 1] });
     await expect(plan('summary', odd, 1)).rejects.toThrow(/could not be cloned/);
     expect(await plan('summary', rows, 1)).toMatchObject({ nowMs: 1 });
   });

@@ -1,4 +1,5 @@
 import type { Workspace } from '@core/acts/changes';
+import { Recent } from '@core/kernel/recent';
 import type { PieceRow } from '@core/model/rows';
 import { fitPiece } from '@core/sourcing/fitRanking';
 import { RankedPieces } from '@core/sourcing/rankedPieces';
@@ -29,7 +30,7 @@ interface Known {
  * server changes what it changed; after one of another server, or one that brings thousands, they are read anew.
  */
 export class KnownPieces {
-  private readonly known = new Map<string, Known>();
+  private readonly known = new Recent<string, Known>(MOST_KNOWN);
 
   /** The pieces as they are now. */
   async ranked(transaction: Transaction): Promise<RankedPieces> {
@@ -39,10 +40,7 @@ export class KnownPieces {
     const entry = this.known.get(studioId);
     if (entry?.revision === revision) return entry.ranked;
     const ranked = new RankedPieces(await piecesToRank(transaction));
-    this.known.delete(studioId);
-    this.known.set(studioId, { revision, ranked });
-    const [oldest] = this.known.keys();
-    if (this.known.size > MOST_KNOWN && oldest !== undefined) this.known.delete(oldest);
+    this.known.keep(studioId, { revision, ranked });
     return ranked;
   }
 
@@ -50,7 +48,7 @@ export class KnownPieces {
   change(studioId: string, { revision, rows, gone }: ChangedPieces): void {
     const entry = this.known.get(studioId);
     if (entry?.revision !== revision - 1) return;
-    this.known.set(studioId, { revision, ranked: entry.ranked.with(rows.map(fitPiece), gone) });
+    this.known.keep(studioId, { revision, ranked: entry.ranked.with(rows.map(fitPiece), gone) });
   }
 }
 

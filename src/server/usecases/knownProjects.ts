@@ -1,3 +1,4 @@
+import { Recent } from '@core/kernel/recent';
 import type { ProjectRows } from '@core/model/rows';
 
 /** Projects that are worked on at the same time on one server, at most so many of them are remembered. */
@@ -14,7 +15,7 @@ interface Known {
  * for the present state, it is read anew.
  */
 export class KnownProjects {
-  private readonly known = new Map<string, Known>();
+  private readonly known = new Recent<string, Known>(MOST_KNOWN);
 
   /** The rows of a project in just this state; null when they have to be read. */
   take(projectId: string, tag: string): ProjectRows | null {
@@ -22,12 +23,8 @@ export class KnownProjects {
     return entry?.tag === tag ? entry.rows : null;
   }
 
-  /** Remembers a state that is committed. */
+  /** Remembers a state that was read, or is committed. */
   keep(projectId: string, tag: string, rows: ProjectRows): void {
-    // The last touched stands last; the first is the one to be forgotten.
-    this.known.delete(projectId);
-    this.known.set(projectId, { tag, rows });
-    const [oldest] = this.known.keys();
-    if (this.known.size > MOST_KNOWN && oldest !== undefined) this.known.delete(oldest);
+    this.known.keep(projectId, { tag, rows });
   }
 }

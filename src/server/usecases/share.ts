@@ -6,11 +6,11 @@ import { addLink, endLink, type Link, linkBySecret, linksOf, MOST_LINKS } from '
 import { readPhoto } from '../persistence/photoBytes';
 import { snapshotTag } from '../persistence/projects';
 import { reading, studioScope, type Transaction } from '../persistence/scope';
-import { taggedRows } from '../persistence/snapshots';
 import type { Planning } from '../planning/planning';
 import { shownPhotos } from '../planning/sheet';
 import { Refusal, refused } from './answer';
 import type { Environment } from './environment';
+import { type Known, rowsNow } from './known';
 
 const DAY_MS = 86_400_000;
 
@@ -76,15 +76,17 @@ export async function unshare(
   return sharedLinks(transaction, projectId, environment);
 }
 
+/** What reading by a link works with. */
+interface LinkReading {
+  database: Database;
+  environment: Environment;
+  known: Known;
+}
+
 /** What a link opens: its project's sheet, and nothing else. */
-export async function sheetBySecret(
-  database: Database,
-  secret: string,
-  { nowMs }: Environment,
-  plan: Planning,
-): Promise<SheetAnswer | null> {
-  const now = nowMs();
-  const linked = await linkedProject(database, secret, now);
+export async function sheetBySecret(at: LinkReading, secret: string, plan: Planning): Promise<SheetAnswer | null> {
+  const now = at.environment.nowMs();
+  const linked = await linkedProject(at, secret, now);
   if (!linked) return null;
   const { showsCosts, showsPhotos, expiresAt } = linked.link;
   return plan('sheet', linked.rows, now, { showsCosts, showsPhotos, expiresAt });
@@ -96,11 +98,10 @@ export async function sheetBySecret(
  * @throws Refusal where the link shows no such photo
  */
 export async function photoBySecret(
-  database: Database,
+  at: LinkReading,
   { secret, photoId }: { secret: string; photoId: string },
-  { nowMs }: Environment,
 ): Promise<{ mime: string; content: Buffer } | null> {
-  const linked = await linkedProject(database, secret, nowMs());
+  const linked = await linkedProject(at, secret, at.environment.nowMs());
   if (!linked) return null;
   const isShown = shownPhotos(linked.rows, linked.link).some(
     ({ before, after }) => before === photoId || after === photoId,
@@ -112,13 +113,13 @@ export async function photoBySecret(
 
 /** The link that a secret belongs to, with its project as it is now; null where it opens nothing any more. */
 async function linkedProject(
-  database: Database,
+  { database, known }: LinkReading,
   secret: string,
   nowMs: number,
 ): Promise<{ link: Link; rows: ProjectRows; transaction: Transaction } | null> {
   const link = await linkBySecret(database, kept(secret), new Date(nowMs));
   if (!link) return null;
   const transaction = reading(database, studioScope(link.studioId, 'a link'));
-  const state = await taggedRows(transaction, link.projectId);
+  const state = await rowsNow(known, transaction, link.projectId);
   return state && { link, rows: state.rows, transaction };
 }

@@ -1,16 +1,25 @@
 import { setImmediate as nextTurn } from 'node:timers/promises';
 import type { Database } from '../persistence/database';
-import { snapshotTag, staleSummary, storeSummary } from '../persistence/projects';
+import { staleSummary, storeSummary } from '../persistence/projects';
 import { reading, type StudioScope, type Transaction } from '../persistence/scope';
-import { taggedRows } from '../persistence/snapshots';
 import type { Planning } from '../planning/planning';
 import type { Environment } from './environment';
-import type { KnownProjects } from './knownProjects';
+import { type Known, rowsNow } from './known';
 
 /** Between two summings up there is at least so much more time than the first took. */
 const REST_FACTOR = 4;
 /** How long changes are gathered before their projects are summed up unless said otherwise, in milliseconds. */
 export const GATHER_MS = 150;
+
+/** What summing up works with. */
+interface SummaryWork {
+  database: Database;
+  environment: Environment;
+  known: Known;
+  plan: Planning;
+  gatherMs?: number | undefined;
+  log(line: string): void;
+}
 
 /**
  * Brings the summaries of projects up to date beside the requests: after each change of a project, and of all projects
@@ -18,33 +27,16 @@ export const GATHER_MS = 150;
  * several servers may work on it: at worst one does what another did.
  */
 export class SummaryJob {
-  private readonly database: Database;
-  private readonly environment: Environment;
-  private readonly known: KnownProjects;
-  private readonly plan: Planning;
-  private readonly gatherMs: number;
+  private readonly of: SummaryWork;
   /** How long the last summing up took. */
   private lastMs = 0;
-  private readonly log: (line: string) => void;
   private wanted: StudioScope | null = null;
   private running: Promise<void> | null = null;
   /** Ends the gathering that is under way. */
   private hurry: (() => void) | null = null;
 
-  constructor(
-    database: Database,
-    environment: Environment,
-    known: KnownProjects,
-    plan: Planning,
-    gatherMs: number = GATHER_MS,
-    log: (line: string) => void = () => {},
-  ) {
-    this.gatherMs = gatherMs;
-    this.known = known;
-    this.plan = plan;
-    this.database = database;
-    this.environment = environment;
-    this.log = log;
+  constructor(of: SummaryWork) {
+    this.of = of;
   }
 
   /** Says that something may be stale; the work begins after a moment, once for all that was said by then. */
@@ -75,7 +67,7 @@ export class SummaryJob {
         await this.catchUp(scope);
       } catch (error) {
         // What is stale stays stale and is taken up with the next change or look at the list.
-        this.log(`summaries wait: ${(error as Error).message}`);
+        this.of.log(`summaries wait: ${(error as Error).message}`);
       }
       this.lastMs = performance.now() - began;
     }
@@ -83,20 +75,19 @@ export class SummaryJob {
   }
 
   private async sumUp(transaction: Transaction, projectId: string): Promise<void> {
-    const { known } = this;
-    const tag = await snapshotTag(transaction, projectId);
-    if (tag === null) return;
-    const rows = known.take(projectId, tag);
-    const state = rows ? { rows, tag } : await taggedRows(transaction, projectId);
+    const state = await rowsNow(this.of.known, transaction, projectId);
     if (!state) return;
-    const summary = await this.plan('summary', state.rows, this.environment.nowMs());
+    const summary = await this.of.plan('summary', state.rows, this.of.environment.nowMs());
     await storeSummary(transaction, projectId, summary, state.tag);
   }
 
   private gather(): Promise<void> {
     return new Promise((done) => {
       // Where many write at once, most of the time is left to them.
-      const timer = setTimeout(() => this.hurry?.(), Math.max(this.gatherMs, this.lastMs * REST_FACTOR));
+      const timer = setTimeout(
+        () => this.hurry?.(),
+        Math.max(this.of.gatherMs ?? GATHER_MS, this.lastMs * REST_FACTOR),
+      );
       this.hurry = () => {
         clearTimeout(timer);
         this.hurry = null;
@@ -107,7 +98,7 @@ export class SummaryJob {
 
   /** Sums up what is stale, each project once: one that is being worked on comes again with the change under way. */
   private async catchUp(scope: StudioScope): Promise<void> {
-    const transaction = reading(this.database, scope);
+    const transaction = reading(this.of.database, scope);
     const done: string[] = [];
     for (;;) {
       const projectId = await staleSummary(transaction, done);
@@ -117,7 +108,7 @@ export class SummaryJob {
         await this.sumUp(transaction, projectId);
       } catch (error) {
         // One that cannot be summed up does not stand in the way of the others.
-        this.log(`no summary of ${projectId}: ${(error as Error).message}`);
+        this.of.log(`no summary of ${projectId}: ${(error as Error).message}`);
       }
       await nextTurn();
     }

@@ -30,6 +30,7 @@ export const thingKindRows = {
     words: /\b(?:lamp ?shades?|(?:table|desk|bedside|reading|buffet|floor|standing) lamps?)\b/i,
     not: /\b(?:no (?:lamp ?)?shade|without (?:a )?(?:lamp ?)?shade|bare|base)\b/i,
   },
+  clock: { words: /\bclocks?\b/i },
   stringLights: { words: /\b(?:string|fairy|christmas) ?lights?\b|\blight strings?\b/i },
   art: {
     templates: ['pictureFrame'],
