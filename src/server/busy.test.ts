@@ -5,7 +5,7 @@ import { describe, expect, it } from 'vitest';
 import { newSlot } from '../core/plan/newRows';
 import { pruneOld } from './persistence/sql/prune';
 import { held, holdAnswer } from './test/answersHold';
-import { attic, freshStudio, nightstandOption, studioApp, type TestStudio } from './test/studio';
+import { attic, freshStudio, nightstandOption, studioApp, type TestStudio, testStudio } from './test/studio';
 import { BusyError, Turns } from './usecases/turns';
 
 const { own, studio } = await freshStudio();
@@ -114,8 +114,10 @@ describe('two servers on one database', () => {
 
 describe('what the start page shows', () => {
   it('follows each change beside the requests, and says so while it is not there yet', async () => {
-    // It waits for no summary and makes none while the test runs, however slow the machine is.
-    const impatient = studioApp(own.database, studio.studioId, { summaryPatienceMs: 0, summaryGatherMs: 600_000 });
+    // A studio of its own, where nothing is summed up any more of what went before. One of its two servers waits for
+    // no summary and makes none while the test runs, however slow the machine is; the other waits for all.
+    const patient = await testStudio(own.database);
+    const impatient = studioApp(own.database, patient.studioId, { summaryPatienceMs: 0, summaryGatherMs: 600_000 });
     const { projectId, slotId } = await attic(impatient);
     const option = nightstandOption(slotId);
     await impatient.command(projectId, 'addOption', option);
@@ -130,9 +132,9 @@ describe('what the start page shows', () => {
         (entry: { id: string }) => entry.id === projectId,
       );
     expect((await entryOf(impatient)).isStale).toBe(true);
-    const settled = await entryOf(studio);
+    const settled = await entryOf(patient);
     expect(settled.isStale).toBe(false);
-    const plan = computePlan(await studio.rows(projectId), AS_OF);
+    const plan = computePlan(await patient.rows(projectId), AS_OF);
     expect(settled.summary.money).toMatchObject({ planned: plan.purse.money.planned, free: plan.purse.money.free });
     expect(settled.summary.slots).toEqual({ all: 1, settled: 1 });
   });

@@ -67,3 +67,11 @@ export function standingWords({ state, open, beyond }: BillStanding, currency: s
   if (state === 'paidInPart') return `${stateWords[state]}, ${formatMoney(open, currency)} open`;
   return beyond > 0 ? `${stateWords[state]}, ${formatMoney(beyond, currency)} too much` : stateWords[state];
 }
+
+/** What is left to pay of a bill of which something was paid beforehand: "$66.00 of it still to pay". */
+export function dueWords(due: number, currency: string): string {
+  if (due === 0) return 'all of it paid beforehand';
+  return due > 0
+    ? `${formatMoney(due, currency)} of it still to pay`
+    : `paid beforehand; ${formatMoney(-due, currency)} of that comes back`;
+}

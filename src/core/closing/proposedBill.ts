@@ -84,9 +84,12 @@ export function proposedLines(
   ];
 }
 
-/** The name and address that the last bill of a project was made out to. */
-function lastPayer({ bills, billDrafts }: Pick<ProjectRows, 'bills' | 'billDrafts'>): string {
-  const said = (of: readonly (BillRow | BillDraftRow)[]) => of.findLast(({ body }) => body.to !== '')?.body.to;
+/** What the last bill of a project said that said it: to whom, from whom, where to pay; empty where none did. */
+function lastSaid(
+  { bills, billDrafts }: Pick<ProjectRows, 'bills' | 'billDrafts'>,
+  what: 'to' | 'from' | 'payTo' | 'taxId',
+): string {
+  const said = (of: readonly (BillRow | BillDraftRow)[]) => of.findLast(({ body }) => body[what] !== '')?.body[what];
   return said(billDrafts) ?? said(billsInOrder(bills)) ?? '';
 }
 
@@ -97,10 +100,10 @@ export function proposedBill(rows: ProjectRows, reckoning: Reckoning, kind: Draf
   return {
     version: 1,
     currency: project.currency,
-    from: terms.from,
-    taxId: terms.taxId,
-    payTo: terms.payTo,
-    to: lastPayer(rows),
+    from: terms.from || lastSaid(rows, 'from'),
+    taxId: terms.taxId || lastSaid(rows, 'taxId'),
+    payTo: terms.payTo || lastSaid(rows, 'payTo'),
+    to: lastSaid(rows, 'to'),
     about: project.room === '' ? project.name : `${project.name}, ${project.room}`.slice(0, 200),
     lines: proposedLines(reckoning, kind, terms, project.currency, newId),
     isTaxIncluded: terms.isTaxIncluded,

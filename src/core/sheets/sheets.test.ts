@@ -2,7 +2,7 @@ import { readFileSync } from 'node:fs';
 import { fileURLToPath } from 'node:url';
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { afterwardsOf, billsInOrder, standingOf, standingWords } from '../closing/billStanding';
+import { afterwardsOf, billsInOrder, dueWords, standingOf, standingWords } from '../closing/billStanding';
 import { proposedBill, proposedLines, usualTerms } from '../closing/proposedBill';
 import { reckon } from '../closing/reckon';
 import { billBody, billRow } from '../fixtures/bills';
@@ -14,6 +14,7 @@ import { textsOf } from '../fixtures/sheetTexts';
 import { idsAfter, throwsUpTo } from '../fixtures/throws';
 import { readProjectFile } from '../formats/project/read';
 import { rowSchema } from '../model/entities';
+import type { ProjectRows } from '../model/rows';
 import { computePlan } from '../plan/computePlan';
 import { lineAmount } from '../pricing/bill';
 import { billDocument, billTable, sumsOfBill } from './billSheet';
@@ -175,6 +176,19 @@ describe('a bill as it is proposed', () => {
       ).toEqual([]);
   });
 
+  it('goes by what all bills say, and else by what the last one said that said it', () => {
+    const room = furnishedRoom();
+    const said = (n: number, from: string, payTo: string) =>
+      billRow(uuid(n), { number: n, body: billBody({ from, payTo, to: `Payer ${n}` }) });
+    const bills = [said(2, 'Ada Quill', ''), said(1, 'Old name', 'Account 1')];
+    const of = reckon(computePlan(room, AS_OF));
+    const proposed = (letterheads: ProjectRows['letterheads']) =>
+      proposedBill({ ...room, bills, letterheads }, of, 'invoice', idsAfter(90_000));
+    expect(proposed([])).toMatchObject({ from: 'Ada Quill', payTo: 'Account 1', to: 'Payer 2' });
+    const own = { id: uuid(3), version: 1, ...usualTerms('USD'), from: 'Ada of the quay' };
+    expect(proposed([own])).toMatchObject({ from: 'Ada of the quay', payTo: 'Account 1' });
+  });
+
   it('can be kept, and comes to what the reckoning does, whatever was done before', () => {
     fc.assert(
       fc.property(throwsUpTo(30), (thrown) => {
@@ -241,6 +255,9 @@ describe('a bill as it is printed', () => {
     const shown = words(billDocument(billRow(uuid(1), { body, deposits }), null));
     expect(shown).toContain(said);
     expect(shown).toContain(left);
+    expect(dueWords(12599 - amount, 'USD')).toBe(
+      amount === 12599 ? 'all of it paid beforehand' : `paid beforehand; ${left} of that comes back`,
+    );
     expect(shown).not.toContain('To be paid by');
     // Where to pay is not said where nothing is to be paid.
     expect(shown).not.toContain('Account 1');

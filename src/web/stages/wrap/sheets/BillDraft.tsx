@@ -1,4 +1,5 @@
 import { localDate } from '@core/calendar/zonedTime';
+import { dueWords } from '@core/closing/billStanding';
 import { proposedLines, usualTerms } from '@core/closing/proposedBill';
 import { reckon } from '@core/closing/reckon';
 import { formatMoney } from '@core/kernel/formatMoney';
@@ -133,7 +134,7 @@ export function BillDraft(props: { draft: BillDraftRow }) {
         </div>
         <p className={styles.due}>
           {formatMoney(total, body.currency)}
-          {deposits.length > 0 && `, ${formatMoney(due, body.currency)} of it still to pay`}
+          {deposits.length > 0 && `, ${dueWords(due, body.currency)}`}
         </p>
         <div className={styles.buttons}>
           <Button type="primary" onClick={send}>
