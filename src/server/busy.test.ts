@@ -4,8 +4,9 @@ import { computePlan } from '@core/plan/computePlan';
 import { describe, expect, it } from 'vitest';
 import { newSlot } from '../core/plan/newRows';
 import { pruneOld } from './persistence/sql/prune';
+import { addStudio } from './persistence/studios';
 import { held, holdAnswer } from './test/answersHold';
-import { attic, freshStudio, nightstandOption, studioApp, type TestStudio, testStudio } from './test/studio';
+import { attic, freshStudio, nightstandOption, studioApp, type TestStudio } from './test/studio';
 import { BusyError, Turns } from './usecases/turns';
 
 const { own, studio } = await freshStudio();
@@ -116,7 +117,7 @@ describe('what the start page shows', () => {
   it('follows each change beside the requests, and says so while it is not there yet', async () => {
     // A studio of its own, where nothing is summed up any more of what went before. One of its two servers waits for
     // no summary and makes none while the test runs, however slow the machine is; the other waits for all.
-    const patient = await testStudio(own.database);
+    const patient = studioApp(own.database, await addStudio(own.database, randomUUID(), 'Of this test'));
     const impatient = studioApp(own.database, patient.studioId, { summaryPatienceMs: 0, summaryGatherMs: 600_000 });
     const { projectId, slotId } = await attic(impatient);
     const option = nightstandOption(slotId);
