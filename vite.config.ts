@@ -15,11 +15,21 @@ const withLook: Plugin = {
   ],
 };
 
+/**
+ * The library can move one tooltip from place to place. Its frame brings what that takes, all of its popups, into every
+ * page; the theme does not ask for it.
+ */
+const noMovingTooltip: Plugin = {
+  name: 'no-moving-tooltip',
+  enforce: 'pre',
+  resolveId: (id) => (id === '../tooltip/UniqueProvider' ? at('./src/web/app/noMovingTooltip.ts') : null),
+};
+
 const partOf = pageParts(at('./src/web/').replaceAll('\\', '/'));
 
 export default defineConfig({
   root: at('./src/web'),
-  plugins: [react(), withLook],
+  plugins: [react(), withLook, noMovingTooltip],
   resolve: {
     alias: {
       '@core': at('./src/core'),

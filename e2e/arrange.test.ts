@@ -29,8 +29,7 @@ describe('a console, from an empty look', () => {
   it('is begun empty, and takes what the sketch calls for and what is only described', async () => {
     await person.size(1280, 800);
     await person.goto(at('Landing console'));
-    await person.press('+ look');
-    await person.click('//li[@role="menuitem"][normalize-space(.)="Empty"]');
+    await person.choose('One more look', 'Empty');
     await person.seeText('Put in');
     await person.press('Put in: Mirror');
     await person.see(thing('Round mirror from the hall'));
@@ -98,8 +97,7 @@ describe('a console, from an empty look', () => {
   });
 
   it('copies a look, and says what changes to the other', async () => {
-    await person.press('+ look');
-    await person.click('//li[@role="menuitem"][normalize-space(.)="Copy “Look 4”"]');
+    await person.choose('One more look', 'Copy “Look 4”');
     await person.press('Look 5');
     await person.click(thing('Blue vase'));
     await person.press('Take away');

@@ -1,5 +1,6 @@
 import { Key } from 'selenium-webdriver';
 import { expect, it } from 'vitest';
+import { PATIENCE_MS } from './lib/browser';
 import { demoAndPerson } from './lib/demo';
 
 /** From nothing to a way chosen, and back, without a mouse: as somebody works who cannot hold one. */
@@ -73,4 +74,55 @@ it('a project is begun, a spot named, a slot called for, a find entered and used
   await person.key('u');
   await person.seeText('Taken back');
   await person.saved();
+});
+
+it('a closed list is opened by a key; nothing is chosen before, and what is chosen is one step', async () => {
+  await person.goto(euporia.address);
+  await person.press('Attic bedroom');
+  const list = await person.see('//select[@aria-label="Show"]');
+  const told = () => person.driver.executeScript('return [arguments[0].value, arguments[0].matches(":open")]', list);
+  const becomes = (value: string, isOpen: boolean) =>
+    person.driver.wait(
+      async () => String(await told()) === `${value},${isOpen}`,
+      PATIENCE_MS,
+      `not ${value}, ${isOpen}`,
+    );
+  await person.driver.executeScript('arguments[0].focus()', list);
+  // Letters that would go to another page, or to an entry that begins with them, only open it.
+  for (const key of [Key.ARROW_DOWN, Key.END, 'w', Key.SPACE]) {
+    await person.key(key);
+    await becomes('all', true);
+    await person.key(Key.ESCAPE);
+    await becomes('all', false);
+  }
+  await person.key(Key.ARROW_DOWN);
+  await becomes('all', true);
+  await person.key(Key.ARROW_DOWN, Key.ENTER);
+  await becomes('open', false);
+  expect(await person.driver.getCurrentUrl()).toContain('show=open');
+});
+
+it('a page is found again where it was left, on the way back and when it is loaded again', async () => {
+  await person.goto(euporia.address);
+  await person.press('Attic bedroom');
+  const board = '//select[@aria-label="Show"]';
+  await person.see(board);
+  await person.driver.executeScript('scrollTo(0, 900)');
+  // What comes above it later moves it a little, and what is looked at with it.
+  const standsAbout = (y: number) =>
+    person.driver.wait(
+      async () => Math.abs(Number(await person.driver.executeScript('return scrollY')) - y) < 250,
+      PATIENCE_MS,
+      `the page does not stand at about ${y}`,
+    );
+  await standsAbout(900);
+  await person.key('h');
+  await person.see('//input[starts-with(@aria-label, "Quick line")]');
+  await standsAbout(0);
+  await person.driver.navigate().back();
+  await person.see(board);
+  await standsAbout(900);
+  await person.driver.navigate().refresh();
+  await person.see(board);
+  await standsAbout(900);
 });

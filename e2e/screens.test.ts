@@ -135,7 +135,7 @@ async function remarks(): Promise<string[]> {
 
 /** What can be pressed and is lower than a thumb: links within a line, and what lies in something pressed, aside. */
 const lowTargets = `
-  const pressed = 'button, a, summary, [role=tab], .ant-checkbox-wrapper, .ant-select, .ant-input, .ant-input-affix-wrapper';
+  const pressed = 'button, a, summary, [role=tab], .ant-checkbox-wrapper, .ant-select, select, .ant-input, .ant-input-affix-wrapper';
   return [...document.querySelectorAll(pressed)]
     .filter((one) => {
       const { width, height } = one.getBoundingClientRect();

@@ -140,8 +140,9 @@ function offence(entry: Import): string | null {
       return 'the page imports core, contract and web only';
     const stage = /^src\/web\/stages\/([^/]+)/.exec(file)?.[1];
     const other = /^src\/web\/stages\/([^/]+)(\/.+)?$/.exec(target);
-    // The table of pages brings each by itself, when it is first opened.
-    const isPage = ['src/web/main.tsx', 'src/web/app/stages.ts'].includes(file) && entry.text.includes('await import(');
+    // The tables of pages bring each by itself, when it is first opened.
+    const isPage =
+      ['src/web/app/Pages.tsx', 'src/web/app/stages.ts'].includes(file) && entry.text.includes('await import(');
     if (other && other[1] !== stage && other[2] !== undefined && other[2] !== '/index' && !isPage)
       return 'a stage is imported through its index';
     if (file.startsWith('src/web/ui/') && inside('src/web') && !inside('src/web/ui'))

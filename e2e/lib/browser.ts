@@ -19,7 +19,7 @@ const FLAGS = [
   '--disable-sync',
   '--lang=en-US',
 ];
-const PATIENCE_MS = 15_000;
+export const PATIENCE_MS = 15_000;
 /** Longer than a page ever rests between two tries to reach a server that did not answer. */
 export const BACK_MS = 75_000;
 
@@ -170,8 +170,14 @@ export class Person {
     );
   }
 
+  /** What the page says; of a list that is closed, what is chosen in it and not what could be. */
   async text(): Promise<string> {
-    return (await this.driver.executeScript('return document.body.innerText')) as string;
+    return (await this.driver.executeScript(`
+      const lists = [...document.querySelectorAll('select')].filter((list) => list.getClientRects().length > 0);
+      return lists.reduce(
+        (text, list) => text.replace(list.innerText, () => list.selectedOptions[0]?.text ?? ''),
+        document.body.innerText,
+      );`)) as string;
   }
 
   /** Presses a button, a link or a tab by its name: the whole accessible name, or its beginning. */
@@ -267,12 +273,18 @@ export class Person {
     return readFileSync(join(folder, whole()[0] ?? ''));
   }
 
-  /** Chooses an entry of a labeled select. */
+  /** Chooses an entry of a labeled list: one of the browser's own, or one of the component library. */
   async choose(label: string, entry: string): Promise<void> {
-    await this.click(
-      `//*[@aria-label=${quoted(label)} and (@role="combobox" or self::input)]/ancestor::*[contains(@class,"ant-select")][1]`,
-    );
-    await this.click(`//*[contains(@class,"ant-select-item-option-content")][normalize-space(.)=${quoted(entry)}]`);
+    const own = `//select[@aria-label=${quoted(label)}]`;
+    const library = `//*[@aria-label=${quoted(label)} and (@role="combobox" or self::input)]/ancestor::*[contains(@class,"ant-select")][1]`;
+    const list = await this.see(`${own} | ${library}`);
+    if ((await list.getTagName()) === 'select') {
+      this.interactions += 1;
+      await this.click(`${own}//option[normalize-space(.)=${quoted(entry)}]`);
+    } else {
+      await this.click(library);
+      await this.click(`//*[contains(@class,"ant-select-item-option-content")][normalize-space(.)=${quoted(entry)}]`);
+    }
   }
 
   /** Finds an entry of a long list by writing its name, and takes it. */

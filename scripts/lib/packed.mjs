@@ -5,8 +5,8 @@ import { brotliCompress, constants, gzip } from 'node:zlib';
 
 /** What is worth packing: text and programs; pictures and fonts are packed already. */
 const packable = /\.(?:js|css|html|svg|wasm|json|webmanifest)$/;
-/** Below this a packed file saves no packet, bytes. */
-const SMALLEST = 1024;
+/** Below this a packed file is hardly smaller, bytes. A page comes in dozens of small ones, so together they count. */
+const SMALLEST = 256;
 /** Files above this are packed a little less tightly, bytes: the last percent would take as long as all else. */
 const LARGE = 1_000_000;
 

@@ -30,7 +30,7 @@ const imports: Record<string, string[]> = {
   [page('sheet/SheetPage')]: ['core/pictures'],
   [page('compare/ComparePage')]: ['core/steps', 'core/newRow'],
   '/node_modules/antd/es/index.js': ['/node_modules/antd/es/table/index.js'],
-  '/node_modules/react/index.js': ['/node_modules/react/cjs.js'],
+  '/node_modules/react/index.js': ['/node_modules/react/cjs.js', `${web}app/standIn.ts`],
 };
 const partOf = pageParts(web);
 const of = (id: string) => partOf(id, (module) => imports[module] ?? []);
@@ -39,6 +39,7 @@ describe('the parts of the page', () => {
   it('begin with the packages that every page begins with, and what brings parts later', () => {
     expect(of('/node_modules/react/cjs.js')).toBe('first');
     expect(of('\0vite/preload-helper.js')).toBe('first');
+    expect(of(`${web}app/standIn.ts`)).toBe('first');
     // All of the components of a package stand in its barrel; nobody takes them all.
     expect(of('/node_modules/antd/es/table/index.js')).toBeNull();
   });

@@ -77,8 +77,10 @@ export function pageParts(web: string): (id: string, importsOf: ImportsOf) => st
     const { first, frame, start, project, outside, plan, acts, pages: shown, early } = look(importsOf);
     // What brings parts later is made by the bundler, and used by all.
     if (id.includes('vite/preload-helper')) return 'first';
-    if (isOfPackage(id)) return first.has(id) ? 'first' : null;
     if (frame.has(id)) return 'frame';
+    // Also what stands in for something of a package.
+    if (first.has(id)) return 'first';
+    if (isOfPackage(id)) return null;
     // A file for each set of pages that takes it without the rest.
     const taken = (part: string, by: readonly Set<string>[]) =>
       [part, ...by.flatMap((brought, n) => (brought.has(id) ? [n] : []))].join('-');

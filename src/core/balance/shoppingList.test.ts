@@ -16,7 +16,8 @@ import {
   spot,
   supply,
 } from '../fixtures/projectRows';
-import { shoppingListCsv, shoppingListText } from '../formats/shoppingList/write';
+import { shoppingListText } from '../formats/shoppingList/write';
+import { shoppingListCsv } from '../formats/shoppingList/writeCsv';
 import { addAmounts, nothing } from '../kernel/amount';
 import { computePlan } from '../plan/computePlan';
 import { shoppingList } from './shoppingList';

@@ -1,4 +1,5 @@
 import { Link, Navigate, Outlet, useLocation, useParams } from 'react-router';
+import { Contained } from './Contained';
 import styles from './shell.module.css';
 import { stages } from './stages';
 import { useWorksAt } from './useWorksAt';
@@ -14,7 +15,12 @@ export function OwnPart() {
   const { projectId = '' } = useParams();
   const worksAt = useWorksAt();
   const page = pathname.split('/').slice(3).join('/');
-  if (page === '' || worksAt(page)) return <Outlet />;
+  if (page === '' || worksAt(page))
+    return (
+      <Contained>
+        <Outlet />
+      </Contained>
+    );
   return (
     <main className={styles.page}>
       <h1>Your part here is the hunt and the bench</h1>

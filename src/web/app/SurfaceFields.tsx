@@ -1,10 +1,7 @@
 import { coatings } from '@core/catalog/coatings';
 import type { Substrate } from '@core/catalog/substrate';
 import { materials, oldFinishes } from '@core/catalog/substrates';
-import { Select } from 'antd';
-import { useId } from 'react';
 import { Choice } from '../ui/Choice';
-import styles from '../ui/ui.module.css';
 
 /** The precise name, and beside it what somebody sees who does not know it. */
 const both = (name: string, plainly: string) => (plainly === '' ? name : `${name} (${plainly})`);
@@ -35,23 +32,12 @@ export function FinishField(props: {
   value: string | null;
   onChange: (finishId: string | null) => void;
 }) {
-  const id = useId();
   return (
-    <div className={styles.field}>
-      <span>
-        <label htmlFor={id}>{props.label}</label>
-      </span>
-      <Select
-        id={id}
-        aria-label={props.label}
-        value={props.value ?? BARE}
-        showSearch={{ optionFilterProp: 'label' }}
-        onChange={(value) => props.onChange(value === BARE ? null : value)}
-        options={finishOptions}
-        style={{ width: '100%' }}
-        popupMatchSelectWidth={false}
-        virtual={false}
-      />
-    </div>
+    <Choice
+      label={props.label}
+      value={props.value ?? BARE}
+      options={finishOptions}
+      onChange={(value) => props.onChange(value === BARE ? null : value)}
+    />
   );
 }

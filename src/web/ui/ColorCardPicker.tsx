@@ -1,9 +1,13 @@
 import { hexFromLab, labFromHex } from '@core/color/lab';
 import type { ColorCardRow } from '@core/model/rows';
-import { Button, Input, Select } from 'antd';
-import { useId, useState } from 'react';
-import { Swatch } from './Swatch';
+import { Button } from 'antd';
+import { lazy, Suspense, useId, useState } from 'react';
+import { Input } from './input';
+import { Colored, ListToCome } from './ListToCome';
+import { coloredCard } from './ManyOf';
 import styles from './ui.module.css';
+
+const ColorList = lazy(async () => ({ default: (await import('./libraryLists')).ColorList }));
 
 /** Picks a color card, or makes one from a name and a color. */
 export function ColorCardPicker(props: {
@@ -19,6 +23,7 @@ export function ColorCardPicker(props: {
   const [making, setMaking] = useState(props.cards.length === 0 && !props.closed);
   const [name, setName] = useState('');
   const [hex, setHex] = useState('#2f5d62');
+  const chosen = props.cards.find((card) => card.id === props.value);
   const readable = /^#?[0-9a-f]{6}$/i.test(hex);
   const make = () => {
     if (name.trim() === '' || !readable) return;
@@ -32,25 +37,15 @@ export function ColorCardPicker(props: {
         <label htmlFor={id}>{props.label}</label>
       </span>
       <div style={{ display: 'flex', gap: 8 }}>
-        <Select
-          id={id}
-          aria-label={props.label}
-          value={props.value}
-          placeholder="Choose a color"
-          style={{ flex: 1, minWidth: 0 }}
-          onChange={props.onPick}
-          options={props.cards.map((card) => ({
-            value: card.id,
-            label: (
-              <span>
-                <Swatch color={card.lab} />
-                {card.name}
-              </span>
-            ),
-          }))}
-          popupMatchSelectWidth={false}
-          notFoundContent="No color card yet"
-        />
+        <Suspense fallback={<ListToCome>{chosen && <Colored name={chosen.name} color={chosen.lab} />}</ListToCome>}>
+          <ColorList
+            id={id}
+            label={props.label}
+            options={props.cards.map(coloredCard)}
+            value={props.value}
+            onPick={props.onPick}
+          />
+        </Suspense>
         <Button onClick={() => setMaking(!making)} aria-expanded={making}>
           New color
         </Button>

@@ -1,7 +1,7 @@
-import { Input, type InputRef } from 'antd';
-import type { TextAreaRef } from 'antd/es/input/TextArea';
 import { type ReactNode, useEffect, useId, useRef, useState } from 'react';
 import { draftOf, dropDraft, keepDraft } from './draft';
+import { Input, type InputRef } from './input';
+import { LinesOfText } from './LinesOfText';
 import styles from './ui.module.css';
 
 /** What was made of a text, or why it cannot be read. */
@@ -42,8 +42,8 @@ export function TypedField<T>(props: {
     setError(null);
   }, [shown]);
   const input = useRef<InputRef>(null);
-  const area = useRef<TextAreaRef>(null);
-  const elementOf = () => input.current?.input ?? area.current?.resizableTextArea?.textArea ?? null;
+  const area = useRef<HTMLTextAreaElement>(null);
+  const elementOf = () => input.current?.input ?? area.current;
   // A page that was loaded again gives back what was being typed when it went.
   // biome-ignore lint/correctness/useExhaustiveDependencies: only once, when the field comes
   useEffect(() => {
@@ -84,7 +84,6 @@ export function TypedField<T>(props: {
       commit();
     },
     onFocus: () => setWriting(true),
-    ...(problem ? { status: 'error' as const } : {}),
     ...(props.autoFocus ? { autoFocus: true } : {}),
     'aria-invalid': problem !== null,
     'aria-describedby': problem ? `${id}-error` : undefined,
@@ -97,13 +96,14 @@ export function TypedField<T>(props: {
         <Input
           {...written}
           ref={input}
+          {...(problem ? { status: 'error' as const } : {})}
           onPressEnter={() => commit()}
           {...(props.known ? { list: `${id}-known` } : {})}
           {...(props.suffix ? { suffix: props.suffix } : {})}
           inputMode={props.inputMode ?? 'text'}
         />
       ) : (
-        <Input.TextArea {...written} ref={area} rows={props.lines} />
+        <LinesOfText {...written} ref={area} rows={props.lines} />
       )}
       {props.known && (
         <datalist id={`${id}-known`}>

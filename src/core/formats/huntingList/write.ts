@@ -1,8 +1,7 @@
 import { formatLength } from '../../kernel/formatLength';
-import { decimalMoney, formatMoney } from '../../kernel/formatMoney';
+import { formatMoney } from '../../kernel/formatMoney';
 import type { UnitSystem } from '../../kernel/units';
 import type { HuntingLine } from '../../sourcing/huntingList';
-import { writeTable } from '../table/writeTable';
 
 /** How lengths and money are shown. */
 export interface ListLocale {
@@ -35,38 +34,4 @@ export function huntingListText(lines: readonly HuntingLine[], locale: ListLocal
       return [here[0]?.spotName ?? '', ...rows].join('\n');
     })
     .join('\n\n');
-}
-
-/**
- * The list as CSV. Money as a decimal number of the currency, lengths in inches or centimeters.
- */
-export function huntingListCsv(lines: readonly HuntingLine[], locale: ListLocale): string {
-  const unit = locale.units === 'us' ? 'in' : 'cm';
-  const length = (mm: number | null) =>
-    mm === null ? '' : String(Math.round((mm / (locale.units === 'us' ? 25.4 : 10)) * 100) / 100);
-  const money = (minor: number) => decimalMoney(minor, locale.currency);
-  return writeTable(
-    [
-      'Number',
-      'What',
-      'Spot',
-      'Needed',
-      `Widest (${unit})`,
-      `Deepest (${unit})`,
-      `Tallest (${unit})`,
-      `Target each (${locale.currency})`,
-      `Ceiling each (${locale.currency})`,
-    ],
-    lines.map((line) => [
-      line.slot.number,
-      line.slot.name,
-      line.spotName,
-      line.needed,
-      length(line.largest.widthMm),
-      length(line.largest.depthMm),
-      length(line.largest.heightMm),
-      money(line.target),
-      money(line.ceiling),
-    ]),
-  );
 }

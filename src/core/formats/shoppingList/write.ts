@@ -1,7 +1,6 @@
 import type { ShoppingLine, ShoppingPlace } from '../../balance/shoppingList';
 import type { Amount } from '../../kernel/amount';
-import { decimalMoney, formatMoney } from '../../kernel/formatMoney';
-import { writeTable } from '../table/writeTable';
+import { formatMoney } from '../../kernel/formatMoney';
 
 /** A place as it is called on the list. */
 export const placeWords = ({ name }: Pick<ShoppingPlace, 'name'>): string =>
@@ -19,7 +18,7 @@ export const lineWords = ({ name, packs }: Pick<ShoppingLine, 'name' | 'packs'>)
 
 /** What does as well in the place of what is on a line, by name. */
 export type AlikeOf = (line: ShoppingLine) => readonly string[];
-const nothingAlike: AlikeOf = () => [];
+export const nothingAlike: AlikeOf = () => [];
 
 /** The list as plain text, place by place, as one sends it to whoever goes shopping. */
 export function shoppingListText(
@@ -39,39 +38,4 @@ export function shoppingListText(
       ].join('\n'),
     )
     .join('\n\n');
-}
-
-/** The list as CSV; money as a decimal number of the currency, empty where it is not known. */
-export function shoppingListCsv(
-  places: readonly ShoppingPlace[],
-  { currency }: { currency: string },
-  alikeOf: AlikeOf = nothingAlike,
-): string {
-  const money = (minor: number) => decimalMoney(minor, currency);
-  return writeTable(
-    [
-      'Where',
-      'Trip',
-      'What',
-      'Packs',
-      `Likely (${currency})`,
-      `Low (${currency})`,
-      `High (${currency})`,
-      'For slots',
-      'Or',
-    ],
-    places.flatMap((place) =>
-      place.lines.map((line) => [
-        place.name,
-        place.tripName,
-        line.name,
-        line.packs,
-        ...(line.cash.atLeast
-          ? ['', money(line.cash.low), '']
-          : [line.cash.likely, line.cash.low, line.cash.high].map(money)),
-        line.slotNumbers.join(' '),
-        alikeOf(line).join('; '),
-      ]),
-    ),
-  );
 }

@@ -1,5 +1,5 @@
-import { Input } from 'antd';
 import { useId } from 'react';
+import { Input, Password } from '../../ui/input';
 import styles from './gate.module.css';
 
 /** A field of a form that is sent as a whole. */
@@ -12,7 +12,7 @@ export function GateField(props: {
   autoComplete: string;
 }) {
   const id = useId();
-  const Field = props.isSecret ? Input.Password : Input;
+  const Field = props.isSecret ? Password : Input;
   return (
     <div className={styles.field}>
       <label htmlFor={id}>{props.label}</label>

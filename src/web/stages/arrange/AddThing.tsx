@@ -5,12 +5,13 @@ import { mostOf } from '@core/model/finds';
 import type { LookPieceRow, LookRow, PieceRow, SpotRow } from '@core/model/rows';
 import { placementClash } from '@core/sourcing/placements';
 import { useQuery } from '@tanstack/react-query';
-import { Button, Input } from 'antd';
+import { Button } from 'antd';
 import { useDeferredValue, useState } from 'react';
 import { api } from '../../app/api';
 import { useCommands, useLocale, usePlan } from '../../app/projectStore';
 import { placementWords } from '../../app/words';
 import { StitchedNumber } from '../../ui/basics';
+import { Input } from '../../ui/input';
 import { PieceFace } from '../../ui/PieceFace';
 import styles from './arrange.module.css';
 

@@ -1,7 +1,9 @@
 import type { LookRow, SpotRow } from '@core/model/rows';
-import { Button, Dropdown, Input, Modal } from 'antd';
+import { Button } from 'antd';
 import { useState } from 'react';
 import { useCommands } from '../../app/projectStore';
+import { OneOf } from '../../ui/Choice';
+import { Input } from '../../ui/input';
 import styles from './arrange.module.css';
 import { useNewLook } from './useNewLook';
 
@@ -18,6 +20,11 @@ export function LookBar(props: {
   const [isNaming, setIsNaming] = useState(false);
   const [name, setName] = useState('');
   const next = `Look ${looks.length + 1}`;
+  const begin = {
+    copy: () => copy(next, look),
+    sketch: () => fromSketch(next),
+    empty: () => empty(next),
+  };
   const rename = () => {
     if (name.trim() === '') return;
     run('editLook', { id: look.id, values: { name: name.trim() } });
@@ -42,48 +49,53 @@ export function LookBar(props: {
           </button>
         ))}
       </fieldset>
-      <Dropdown
-        trigger={['click']}
-        menu={{
-          items: [
-            { key: 'copy', label: `Copy “${look.name}”`, onClick: () => copy(next, look) },
-            ...(slots > 0 ? [{ key: 'sketch', label: 'From the sketch', onClick: () => fromSketch(next) }] : []),
-            { key: 'empty', label: 'Empty', onClick: () => empty(next) },
-          ],
-        }}
-      >
-        <Button>+ look</Button>
-      </Dropdown>
-      <Button
-        type="text"
-        onClick={() => {
-          setName(look.name);
-          setIsNaming(true);
-        }}
-      >
-        Rename
-      </Button>
-      <Button type="text" onClick={remove}>
-        Remove
-      </Button>
-      <Modal
-        open={isNaming}
-        title="What is this look called?"
-        okText="Rename"
-        onOk={rename}
-        okButtonProps={{ disabled: name.trim() === '' }}
-        onCancel={() => setIsNaming(false)}
-        destroyOnHidden
-      >
-        <Input
-          aria-label="Name of the look"
-          value={name}
-          onChange={(event) => setName(event.target.value)}
-          onPressEnter={rename}
-          maxLength={80}
-          autoFocus
-        />
-      </Modal>
+      {isNaming ? (
+        <>
+          <Input
+            aria-label="What this look is called"
+            value={name}
+            onChange={(event) => setName(event.target.value)}
+            onPressEnter={rename}
+            onKeyDown={(event) => event.key === 'Escape' && setIsNaming(false)}
+            maxLength={80}
+            style={{ width: 220 }}
+            autoFocus
+          />
+          <Button type="primary" onClick={rename} disabled={name.trim() === ''}>
+            Rename
+          </Button>
+          <Button type="text" onClick={() => setIsNaming(false)}>
+            Cancel
+          </Button>
+        </>
+      ) : (
+        <>
+          <OneOf
+            label="One more look"
+            placeholder="+ look"
+            value={null}
+            options={[
+              { value: 'copy', label: `Copy “${look.name}”` },
+              ...(slots > 0 ? [{ value: 'sketch' as const, label: 'From the sketch' }] : []),
+              { value: 'empty', label: 'Empty' },
+            ]}
+            onChange={(from: keyof typeof begin) => begin[from]()}
+            width={96}
+          />
+          <Button
+            type="text"
+            onClick={() => {
+              setName(look.name);
+              setIsNaming(true);
+            }}
+          >
+            Rename
+          </Button>
+          <Button type="text" onClick={remove}>
+            Remove
+          </Button>
+        </>
+      )}
     </div>
   );
 }

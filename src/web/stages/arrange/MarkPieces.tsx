@@ -74,14 +74,11 @@ export function MarkPieces(props: {
               { value: AWAY, label: 'is taken away' },
               ...colors.map((entry) => ({
                 value: entry.key,
-                label: (
-                  <>
-                    becomes <Swatch color={entry.lab} /> {entry.name}
-                  </>
-                ),
+                label: `becomes ${entry.name}`,
               })),
             ]}
             onChange={setKey}
+            hint={color && <Swatch color={color.lab} />}
           />
           <Button
             size="small"

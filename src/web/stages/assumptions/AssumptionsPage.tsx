@@ -3,7 +3,7 @@ import { tools } from '@core/catalog/tools';
 import { explain } from '@core/kernel/explained';
 import { sourceTag } from '@core/kernel/source';
 import type { OverrideRow } from '@core/model/rows';
-import { Button, Checkbox, Input } from 'antd';
+import { Button, Checkbox } from 'antd';
 import { type ReactNode, useEffect, useRef, useState } from 'react';
 import { useSearchParams } from 'react-router';
 import { explainedWords } from '../../app/explainedWords';
@@ -11,6 +11,7 @@ import { useCommands, useLocale, usePlan, useRows } from '../../app/projectStore
 import shell from '../../app/shell.module.css';
 import { AssumptionField, shownFigure } from '../../ui/AssumptionField';
 import { Empty, SourceTag } from '../../ui/basics';
+import { Input } from '../../ui/input';
 import styles from './assumptions.module.css';
 
 /** What was changed against the tables, each with its way back; and every assumption that could be. */

@@ -15,13 +15,16 @@ import styles from './balance.module.css';
 import { goalWords, lookWords } from './balanceWords';
 import { KeptSlots } from './KeptSlots';
 import { Remedies } from './Remedies';
-import { Sureness } from './Sureness';
 import { useBalance } from './useBalance';
 import { useServerSearch } from './useServerSearch';
-import { WaysOut } from './WaysOut';
 import { Without } from './Without';
-import { WorthMeasuringNext } from './WorthMeasuringNext';
 
+// What comes after the first answer.
+const Sureness = lazy(async () => ({ default: (await import('./Sureness')).Sureness }));
+const WorthMeasuringNext = lazy(async () => ({
+  default: (await import('./WorthMeasuringNext')).WorthMeasuringNext,
+}));
+const WaysOut = lazy(async () => ({ default: (await import('./WaysOut')).WaysOut }));
 const Trades = lazy(async () => ({ default: (await import('./Trades')).Trades }));
 
 /** What the stylist asks for other than the brief says; null where it follows the brief. */
@@ -142,15 +145,19 @@ export function BalancePage() {
         )}
         <Without without={without} onChange={setWithout} />
         <Remedies remedies={balance.remedies} onTake={take} />
-        {balance.sure && (
-          <Sureness
-            sure={balance.sure}
-            limits={{ cash: rows.project.budget - purse.money.spent - purse.money.promised, minutes }}
-          />
-        )}
-        <WorthMeasuringNext />
+        <Suspense fallback={null}>
+          {balance.sure && (
+            <Sureness
+              sure={balance.sure}
+              limits={{ cash: rows.project.budget - purse.money.spent - purse.money.promised, minutes }}
+            />
+          )}
+          <WorthMeasuringNext />
+        </Suspense>
         <KeptSlots onKeep={keep} />
-        <WaysOut out={balance.out} />
+        <Suspense fallback={null}>
+          <WaysOut out={balance.out} />
+        </Suspense>
       </section>
       <div className={styles.right}>
         <Answer balance={balance} server={server} limits={ask.limits} onTake={take} onKeep={keep} />

@@ -3,7 +3,7 @@ import { paidPack } from '@core/balance/paidPack';
 import { type Bought, type ShoppingLine, shoppingList } from '@core/balance/shoppingList';
 import { localDate } from '@core/calendar/zonedTime';
 import { savingWords } from '@core/formats/shoppingList/savings';
-import { cashWords, lineWords, placeWords, shoppingListCsv, shoppingListText } from '@core/formats/shoppingList/write';
+import { cashWords, lineWords, placeWords, shoppingListText } from '@core/formats/shoppingList/write';
 import { formatMoney } from '@core/kernel/formatMoney';
 import type { Plan } from '@core/plan/computePlan';
 import { newSupply } from '@core/plan/newRows';
@@ -50,7 +50,9 @@ export function ShoppingListPage() {
         {count > 0 && (
           <ListActs
             text={() => shoppingListText(places, locale, alike)}
-            csv={() => shoppingListCsv(places, locale, alike)}
+            csv={async () =>
+              (await import('@core/formats/shoppingList/writeCsv')).shoppingListCsv(places, locale, alike)
+            }
             fileName="shopping-list.csv"
           />
         )}

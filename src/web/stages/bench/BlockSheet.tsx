@@ -1,8 +1,9 @@
 import { type Stretch, windowsOf } from '@core/schedule/benchProblem';
 import { handsWords } from '@core/schedule/benchWords';
 import type { BenchBlock } from '@core/schedule/eveningsOf';
-import { Button, Select } from 'antd';
+import { Button } from 'antd';
 import { useMemo, useState } from 'react';
+import { OneOf } from '../../ui/Choice';
 import { Swatch } from '../../ui/Swatch';
 import styles from './bench.module.css';
 import type { BenchState } from './useBench';
@@ -49,8 +50,8 @@ export function BlockSheet(props: {
       )}
       {isMovable ? (
         <p className={styles.moveTo}>
-          <Select<number | null>
-            aria-label="Move to"
+          <OneOf
+            label="Move to"
             placeholder="Move to …"
             value={to}
             onChange={setTo}

@@ -1,6 +1,7 @@
 import { keptFunctions } from '@core/plan/keptFunctions';
 import { Select } from 'antd';
 import { useCommands, useRows } from '../../app/projectStore';
+import { OneOf } from '../../ui/Choice';
 import styles from './brief.module.css';
 
 const MOST = 30;
@@ -44,8 +45,8 @@ export function Functions() {
           {kept.map(({ words, slots: closing }) => (
             <li key={words}>
               <span>{words}</span>
-              <Select
-                aria-label={`Which slot keeps: ${words}`}
+              <OneOf
+                label={`Which slot keeps: ${words}`}
                 size="small"
                 value={closing[0]?.id ?? ''}
                 onChange={(slotId) => run('keepFunction', { words, slotId: slotId === '' ? null : slotId })}
@@ -55,7 +56,7 @@ export function Functions() {
                     .filter((slot) => !slot.leftOut)
                     .map((slot) => ({ value: slot.id, label: `${slot.number} ${slot.name}` })),
                 ]}
-                status={closing.length === 0 ? 'warning' : ''}
+                warns={closing.length === 0}
               />
             </li>
           ))}

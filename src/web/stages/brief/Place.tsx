@@ -1,13 +1,14 @@
 import { briefFeeds } from '@core/plan/briefFeeds';
 import { leftBehind } from '@core/plan/leftBehind';
 import { type Household, type PetKind, petKinds } from '@core/state/brief';
-import { Checkbox, Select } from 'antd';
+import { Checkbox } from 'antd';
 import { Link } from 'react-router';
 import { demands } from '../../app/demands';
 import { useCommands, useLocale, usePlanIfThere, useRows } from '../../app/projectStore';
 import { amountWords } from '../../app/words';
 import { LengthField, NumberField } from '../../ui/fields';
 import { SideBySide } from '../../ui/layout';
+import { ManyOf } from '../../ui/ManyOf';
 import styles from './brief.module.css';
 
 const petWords: Record<PetKind, string> = {
@@ -54,20 +55,14 @@ export function Place() {
           {feed('youngestChildYears')}
         </div>
         <div>
-          <div className={styles.field}>
-            <label htmlFor="pets">Pets</label>
-            <Select
-              id="pets"
-              aria-label="Pets"
-              mode="multiple"
-              value={household.pets}
-              onChange={(pets) => set({ pets })}
-              placeholder="none"
-              options={petKinds.map((kind) => ({ value: kind, label: petWords[kind] }))}
-              style={{ width: '100%' }}
-            />
-            <span className="muted small">feeds spraying and drying</span>
-          </div>
+          <ManyOf
+            label="Pets"
+            values={household.pets}
+            onChange={(pets) => set({ pets })}
+            placeholder="none"
+            options={petKinds.map((kind) => ({ value: kind, label: petWords[kind] }))}
+            hint="feeds spraying and drying"
+          />
           {feed('pets')}
         </div>
         <div>

@@ -1,6 +1,6 @@
 import { LONGEST_LINK_DAYS } from '@contract/linkDays';
 import { useQuery, useQueryClient } from '@tanstack/react-query';
-import { Button, Checkbox, Select } from 'antd';
+import { Button, Checkbox } from 'antd';
 import { useState } from 'react';
 import { api } from '../../app/api';
 import { problemOf } from '../../app/gate/problemOf';
@@ -8,6 +8,7 @@ import { copied } from '../../app/plainHttp';
 import { useRows } from '../../app/projectStore';
 import { placeOf } from '../../app/reach';
 import { useMe } from '../../app/useMe';
+import { OneOf } from '../../ui/Choice';
 import styles from './brief.module.css';
 
 const dayChoices = [7, 30, LONGEST_LINK_DAYS];
@@ -54,8 +55,8 @@ export function ShareLinks() {
         ends by itself.
       </p>
       <p className={styles.shareLine}>
-        <Select
-          aria-label="Good for"
+        <OneOf
+          label="Good for"
           value={days}
           onChange={setDays}
           options={dayChoices.map((value) => ({ value, label: `${value} days` }))}

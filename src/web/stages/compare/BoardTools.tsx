@@ -1,6 +1,6 @@
 import { type BoardFilter, type BoardSort, boardFilters, boardSorts } from '@core/plan/boardOrder';
-import { Select } from 'antd';
 import { memo } from 'react';
+import { OneOf } from '../../ui/Choice';
 import styles from './compare.module.css';
 
 const filterWords: Readonly<Record<BoardFilter, string>> = {
@@ -27,21 +27,19 @@ export const BoardTools = memo(function BoardTools(props: {
   const { filter, sort, shown, onChange } = props;
   return (
     <div className={styles.viewTools}>
-      <Select
+      <OneOf
         size="small"
-        aria-label="Show"
+        label="Show"
         value={filter}
         onChange={(value) => onChange('show', value)}
         options={boardFilters.map((value) => ({ value, label: filterWords[value] }))}
-        popupMatchSelectWidth={false}
       />
-      <Select
+      <OneOf
         size="small"
-        aria-label="In order"
+        label="In order"
         value={sort}
         onChange={(value) => onChange('by', value)}
         options={boardSorts.map((value) => ({ value, label: sortWords[value] }))}
-        popupMatchSelectWidth={false}
       />
       {shown === 0 && (
         <span role="status" className="muted">

@@ -6,7 +6,7 @@ import { tools } from '@core/catalog/tools';
 import { Memo } from '@core/kernel/memo';
 import type { SlotRow } from '@core/model/rows';
 import { Plan } from '@core/plan/computePlan';
-import { Button, Input } from 'antd';
+import { Button } from 'antd';
 import { useCallback, useDeferredValue, useMemo, useState } from 'react';
 import { chipFace } from '../../app/chipFace';
 import { makeOption } from '../../app/newOption';
@@ -14,6 +14,7 @@ import { useCommands, useLocale, usePlan } from '../../app/projectStore';
 import { useGradually } from '../../app/useGradually';
 import { amountWords } from '../../app/words';
 import { SourceTag } from '../../ui/basics';
+import { Input } from '../../ui/input';
 import ui from '../../ui/ui.module.css';
 import styles from './compare.module.css';
 

@@ -1,10 +1,15 @@
 import type { FindRow, OptionKind, PieceRow } from '@core/model/rows';
-import { Button, Input, type InputRef, Select } from 'antd';
+import { Button } from 'antd';
 import { useRef } from 'react';
 import { useLocale } from '../../app/projectStore';
+import { OneOf } from '../../ui/Choice';
 import { DateField, MoneyField, TextField } from '../../ui/fields';
+import { Input, type InputRef } from '../../ui/input';
 import styles from '../../ui/ui.module.css';
 import type { OptionForm } from './optionForm';
+
+/** What stands for a piece that is not entered yet. */
+const NEW = '';
 
 const placeholders: Partial<Record<OptionKind, string>> = {
   buyNew: 'nightstand, new',
@@ -37,15 +42,16 @@ export function PieceFields(props: {
       {!isFromShop && kind !== 'borrow' && finds.length > 0 && (
         <label className={styles.field} htmlFor="option-piece">
           <span>A piece that is entered already</span>
-          <Select
+          <OneOf
             id="option-piece"
-            aria-label="A piece that is entered already"
-            allowClear
-            placeholder="or describe a new one below"
-            value={form.findId}
-            onChange={(value) => set({ findId: value ?? null })}
-            options={finds.map((find) => ({ value: find.id, label: find.name }))}
-            style={{ width: '100%' }}
+            label="A piece that is entered already"
+            value={form.findId ?? NEW}
+            onChange={(value) => set({ findId: value === NEW ? null : value })}
+            options={[
+              { value: NEW, label: 'none: a new one, described below' },
+              ...finds.map((find) => ({ value: find.id, label: find.name })),
+            ]}
+            width="100%"
           />
         </label>
       )}

@@ -3,7 +3,7 @@ import { hasEnded } from '@contract/jobState';
 import type { Fate, HouseTable } from '@core/formats/house/planImport';
 import { problemWords } from '@core/words/problemWords';
 import { useQueryClient } from '@tanstack/react-query';
-import { Button, Select } from 'antd';
+import { Button } from 'antd';
 import { useRef, useState } from 'react';
 import { ApiError, api } from '../../app/api';
 import { FileLink } from '../../app/FileLink';
@@ -11,6 +11,7 @@ import { useHouse } from '../../app/houseStore';
 import { doneWork, useWorks, type Work } from '../../app/longWork';
 import { WorkLine } from '../../app/WorkLine';
 import { BigChoice } from '../../ui/basics';
+import { OneOf } from '../../ui/Choice';
 import { decodeText } from './decodeText';
 import styles from './house.module.css';
 
@@ -215,8 +216,8 @@ function Preview(props: {
         {preview.fields.map((field, n) => (
           <div key={`${field}${n}`}>
             <span>{field || `column ${n + 1}`}</span>
-            <Select
-              aria-label={`Column ${field || n + 1}`}
+            <OneOf
+              label={`Column ${field || n + 1}`}
               size="small"
               value={preview.mapping[n] ?? ''}
               options={[
@@ -233,7 +234,6 @@ function Preview(props: {
                   ),
                 )
               }
-              popupMatchSelectWidth={false}
             />
           </div>
         ))}

@@ -3,9 +3,9 @@ import { formatLength } from '@core/kernel/formatLength';
 import { parseLength } from '@core/kernel/parseLength';
 import { seasons, slotRoles } from '@core/model/rows';
 import { furnitureTemplates } from '@core/surface/templates';
-import { Button, Select } from 'antd';
+import { Button } from 'antd';
 import { useHouse } from '../../app/houseStore';
-import { Choice } from '../../ui/Choice';
+import { Choice, OneOf } from '../../ui/Choice';
 import { DateField } from '../../ui/fields';
 import { SideBySide } from '../../ui/layout';
 import { TypedField } from '../../ui/TypedField';
@@ -110,13 +110,12 @@ export function Filters() {
             value={query.near === undefined ? '#7f8c8d' : `#${query.near}`}
             onChange={(event) => set({ near: event.target.value.slice(1) })}
           />
-          <Select
-            aria-label="Near a color card"
+          <OneOf
+            label="Near a color card"
             value={null}
             placeholder="a color card"
-            style={{ flex: 1, minWidth: 0 }}
             options={rows.colorCards.map((card) => ({ value: card.id, label: card.name }))}
-            onChange={(id: string | null) => {
+            onChange={(id) => {
               const card = rows.colorCards.find((entry) => entry.id === id);
               if (card) set({ near: hexFromLab(card.lab).slice(1) });
             }}

@@ -3,7 +3,7 @@ import { type PieceRow, seasons, slotRoles } from '@core/model/rows';
 import { pieceKindOf } from '@core/sourcing/pieceKindOf';
 import type { Placement } from '@core/sourcing/placements';
 import { furnitureTemplates } from '@core/surface/templates';
-import { Button, Checkbox, Select } from 'antd';
+import { Button, Checkbox } from 'antd';
 import { PiecePicture } from '../../app/cutOut/PiecePicture';
 import { useHouse } from '../../app/houseStore';
 import { usePiecePhotos } from '../../app/piecePhotos';
@@ -14,6 +14,7 @@ import { Choice } from '../../ui/Choice';
 import { LabField } from '../../ui/ColorCardPicker';
 import { DateField, MoneyField, NumberField, TextField } from '../../ui/fields';
 import { SideBySide } from '../../ui/layout';
+import { ManyOf } from '../../ui/ManyOf';
 import { PieceFace } from '../../ui/PieceFace';
 import { photoAddress } from '../../ui/photoAddress';
 import styles from './house.module.css';
@@ -149,19 +150,13 @@ export function PieceSheet(props: {
           onAccent={(accent) => set({ accent })}
         />
       )}
-      <div className={styles.field}>
-        <label htmlFor={`roles-${piece.id}`}>What it can do</label>
-        <Select
-          id={`roles-${piece.id}`}
-          aria-label="What it can do"
-          mode="multiple"
-          value={piece.roles}
-          onChange={(roles) => set({ roles })}
-          placeholder="height, light, riser …"
-          options={slotRoles.map((role) => ({ value: role, label: role }))}
-          style={{ width: '100%' }}
-        />
-      </div>
+      <ManyOf
+        label="What it can do"
+        values={piece.roles}
+        onChange={(roles) => set({ roles })}
+        placeholder="height, light, riser …"
+        options={slotRoles.map((role) => ({ value: role, label: role }))}
+      />
       <SideBySide across={2}>
         <TextField label="Style words" value={piece.style} most={200} onCommit={(style) => set({ style })} />
         <Choice

@@ -6,13 +6,14 @@ import type { PackRow, SupplyRow } from '@core/model/rows';
 import { newPack, newSupply } from '@core/plan/newRows';
 import { furnitureTemplates } from '@core/surface/templates';
 import { perShownUnit, supplyUnitWords, supplyWords } from '@core/words/supplyWords';
-import { Button, Input } from 'antd';
+import { Button } from 'antd';
 import { useState } from 'react';
 import { useHouse } from '../../app/houseStore';
 import type { ProjectLocale } from '../../app/words';
 import { Empty } from '../../ui/basics';
 import { Choice } from '../../ui/Choice';
 import { MoneyField, TextField } from '../../ui/fields';
+import { Search } from '../../ui/input';
 import { AddPrice } from './AddPrice';
 import styles from './house.module.css';
 import { usePanels } from './Panels';
@@ -78,7 +79,7 @@ export function Prices() {
           Note a price
         </Button>
         {rows.packs.length + rows.priceNotes.length > 0 && (
-          <Input.Search
+          <Search
             aria-label="Search the price book"
             placeholder="what, which pack, which shop"
             allowClear

@@ -1,8 +1,9 @@
 import { newPiece } from '@core/sourcing/newPiece';
-import { Button, Input } from 'antd';
+import { Button } from 'antd';
 import { useState } from 'react';
 import { useHouse } from '../../app/houseStore';
 import { usePiecePhotos } from '../../app/piecePhotos';
+import { TextArea } from '../../ui/input';
 import { PhotoQueueDrop } from '../../ui/PhotoDrop';
 import styles from './house.module.css';
 import { placeOf, sizeOf } from './words';
@@ -28,7 +29,7 @@ export function QuickPieces(props: { onAdded: (id: string) => void }) {
   return (
     <section className={styles.quick} aria-label="Note what is in the house">
       <div className={styles.quickLine}>
-        <Input.TextArea
+        <TextArea
           aria-label="A piece in one line"
           placeholder="tall blue vase, 12 in, mantel"
           value={line}

@@ -1,5 +1,6 @@
-import { Button, Input } from 'antd';
+import { Button } from 'antd';
 import { useEffect, useRef, useState } from 'react';
+import { Input, Search } from '../../ui/input';
 
 const TYPING_MS = 120;
 
@@ -9,7 +10,7 @@ export function Words(props: { value: string; onChange: (value: string) => void 
   const timer = useRef<ReturnType<typeof setTimeout> | null>(null);
   useEffect(() => setText(props.value), [props.value]);
   return (
-    <Input.Search
+    <Search
       aria-label="Search the house"
       placeholder="search: blue vase, box 4 …"
       allowClear

@@ -1,4 +1,5 @@
-import { Button, Input } from 'antd';
+import { Button } from 'antd';
+import { Input } from '../../ui/input';
 import hunt from './hunt.module.css';
 
 /** One line that is said and sent, by its button or by Enter; nothing is sent while it is not ready. */

@@ -1,8 +1,9 @@
 import { newFind } from '@core/sourcing/newFind';
 import { type QuickLine, readQuickLine } from '@core/sourcing/quickLine';
-import { Button, Input } from 'antd';
+import { Button } from 'antd';
 import { useEffect, useRef, useState } from 'react';
 import { useCommands, useLocale, useRows } from '../../app/projectStore';
+import { Input } from '../../ui/input';
 import styles from './hunt.module.css';
 
 const DRAFT = 'euporia.quickLine';

@@ -4,11 +4,12 @@ import { quantitiesOf, quantityWords } from '@core/plan/quantities';
 import { cardsByUse } from '@core/proposals/cardsByUse';
 import { firstCoating } from '@core/proposals/optionDrafts';
 import { likelySlot } from '@core/sourcing/likelySlot';
-import { Button, Select } from 'antd';
+import { Button } from 'antd';
 import { useState } from 'react';
 import { Link, useNavigate } from 'react-router';
 import { makeoverOption, plainOption } from '../../app/newOption';
 import { useCommands, useRows } from '../../app/projectStore';
+import { OneOf } from '../../ui/Choice';
 import { TextField } from '../../ui/fields';
 import styles from './hunt.module.css';
 
@@ -65,17 +66,17 @@ export function UseFor(props: { find: FindRow; wantedSlot: string | null }) {
         </p>
       ) : (
         <>
-          <Select
-            aria-label="Slot"
+          <OneOf
+            label="Slot"
             value={target}
             onChange={setSlotId}
             options={free.map((candidate) => ({
               value: candidate.id,
               label: `${candidate.number} · ${candidate.name}`,
             }))}
-            style={{ width: '100%', margin: '6px 0 10px' }}
+            width="100%"
           />
-          <div style={{ display: 'grid', gap: 8 }}>
+          <div style={{ display: 'grid', gap: 8, marginTop: 10 }}>
             <Button
               disabled={!slot || has('asFound') || has('own')}
               onClick={() => slot && run('addOption', plainOption(slot.id, find, false))}

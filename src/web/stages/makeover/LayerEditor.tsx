@@ -5,7 +5,7 @@ import { sheetsFor } from '@core/recipe/candidates';
 import type { ChosenLayer } from '@core/recipe/recipeBody';
 import { techniques } from '@core/technique';
 import type { TechniqueParameter } from '@core/technique/technique';
-import { Checkbox, Select } from 'antd';
+import { Checkbox } from 'antd';
 import { newColorCard } from '../../app/newOption';
 import { useCommands, useLocale, useRows } from '../../app/projectStore';
 import { Choice } from '../../ui/Choice';
@@ -86,17 +86,7 @@ export function LayerEditor(props: { layer: ChosenLayer; recipe: RecipeAccess })
   return (
     <div className={styles.editor}>
       <SideBySide across={2}>
-        <div className={styles.choice}>
-          <span>Technique</span>
-          <Select
-            aria-label="Technique"
-            value={layer.techniqueId}
-            onChange={setTechnique}
-            options={techniqueGroups}
-            popupMatchSelectWidth={false}
-            virtual={false}
-          />
-        </div>
+        <Choice label="Technique" value={layer.techniqueId} onChange={setTechnique} options={techniqueGroups} />
         {technique?.lays !== false && (
           <Choice
             label="Paint or coat"

@@ -3,9 +3,10 @@ import { coatings } from '@core/catalog/coatings';
 import { sheetsFor } from '@core/recipe/candidates';
 import { type ChosenLayer, chosenLayer } from '@core/recipe/recipeBody';
 import { techniques } from '@core/technique';
-import { Button, Select } from 'antd';
+import { Button } from 'antd';
 import { useState } from 'react';
 import { useRows } from '../../app/projectStore';
+import { OneOf } from '../../ui/Choice';
 import { Swatch } from '../../ui/Swatch';
 import { coatingsFor, techniqueGroups } from './choices';
 import { LayerEditor } from './LayerEditor';
@@ -89,15 +90,13 @@ export function Layers(props: { recipe: RecipeAccess }) {
           </li>
         ))}
       </ol>
-      <Select
-        aria-label="Add a layer"
+      <OneOf
+        label="Add a layer"
         placeholder={layers.length === 0 ? 'Choose the first layer' : 'Add a layer on top'}
         value={null}
-        onChange={(value: string | null) => value !== null && add(value)}
+        onChange={add}
         options={techniqueGroups}
-        style={{ minWidth: 230 }}
-        popupMatchSelectWidth={false}
-        virtual={false}
+        width={230}
       />
     </>
   );

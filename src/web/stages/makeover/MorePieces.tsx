@@ -1,7 +1,8 @@
 import { withoutPiece } from '@core/recipe/withoutPiece';
-import { Button, Select } from 'antd';
+import { Button } from 'antd';
 import { coveredFind } from '../../app/newOption';
 import { useCommands, useRows } from '../../app/projectStore';
+import { OneOf } from '../../ui/Choice';
 import styles from './makeover.module.css';
 import type { RecipeAccess } from './useRecipe';
 
@@ -22,16 +23,13 @@ export function MorePieces(props: { recipe: RecipeAccess }) {
   };
   return (
     <div className={styles.fixes}>
-      <Select
-        aria-label="Cover another find too"
+      <OneOf
+        label="Cover another find too"
         placeholder="Cover another find too"
         value={null}
-        onChange={(findId: string | null) => findId !== null && cover(findId)}
+        onChange={cover}
         options={others.map((find) => ({ value: find.id, label: find.name }))}
-        showSearch={{ optionFilterProp: 'label' }}
-        style={{ width: '100%' }}
-        popupMatchSelectWidth={false}
-        virtual={false}
+        width="100%"
       />
     </div>
   );

@@ -1,6 +1,7 @@
 import { studioRecipeOf, withStudioRecipe } from '@core/recipe/studioRecipe';
-import { Button, Select } from 'antd';
+import { Button } from 'antd';
 import { useCommands, useRows } from '../../app/projectStore';
+import { OneOf } from '../../ui/Choice';
 import styles from './makeover.module.css';
 import type { RecipeAccess } from './useRecipe';
 
@@ -27,14 +28,12 @@ export function StudioRecipes(props: { recipe: RecipeAccess }) {
   return (
     <div className={styles.fixes}>
       {rows.studioRecipes.length > 0 && (
-        <Select
-          aria-label="Take a studio recipe"
+        <OneOf
+          label="Take a studio recipe"
           placeholder="Take a studio recipe"
           value={null}
-          onChange={(id: string | null) => id !== null && apply(id)}
+          onChange={apply}
           options={rows.studioRecipes.map((row) => ({ value: row.id, label: row.name }))}
-          style={{ minWidth: 190 }}
-          popupMatchSelectWidth={false}
         />
       )}
       {body.layers.length > 0 && (

@@ -9,7 +9,7 @@ import { type Condition, conditions } from '@core/state/preparation';
 import { sheens } from '@core/state/surfaceState';
 import { shapeForms } from '@core/surface/shapeForms';
 import { type DetailKind, detailKinds, zoneUses } from '@core/surface/zone';
-import { Button, Checkbox, Select } from 'antd';
+import { Button, Checkbox } from 'antd';
 import { useState } from 'react';
 import { useLocale } from '../../app/projectStore';
 import { FinishField, MaterialField } from '../../app/SurfaceFields';
@@ -17,6 +17,7 @@ import { Choice } from '../../ui/Choice';
 import { LabField } from '../../ui/ColorCardPicker';
 import { LengthField, NumberField, QuantityField, TextField } from '../../ui/fields';
 import { SideBySide } from '../../ui/layout';
+import { ManyOf } from '../../ui/ManyOf';
 import styles from './makeover.module.css';
 import type { RecipeAccess } from './useRecipe';
 
@@ -77,17 +78,13 @@ export function ZoneEditor(props: { zone: ZonePlan; recipe: RecipeAccess }) {
         fallbackHex={zone.found.color ? hexFromLab(zone.found.color) : substrates.get(zone.substrate.id).usualColor}
         onChange={(color) => set({ color })}
       />
-      <div className={styles.choice}>
-        <span>Condition</span>
-        <Select
-          mode="multiple"
-          aria-label="Condition"
-          placeholder="sound"
-          value={[...zone.conditions]}
-          onChange={(value: Condition[]) => set({ conditions: value })}
-          options={conditions.map((value) => ({ value, label: conditionWords[value] }))}
-        />
-      </div>
+      <ManyOf
+        label="Condition"
+        placeholder="sound"
+        values={zone.conditions}
+        onChange={(value) => set({ conditions: value })}
+        options={conditions.map((value) => ({ value, label: conditionWords[value] }))}
+      />
       {differs && (
         <Button size="small" type="text" onClick={() => clear('materialId', 'finishId', 'sheen', 'color')}>
           As the rest of the piece

@@ -1,6 +1,7 @@
 import { coatings } from '@core/catalog/coatings';
 import { techniques } from '@core/technique';
 import type { Technique } from '@core/technique/technique';
+import type { Entry, EntryGroup } from '../../ui/Choice';
 
 /** Menus of the makeover, all derived from the registries. */
 
@@ -14,13 +15,8 @@ const families: Record<Technique['family'], string> = {
   film: 'Film',
 };
 
-interface Group {
-  label: string;
-  options: { value: string; label: string }[];
-}
-
 /** Techniques by what they do. */
-export const techniqueGroups: Group[] = Object.entries(families).map(([family, label]) => ({
+export const techniqueGroups: readonly EntryGroup<string>[] = Object.entries(families).map(([family, label]) => ({
   label,
   options: techniques.all
     .filter((technique) => technique.family === family)
@@ -28,7 +24,7 @@ export const techniqueGroups: Group[] = Object.entries(families).map(([family, l
 }));
 
 /** What a technique can put on: its own coatings first. */
-export function coatingsFor(technique: Technique): { value: string; label: string }[] {
+export function coatingsFor(technique: Technique): Entry<string>[] {
   const accepted = coatings.all.filter((coating) => technique.accepts(coating));
   const own = accepted.filter((coating) => coating.techniqueId === technique.id);
   return [...own, ...accepted.filter((coating) => !own.includes(coating))].map((coating) => ({

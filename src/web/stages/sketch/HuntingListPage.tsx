@@ -1,4 +1,4 @@
-import { huntingListCsv, huntingListText, largestWords } from '@core/formats/huntingList/write';
+import { huntingListText, largestWords } from '@core/formats/huntingList/write';
 import { formatMoney } from '@core/kernel/formatMoney';
 import { starOf } from '@core/plan/starOf';
 import { huntingList } from '@core/sourcing/huntingList';
@@ -30,7 +30,7 @@ export function HuntingListPage() {
         {lines.length > 0 && (
           <ListActs
             text={() => huntingListText(lines, locale)}
-            csv={() => huntingListCsv(lines, locale)}
+            csv={async () => (await import('@core/formats/huntingList/writeCsv')).huntingListCsv(lines, locale)}
             fileName="hunting-list.csv"
           />
         )}

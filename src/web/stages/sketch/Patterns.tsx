@@ -7,9 +7,10 @@ import { sketchRoom } from '@core/catalog/spotKind';
 import { spotKindOf } from '@core/catalog/spotKinds';
 import type { PatternSlot, SlotRow, SpotRow } from '@core/model/rows';
 import { nextSlotNumber } from '@core/plan/newRows';
-import { Button, Input, Modal } from 'antd';
+import { Button, Modal } from 'antd';
 import { useState } from 'react';
 import { useCommands, useRows } from '../../app/projectStore';
+import { Input } from '../../ui/input';
 import { Scenery } from './SketchParts';
 import styles from './sketch.module.css';
 

@@ -2,12 +2,14 @@ import { spotKindOfName, spotKinds } from '@core/catalog/spotKinds';
 import { keptFunctions } from '@core/plan/keptFunctions';
 import { newSpot } from '@core/plan/newRows';
 import { huntingList } from '@core/sourcing/huntingList';
-import { Button, Input, Select } from 'antd';
+import { Button } from 'antd';
 import { Suspense, useState } from 'react';
 import { Link, useSearchParams } from 'react-router';
 import { useCommands, usePlan, useRows } from '../../app/projectStore';
 import shell from '../../app/shell.module.css';
 import { Empty } from '../../ui/basics';
+import { OneOf } from '../../ui/Choice';
+import { Input } from '../../ui/input';
 import { TabbedParts } from '../../ui/TabbedParts';
 import { SpotSheet } from './SpotSheet';
 import styles from './sketch.module.css';
@@ -99,12 +101,11 @@ function AddSpot(props: { position: number; first: boolean; onAdded: (id: string
         maxLength={120}
         autoFocus={props.first}
       />
-      <Select
-        aria-label="Kind of the new spot"
+      <OneOf
+        label="Kind of the new spot"
         value={kind}
         onChange={setSaid}
         options={spotKinds.all.map((entry) => ({ value: entry.id, label: entry.name }))}
-        style={{ minWidth: 170 }}
       />
       <Button type={props.first ? 'primary' : 'default'} onClick={add} disabled={name.trim() === ''}>
         Add spot

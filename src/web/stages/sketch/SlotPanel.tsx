@@ -5,14 +5,14 @@ import { formatMoney } from '@core/kernel/formatMoney';
 import { type SizeRange, type SlotRow, type SpotRow, slotRoles } from '@core/model/rows';
 import { budgetShares } from '@core/plan/budgetShares';
 import { starOf } from '@core/plan/starOf';
-import { Button, Checkbox, Select } from 'antd';
+import { Button, Checkbox } from 'antd';
 import { Link } from 'react-router';
 import { useCommands, useLocale, useRows } from '../../app/projectStore';
 import { StitchedNumber } from '../../ui/basics';
 import { Choice } from '../../ui/Choice';
 import { LengthField, NumberField, SizeField, TextField } from '../../ui/fields';
 import { SideBySide } from '../../ui/layout';
-import { Swatch } from '../../ui/Swatch';
+import { coloredCard, ManyOf } from '../../ui/ManyOf';
 import styles from './sketch.module.css';
 import { roleWords, sizeText } from './words';
 
@@ -114,27 +114,13 @@ export function SlotPanel(props: { slot: SlotRow; spot: SpotRow }) {
       {size('depth', 'Depth')}
       {size('height', 'Height')}
       <p className={styles.hint}>24 to 27 · at most 18 1/2 · hand high · knee high · taller than the lamp</p>
-      <div className={styles.field}>
-        <label htmlFor={`colors-${slot.id}`}>Colors</label>
-        <Select
-          id={`colors-${slot.id}`}
-          aria-label="Colors"
-          mode="multiple"
-          value={slot.colorCardIds}
-          onChange={(colorCardIds) => set({ colorCardIds })}
-          placeholder="any of the palette"
-          options={rows.colorCards.map((card) => ({
-            value: card.id,
-            label: (
-              <span>
-                <Swatch color={card.lab} />
-                {card.name}
-              </span>
-            ),
-          }))}
-          style={{ width: '100%' }}
-        />
-      </div>
+      <ManyOf
+        label="Colors"
+        values={slot.colorCardIds}
+        onChange={(colorCardIds) => set({ colorCardIds })}
+        placeholder="any of the palette"
+        options={rows.colorCards.map(coloredCard)}
+      />
       <NumberField
         label="Share of the budget"
         suffix="%"

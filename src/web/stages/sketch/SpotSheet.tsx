@@ -1,10 +1,11 @@
 import type { SlotRow, SpotRow } from '@core/model/rows';
 import { newSlot, nextSlotNumber } from '@core/plan/newRows';
 import { starOf } from '@core/plan/starOf';
-import { Button, Input } from 'antd';
+import { Button } from 'antd';
 import { useState } from 'react';
 import { useCommands, useRows } from '../../app/projectStore';
 import { StitchedNumber } from '../../ui/basics';
+import { Input } from '../../ui/input';
 import { Patterns } from './Patterns';
 import { SketchCanvas } from './SketchCanvas';
 import { SlotPanel } from './SlotPanel';

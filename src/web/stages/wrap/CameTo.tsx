@@ -16,18 +16,18 @@ import { taughtFactors } from '@core/closing/workByKind';
 import { formatMinutes } from '@core/kernel/formatMinutes';
 import { formatMoney } from '@core/kernel/formatMoney';
 import { upperFirst } from '@core/schedule/benchWords';
-import { regrets } from '@core/sourcing/regrets';
-import { lazy, type ReactNode, useMemo, useState } from 'react';
+import { lazy, type ReactNode, Suspense, useMemo, useState } from 'react';
 import { useLocale, usePlan } from '../../app/projectStore';
 import { ReasonsDrawer } from '../../app/ReasonsDrawer';
 import { useSearchState } from '../../app/useSearchState';
 import { dayOf } from '../../app/words';
 import { Charted } from '../../ui/Charted';
 import { Freezes } from './Freezes';
-import { Lists } from './Lists';
 import { OriginsTable, OverTimeTable, SlotsTable } from './tables';
 import styles from './wrap.module.css';
 
+// Figures and charts first; what they consist of comes after them.
+const Lists = lazy(async () => ({ default: (await import('./Lists')).Lists }));
 const WhyTree = lazy(async () => ({ default: (await import('../../app/WhyTree')).WhyTree }));
 const OriginsChart = lazy(async () => ({ default: (await import('./charts')).OriginsChart }));
 const SlotsChart = lazy(async () => ({ default: (await import('./charts')).SlotsChart }));
@@ -53,10 +53,9 @@ export function CameTo() {
       saved,
       shares: originShares(plan, reckoning, saved),
       taught: taughtFactors(plan),
-      wasted: regrets(plan),
     };
   }, [plan]);
-  const { reckoning, saved, shares, taught, wasted } = reckoned;
+  const { reckoning, saved, shares, taught } = reckoned;
   const against = useMemo(() => againstPlan(plan, frozen, reckoning), [plan, frozen, reckoning]);
   const { all } = reckoning;
   const money = (minor: number) => formatMoney(minor, currency, { cents: 'auto' });
@@ -147,7 +146,9 @@ export function CameTo() {
         chart={<SlotsChart slots={against.slots} currency={currency} />}
         table={<SlotsTable slots={against.slots} saved={saved} currency={currency} />}
       />
-      <Lists against={against} reckoning={reckoning} missed={missed} wasted={wasted} hasPlan={frozen !== null} />
+      <Suspense fallback={null}>
+        <Lists against={against} reckoning={reckoning} missed={missed} hasPlan={frozen !== null} />
+      </Suspense>
       <ReasonsDrawer open={why !== null} onClose={() => setWhy(null)} title={why ? whyTitles[why] : ''}>
         {why && <WhyTree tree={trees[why]()} />}
       </ReasonsDrawer>

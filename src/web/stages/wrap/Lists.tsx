@@ -5,9 +5,10 @@ import { costsPer } from '@core/closing/saved';
 import { nameOfWork } from '@core/closing/workByKind';
 import { formatMinutes } from '@core/kernel/formatMinutes';
 import { formatMoney } from '@core/kernel/formatMoney';
-import type { Regret } from '@core/sourcing/regrets';
+import { regrets } from '@core/sourcing/regrets';
+import { useMemo } from 'react';
 import { Link } from 'react-router';
-import { useLocale } from '../../app/projectStore';
+import { useLocale, usePlan } from '../../app/projectStore';
 import { RegretList } from '../../app/RegretList';
 import styles from './wrap.module.css';
 
@@ -16,11 +17,12 @@ export function Lists(props: {
   against: AgainstPlan;
   reckoning: Reckoning;
   missed: readonly string[];
-  wasted: readonly Regret[];
   hasPlan: boolean;
 }) {
-  const { against, reckoning, missed, wasted, hasPlan } = props;
+  const { against, reckoning, missed, hasPlan } = props;
+  const plan = usePlan();
   const { currency } = useLocale();
+  const wasted = useMemo(() => regrets(plan), [plan]);
   const money = (minor: number) => formatMoney(minor, currency);
   const per = costsPer(reckoning);
   return (

@@ -1,7 +1,6 @@
 import type { FindRow } from '@core/model/rows';
 import { discountsOn } from '@core/pricing/discountPattern';
 import { patternWords } from '@core/sourcing/patternWords';
-import { Input } from 'antd';
 import { lazy, Suspense, useRef, useState } from 'react';
 import { Link, useSearchParams } from 'react-router';
 import { usePhotoQueue } from '../../../app/photoQueue';
@@ -10,6 +9,7 @@ import { SourceField } from '../../../app/SourceField';
 import shell from '../../../app/shell.module.css';
 import { shopOfDay, standAt } from '../../../app/shopOfDay';
 import { useToday } from '../../../app/today';
+import { Input } from '../../../ui/input';
 import { HuntNav } from '../HuntNav';
 import { CardPhoto } from './CardPhoto';
 import styles from './card.module.css';

@@ -5,11 +5,11 @@ import { formatMoney } from '@core/kernel/formatMoney';
 import type { FindRow } from '@core/model/rows';
 import { asksMoreThan } from '@core/recipe/difficulty';
 import type { CardWay, DecisionCard } from '@core/sourcing/decisionCard';
-import { Select } from 'antd';
 import { comparisonWords, edgeColor } from '../../../app/optionWords';
 import { useLocale, usePlan } from '../../../app/projectStore';
 import { amountWords, dayWords, difficultyWords, type ProjectLocale } from '../../../app/words';
 import { StitchedNumber } from '../../../ui/basics';
+import { OneOf } from '../../../ui/Choice';
 import { fitWords, WayIn } from '../DoesItFit';
 import styles from './card.module.css';
 
@@ -25,12 +25,11 @@ export function SlotRow(props: { card: DecisionCard; find: FindRow; onPick: (slo
       <div className={styles.fit}>
         {card.slot && <StitchedNumber>{card.slot.number}</StitchedNumber>}
         <div>
-          <Select
-            aria-label="Slot"
+          <OneOf
+            label="Slot"
             value={card.slot?.id ?? NONE}
             onChange={(value) => props.onPick(value === NONE ? null : value)}
-            style={{ width: '100%' }}
-            popupMatchSelectWidth={false}
+            width="100%"
             options={[
               ...card.fits.map(({ slot, goesIn, open }) => ({
                 value: slot.id,

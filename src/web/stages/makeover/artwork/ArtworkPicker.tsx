@@ -2,11 +2,11 @@ import { basicShapes } from '@core/artwork/basicShapes';
 import type { Coating } from '@core/catalog/coating';
 import type { RowOf } from '@core/model/rows';
 import type { ChosenLayer } from '@core/recipe/recipeBody';
-import { Button, Select } from 'antd';
+import { Button } from 'antd';
 import { lazy, Suspense, useState } from 'react';
 import { useRows } from '../../../app/projectStore';
-import { Choice } from '../../../ui/Choice';
-import styles from '../makeover.module.css';
+import { Choice, OneOf } from '../../../ui/Choice';
+import { ManyOf } from '../../../ui/ManyOf';
 import type { RecipeAccess } from '../useRecipe';
 
 type ArtworkRow = RowOf<'artworks'>;
@@ -69,20 +69,14 @@ export function ArtworkPicker(props: { layer: ChosenLayer; coating: Coating; rec
     });
   return (
     <div>
-      <div className={styles.choice}>
-        <span>Shapes or lettering</span>
-        <Select<string[]>
-          mode="multiple"
-          aria-label="Shapes or lettering"
-          value={chosen.map(({ id }) => id)}
-          onChange={setIds}
-          placeholder="a plain box, by its size"
-          options={rows.artworks.map(({ id, name }) => ({ value: id, label: name }))}
-          optionFilterProp="label"
-          maxCount={MOST_SHAPES}
-          virtual={false}
-        />
-      </div>
+      <ManyOf
+        label="Shapes or lettering"
+        values={chosen.map(({ id }) => id)}
+        onChange={setIds}
+        placeholder="a plain box, by its size"
+        options={rows.artworks.map(({ id, name }) => ({ value: id, label: name }))}
+        most={MOST_SHAPES}
+      />
       {chosen.length > 1 && (
         <p className="muted small">
           {chosen.length > pieces(recipe)
@@ -115,15 +109,12 @@ export function ArtworkPicker(props: { layer: ChosenLayer; coating: Coating; rec
             </Button>
           ))
         ) : (
-          <Select<string | null>
-            aria-label="Set one of them anew"
+          <OneOf
+            label="Set one of them anew"
             placeholder="Set one of them anew"
             value={null}
             onChange={(id) => setEditing(chosen.find((artwork) => artwork.id === id) ?? null)}
             options={chosen.map(({ id, name }) => ({ value: id, label: name }))}
-            style={{ minWidth: 200 }}
-            popupMatchSelectWidth={false}
-            virtual={false}
           />
         )}
         {colors.length > 1 && (cut.has(0) || next !== undefined) && (

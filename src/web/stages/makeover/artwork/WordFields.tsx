@@ -2,11 +2,11 @@ import { basicShapes } from '@core/artwork/basicShapes';
 import { fonts } from '@core/artwork/fonts.data';
 import { type Backing, labelLines } from '@core/artwork/label';
 import type { Lettering } from '@core/artwork/lettering';
-import { Input } from 'antd';
 import { useId } from 'react';
 import { useLocale } from '../../../app/projectStore';
 import { Choice } from '../../../ui/Choice';
 import { LengthField, NumberField } from '../../../ui/fields';
+import { LinesOfText } from '../../../ui/LinesOfText';
 import { SideBySide } from '../../../ui/layout';
 import ui from '../../../ui/ui.module.css';
 
@@ -29,7 +29,7 @@ export function WordFields(props: {
     <>
       <label className={ui.field} htmlFor={id}>
         <span>Words</span>
-        <Input.TextArea
+        <LinesOfText
           id={id}
           aria-label="Words"
           value={lettering.words}
