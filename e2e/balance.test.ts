@@ -2,6 +2,7 @@ import { withFinds } from '@core/model/finds';
 import type { StoredRows } from '@core/model/rows';
 import { computePlan } from '@core/plan/computePlan';
 import { describe, expect, it } from 'vitest';
+import { SEARCH_MS } from './lib/browser';
 import { demoAndPerson } from './lib/demo';
 import { addWay, beginProject, sketchSpot } from './lib/ownProject';
 
@@ -30,17 +31,17 @@ describe('the attic of the demo', () => {
     await person.press('Attic bedroom');
     await person.stage('Compare');
     await person.press('Make it fit the purse');
-    await person.seeText('Proven: no other set of choices does better.');
-    await person.seeText('How sure is the plan now?');
-    await person.seeText('what is kept back covers it');
+    await person.seeText('Proven: no other set of choices does better.', SEARCH_MS);
+    await person.seeText('How sure is the plan now?', SEARCH_MS);
+    await person.seeText('what is kept back covers it', SEARCH_MS);
     const found = await changes();
     expect(found).toBeGreaterThan(1);
     await person.press(`Take all ${found}`);
-    await person.seeText('The plan stands as it is');
+    await person.seeText('The plan stands as it is', SEARCH_MS);
     await person.saved();
     expect(await changes()).toBe(0);
     await person.press('Take it back');
-    await person.seeText(`Take all ${found}`);
+    await person.seeText(`Take all ${found}`, SEARCH_MS);
     await person.saved();
   });
 
@@ -49,22 +50,22 @@ describe('the attic of the demo', () => {
     // A search that outlived its page took the browser's tab down about every second time.
     for (let n = 0; n < 3; n += 1) {
       await person.goto(here);
-      await person.seeText('Proven: no other set of choices does better.');
+      await person.seeText('Proven: no other set of choices does better.', SEARCH_MS);
       await person.goto(euporia.address);
       await person.seeText('Know before you spend');
       await person.driver.sleep(2500);
       await person.seeText('Know before you spend');
     }
     await person.goto(here);
-    await person.seeText('Proven: no other set of choices does better.');
+    await person.seeText('Proven: no other set of choices does better.', SEARCH_MS);
   });
 
   it('leaves alone what is kept, and says so until it is let go', async () => {
-    const slot = await person.see(`${answer}//ul[@aria-label="Changes"]/li[1]//b`);
+    const slot = await person.see(`${answer}//ul[@aria-label="Changes"]/li[1]//b`, SEARCH_MS);
     const name = await slot.getText();
     await person.press(`Keep as it is: ${name}`);
     await person.seeText('Kept as they are');
-    await person.seeText('Proven: no other set of choices does better.');
+    await person.seeText('Proven: no other set of choices does better.', SEARCH_MS);
     expect(await person.count(`${answer}//ul[@aria-label="Changes"]/li//b[.="${name}"]`)).toBe(0);
     await person.press(`Let go: ${name}`);
     await person.notText('Kept as they are');
@@ -72,37 +73,37 @@ describe('the attic of the demo', () => {
   });
 
   it('shows every sensible trade as a chart, and the same as a table', async () => {
-    await person.see('//section[@aria-labelledby="trades"]//*[name()="svg"]');
-    await person.seeText('No plan costs less, however long it takes.');
-    await person.notText('Finer steps follow');
+    await person.see('//section[@aria-labelledby="trades"]//*[name()="svg"]', SEARCH_MS);
+    await person.seeText('No plan costs less, however long it takes.', SEARCH_MS);
+    await person.notText('Finer steps follow', SEARCH_MS);
     await person.click('//summary[.="The same as a table"]');
     const rows = await person.count('//section[@aria-labelledby="trades"]//tbody/tr');
     expect(rows).toBeGreaterThan(2);
     await person.press(`Show trade ${rows}`);
-    await person.seeText('No plan is quicker.');
+    await person.seeText('No plan is quicker.', SEARCH_MS);
     await person.see('//ul[@aria-label="Against its neighbor"]/li');
   });
 
   it('does without what it shall do without, and says which ways stay out for it', async () => {
     await person.click('//label[.//input[@type="checkbox"]][contains(., "spraying")]');
-    await person.seeText('among what the plan does without');
-    await person.seeText('Proven: no other set of choices does better.');
+    await person.seeText('among what the plan does without', SEARCH_MS);
+    await person.seeText('Proven: no other set of choices does better.', SEARCH_MS);
     await person.click('//label[.//input[@type="checkbox"]][contains(., "spraying")]');
     await person.notText('among what the plan does without');
-    await person.seeText('Proven: no other set of choices does better.');
+    await person.seeText('Proven: no other set of choices does better.', SEARCH_MS);
   });
 
   it('says what would have to give where nothing fits, and goes back to the brief', async () => {
     await person.fill('Keep the look at', '83');
     await person.fill('Money left', '20');
-    await person.seeText('Nothing fits');
-    await person.seeText('more it fits into these hours.');
+    await person.seeText('Nothing fits', SEARCH_MS);
+    await person.seeText('more it fits into these hours.', SEARCH_MS);
     await person.fill('Money left', 'plenty', 'tab');
     await person.seeText('“plenty” is not an amount of money');
     await person.fill('Money left', '20');
     await person.press('As in the brief');
-    await person.notText('Nothing fits');
-    await person.seeText('Proven: no other set of choices does better.');
+    await person.notText('Nothing fits', SEARCH_MS);
+    await person.seeText('Proven: no other set of choices does better.', SEARCH_MS);
   });
 });
 
@@ -135,13 +136,13 @@ describe('a porch of our own', () => {
     await person.notText('This closes it');
     await person.saved();
     await person.press('Take it back');
-    await person.seeText('This closes it');
+    await person.seeText('This closes it', SEARCH_MS);
     const before = person.interactions;
     await person.press('Make it fit the purse');
-    await person.seeText('One change closes it');
+    await person.seeText('One change closes it', SEARCH_MS);
     await person.seeText('Pine bench, as found instead of Garden bench, bought new');
     await person.press('Take it: Bench');
-    await person.seeText('The plan stands as it is');
+    await person.seeText('The plan stands as it is', SEARCH_MS);
     expect(person.interactions - before).toBeLessThanOrEqual(3);
     await person.saved();
     // What is left to buy, ticked with what was really paid.

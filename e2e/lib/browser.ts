@@ -19,7 +19,9 @@ const FLAGS = [
   '--disable-sync',
   '--lang=en-US',
 ];
-export const PATIENCE_MS = 15_000;
+export const PATIENCE_MS = 30_000;
+/** Longer than a search goes on, on a machine that does other things beside it. */
+export const SEARCH_MS = 60_000;
 /** Longer than a page ever rests between two tries to reach a server that did not answer. */
 export const BACK_MS = 75_000;
 
@@ -162,10 +164,10 @@ export class Person {
       });
   }
 
-  async notText(text: string): Promise<void> {
+  async notText(text: string, patienceMs = PATIENCE_MS): Promise<void> {
     await this.driver.wait(
       async () => !(await this.text()).includes(text),
-      PATIENCE_MS,
+      patienceMs,
       `the page still says “${text}”`,
     );
   }
