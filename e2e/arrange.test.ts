@@ -89,10 +89,10 @@ describe('a console, from an empty look', () => {
   });
 
   it('shows where things stand from above, and the colors that they have now', async () => {
-    await person.click('//label[contains(@class,"ant-segmented-item")][normalize-space(.)="From above"]');
+    await person.click('//fieldset//button[@aria-pressed][normalize-space(.)="From above"]');
     await person.see('//*[@role="group"][contains(@aria-label, "seen from above")]');
     expect(await saidOf(person, 'Blue vase')).toContain('from the front edge');
-    await person.click('//label[contains(@class,"ant-segmented-item")][normalize-space(.)="Front"]');
+    await person.click('//fieldset//button[@aria-pressed][normalize-space(.)="Front"]');
     await person.see('//*[@role="group"][contains(@aria-label, "seen from the front")]');
   });
 
@@ -154,9 +154,9 @@ describe('the sheet for the ladder', () => {
       '81 in right of the gable corner',
     ])
       expect(text).toContain(words);
-    await person.click('//label[contains(@class,"ant-segmented-item")][normalize-space(.)="from the right"]');
+    await person.click('//fieldset//button[@aria-pressed][normalize-space(.)="from the right"]');
     await person.seeText('51 in left of the eaves');
-    await person.click('//label[contains(@class,"ant-segmented-item")][normalize-space(.)="from the left"]');
+    await person.click('//fieldset//button[@aria-pressed][normalize-space(.)="from the left"]');
   });
 
   it('says that a row is too wide before it is hung', async () => {
@@ -382,13 +382,13 @@ describe('a bookcase, board by board', () => {
   });
 
   it('is seen from above one board at a time', async () => {
-    await person.click('//label[contains(@class,"ant-segmented-item")][normalize-space(.)="From above"]');
+    await person.click('//fieldset//button[@aria-pressed][normalize-space(.)="From above"]');
     await person.choose('Which board', 'Top board');
     await person.see(thing('Pillar candle'));
     expect(await person.count(thing('Seagrass basket'))).toBe(0);
     await person.choose('Which board', 'Lowest board');
     await person.see(thing('Seagrass basket'));
-    await person.click('//label[contains(@class,"ant-segmented-item")][normalize-space(.)="Front"]');
+    await person.click('//fieldset//button[@aria-pressed][normalize-space(.)="Front"]');
   });
 
   it('has its boards where they are, once they are marked, and says what no longer fits', async () => {

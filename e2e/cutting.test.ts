@@ -133,7 +133,7 @@ describe('lettering', () => {
     );
     writeFileSync(bad, '<svg xmlns="http://www.w3.org/2000/svg">\n<path d="M0 0 L oops"/></svg>');
     await person.press('New words or shape');
-    await person.click('//*[contains(@class,"ant-segmented-item-label")][normalize-space(.)="SVG file"]');
+    await person.click('//fieldset//button[@aria-pressed][normalize-space(.)="SVG file"]');
     await person.give('SVG file, in its true size', bad);
     await person.see('//*[@role="alert"][contains(., "bad.svg cannot be read")][contains(., "line 2")]');
     await person.give('SVG file, in its true size', good);

@@ -119,10 +119,10 @@ describe('a piece with a picture', () => {
     await person.fill('A piece of the house, or anything else', 'Enamel jug');
     await person.press('Put in: Enamel jug');
     await person.see(`${thing}//*[local-name()="image"][starts-with(@href, "data:image/png")]`);
-    await person.click('//label[contains(@class, "segmented")][normalize-space(.)="From above"]');
+    await person.click('//fieldset//button[@aria-pressed][normalize-space(.)="From above"]');
     await person.see(thing);
     expect(await person.count(`${thing}//*[local-name()="image"]`)).toBe(0);
-    await person.click('//label[contains(@class, "segmented")][normalize-space(.)="Front"]');
+    await person.click('//fieldset//button[@aria-pressed][normalize-space(.)="Front"]');
     await person.saved();
   });
 

@@ -126,6 +126,28 @@ describe('what cannot be shown', () => {
     }
   });
 
+  it('a stage that does not come says so within the frame, and the others are there', async () => {
+    const person = await atBrief();
+    try {
+      await person.devtools('Network.enable', {});
+      await person.devtools('Network.setBypassServiceWorker', { bypass: true });
+      await person.devtools('Network.setBlockedURLs', { urls: ['*/assets/HuntPage*'] });
+      await person.stage('Hunt');
+      await person.seeText('Something went wrong here');
+      await person.see('//nav[@aria-label="Stages"]');
+      await person.stage('Sketch');
+      await person.see('//*[@role="tab"][starts-with(normalize-space(.), "Bed wall")]');
+      await person.notText('Something went wrong here');
+      await person.stage('Hunt');
+      await person.seeText('Something went wrong here');
+      await person.devtools('Network.setBlockedURLs', { urls: [] });
+      await person.press('Load this page again');
+      await person.see('//input[starts-with(@aria-label, "Quick line")]');
+    } finally {
+      await person.close();
+    }
+  });
+
   it('a damaged project file is refused with the place, and nothing is imported', async () => {
     const person = await Person.open();
     try {

@@ -9,10 +9,11 @@ import { objections } from '../fixtures/slowReading';
 import { seededRandom } from '../kernel/seededRandom';
 import type { FindRow } from '../model/rows';
 import { computeRecipe, type RecipePlan } from './computeRecipe';
+import { isRepairable } from './isRepairable';
 import { chosenLayer, type RecipeBody, recipeFor } from './recipeBody';
 import type { RecipeContext } from './recipeContext';
 import { repairAttempts } from './repairAttempts';
-import { isRepairable, layerOf, repairsFor } from './repairs';
+import { layerOf, repairsFor } from './repairs';
 
 /** A plain box of a material, as it is found. */
 function box(materialId: string, finishId: string | null, change: Partial<FindRow> = {}): FindRow {

@@ -5,9 +5,9 @@ import { find } from '../fixtures/projectRows';
 import { cards, recipeContext } from '../fixtures/recipes';
 import type { FindRow } from '../model/rows';
 import { furnitureTemplates } from '../surface/templates';
+import { isRepairable } from './isRepairable';
 import { proposedWays } from './proposedWays';
 import { recipeFor } from './recipeBody';
-import { isRepairable } from './repairs';
 import { readWish } from './wish';
 
 function waysFor(of: FindRow, wish: string, cardId: string | null = 'white') {

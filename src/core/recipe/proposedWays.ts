@@ -7,9 +7,10 @@ import type { ZoneUse } from '../surface/zone';
 import { techniques } from '../technique';
 import type { Technique } from '../technique/technique';
 import { computeRecipe, type RecipePlan } from './computeRecipe';
+import { isRepairable } from './isRepairable';
 import { chosenLayer, type RecipeBody } from './recipeBody';
 import type { PieceFacts, RecipeContext } from './recipeContext';
-import { isRepairable, repairsFor } from './repairs';
+import { repairsFor } from './repairs';
 import type { Wish } from './wish';
 import { factsOf } from './workpiece';
 

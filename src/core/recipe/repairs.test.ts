@@ -4,9 +4,10 @@ import { find, recipe } from '../fixtures/projectRows';
 import { recipeContext } from '../fixtures/recipes';
 import type { FindRow } from '../model/rows';
 import { computeRecipe } from './computeRecipe';
+import { isRepairable } from './isRepairable';
 import { chosenLayer } from './recipeBody';
 import { looks } from './repairAttempts';
-import { isRepairable, repairsFor } from './repairs';
+import { repairsFor } from './repairs';
 
 /** The repairs of the first broken joint, with a cent for each milliliter and a dollar for each can. */
 function repairsOf(of: FindRow, row: ReturnType<typeof recipe>, hourValue = 1500) {

@@ -1,4 +1,5 @@
 import { computeRecipe, type RecipePlan } from './computeRecipe';
+import { isRepairable } from './isRepairable';
 import { needsOf } from './needsOf';
 import type { RecipeBody } from './recipeBody';
 import type { RecipeContext } from './recipeContext';
@@ -13,22 +14,9 @@ export interface Repair extends RepairAttempt {
   cash: number;
 }
 
-/** Findings that say a joint does not hold, or a color cannot be had. */
-const broken: ReadonlySet<RecipeFinding['code']> = new Set([
-  'joint.never',
-  'joint.wouldPeel',
-  'joint.stepLeftOut',
-  'joint.tooSoon',
-  'layer.cannotLighten',
-  'layer.forbiddenByUse',
-]);
-
 /** The layer that a finding of a joint or a layer is about. */
 export const layerOf = (finding: RecipeFinding): string =>
   finding.where.id.slice(finding.where.id.lastIndexOf('|') + 1);
-
-/** Whether repairs are looked for when a recipe has this finding. */
-export const isRepairable = (finding: RecipeFinding): boolean => broken.has(finding.code);
 
 const isUnknown = (finding: RecipeFinding): boolean => finding.code === 'joint.notKnown';
 

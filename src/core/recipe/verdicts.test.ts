@@ -5,9 +5,10 @@ import { recipeContext } from '../fixtures/recipes';
 import type { FindRow } from '../model/rows';
 import { sentenceFor } from '../words/sentences';
 import { computeRecipe } from './computeRecipe';
+import { isRepairable } from './isRepairable';
 import { chosenLayer, type RecipeBody } from './recipeBody';
 import { looks } from './repairAttempts';
-import { isRepairable, repairsFor } from './repairs';
+import { repairsFor } from './repairs';
 
 const locale = { units: 'us', currency: 'USD', timeZone: 'UTC' } as const;
 const planOf = (of: FindRow, body: RecipeBody) => computeRecipe('r', body, recipeContext([of]));

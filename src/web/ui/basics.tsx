@@ -1,5 +1,6 @@
 import { memo, type ReactNode } from 'react';
 import { Link } from 'react-router';
+import type { Entry } from './Choice';
 import styles from './ui.module.css';
 
 /** A slot's number in its stitched circle. */
@@ -28,6 +29,25 @@ export function Empty(props: { title: string; children?: ReactNode }) {
       <h3>{props.title}</h3>
       {props.children}
     </div>
+  );
+}
+
+/** One of a few, side by side in one line. */
+export function Segments<T extends string>(props: {
+  label: string;
+  value: T;
+  options: readonly Entry<T>[];
+  onChange: (value: T) => void;
+  className?: string | undefined;
+}) {
+  return (
+    <fieldset className={`${styles.segments} ${props.className ?? ''}`} aria-label={props.label}>
+      {props.options.map(({ value, label }) => (
+        <button key={value} type="button" aria-pressed={value === props.value} onClick={() => props.onChange(value)}>
+          {label}
+        </button>
+      ))}
+    </fieldset>
   );
 }
 

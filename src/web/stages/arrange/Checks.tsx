@@ -1,12 +1,14 @@
 import type { LookThing } from '@core/arrange/look/lookThing';
+import { type Place, withPlaces } from '@core/arrange/look/settle';
 import { type AlikeVerdict, alikeTogether } from '@core/arrange/lookChecks/alike';
-import { isOpen, type LookVerdict } from '@core/arrange/lookChecks/checkLook';
+import { checkLook, isOpen, type LookVerdict } from '@core/arrange/lookChecks/checkLook';
 import { tellOf } from '@core/arrange/lookChecks/lookCheck';
+import { lookFacts } from '@core/arrange/lookChecks/lookFacts';
 import { sourceTag } from '@core/kernel/source';
 import type { LookRow, SpotRow } from '@core/model/rows';
-import { Button, Popover } from 'antd';
-import { useState } from 'react';
-import { useCommands, useLocale } from '../../app/projectStore';
+import { Button } from 'antd';
+import { useDeferredValue, useEffect, useMemo, useState } from 'react';
+import { useCommands, useLocale, usePlan } from '../../app/projectStore';
 import { Input } from '../../ui/input';
 import styles from './arrange.module.css';
 import { useFix } from './useFix';
@@ -19,10 +21,16 @@ export function Checks(props: {
   spot: SpotRow;
   look: LookRow;
   things: readonly LookThing[];
-  verdicts: readonly LookVerdict[];
+  /** Where things are that are in the hand just now. */
+  held: readonly Place[];
+  /** Told of the things that a rule asks to look at again. */
+  onTroubled: (ids: ReadonlySet<string>) => void;
   onSelect: (id: string) => void;
 }) {
-  const { spot, look, things, verdicts } = props;
+  const { spot, look, things, held, onTroubled } = props;
+  const verdicts = useVerdicts(spot, look, things, held);
+  const troubled = [...new Set(verdicts.filter(isOpen).flatMap(({ about }) => about))].sort().join(' ');
+  useEffect(() => onTroubled(new Set(troubled.split(' '))), [onTroubled, troubled]);
   const { run } = useCommands();
   const takeFix = useFix(look, things);
   const alike = alikeTogether(verdicts);
@@ -90,6 +98,24 @@ export function Checks(props: {
   );
 }
 
+/** What the rules say of a look; of what is in the hand where it is now, as far as there is time between two moves. */
+function useVerdicts(
+  spot: SpotRow,
+  look: LookRow,
+  things: readonly LookThing[],
+  held: readonly Place[],
+): readonly LookVerdict[] {
+  const plan = usePlan();
+  const judgedPlaces = useDeferredValue(held);
+  const facts = useMemo(() => lookFacts(plan, spot, things), [plan, spot, things]);
+  const judged = useMemo(
+    () =>
+      judgedPlaces.length === 0 ? facts : { ...facts, things: withPlaces(things, judgedPlaces), wantsFixes: false },
+    [facts, things, judgedPlaces],
+  );
+  return useMemo(() => checkLook(judged, look), [judged, look]);
+}
+
 /** How many rules hold, are only notes, or are set aside. */
 function heldWords(rest: readonly AlikeVerdict[]): string {
   const count = (is: (verdict: AlikeVerdict) => boolean, one: string, many: string) => {
@@ -114,10 +140,11 @@ function Verdict(props: {
   const { check, state, setAside } = verdict;
   const locale = useLocale();
   const { run } = useCommands();
-  const [reason, setReason] = useState('');
+  const [reason, setReason] = useState<string | null>(null);
   const first = verdict.about[0];
+  const isAsking = setAside === null && (state === 'lookAgain' || state === 'stop');
   const putAside = () => {
-    if (reason.trim() === '') return;
+    if (reason === null || reason.trim() === '') return;
     run('editLook', {
       id: look.id,
       values: { setAside: [...look.setAside, { checkId: check.id, reason: reason.trim() }] },
@@ -147,7 +174,7 @@ function Verdict(props: {
           </Button>
         </p>
       )}
-      {setAside === null && (state === 'lookAgain' || state === 'stop') && (
+      {isAsking && (
         <div className={styles.fixes}>
           {verdict.fixes.map((fix, n) => (
             <Button key={n} size="small" onClick={() => props.onFix(fix.act)}>
@@ -159,30 +186,31 @@ function Verdict(props: {
               Show
             </Button>
           )}
-          {!check.isCaution && (
-            <Popover
-              trigger="click"
-              title="Why does this rule not hold here?"
-              content={
-                <span style={{ display: 'flex', gap: 6 }}>
-                  <Input
-                    aria-label="Reason"
-                    value={reason}
-                    onChange={(event) => setReason(event.target.value)}
-                    onPressEnter={putAside}
-                    maxLength={400}
-                  />
-                  <Button type="primary" onClick={putAside} disabled={reason.trim() === ''}>
-                    Set aside
-                  </Button>
-                </span>
-              }
-            >
-              <Button size="small" type="text">
-                Set aside
-              </Button>
-            </Popover>
+          {!check.isCaution && reason === null && (
+            <Button size="small" type="text" onClick={() => setReason('')}>
+              Set aside
+            </Button>
           )}
+        </div>
+      )}
+      {isAsking && !check.isCaution && reason !== null && (
+        <div className={styles.reason}>
+          <Input
+            aria-label="Reason"
+            placeholder="Why does this rule not hold here?"
+            value={reason}
+            onChange={(event) => setReason(event.target.value)}
+            onPressEnter={putAside}
+            onKeyDown={(event) => event.key === 'Escape' && setReason(null)}
+            maxLength={400}
+            autoFocus
+          />
+          <Button type="primary" onClick={putAside} disabled={reason.trim() === ''}>
+            Set aside
+          </Button>
+          <Button type="text" onClick={() => setReason(null)}>
+            Cancel
+          </Button>
         </div>
       )}
     </li>

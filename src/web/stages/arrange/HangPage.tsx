@@ -1,12 +1,11 @@
 import { ladderSheet } from '@core/arrange/hanging/ladderSheet';
 import { lookThings } from '@core/arrange/look/lookThings';
 import { firstLookOf } from '@core/arrange/lookChecks/lookFacts';
-import { Segmented } from 'antd';
 import { useMemo, useState } from 'react';
 import { Link, useSearchParams } from 'react-router';
 import { useLocale, usePlan, useRows } from '../../app/projectStore';
 import shell from '../../app/shell.module.css';
-import { Empty, LinkButton } from '../../ui/basics';
+import { Empty, LinkButton, Segments } from '../../ui/basics';
 import { HangInRow } from './HangInRow';
 import { HoleList } from './HoleList';
 import styles from './hang.module.css';
@@ -56,9 +55,9 @@ export function HangPage() {
             'nails',
           )}
         </p>
-        <Segmented
-          aria-label="Measured from"
-          className={layout.noPrint ?? ''}
+        <Segments
+          label="Measured from"
+          className={layout.noPrint}
           value={side}
           options={[
             { value: 'left', label: 'from the left' },

@@ -2,6 +2,7 @@ import type { LookRow, SpotRow } from '@core/model/rows';
 import { Button } from 'antd';
 import { useState } from 'react';
 import { useCommands } from '../../app/projectStore';
+import { Segments } from '../../ui/basics';
 import { OneOf } from '../../ui/Choice';
 import { Input } from '../../ui/input';
 import styles from './arrange.module.css';
@@ -37,18 +38,12 @@ export function LookBar(props: {
   };
   return (
     <div className={styles.looks}>
-      <fieldset className={styles.lookChoice} aria-label={`Looks of ${spot.name}`}>
-        {looks.map((entry) => (
-          <button
-            key={entry.id}
-            type="button"
-            aria-pressed={entry.id === look.id}
-            onClick={() => props.onOpen(entry.id)}
-          >
-            {entry.name}
-          </button>
-        ))}
-      </fieldset>
+      <Segments
+        label={`Looks of ${spot.name}`}
+        value={look.id}
+        options={looks.map(({ id, name }) => ({ value: id, label: name }))}
+        onChange={props.onOpen}
+      />
       {isNaming ? (
         <>
           <Input

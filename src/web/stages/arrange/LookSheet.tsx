@@ -1,27 +1,26 @@
 import { hangingHeightMm } from '@core/arrange/hanging/hangingHeight';
 import { baseHeightMm, isSeenFromAbove, levelUnder, lookRoom, namedLevels } from '@core/arrange/look/lookRoom';
 import { lookThings } from '@core/arrange/look/lookThings';
-import { type Place, withPlaces } from '@core/arrange/look/settle';
-import { checkLook, isOpen } from '@core/arrange/lookChecks/checkLook';
-import { lookFacts } from '@core/arrange/lookChecks/lookFacts';
+import type { Place } from '@core/arrange/look/settle';
 import type { LookRow, SpotRow } from '@core/model/rows';
-import { Segmented } from 'antd';
-import { lazy, Suspense, useDeferredValue, useMemo, useState } from 'react';
+import { lazy, Suspense, useMemo, useState } from 'react';
 import { Link } from 'react-router';
 import { useCommands, usePlan } from '../../app/projectStore';
+import { Segments } from '../../ui/basics';
 import { Choice } from '../../ui/Choice';
 import styles from './arrange.module.css';
 import { Changes } from './Changes';
-import { Checks } from './Checks';
 import { LookBar } from './LookBar';
 import { LookCanvas } from './LookCanvas';
 import { Tray } from './Tray';
 
-// What knows how large things are and where they belong comes after the look itself.
+// What knows the rules, how large things are and where they belong comes after the look itself.
+const Checks = lazy(async () => ({ default: (await import('./Checks')).Checks }));
 const ThingPanel = lazy(async () => ({ default: (await import('./ThingPanel')).ThingPanel }));
 const AddThing = lazy(async () => ({ default: (await import('./AddThing')).AddThing }));
 
 const NOTHING: readonly Place[] = [];
+const NONE: ReadonlySet<string> = new Set();
 
 /** One look: the spot to scale, what is said of it, what is in it and what could be. */
 export function LookSheet(props: {
@@ -39,17 +38,8 @@ export function LookSheet(props: {
   const [isPresent, setIsPresent] = useState(false);
   const [selectedId, setSelectedId] = useState<string | null>(null);
   const [held, setHeld] = useState<readonly Place[]>(NOTHING);
+  const [troubled, setTroubled] = useState(NONE);
   const things = useMemo(() => lookThings(plan, look), [plan, look]);
-  // What is in the hand is judged where it is now, as far as there is time between two moves.
-  const judgedPlaces = useDeferredValue(held);
-  const facts = useMemo(() => lookFacts(plan, spot, things), [plan, spot, things]);
-  const judged = useMemo(
-    () =>
-      judgedPlaces.length === 0 ? facts : { ...facts, things: withPlaces(things, judgedPlaces), wantsFixes: false },
-    [facts, things, judgedPlaces],
-  );
-  const verdicts = useMemo(() => checkLook(judged, look), [judged, look]);
-  const troubled = useMemo(() => new Set(verdicts.filter(isOpen).flatMap(({ about }) => about)), [verdicts]);
   const selected = things.find(({ id }) => id === selectedId) ?? null;
   const baseMm = baseHeightMm(spot);
   const room = lookRoom(spot);
@@ -71,8 +61,8 @@ export function LookSheet(props: {
         <div className={styles.views}>
           <LookBar spot={spot} looks={props.looks} look={look} onOpen={props.onOpen} />
           <span className={styles.toggles}>
-            <Segmented
-              aria-label="Seen from"
+            <Segments
+              label="Seen from"
               value={isAbove ? 'above' : 'front'}
               options={[
                 { value: 'front', label: 'Front' },
@@ -80,8 +70,8 @@ export function LookSheet(props: {
               ]}
               onChange={(value) => setIsAbove(value === 'above')}
             />
-            <Segmented
-              aria-label="Colors"
+            <Segments
+              label="Colors"
               value={isPresent ? 'now' : 'done'}
               options={[
                 { value: 'done', label: 'As it will be' },
@@ -148,8 +138,8 @@ export function LookSheet(props: {
             />
           </Suspense>
         )}
-        <Checks look={look} things={things} verdicts={verdicts} onSelect={select} spot={spot} />
         <Suspense fallback={null}>
+          <Checks look={look} things={things} held={held} onTroubled={setTroubled} onSelect={select} spot={spot} />
           <AddThing spot={spot} look={look} things={things} onAdded={setSelectedId} />
         </Suspense>
       </aside>

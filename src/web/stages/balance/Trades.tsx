@@ -5,9 +5,10 @@ import type { ToldChange, ToldPoint } from '@core/balance/toldPlan';
 import { formatMinutes } from '@core/kernel/formatMinutes';
 import { formatMoney } from '@core/kernel/formatMoney';
 import { MICRO } from '@core/kernel/micro';
-import { Button, Segmented } from 'antd';
+import { Button } from 'antd';
 import { lazy, Suspense, useState } from 'react';
 import { useLocale, usePlan } from '../../app/projectStore';
+import { Segments } from '../../ui/basics';
 import styles from './balance.module.css';
 import { changeWords, lookWords } from './balanceWords';
 import { Change } from './Change';
@@ -54,9 +55,8 @@ export function Trades(props: { ask: BalanceAsk; waits: boolean; onTake: (change
               ? 'nothing beats these, however long they take'
               : `nothing beats these within ${formatMinutes(minutes)}`}
         </span>
-        <Segmented<TradedAgainst>
-          aria-label="Money against"
-          size="small"
+        <Segments<TradedAgainst>
+          label="Money against"
           value={against}
           options={[
             { value: 'hours', label: 'hours' },

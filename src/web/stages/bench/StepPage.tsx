@@ -10,14 +10,9 @@ import { useRows } from '../../app/projectStore';
 import shell from '../../app/shell.module.css';
 import { useTick } from '../../app/useTick';
 import { Empty } from '../../ui/basics';
-import { NumberField } from '../../ui/fields';
-import { SideBySide } from '../../ui/layout';
 import { Swatch } from '../../ui/Swatch';
-import { Amounts } from './Amounts';
 import { LayOut } from './LayOut';
 import { StepCautions, useStepCautions } from './StepCautions';
-import { StepPictures } from './StepPictures';
-import { MOST_PEOPLE, StepWho } from './StepWho';
 import styles from './step.module.css';
 import { timerWords, workedMs } from './stepMinutes';
 import { useAwake } from './useAwake';
@@ -25,9 +20,14 @@ import { useBench } from './useBench';
 import { useDrying } from './useDrying';
 import { useMoments } from './useMoments';
 import { useSteps } from './useSteps';
-import { WentWrong } from './WentWrong';
 
+// What is said of a step once it is at hand, done or wrong; what is read before it is there at once.
+const Amounts = lazy(async () => ({ default: (await import('./Amounts')).Amounts }));
 const LogLine = lazy(async () => ({ default: (await import('./LogLine')).LogLine }));
+const StepPictures = lazy(async () => ({ default: (await import('./StepPictures')).StepPictures }));
+const StepWho = lazy(async () => ({ default: (await import('./StepWho')).StepWho }));
+const TellAfterwards = lazy(async () => ({ default: (await import('./TellAfterwards')).TellAfterwards }));
+const WentWrong = lazy(async () => ({ default: (await import('./WentWrong')).WentWrong }));
 
 /** One step fills the screen: what to lay out, what to mind, a timer, and three buttons that a painted thumb hits. */
 export function StepPage() {
@@ -95,45 +95,45 @@ function Runner(props: { bench: Bench; schedule: BenchSchedule; job: BenchJob })
         {isDone ? `, done ${clock(job.doneAt ?? bench.problem.now)}` : ''}
       </p>
       {isDone && <Dries own={drying.find(({ taskId }) => taskId === job.task.id)} now={bench.problem.now} />}
-      {isDone && entry && (
-        <Suspense fallback={null}>
+      <Suspense fallback={null}>
+        {isDone && entry && (
           <LogLine
             entry={entry}
             amounts={<Amounts job={job} entryId={entry.id} />}
             isOpen
             hasCoats={job.step?.kind === 'coat'}
           />
-        </Suspense>
-      )}
-      {!isDone && (rows.project.workshop.helpers.length > 0 || people > 1 || stepRun?.by) && (
-        <StepWho
-          stepRun={stepRun}
-          people={people}
-          onPeople={(count) => (stepRun ? steps.tell(stepRun, { people: count }) : setWanted(count))}
-          onBy={(by) => stepRun && steps.tell(stepRun, { by })}
-        />
-      )}
-      {isTelling && !isDone && (
-        <TellAfterwards
-          job={job}
-          people={people}
-          onTold={(minutes, people) => {
-            steps.finish(job, { minutes, people });
-            setTelling(false);
-          }}
-        />
-      )}
-      {isWrong && stepRun && (
-        <WentWrong
-          job={job}
-          stepRun={stepRun}
-          onSaid={() => setWrong(false)}
-          finish={(problem) => {
-            steps.finish(job, { minutes: null, people }, { wrong: problem });
-          }}
-        />
-      )}
-      {stepRun && <StepPictures stepRun={stepRun} />}
+        )}
+        {!isDone && (rows.project.workshop.helpers.length > 0 || people > 1 || stepRun?.by) && (
+          <StepWho
+            stepRun={stepRun}
+            people={people}
+            onPeople={(count) => (stepRun ? steps.tell(stepRun, { people: count }) : setWanted(count))}
+            onBy={(by) => stepRun && steps.tell(stepRun, { by })}
+          />
+        )}
+        {isTelling && !isDone && (
+          <TellAfterwards
+            job={job}
+            people={people}
+            onTold={(minutes, people) => {
+              steps.finish(job, { minutes, people });
+              setTelling(false);
+            }}
+          />
+        )}
+        {isWrong && stepRun && (
+          <WentWrong
+            job={job}
+            stepRun={stepRun}
+            onSaid={() => setWrong(false)}
+            finish={(problem) => {
+              steps.finish(job, { minutes: null, people }, { wrong: problem });
+            }}
+          />
+        )}
+        {stepRun && <StepPictures stepRun={stepRun} />}
+      </Suspense>
       <div className={styles.buttons}>
         {isDone && stepRun ? (
           <>
@@ -214,22 +214,5 @@ function Dries({ own, now }: { own: Drying | undefined; now: number }) {
         <dd>{soon(own.handle)}</dd>
       </div>
     </dl>
-  );
-}
-
-/** What a step took that nobody timed. */
-function TellAfterwards(props: { job: BenchJob; people: number; onTold: (minutes: number, people: number) => void }) {
-  const [minutes, setMinutes] = useState(Math.ceil(props.job.task.runMinutes / props.people));
-  const [people, setPeople] = useState(props.people);
-  return (
-    <section className={styles.tell} aria-label="How long it took">
-      <SideBySide across={2}>
-        <NumberField label="It took, minutes" value={minutes} least={0} most={6000} onCommit={setMinutes} autoFocus />
-        <NumberField label="People" value={people} least={1} most={MOST_PEOPLE} whole onCommit={setPeople} />
-      </SideBySide>
-      <Button type="primary" size="large" onClick={() => props.onTold(minutes * people, people)}>
-        Log it
-      </Button>
-    </section>
   );
 }

@@ -4,15 +4,16 @@ import { sheetsFor } from '@core/recipe/candidates';
 import { type ChosenLayer, chosenLayer } from '@core/recipe/recipeBody';
 import { techniques } from '@core/technique';
 import { Button } from 'antd';
-import { useState } from 'react';
+import { lazy, Suspense, useState } from 'react';
 import { useRows } from '../../app/projectStore';
 import { OneOf } from '../../ui/Choice';
 import { Swatch } from '../../ui/Swatch';
 import { coatingsFor, techniqueGroups } from './choices';
-import { LayerEditor } from './LayerEditor';
 import { isLaidInMedium } from './layerFacts';
 import styles from './makeover.module.css';
 import type { RecipeAccess } from './useRecipe';
+
+const LayerEditor = lazy(async () => ({ default: (await import('./LayerEditor')).LayerEditor }));
 
 /** A new layer in a technique: its first coating, the color of the layer below where it takes one. */
 function layerIn(techniqueId: string, like: ChosenLayer | undefined): ChosenLayer {
@@ -86,7 +87,11 @@ export function Layers(props: { recipe: RecipeAccess }) {
                 ✕
               </Button>
             </LayerHead>
-            {open === layer.id && <LayerEditor layer={layer} recipe={recipe} />}
+            {open === layer.id && (
+              <Suspense fallback={null}>
+                <LayerEditor layer={layer} recipe={recipe} />
+              </Suspense>
+            )}
           </li>
         ))}
       </ol>

@@ -6,19 +6,21 @@ import type { ZonePlan } from '@core/recipe/zonePlans';
 import { completeMeasures } from '@core/surface/furnitureTemplate';
 import { furnitureTemplates } from '@core/surface/templates';
 import { Button } from 'antd';
+import { lazy, Suspense } from 'react';
 import { Link } from 'react-router';
 import { useLocale, useRows } from '../../app/projectStore';
 import { areaWords } from '../../app/words';
 import { LengthField, NumberField } from '../../ui/fields';
 import { SideBySide } from '../../ui/layout';
 import { PieceDrawing } from '../../ui/PieceDrawing';
-import { BuildEditor } from './BuildEditor';
 import { LeavePiece } from './MorePieces';
 import styles from './makeover.module.css';
 import { SurfaceTests } from './SurfaceTests';
 import type { RecipeAccess } from './useRecipe';
 import { ZoneEditor } from './ZoneEditor';
 import { zoneMark } from './zoneMark';
+
+const BuildEditor = lazy(async () => ({ default: (await import('./BuildEditor')).BuildEditor }));
 
 /** The color of a zone after its last layer, or as it is now. */
 export function finalColor(plan: RecipePlan | undefined, key: string): Lab | null {
@@ -121,7 +123,11 @@ export function PieceColumn(props: {
               </p>
             )}
           </SideBySide>
-          <BuildEditor piece={piece} recipe={recipe} />
+          {piece.build && (
+            <Suspense fallback={null}>
+              <BuildEditor piece={piece} recipe={recipe} />
+            </Suspense>
+          )}
           {disagreement !== '' && <p className="small">How many: {disagreement}</p>}
         </>
       )}

@@ -1,14 +1,13 @@
 import { coatings } from '@core/catalog/coatings';
 import { takenBy } from '@core/plan/takenBy';
 import { Button } from 'antd';
-import { useState } from 'react';
+import { lazy, Suspense, useState } from 'react';
 import { Link } from 'react-router';
 import { useLocale, usePlan } from '../../app/projectStore';
 import shell from '../../app/shell.module.css';
 import { dayWords } from '../../app/words';
 import { Empty } from '../../ui/basics';
 import { Workbench } from '../../ui/layout';
-import { DoneBox } from './DoneBox';
 import { Findings } from './Findings';
 import { Layers } from './Layers';
 import { MorePieces } from './MorePieces';
@@ -17,9 +16,12 @@ import { PieceColumn } from './PieceColumn';
 import { Coats, Stack } from './Stack';
 import { Steps } from './Steps';
 import { StudioRecipes } from './StudioRecipes';
-import { Supplies } from './Supplies';
-import { ToolList } from './ToolList';
 import { useRecipe } from './useRecipe';
+
+// What the layers come to stands beneath them, and comes after them.
+const Supplies = lazy(async () => ({ default: (await import('./Supplies')).Supplies }));
+const ToolList = lazy(async () => ({ default: (await import('./ToolList')).ToolList }));
+const DoneBox = lazy(async () => ({ default: (await import('./DoneBox')).DoneBox }));
 
 const recipeParts = ['Piece', 'Layers', 'Steps'] as const;
 type Part = (typeof recipeParts)[number];
@@ -99,9 +101,11 @@ export function RecipePage(props: { recipeId: string }) {
               </Button>
             </p>
           )}
-          <Supplies needs={needs} recipe={recipe} />
-          <ToolList recipe={recipe} />
-          {needs.size > 0 && <DoneBox recipe={row} computed={computed} made={recipe.made} />}
+          <Suspense fallback={null}>
+            <Supplies needs={needs} recipe={recipe} />
+            <ToolList recipe={recipe} />
+            {needs.size > 0 && <DoneBox recipe={row} computed={computed} made={recipe.made} />}
+          </Suspense>
           {using && (
             <p>
               Stands in place {dayWords(using.standsMs, plan.asOfMs, locale.timeZone)}, usable{' '}

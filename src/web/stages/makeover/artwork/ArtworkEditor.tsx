@@ -8,9 +8,10 @@ import { hexFromLab, type Lab } from '@core/color/lab';
 import { formatLength } from '@core/kernel/formatLength';
 import { MM_PER_INCH } from '@core/kernel/units';
 import type { RowOf } from '@core/model/rows';
-import { Alert, Button, Modal, Segmented } from 'antd';
+import { Alert, Button, Modal } from 'antd';
 import { useEffect, useRef, useState } from 'react';
 import { useCommands, useLocale } from '../../../app/projectStore';
+import { Segments } from '../../../ui/basics';
 import { Choice } from '../../../ui/Choice';
 import { LengthField, TextField } from '../../../ui/fields';
 import { SideBySide } from '../../../ui/layout';
@@ -150,7 +151,8 @@ export function ArtworkEditor(props: {
         </Button>,
       ]}
     >
-      <Segmented<Way>
+      <Segments<Way>
+        label="What it is made of"
         value={way}
         onChange={setWay}
         options={[
@@ -158,7 +160,7 @@ export function ArtworkEditor(props: {
           { value: 'shape', label: 'Basic shape' },
           { value: 'file', label: 'SVG file' },
         ]}
-        style={{ marginBottom: 12 }}
+        className={styles.way}
       />
       <div className={styles.sides}>
         <div className={styles.fields}>
