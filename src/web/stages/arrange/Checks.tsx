@@ -30,7 +30,8 @@ export function Checks(props: {
   const { spot, look, things, held, onTroubled } = props;
   const verdicts = useVerdicts(spot, look, things, held);
   const troubled = [...new Set(verdicts.filter(isOpen).flatMap(({ about }) => about))].sort().join(' ');
-  useEffect(() => onTroubled(new Set(troubled.split(' '))), [onTroubled, troubled]);
+  // By their ids in one word, so that nothing is drawn anew while the same things are meant.
+  useEffect(() => onTroubled(new Set(troubled === '' ? [] : troubled.split(' '))), [onTroubled, troubled]);
   const { run } = useCommands();
   const takeFix = useFix(look, things);
   const alike = alikeTogether(verdicts);

@@ -3,11 +3,12 @@ import { baseHeightMm, isSeenFromAbove, levelUnder, lookRoom, namedLevels } from
 import { lookThings } from '@core/arrange/look/lookThings';
 import type { Place } from '@core/arrange/look/settle';
 import type { LookRow, SpotRow } from '@core/model/rows';
-import { lazy, Suspense, useMemo, useState } from 'react';
+import { useMemo, useState } from 'react';
 import { Link } from 'react-router';
 import { useCommands, usePlan } from '../../app/projectStore';
 import { Segments } from '../../ui/basics';
 import { Choice } from '../../ui/Choice';
+import { later } from '../../ui/later';
 import styles from './arrange.module.css';
 import { Changes } from './Changes';
 import { LookBar } from './LookBar';
@@ -15,9 +16,9 @@ import { LookCanvas } from './LookCanvas';
 import { Tray } from './Tray';
 
 // What knows the rules, how large things are and where they belong comes after the look itself.
-const Checks = lazy(async () => ({ default: (await import('./Checks')).Checks }));
-const ThingPanel = lazy(async () => ({ default: (await import('./ThingPanel')).ThingPanel }));
-const AddThing = lazy(async () => ({ default: (await import('./AddThing')).AddThing }));
+const Checks = later(async () => (await import('./Checks')).Checks);
+const ThingPanel = later(async () => (await import('./ThingPanel')).ThingPanel);
+const AddThing = later(async () => (await import('./AddThing')).AddThing);
 
 const NOTHING: readonly Place[] = [];
 const NONE: ReadonlySet<string> = new Set();
@@ -126,22 +127,18 @@ export function LookSheet(props: {
       </div>
       <aside className={styles.aside} aria-label="About this look">
         {selected && (
-          <Suspense fallback={null}>
-            <ThingPanel
-              key={selected.id}
-              thing={selected}
-              things={things}
-              spot={spot}
-              baseMm={baseMm}
-              onTakeAway={() => takeAway([selected.id])}
-              onClose={() => setSelectedId(null)}
-            />
-          </Suspense>
+          <ThingPanel
+            key={selected.id}
+            thing={selected}
+            things={things}
+            spot={spot}
+            baseMm={baseMm}
+            onTakeAway={() => takeAway([selected.id])}
+            onClose={() => setSelectedId(null)}
+          />
         )}
-        <Suspense fallback={null}>
-          <Checks look={look} things={things} held={held} onTroubled={setTroubled} onSelect={select} spot={spot} />
-          <AddThing spot={spot} look={look} things={things} onAdded={setSelectedId} />
-        </Suspense>
+        <Checks look={look} things={things} held={held} onTroubled={setTroubled} onSelect={select} spot={spot} />
+        <AddThing spot={spot} look={look} things={things} onAdded={setSelectedId} />
       </aside>
     </div>
   );

@@ -3,12 +3,13 @@ import type { Exclusion } from '@core/balance/exclusions';
 import { lookOfFills } from '@core/balance/program';
 import { type ToldAnswer, type ToldChange, takenSlots } from '@core/balance/toldPlan';
 import { Button } from 'antd';
-import { lazy, Suspense, useCallback, useMemo, useState } from 'react';
+import { useCallback, useMemo, useState } from 'react';
 import { Link } from 'react-router';
 import { useCommands, useLocale, usePlan } from '../../app/projectStore';
 import shell from '../../app/shell.module.css';
 import { BigChoice, Empty, LinkButton } from '../../ui/basics';
 import { MoneyField, NumberField } from '../../ui/fields';
+import { later } from '../../ui/later';
 import { SideBySide } from '../../ui/layout';
 import { Answer } from './Answer';
 import styles from './balance.module.css';
@@ -20,12 +21,10 @@ import { useServerSearch } from './useServerSearch';
 import { Without } from './Without';
 
 // What comes after the first answer.
-const Sureness = lazy(async () => ({ default: (await import('./Sureness')).Sureness }));
-const WorthMeasuringNext = lazy(async () => ({
-  default: (await import('./WorthMeasuringNext')).WorthMeasuringNext,
-}));
-const WaysOut = lazy(async () => ({ default: (await import('./WaysOut')).WaysOut }));
-const Trades = lazy(async () => ({ default: (await import('./Trades')).Trades }));
+const Sureness = later(async () => (await import('./Sureness')).Sureness);
+const WorthMeasuringNext = later(async () => (await import('./WorthMeasuringNext')).WorthMeasuringNext);
+const WaysOut = later(async () => (await import('./WaysOut')).WaysOut);
+const Trades = later(async () => (await import('./Trades')).Trades);
 
 /** What the stylist asks for other than the brief says; null where it follows the brief. */
 interface OwnLimits {
@@ -145,25 +144,19 @@ export function BalancePage() {
         )}
         <Without without={without} onChange={setWithout} />
         <Remedies remedies={balance.remedies} onTake={take} />
-        <Suspense fallback={null}>
-          {balance.sure && (
-            <Sureness
-              sure={balance.sure}
-              limits={{ cash: rows.project.budget - purse.money.spent - purse.money.promised, minutes }}
-            />
-          )}
-          <WorthMeasuringNext />
-        </Suspense>
+        {balance.sure && (
+          <Sureness
+            sure={balance.sure}
+            limits={{ cash: rows.project.budget - purse.money.spent - purse.money.promised, minutes }}
+          />
+        )}
+        <WorthMeasuringNext />
         <KeptSlots onKeep={keep} />
-        <Suspense fallback={null}>
-          <WaysOut out={balance.out} />
-        </Suspense>
+        <WaysOut out={balance.out} />
       </section>
       <div className={styles.right}>
         <Answer balance={balance} server={server} limits={ask.limits} onTake={take} onKeep={keep} />
-        <Suspense fallback={null}>
-          <Trades ask={ask} waits={balance.isSearching} onTake={take} />
-        </Suspense>
+        <Trades ask={ask} waits={balance.isSearching} onTake={take} />
       </div>
     </main>
   );

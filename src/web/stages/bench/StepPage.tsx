@@ -4,12 +4,13 @@ import type { BenchSchedule } from '@core/schedule/benchProblem';
 import type { Drying } from '@core/schedule/dryingNow';
 import { blocksOf } from '@core/schedule/eveningsOf';
 import { Button } from 'antd';
-import { lazy, Suspense, useMemo, useState } from 'react';
+import { useMemo, useState } from 'react';
 import { Link, useSearchParams } from 'react-router';
 import { useRows } from '../../app/projectStore';
 import shell from '../../app/shell.module.css';
 import { useTick } from '../../app/useTick';
 import { Empty } from '../../ui/basics';
+import { later } from '../../ui/later';
 import { Swatch } from '../../ui/Swatch';
 import { LayOut } from './LayOut';
 import { StepCautions, useStepCautions } from './StepCautions';
@@ -22,12 +23,12 @@ import { useMoments } from './useMoments';
 import { useSteps } from './useSteps';
 
 // What is said of a step once it is at hand, done or wrong; what is read before it is there at once.
-const Amounts = lazy(async () => ({ default: (await import('./Amounts')).Amounts }));
-const LogLine = lazy(async () => ({ default: (await import('./LogLine')).LogLine }));
-const StepPictures = lazy(async () => ({ default: (await import('./StepPictures')).StepPictures }));
-const StepWho = lazy(async () => ({ default: (await import('./StepWho')).StepWho }));
-const TellAfterwards = lazy(async () => ({ default: (await import('./TellAfterwards')).TellAfterwards }));
-const WentWrong = lazy(async () => ({ default: (await import('./WentWrong')).WentWrong }));
+const Amounts = later(async () => (await import('./Amounts')).Amounts);
+const LogLine = later(async () => (await import('./LogLine')).LogLine);
+const StepPictures = later(async () => (await import('./StepPictures')).StepPictures);
+const StepWho = later(async () => (await import('./StepWho')).StepWho);
+const TellAfterwards = later(async () => (await import('./TellAfterwards')).TellAfterwards);
+const WentWrong = later(async () => (await import('./WentWrong')).WentWrong);
 
 /** One step fills the screen: what to lay out, what to mind, a timer, and three buttons that a painted thumb hits. */
 export function StepPage() {
@@ -95,45 +96,43 @@ function Runner(props: { bench: Bench; schedule: BenchSchedule; job: BenchJob })
         {isDone ? `, done ${clock(job.doneAt ?? bench.problem.now)}` : ''}
       </p>
       {isDone && <Dries own={drying.find(({ taskId }) => taskId === job.task.id)} now={bench.problem.now} />}
-      <Suspense fallback={null}>
-        {isDone && entry && (
-          <LogLine
-            entry={entry}
-            amounts={<Amounts job={job} entryId={entry.id} />}
-            isOpen
-            hasCoats={job.step?.kind === 'coat'}
-          />
-        )}
-        {!isDone && (rows.project.workshop.helpers.length > 0 || people > 1 || stepRun?.by) && (
-          <StepWho
-            stepRun={stepRun}
-            people={people}
-            onPeople={(count) => (stepRun ? steps.tell(stepRun, { people: count }) : setWanted(count))}
-            onBy={(by) => stepRun && steps.tell(stepRun, { by })}
-          />
-        )}
-        {isTelling && !isDone && (
-          <TellAfterwards
-            job={job}
-            people={people}
-            onTold={(minutes, people) => {
-              steps.finish(job, { minutes, people });
-              setTelling(false);
-            }}
-          />
-        )}
-        {isWrong && stepRun && (
-          <WentWrong
-            job={job}
-            stepRun={stepRun}
-            onSaid={() => setWrong(false)}
-            finish={(problem) => {
-              steps.finish(job, { minutes: null, people }, { wrong: problem });
-            }}
-          />
-        )}
-        {stepRun && <StepPictures stepRun={stepRun} />}
-      </Suspense>
+      {isDone && entry && (
+        <LogLine
+          entry={entry}
+          amounts={<Amounts job={job} entryId={entry.id} />}
+          isOpen
+          hasCoats={job.step?.kind === 'coat'}
+        />
+      )}
+      {!isDone && (rows.project.workshop.helpers.length > 0 || people > 1 || stepRun?.by) && (
+        <StepWho
+          stepRun={stepRun}
+          people={people}
+          onPeople={(count) => (stepRun ? steps.tell(stepRun, { people: count }) : setWanted(count))}
+          onBy={(by) => stepRun && steps.tell(stepRun, { by })}
+        />
+      )}
+      {isTelling && !isDone && (
+        <TellAfterwards
+          job={job}
+          people={people}
+          onTold={(minutes, people) => {
+            steps.finish(job, { minutes, people });
+            setTelling(false);
+          }}
+        />
+      )}
+      {isWrong && stepRun && (
+        <WentWrong
+          job={job}
+          stepRun={stepRun}
+          onSaid={() => setWrong(false)}
+          finish={(problem) => {
+            steps.finish(job, { minutes: null, people }, { wrong: problem });
+          }}
+        />
+      )}
+      {stepRun && <StepPictures stepRun={stepRun} />}
       <div className={styles.buttons}>
         {isDone && stepRun ? (
           <>

@@ -7,6 +7,7 @@ import { type Remote, wrap } from 'comlink';
 import { startTransition, useEffect, useRef, useState } from 'react';
 import { endWithPage, endWorker } from '../../app/endWithPage';
 import { useRows } from '../../app/projectStore';
+import { OneOf } from '../../ui/Choice';
 import { Input } from '../../ui/input';
 import { PhotoDrop } from '../../ui/PhotoDrop';
 import { photoAddress, photoBlob } from '../../ui/photoAddress';
@@ -145,15 +146,12 @@ export function PaletteFromPhoto(props: { onClose: () => void; onKeep: (kept: Ke
                   maxLength={80}
                   onChange={(event) => change(draft.id, { name: event.target.value })}
                 />
-                <select
-                  aria-label={`Role of color ${draft.id + 1}`}
+                <OneOf
+                  label={`Role of color ${draft.id + 1}`}
                   value={draft.role}
-                  onChange={(event) => change(draft.id, { role: event.target.value as PaletteRole })}
-                >
-                  {paletteRoles.map((role) => (
-                    <option key={role}>{role}</option>
-                  ))}
-                </select>
+                  options={paletteRoles.map((role) => ({ value: role, label: role }))}
+                  onChange={(role) => change(draft.id, { role })}
+                />
                 <span className="muted small">{Math.round(draft.share * 100)} %</span>
                 <Checkbox
                   checked={draft.marked}

@@ -5,15 +5,16 @@ import type { RecipeFinding } from '@core/recipe/recipeSentences';
 import { safetyRules } from '@core/safety/cautions';
 import { sentenceFor } from '@core/words/sentences';
 import { Button } from 'antd';
-import { lazy, Suspense } from 'react';
 import { deviceName } from '../../app/api';
 import { useCommands, useLocale, useRows } from '../../app/projectStore';
 import { SourceTag } from '../../ui/basics';
+import { later } from '../../ui/later';
 import styles from './makeover.module.css';
 import type { RecipeAccess } from './useRecipe';
 
-// The caution itself stands there at once.
-const CautionFixes = lazy(async () => ({ default: (await import('./CautionFixes')).CautionFixes }));
+// The caution itself stands there at once; what can be done about it comes after it.
+const FixButtons = later(async () => (await import('./FixButtons')).FixButtons);
+const Repairs = later(async () => (await import('./Repairs')).Repairs);
 
 /** One caution card; a stop has to be acknowledged, and lapses when what raised it changes. */
 export function Caution(props: {
@@ -48,9 +49,8 @@ export function Caution(props: {
           words={isRepairable(finding) ? 'I accept the risk' : 'I have read this'}
         />
       )}
-      <Suspense fallback={null}>
-        <CautionFixes finding={finding} recipe={recipe} />
-      </Suspense>
+      {finding.fix && <FixButtons fix={finding.fix} recipe={recipe} />}
+      {recipe && isRepairable(finding) && <Repairs finding={finding} recipe={recipe} />}
     </div>
   );
 }

@@ -4,16 +4,17 @@ import { sheetsFor } from '@core/recipe/candidates';
 import { type ChosenLayer, chosenLayer } from '@core/recipe/recipeBody';
 import { techniques } from '@core/technique';
 import { Button } from 'antd';
-import { lazy, Suspense, useState } from 'react';
+import { useState } from 'react';
 import { useRows } from '../../app/projectStore';
 import { OneOf } from '../../ui/Choice';
+import { later } from '../../ui/later';
 import { Swatch } from '../../ui/Swatch';
 import { coatingsFor, techniqueGroups } from './choices';
 import { isLaidInMedium } from './layerFacts';
 import styles from './makeover.module.css';
 import type { RecipeAccess } from './useRecipe';
 
-const LayerEditor = lazy(async () => ({ default: (await import('./LayerEditor')).LayerEditor }));
+const LayerEditor = later(async () => (await import('./LayerEditor')).LayerEditor);
 
 /** A new layer in a technique: its first coating, the color of the layer below where it takes one. */
 function layerIn(techniqueId: string, like: ChosenLayer | undefined): ChosenLayer {
@@ -87,11 +88,7 @@ export function Layers(props: { recipe: RecipeAccess }) {
                 ✕
               </Button>
             </LayerHead>
-            {open === layer.id && (
-              <Suspense fallback={null}>
-                <LayerEditor layer={layer} recipe={recipe} />
-              </Suspense>
-            )}
+            {open === layer.id && <LayerEditor layer={layer} recipe={recipe} />}
           </li>
         ))}
       </ol>

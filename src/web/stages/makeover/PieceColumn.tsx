@@ -6,11 +6,11 @@ import type { ZonePlan } from '@core/recipe/zonePlans';
 import { completeMeasures } from '@core/surface/furnitureTemplate';
 import { furnitureTemplates } from '@core/surface/templates';
 import { Button } from 'antd';
-import { lazy, Suspense } from 'react';
 import { Link } from 'react-router';
 import { useLocale, useRows } from '../../app/projectStore';
 import { areaWords } from '../../app/words';
 import { LengthField, NumberField } from '../../ui/fields';
+import { later } from '../../ui/later';
 import { SideBySide } from '../../ui/layout';
 import { PieceDrawing } from '../../ui/PieceDrawing';
 import { LeavePiece } from './MorePieces';
@@ -20,7 +20,7 @@ import type { RecipeAccess } from './useRecipe';
 import { ZoneEditor } from './ZoneEditor';
 import { zoneMark } from './zoneMark';
 
-const BuildEditor = lazy(async () => ({ default: (await import('./BuildEditor')).BuildEditor }));
+const BuildEditor = later(async () => (await import('./BuildEditor')).BuildEditor);
 
 /** The color of a zone after its last layer, or as it is now. */
 export function finalColor(plan: RecipePlan | undefined, key: string): Lab | null {
@@ -123,11 +123,7 @@ export function PieceColumn(props: {
               </p>
             )}
           </SideBySide>
-          {piece.build && (
-            <Suspense fallback={null}>
-              <BuildEditor piece={piece} recipe={recipe} />
-            </Suspense>
-          )}
+          {piece.build && <BuildEditor piece={piece} recipe={recipe} />}
           {disagreement !== '' && <p className="small">How many: {disagreement}</p>}
         </>
       )}

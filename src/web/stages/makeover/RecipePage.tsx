@@ -1,12 +1,13 @@
 import { coatings } from '@core/catalog/coatings';
 import { takenBy } from '@core/plan/takenBy';
 import { Button } from 'antd';
-import { lazy, Suspense, useState } from 'react';
+import { useState } from 'react';
 import { Link } from 'react-router';
 import { useLocale, usePlan } from '../../app/projectStore';
 import shell from '../../app/shell.module.css';
 import { dayWords } from '../../app/words';
 import { Empty } from '../../ui/basics';
+import { later } from '../../ui/later';
 import { Workbench } from '../../ui/layout';
 import { Findings } from './Findings';
 import { Layers } from './Layers';
@@ -19,9 +20,9 @@ import { StudioRecipes } from './StudioRecipes';
 import { useRecipe } from './useRecipe';
 
 // What the layers come to stands beneath them, and comes after them.
-const Supplies = lazy(async () => ({ default: (await import('./Supplies')).Supplies }));
-const ToolList = lazy(async () => ({ default: (await import('./ToolList')).ToolList }));
-const DoneBox = lazy(async () => ({ default: (await import('./DoneBox')).DoneBox }));
+const Supplies = later(async () => (await import('./Supplies')).Supplies);
+const ToolList = later(async () => (await import('./ToolList')).ToolList);
+const DoneBox = later(async () => (await import('./DoneBox')).DoneBox);
 
 const recipeParts = ['Piece', 'Layers', 'Steps'] as const;
 type Part = (typeof recipeParts)[number];
@@ -101,11 +102,9 @@ export function RecipePage(props: { recipeId: string }) {
               </Button>
             </p>
           )}
-          <Suspense fallback={null}>
-            <Supplies needs={needs} recipe={recipe} />
-            <ToolList recipe={recipe} />
-            {needs.size > 0 && <DoneBox recipe={row} computed={computed} made={recipe.made} />}
-          </Suspense>
+          <Supplies needs={needs} recipe={recipe} />
+          <ToolList recipe={recipe} />
+          {needs.size > 0 && <DoneBox recipe={row} computed={computed} made={recipe.made} />}
           {using && (
             <p>
               Stands in place {dayWords(using.standsMs, plan.asOfMs, locale.timeZone)}, usable{' '}

@@ -11,6 +11,7 @@ import { isFilm } from '@core/technique/sheetWork';
 import { supplyWords } from '@core/words/supplyWords';
 import { useLocale, usePlan, useRows } from '../../app/projectStore';
 import { areaWords } from '../../app/words';
+import { OneOf } from '../../ui/Choice';
 import { PieceDrawing } from '../../ui/PieceDrawing';
 import styles from './makeover.module.css';
 import type { RecipeAccess } from './useRecipe';
@@ -194,15 +195,13 @@ export function Coats(props: { zone: ZonePlan; recipe: RecipeAccess }) {
       {school === 'asLabel' && (
         <span className="small" style={{ marginLeft: 10 }}>
           label:{' '}
-          <select
-            aria-label="Coats as the label says"
+          <OneOf
+            size="small"
+            label="Coats as the label says"
             value={recipe.row.body.labelCoats ?? paint?.coating.hiding.similar.typical ?? 2}
-            onChange={(event) => recipe.setBody({ labelCoats: Number(event.target.value) })}
-          >
-            {[1, 2, 3, 4].map((n) => (
-              <option key={n}>{n}</option>
-            ))}
-          </select>{' '}
+            options={[1, 2, 3, 4].map((n) => ({ value: n, label: String(n) }))}
+            onChange={(labelCoats) => recipe.setBody({ labelCoats })}
+          />{' '}
           coats
         </span>
       )}

@@ -3,15 +3,16 @@ import { formatMinutes } from '@core/kernel/formatMinutes';
 import { cautionsAt } from '@core/recipe/recipeFindings';
 import type { Step } from '@core/state/step';
 import { supplyWords } from '@core/words/supplyWords';
-import { lazy, Suspense, useState } from 'react';
+import { useState } from 'react';
 import { useLocale, usePlan } from '../../app/projectStore';
 import { difficultyWords, temperatureWords } from '../../app/words';
+import { later } from '../../ui/later';
 import { Caution } from './Caution';
 import styles from './makeover.module.css';
 import type { RecipeAccess } from './useRecipe';
 import { Weather } from './Weather';
 
-const StepEditor = lazy(async () => ({ default: (await import('./StepEditor')).StepEditor }));
+const StepEditor = later(async () => (await import('./StepEditor')).StepEditor);
 
 const hourWords = (hours: number): string => {
   const rounded = Math.round(hours * 10) / 10;
@@ -84,11 +85,7 @@ export function Steps(props: { recipe: RecipeAccess }) {
                 </button>
               </time>
               <StepNotes step={step} isLastCoat={isLastCoat(step, index)} />
-              {open === step.id && (
-                <Suspense fallback={null}>
-                  <StepEditor step={step} recipe={recipe} />
-                </Suspense>
-              )}
+              {open === step.id && <StepEditor step={step} recipe={recipe} />}
               {cautionsAt(recipe.plan, step.id).map((finding) => (
                 <Caution
                   key={finding.code}

@@ -16,18 +16,19 @@ import { taughtFactors } from '@core/closing/workByKind';
 import { formatMinutes } from '@core/kernel/formatMinutes';
 import { formatMoney } from '@core/kernel/formatMoney';
 import { upperFirst } from '@core/schedule/benchWords';
-import { lazy, type ReactNode, Suspense, useMemo, useState } from 'react';
+import { lazy, type ReactNode, useMemo, useState } from 'react';
 import { useLocale, usePlan } from '../../app/projectStore';
 import { ReasonsDrawer } from '../../app/ReasonsDrawer';
 import { useSearchState } from '../../app/useSearchState';
 import { dayOf } from '../../app/words';
 import { Charted } from '../../ui/Charted';
+import { later } from '../../ui/later';
 import { Freezes } from './Freezes';
 import { OriginsTable, OverTimeTable, SlotsTable } from './tables';
 import styles from './wrap.module.css';
 
 // Figures and charts first; what they consist of comes after them.
-const Lists = lazy(async () => ({ default: (await import('./Lists')).Lists }));
+const Lists = later(async () => (await import('./Lists')).Lists);
 const WhyTree = lazy(async () => ({ default: (await import('../../app/WhyTree')).WhyTree }));
 const OriginsChart = lazy(async () => ({ default: (await import('./charts')).OriginsChart }));
 const SlotsChart = lazy(async () => ({ default: (await import('./charts')).SlotsChart }));
@@ -146,9 +147,7 @@ export function CameTo() {
         chart={<SlotsChart slots={against.slots} currency={currency} />}
         table={<SlotsTable slots={against.slots} saved={saved} currency={currency} />}
       />
-      <Suspense fallback={null}>
-        <Lists against={against} reckoning={reckoning} missed={missed} hasPlan={frozen !== null} />
-      </Suspense>
+      <Lists against={against} reckoning={reckoning} missed={missed} hasPlan={frozen !== null} />
       <ReasonsDrawer open={why !== null} onClose={() => setWhy(null)} title={why ? whyTitles[why] : ''}>
         {why && <WhyTree tree={trees[why]()} />}
       </ReasonsDrawer>

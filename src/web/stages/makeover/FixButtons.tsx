@@ -1,25 +1,12 @@
 import type { Fix } from '@core/kernel/finding';
-import { isRepairable } from '@core/recipe/isRepairable';
-import type { RecipeFinding } from '@core/recipe/recipeSentences';
 import { Button } from 'antd';
 import { newColorCard } from '../../app/newOption';
 import { useCommands, useRows } from '../../app/projectStore';
 import styles from './makeover.module.css';
-import { Repairs } from './Repairs';
 import type { RecipeAccess } from './useRecipe';
 
-/** What can be done about a finding: what it offers itself, and ways to mend the recipe. */
-export function CautionFixes({ finding, recipe }: { finding: RecipeFinding; recipe: RecipeAccess | undefined }) {
-  return (
-    <>
-      {finding.fix && <FixButtons fix={finding.fix} recipe={recipe} />}
-      {recipe && isRepairable(finding) && <Repairs finding={finding} recipe={recipe} />}
-    </>
-  );
-}
-
 /** What one press mends, as the finding offers it. */
-function FixButtons(props: { fix: Fix; recipe: RecipeAccess | undefined }) {
+export function FixButtons(props: { fix: Fix; recipe: RecipeAccess | undefined }) {
   const rows = useRows();
   const { run } = useCommands();
   const { fix, recipe } = props;
