@@ -36,8 +36,6 @@ const coreOrder = [
 ];
 /** Packages that some part of the core may use. */
 const corePackages: Record<string, readonly string[]> = {
-  // Polygons welded, grown and cut from each other.
-  surface: ['clipper-lib'],
   // The line around a part of a picture, and one with fewer points.
   arrange: ['d3-contour', 'simplify-js'],
   // Paths as SVG writes them, and the outlines of letters.

@@ -3,12 +3,14 @@ import { createRequire } from 'node:module';
 import fc from 'fast-check';
 import { SVGPathData } from 'svg-pathdata';
 import { describe, expect, it } from 'vitest';
+import { artwork as artworkEntity } from '../model/entities/artwork';
 import { boxOf, isInside, outlineAreaMm2, rectangleOutline } from '../surface/outline';
 import { type Artwork, MARK, shapeToCut, thinPlaces } from './artwork';
 import { basicOutline, basicShapes } from './basicShapes';
 import { fonts, isScript } from './fonts.data';
 import { capitalUnits, type Lettering, letteringOutline, lineWidthMm, missingSigns, readFont } from './lettering';
 import { outlineOfPath, PathError, pathOfOutline } from './pathOutline';
+import { outlineOfSvgPath } from './svgOutline';
 
 const require = createRequire(import.meta.url);
 const bytesOf = (file: string): ArrayBuffer => {
@@ -34,7 +36,7 @@ describe('paths', () => {
       'M0 20a20 20 0 1 1 40 0a20 20 0 1 1 -40 0z',
       `M20 0C${20 + k} 0 40 ${20 - k} 40 20S${20 + k} 40 20 40S0 ${20 + k} 0 20S${20 - k} 0 20 0Z`,
     ])
-      expect(outlineAreaMm2(outlineOfPath(path))).toBeCloseTo(Math.PI * 400, -1);
+      expect(outlineAreaMm2(outlineOfSvgPath(path))).toBeCloseTo(Math.PI * 400, -1);
   });
 
   it('have the box that another reader of paths gives them', () => {
@@ -62,7 +64,7 @@ describe('paths', () => {
     fc.assert(
       fc.property(commands, (drawn) => {
         const path = `M3 4${drawn.join('')}Z`;
-        const box = boxOf(outlineOfPath(path, 0.01));
+        const box = boxOf(outlineOfSvgPath(path, 0.01));
         const bounds = new SVGPathData(path).toAbs().getBounds();
         if (!box) return;
         expect(box.left).toBeGreaterThanOrEqual(bounds.minX - 0.02);
@@ -74,10 +76,59 @@ describe('paths', () => {
   });
 
   it('that cannot be read are refused with a reason, and nothing else is thrown', () => {
-    expect(() => outlineOfPath('M0 0 L10')).toThrow(PathError);
-    expect(() => outlineOfPath('Z Z hello')).toThrow(PathError);
+    expect(() => outlineOfSvgPath('M0 0 L10')).toThrow(PathError);
+    expect(() => outlineOfSvgPath('Z Z hello')).toThrow(PathError);
     fc.assert(
       fc.property(fc.string({ maxLength: 60 }), (text) => {
+        try {
+          outlineOfSvgPath(text);
+        } catch (error) {
+          expect(error).toBeInstanceOf(PathError);
+        }
+      }),
+    );
+  });
+
+  it('written and read again are the same', () => {
+    const outline = outlineOfSvgPath('M0 0H40V30H0ZM10 10V20H20V10Z');
+    expect(outlineOfPath(pathOfOutline(outline))).toEqual(outline);
+  });
+});
+
+describe('paths as they are kept', () => {
+  const number = fc.oneof(
+    fc.integer({ min: -900, max: 900 }),
+    fc.integer({ min: -90_000, max: 90_000 }).map((n) => n / 100),
+  );
+  const places = (letter: string, count: number) =>
+    fc
+      .array(fc.tuple(...Array.from({ length: count }, () => number)), { minLength: 1, maxLength: 3 })
+      .map((all) => `${letter}${all.map((each) => each.join(' ')).join(', ')}`);
+  const command = fc.oneof(places('M', 2), places('L', 2), places('C', 6), fc.constant('Z'));
+
+  it('have the rings that the reader of any SVG path finds in them', () => {
+    fc.assert(
+      fc.property(fc.array(command, { maxLength: 9 }), (commands) => {
+        const path = `M1 2${commands.join('')}`;
+        expect(outlineOfPath(path)).toEqual(outlineOfSvgPath(path));
+      }),
+      { numRuns: 300 },
+    );
+  });
+
+  it('are refused with a reason where a letter or a number is missing, or another stands there', () => {
+    for (const [path, reason] of [
+      ['M0 0L10', 'L asks for 2 numbers, and there are 1'],
+      ['M0 0C1 2 3 4 5', 'C asks for 6 numbers, and there are 5'],
+      ['M0 0L', 'L asks for 2 numbers, and there are 0'],
+      ['M0 0Z5', 'Z asks for 0 numbers, and there are 1'],
+      ['M0 0H10', '“H” does not belong in an outline'],
+      ['m0 0l10 0', '“m” does not belong in an outline'],
+      ['4 4', 'an outline begins with M and a place'],
+    ] as const)
+      expect(() => outlineOfPath(path)).toThrow(new PathError(reason));
+    fc.assert(
+      fc.property(fc.oneof(fc.string({ maxLength: 60 }), fc.stringMatching(/^[MLCZ0-9.,\- e]{0,40}$/)), (text) => {
         try {
           outlineOfPath(text);
         } catch (error) {
@@ -87,9 +138,13 @@ describe('paths', () => {
     );
   });
 
-  it('written and read again are the same', () => {
-    const outline = outlineOfPath('M0 0H40V30H0ZM10 10V20H20V10Z');
-    expect(outlineOfPath(pathOfOutline(outline))).toEqual(outline);
+  it('are all that an artwork takes in', () => {
+    const path = artworkEntity.fields.layers;
+    const layer = (text: string) => [{ name: 'Black', colorCardId: null, path: text }];
+    expect(path.safeParse(layer('M0 0L10.5 -3,1e-2 4C1 2 3 4 5 6Z')).success).toBe(true);
+    expect(path.safeParse(layer('M0 0h5v5z')).error?.issues[0]?.message).toBe(
+      'an outline by M, L, C and Z, its places from the upper left',
+    );
   });
 });
 
@@ -162,12 +217,13 @@ describe.each(basicShapes)('the shape $id', ({ id }) => {
   });
 });
 
+/** An artwork of paths, kept as one that was brought in is. */
 const artwork = (layers: string[], text: Artwork['text'] = null): Artwork => ({
   id: 'a',
   name: 'Jar label',
   widthMm: 100,
   heightMm: 50,
-  layers: layers.map((path) => ({ name: '', colorCardId: null, path })),
+  layers: layers.map((path) => ({ name: '', colorCardId: null, path: pathOfOutline(outlineOfSvgPath(path)) })),
   text,
 });
 const asDrawn = { color: 0, scale: 1, isMirrored: false, borderMm: 0 };
@@ -201,7 +257,8 @@ describe('a shape to cut', () => {
   });
   it('of a color that is not there, or without an outline, is none', () => {
     expect(shapeToCut(two, { ...asDrawn, color: 3 })).toBeNull();
-    expect(shapeToCut(artwork(['nonsense']), asDrawn)).toBeNull();
+    const unreadable = { ...artwork([]), layers: [{ name: '', colorCardId: null, path: 'nonsense' }] };
+    expect(shapeToCut(unreadable, asDrawn)).toBeNull();
   });
   it('counts the letters that are weeded', () => {
     const shape = shapeToCut(

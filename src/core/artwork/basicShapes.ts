@@ -1,5 +1,5 @@
 import type { Outline, Point } from '../surface/outline';
-import { outlineOfPath } from './pathOutline';
+import { outlineOfSvgPath } from './svgOutline';
 
 /** One shape that is drawn by its size. */
 interface BasicShape {
@@ -51,7 +51,7 @@ export function basicOutline(id: string, widthMm: number, heightMm: number): Out
   const shape = basicShapes.find((entry) => entry.id === id);
   if (!shape) return [];
   // Fine enough for what it is stretched to.
-  const raw = outlineOfPath(shape.path, 5 / Math.max(100, widthMm, heightMm));
+  const raw = outlineOfSvgPath(shape.path, 5 / Math.max(100, widthMm, heightMm));
   const points = raw.flat();
   const [left, right] = [Math.min(...points.map(([x]) => x)), Math.max(...points.map(([x]) => x))];
   const [top, bottom] = [Math.min(...points.map(([, y]) => y)), Math.max(...points.map(([, y]) => y))];

@@ -1,7 +1,7 @@
 import { type Font, type Glyph, parse } from 'opentype.js';
 import { boxOf, type Outline, shifted } from '../surface/outline';
 import { welded } from '../surface/polygons';
-import { outlineOfPath } from './pathOutline';
+import { outlineOfSvgPath } from './svgOutline';
 
 /** Words as they are set. */
 export interface Lettering {
@@ -80,7 +80,7 @@ export function letteringOutline(font: Font, lettering: Lettering): Outline {
     const y = letterHeightMm * (1 + row * lineSpacing);
     const glyphs = font.stringToGlyphs(line);
     return glyphs.flatMap((glyph, n): Outline => {
-      const outline = outlineOfPath(glyph.getPath(x, y, fontSize).toPathData(5));
+      const outline = outlineOfSvgPath(glyph.getPath(x, y, fontSize).toPathData(5));
       x += ((glyph.advanceWidth ?? 0) + kern(glyph, glyphs[n + 1])) * mmPerUnit + letterSpacingMm;
       return outline;
     });

@@ -1,4 +1,3 @@
-import { SVGPathData } from 'svg-pathdata';
 import type { Outline, Point } from '../surface/outline';
 
 /** How far a chord may lie beside its curve, mm: finer than a blade follows. */
@@ -9,14 +8,29 @@ const MOST_CHORDS = 400;
 /** Why a path cannot be read. */
 export class PathError extends Error {}
 
+/** A curve of third degree to a point, by two that it bends toward. */
+interface Curve {
+  x1: number;
+  y1: number;
+  x2: number;
+  y2: number;
+  x: number;
+  y: number;
+}
+
+/** What every path can be said in, from one place on a plane to the next. */
+export type PathCommand =
+  | { kind: 'move' | 'line'; x: number; y: number }
+  | ({ kind: 'curve' } & Curve)
+  | { kind: 'close' };
+
 /**
  * The rings of a path, its curves as chords. Every ring is closed, whether the path closes it or not: a blade cuts out
  * what is inside.
- * @param data as SVG writes paths, in millimeters
  * @param toleranceMm how far a chord may lie beside its curve
- * @throws PathError with what cannot be read
+ * @throws PathError where a coordinate is not a number
  */
-export function outlineOfPath(data: string, toleranceMm = FLAT_MM): Outline {
+export function outlineOfCommands(commands: Iterable<PathCommand>, toleranceMm: number): Outline {
   const rings: Point[][] = [];
   let ring: Point[] = [];
   let [x, y] = [0, 0];
@@ -35,13 +49,13 @@ export function outlineOfPath(data: string, toleranceMm = FLAT_MM): Outline {
     if (!last || last[0] !== nextX || last[1] !== nextY) ring.push([nextX, nextY]);
     [x, y] = [nextX, nextY];
   };
-  for (const command of simpleCommands(data)) {
-    if (command.type === SVGPathData.MOVE_TO) {
+  for (const command of commands) {
+    if (command.kind === 'move') {
       close();
       [x, y] = [command.x, command.y];
       ring = [[x, y]];
-    } else if (command.type === SVGPathData.LINE_TO) to(command.x, command.y);
-    else if (command.type === SVGPathData.CURVE_TO) {
+    } else if (command.kind === 'line') to(command.x, command.y);
+    else if (command.kind === 'curve') {
       const from = { x, y };
       const chords = chordsOf(from, command, toleranceMm);
       for (let n = 1; n < chords; n += 1) {
@@ -49,7 +63,7 @@ export function outlineOfPath(data: string, toleranceMm = FLAT_MM): Outline {
         to(atX, atY);
       }
       to(command.x, command.y);
-    } else if (command.type === SVGPathData.CLOSE_PATH) {
+    } else {
       const [first] = ring;
       close();
       if (first) [x, y] = first;
@@ -59,21 +73,46 @@ export function outlineOfPath(data: string, toleranceMm = FLAT_MM): Outline {
   return rings;
 }
 
-interface Curve {
-  x1: number;
-  y1: number;
-  x2: number;
-  y2: number;
-  x: number;
-  y: number;
+/**
+ * The rings of a path as shapes are kept: moves, lines, curves of third degree and closings, each by its letter and with
+ * coordinates in millimeters from the upper left. Paths as others write them are read by `outlineOfSvgPath`.
+ * @throws PathError with what cannot be read
+ */
+export const outlineOfPath = (data: string): Outline => outlineOfCommands(keptCommands(data), FLAT_MM);
+
+const NUMBER = '[-+]?(?:\\d+\\.?\\d*|\\.\\d+)(?:[eE][-+]?\\d+)?';
+const TOKENS = new RegExp(`[\\s,]*(?:([MLCZ])|(${NUMBER})|(\\S))`, 'gy');
+
+function* keptCommands(data: string): Generator<PathCommand> {
+  let letter: string | null = null;
+  let numbers: number[] = [];
+  for (const [, next, number, unknown] of data.matchAll(TOKENS)) {
+    if (unknown !== undefined) throw new PathError(`“${unknown}” does not belong in an outline`);
+    if (next !== undefined) {
+      yield* commandsOf(letter, numbers);
+      [letter, numbers] = [next, []];
+    } else numbers.push(Number(number));
+  }
+  yield* commandsOf(letter, numbers);
 }
 
-/** Moves, lines, curves of third degree and closings: what every path can be said in. */
-function simpleCommands(data: string) {
-  try {
-    return new SVGPathData(data).toAbs().normalizeHVZ(false, true, true).normalizeST().qtToC().aToC().commands;
-  } catch (error) {
-    throw new PathError(error instanceof Error ? error.message : String(error));
+/** How many numbers each letter asks for; more of them say it again. */
+const ASKED: Readonly<Record<string, number>> = { M: 2, L: 2, C: 6, Z: 0 };
+
+function* commandsOf(letter: string | null, numbers: readonly number[]): Generator<PathCommand> {
+  const asked = letter === null ? undefined : ASKED[letter];
+  if (asked === undefined) {
+    if (letter !== null || numbers.length > 0) throw new PathError('an outline begins with M and a place');
+    return;
+  }
+  if (asked === 0 ? numbers.length > 0 : numbers.length === 0 || numbers.length % asked !== 0)
+    throw new PathError(`${letter} asks for ${asked} numbers, and there are ${numbers.length}`);
+  if (asked === 0) yield { kind: 'close' };
+  for (let n = 0; n < numbers.length; n += asked) {
+    const [a = 0, b = 0, c = 0, d = 0, e = 0, f = 0] = numbers.slice(n, n + asked);
+    if (letter === 'C') yield { kind: 'curve', x1: a, y1: b, x2: c, y2: d, x: e, y: f };
+    // Places after the first of a move are lines.
+    else yield { kind: letter === 'M' && n === 0 ? 'move' : 'line', x: a, y: b };
   }
 }
 

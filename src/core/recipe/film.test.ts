@@ -19,7 +19,7 @@ const label = (change: Partial<Artwork> = {}): Artwork => ({
   heightMm: 40,
   layers: [
     { name: 'Label', colorCardId: 'teal', path: path(80, 40) },
-    { name: 'Word', colorCardId: 'white', path: 'M20 10H60V30H20Z' },
+    { name: 'Word', colorCardId: 'white', path: 'M20 10L60 10L60 30L20 30Z' },
   ],
   text: null,
   ...change,
@@ -108,7 +108,7 @@ describe('shapes of film', () => {
     expect(part?.part.lines).toHaveLength(2);
   });
   it('that are pressed on are cut mirrored, without transfer tape, with an iron', () => {
-    const flag = label({ layers: [{ name: '', colorCardId: null, path: 'M0 0H10V30H40V40H0Z' }] });
+    const flag = label({ layers: [{ name: '', colorCardId: null, path: 'M0 0L10 0L10 30L40 30L40 40L0 40Z' }] });
     const plain = filmed({}, flag);
     const pressed = filmed({}, flag, 'heatTransferFilm');
     const inside = (plan: ReturnType<typeof filmed>) => isInside([5, 5], partsOf(plan)[0]?.part.outline ?? []);

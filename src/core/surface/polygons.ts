@@ -1,25 +1,25 @@
-import ClipperLib from 'clipper-lib';
+import { combined } from './clipping/combined';
+import type { WholeRing } from './clipping/edge';
+import { type Corners, offset } from './clipping/offset';
+import type { Windings } from './clipping/windings';
 import { boxOf, type Outline, type Point, type Ring } from './outline';
 
 /** Clipping works in whole numbers: a thousandth of a millimeter, finer than any blade. */
 const SCALE = 1000;
-/** How far a rounded corner may lie beside its arc, in those thousandths. */
-const ARC_TOLERANCE = 20;
 
-type Path = { X: number; Y: number }[];
-
-const pathsOf = (outline: Outline): Path[] =>
-  outline.map((ring) => ring.map(([x, y]) => ({ X: Math.round(x * SCALE), Y: Math.round(y * SCALE) })));
-const outlineOf = (paths: Path[]): Outline =>
-  paths.map((path) => path.map(({ X, Y }): Point => [X / SCALE, Y / SCALE]));
+const inWhole = (outline: Outline): WholeRing[] =>
+  outline.map((ring) => ring.map(([x, y]) => ({ x: Math.round(x * SCALE), y: Math.round(y * SCALE) })));
+const inMm = (rings: readonly WholeRing[]): Outline =>
+  rings.map((ring) => ring.map(({ x, y }): Point => [x / SCALE, y / SCALE]));
 
 /** What an outline takes in, by the rule under which its rings were drawn. */
 export type FillRule = 'evenOdd' | 'nonZero';
 
-const { clipType, fillType } = {
-  clipType: ClipperLib.ClipType,
-  fillType: { evenOdd: ClipperLib.PolyFillType.pftEvenOdd, nonZero: ClipperLib.PolyFillType.pftNonZero },
+const takes: Record<FillRule, (windings: number) => boolean> = {
+  evenOdd: (windings) => windings % 2 !== 0,
+  nonZero: (windings) => windings !== 0,
 };
+const isIn = takes.evenOdd;
 
 /** Boxes closer than this may have lines that meet once they are whole numbers, mm. */
 const NEAR_MM = 2 / SCALE;
@@ -66,18 +66,11 @@ function clusters(first: Outline, second: Outline, marginMm = 0): { first: Outli
   return [...found.values()];
 }
 
-const combined = (type: number, first: Outline, second: Outline, rule: FillRule): Outline =>
-  clusters(first, second).flatMap((cluster) => combinedAtOnce(type, cluster.first, cluster.second, rule));
-
-function combinedAtOnce(type: number, first: Outline, second: Outline, rule: FillRule): Outline {
-  const clipper = new ClipperLib.Clipper();
-  clipper.StrictlySimple = true;
-  clipper.AddPaths(pathsOf(first), ClipperLib.PolyType.ptSubject, true);
-  if (second.length > 0) clipper.AddPaths(pathsOf(second), ClipperLib.PolyType.ptClip, true);
-  const solution: Path[] = [];
-  clipper.Execute(type, solution, fillType[rule], fillType[rule]);
-  return outlineOf(solution.filter((path) => path.length > 2));
-}
+/** What two outlines take in together by a rule, cluster by cluster. */
+const clipped = (first: Outline, second: Outline, isTaken: (windings: Windings) => boolean): Outline =>
+  clusters(first, second).flatMap((cluster) =>
+    inMm(combined(inWhole(cluster.first), inWhole(cluster.second), isTaken)),
+  );
 
 /**
  * Outlines welded into one: rings that overlap become one, so that a blade follows only what is seen. Its rings do not
@@ -85,36 +78,25 @@ function combinedAtOnce(type: number, first: Outline, second: Outline, rule: Fil
  * @param rule how the rings were drawn; lettering and most drawings take in what any ring takes in
  */
 export const welded = (outlines: Outline, rule: FillRule = 'nonZero'): Outline =>
-  combined(clipType.ctUnion, outlines, [], rule);
+  clipped(outlines, [], ({ first }) => takes[rule](first));
 
 /** What of an outline lies outside another. */
 export const without = (outline: Outline, other: Outline): Outline =>
-  other.length === 0 ? outline : combined(clipType.ctDifference, outline, other, 'evenOdd');
+  other.length === 0 ? outline : clipped(outline, other, ({ first, second }) => isIn(first) && !isIn(second));
 
 /** What of an outline lies inside another. */
 export const common = (outline: Outline, other: Outline): Outline =>
-  combined(clipType.ctIntersection, outline, other, 'evenOdd');
-
-/** How corners are grown: round as a pencil goes around them, or sharp as far as a corner of 60°. */
-export type Corners = 'round' | 'sharp';
+  clipped(outline, other, ({ first, second }) => isIn(first) && isIn(second));
 
 /**
  * An outline grown on every side; holes shrink.
  * @param byMm how far; below 0 it shrinks, and what is thinner than twice that vanishes
  */
 export const grown = (outline: Outline, byMm: number, corners: Corners = 'round'): Outline =>
-  clusters(outline, [], Math.max(0, byMm)).flatMap(({ first }) => grownAtOnce(first, byMm, corners));
-
-function grownAtOnce(outline: Outline, byMm: number, corners: Corners): Outline {
-  const offset = new ClipperLib.ClipperOffset(2, ARC_TOLERANCE);
-  // Offsetting goes by the direction of rings: welding by even and odd gives outer ones and holes theirs.
-  const paths = pathsOf(combinedAtOnce(clipType.ctUnion, outline, [], 'evenOdd'));
-  const join = corners === 'round' ? ClipperLib.JoinType.jtRound : ClipperLib.JoinType.jtMiter;
-  offset.AddPaths(paths, join, ClipperLib.EndType.etClosedPolygon);
-  const solution: Path[] = [];
-  offset.Execute(solution, byMm * SCALE);
-  return outlineOf(solution.filter((path) => path.length > 2));
-}
+  clusters(outline, [], Math.max(0, byMm)).flatMap(({ first }) => {
+    const rings = combined(inWhole(first), [], (windings) => isIn(windings.first));
+    return inMm(byMm === 0 ? rings : offset(rings, byMm * SCALE, corners));
+  });
 
 /** Length of all rings of an outline, mm. */
 export function perimeterMm(outline: Outline): number {

@@ -19,7 +19,7 @@ const label = (id: string, change: Partial<Artwork> = {}): Artwork => ({
   heightMm: 40,
   layers: [
     { name: 'Label', colorCardId: 'teal', path: rectangle(80, 40) },
-    { name: 'Word', colorCardId: 'white', path: 'M20 10H60V30H20Z' },
+    { name: 'Word', colorCardId: 'white', path: 'M20 10L60 10L60 30L20 30Z' },
   ],
   text: null,
   ...change,

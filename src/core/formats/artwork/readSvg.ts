@@ -1,5 +1,6 @@
 import { SaxesParser, type SaxesTagPlain } from 'saxes';
-import { FLAT_MM, outlineOfPath, PathError } from '../../artwork/pathOutline';
+import { FLAT_MM, PathError } from '../../artwork/pathOutline';
+import { outlineOfSvgPath } from '../../artwork/svgOutline';
 import { boxOf, type Outline, shifted } from '../../surface/outline';
 import { welded } from '../../surface/polygons';
 import { shapePath } from './shapePath';
@@ -250,7 +251,7 @@ class SvgReader {
     if (path === null || path.trim() === '') return;
     let rings: Outline;
     try {
-      rings = outlineOfPath(path, FLAT_MM / Math.max(1e-6, stretch(matrix)));
+      rings = outlineOfSvgPath(path, FLAT_MM / Math.max(1e-6, stretch(matrix)));
     } catch (error) {
       if (!(error instanceof PathError)) throw error;
       throw new SvgError(`<${name}> cannot be read: ${error.message.slice(0, 120)}`, this.place());

@@ -5,6 +5,8 @@ import { lengthMm } from '../values/surface';
 
 /** The longest outline that is kept, as the text of its path. */
 const MOST_PATH = 200_000;
+/** Moves, lines, curves and closings by their letters, with numbers: what others write is put so before it is kept. */
+const KEPT_PATH = /^[MLCZ\deE+\-.,\s]*$/;
 
 /** A shape or a lettering that is cut: its outlines by color, in true millimeters. */
 export const artwork = defineEntity({
@@ -26,7 +28,8 @@ export const artwork = defineEntity({
           colorCardId: refersTo('colorCards').nullable(),
           path: z
             .string({ error: 'the outline of a shape' })
-            .max(MOST_PATH, 'an outline of at most 200,000 characters'),
+            .max(MOST_PATH, 'an outline of at most 200,000 characters')
+            .regex(KEPT_PATH, 'an outline by M, L, C and Z, its places from the upper left'),
         }),
       )
       .max(12, 'at most 12 colors'),
