@@ -6,14 +6,14 @@ import { Link, useSearchParams } from 'react-router';
 import { useLocale, usePlan, useRows } from '../../app/projectStore';
 import shell from '../../app/shell.module.css';
 import { Empty, LinkButton, Segments } from '../../ui/basics';
-import { HangInRow } from './HangInRow';
-import { HoleList } from './HoleList';
+import { later } from '../../ui/later';
 import styles from './hang.module.css';
 import { LadderCard } from './LadderCard';
-import { LadderFiles } from './LadderFiles';
 import { NailPlan } from './NailPlan';
 import layout from './side.module.css';
-import { WallFacts } from './WallFacts';
+
+// The sheet is there first: fields come with what stands beside it.
+const HangingSide = later(async () => (await import('./HangingSide')).HangingSide);
 
 /** The sheet for the ladder: where each nail goes, from the floor and from a named edge, and what holds it. */
 export function HangPage() {
@@ -83,10 +83,7 @@ export function HangPage() {
           </ol>
         </div>
         <aside className={`${layout.aside} ${layout.noPrint}`} aria-label="Hanging">
-          <HangInRow sheet={sheet} spot={spot} things={things} />
-          <WallFacts spot={spot} />
-          <LadderFiles sheet={sheet} spot={spot} look={look} />
-          <HoleList spot={spot} />
+          <HangingSide sheet={sheet} spot={spot} look={look} things={things} />
         </aside>
       </div>
     </main>

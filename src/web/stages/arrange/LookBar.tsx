@@ -4,9 +4,11 @@ import { useState } from 'react';
 import { useCommands } from '../../app/projectStore';
 import { Segments } from '../../ui/basics';
 import { OneOf } from '../../ui/Choice';
-import { Input } from '../../ui/input';
+import { later } from '../../ui/later';
 import styles from './arrange.module.css';
 import { useNewLook } from './useNewLook';
+
+const RenameLook = later(async () => (await import('./RenameLook')).RenameLook);
 
 /** The looks of a spot beside each other; one more as a copy, from the sketch or empty; renamed and removed. */
 export function LookBar(props: {
@@ -19,17 +21,11 @@ export function LookBar(props: {
   const { run } = useCommands();
   const { fromSketch, empty, copy, slots } = useNewLook(spot, props.onOpen);
   const [isNaming, setIsNaming] = useState(false);
-  const [name, setName] = useState('');
   const next = `Look ${looks.length + 1}`;
   const begin = {
     copy: () => copy(next, look),
     sketch: () => fromSketch(next),
     empty: () => empty(next),
-  };
-  const rename = () => {
-    if (name.trim() === '') return;
-    run('editLook', { id: look.id, values: { name: name.trim() } });
-    setIsNaming(false);
   };
   const remove = () => {
     const other = looks.find(({ id }) => id !== look.id);
@@ -45,24 +41,7 @@ export function LookBar(props: {
         onChange={props.onOpen}
       />
       {isNaming ? (
-        <>
-          <Input
-            aria-label="What this look is called"
-            value={name}
-            onChange={(event) => setName(event.target.value)}
-            onPressEnter={rename}
-            onKeyDown={(event) => event.key === 'Escape' && setIsNaming(false)}
-            maxLength={80}
-            style={{ width: 220 }}
-            autoFocus
-          />
-          <Button type="primary" onClick={rename} disabled={name.trim() === ''}>
-            Rename
-          </Button>
-          <Button type="text" onClick={() => setIsNaming(false)}>
-            Cancel
-          </Button>
-        </>
+        <RenameLook look={look} onDone={() => setIsNaming(false)} />
       ) : (
         <>
           <OneOf
@@ -77,13 +56,7 @@ export function LookBar(props: {
             onChange={(from: keyof typeof begin) => begin[from]()}
             width={96}
           />
-          <Button
-            type="text"
-            onClick={() => {
-              setName(look.name);
-              setIsNaming(true);
-            }}
-          >
+          <Button type="text" onClick={() => setIsNaming(true)}>
             Rename
           </Button>
           <Button type="text" onClick={remove}>
