@@ -219,8 +219,7 @@ describe('a receipt', () => {
     // One of them has a price of its own, the other is what is left.
     await person.click('//summary[starts-with(normalize-space(.), "A lot of 2")]');
     await person.fill('Wicker hamper: a price of its own', '1');
-    await person.press('Discount over several lines …');
-    await person.click('//li[contains(@class,"ant-dropdown-menu-item")][normalize-space(.)="So much off"]');
+    await person.choose('Discount over several lines', 'So much off');
     const off = await person.see(
       '//fieldset[@aria-label="Discount 1"]//label[.//span[normalize-space(.)="Off"]]//input',
     );

@@ -51,7 +51,7 @@ export function pageParts(web: string): (id: string, importsOf: ImportsOf) => st
     start: [`${web}stages/projects/ProjectsPage.tsx`],
     project: [`${web}app/ProjectShell.tsx`],
     plan: [`${web}app/planner.ts`],
-    acts: [`${web}sync/typed.ts`, `${web}sync/foreseen.ts`],
+    acts: [`${web}sync/acting.ts`],
   };
   const entries = new Set([...pages, ...Object.values(roots).flat()]);
   type Known = Record<keyof typeof roots | 'pages' | 'first', Set<string>> & Record<'outside' | 'early', Set<string>[]>;

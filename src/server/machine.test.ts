@@ -13,7 +13,7 @@ import { computePlan } from '@core/plan/computePlan';
 import { describe, expect, it } from 'vitest';
 import { throwAct } from '../core/fixtures/randomActs';
 import { seededRandom } from '../core/kernel/seededRandom';
-import { billSeries } from '../core/model/values/bill';
+import { billSeries } from '../core/model/values/billKinds';
 import { expectedVersions } from '../web/sync/foreseen';
 import { withAnswer, withPieces } from '../web/sync/rowsAfter';
 import { attic, freshStudio } from './test/studio';

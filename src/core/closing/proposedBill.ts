@@ -1,7 +1,8 @@
 import { percentOf } from '../kernel/money';
 import type { MoneyKind } from '../model/moneyKinds';
 import type { BillDraftRow, BillRow, LetterheadRow, ProjectRows } from '../model/rows';
-import { type BillBody, type DraftKind, MOST_LINES, type WrittenLine } from '../model/values/bill';
+import type { BillBody, WrittenLine } from '../model/values/bill';
+import { type DraftKind, MOST_LINES } from '../model/values/billKinds';
 import { QUANTITY_SCALE } from '../pricing/bill';
 import { billsInOrder } from './billStanding';
 import { type CameTo, cashOf, minutesOf, type Reckoning } from './reckon';

@@ -3,14 +3,24 @@ import type { FindRow } from './finds';
 
 export type { ChangedTable, HouseTable, ProjectTable, RowOf, TableName } from './entities';
 export type { Stance } from './entities/lookPiece';
-export { type OptionKind, type OptionPart, optionKinds } from './entities/option';
+export type { OptionPart } from './entities/option';
 export type { PatternSlot } from './entities/pattern';
-export { type PhotoKind, photoKinds } from './entities/photo';
-export { type Season, seasons } from './entities/piece';
-export { type Importance, importances, type SizeRange, type SlotBox, type SlotRole, slotRoles } from './entities/slot';
+export type { SizeRange, SlotBox } from './entities/slot';
 export type { SpotFeature, SpotTask } from './entities/spot';
 export type { Row } from './entity';
 export { type FindRow, type FindState, findStates, withFinds } from './finds';
+export {
+  type Importance,
+  importances,
+  type OptionKind,
+  optionKinds,
+  type PhotoKind,
+  photoKinds,
+  type Season,
+  type SlotRole,
+  seasons,
+  slotRoles,
+} from './rowKinds';
 export type { LedgerSubject } from './values/subject';
 
 export type ProjectRow = RowOf<'project'>;

@@ -13,7 +13,8 @@ import type { FindRow, PieceRow, ProjectRows, SlotRow } from '../model/rows';
 import { computePlan, type Plan } from '../plan/computePlan';
 import { newPiece } from '../sourcing/newPiece';
 import { emptyBrief } from '../state/brief';
-import { nameOfThought, type Proposed, proposeWays, slotsToPropose } from './proposeWays';
+import { nameOfThought, type Proposed, proposeWays } from './proposeWays';
+import { slotsToPropose } from './slotsToPropose';
 import { thingsAround, thoughtsFor, unsaidFor } from './thoughts';
 
 const TODAY = '2026-06-01';

@@ -7,7 +7,6 @@ import type { Memo } from '../kernel/memo';
 import { MS_PER_DAY } from '../kernel/units';
 import type { ProjectRows, SlotRow } from '../model/rows';
 import { type OptionPlan, Plan } from '../plan/computePlan';
-import { importanceWeight } from '../plan/importanceWeight';
 import type { OptionModel } from '../plan/model/optionModel';
 import { nameOfOption } from '../plan/nameOfOption';
 import { wantedCards } from './finishTries';
@@ -212,10 +211,3 @@ export function proposeWays(plan: Plan, slot: SlotRow, thoughts: readonly Though
 /** What a way is called. */
 export const nameOfThought = ({ what, how }: Pick<Thought, 'what' | 'how'>): string =>
   how === '' ? what : `${what}, ${how.charAt(0).toLowerCase()}${how.slice(1)}`;
-
-/** The slots that are worth proposing for: open ones that are not kept as they are, what counts most first. */
-export const slotsToPropose = (plan: Plan): SlotRow[] =>
-  plan.slots
-    .filter(({ slot, open }) => open > 0 && !slot.locked)
-    .map(({ slot }) => slot)
-    .sort((a, b) => importanceWeight[b.importance] - importanceWeight[a.importance] || a.number - b.number);

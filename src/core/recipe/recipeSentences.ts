@@ -2,6 +2,7 @@ import type { FindingOf, SentenceLocale, Sentences } from '../kernel/finding';
 import { formatLength } from '../kernel/formatLength';
 import { KG_PER_POUND } from '../kernel/units';
 import type { CautionFinding } from '../safety/cautions';
+import { foodSentences } from './foodSentences';
 
 /** A temperature in the units of the project; differences never have the 32 added. */
 const degrees = (celsius: number, { units }: SentenceLocale): string =>
@@ -38,14 +39,7 @@ export const recipeSentences = {
     `${f.zone} has an unknown shape “${f.shape}”: kept as it is. Known here: ${f.accepted}.`,
   'preparation.impossible': (f: { work: string; zone: string; reason: string }) =>
     `“${f.work}” is left out (${f.zone}): ${f.reason}.`,
-  'food.ifLabelled': (f: { zone: string; coating: string; days: number }) =>
-    `${f.zone} touches food or lips: ${f.coating} may only where its label says that it is made for food contact, and after full cure, about ${f.days} days. Without such a label: display only, with a glass plate or liner. Hand-wash only.`,
-  'food.belowRim': (f: { zone: string; coating: string; days: number }) =>
-    `${f.zone} touches food or lips: ${f.coating} stays on the outside, 20 mm (3/4 in) below the rim. Leave the inside and the rim bare.`,
-  'food.displayOnly': (f: { zone: string; coating: string; days: number }) =>
-    `${f.zone} with ${f.coating.toLowerCase()} is for display only: no food, no lips. Leave the inside and 20 mm (3/4 in) below the rim bare, or lay a glass plate or liner over it.`,
-  'food.bare': (f: { zone: string; coating: string; days: number }) =>
-    `${f.zone} touches food or lips and stays bare: food may touch it as it may now, if its own glaze or finish is made for it.`,
+  ...foodSentences,
   'build.unknown': (f: { build: string; accepted: string }) =>
     `Unknown thing to make “${f.build}”: kept as it is. Known here: ${f.accepted}.`,
   'build.tooNarrow': (f: { what: string; part: string; widthMm: number; faceMm: number }, { units }) =>

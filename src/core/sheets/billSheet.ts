@@ -2,7 +2,7 @@ import { dateAfter } from '../calendar/localDates';
 import { longDate } from '../calendar/sayDay';
 import { decimalMoney, formatMoney } from '../kernel/formatMoney';
 import type { BillRow } from '../model/rows';
-import type { BillKind } from '../model/values/bill';
+import type { BillKind } from '../model/values/billKinds';
 import { type BillSums, billSums, QUANTITY_SCALE } from '../pricing/bill';
 import type { SheetBlock, SheetDocument } from './sheetDocument';
 

@@ -11,16 +11,17 @@ import {
 import { type Coating, isWaterborne } from '../catalog/coating';
 import { coatings } from '../catalog/coatings';
 import { listed } from '../kernel/listed';
+import { sayerOf } from '../kernel/sayerOf';
 import { MS_PER_DAY } from '../kernel/units';
 import type { Plan, PlannedFill } from '../plan/computePlan';
 import { optionDates } from '../plan/optionDates';
 import { findingsOfOption } from '../plan/optionFindings';
 import { usableMsOf } from '../plan/usableSince';
 import type { RecipePlan } from '../recipe/computeRecipe';
+import { foodSentences } from '../recipe/foodSentences';
 import { climateOf } from '../recipe/recipeContext';
 import { safetyRules } from '../safety/cautions';
 import { lowerFirst, upperFirst } from '../schedule/benchWords';
-import { sentenceFor } from '../words/sentences';
 
 /** What whoever lives with a piece is told of it. */
 export interface Care {
@@ -35,7 +36,8 @@ export interface Care {
 
 /** Uses that bring hot and wet things to a face. */
 const CUPS: readonly string[] = ['tableTop', 'wet', 'food'];
-const FOOD = 'food.';
+/** Zones that touch food or lips. */
+const sayOfFood = sayerOf([foodSentences]);
 const CAUTION = 'caution.';
 
 /**
@@ -130,7 +132,8 @@ function cautionsAfterwards(plan: Plan, { model }: PlannedFill): string[] {
   const { units, currency } = plan.rows.project;
   const findings = [...(model.recipe?.findings ?? []), ...findingsOfOption(plan.model, model)];
   const texts = findings.flatMap((finding) => {
-    if (finding.code.startsWith(FOOD)) return [sentenceFor(finding, { units, currency })];
+    const said = sayOfFood(finding, { units, currency });
+    if (said !== null) return [said];
     const rule = finding.code.startsWith(CAUTION) ? safetyRules.find(finding.code.slice(CAUTION.length)) : undefined;
     return rule?.afterwards === undefined ? [] : [rule.afterwards];
   });

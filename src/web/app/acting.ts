@@ -2,7 +2,7 @@ import { useEffect, useState } from 'react';
 import { persistently } from './persistently';
 
 /** All that acts need: what they decide and what must hold after them, as large as much of a stage. */
-const load = async () => ({ ...(await import('../sync/typed')), ...(await import('../sync/foreseen')) });
+const load = () => import('../sync/acting');
 export type Acting = Awaited<ReturnType<typeof load>>;
 
 let here: Acting | null = null;

@@ -27,6 +27,7 @@ export function ManyOf<T extends string>(props: {
   onChange: (values: T[]) => void;
   placeholder: string;
   hint?: ReactNode;
+  hideLabel?: boolean;
   /** At most so many. */
   most?: number;
 }) {
@@ -37,7 +38,7 @@ export function ManyOf<T extends string>(props: {
   const words = entriesOf(values).map((entry) => entry.label);
   return (
     <div className={styles.field}>
-      <span>
+      <span className={props.hideLabel ? 'visually-hidden' : undefined}>
         <label htmlFor={id}>{label}</label>
       </span>
       <Suspense fallback={<ListToCome>{words.join(', ') || placeholder}</ListToCome>}>

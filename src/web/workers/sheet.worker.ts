@@ -1,4 +1,4 @@
-import type { PrintPaper } from '@core/formats/cutting/writePdf';
+import type { PrintPaper } from '@core/formats/cutting/printPapers';
 import { type SheetFontFile, sheetFontFiles, sheetFonts } from '@core/formats/sheets/sheetFonts.data';
 import {
   type PictureBytes,

@@ -1,6 +1,6 @@
 import { z } from 'zod';
 import { id, localDate } from '../../model/fields';
-import { seriesOf } from '../../model/values/bill';
+import { seriesOf } from '../../model/values/billKinds';
 import { projectAct, refuse } from '../act';
 import { insert, remove, update } from '../changes';
 

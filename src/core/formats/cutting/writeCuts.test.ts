@@ -7,9 +7,10 @@ import { describe, expect, it } from 'vitest';
 import { cutStock } from '../../cutting/cutStock';
 import { boxPart, cutQuestion, shapePart } from '../../fixtures/cutQuestions';
 import { cutDrawing, type DrawnUnit } from './cutDrawing';
+import { printPapers } from './printPapers';
 import { writeCutList } from './writeCutList';
 import { writeCutDxf } from './writeDxf';
-import { CHECK_BAR_MM, printPapers, tilesOf, writeCutPdf } from './writePdf';
+import { CHECK_BAR_MM, tilesOf, writeCutPdf } from './writePdf';
 import { writeCutSvg } from './writeSvg';
 
 const PT_PER_MM = 72 / 25.4;

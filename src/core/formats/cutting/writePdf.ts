@@ -10,6 +10,7 @@ import {
   StandardFonts,
 } from 'pdf-lib';
 import type { DrawnUnit } from './cutDrawing';
+import { type PrintPaper, printPapers } from './printPapers';
 import { pathData } from './writeSvg';
 
 /** Points of a PDF to a millimeter. */
@@ -21,13 +22,6 @@ const OVERLAP_MM = 10;
 export const CHECK_BAR_MM = 100;
 /** What title and check bar take at the foot of a page, mm. */
 const FOOT_MM = 14;
-
-/** Papers that guides are printed on, mm (ISO 216; ANSI Y14.1). */
-export const printPapers = {
-  a4: { name: 'A4', widthMm: 210, lengthMm: 297 },
-  letter: { name: 'Letter', widthMm: 215.9, lengthMm: 279.4 },
-} as const;
-export type PrintPaper = keyof typeof printPapers;
 
 /** The part of a unit that one page shows, mm from the unit's corner. */
 export interface PageTile {

@@ -1,5 +1,5 @@
 import { type PDFDocument, type PDFPage, rgb } from 'pdf-lib';
-import { type PrintPaper, printPapers } from '../cutting/writePdf';
+import { type PrintPaper, printPapers } from '../cutting/printPapers';
 import { type FontCut, linesOf, runsOf, unprintable, widthOf } from './typeset';
 
 /** Points of a PDF to a millimeter. */

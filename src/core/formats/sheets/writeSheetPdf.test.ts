@@ -4,7 +4,7 @@ import { getDocument } from 'pdfjs-dist/legacy/build/pdf.mjs';
 import { describe, expect, it } from 'vitest';
 import { textsOf } from '../../fixtures/sheetTexts';
 import type { SheetBlock, SheetDocument } from '../../sheets/sheetDocument';
-import { printPapers } from '../cutting/writePdf';
+import { printPapers } from '../cutting/printPapers';
 import { sheetFonts } from './sheetFonts.data';
 import { type PictureBytes, writeSheetPdf } from './writeSheetPdf';
 

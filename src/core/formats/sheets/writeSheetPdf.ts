@@ -1,7 +1,7 @@
 import fontkit from '@pdf-lib/fontkit';
 import { PDFDocument, type PDFImage } from 'pdf-lib';
 import type { SheetDocument } from '../../sheets/sheetDocument';
-import type { PrintPaper } from '../cutting/writePdf';
+import type { PrintPaper } from '../cutting/printPapers';
 import { setBlock } from './setBlock';
 import { type Cuts, SheetPages } from './sheetPages';
 import type { FontCut } from './typeset';

@@ -1,7 +1,8 @@
 import { z } from 'zod';
 import { defineEntity } from '../entity';
 import { line, localDate, refersTo, wholeNumber } from '../fields';
-import { billBody, kindOfBill, paidBefore, seriesOf, seriesOfBill } from '../values/bill';
+import { billBody, kindOfBill, paidBefore, seriesOfBill } from '../values/bill';
+import { seriesOf } from '../values/billKinds';
 
 /**
  * A bill as it was sent: a record that stays, with a number that no other has. The number is given where all bills of the

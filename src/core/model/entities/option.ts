@@ -1,9 +1,7 @@
 import { z } from 'zod';
 import { defineEntity } from '../entity';
 import { minorUnits, oneOf, refersTo, wholeNumber, yesNo } from '../fields';
-
-export const optionKinds = ['own', 'borrow', 'asFound', 'makeover', 'make', 'rent', 'buyNew'] as const;
-export type OptionKind = (typeof optionKinds)[number];
+import { optionKinds } from '../rowKinds';
 
 /** Pieces taken from a find or an offer, for each one of the slot's quantity. */
 const optionPart = z

@@ -2,7 +2,8 @@ import { z } from 'zod';
 import { spotKinds } from '../../catalog/spotKinds';
 import { defineEntity } from '../entity';
 import { line, number, oneOf, registered } from '../fields';
-import { importances, perSeat, slotQuantity, slotRoles } from './slot';
+import { importances, slotRoles } from '../rowKinds';
+import { perSeat, slotQuantity } from './slot';
 
 const share = number(0, 1, 'a share of the spot');
 

@@ -1,19 +1,7 @@
 import { z } from 'zod';
 import { defineEntity } from '../entity';
 import { line, moment, number, onceReferredTo, oneOf, refersTo, wholeNumber } from '../fields';
-
-export const photoKinds = [
-  'before',
-  'after',
-  'inspiration',
-  'anchor',
-  'palette',
-  'find',
-  'tag',
-  'receipt',
-  'step',
-] as const;
-export type PhotoKind = (typeof photoKinds)[number];
+import { photoKinds } from '../rowKinds';
 
 /** How an after photo lies over its before photo: moved by parts of its width and height, sized, turned about its middle. */
 const photoPair = z.strictObject({

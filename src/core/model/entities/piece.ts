@@ -15,13 +15,10 @@ import {
   wholeNumber,
   yesNo,
 } from '../fields';
+import { seasons, slotRoles } from '../rowKinds';
 import { anyCurrency } from '../values/currency';
 import { cutOut } from '../values/photoPoint';
 import { lab, lengthMm, measures, sheen } from '../values/surface';
-import { slotRoles } from './slot';
-
-export const seasons = ['any', 'spring', 'summer', 'autumn', 'winter'] as const;
-export type Season = (typeof seasons)[number];
 
 /** What is said of a thing's surface and care, whoever speaks of it. */
 export const surfaceFields = {

@@ -2,25 +2,8 @@ import { z } from 'zod';
 import { defineEntity } from '../entity';
 import { line, oneOf, paragraph, percentThousandths, refersTo, wholeNumber, yesNo } from '../fields';
 import { MOST_QUANTITY } from '../mostQuantity';
+import { importances, slotRoles } from '../rowKinds';
 import { lengthMm, placeMm } from '../values/surface';
-
-export const importances = ['must', 'wanted', 'nice'] as const;
-export type Importance = (typeof importances)[number];
-
-/** What a slot does in the arrangement. */
-export const slotRoles = [
-  'anchor',
-  'height',
-  'light',
-  'greenery',
-  'texture',
-  'riser',
-  'personal',
-  'scent',
-  'function',
-  'filler',
-] as const;
-export type SlotRole = (typeof slotRoles)[number];
 
 /** A wished size in mm; an open end is null. */
 const sizeRange = z

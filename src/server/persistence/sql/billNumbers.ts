@@ -1,4 +1,4 @@
-import type { BillSeries } from '@core/model/values/bill';
+import type { BillSeries } from '@core/model/values/billKinds';
 import type { Transaction } from '../scope';
 import { statement } from './statement';
 

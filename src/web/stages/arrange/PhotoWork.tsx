@@ -6,19 +6,23 @@ import { roomCamera } from '@core/arrange/photo/roomCamera';
 import type { PhotoPlane } from '@core/model/entities/look';
 import type { LookRow, PhotoRow, SpotRow } from '@core/model/rows';
 import type { PhotoPoint } from '@core/model/values/photoPoint';
-import { Button, Slider } from 'antd';
+import { Button } from 'antd';
 import { type PointerEvent, useMemo, useRef, useState } from 'react';
 import { useCommands } from '../../app/projectStore';
 import { fileName, saveBlob } from '../../app/saveFile';
+import { later } from '../../ui/later';
 import { photoAddress } from '../../ui/photoAddress';
-import { MarkPieces } from './MarkPieces';
+import { Slide } from '../../ui/Slide';
 import { PhotoCorners, withCorner } from './PhotoCorners';
-import { PhotoPlanePanel } from './PhotoPlanePanel';
 import { PhotoShapes } from './PhotoShapes';
 import styles from './photo.module.css';
 import { composedPhoto } from './savePhoto';
 import layout from './side.module.css';
 import { useRecolored } from './useRecolored';
+
+// The picture is there first, what is set beside it after that.
+const PhotoPlanePanel = later(async () => (await import('./PhotoPlanePanel')).PhotoPlanePanel);
+const MarkPieces = later(async () => (await import('./MarkPieces')).MarkPieces);
 
 /** A share of the picture, a little beyond its edges at the most. */
 const clamped = (share: number) => Math.min(2, Math.max(-1, share));
@@ -139,7 +143,7 @@ export function PhotoWork(props: {
         </svg>
         <div className={styles.slide}>
           <span id="slide-label">Before</span>
-          <Slider
+          <Slide
             min={0}
             max={100}
             value={share}

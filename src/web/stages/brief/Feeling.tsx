@@ -3,11 +3,14 @@ import { Button, Checkbox } from 'antd';
 import { usePhotoQueue } from '../../app/photoQueue';
 import { useCommands, useRows } from '../../app/projectStore';
 import { MoneyField, TextField } from '../../ui/fields';
+import { later } from '../../ui/later';
 import { SideBySide } from '../../ui/layout';
 import { PhotoQueueDrop } from '../../ui/PhotoDrop';
 import styles from './brief.module.css';
-import { Functions } from './Functions';
 import { PhotoCard } from './Photos';
+
+// A list that is typed into is large.
+const Functions = later(async () => (await import('./Functions')).Functions);
 
 /** The feeling: occasion, words for the mood, what the place must keep doing, the anchor, one splurge. */
 export function Feeling() {

@@ -1,35 +1,17 @@
-import { problemsOfSchema } from '@core/acts/problems';
-import { currencyCodes, currencyExponent } from '@core/kernel/currencies.data';
-import { parseMoney } from '@core/kernel/parseMoney';
-import { projectEntity } from '@core/model/entities';
-import type { ProjectRow } from '@core/model/rows';
-import { Button, Checkbox, Form, Select } from 'antd';
+import { currencyCodes } from '@core/kernel/currencies.data';
+import { Button, Checkbox, Form } from 'antd';
 import { useEffect, useState } from 'react';
 import { Link, useNavigate } from 'react-router';
 import { ApiError, api } from '../../app/api';
 import shell from '../../app/shell.module.css';
+import { type Entry, OneOf } from '../../ui/Choice';
 import { Input } from '../../ui/input';
 import { SideBySide } from '../../ui/layout';
 import styles from './brief.module.css';
 import { defaultProject } from './projectDefaults';
+import type { Draft, readDraft } from './readDraft';
 
 const DRAFT = 'euporia.newProject';
-
-interface Draft {
-  name: string;
-  room: string;
-  budget: string;
-  currency: string;
-  units: 'us' | 'metric';
-  contingency: string;
-  taxPercent: string;
-  taxIncluded: boolean;
-  hours: string;
-  skill: ProjectRow['skill'];
-  timeIsFree: boolean;
-  hourValue: string;
-  revealDate: string;
-}
 
 function emptyDraft(): Draft {
   const defaults = defaultProject('', navigator.language, Intl.DateTimeFormat().resolvedOptions().timeZone);
@@ -48,64 +30,6 @@ function emptyDraft(): Draft {
     hourValue: '15',
     revealDate: '',
   };
-}
-
-const decimal = (text: string) => Number(text.trim().replace(',', '.'));
-
-/** The draft as a project row; what cannot be read comes back as errors by form field. */
-function readDraft(
-  draft: Draft,
-  id: string,
-): { project: ProjectRow } | { errors: { name: keyof Draft; errors: string[] }[] } {
-  const errors: { name: keyof Draft; errors: string[] }[] = [];
-  const money = (field: keyof Draft, label: string): number => {
-    const text = String(draft[field]).trim();
-    const read = parseMoney(text, draft.currency);
-    if (read.ok) return read.value;
-    const exponent = currencyExponent(draft.currency);
-    errors.push({
-      name: field,
-      errors: [`${label}: “${text}”; accepted: an amount like ${exponent === 0 ? '640' : '640 or 12.50'}`],
-    });
-    return 0;
-  };
-  const thousandths = (field: keyof Draft, label: string, most: number): number => {
-    const value = decimal(String(draft[field]));
-    if (Number.isFinite(value) && value >= 0 && value <= most && draft[field] !== '') return Math.round(value * 1000);
-    errors.push({ name: field, errors: [`${label}: “${draft[field]}”; accepted: a percentage from 0 to ${most}`] });
-    return 0;
-  };
-  const budget = money('budget', 'Budget');
-  const hourValue = draft.timeIsFree ? null : money('hourValue', 'An hour is worth');
-  const contingency = thousandths('contingency', 'Kept back', 100);
-  const tax = thousandths('taxPercent', 'Tax', 50);
-  const hours = draft.hours.trim() === '' ? null : decimal(draft.hours);
-  if (hours !== null && !(hours >= 0 && hours <= 10_000))
-    errors.push({ name: 'hours', errors: [`Hours on hand: “${draft.hours}”; accepted: hours from 0 to 10000`] });
-  const project: ProjectRow = {
-    ...defaultProject(id, navigator.language, Intl.DateTimeFormat().resolvedOptions().timeZone),
-    version: 1,
-    name: draft.name.trim(),
-    room: draft.room.trim(),
-    budget,
-    currency: draft.currency,
-    units: draft.units,
-    contingencyThousandths: contingency,
-    tax: { percentThousandths: tax, included: draft.taxIncluded },
-    hoursOnHandMinutes: hours === null || !Number.isFinite(hours) ? null : Math.round(hours * 60),
-    skill: draft.skill,
-    hourValue,
-    revealDate: draft.revealDate === '' ? null : draft.revealDate,
-  };
-  const parsed = projectEntity.row.safeParse(project);
-  if (!parsed.success) {
-    for (const error of problemsOfSchema(parsed.error, project)) {
-      const name = (error.field.split('.')[0] ?? 'name') as keyof Draft;
-      if (!errors.some((known) => known.name === name))
-        errors.push({ name, errors: [`“${String(error.value ?? '')}”; accepted: ${error.accepted}`] });
-    }
-  }
-  return errors.length > 0 ? { errors } : { project };
 }
 
 /** A new project: name and budget are asked, all else has a default. What is typed survives a reload. */
@@ -131,7 +55,14 @@ export function NewProjectPage() {
 
   const make = async () => {
     const draft = { ...emptyDraft(), ...form.getFieldsValue(true) } as Draft;
-    const read = readDraft(draft, ids.project);
+    let read: ReturnType<typeof readDraft>;
+    try {
+      // What checks a project is large, and comes when there is one to be checked.
+      read = (await import('./readDraft')).readDraft(draft, ids.project);
+    } catch {
+      setProblem('What checks the form did not come: what is typed stays here. Press once more with a connection.');
+      return;
+    }
     form.setFields((Object.keys(draft) as (keyof Draft)[]).map((name) => ({ name, errors: [] })));
     if ('errors' in read) {
       form.setFields(read.errors);
@@ -201,10 +132,11 @@ export function NewProjectPage() {
           <div className={styles.sheet}>
             <SideBySide across={3}>
               <Form.Item name="currency" label="Currency">
-                <Select showSearch options={currencyCodes.map((code) => ({ value: code, label: code }))} />
+                <Listed label="Currency" options={currencyCodes.map((code) => ({ value: code, label: code }))} />
               </Form.Item>
               <Form.Item name="units" label="Lengths in">
-                <Select
+                <Listed
+                  label="Lengths in"
                   options={[
                     { value: 'us', label: 'inches' },
                     { value: 'metric', label: 'centimeters' },
@@ -228,7 +160,8 @@ export function NewProjectPage() {
                 <Input inputMode="decimal" placeholder="26" autoComplete="off" />
               </Form.Item>
               <Form.Item name="skill" label="Skill with a brush">
-                <Select
+                <Listed
+                  label="Skill with a brush"
                   options={[
                     { value: 'beginner', label: 'beginner' },
                     { value: 'practiced', label: 'practiced' },
@@ -255,5 +188,26 @@ export function NewProjectPage() {
         </Form>
       </main>
     </>
+  );
+}
+
+/** A closed list of the form, which gives it what is chosen and is told what is. */
+function Listed(props: {
+  label: string;
+  options: readonly Entry<string>[];
+  id?: string;
+  value?: string;
+  onChange?: (value: string) => void;
+}) {
+  const { label, options, id, value = null, onChange } = props;
+  return (
+    <OneOf
+      label={label}
+      options={options}
+      value={value}
+      onChange={(chosen) => onChange?.(chosen)}
+      width="100%"
+      {...(id === undefined ? {} : { id })}
+    />
   );
 }

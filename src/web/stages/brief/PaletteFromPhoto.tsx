@@ -2,7 +2,7 @@ import { colorName } from '@core/color/colorName';
 import { hexFromLab, type Lab } from '@core/color/lab';
 import { mergeSwatches, type Swatch } from '@core/color/palette';
 import { type PaletteRole, paletteRoles } from '@core/state/brief';
-import { Button, Checkbox, Modal, Slider } from 'antd';
+import { Button, Checkbox, Modal } from 'antd';
 import { type Remote, wrap } from 'comlink';
 import { startTransition, useEffect, useRef, useState } from 'react';
 import { endWithPage, endWorker } from '../../app/endWithPage';
@@ -11,6 +11,7 @@ import { OneOf } from '../../ui/Choice';
 import { Input } from '../../ui/input';
 import { PhotoDrop } from '../../ui/PhotoDrop';
 import { photoAddress, photoBlob } from '../../ui/photoAddress';
+import { Slide } from '../../ui/Slide';
 import type { PaletteWork } from '../../workers/palette.worker';
 import styles from './brief.module.css';
 
@@ -136,7 +137,7 @@ export function PaletteFromPhoto(props: { onClose: () => void; onKeep: (kept: Ke
           {address && <img src={address} alt="What the colors are taken from" />}
           <div>
             <label htmlFor="swatches">Colors, at most {count}</label>
-            <Slider id="swatches" min={2} max={10} value={count} onChange={setCount} />
+            <Slide id="swatches" min={2} max={10} value={count} onChange={setCount} />
             {drafts.map((draft) => (
               <div key={draft.id} className={`${styles.swatch} ${draft.on ? '' : styles.off}`}>
                 <span className={styles.chip} style={{ background: hexFromLab(draft.lab) }} aria-hidden="true" />

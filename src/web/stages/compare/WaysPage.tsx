@@ -1,6 +1,6 @@
 import type { PieceRow, SlotRow } from '@core/model/rows';
 import { USUAL_COLOR, wantedCards } from '@core/proposals/finishTries';
-import { slotsToPropose } from '@core/proposals/proposeWays';
+import { slotsToPropose } from '@core/proposals/slotsToPropose';
 import { Button } from 'antd';
 import { useMemo, useState } from 'react';
 import { Link, useNavigate, useSearchParams } from 'react-router';

@@ -7,13 +7,14 @@ import { legOf, type TripArrival, withLeg } from '@core/pricing/tripPlan';
 import type { HuntingLine } from '@core/sourcing/huntingList';
 import { chipWords, patternWords } from '@core/sourcing/patternWords';
 import { type SheetStop, type TripSheet, tripSheet } from '@core/sourcing/tripSheet';
-import { Button, Checkbox, Select } from 'antd';
+import { Button, Checkbox } from 'antd';
 import type { ReactNode } from 'react';
 import { Link } from 'react-router';
 import { useCommands, useLocale, usePlan, useRows } from '../../app/projectStore';
 import { standAt } from '../../app/shopOfDay';
 import { distanceWords, longUnit } from '../../app/words';
 import { StitchedNumber } from '../../ui/basics';
+import { OneOf } from '../../ui/Choice';
 import { DateField, MoneyField, NumberField, TextField } from '../../ui/fields';
 import { SideBySide } from '../../ui/layout';
 import { TypedField } from '../../ui/TypedField';
@@ -83,11 +84,9 @@ export function TripSheetView(props: { trip: TripRow }) {
           )}
         </p>
         <div className={hunt.quick}>
-          <Select
-            aria-label="Another stop"
+          <OneOf
+            label="Another stop"
             placeholder="Another stop"
-            showSearch
-            optionFilterProp="label"
             value={null}
             disabled={trip.stops.length >= 12}
             options={free.map(({ id, name }) => ({ value: id, label: name }))}
@@ -96,7 +95,7 @@ export function TripSheetView(props: { trip: TripRow }) {
                 stops: [...trip.stops, { id: crypto.randomUUID(), sourceId, minutes: USUAL_STAY_MINUTES, done: false }],
               })
             }
-            style={{ minWidth: 200 }}
+            width={200}
           />
           <Button onClick={() => set({ done: !trip.done })}>{trip.done ? 'Open it again' : 'The trip is over'}</Button>
           <Button type="text" onClick={() => run('removeTrip', { id: trip.id })}>

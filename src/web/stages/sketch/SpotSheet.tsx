@@ -6,13 +6,16 @@ import { useState } from 'react';
 import { useCommands, useRows } from '../../app/projectStore';
 import { StitchedNumber } from '../../ui/basics';
 import { Input } from '../../ui/input';
-import { Patterns } from './Patterns';
+import { later } from '../../ui/later';
 import { SketchCanvas } from './SketchCanvas';
 import { SlotPanel } from './SlotPanel';
 import { PlaceDetails, SpotMeasures } from './SpotMeasures';
 import { StandsHere } from './StandsHere';
 import styles from './sketch.module.css';
 import { roleWords } from './words';
+
+// Patterns come after the sketch, to be there when they are asked for.
+const Patterns = later(async () => (await import('./Patterns')).Patterns);
 
 /** One spot: its measures, its sketch, its numbered slots. */
 export function SpotSheet(props: { spot: SpotRow }) {

@@ -1,7 +1,7 @@
 import { asItIs, type PairedPhotos, photoPairs, photosOf } from '@core/closing/photoPairs';
 import type { PhotoPair } from '@core/model/entities/photo';
 import type { PhotoRow } from '@core/model/rows';
-import { Button, Slider } from 'antd';
+import { Button } from 'antd';
 import { type PointerEvent, useEffect, useRef, useState } from 'react';
 import { Link } from 'react-router';
 import { usePhotoQueue } from '../../app/photoQueue';
@@ -10,6 +10,7 @@ import { arrowWay } from '../../ui/arrowWay';
 import { Choice } from '../../ui/Choice';
 import { PhotoQueueDrop } from '../../ui/PhotoDrop';
 import { photoAddress } from '../../ui/photoAddress';
+import { Slide } from '../../ui/Slide';
 import styles from './beforeAfter.module.css';
 import wrap from './wrap.module.css';
 
@@ -139,7 +140,7 @@ function Pushed(props: { photo: PhotoRow; before: PhotoRow; pair: PhotoPair }) {
         </figure>
       </div>
       <div className={styles.noPrint}>
-        <Slider
+        <Slide
           ariaLabelForHandle="From before to after"
           value={edge}
           onChange={setEdge}
@@ -211,7 +212,7 @@ function LineUp(props: {
       </button>
       <div className={styles.fields}>
         <span>Size</span>
-        <Slider
+        <Slide
           ariaLabelForHandle="Size"
           min={0.5}
           max={2}
@@ -221,7 +222,7 @@ function LineUp(props: {
           tooltip={{ formatter: (value) => `${Math.round((value ?? 1) * 100)} %` }}
         />
         <span>Turn</span>
-        <Slider
+        <Slide
           ariaLabelForHandle="Turn"
           min={-15}
           max={15}

@@ -1,8 +1,9 @@
 import { formatMoney } from '@core/kernel/formatMoney';
 import type { ReckonedDiscount, SlipDiscount, SlipOffer } from '@core/pricing/slip';
-import { Button, Dropdown, Select } from 'antd';
-import { Choice } from '../../../ui/Choice';
+import { Button } from 'antd';
+import { Choice, OneOf } from '../../../ui/Choice';
 import { MoneyField, NumberField } from '../../../ui/fields';
+import { ManyOf } from '../../../ui/ManyOf';
 import styles from './money.module.css';
 import type { DraftLine } from './receiptDraft';
 
@@ -33,14 +34,13 @@ export function DiscountRows(props: {
           <fieldset key={id} className={styles.slipLine} aria-label={`Discount ${n + 1}`}>
             <div>
               <span className="small muted">{offers.find(({ key }) => key === offer.kind)?.label}, on</span>
-              <Select
-                aria-label={`Discount ${n + 1} holds for`}
-                mode="multiple"
+              <ManyOf
+                label={`Discount ${n + 1} holds for`}
+                hideLabel
                 placeholder="all goods"
-                value={lineIds === null ? [] : [...lineIds]}
+                values={lineIds ?? []}
                 options={props.lines.map((line) => ({ value: line.id, label: line.what }))}
-                style={{ width: '100%' }}
-                onChange={(ids: string[]) => set(id, { lineIds: ids.length === 0 ? null : ids })}
+                onChange={(ids) => set(id, { lineIds: ids.length === 0 ? null : ids })}
               />
             </div>
             {offer.kind === 'money' && (
@@ -116,22 +116,21 @@ export function DiscountRows(props: {
           </fieldset>
         );
       })}
-      <Dropdown
-        trigger={['click']}
-        menu={{
-          items: offers.map(({ key, label }) => ({ key, label })),
-          onClick: ({ key }) => {
-            const made = offers.find((entry) => entry.key === key);
-            if (made)
-              props.onChange([
-                ...discounts,
-                { id: crypto.randomUUID(), offer: made.make(), lineIds: null, leastSpend: null },
-              ]);
-          },
+      <OneOf
+        label="Discount over several lines"
+        placeholder="+ discount over several lines"
+        value={null}
+        options={offers.map(({ key, label }) => ({ value: key, label }))}
+        width={240}
+        onChange={(kind) => {
+          const made = offers.find(({ key }) => key === kind);
+          if (made)
+            props.onChange([
+              ...discounts,
+              { id: crypto.randomUUID(), offer: made.make(), lineIds: null, leastSpend: null },
+            ]);
         }}
-      >
-        <Button>Discount over several lines …</Button>
-      </Dropdown>
+      />
     </section>
   );
 }

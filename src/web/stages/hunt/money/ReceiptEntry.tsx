@@ -5,12 +5,12 @@ import { formatMoney } from '@core/kernel/formatMoney';
 import type { ReceiptRow } from '@core/model/rows';
 import { sourceName } from '@core/model/sourceName';
 import { reckonSlip } from '@core/pricing/slip';
-import { Button, Select } from 'antd';
+import { Button } from 'antd';
 import { useId, useState } from 'react';
 import { useCommands, useLocale, usePlan, useRows } from '../../../app/projectStore';
 import { SourceField } from '../../../app/SourceField';
 import { useSearchState } from '../../../app/useSearchState';
-import { Choice } from '../../../ui/Choice';
+import { Choice, OneOf } from '../../../ui/Choice';
 import { DateField, MoneyField, NumberField } from '../../../ui/fields';
 import { SideBySide } from '../../../ui/layout';
 import { isSamePress } from '../../../ui/samePress';
@@ -167,16 +167,15 @@ function Slip({ kept }: { kept: ReceiptRow | null }) {
           <SideBySide across={3}>
             <label className={styles.foreign} htmlFor={`${box}currency`}>
               Currency
-              <Select
+              <OneOf
                 id={`${box}currency`}
-                aria-label="Currency of the receipt"
-                showSearch
+                label="Currency of the receipt"
                 value={draft.foreign?.currency ?? locale.currency}
                 options={currencyCodes.map((code) => ({ value: code, label: code }))}
                 onChange={(code) =>
                   set({ foreign: code === locale.currency ? null : { currency: code, rate: draft.foreign?.rate ?? 1 } })
                 }
-                style={{ width: '100%' }}
+                width="100%"
               />
             </label>
             {draft.foreign && (

@@ -2,10 +2,11 @@ import { supplyKind } from '@core/catalog/supplyKinds';
 import { formatMoney } from '@core/kernel/formatMoney';
 import type { FindRow, ProjectRows } from '@core/model/rows';
 import { splitLot } from '@core/pricing/lot';
-import { Button, Checkbox, Select } from 'antd';
+import { Button, Checkbox } from 'antd';
 import { useRows } from '../../../app/projectStore';
 import { MoneyField, NumberField, TextField } from '../../../ui/fields';
 import { SideBySide } from '../../../ui/layout';
+import { ManyOf } from '../../../ui/ManyOf';
 import styles from './money.module.css';
 import { type DraftLine, type LineFor, type LotPart, partOf } from './receiptDraft';
 
@@ -114,19 +115,20 @@ export function SlipLineRow(props: {
         ×
       </Button>
       <div className={`${styles.wide} ${styles.acts}`}>
-        <Select
-          aria-label={`Line ${number} is for`}
-          mode="multiple"
-          value={valuesOf(line.of)}
-          options={choicesFor(rows, line.of)}
-          optionFilterProp="label"
-          style={{ minWidth: 220, flex: 1 }}
-          onChange={(values: string[]) => {
-            const of = lineFor(values, rows, line.quantity, line.of);
-            const named = of.kind === 'finds' && line.what.trim() === '' ? { what: nameOfFind(values.at(-1)) } : {};
-            onChange({ of, ...named });
-          }}
-        />
+        <div className={styles.lineFor}>
+          <ManyOf
+            label={`Line ${number} is for`}
+            hideLabel
+            placeholder="something new"
+            values={valuesOf(line.of)}
+            options={choicesFor(rows, line.of)}
+            onChange={(values) => {
+              const of = lineFor(values, rows, line.quantity, line.of);
+              const named = of.kind === 'finds' && line.what.trim() === '' ? { what: nameOfFind(values.at(-1)) } : {};
+              onChange({ of, ...named });
+            }}
+          />
+        </div>
         {supply && line.of.kind === 'supply' && (
           <NumberField
             label={`How much, ${supplyKind(supply.kindId)?.unit ?? 'mL'}`}

@@ -1,6 +1,6 @@
 import { asItIs, croppedTo, type Recolor } from '@core/color/recolor';
 import { MM_PER_INCH } from '@core/kernel/units';
-import { Button, Slider } from 'antd';
+import { Button } from 'antd';
 import { proxy, type Remote, transfer, wrap } from 'comlink';
 import { useEffect, useId, useRef, useState } from 'react';
 import { endWithPage } from '../../../app/endWithPage';
@@ -9,6 +9,7 @@ import { fileName, saveBlob } from '../../../app/saveFile';
 import shell from '../../../app/shell.module.css';
 import { LengthField } from '../../../ui/fields';
 import { SideBySide } from '../../../ui/layout';
+import { Slide } from '../../../ui/Slide';
 import ui from '../../../ui/ui.module.css';
 import { WorkShare } from '../../../ui/WorkShare';
 import type { RecolorWork } from '../../../workers/recolor.worker';
@@ -155,7 +156,7 @@ export function RecolorPage() {
                   <span>
                     {label}: {how[key]}
                   </span>
-                  <Slider
+                  <Slide
                     ariaLabelForHandle={label}
                     min={least}
                     max={most}

@@ -1,5 +1,4 @@
-import { type PrintPaper, printPapers } from '@core/formats/cutting/writePdf';
-import { writeTable } from '@core/formats/table/writeTable';
+import { type PrintPaper, printPapers } from '@core/formats/cutting/printPapers';
 import { listed } from '@core/kernel/listed';
 import type { SheetDocument } from '@core/sheets/sheetDocument';
 import { Button } from 'antd';
@@ -55,6 +54,20 @@ export function Paper(props: {
       });
     }
   };
+  const saveTable = async (asked: NonNullable<typeof table>) => {
+    try {
+      const { writeTable } = await import('@core/formats/table/writeTable');
+      const { fields, rows } = asked();
+      saveFile(`${name}.csv`, 'text/csv', writeTable(fields, rows));
+      setState({ isBusy: false, said: '', isProblem: false });
+    } catch {
+      setState({
+        isBusy: false,
+        said: 'What writes tables did not come. Try again with a connection.',
+        isProblem: true,
+      });
+    }
+  };
   return (
     <main className={`${shell.page} ${styles.page}`}>
       <div className={styles.tools}>
@@ -75,16 +88,7 @@ export function Paper(props: {
             Save as PDF
           </Button>
           <Button onClick={() => window.print()}>Print</Button>
-          {table && (
-            <Button
-              onClick={() => {
-                const { fields, rows } = table();
-                saveFile(`${name}.csv`, 'text/csv', writeTable(fields, rows));
-              }}
-            >
-              As a table (CSV)
-            </Button>
-          )}
+          {table && <Button onClick={() => void saveTable(table)}>As a table (CSV)</Button>}
           <Button onClick={() => saveFile(`${name}.json`, 'application/json', `${JSON.stringify(data(), null, 2)}\n`)}>
             As data (JSON)
           </Button>

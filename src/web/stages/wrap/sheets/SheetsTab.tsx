@@ -1,6 +1,6 @@
 import { proposedBill, usualTerms } from '@core/closing/proposedBill';
 import { reckon } from '@core/closing/reckon';
-import type { DraftKind } from '@core/model/values/bill';
+import type { DraftKind } from '@core/model/values/billKinds';
 import { Button } from 'antd';
 import { useMemo } from 'react';
 import { useNavigate } from 'react-router';

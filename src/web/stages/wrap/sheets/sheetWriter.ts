@@ -1,4 +1,4 @@
-import type { PrintPaper } from '@core/formats/cutting/writePdf';
+import type { PrintPaper } from '@core/formats/cutting/printPapers';
 import type { PictureBytes, WrittenSheet } from '@core/formats/sheets/writeSheetPdf';
 import { picturesOf, type SheetDocument } from '@core/sheets/sheetDocument';
 import { type Remote, wrap } from 'comlink';
