@@ -25,7 +25,7 @@ export function HangerFields(props: {
   const setHanger = (change: Partial<StoredHanger>) => edit({ hanger: { ...hanger, ...change } });
   const asksApart = hanger.kind === 'wire' || hanger.kind === 'twoRings' || hanger.kind === 'keyholes';
   return (
-    <SideBySide across={3}>
+    <SideBySide across={2}>
       <Choice
         label="It hangs by"
         value={hanger.kind}

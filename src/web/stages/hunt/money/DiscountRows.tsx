@@ -26,12 +26,12 @@ export function DiscountRows(props: {
   const set = (id: string, change: Partial<SlipDiscount>) =>
     props.onChange(discounts.map((old) => (old.id === id ? { ...old, ...change } : old)));
   return (
-    <section aria-label="Discounts over several lines">
+    <section className={styles.discounts} aria-label="Discounts over several lines">
       {discounts.map((discount, n) => {
         const { id, offer, lineIds, leastSpend } = discount;
         const came = props.reckoned.find((entry) => entry.id === id);
         return (
-          <fieldset key={id} className={styles.slipLine} aria-label={`Discount ${n + 1}`}>
+          <fieldset key={id} className={`${styles.slipLine} ${styles.discount}`} aria-label={`Discount ${n + 1}`}>
             <div>
               <span className="small muted">{offers.find(({ key }) => key === offer.kind)?.label}, on</span>
               <ManyOf
