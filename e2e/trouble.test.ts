@@ -3,7 +3,7 @@ import { join } from 'node:path';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { freePort, type LocalCluster, startLocalCluster } from '../scripts/lib/postgres.mjs';
 import { temporaryFolder } from '../scripts/lib/temporary.mjs';
-import { BACK_MS, Person } from './lib/browser';
+import { BACK_MS, Key, Person } from './lib/browser';
 import { Euporia, ROOT } from './lib/euporia';
 
 let euporia: Euporia;
@@ -143,6 +143,27 @@ describe('what cannot be shown', () => {
       await person.devtools('Network.setBlockedURLs', { urls: [] });
       await person.press('Load this page again');
       await person.see('//input[starts-with(@aria-label, "Quick line")]');
+    } finally {
+      await person.close();
+    }
+  });
+
+  it('a part that does not come says so in its place, and comes by itself; what is typed beside it stays', async () => {
+    const person = await atBrief();
+    try {
+      await person.devtools('Network.enable', {});
+      await person.devtools('Network.setBypassServiceWorker', { bypass: true });
+      await person.devtools('Network.setBlockedURLs', { urls: ['*/assets/Patterns*'] });
+      await person.stage('Sketch');
+      await person.seeText('This part did not come.');
+      await person.fill('Name of the new slot', 'A shelf over the door');
+      await person.press('Start from a pattern');
+      await person.notText('Something went wrong here');
+      await person.devtools('Network.setBlockedURLs', { urls: [] });
+      await person.see('//*[@role="dialog"]//*[contains(normalize-space(.), "A pattern for ")]');
+      await person.notText('This part did not come.');
+      await person.key(Key.ESCAPE);
+      await person.seeValue('Name of the new slot', 'A shelf over the door');
     } finally {
       await person.close();
     }

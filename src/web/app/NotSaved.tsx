@@ -1,13 +1,9 @@
-import { lazy, Suspense } from 'react';
+import { later } from '../ui/later';
 import type { CommandQueue } from './useCommandQueue';
 
-const StuckDialog = lazy(async () => ({ default: (await import('./StuckDialog')).StuckDialog }));
+const StuckDialog = later(async () => (await import('./StuckDialog')).StuckDialog);
 
 /** Tells of what could not be saved, where there is something: seldom, so that what tells it is brought then. */
 export function NotSaved(props: Pick<CommandQueue, 'entries' | 'resolve' | 'undoWith'>) {
-  return props.entries.some(({ state }) => state !== 'waiting') ? (
-    <Suspense fallback={null}>
-      <StuckDialog {...props} />
-    </Suspense>
-  ) : null;
+  return props.entries.some(({ state }) => state !== 'waiting') ? <StuckDialog {...props} /> : null;
 }

@@ -1,7 +1,8 @@
 import type { PurseFigure } from '@core/plan/why/explainPurse';
 import { Button } from 'antd';
-import { lazy, Suspense, useCallback, useEffect, useState } from 'react';
+import { Suspense, useCallback, useEffect, useState } from 'react';
 import { NavLink, useLocation, useNavigate, useParams } from 'react-router';
+import { later } from '../ui/later';
 import { BriefStrip } from './BriefStrip';
 import { FileLink } from './FileLink';
 import { howSaving, waitingIn } from './howSaving';
@@ -35,7 +36,7 @@ export function ProjectShell() {
   );
 }
 
-const KeySheet = lazy(async () => ({ default: (await import('./KeySheet')).KeySheet }));
+const KeySheet = later(async () => (await import('./KeySheet')).KeySheet);
 
 /** The frame itself: what stands around the stages. Each part reads what it shows. */
 function Frame() {
@@ -60,16 +61,12 @@ function Frame() {
       </Suspense>
       <SavingNotes />
       <StageKeys onKeys={openKeys} />
-      {wereShown && (
-        <Suspense fallback={null}>
-          <KeySheet open={keysOpen} onClose={() => setKeysOpen(false)} />
-        </Suspense>
-      )}
+      {wereShown && <KeySheet open={keysOpen} onClose={() => setKeysOpen(false)} />}
     </>
   );
 }
 
-const FirstRemedy = lazy(async () => ({ default: (await import('../stages/balance')).FirstRemedy }));
+const FirstRemedy = later(async () => (await import('../stages/balance')).FirstRemedy);
 
 /** What helps while the purse is over; Balance itself says more. */
 function Remedy() {
@@ -79,23 +76,15 @@ function Remedy() {
   const isOver = purse.money.free.likely < 0 || (purse.hands.freeMinutes ?? 0) < 0;
   // In a shop the card is all that there is room for.
   const isElsewhere = pathname.includes('/balance') || pathname.endsWith('/hunt/card');
-  return isOver && worksAt('balance') && !isElsewhere ? (
-    <Suspense fallback={null}>
-      <FirstRemedy />
-    </Suspense>
-  ) : null;
+  return isOver && worksAt('balance') && !isElsewhere ? <FirstRemedy /> : null;
 }
 
-const DryBell = lazy(async () => ({ default: (await import('./DryBell')).DryBell }));
+const DryBell = later(async () => (await import('./DryBell')).DryBell);
 
 /** What is dry rings wherever one is; before anything was done there is nothing to ring. */
 function Bell() {
   const { stepRuns } = useRows();
-  return stepRuns.some(({ doneMs }) => doneMs !== null) ? (
-    <Suspense fallback={null}>
-      <DryBell />
-    </Suspense>
-  ) : null;
+  return stepRuns.some(({ doneMs }) => doneMs !== null) ? <DryBell /> : null;
 }
 
 /** The keys that go from stage to stage. */
@@ -165,7 +154,7 @@ function SavedMark() {
 
 const savingWords = { underWay: 'Saving …', offline: 'Not connected', done: 'Saved' } as const;
 
-const PurseWhy = lazy(async () => ({ default: (await import('../stages/compare')).PurseWhy }));
+const PurseWhy = later(async () => (await import('../stages/compare')).PurseWhy);
 
 function PurseBar() {
   const plan = usePlan();
@@ -175,11 +164,7 @@ function PurseBar() {
   return (
     <>
       <Purse plan={plan} onWhy={setWhy} />
-      {wasAsked && (
-        <Suspense fallback={null}>
-          <PurseWhy figure={why} onClose={close} />
-        </Suspense>
-      )}
+      {wasAsked && <PurseWhy figure={why} onClose={close} />}
     </>
   );
 }

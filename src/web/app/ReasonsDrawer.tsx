@@ -1,16 +1,15 @@
-import { lazy, type ReactNode, Suspense } from 'react';
+import type { ReactNode } from 'react';
+import { later } from '../ui/later';
 import { useOnce } from './useOnce';
 
-const Drawer = lazy(() => import('antd/es/drawer'));
+const Drawer = later(async () => (await import('antd/es/drawer')).default);
 
 /** Reasons that come from the right when they are asked for; the drawer itself is brought when the first ones are. */
 export function ReasonsDrawer(props: { open: boolean; title: string; onClose: () => void; children: ReactNode }) {
   const { open, title, onClose } = props;
   return useOnce(open) ? (
-    <Suspense fallback={null}>
-      <Drawer open={open} onClose={onClose} title={title} size={380} destroyOnHidden>
-        {props.children}
-      </Drawer>
-    </Suspense>
+    <Drawer open={open} onClose={onClose} title={title} size={380} destroyOnHidden>
+      {props.children}
+    </Drawer>
   ) : null;
 }

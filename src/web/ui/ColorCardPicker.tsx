@@ -1,13 +1,20 @@
 import { hexFromLab, labFromHex } from '@core/color/lab';
 import type { ColorCardRow } from '@core/model/rows';
 import { Button } from 'antd';
-import { lazy, Suspense, useId, useState } from 'react';
+import { useId, useState } from 'react';
 import { Input } from './input';
 import { Colored, ListToCome } from './ListToCome';
+import { later } from './later';
 import { coloredCard } from './ManyOf';
 import styles from './ui.module.css';
 
-const ColorList = lazy(async () => ({ default: (await import('./libraryLists')).ColorList }));
+const ColorList = later(
+  async () => (await import('./libraryLists')).ColorList,
+  ({ value, options }) => {
+    const chosen = options.find((entry) => entry.value === value);
+    return <ListToCome>{chosen && <Colored name={chosen.label} color={chosen.color} />}</ListToCome>;
+  },
+);
 
 /** Picks a color card, or makes one from a name and a color. */
 export function ColorCardPicker(props: {
@@ -23,7 +30,6 @@ export function ColorCardPicker(props: {
   const [making, setMaking] = useState(props.cards.length === 0 && !props.closed);
   const [name, setName] = useState('');
   const [hex, setHex] = useState('#2f5d62');
-  const chosen = props.cards.find((card) => card.id === props.value);
   const readable = /^#?[0-9a-f]{6}$/i.test(hex);
   const make = () => {
     if (name.trim() === '' || !readable) return;
@@ -37,15 +43,13 @@ export function ColorCardPicker(props: {
         <label htmlFor={id}>{props.label}</label>
       </span>
       <div style={{ display: 'flex', gap: 8 }}>
-        <Suspense fallback={<ListToCome>{chosen && <Colored name={chosen.name} color={chosen.lab} />}</ListToCome>}>
-          <ColorList
-            id={id}
-            label={props.label}
-            options={props.cards.map(coloredCard)}
-            value={props.value}
-            onPick={props.onPick}
-          />
-        </Suspense>
+        <ColorList
+          id={id}
+          label={props.label}
+          options={props.cards.map(coloredCard)}
+          value={props.value}
+          onPick={props.onPick}
+        />
         <Button onClick={() => setMaking(!making)} aria-expanded={making}>
           New color
         </Button>

@@ -1,8 +1,9 @@
 import type { Lab } from '@core/color/lab';
 import type { ColorCardRow } from '@core/model/rows';
-import { lazy, type ReactNode, Suspense, useId } from 'react';
+import { type ReactNode, useId } from 'react';
 import type { Entry } from './Choice';
 import { ListToCome } from './ListToCome';
+import { later } from './later';
 import styles from './ui.module.css';
 
 /** What can be chosen, with its color where it has one. */
@@ -17,7 +18,20 @@ export const coloredCard = ({ id, name, lab }: ColorCardRow): ColoredEntry<strin
   color: lab,
 });
 
-const ManyList = lazy(async () => ({ default: (await import('./libraryLists')).ManyList }));
+/** The entries of some values, in the order of those. */
+const entriesOf = <T extends string>(values: readonly string[], options: readonly ColoredEntry<T>[]) =>
+  values.flatMap((value) => options.find((entry) => entry.value === value) ?? []);
+
+const ManyList = later(
+  async () => (await import('./libraryLists')).ManyList,
+  ({ values, options, placeholder }) => (
+    <ListToCome>
+      {entriesOf(values, options)
+        .map((entry) => entry.label)
+        .join(', ') || placeholder}
+    </ListToCome>
+  ),
+);
 
 /** Several of a closed list, in the order in which they were chosen, with its label above it. */
 export function ManyOf<T extends string>(props: {
@@ -33,25 +47,20 @@ export function ManyOf<T extends string>(props: {
 }) {
   const id = useId();
   const { label, values, options, onChange, placeholder, hint, most } = props;
-  const entriesOf = (of: readonly string[]) =>
-    of.flatMap((value) => options.find((entry) => entry.value === value) ?? []);
-  const words = entriesOf(values).map((entry) => entry.label);
   return (
     <div className={styles.field}>
       <span className={props.hideLabel ? 'visually-hidden' : undefined}>
         <label htmlFor={id}>{label}</label>
       </span>
-      <Suspense fallback={<ListToCome>{words.join(', ') || placeholder}</ListToCome>}>
-        <ManyList
-          id={id}
-          label={label}
-          values={values}
-          options={options}
-          onChange={(chosen) => onChange(entriesOf(chosen).map(({ value }) => value))}
-          placeholder={placeholder}
-          most={most}
-        />
-      </Suspense>
+      <ManyList
+        id={id}
+        label={label}
+        values={values}
+        options={options}
+        onChange={(chosen) => onChange(entriesOf(chosen, options).map(({ value }) => value))}
+        placeholder={placeholder}
+        most={most}
+      />
       {hint && <span className={styles.hint}>{hint}</span>}
     </div>
   );

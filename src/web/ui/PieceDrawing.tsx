@@ -1,7 +1,7 @@
 import type { Lab } from '@core/color/lab';
 import type { UnitSystem } from '@core/kernel/units';
 import type { Measures } from '@core/surface/furnitureTemplate';
-import { lazy, Suspense } from 'react';
+import { later } from './later';
 
 /** A piece as it is to be drawn. */
 export interface DrawnPieceAsked {
@@ -19,16 +19,15 @@ export interface DrawnPieceAsked {
   marked?: string | null | undefined;
 }
 
-const DrawnPiece = lazy(async () => ({ default: (await import('./DrawnPiece')).DrawnPiece }));
+const DrawnPiece = later(
+  async () => (await import('./DrawnPiece')).DrawnPiece,
+  ({ size }) => <svg width={size} height={size} aria-hidden="true" data-to-come />,
+);
 
 /**
  * A piece drawn to proportion from its measures, each zone in its color. What draws it comes after the page: its place is
  * kept until then.
  */
 export function PieceDrawing(props: DrawnPieceAsked) {
-  return (
-    <Suspense fallback={<svg width={props.size} height={props.size} aria-hidden="true" data-to-come />}>
-      <DrawnPiece {...props} />
-    </Suspense>
-  );
+  return <DrawnPiece {...props} />;
 }

@@ -1,12 +1,13 @@
 import type { PieceRow } from '@core/model/rows';
 import { Button } from 'antd';
-import { lazy, Suspense, useState } from 'react';
+import { useState } from 'react';
+import { later } from '../../ui/later';
 import { PhotoQueueDrop } from '../../ui/PhotoDrop';
 import type { PhotoQueue } from '../photoQueue';
 import styles from './cutOut.module.css';
 
 // Most pieces are never cut out: what does it is loaded when it is first asked for.
-const CutOutDialog = lazy(async () => ({ default: (await import('./CutOutDialog')).CutOutDialog }));
+const CutOutDialog = later(async () => (await import('./CutOutDialog')).CutOutDialog);
 
 /** The picture of a piece: taken where there is none, and the piece cut out of it, so that it stands in looks as itself. */
 export function PiecePicture(props: {
@@ -33,18 +34,16 @@ export function PiecePicture(props: {
         {cutOut ? 'Mend its cut-out' : 'Cut it out of its picture'}
       </Button>
       {isCutting && (
-        <Suspense fallback={null}>
-          <CutOutDialog
-            name={piece.name}
-            photoId={photoId}
-            rings={cutOut?.rings ?? null}
-            onSave={(rings) => {
-              props.onChange({ cutOut: rings === null ? null : { photoId, rings } });
-              setCutting(false);
-            }}
-            onClose={() => setCutting(false)}
-          />
-        </Suspense>
+        <CutOutDialog
+          name={piece.name}
+          photoId={photoId}
+          rings={cutOut?.rings ?? null}
+          onSave={(rings) => {
+            props.onChange({ cutOut: rings === null ? null : { photoId, rings } });
+            setCutting(false);
+          }}
+          onClose={() => setCutting(false)}
+        />
       )}
     </div>
   );

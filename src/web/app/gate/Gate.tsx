@@ -1,8 +1,9 @@
-import { lazy, type ReactNode, Suspense, useSyncExternalStore } from 'react';
+import { type ReactNode, useSyncExternalStore } from 'react';
+import { later } from '../../ui/later';
 import { gate } from './gate';
 
-const SignIn = lazy(async () => ({ default: (await import('./SignIn')).SignIn }));
-const Confirm = lazy(async () => ({ default: (await import('./Confirm')).Confirm }));
+const SignIn = later(async () => (await import('./SignIn')).SignIn);
+const Confirm = later(async () => (await import('./Confirm')).Confirm);
 
 /** The pages, and before them what is asked for; what was typed on them stays as it is meanwhile. */
 export function Gate(props: { children: ReactNode }) {
@@ -10,10 +11,8 @@ export function Gate(props: { children: ReactNode }) {
   return (
     <>
       <div hidden={signIn}>{props.children}</div>
-      <Suspense fallback={null}>
-        {signIn && <SignIn />}
-        {confirm && !signIn && <Confirm />}
-      </Suspense>
+      {signIn && <SignIn />}
+      {confirm && !signIn && <Confirm />}
     </>
   );
 }

@@ -13,19 +13,20 @@ import type { StandIn } from '@core/proposals/standIns';
 import { partsOfSupplyKey } from '@core/recipe/supplyKey';
 import { supplyWords } from '@core/words/supplyWords';
 import type { Remote } from 'comlink';
-import { lazy, Suspense, useState } from 'react';
+import { useState } from 'react';
 import { Link } from 'react-router';
 import { ListActs } from '../../app/ListActs';
 import { type ProjectCommands, useCommands, useLocale, usePlan } from '../../app/projectStore';
 import shell from '../../app/shell.module.css';
 import { Empty } from '../../ui/basics';
+import { later } from '../../ui/later';
 import { SettleBox, type Settlement } from '../../ui/SettleBox';
 import type { BalanceWork, ToldShopping } from '../../workers/balance.worker';
 import styles from './balance.module.css';
 import { Cheaper } from './Cheaper';
 import { useAtRest } from './useAtRest';
 
-const Instead = lazy(async () => ({ default: (await import('./Instead')).Instead }));
+const Instead = later(async () => (await import('./Instead')).Instead);
 
 /** What is still to buy for all that is chosen, place by place: to print, copy, save, and to tick with what was paid. */
 export function ShoppingListPage() {
@@ -173,11 +174,7 @@ function ToBuy(props: {
             Not there?
           </button>
         )}
-        {isElsewhere && bought.kind === 'supply' && (
-          <Suspense fallback={null}>
-            <Instead supplyKey={bought.key} standIns={standIns} />
-          </Suspense>
-        )}
+        {isElsewhere && bought.kind === 'supply' && <Instead supplyKey={bought.key} standIns={standIns} />}
         {isOpen && (
           <SettleBox
             proposed={line.cash.atLeast ? null : line.cash.likely}

@@ -6,15 +6,19 @@ import { formatMinutes } from '@core/kernel/formatMinutes';
 import { formatMoney } from '@core/kernel/formatMoney';
 import { MICRO } from '@core/kernel/micro';
 import { Button } from 'antd';
-import { lazy, Suspense, useState } from 'react';
+import { useState } from 'react';
 import { useLocale, usePlan } from '../../app/projectStore';
 import { Segments } from '../../ui/basics';
+import { later } from '../../ui/later';
 import styles from './balance.module.css';
 import { changeWords, lookWords } from './balanceWords';
 import { Change } from './Change';
 import { useTrades } from './useTrades';
 
-const TradesChart = lazy(async () => ({ default: (await import('./TradesChart')).TradesChart }));
+const TradesChart = later(
+  async () => (await import('./TradesChart')).TradesChart,
+  () => <div className={styles.chartWaits} aria-hidden="true" />,
+);
 
 const keyOf = ({ figures }: ToldPoint) => `${figures.cash} ${figures.handsMicro} ${figures.look}`;
 const minutesOf = ({ figures }: ToldPoint) => figures.handsMicro / MICRO;
@@ -81,24 +85,22 @@ export function Trades(props: { ask: BalanceAsk; waits: boolean; onTake: (change
       )}
       {shown && (
         <>
-          <Suspense fallback={<div className={styles.chartWaits} aria-hidden="true" />}>
-            <TradesChart
-              points={points.map((point) => ({
-                cash: point.figures.cash,
-                value: tradedValue(point, against),
-                fits: fits(point),
-              }))}
-              against={against}
-              present={{
-                cash: plan.sums.cash.likely,
-                value: against === 'hours' ? plan.sums.minutes.likely : present,
-              }}
-              limits={{ cash, value: against === 'hours' ? minutes : props.ask.limits.look }}
-              chosen={at}
-              currency={locale.currency}
-              onChoose={choose}
-            />
-          </Suspense>
+          <TradesChart
+            points={points.map((point) => ({
+              cash: point.figures.cash,
+              value: tradedValue(point, against),
+              fits: fits(point),
+            }))}
+            against={against}
+            present={{
+              cash: plan.sums.cash.likely,
+              value: against === 'hours' ? plan.sums.minutes.likely : present,
+            }}
+            limits={{ cash, value: against === 'hours' ? minutes : props.ask.limits.look }}
+            chosen={at}
+            currency={locale.currency}
+            onChoose={choose}
+          />
           <p className={styles.tradeSays} role="status">
             <b>
               {formatMoney(shown.figures.cash, locale.currency)} and{' '}

@@ -2,13 +2,14 @@ import { decidingChain } from '@core/schedule/decidingChain';
 import { blocksOf, daysOf } from '@core/schedule/eveningsOf';
 import { readyMoments } from '@core/schedule/scoreOf';
 import { Button } from 'antd';
-import { lazy, Suspense, useMemo, useState } from 'react';
+import { useMemo, useState } from 'react';
 import { Link } from 'react-router';
 import { useLocale, usePlan } from '../../app/projectStore';
 import { saveFile } from '../../app/saveFile';
 import shell from '../../app/shell.module.css';
 import { dateWords } from '../../app/words';
 import { Empty, LinkButton } from '../../ui/basics';
+import { later } from '../../ui/later';
 import { TabbedParts } from '../../ui/TabbedParts';
 import { WorkShare } from '../../ui/WorkShare';
 import { AtHand } from './AtHand';
@@ -27,7 +28,7 @@ import { useMoments } from './useMoments';
 import { WetDays } from './WetDays';
 
 type Part = 'line' | 'evenings' | 'why';
-const BlockSheet = lazy(async () => ({ default: (await import('./BlockSheet')).BlockSheet }));
+const BlockSheet = later(async () => (await import('./BlockSheet')).BlockSheet);
 
 /** On a phone the days come first; the line is wide. */
 const NARROW = '(max-width: 760px)';
@@ -188,14 +189,12 @@ export function BenchPage() {
       <aside className={styles.side}>
         <Notices state={state} movedWords={acts.movedWords} onTake={acts.takeBetter} onPutAway={acts.putAway} />
         {selectedId && (
-          <Suspense fallback={null}>
-            <BlockSheet
-              block={blocks.find(({ id }) => id === selectedId) ?? null}
-              state={state}
-              onMove={acts.move}
-              onClose={() => setSelectedId(null)}
-            />
-          </Suspense>
+          <BlockSheet
+            block={blocks.find(({ id }) => id === selectedId) ?? null}
+            state={state}
+            onMove={acts.move}
+            onClose={() => setSelectedId(null)}
+          />
         )}
         <AtHand state={state} onOpen={acts.open} />
         <Tonight state={state} days={days} onOpen={acts.open} />

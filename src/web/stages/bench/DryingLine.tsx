@@ -5,8 +5,9 @@ import { endOf, type Minute, type Stretch, startOf } from '@core/schedule/benchP
 import { handsWords } from '@core/schedule/benchWords';
 import type { BenchBlock } from '@core/schedule/eveningsOf';
 import { minuteOf } from '@core/schedule/workerWindows';
-import { Fragment, lazy, memo, Suspense, useMemo } from 'react';
+import { Fragment, memo, useMemo } from 'react';
 import { useLocale, usePlan } from '../../app/projectStore';
+import { later } from '../../ui/later';
 import styles from './bench.module.css';
 import { clock, dayName } from './benchTimes';
 import { type LineScale, lineScale } from './lineScale';
@@ -14,7 +15,7 @@ import { Outdoors } from './Outdoors';
 import type { BenchState } from './useBench';
 import { type DragHandlers, useBlockDrag } from './useBlockDrag';
 
-const OptionPicture = lazy(async () => ({ default: (await import('../../app/OptionPicture')).OptionPicture }));
+const OptionPicture = later(async () => (await import('../../app/OptionPicture')).OptionPicture);
 
 const DAY_WIDTH = 92;
 const ROW_HEIGHT = 46;
@@ -66,11 +67,7 @@ export function DryingLine(props: {
         {rows.map(({ row, words, model }) => (
           <div key={row.id} className={styles.rowName} style={{ height: ROW_HEIGHT }}>
             <span className={styles.rowPicture}>
-              {model && (
-                <Suspense fallback={null}>
-                  <OptionPicture plan={plan} model={model} size={PICTURE_SIZE} />
-                </Suspense>
-              )}
+              {model && <OptionPicture plan={plan} model={model} size={PICTURE_SIZE} />}
             </span>
             <span className={styles.rowWords}>
               <b title={row.name}>{row.name}</b>

@@ -3,16 +3,20 @@ import { formatMinutes } from '@core/kernel/formatMinutes';
 import { factorWords, logByProject, logByWork, trendWords, usedByCoating } from '@core/log/logSummary';
 import { wrongLesson, wrongName } from '@core/recipe/wentWrong';
 import { Button } from 'antd';
-import { lazy, type ReactNode, Suspense, useMemo, useState } from 'react';
+import { type ReactNode, useMemo, useState } from 'react';
 import { Link } from 'react-router';
 import { useCommands, useRows } from '../../app/projectStore';
 import shell from '../../app/shell.module.css';
 import { BigChoice, Empty } from '../../ui/basics';
+import { later } from '../../ui/later';
 import { LogLine } from './LogLine';
 import styles from './log.module.css';
 import { Pictures } from './StepPictures';
 
-const LogChart = lazy(async () => ({ default: (await import('./LogChart')).LogChart }));
+const LogChart = later(
+  async () => (await import('./LogChart')).LogChart,
+  () => <div className={styles.chartWaits} aria-hidden="true" />,
+);
 
 const LINES_AT_FIRST = 20;
 
@@ -58,9 +62,7 @@ export function LogPage() {
             ]}
             onChange={setBy}
           />
-          <Suspense fallback={<div className={styles.chartWaits} aria-hidden="true" />}>
-            <LogChart sums={sums.slice(0, 10)} />
-          </Suspense>
+          <LogChart sums={sums.slice(0, 10)} />
         </section>
         <section className={styles.part} aria-label="What it teaches">
           <h2>What it teaches</h2>

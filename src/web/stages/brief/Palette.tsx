@@ -3,15 +3,16 @@ import { paletteShares, wishedShares } from '@core/plan/paletteShares';
 import { cardsByUse } from '@core/proposals/cardsByUse';
 import { type PaletteRole, paletteRoles } from '@core/state/brief';
 import { Button } from 'antd';
-import { lazy, Suspense, useState } from 'react';
+import { useState } from 'react';
 import { newColorCard } from '../../app/newOption';
 import { useCommands, usePlanIfThere, useRows } from '../../app/projectStore';
 import { Choice } from '../../ui/Choice';
 import { ColorCardPicker } from '../../ui/ColorCardPicker';
 import { TextField } from '../../ui/fields';
+import { later } from '../../ui/later';
 import styles from './brief.module.css';
 
-const PaletteFromPhoto = lazy(async () => ({ default: (await import('./PaletteFromPhoto')).PaletteFromPhoto }));
+const PaletteFromPhoto = later(async () => (await import('./PaletteFromPhoto')).PaletteFromPhoto);
 
 const roleOptions = paletteRoles.map((role) => ({ value: role, label: role }));
 
@@ -108,19 +109,17 @@ export function Palette() {
       />
       <Button onClick={() => setFromPhoto(true)}>Take colors from a photo</Button>
       {fromPhoto && (
-        <Suspense fallback={null}>
-          <PaletteFromPhoto
-            onClose={() => setFromPhoto(false)}
-            onKeep={(kept) => {
-              const made = kept.map((entry) => ({ card: newColorCard(entry.name, entry.lab), role: entry.role }));
-              set(
-                [...palette, ...made.map(({ card, role }) => ({ colorCardId: card.id, role }))],
-                made.map(({ card }) => card),
-              );
-              setFromPhoto(false);
-            }}
-          />
-        </Suspense>
+        <PaletteFromPhoto
+          onClose={() => setFromPhoto(false)}
+          onKeep={(kept) => {
+            const made = kept.map((entry) => ({ card: newColorCard(entry.name, entry.lab), role: entry.role }));
+            set(
+              [...palette, ...made.map(({ card, role }) => ({ colorCardId: card.id, role }))],
+              made.map(({ card }) => card),
+            );
+            setFromPhoto(false);
+          }}
+        />
       )}
     </section>
   );

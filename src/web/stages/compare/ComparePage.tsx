@@ -3,7 +3,7 @@ import type { SlotRow } from '@core/model/rows';
 import { boardFilters, boardOrder, boardSorts } from '@core/plan/boardOrder';
 import type { OptionPlan, Plan, SlotPlan } from '@core/plan/computePlan';
 import { Button } from 'antd';
-import { Fragment, lazy, Suspense, useCallback, useDeferredValue, useMemo, useState } from 'react';
+import { Fragment, useCallback, useDeferredValue, useMemo, useState } from 'react';
 import { Link, useNavigate } from 'react-router';
 import { boardColumns } from '../../app/optionWords';
 import { useCommands, useLocale, usePlan, useRows } from '../../app/projectStore';
@@ -12,6 +12,7 @@ import { useLatest } from '../../app/useLatest';
 import { useOnce } from '../../app/useOnce';
 import { useSearchState } from '../../app/useSearchState';
 import { Empty, LinkButton } from '../../ui/basics';
+import { later } from '../../ui/later';
 import type { AddableKind } from './AddOption';
 import { BoardRow } from './BoardRow';
 import { BoardTools } from './BoardTools';
@@ -20,8 +21,11 @@ import { moveOnBoard } from './moveOnBoard';
 import { SharedSupplies } from './SharedSupplies';
 import { useFirstFew } from './useFirstFew';
 
-const WhyPanel = lazy(async () => ({ default: (await import('./WhyPanel')).WhyPanel }));
-const AddOption = lazy(async () => ({ default: (await import('./AddOption')).AddOption }));
+const WhyPanel = later(
+  async () => (await import('./WhyPanel')).WhyPanel,
+  () => <aside className={styles.why} />,
+);
+const AddOption = later(async () => (await import('./AddOption')).AddOption);
 
 /** The board: slots down, ways across; one press chooses, the purse moves, the reasons are beside. */
 export function ComparePage() {
@@ -108,9 +112,7 @@ export function ComparePage() {
         <WorthMeasuring />
       </section>
       {looked ? (
-        <Suspense fallback={<aside className={styles.why} />}>
-          <WhyPanel option={looked} onChoose={choose} sheetOpen={sheetOpen} onClose={closeSheet} />
-        </Suspense>
+        <WhyPanel option={looked} onChoose={choose} sheetOpen={sheetOpen} onClose={closeSheet} />
       ) : (
         <aside className={styles.why}>
           <h2>Why?</h2>
@@ -118,16 +120,14 @@ export function ComparePage() {
         </aside>
       )}
       {wasAdding && (
-        <Suspense fallback={null}>
-          <AddOption
-            slot={adding?.slot ?? null}
-            kind={adding?.kind ?? 'asFound'}
-            onClose={(added) => {
-              setAdding(null);
-              if (added) setLookedAt(added);
-            }}
-          />
-        </Suspense>
+        <AddOption
+          slot={adding?.slot ?? null}
+          kind={adding?.kind ?? 'asFound'}
+          onClose={(added) => {
+            setAdding(null);
+            if (added) setLookedAt(added);
+          }}
+        />
       )}
     </main>
   );
@@ -206,15 +206,16 @@ function Rows(props: {
 const slotsOf = (slots: readonly SlotPlan[], spotId: string) => slots.filter(({ slot }) => slot.spotId === spotId);
 const hasSlots = ({ slots }: { slots: readonly SlotPlan[] }) => slots.length > 0;
 
-const WorthMeasuringNext = lazy(async () => ({ default: (await import('../balance')).WorthMeasuringNext }));
+const WorthMeasuringNext = later(
+  async () => (await import('../balance')).WorthMeasuringNext,
+  () => <p className="muted">Looking …</p>,
+);
 
 /** What could change a choice, looked for when it is asked: it takes a worker of its own. */
 function WorthMeasuring() {
   const [isAsked, setAsked] = useState(false);
   return isAsked ? (
-    <Suspense fallback={<p className="muted">Looking …</p>}>
-      <WorthMeasuringNext />
-    </Suspense>
+    <WorthMeasuringNext />
   ) : (
     <Button className={styles.ask} onClick={() => setAsked(true)}>
       What is worth measuring next?

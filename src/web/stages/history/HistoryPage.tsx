@@ -9,7 +9,6 @@ import { factorsOverTime, favoriteWorks, historySums, type PastProject } from '@
 import { writeTable } from '@core/formats/table/writeTable';
 import { useQuery } from '@tanstack/react-query';
 import { Button } from 'antd';
-import { lazy } from 'react';
 import { Link } from 'react-router';
 import { api } from '../../app/api';
 import { HouseProvider, useHouse } from '../../app/houseStore';
@@ -17,13 +16,14 @@ import { saveFile } from '../../app/saveFile';
 import shell from '../../app/shell.module.css';
 import { Empty } from '../../ui/basics';
 import { Charted } from '../../ui/Charted';
+import { later } from '../../ui/later';
 import { AllBills } from './AllBills';
 import styles from './history.module.css';
 import { FactorsTable, ProjectsTable, projectsTable, WorksTable } from './historyTables';
 
-const HoursEarnedChart = lazy(async () => ({ default: (await import('./historyCharts')).HoursEarnedChart }));
-const WorksChart = lazy(async () => ({ default: (await import('./historyCharts')).WorksChart }));
-const FactorsChart = lazy(async () => ({ default: (await import('./historyCharts')).FactorsChart }));
+const HoursEarnedChart = later(async () => (await import('./historyCharts')).HoursEarnedChart);
+const WorksChart = later(async () => (await import('./historyCharts')).WorksChart);
+const FactorsChart = later(async () => (await import('./historyCharts')).FactorsChart);
 
 /** How many kinds of work are compared in one picture. */
 const MOST_WORKS = 6;

@@ -1,5 +1,4 @@
 import { Button } from 'antd';
-import { lazy } from 'react';
 import { Link } from 'react-router';
 import { ActToast } from '../../app/ActToast';
 import { HouseProvider, useHouse } from '../../app/houseStore';
@@ -9,17 +8,18 @@ import { useOpenRows } from '../../app/projectStore';
 import shell from '../../app/shell.module.css';
 import { useUndoKey } from '../../app/undoKey';
 import { useSearchState } from '../../app/useSearchState';
+import { later } from '../../ui/later';
 import { type Part, TabbedParts } from '../../ui/TabbedParts';
 import styles from './house.module.css';
 
 // Each part comes when it is opened.
-const Fits = lazy(async () => ({ default: (await import('./Fits')).Fits }));
-const Pieces = lazy(async () => ({ default: (await import('./Pieces')).Pieces }));
-const Supplies = lazy(async () => ({ default: (await import('./Supplies')).Supplies }));
-const Boxes = lazy(async () => ({ default: (await import('./Boxes')).Boxes }));
-const Wishes = lazy(async () => ({ default: (await import('./Wishes')).Wishes }));
-const Prices = lazy(async () => ({ default: (await import('./Prices')).Prices }));
-const Files = lazy(async () => ({ default: (await import('./Files')).Files }));
+const Fits = later(async () => (await import('./Fits')).Fits);
+const Pieces = later(async () => (await import('./Pieces')).Pieces);
+const Supplies = later(async () => (await import('./Supplies')).Supplies);
+const Boxes = later(async () => (await import('./Boxes')).Boxes);
+const Wishes = later(async () => (await import('./Wishes')).Wishes);
+const Prices = later(async () => (await import('./Prices')).Prices);
+const Files = later(async () => (await import('./Files')).Files);
 
 const parts: readonly Part<'fits' | 'pieces' | 'boxes' | 'supplies' | 'prices' | 'wishes' | 'files'>[] = [
   { id: 'fits', name: 'What fits', content: () => <Fits /> },

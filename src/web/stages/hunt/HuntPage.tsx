@@ -4,12 +4,13 @@ import { sourceName, taxAt } from '@core/model/sourceName';
 import { standingSettlements } from '@core/pricing/ledger';
 import { receiptOf } from '@core/pricing/receipt';
 import { Button } from 'antd';
-import { lazy, Suspense, useState } from 'react';
+import { useState } from 'react';
 import { useSearchParams } from 'react-router';
 import { useLocale, useRows } from '../../app/projectStore';
 import shell from '../../app/shell.module.css';
 import { amountWords } from '../../app/words';
 import { Empty } from '../../ui/basics';
+import { later } from '../../ui/later';
 import { Workbench } from '../../ui/layout';
 import { HuntNav } from './HuntNav';
 import styles from './hunt.module.css';
@@ -17,8 +18,11 @@ import { QuickEntry } from './QuickEntry';
 import { SeenToday } from './SeenToday';
 import { UseFor } from './UseFor';
 
-const FindSheet = lazy(async () => ({ default: (await import('./FindSheet')).FindSheet }));
-const Receipt = lazy(async () => ({ default: (await import('./Receipt')).Receipt }));
+const FindSheet = later(
+  async () => (await import('./FindSheet')).FindSheet,
+  () => <div />,
+);
+const Receipt = later(async () => (await import('./Receipt')).Receipt);
 
 /** Finds: in by the quick line, refined beside their receipt, sent to a slot. */
 export function HuntPage() {
@@ -91,21 +95,15 @@ export function HuntPage() {
               </Button>
             )}
           </div>
-          {selected && (
-            <Suspense fallback={<div />}>
-              <FindSheet key={selected.id} find={selected} />
-            </Suspense>
-          )}
+          {selected && <FindSheet key={selected.id} find={selected} />}
           {selected && (
             <div>
-              <Suspense fallback={null}>
-                <Receipt
-                  title={selected.name}
-                  sourceId={selected.sourceId}
-                  story={selected.story}
-                  usable={selected.count}
-                />
-              </Suspense>
+              <Receipt
+                title={selected.name}
+                sourceId={selected.sourceId}
+                story={selected.story}
+                usable={selected.count}
+              />
               {!selected.archived && <UseFor key={selected.id} find={selected} wantedSlot={wantedSlot} />}
             </div>
           )}

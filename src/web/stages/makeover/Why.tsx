@@ -1,9 +1,10 @@
 import type { Explained } from '@core/kernel/explained';
-import { lazy, type ReactNode, useState } from 'react';
+import { type ReactNode, useState } from 'react';
 import { ReasonsDrawer } from '../../app/ReasonsDrawer';
+import { later } from '../../ui/later';
 import styles from './makeover.module.css';
 
-const WhyTree = lazy(async () => ({ default: (await import('../../app/WhyTree')).WhyTree }));
+const WhyTree = later(async () => (await import('../../app/WhyTree')).WhyTree);
 
 /** A figure that answers "why?": pressed, its sum opens at the right, line by line. */
 export function Why(props: { label: string; explain: () => Explained; children: ReactNode }) {

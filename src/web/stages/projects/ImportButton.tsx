@@ -2,14 +2,15 @@ import type { ProjectListAnswer, RefusedAnswer } from '@contract/answers';
 import type { JobSeen } from '@contract/jobs';
 import { useQueryClient } from '@tanstack/react-query';
 import { Button } from 'antd';
-import { lazy, Suspense, useRef, useState } from 'react';
+import { useRef, useState } from 'react';
 import { useNavigate } from 'react-router';
 import { ApiError } from '../../app/api';
 import { doneWork, useWorks } from '../../app/longWork';
 import { WorkLine } from '../../app/WorkLine';
+import { later } from '../../ui/later';
 import styles from './projects.module.css';
 
-const RefusedFields = lazy(async () => ({ default: (await import('../../app/RefusedFields')).RefusedFields }));
+const RefusedFields = later(async () => (await import('../../app/RefusedFields')).RefusedFields);
 
 /** Takes a project file in: as a copy, or over the same project when it comes from this studio. */
 export function ImportButton(props: { studioId: string }) {
@@ -110,11 +111,7 @@ export function ImportButton(props: { studioId: string }) {
       {problem && (
         <div className={styles.problem} role="alert" style={{ width: '100%' }}>
           <b>{problem.sentence}</b> Nothing was imported.
-          {problem.fields && (
-            <Suspense fallback={null}>
-              <RefusedFields fields={problem.fields} />
-            </Suspense>
-          )}
+          {problem.fields && <RefusedFields fields={problem.fields} />}
         </div>
       )}
     </>

@@ -3,7 +3,7 @@ import { formatMinutes } from '@core/kernel/formatMinutes';
 import { formatMoney } from '@core/kernel/formatMoney';
 import { useQuery, useQueryClient } from '@tanstack/react-query';
 import { Button } from 'antd';
-import { lazy, Suspense, useState } from 'react';
+import { useState } from 'react';
 import { Link, useLocation, useNavigate } from 'react-router';
 import { api } from '../../app/api';
 import { NewVersionNote } from '../../app/NewVersionNote';
@@ -14,6 +14,7 @@ import { WaitingNote } from '../../app/WaitingNote';
 import { dateWords } from '../../app/words';
 import { useWaiting } from '../../sync/useWaiting';
 import { Empty, LinkButton } from '../../ui/basics';
+import { later } from '../../ui/later';
 import { Cards } from '../../ui/layout';
 import ui from '../../ui/ui.module.css';
 import styles from './projects.module.css';
@@ -22,9 +23,15 @@ import { WhoHere } from './WhoHere';
 
 type Entry = ProjectListAnswer['projects'][number];
 
-const ImportButton = lazy(async () => ({ default: (await import('./ImportButton')).ImportButton }));
+const ImportButton = later(
+  async () => (await import('./ImportButton')).ImportButton,
+  () => <Button disabled>Import a project file</Button>,
+);
 /** The pictures come after the page: what draws pieces is half as large as all else here. */
-const SpotThumbnail = lazy(async () => ({ default: (await import('../../ui/SpotThumbnail')).SpotThumbnail }));
+const SpotThumbnail = later(
+  async () => (await import('../../ui/SpotThumbnail')).SpotThumbnail,
+  () => <span className={ui.spotThumbnail} />,
+);
 
 const SOON_MS = 700;
 
@@ -57,9 +64,7 @@ export function ProjectsPage() {
           <p className="muted">Know before you spend whether a makeover beats buying new.</p>
           {plans && (
             <>
-              <Suspense fallback={<Button disabled>Import a project file</Button>}>
-                <ImportButton studioId={query.data?.studioId ?? ''} />
-              </Suspense>
+              <ImportButton studioId={query.data?.studioId ?? ''} />
               <LinkButton to="/history">History</LinkButton>
               <LinkButton to="/house">The house</LinkButton>
               <LinkButton to="/new" primary>
@@ -177,11 +182,7 @@ function ProjectCard(props: { project: Entry }) {
   const part = (minor: number) => `${Math.max(0, Math.min(100, (100 * minor) / Math.max(1, budget)))}%`;
   return (
     <Link className={styles.card} to={`/p/${project.id}`}>
-      {summary.firstSpot && (
-        <Suspense fallback={<span className={ui.spotThumbnail} />}>
-          <SpotThumbnail spot={summary.firstSpot} />
-        </Suspense>
-      )}
+      {summary.firstSpot && <SpotThumbnail spot={summary.firstSpot} />}
       <h2>{project.name}</h2>
       <span className="muted">
         {[project.room, project.revealDate ? `reveal ${dateWords(project.revealDate)}` : '']

@@ -1,10 +1,10 @@
 import { useMutation, useQuery } from '@tanstack/react-query';
 import { Button } from 'antd';
-import { lazy, Suspense } from 'react';
 import { api } from '../../app/api';
+import { later } from '../../ui/later';
 import styles from './projects.module.css';
 
-const StudioFile = lazy(async () => ({ default: (await import('./StudioFile')).StudioFile }));
+const StudioFile = later(async () => (await import('./StudioFile')).StudioFile);
 
 /**
  * Beside the demo a studio of one's own: begun empty with one press, and whichever is not open is one press away.
@@ -48,9 +48,7 @@ export function Studios(props: { isSomethingLeft: boolean }) {
           </li>
         )}
       </ul>
-      <Suspense fallback={null}>
-        <StudioFile isAway={away} />
-      </Suspense>
+      <StudioFile isAway={away} />
       {isSomethingLeft && <p className="muted">What is not sent yet goes first; then another studio can be opened.</p>}
       {enter.isError && <p role="alert">{enter.error.message}</p>}
     </section>

@@ -9,13 +9,14 @@ import { sayerOf } from '@core/kernel/sayerOf';
 import type { SlotRow, SpotRow } from '@core/model/rows';
 import { starOf } from '@core/plan/starOf';
 import { Grid } from 'antd';
-import { lazy, Suspense, useMemo, useRef } from 'react';
+import { useMemo, useRef } from 'react';
 import { useCommands, useLocale, useRows } from '../../app/projectStore';
+import { later } from '../../ui/later';
 import { Dimension, Scenery, SnapLines } from './SketchParts';
 import styles from './sketch.module.css';
 import { useBoxDrag } from './useBoxDrag';
 
-const SlotBoxDrawing = lazy(async () => ({ default: (await import('./SlotBoxDrawing')).SlotBoxDrawing }));
+const SlotBoxDrawing = later(async () => (await import('./SlotBoxDrawing')).SlotBoxDrawing);
 
 const say = sayerOf([sketchSentences]);
 
@@ -92,25 +93,23 @@ export function SketchCanvas(props: {
             />
           </g>
         ))}
-        <Suspense fallback={null}>
-          {shown.map((entry) => (
-            <SlotBoxDrawing
-              key={entry.slot.id}
-              entry={entry}
-              room={room}
-              unit={unit}
-              units={locale.units}
-              isPlan={isPlan}
-              color={entry.slot.colorCardIds.map((id) => cards.get(id)).find((card) => card !== undefined)}
-              selected={entry.slot.id === props.selectedId}
-              isStarred={starOf(rows, entry.slot) !== null}
-              isTroubled={troubled.has(entry.slot.id)}
-              onSelect={() => props.onSelect(entry.slot.id)}
-              onDrag={(event, how) => begin(event, entry, how)}
-              onKey={(event) => onKey(event, entry)}
-            />
-          ))}
-        </Suspense>
+        {shown.map((entry) => (
+          <SlotBoxDrawing
+            key={entry.slot.id}
+            entry={entry}
+            room={room}
+            unit={unit}
+            units={locale.units}
+            isPlan={isPlan}
+            color={entry.slot.colorCardIds.map((id) => cards.get(id)).find((card) => card !== undefined)}
+            selected={entry.slot.id === props.selectedId}
+            isStarred={starOf(rows, entry.slot) !== null}
+            isTroubled={troubled.has(entry.slot.id)}
+            onSelect={() => props.onSelect(entry.slot.id)}
+            onDrag={(event, how) => begin(event, entry, how)}
+            onKey={(event) => onKey(event, entry)}
+          />
+        ))}
         {marked
           .filter((feature) => wide || feature.widthMm > 50 * unit)
           .map((feature) => (

@@ -16,7 +16,7 @@ import { taughtFactors } from '@core/closing/workByKind';
 import { formatMinutes } from '@core/kernel/formatMinutes';
 import { formatMoney } from '@core/kernel/formatMoney';
 import { upperFirst } from '@core/schedule/benchWords';
-import { lazy, type ReactNode, useMemo, useState } from 'react';
+import { type ComponentProps, type ReactNode, useMemo, useState } from 'react';
 import { useLocale, usePlan } from '../../app/projectStore';
 import { ReasonsDrawer } from '../../app/ReasonsDrawer';
 import { useSearchState } from '../../app/useSearchState';
@@ -29,10 +29,10 @@ import styles from './wrap.module.css';
 
 // Figures and charts first; what they consist of comes after them.
 const Lists = later(async () => (await import('./Lists')).Lists);
-const WhyTree = lazy(async () => ({ default: (await import('../../app/WhyTree')).WhyTree }));
-const OriginsChart = lazy(async () => ({ default: (await import('./charts')).OriginsChart }));
-const SlotsChart = lazy(async () => ({ default: (await import('./charts')).SlotsChart }));
-const OverTimeChart = lazy(async () => ({ default: (await import('./charts')).OverTimeChart }));
+const WhyTree = later(async () => (await import('../../app/WhyTree')).WhyTree);
+const OriginsChart = later(async () => (await import('./charts')).OriginsChart);
+const SlotsChart = later(async () => (await import('./charts')).SlotsChart);
+const OverTimeChart = later(async () => (await import('./charts')).OverTimeChart);
 
 type Why = 'money' | 'hours' | 'saved' | 'perHour';
 
@@ -63,7 +63,7 @@ export function CameTo() {
   const { lastUsableMs } = plan.purse.days;
   const readyOn = lastUsableMs === null ? null : localDate(lastUsableMs, timeZone);
   const missed = frozen === null ? [] : missSentences(against, taught, frozen, currency);
-  const trees: Readonly<Record<Why, () => Parameters<typeof WhyTree>[0]['tree']>> = {
+  const trees: Readonly<Record<Why, () => ComponentProps<typeof WhyTree>['tree']>> = {
     money: () => explainCameTo(reckoning),
     hours: () => explainHoursCameTo(reckoning, (id) => rows.spots.find((spot) => spot.id === id)?.name ?? 'A spot'),
     saved: () => explainSaved(saved),

@@ -1,18 +1,18 @@
 import { looseEnds } from '@core/closing/looseEnds';
-import { lazy } from 'react';
 import { usePlan } from '../../app/projectStore';
 import shell from '../../app/shell.module.css';
 import { useSearchState } from '../../app/useSearchState';
 import { Empty, LinkButton } from '../../ui/basics';
+import { later } from '../../ui/later';
 import { type Part, TabbedParts } from '../../ui/TabbedParts';
 import { CameTo } from './CameTo';
 
 // Each part but the first comes when it is opened.
-const LooseEndsList = lazy(async () => ({ default: (await import('./LooseEndsList')).LooseEndsList }));
-const BeforeAfter = lazy(async () => ({ default: (await import('./BeforeAfter')).BeforeAfter }));
-const SheetsTab = lazy(async () => ({ default: (await import('./sheets/SheetsTab')).SheetsTab }));
-const Store = lazy(async () => ({ default: (await import('./Store')).Store }));
-const Again = lazy(async () => ({ default: (await import('./Again')).Again }));
+const LooseEndsList = later(async () => (await import('./LooseEndsList')).LooseEndsList);
+const BeforeAfter = later(async () => (await import('./BeforeAfter')).BeforeAfter);
+const SheetsTab = later(async () => (await import('./sheets/SheetsTab')).SheetsTab);
+const Store = later(async () => (await import('./Store')).Store);
+const Again = later(async () => (await import('./Again')).Again);
 
 type PartId = 'cameTo' | 'ends' | 'pictures' | 'sheets' | 'store' | 'again';
 

@@ -1,7 +1,7 @@
 import type { FindRow } from '@core/model/rows';
 import { discountsOn } from '@core/pricing/discountPattern';
 import { patternWords } from '@core/sourcing/patternWords';
-import { lazy, Suspense, useRef, useState } from 'react';
+import { useRef, useState } from 'react';
 import { Link, useSearchParams } from 'react-router';
 import { usePhotoQueue } from '../../../app/photoQueue';
 import { useLocale, useRows } from '../../../app/projectStore';
@@ -10,13 +10,17 @@ import shell from '../../../app/shell.module.css';
 import { shopOfDay, standAt } from '../../../app/shopOfDay';
 import { useToday } from '../../../app/today';
 import { Input } from '../../../ui/input';
+import { later } from '../../../ui/later';
 import { HuntNav } from '../HuntNav';
 import { CardPhoto } from './CardPhoto';
 import styles from './card.module.css';
 import { type CardDraft, dropDraft, emptyDraft, isNamedOn, loadDraft, saveDraft } from './cardDraft';
 import { SeenBefore, ThinkAgain } from './SeenBefore';
 
-const CardAnswer = lazy(async () => ({ default: (await import('./CardAnswer')).CardAnswer }));
+const CardAnswer = later(
+  async () => (await import('./CardAnswer')).CardAnswer,
+  ({ draft, known }) => isNamedOn(draft, known !== null) && <p className="muted">Working out the verdict …</p>,
+);
 
 /** The decision in the shop: from the tag to a verdict, one piece after the other; over something new, or seen before. */
 export function CardPage() {
@@ -116,9 +120,7 @@ function Card(props: { known: FindRow | null; onOpen: (id: string) => void; onNe
       )}
       {!isNamed && <ThinkAgain sourceId={shopId} today={today} onOpen={props.onOpen} />}
       {/* The piece can be named before what judges it is there. */}
-      <Suspense fallback={isNamed ? <p className="muted">Working out the verdict …</p> : null}>
-        <CardAnswer draft={draft} known={known} source={source} today={today} onChange={set} onDecided={decided} />
-      </Suspense>
+      <CardAnswer draft={draft} known={known} source={source} today={today} onChange={set} onDecided={decided} />
     </div>
   );
 }

@@ -3,15 +3,16 @@ import type { Coating } from '@core/catalog/coating';
 import type { RowOf } from '@core/model/rows';
 import type { ChosenLayer } from '@core/recipe/recipeBody';
 import { Button } from 'antd';
-import { lazy, Suspense, useState } from 'react';
+import { useState } from 'react';
 import { useRows } from '../../../app/projectStore';
 import { Choice, OneOf } from '../../../ui/Choice';
+import { later } from '../../../ui/later';
 import { ManyOf } from '../../../ui/ManyOf';
 import type { RecipeAccess } from '../useRecipe';
 
 type ArtworkRow = RowOf<'artworks'>;
 
-const ArtworkEditor = lazy(() => import('./ArtworkEditor').then(({ ArtworkEditor: editor }) => ({ default: editor })));
+const ArtworkEditor = later(async () => (await import('./ArtworkEditor')).ArtworkEditor);
 
 /** What a color of an artwork is called: the shape that it is, or as its file has it. */
 const layerWords = (name: string): string =>
@@ -124,18 +125,16 @@ export function ArtworkPicker(props: { layer: ChosenLayer; coating: Coating; rec
         )}
       </div>
       {editing !== null && (
-        <Suspense fallback={null}>
-          <ArtworkEditor
-            artwork={editing === 'new' ? null : editing}
-            color={rows.colorCards.find(({ id }) => id === layer.colorCardId)?.lab ?? null}
-            film={props.coating}
-            onClose={() => setEditing(null)}
-            onSaved={(kept) => {
-              setIds([...new Set([...ids, ...kept])].slice(-MOST_SHAPES));
-              setEditing(null);
-            }}
-          />
-        </Suspense>
+        <ArtworkEditor
+          artwork={editing === 'new' ? null : editing}
+          color={rows.colorCards.find(({ id }) => id === layer.colorCardId)?.lab ?? null}
+          film={props.coating}
+          onClose={() => setEditing(null)}
+          onSaved={(kept) => {
+            setIds([...new Set([...ids, ...kept])].slice(-MOST_SHAPES));
+            setEditing(null);
+          }}
+        />
       )}
     </div>
   );
