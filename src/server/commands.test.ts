@@ -84,6 +84,22 @@ describe('an idempotency key', () => {
     expect(first.status).toBe(422);
     expect(await studio.command(projectId, 'addSlot', payload, { key })).toMatchObject({ json: first.json });
   });
+
+  it('refused ten times at once is refused in one way, and stays so when it would be taken by then', async () => {
+    const { projectId, slotId } = await attic(studio);
+    const key = randomUUID();
+    const wanted = { id: slotId, values: { name: 'Mine' } };
+    const ask = (of: string) =>
+      studio.command(projectId, 'editSlot', wanted, { key: of, expect: { [`slots:${slotId}`]: 2 } });
+    const answers = await Promise.all(Array.from({ length: 10 }, () => ask(key)));
+    for (const answer of answers) expect(answer).toMatchObject({ status: 409, json: answers[0]?.json });
+    // Somebody brings the row to the version that was waited for.
+    await studio.command(projectId, 'editSlot', { id: slotId, values: { note: 'theirs' } });
+    expect(await ask(key)).toMatchObject({ status: 409, json: answers[0]?.json });
+    expect((await studio.rows(projectId)).slots[0]?.name).not.toBe('Mine');
+    expect((await ask(randomUUID())).status).toBe(200);
+    expect((await studio.rows(projectId)).slots[0]).toMatchObject({ name: 'Mine', version: 3 });
+  });
 });
 
 describe('two people at the same thing', () => {

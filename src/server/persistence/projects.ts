@@ -99,13 +99,16 @@ export async function raiseRevision(
 ): Promise<Raised> {
   const { scope, manager } = transaction;
   await raiseStudio(transaction, touched);
-  await manager
+  // Told by the write itself: asking for it afterwards would be one more way to the database and back.
+  const { raw } = await manager
     .createQueryBuilder()
     .update(entityFor('project'))
     .set({ revision: () => 'revision + 1', updatedAt: () => 'now()' })
     .where({ studioId: scope.studioId, id: projectId })
+    .returning('revision, (select s.revision from studio s where s.id = studio_id) as "studioRevision"')
+    .updateEntity(false)
     .execute();
-  const at = await revisionsOf(transaction, projectId).withDeleted().getRawOne<Revisions>();
+  const [at] = raw as Revisions[];
   return { tag: at ? projectTag(at) : '', pieces: await piecesAfter(transaction, touched) };
 }
 

@@ -44,12 +44,6 @@ export async function inTransaction<T>(
   }
 }
 
-/** Runs work inside a transaction so that a throw takes back what it wrote and nothing else (a savepoint). */
-export const within = <T>(
-  { scope, manager }: Transaction,
-  work: (transaction: Transaction) => Promise<T>,
-): Promise<T> => manager.transaction((inner) => work({ scope, manager: inner }));
-
 /** Runs work outside a transaction, for reading. */
 export function reading(database: Database, scope: StudioScope): Transaction {
   return { scope, manager: database.source.manager };

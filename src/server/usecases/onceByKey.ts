@@ -1,7 +1,7 @@
 import { allEntities } from '@core/model/entities';
 import type { Database } from '../persistence/database';
 import { claimKey, storeAnswer } from '../persistence/requestKeys';
-import { inTransaction, type StudioScope, type Transaction, within } from '../persistence/scope';
+import { inTransaction, type StudioScope, type Transaction } from '../persistence/scope';
 import { type AnswerWith, Refusal, type Refused, refused } from './answer';
 
 /**
@@ -9,7 +9,7 @@ import { type AnswerWith, Refusal, type Refused, refused } from './answer';
  * body is refused. A refusal leaves nothing behind but its answer.
  * @param end is told what was done, at the end of the same transaction
  */
-export function onceByKey<Body>(
+export async function onceByKey<Body>(
   database: Database,
   scope: StudioScope,
   key: string,
@@ -17,30 +17,31 @@ export function onceByKey<Body>(
   work: (transaction: Transaction) => Promise<AnswerWith<Body>>,
   end: (transaction: Transaction, done: Body) => Promise<void> = async () => undefined,
 ): Promise<AnswerWith<Body>> {
-  return inTransaction(database, scope, async (transaction) => {
-    const known = await claimKey(transaction, key, bodyHash);
-    if (known.state === 'other')
-      return refused('key.reused', {
-        fields: [{ field: 'key', value: key, accepted: 'a new key for a new request' }],
-      });
-    // What was answered once, as it was kept then.
-    if (known.state === 'answered') return { status: known.status, body: known.answer } as AnswerWith<Body>;
-    const attempt = async (isLast: boolean): Promise<AnswerWith<Body> | null> => {
-      try {
-        return await within(transaction, work);
-      } catch (error) {
-        const refusal = error instanceof Refusal ? error.answer : refusedByDatabase(error);
-        if (!refusal) throw error;
-        // Somebody made the same thing at the same moment: now that it is there, it is decided anew.
-        return !isLast && isThereAlready(error) ? null : refusal;
-      }
-    };
-    const answer = (await attempt(false)) ?? (await attempt(true));
-    if (answer === null) throw new Error('the last attempt gave no answer');
-    await storeAnswer(transaction, key, answer.status, answer.body);
-    if (answer.status === 200) await end(transaction, answer.body as Body);
-    return answer;
-  });
+  const answered = (make: (transaction: Transaction) => Promise<AnswerWith<Body>>): Promise<AnswerWith<Body>> =>
+    inTransaction(database, scope, async (transaction) => {
+      const known = await claimKey(transaction, key, bodyHash);
+      if (known.state === 'other')
+        return refused('key.reused', {
+          fields: [{ field: 'key', value: key, accepted: 'a new key for a new request' }],
+        });
+      // What was answered once, as it was kept then.
+      if (known.state === 'answered') return { status: known.status, body: known.answer } as AnswerWith<Body>;
+      const answer = await make(transaction);
+      await storeAnswer(transaction, key, answer.status, answer.body);
+      if (answer.status === 200) await end(transaction, answer.body as Body);
+      return answer;
+    });
+  for (let tries = 1; ; tries += 1)
+    try {
+      return await answered(work);
+    } catch (error) {
+      const refusal = error instanceof Refusal ? error.answer : refusedByDatabase(error);
+      if (!refusal) throw error;
+      // Somebody made the same thing at the same moment: now that it is there, it is decided anew.
+      if (isThereAlready(error) && tries === 1) continue;
+      // All of it was taken back, the key as well: the refusal is kept by itself, unless another request was quicker.
+      return answered(async () => refusal);
+    }
 }
 
 const driverError = (error: unknown) =>
