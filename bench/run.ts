@@ -19,6 +19,7 @@ import { huntBench } from './hunt';
 import { dryingLineBench, paletteBench, sketchBench } from './interface';
 import { looksBench } from './looks';
 import { calibrationLoop, type Timing, timing } from './measure';
+import { outlinesBench } from './outlines';
 import { recipeBench } from './recipe';
 import { scheduleBench } from './schedule';
 import { writeBench } from './writes';
@@ -116,6 +117,7 @@ await recipeBench(show);
 await scheduleBench(show);
 await looksBench(show);
 await cuttingBench();
+await outlinesBench();
 await balanceBench();
 await huntBench(show);
 

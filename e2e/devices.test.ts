@@ -123,9 +123,28 @@ describe('a studio that other devices reach', () => {
     await helper.press('Hunt: finds');
     await helper.fill('Quick line: what, price, what happened to it', 'brass lamp, $9', 'enter');
     await helper.saved();
+    // A line that says nothing is no find.
+    await helper.fill('Quick line: what, price, what happened to it', '$$$ ,, ??', 'enter');
+    await helper.seeText('says nothing yet');
     await helper.stage('Bench');
-    await helper.see('//h1');
+    await helper.see('//h1[starts-with(normalize-space(.), "The bench")]');
     expect(await helper.text()).not.toContain('Your part here');
+    expect(await helper.text()).not.toContain('Hours and places');
+    // A step that is done moves the plan of the bench on: that is part of the work.
+    await helper.click('(//button[starts-with(@aria-label, "Start: ")])[1]');
+    await helper.see('//*[@role="timer"]');
+    for (const words of ['I have read this', 'I accept the risk'])
+      while ((await helper.count(`//button[normalize-space(.)="${words}"]`)) > 0) await helper.press(words);
+    await helper.press('Start');
+    await helper.press('Done');
+    await helper.seeText('Logged:');
+    await helper.saved();
+    expect(await helper.text()).not.toContain('Not saved');
+    // What plans the project is said to be no part of it, at once: nothing waits that nobody would take.
+    await helper.goto(`${project}/hunt/places`);
+    await helper.fill('Note', 'closes early');
+    await helper.seeText('Not changed: your part here is the hunt and the bench');
+    await helper.saved();
   });
 
   it('shows at the desk what the phone changes, and who it was', async () => {

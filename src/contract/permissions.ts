@@ -71,21 +71,34 @@ export const permissions: Readonly<Record<EndpointName, Permission>> = {
 
 /** What a helper may do: find, buy and fetch what is wanted, and work at the bench. */
 const helperActs: ReadonlySet<string> = new Set<ActKind>([
+  'addSource',
   'addFind',
   'editFind',
   'decideFind',
   'keepFind',
   'archiveFind',
   'addPhoto',
+  'removePhoto',
   'buyFind',
   'buySupply',
   'buySuppliesAt',
+  'buyTool',
   'orderOffer',
+  'editOffer',
+  'payFee',
   'recordReceipt',
+  'correctReceipt',
+  'takeBack',
+  'importAds',
   'takeAd',
   'editAd',
+  'addTrip',
   'editTrip',
+  'removeTrip',
   'savePrice',
+  'keepBench',
+  'letBenchGo',
+  'setWeather',
   'beginStep',
   'pauseStep',
   'finishStep',
@@ -103,13 +116,18 @@ export const hiddenTables = (role: Role | null): readonly TableName[] => (role =
 
 /** Pages of a project that a helper works on, by the beginning of their address: the hunt, what is wanted, the bench. */
 const helperPages: readonly string[] = ['hunt', 'list', 'balance/list', 'bench'];
+/** Pages among them that plan the project all the same. */
+const planningPages: readonly string[] = ['bench/hours'];
+
+const isAt = (path: string, pages: readonly string[]): boolean =>
+  pages.some((page) => path === page || path.startsWith(`${page}/`));
 
 /**
  * Whether a page of a project is part of somebody's work.
  * @param path the page's address within the project, such as `hunt/card`
  */
 export const worksAt = (role: Role, path: string): boolean =>
-  role !== 'helper' || helperPages.some((page) => path === page || path.startsWith(`${page}/`));
+  role !== 'helper' || (isAt(path, helperPages) && !isAt(path, planningPages));
 
 /** Acts that take much away at once: the pass phrase is asked for once more. */
 const confirmedActs: ReadonlySet<string> = new Set<ActKind>(['removeProject']);

@@ -2,7 +2,7 @@ import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { newFind } from './newFind';
 import { newPiece } from './newPiece';
-import { readQuickLine } from './quickLine';
+import { readQuickLine, saysSomething } from './quickLine';
 
 const read = (line: string) => readQuickLine(line, 'USD', 'us');
 
@@ -215,5 +215,12 @@ describe('the quick line', () => {
     const find = newFind('id', 'piece', read('old lamp, free'), 'us');
     expect(find).toMatchObject({ kind: 'lamp', cordCondition: 'unknown', era: 'unknown', leadTest: 'notTested' });
     expect(find.story.tag).toEqual({ state: 'free' });
+  });
+});
+
+describe('a line that says nothing', () => {
+  it('has neither a letter nor a figure in it', () => {
+    for (const line of ['', '  ', '$$$ ,, ??', '…', '€ — !']) expect(saysSomething(line)).toBe(false);
+    for (const line of ['lamp', '$12', 'Лампа', '½', 'a']) expect(saysSomething(line)).toBe(true);
   });
 });

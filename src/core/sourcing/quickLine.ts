@@ -105,6 +105,9 @@ function saidRow<Row extends { words: readonly string[] }>(rows: readonly Row[],
     .sort((a, b) => b.word.length - a.word.length)[0]?.row;
 }
 
+/** Whether a line says anything: signs without a letter or a figure among them name no piece and no price. */
+export const saysSomething = (line: string): boolean => /[\p{L}\p{N}]/u.test(line);
+
 /**
  * Reads a line as one says it in a shop: "nightstand, $12, half off, one drawer sticks", "9 tumblers $0.65 each", "two
  * brass lamps at 12". Parts are separated by commas (a comma within a number stays); within a part money, sizes, counts

@@ -11,6 +11,7 @@ import { REVERSALS, syncEngine } from '../sync/syncEngine';
 import { useActing, whenActing } from './acting';
 import { offerUndo } from './undoKey';
 import { useLatest } from './useLatest';
+import { useMayDo } from './useMayDo';
 
 /** An act of this page as the message tells it. */
 export interface DoneAct {
@@ -62,6 +63,8 @@ export interface CommandQueue<W extends Workspace = Workspace> extends QueueComm
   /** Whether what is typed is not kept on this device: it is gone when the tab is closed before it is sent. */
   notKept: boolean;
 }
+
+const NOT_YOURS = 'Not changed: your part here is the hunt and the bench';
 
 /**
  * @param scopeId whose queue: a project's id, or the studio's for the house
@@ -122,6 +125,7 @@ export function useCommandQueue<W extends Workspace>(
   const latest = useLatest(rows);
   const server = useLatest(serverRows);
 
+  const mayDo = useLatest(useMayDo());
   const [making, setMaking] = useState(0);
   const awaited = useCallback((work: Promise<void>) => {
     setMaking((n) => n + 1);
@@ -135,6 +139,8 @@ export function useCommandQueue<W extends Workspace>(
       along: readonly PieceRow[] = [],
       picture?: OutboxEntry['picture'],
     ) => {
+      // Said at once, and not when it was sent: what is kept on this device would wait for somebody to let it go.
+      if (!mayDo.current(kind)) return setLastAct({ actId: '', title: NOT_YOURS, taken: false, stays: true });
       touched.current = performance.now();
       const coming = whenActing(({ typeAct, withWaiting }) => {
         // Several commands in one breath each see what the one before did.

@@ -7,6 +7,8 @@ import { Link } from 'react-router';
 import { useLocale, usePlan } from '../../app/projectStore';
 import { saveFile } from '../../app/saveFile';
 import shell from '../../app/shell.module.css';
+import { useMayDo } from '../../app/useMayDo';
+import { useWorksAt } from '../../app/useWorksAt';
 import { dateWords } from '../../app/words';
 import { Empty, LinkButton } from '../../ui/basics';
 import { later } from '../../ui/later';
@@ -47,6 +49,8 @@ export function BenchPage() {
   const { now } = bench.problem;
   const { day } = useMoments(now);
   const acts = useBenchActs(state);
+  const mayDo = useMayDo();
+  const worksAt = useWorksAt();
   const ready = useMemo(() => readyMoments(bench.problem, schedule.tasks), [bench, schedule]);
   const rows = useMemo((): RowWords[] => {
     const shown = new Set(blocks.flatMap(({ tasks }) => tasks.map(({ job }) => job.task.rowId)));
@@ -66,13 +70,21 @@ export function BenchPage() {
   if (bench.problem.tasks.length === 0)
     return (
       <main className={shell.page}>
-        <Empty title="Nothing to do at the bench">
+        <h1>The bench</h1>
+        <Empty title="Nothing to do here yet">
           <p>
             The bench plans what is chosen: makeovers, things to make, set up or fetch, and what a spot needs first.
-            Choose on the <Link to="../compare">board</Link>; done recipes are not planned again.
+            {worksAt('compare') ? (
+              <>
+                Choose on the <Link to="../compare">board</Link>; done
+              </>
+            ) : (
+              'Done'
+            )}{' '}
+            recipes are not planned again.
           </p>
         </Empty>
-        <LinkButton to="hours">Hours and places</LinkButton>
+        {worksAt('bench/hours') && <LinkButton to="hours">Hours and places</LinkButton>}
       </main>
     );
   if (state.faults.length > 0)
@@ -103,7 +115,7 @@ export function BenchPage() {
           </h1>
           <span className={styles.links}>
             <LinkButton to="log">The log</LinkButton>
-            <LinkButton to="hours">Hours and places</LinkButton>
+            {worksAt('bench/hours') && <LinkButton to="hours">Hours and places</LinkButton>}
           </span>
         </div>
         <Lead state={state} chain={chain} ready={ready} rowNameOf={rowNameOf} />
@@ -179,7 +191,7 @@ export function BenchPage() {
           ]}
         />
         <WetDays state={state} />
-        <Helps helps={state.helps} />
+        {mayDo('editProject') && <Helps helps={state.helps} />}
         <p>
           <Button size="small" onClick={saveCalendar}>
             Save as a calendar file

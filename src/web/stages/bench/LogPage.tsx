@@ -7,6 +7,7 @@ import { type ReactNode, useMemo, useState } from 'react';
 import { Link } from 'react-router';
 import { useCommands, useRows } from '../../app/projectStore';
 import shell from '../../app/shell.module.css';
+import { useMayDo } from '../../app/useMayDo';
 import { BigChoice, Empty } from '../../ui/basics';
 import { later } from '../../ui/later';
 import { LogLine } from './LogLine';
@@ -25,6 +26,7 @@ export function LogPage() {
   const { logEntries, stepRuns } = useRows();
   const runOf = useMemo(() => new Map(stepRuns.map((one) => [one.logId, one.id])), [stepRuns]);
   const { run } = useCommands();
+  const mayDo = useMayDo();
   const [by, setBy] = useState<'work' | 'project'>('work');
   const [shown, setShown] = useState(LINES_AT_FIRST);
   const works = useMemo(() => logByWork(logEntries), [logEntries]);
@@ -83,7 +85,7 @@ export function LogPage() {
                 <b>
                   {work.factor === null ? 'too few yet' : `× ${work.factor.toFixed(2)}, ${factorWords(work.factor)}`}
                 </b>
-                {work.counted > 0 && (
+                {work.counted > 0 && mayDo('forgetFactor') && (
                   <Button size="small" type="text" onClick={() => run('forgetFactor', { work: work.key })}>
                     Reset
                   </Button>

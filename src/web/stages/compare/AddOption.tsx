@@ -7,7 +7,7 @@ import { findFromPiece } from '@core/plan/stashPieces';
 import { cardsByUse } from '@core/proposals/cardsByUse';
 import { saidOfOrder } from '@core/proposals/optionDrafts';
 import { newFind } from '@core/sourcing/newFind';
-import { readQuickLine } from '@core/sourcing/quickLine';
+import { readQuickLine, saysSomething } from '@core/sourcing/quickLine';
 import { Button, Modal } from 'antd';
 import { useEffect, useState } from 'react';
 import { Link } from 'react-router';
@@ -73,7 +73,7 @@ export function AddOption(props: { slot: SlotRow | null; kind: AddableKind; onCl
   function draftOf(): FindRow | null {
     if (known && kind !== 'borrow') return known;
     if (ours && kind !== 'borrow') return findFromPiece(draftIds.find, ours);
-    if (what.trim() === '') return null;
+    if (!saysSomething(what)) return null;
     const found = newFind(draftIds.find, draftIds.piece, line, locale.units);
     const story =
       kind === 'own' || kind === 'borrow'
@@ -93,7 +93,7 @@ export function AddOption(props: { slot: SlotRow | null; kind: AddableKind; onCl
 
   const add = () => {
     if (isFromShop) {
-      if (what.trim() === '')
+      if (!saysSomething(what))
         return setProblem({ field: 'what', words: 'What is it: nothing yet; accepted: text of 1 to 120 characters' });
       const price = cost.trim() === '' ? null : parseMoney(cost, locale.currency);
       if (price && !price.ok)

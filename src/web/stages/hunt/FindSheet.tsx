@@ -15,6 +15,7 @@ import { PaletteFit } from '../../app/PaletteFit';
 import { useCommands, useLocale, useRows } from '../../app/projectStore';
 import { SourceField } from '../../app/SourceField';
 import { FinishField, MaterialField } from '../../app/SurfaceFields';
+import { useMayDo } from '../../app/useMayDo';
 import { Choice } from '../../ui/Choice';
 import { LabField } from '../../ui/ColorCardPicker';
 import { LengthField, NumberField, TextField } from '../../ui/fields';
@@ -38,6 +39,7 @@ function sheenAfter(find: FindRow, finishId: string | null): FindRow['sheen'] {
 export function FindSheet(props: { find: FindRow }) {
   const rows = useRows();
   const { run } = useCommands();
+  const mayDo = useMayDo();
   const locale = useLocale();
   const { find } = props;
   const template = furnitureTemplates.find(find.templateId);
@@ -295,9 +297,11 @@ export function FindSheet(props: { find: FindRow }) {
             Put it away
           </Button>
         ) : (
-          <Button type="text" onClick={() => run('removeFind', { id: find.id })}>
-            Remove find
-          </Button>
+          mayDo('removeFind') && (
+            <Button type="text" onClick={() => run('removeFind', { id: find.id })}>
+              Remove find
+            </Button>
+          )
         )}
       </p>
     </div>

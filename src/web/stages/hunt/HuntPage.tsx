@@ -8,6 +8,7 @@ import { useState } from 'react';
 import { useSearchParams } from 'react-router';
 import { useLocale, useRows } from '../../app/projectStore';
 import shell from '../../app/shell.module.css';
+import { useMayDo } from '../../app/useMayDo';
 import { amountWords } from '../../app/words';
 import { Empty } from '../../ui/basics';
 import { later } from '../../ui/later';
@@ -28,6 +29,7 @@ const Receipt = later(async () => (await import('./Receipt')).Receipt);
 export function HuntPage() {
   const rows = useRows();
   const locale = useLocale();
+  const mayDo = useMayDo();
   const [search, setSearch] = useSearchParams();
   const [withPassed, setWithPassed] = useState(false);
   const [withArchived, setWithArchived] = useState(false);
@@ -104,7 +106,9 @@ export function HuntPage() {
                 story={selected.story}
                 usable={selected.count}
               />
-              {!selected.archived && <UseFor key={selected.id} find={selected} wantedSlot={wantedSlot} />}
+              {!selected.archived && mayDo('addOption') && (
+                <UseFor key={selected.id} find={selected} wantedSlot={wantedSlot} />
+              )}
             </div>
           )}
         </Workbench>

@@ -1,7 +1,7 @@
 import { formatMoney } from '@core/kernel/formatMoney';
 import { sourceName } from '@core/model/sourceName';
 import { saidOfOrder } from '@core/proposals/optionDrafts';
-import { readQuickLine } from '@core/sourcing/quickLine';
+import { readQuickLine, saysSomething } from '@core/sourcing/quickLine';
 import { sameLook } from '@core/sourcing/sameLook';
 import { Checkbox } from 'antd';
 import { useState } from 'react';
@@ -117,7 +117,7 @@ function NewOffer(props: { slotId: string }) {
   const [line, setLine] = useState('');
   const [sourceId, setSourceId] = useState<string | null>(null);
   const [delivery, setDelivery] = useState<number | null>(0);
-  const read = line.trim() === '' ? null : readQuickLine(line, currency, units);
+  const read = saysSomething(line) ? readQuickLine(line, currency, units) : null;
   // What the line says of delivery stands before the field.
   const said = read && { delivery, ...saidOfOrder(read) };
   const add = () => {

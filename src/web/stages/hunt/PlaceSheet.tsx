@@ -8,6 +8,7 @@ import { patternWords } from '@core/sourcing/patternWords';
 import { Button } from 'antd';
 import { useState } from 'react';
 import { useCommands, useLocale } from '../../app/projectStore';
+import { useMayDo } from '../../app/useMayDo';
 import { Choice } from '../../ui/Choice';
 import { MoneyField, NumberField, TextField } from '../../ui/fields';
 import { SideBySide } from '../../ui/layout';
@@ -20,6 +21,7 @@ import { LineEntry } from './LineEntry';
 export function PlaceSheet(props: { source: SourceRow; today: string }) {
   const { source, today } = props;
   const { run } = useCommands();
+  const mayDo = useMayDo();
   const set = (values: PayloadOf<'editSource'>['values']) => run('editSource', { id: source.id, values });
   const { tax, returns } = source;
   const taxKind =
@@ -135,11 +137,13 @@ export function PlaceSheet(props: { source: SourceRow; today: string }) {
           onCommit={(hours) => set({ hours })}
         />
         <TextField label="Note" value={source.note} most={1000} onCommit={(note) => set({ note })} />
-        <p>
-          <Button type="text" onClick={() => run('removeSource', { id: source.id })}>
-            Remove place
-          </Button>
-        </p>
+        {mayDo('removeSource') && (
+          <p>
+            <Button type="text" onClick={() => run('removeSource', { id: source.id })}>
+              Remove place
+            </Button>
+          </p>
+        )}
       </div>
     </div>
   );

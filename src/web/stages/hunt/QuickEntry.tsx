@@ -1,5 +1,5 @@
 import { newFind } from '@core/sourcing/newFind';
-import { type QuickLine, readQuickLine } from '@core/sourcing/quickLine';
+import { type QuickLine, readQuickLine, saysSomething } from '@core/sourcing/quickLine';
 import { Button } from 'antd';
 import { useEffect, useRef, useState } from 'react';
 import { useCommands, useLocale, useRows } from '../../app/projectStore';
@@ -16,7 +16,7 @@ export function QuickEntry(props: { onAdded: (id: string) => void; wanted: boole
   const draftKey = `${DRAFT}.${rows.project.id}`;
   const [text, setText] = useState(() => localStorage.getItem(draftKey) ?? '');
   const input = useRef<HTMLInputElement>(null);
-  const line: QuickLine | null = text.trim() === '' ? null : readQuickLine(text, locale.currency, locale.units);
+  const line: QuickLine | null = !saysSomething(text) ? null : readQuickLine(text, locale.currency, locale.units);
   useEffect(() => {
     if (props.wanted) document.getElementById('quick-line')?.focus();
   }, [props.wanted]);
@@ -50,6 +50,11 @@ export function QuickEntry(props: { onAdded: (id: string) => void; wanted: boole
         </Button>
       </div>
       <div className={styles.understood} aria-live="polite">
+        {!line && text.trim() !== '' && (
+          <span>
+            “{text.trim()}” says nothing yet; accepted: a line like <i>nightstand, $12, half off</i>
+          </span>
+        )}
         {line?.understood.map((part, index) => (
           <span key={`${part.text}-${index}`}>
             {part.text}: {part.as ? <b>{part.as}</b> : <i>noted</i>}

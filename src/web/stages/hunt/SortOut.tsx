@@ -1,6 +1,6 @@
 import type { FindRow } from '@core/model/rows';
 import { newFind } from '@core/sourcing/newFind';
-import { readQuickLine } from '@core/sourcing/quickLine';
+import { readQuickLine, saysSomething } from '@core/sourcing/quickLine';
 import { useState } from 'react';
 import { useCommands, useLocale } from '../../app/projectStore';
 import hunt from './hunt.module.css';
@@ -32,7 +32,7 @@ export function SortOut(props: { find: FindRow }) {
         placeholder="brass lamp, $12, cord frayed"
         value={line}
         send="Sorted out"
-        isReady={line.trim() !== ''}
+        isReady={saysSomething(line)}
         isMain
         onType={setLine}
         onSend={sort}

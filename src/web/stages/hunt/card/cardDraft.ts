@@ -1,5 +1,6 @@
 import type { FindRow } from '@core/model/rows';
 import type { PriceLine } from '@core/pricing/priceStory';
+import { saysSomething } from '@core/sourcing/quickLine';
 
 /** What was said on the card so far; kept on the device until it is decided. */
 export interface CardDraft {
@@ -39,7 +40,7 @@ export interface CardDraft {
 }
 
 /** Whether there is a piece on the card: one that it lies over, or one that somebody began to name. */
-export const isNamedOn = (draft: CardDraft, isKnown: boolean): boolean => isKnown || draft.line.trim() !== '';
+export const isNamedOn = (draft: CardDraft, isKnown: boolean): boolean => isKnown || saysSomething(draft.line);
 
 /** An empty card. */
 export const emptyDraft = (): CardDraft => ({

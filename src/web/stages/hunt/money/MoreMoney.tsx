@@ -4,6 +4,7 @@ import { Button } from 'antd';
 import { useId, useState } from 'react';
 import { useCommands, useLocale, useRows } from '../../../app/projectStore';
 import { SourceField } from '../../../app/SourceField';
+import { useMayDo } from '../../../app/useMayDo';
 import { Choice } from '../../../ui/Choice';
 import { MoneyField, TextField } from '../../../ui/fields';
 import { isSamePress } from '../../../ui/samePress';
@@ -12,10 +13,11 @@ import styles from './money.module.css';
 
 /** Money for no thing of its own, and money for a thing that leaves. */
 export function MoreMoney() {
+  const mayDo = useMayDo();
   return (
     <div className={styles.lists}>
       <Fee />
-      <Sale />
+      {mayDo('sellPiece') && <Sale />}
     </div>
   );
 }
