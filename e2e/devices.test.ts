@@ -141,9 +141,10 @@ describe('a studio that other devices reach', () => {
     await helper.saved();
     expect(await helper.text()).not.toContain('Not saved');
     // What plans the project is said to be no part of it, at once: nothing waits that nobody would take.
-    await helper.goto(`${project}/hunt/places`);
-    await helper.fill('Note', 'closes early');
-    await helper.seeText('Not changed: your part here is the hunt and the bench');
+    await helper.goto(`${project}/balance/list`);
+    await helper.press('Not there: Water-clear topcoat');
+    await helper.press('Take Waterborne polyurethane, satin instead');
+    await helper.seeText('Not changed: your part is hunt and bench');
     await helper.saved();
   });
 

@@ -72,6 +72,7 @@ export const permissions: Readonly<Record<EndpointName, Permission>> = {
 /** What a helper may do: find, buy and fetch what is wanted, and work at the bench. */
 const helperActs: ReadonlySet<string> = new Set<ActKind>([
   'addSource',
+  'editSource',
   'addFind',
   'editFind',
   'decideFind',

@@ -64,7 +64,7 @@ export interface CommandQueue<W extends Workspace = Workspace> extends QueueComm
   notKept: boolean;
 }
 
-const NOT_YOURS = 'Not changed: your part here is the hunt and the bench';
+const NOT_YOURS = 'Not changed: your part is hunt and bench';
 
 /**
  * @param scopeId whose queue: a project's id, or the studio's for the house

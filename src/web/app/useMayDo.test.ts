@@ -30,7 +30,6 @@ const PLANNING = [
   'editProject',
   'editRecipe',
   'editRecipes',
-  'editSource',
   'editSpot',
   'forgetFactor',
   'removeFind',

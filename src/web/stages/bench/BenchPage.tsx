@@ -73,7 +73,7 @@ export function BenchPage() {
         <h1>The bench</h1>
         <Empty title="Nothing to do here yet">
           <p>
-            The bench plans what is chosen: makeovers, things to make, set up or fetch, and what a spot needs first.
+            The bench plans what is chosen: makeovers, things to make, set up or fetch, and what a spot needs first.{' '}
             {worksAt('compare') ? (
               <>
                 Choose on the <Link to="../compare">board</Link>; done
