@@ -23,7 +23,7 @@ import { useFirstFew } from './useFirstFew';
 
 const WhyPanel = later(
   async () => (await import('./WhyPanel')).WhyPanel,
-  () => <aside className={styles.why} />,
+  () => <aside className={styles.why} data-to-come />,
 );
 const AddOption = later(async () => (await import('./AddOption')).AddOption);
 
