@@ -79,6 +79,30 @@ describe('welding, held against another library for polygons', () => {
   });
 });
 
+describe('a drawing larger than a house', () => {
+  it('is clipped as one of the size of a hand is', () => {
+    fc.assert(
+      fc.property(boxes, boxes, fc.constantFrom(1e3, 1e6, 1e12), (first, second, times) => {
+        const larger = (rings: readonly Ring[]): Outline =>
+          rings.map((ring) => ring.map(([x, y]) => [x * times, y * times] as const));
+        for (const work of [
+          (a: Outline, b: Outline) => common(welded(a), welded(b)),
+          (a: Outline, b: Outline) => without(welded(a), welded(b)),
+        ]) {
+          const area = outlineAreaMm2(work(first, second));
+          const large = outlineAreaMm2(work(larger(first), larger(second))) / (times * times);
+          expect(Math.abs(large - area)).toBeLessThan(0.5 + area * 1e-4);
+        }
+        const by = outlineAreaMm2(grown(first, 7, 'sharp'));
+        expect(Math.abs(outlineAreaMm2(grown(larger(first), 7 * times, 'sharp')) / (times * times) - by)).toBeLessThan(
+          1 + by * 1e-3,
+        );
+      }),
+      { numRuns: 60 },
+    );
+  });
+});
+
 describe('the area of an outline', () => {
   it('counts rings that touch at a corner or along a side both', () => {
     expect(outlineAreaMm2([...rectangleOutline(0, 0, 5, 5), ...rectangleOutline(5, 5, 5, 5)])).toBe(50);

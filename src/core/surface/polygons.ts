@@ -1,5 +1,5 @@
 import { combined } from './clipping/combined';
-import type { WholeRing } from './clipping/edge';
+import { MOST_WHOLE, type WholeRing } from './clipping/edge';
 import { type Corners, offset } from './clipping/offset';
 import type { Windings } from './clipping/windings';
 import { boxOf, type Outline, type Point, type Ring } from './outline';
@@ -7,10 +7,19 @@ import { boxOf, type Outline, type Point, type Ring } from './outline';
 /** Clipping works in whole numbers: a thousandth of a millimeter, finer than any blade. */
 const SCALE = 1000;
 
-const inWhole = (outline: Outline): WholeRing[] =>
-  outline.map((ring) => ring.map(([x, y]) => ({ x: Math.round(x * SCALE), y: Math.round(y * SCALE) })));
-const inMm = (rings: readonly WholeRing[]): Outline =>
-  rings.map((ring) => ring.map(({ x, y }): Point => [x / SCALE, y / SCALE]));
+/** Whole numbers to a millimeter: fewer where a drawing is so large that comparing them would not be exact. */
+function scaleOf(outlines: readonly Outline[], marginMm: number): number {
+  let largestMm = marginMm;
+  for (const outline of outlines)
+    for (const ring of outline)
+      for (const [x, y] of ring) largestMm = Math.max(largestMm, Math.abs(x) + marginMm, Math.abs(y) + marginMm);
+  return largestMm * SCALE <= MOST_WHOLE ? SCALE : MOST_WHOLE / largestMm;
+}
+
+const inWhole = (outline: Outline, scale: number): WholeRing[] =>
+  outline.map((ring) => ring.map(([x, y]) => ({ x: Math.round(x * scale), y: Math.round(y * scale) })));
+const inMm = (rings: readonly WholeRing[], scale: number): Outline =>
+  rings.map((ring) => ring.map(({ x, y }): Point => [x / scale, y / scale]));
 
 /** What an outline takes in, by the rule under which its rings were drawn. */
 export type FillRule = 'evenOdd' | 'nonZero';
@@ -68,9 +77,10 @@ function clusters(first: Outline, second: Outline, marginMm = 0): { first: Outli
 
 /** What two outlines take in together by a rule, cluster by cluster. */
 const clipped = (first: Outline, second: Outline, isTaken: (windings: Windings) => boolean): Outline =>
-  clusters(first, second).flatMap((cluster) =>
-    inMm(combined(inWhole(cluster.first), inWhole(cluster.second), isTaken)),
-  );
+  clusters(first, second).flatMap((cluster) => {
+    const scale = scaleOf([cluster.first, cluster.second], 0);
+    return inMm(combined(inWhole(cluster.first, scale), inWhole(cluster.second, scale), isTaken), scale);
+  });
 
 /**
  * Outlines welded into one: rings that overlap become one, so that a blade follows only what is seen. Its rings do not
@@ -94,8 +104,10 @@ export const common = (outline: Outline, other: Outline): Outline =>
  */
 export const grown = (outline: Outline, byMm: number, corners: Corners = 'round'): Outline =>
   clusters(outline, [], Math.max(0, byMm)).flatMap(({ first }) => {
-    const rings = combined(inWhole(first), [], (windings) => isIn(windings.first));
-    return inMm(byMm === 0 ? rings : offset(rings, byMm * SCALE, corners));
+    // A tip reaches twice as far as it is grown by.
+    const scale = scaleOf([first], 2 * Math.abs(byMm));
+    const rings = combined(inWhole(first, scale), [], (windings) => isIn(windings.first));
+    return inMm(byMm === 0 ? rings : offset(rings, byMm * scale, corners), scale);
   });
 
 /** Length of all rings of an outline, mm. */

@@ -1,5 +1,5 @@
 import { useEffect, useState } from 'react';
-import { persistently } from '../ui/persistently';
+import { persistently } from './persistently';
 
 /** All that acts need: what they decide and what must hold after them, as large as much of a stage. */
 const load = () => import('../sync/acting');

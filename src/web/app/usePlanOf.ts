@@ -1,7 +1,7 @@
 import type { ProjectRows } from '@core/model/rows';
 import type { Plan } from '@core/plan/computePlan';
 import { startTransition, useEffect, useMemo, useState } from 'react';
-import { persistently } from '../ui/persistently';
+import { persistently } from './persistently';
 import type { Planner, PlanOf } from './planner';
 
 const bringPlanner = () => persistently(() => import('./planner'));

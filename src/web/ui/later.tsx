@@ -1,6 +1,5 @@
 import { type ComponentType, lazy, type ReactNode, Suspense, useCallback, useEffect, useState } from 'react';
 import { ErrorBoundary } from 'react-error-boundary';
-import { persistently } from './persistently';
 import styles from './ui.module.css';
 
 /** A part that was asked for and did not come: there is no signal, or the server is away. */
@@ -47,13 +46,24 @@ export function later<P extends object>(
   };
 }
 
+/** It is asked for again after so long, ms. */
+const AGAIN_MS = 1000;
+
 function ToComeYet(props: { load: () => Promise<unknown>; onCome: () => void }) {
   const { load, onCome } = props;
   useEffect(() => {
     let isShown = true;
-    void persistently(load).then(() => isShown && onCome());
+    const timer = setInterval(
+      () =>
+        void load().then(
+          () => isShown && onCome(),
+          () => undefined,
+        ),
+      AGAIN_MS,
+    );
     return () => {
       isShown = false;
+      clearInterval(timer);
     };
   }, [load, onCome]);
   return (

@@ -6,7 +6,7 @@ import { onTheRight, type Windings, windingsOf } from './windings';
 /**
  * The rings around all that two shapes take in together, by a rule: their edges are parted where they meet, what lies on
  * both sides of each is counted, and those with the shape on one side only are its border. Coordinates are whole numbers
- * below 30 million, so that every comparison is exact.
+ * up to `MOST_WHOLE`. By hand, since whatever shows a plan needs it: a package for it is 25 KB of every page, packed.
  * @param isTaken whether a place belongs to the shape that is asked for, by how often the rings go around it
  * @returns rings that do not cross: clockwise as they are seen, holes against it
  */

@@ -7,10 +7,12 @@ export interface Spot {
 /** A closed line through whole points; its end joins its beginning. */
 export type WholeRing = readonly Spot[];
 
+/** Up to this coordinate every comparison is exact: a product of two distances can still be told from the next number. */
+export const MOST_WHOLE = 30_000_000;
+
 /**
  * A piece of the rings of two shapes, from its left end to its right one; from its upper end to its lower one where it
- * is upright. Whole coordinates keep every comparison exact: up to 30 million of them, a product of two distances is a
- * whole number that can still be told from the next.
+ * is upright.
  */
 export interface Edge {
   from: Spot;

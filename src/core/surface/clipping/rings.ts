@@ -57,7 +57,7 @@ function loopsOf(way: readonly Spot[]): WholeRing[] {
     const before = at.get(keyOf(point));
     if (before !== undefined) {
       const loop = open.splice(before);
-      for (const { x, y } of loop) at.delete(keyOf({ x, y }));
+      for (const spot of loop) at.delete(keyOf(spot));
       loops.push(loop);
     }
     at.set(keyOf(point), open.length);
