@@ -25,7 +25,7 @@ const imports: Record<string, string[]> = {
   [`${web}app/ProjectShell.tsx`]: ['core/money', 'core/purse', 'core/pictures'],
   [`${web}app/planner.ts`]: ['core/plan', 'core/catalog'],
   'core/plan': ['core/catalog', 'core/purse', 'core/steps'],
-  [`${web}sync/typed.ts`]: ['core/acts', 'core/newRow', 'core/catalog'],
+  [`${web}sync/acting.ts`]: ['core/acts', 'core/newRow', 'core/catalog'],
   [page('hunt/card/CardPage')]: ['core/catalog', 'core/quickLine'],
   [page('sheet/SheetPage')]: ['core/pictures'],
   [page('compare/ComparePage')]: ['core/steps', 'core/newRow'],
