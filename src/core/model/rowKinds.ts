@@ -1,6 +1,5 @@
-/**
- * What some fields of rows may be, by themselves: pages offer these lists, and what checks a row is large.
- */
+// What some fields of rows may be, apart from what checks a row: pages offer these lists, and that is large.
+
 /** Ways to fill a slot. */
 export const optionKinds = ['own', 'borrow', 'asFound', 'makeover', 'make', 'rent', 'buyNew'] as const;
 export type OptionKind = (typeof optionKinds)[number];

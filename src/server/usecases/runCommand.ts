@@ -47,16 +47,18 @@ export async function runCommand(
   const bodyHash = createHash('sha256')
     .update(JSON.stringify([command.projectId, command.kind, command.payload, command.expect]))
     .digest('hex');
-  const left: Work['left'] = { state: null, pieces: null };
+  const left: Work['left'] = { actId: null, state: null, pieces: null };
   let attempts = 0;
   const answer = await onceByKey(database, scope, command.key, bodyHash, (transaction) => {
+    left.actId = null;
     left.state = null;
     left.pieces = null;
     attempts += 1;
     // What the database refused as there already is decided again over rows that are read for it.
     return work({ transaction, command, environment, known, left, mayRemember: attempts === 1 });
   });
-  // Only what is committed is remembered.
+  // Only what is committed is remembered: the answer may be a refusal, or of somebody who was quicker with this key.
+  if (answer.status !== 200 || (answer.body as DoneAnswer).actId !== left.actId) return answer;
   if (left.state) known.projects.keep(command.projectId, left.state.tag, left.state.rows);
   if (left.pieces) known.pieces.change(scope.studioId, left.pieces);
   return answer;
@@ -74,8 +76,8 @@ interface Work {
   command: Command;
   environment: Environment;
   known: Known;
-  /** What it leaves behind, once it is known: the project's state, and the pieces that it changed. */
-  left: { state: ProjectState | null; pieces: ChangedPieces | null };
+  /** What it leaves behind where it is the one that is answered, told by its act: the project's state, and the pieces that it changed. */
+  left: { actId: string | null; state: ProjectState | null; pieces: ChangedPieces | null };
   /** Whether the rows that this server remembers will do. */
   mayRemember: boolean;
 }
@@ -264,6 +266,7 @@ async function finish(
   const { transaction, command, environment } = at;
   const project = isProject(rows) ? command.projectId : null;
   const actId = environment.newId();
+  at.left.actId = actId;
   await refuseTakenIds(transaction, outcome.changes);
   const kept = await writeChanges(transaction, rows, outcome.changes, project, actId);
   const { kind } = command;
